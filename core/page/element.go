@@ -1,0 +1,292 @@
+package page
+
+import (
+	"strings"
+
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// attributes are those of an element that matter to the walk.
+type attributes struct {
+	id, class, style, role string
+	hidden, open, popover  bool
+	untilFound             bool
+}
+
+func readAttributes(n *html.Node) (a attributes) {
+	for i := range n.Attr {
+		v := n.Attr[i].Val
+		switch n.Attr[i].Key {
+		case "id":
+			a.id = v
+		case "class":
+			a.class = v
+		case "style":
+			a.style = v
+		case "role":
+			a.role = v
+		case "hidden":
+			a.hidden = true
+			a.untilFound = strings.EqualFold(v, "until-found")
+		case "open":
+			a.open = true
+		case "popover":
+			a.popover = true
+		}
+	}
+	return a
+}
+
+func (w *walker) element(n *html.Node, parent *context) {
+	a := readAttributes(n)
+	switch n.DataAtom {
+	case atom.Br:
+		w.breakBlock(parent)
+		return
+	case atom.Img:
+		w.image(n, parent, &a)
+		return
+	case atom.Script:
+		w.scripts++
+		return
+	case atom.Title:
+		w.title(n)
+		return
+	case atom.Meta:
+		w.meta(n)
+		return
+	case atom.Head:
+		w.walk(n, &context{hidden: true, svg: true})
+		return
+	case atom.Html:
+		w.page.Lang = strings.TrimSpace(attr(n, "lang"))
+	}
+	if neverText(n.DataAtom) {
+		return
+	}
+	ctx := *parent
+	ctx.svg, ctx.svgText = false, false
+	ctx.node = n
+	breaks := w.style(n, &a, parent, &ctx)
+	w.place(n, &a, &ctx)
+	if n.FirstChild == nil && appRoot(a.id) {
+		w.emptyRoot = true
+	}
+	switch n.DataAtom {
+	case atom.A:
+		if href, ok := href(n); ok {
+			w.page.Links = append(w.page.Links, Link{Href: href})
+			ctx.link = len(w.page.Links)
+		}
+	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
+		ctx.level = int(n.Data[1] - '0')
+		ctx.kind = HeadingText
+		w.heads = append(w.heads, headingSpans{level: ctx.level})
+		ctx.heading = len(w.heads)
+	case atom.Hr:
+		w.breakBlock(&ctx)
+		return
+	}
+	// A part that is switched off is a block of its own among the hidden ones.
+	breaks = breaks || ctx.hidden && !parent.hidden
+	if breaks {
+		w.breakBlock(&ctx)
+	}
+	if n.DataAtom == atom.Details {
+		w.details(n, &ctx, a.open)
+	} else {
+		w.walk(n, &ctx)
+	}
+	if breaks {
+		w.breakBlock(&ctx)
+	}
+}
+
+// style works the cascade for n into ctx and tells whether n's box ends
+// blocks (MEASURES 1.2, 1.3).
+func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
+	var st style
+	shown := w.ownDisplay(n, a)
+	skipContent := a.untilFound
+	w.sheet.match(&st, n, a.id, a.class)
+	if a.style != "" {
+		decls, backgrounds := parseInline(a.style)
+		st.apply(decls, priorityInline)
+		for _, address := range backgrounds {
+			w.addImage(Image{Src: address, Background: true}, parent)
+		}
+	}
+	if st.set[propDisplay] {
+		shown = display(st.value[propDisplay])
+	}
+	if st.set[propContentVisibility] {
+		skipContent = st.value[propContentVisibility] == 1
+	}
+	if shown != none && shown != contents &&
+		(st.value[propFloat] == 1 || st.value[propPosition] == 1 || parent.display.lays()) {
+		shown = shown.blockified()
+	}
+	if st.set[propVisibility] {
+		ctx.invisible = st.value[propVisibility] == 1
+	}
+	if st.set[propWhiteSpace] {
+		ctx.keepLines = st.value[propWhiteSpace] == 1
+	} else if n.DataAtom == atom.Pre || n.DataAtom == atom.Listing || n.DataAtom == atom.Xmp {
+		ctx.keepLines = true
+	}
+	if shown == none {
+		ctx.hidden = true
+		shown = defaultDisplay(n.DataAtom)
+	}
+	if skipContent && shown != inline {
+		// The box is there and ends blocks, its content is not.
+		if !ctx.hidden && shown.breaks() {
+			w.breakBlock(ctx)
+		}
+		ctx.hidden = true
+	}
+	if shown == contents {
+		ctx.display = parent.display
+	} else {
+		ctx.display = shown
+	}
+	return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+}
+
+// ownDisplay is the display by the browser's own sheet and the attribute
+// hidden.
+func (w *walker) ownDisplay(n *html.Node, a *attributes) display {
+	switch {
+	case a.hidden && !a.untilFound,
+		a.popover && !(n.DataAtom == atom.Dialog && a.open),
+		n.DataAtom == atom.Dialog && !a.open:
+		return none
+	}
+	return defaultDisplay(n.DataAtom)
+}
+
+// place works what n is in the page into ctx: region, kind (MEASURES 1.3, 1.4).
+func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
+	region, is := landmark(n.DataAtom, a.role, ctx.sectioned)
+	if is && region == Main {
+		ctx.inMain, ctx.region = true, Main
+	} else if !is && !ctx.inMain && (a.id != "" || a.class != "") && n.DataAtom != atom.Body && n.DataAtom != atom.Html {
+		if region, is = namedRegion(a.class); !is {
+			region, is = namedRegion(a.id)
+		}
+		is = is && !holdsMain(n)
+	}
+	if is && (!ctx.region.frame() || region == Nav || region == Dialog) {
+		ctx.region = region
+		if region == Banner {
+			w.banners++
+			ctx.banner = w.banners
+		}
+	}
+	switch n.DataAtom {
+	case atom.Article, atom.Section, atom.Main, atom.Aside, atom.Nav:
+		ctx.sectioned = true
+	case atom.Li, atom.Dt, atom.Dd:
+		ctx.kind = Item
+	case atom.Td, atom.Th:
+		ctx.kind = Cell
+	case atom.Caption, atom.Figcaption:
+		ctx.kind = Caption
+	case atom.Button:
+		ctx.kind = Button
+	case atom.Label, atom.Legend:
+		ctx.kind = Label
+	case atom.P:
+		if ctx.kind == Button || ctx.kind == Label {
+			ctx.kind = Paragraph
+		}
+	}
+}
+
+// details puts the first summary first; the rest of a closed one is hidden.
+func (w *walker) details(n *html.Node, ctx *context, open bool) {
+	var summary *html.Node
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type == html.ElementNode && c.DataAtom == atom.Summary {
+			summary = c
+			w.node(c, ctx)
+			break
+		}
+	}
+	rest := *ctx
+	if !open {
+		rest.hidden = true
+	}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c != summary {
+			w.node(c, &rest)
+		}
+	}
+	w.breakBlock(&rest)
+}
+
+// foreign handles an SVG or MathML element: text stands in SVG text elements,
+// HTML in foreignObject, and all of MathML's tokens are text.
+func (w *walker) foreign(n *html.Node, parent *context) {
+	if neverSVG(n.Data) {
+		return
+	}
+	a := readAttributes(n)
+	ctx := *parent
+	ctx.node = n
+	w.style(n, &a, parent, &ctx)
+	if attr(n, "display") == "none" {
+		ctx.hidden = true
+	}
+	ctx.svg = n.Namespace == "svg" && n.Data != "foreignObject"
+	ends := false
+	switch {
+	case n.Namespace == "svg" && n.Data == "text":
+		ctx.svgText, ends = true, true
+	case n.Data == "foreignObject":
+		ctx.svgText, ends = false, true
+		ctx.display = block
+	}
+	if ends {
+		w.breakBlock(&ctx)
+	}
+	w.walk(n, &ctx)
+	if ends {
+		w.breakBlock(&ctx)
+	}
+}
+
+func (w *walker) title(n *html.Node) {
+	if !w.titled && n.FirstChild != nil {
+		w.titled = true
+		w.page.Title = text.Collapse(n.FirstChild.Data)
+	}
+}
+
+func (w *walker) meta(n *html.Node) {
+	if !w.described && strings.EqualFold(attr(n, "name"), "description") {
+		w.described = true
+		w.page.Description = text.Collapse(attr(n, "content"))
+	}
+}
+
+// appRoot tells the ids under which programs draw their page.
+func appRoot(id string) bool {
+	switch id {
+	case "root", "app", "__next", "__nuxt", "application":
+		return true
+	}
+	return false
+}
+
+func href(n *html.Node) (string, bool) {
+	for i := range n.Attr {
+		if n.Attr[i].Key == "href" {
+			return n.Attr[i].Val, true
+		}
+	}
+	return "", false
+}

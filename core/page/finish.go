@@ -1,0 +1,145 @@
+package page
+
+import (
+	"strings"
+
+	"inktally/core/text"
+
+	"github.com/abadojack/whatlanggo"
+)
+
+const (
+	thinWords   = 60 // words under which a page may be drawn by script (MEASURES 1.5)
+	manyScripts = 3
+	sampleBytes = 2000 // text that a language is detected on
+)
+
+// finish turns what the walk gathered into the facts of the page.
+func (w *walker) finish() {
+	w.flush(&w.visible)
+	w.flush(&w.concealed)
+	p := w.page
+	p.scan.Text = string(w.body)
+	p.scan.Tokens = make([]text.Token, 0, len(w.body)/5)
+	for i := range p.Blocks {
+		b := &p.Blocks[i]
+		b.tokenLo = len(p.scan.Tokens)
+		b.Words = p.scan.Append(b.start, b.end)
+		b.tokenHi = len(p.scan.Tokens)
+	}
+	w.countLinkWords()
+	settleRegions(p.Blocks, w.banners)
+	for i := range p.Blocks {
+		b := &p.Blocks[i]
+		switch {
+		case b.Hidden:
+			p.Words.Hidden += b.Words
+		case b.Copy():
+			p.Words.Copy += b.Words
+			p.Words.Seen += b.Words
+		default:
+			p.Words.Seen += b.Words
+		}
+	}
+	w.headings()
+	if p.Lang == "" {
+		p.Lang = detectLanguage(p.scan.Text)
+	}
+	w.warn()
+}
+
+// countLinkWords counts for each block the words that stand in links.
+func (w *walker) countLinkWords() {
+	p := w.page
+	for i := range p.Links {
+		for _, s := range p.Links[i].Spans {
+			b := &p.Blocks[s.Block]
+			for t := b.tokenLo; t < b.tokenHi; t++ {
+				token := &p.scan.Tokens[t]
+				if token.NewWord && int(token.Start) >= b.start+s.Start && int(token.Start) < b.start+s.End {
+					b.linkWords++
+				}
+			}
+		}
+	}
+}
+
+// headings makes the list of headings and counts the words of their sections
+// (MEASURES 1.6, 2.3).
+func (w *walker) headings() {
+	p := w.page
+	places := make([]int, len(w.heads)) // index in p.Headings, -1 for none
+	for i, h := range w.heads {
+		places[i] = -1
+		if len(h.spans) == 0 {
+			continue
+		}
+		var pieces []string
+		for _, s := range h.spans {
+			b := &p.Blocks[s.Block]
+			pieces = append(pieces, p.scan.Text[b.start+s.Start:b.start+s.End])
+		}
+		places[i] = len(p.Headings)
+		p.Headings = append(p.Headings, Heading{
+			Level: h.level, Text: text.Collapse(strings.Join(pieces, " ")), Block: h.spans[0].Block,
+		})
+	}
+	p.countSections()
+	for i, heads := range w.imageHeads {
+		for h := heads - 1; h >= 0; h-- {
+			if places[h] >= 0 {
+				p.Images[i].Heading = p.Headings[places[h]].Text
+				break
+			}
+		}
+	}
+}
+
+// countSections gives each heading the copy words up to the next one, and up
+// to the next of the same or a higher level.
+func (p *Page) countSections() {
+	at := 0
+	for i := range p.Blocks {
+		for at < len(p.Headings) && p.Headings[at].Block <= i {
+			at++
+		}
+		if at > 0 && p.Blocks[i].Copy() {
+			p.Headings[at-1].Words += p.Blocks[i].Words
+		}
+	}
+	for i := range p.Headings {
+		h := &p.Headings[i]
+		h.Within = h.Words
+		for j := i + 1; j < len(p.Headings) && p.Headings[j].Level > h.Level; j++ {
+			h.Within += p.Headings[j].Words
+		}
+	}
+}
+
+// Lead returns the copy words before the first heading (MEASURES 2.3).
+func (p *Page) Lead() int {
+	words := p.Words.Copy
+	for i := range p.Headings {
+		words -= p.Headings[i].Words
+	}
+	return words
+}
+
+func detectLanguage(body string) string {
+	sample := body[:min(len(body), sampleBytes)]
+	info := whatlanggo.Detect(sample)
+	if !info.IsReliable() {
+		return ""
+	}
+	return info.Lang.Iso6391()
+}
+
+func (w *walker) warn() {
+	p := w.page
+	if p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
+		p.Warnings = append(p.Warnings, DrawnByScript)
+	}
+	if p.Words.Seen == 0 {
+		p.Warnings = append(p.Warnings, NoText)
+	}
+}

@@ -1,0 +1,145 @@
+package page
+
+import (
+	"net/url"
+	"regexp"
+	"strconv"
+	"strings"
+
+	"golang.org/x/net/html"
+)
+
+// smallest is the size under which an image is set aside when both its sides
+// are given smaller (MEASURES 4.1).
+const smallest = 48
+
+// image adds an img element.
+func (w *walker) image(n *html.Node, parent *context, a *attributes) {
+	var src, lazy, srcset, width, height string
+	var alt *string
+	for i := range n.Attr {
+		v := n.Attr[i].Val
+		switch n.Attr[i].Key {
+		case "src":
+			src = strings.TrimSpace(v)
+		case "data-src":
+			lazy = strings.TrimSpace(v)
+		case "srcset":
+			srcset = v
+		case "width":
+			width = v
+		case "height":
+			height = v
+		case "alt":
+			alt = &n.Attr[i].Val
+		}
+	}
+	ctx := *parent
+	w.style(n, a, parent, &ctx)
+	if small(width) && small(height) {
+		return
+	}
+	if src == "" || inlineData(src) {
+		if lazy != "" {
+			src = lazy
+		} else if largest := largestOf(srcset); largest != "" {
+			src = largest
+		}
+	}
+	w.addImage(Image{Src: src, Alt: alt}, &ctx)
+}
+
+func (w *walker) addImage(img Image, ctx *context) {
+	if inlineData(img.Src) {
+		if img.Background {
+			return
+		}
+		img.Src, _, _ = strings.Cut(img.Src, ",")
+	} else {
+		img.File, img.Ext = FileName(img.Src)
+	}
+	img.Hidden = ctx.hidden || ctx.invisible
+	w.page.Images = append(w.page.Images, img)
+	w.imageHeads = append(w.imageHeads, len(w.heads))
+}
+
+func small(size string) bool {
+	n, err := strconv.ParseFloat(strings.TrimSuffix(strings.TrimSpace(size), "px"), 64)
+	return err == nil && n < smallest
+}
+
+func inlineData(src string) bool {
+	return len(src) >= 5 && strings.EqualFold(src[:5], "data:")
+}
+
+// largestOf returns the address with the largest descriptor of a srcset.
+func largestOf(srcset string) string {
+	best, bestSize := "", -1.0
+	for _, candidate := range splitSrcset(srcset) {
+		fields := strings.Fields(candidate)
+		if len(fields) == 0 {
+			continue
+		}
+		size := 1.0
+		if len(fields) > 1 {
+			last := fields[len(fields)-1]
+			if n, err := strconv.ParseFloat(strings.TrimRight(last, "wxh"), 64); err == nil {
+				size = n
+			}
+		}
+		if size > bestSize && !inlineData(fields[0]) {
+			best, bestSize = fields[0], size
+		}
+	}
+	return best
+}
+
+// splitSrcset splits at the commas that end a candidate: an address may hold
+// commas itself, but none before white space.
+func splitSrcset(srcset string) []string {
+	var out []string
+	for srcset = strings.TrimLeft(srcset, " \t\n\r\f,"); srcset != ""; srcset = strings.TrimLeft(srcset, " \t\n\r\f,") {
+		end := strings.IndexAny(srcset, " \t\n\r\f")
+		if end < 0 {
+			return append(out, strings.TrimRight(srcset, ","))
+		}
+		if strings.HasSuffix(srcset[:end], ",") {
+			out = append(out, strings.TrimRight(srcset[:end], ","))
+			srcset = srcset[end:]
+			continue
+		}
+		if comma := strings.IndexByte(srcset[end:], ','); comma >= 0 {
+			out = append(out, srcset[:end+comma])
+			srcset = srcset[end+comma:]
+			continue
+		}
+		return append(out, srcset)
+	}
+	return out
+}
+
+var (
+	extension  = regexp.MustCompile(`\.[A-Za-z0-9]{1,5}$`)
+	sizeSuffix = regexp.MustCompile(`(?i)(?:[-_]\d{2,5}x\d{2,5}|@\d(?:\.\d+)?x|[-_]scaled|[-_]thumb(?:nail)?)$`)
+)
+
+// FileName returns the name of an image by its address and the extension that
+// was parted from it (MEASURES 4.1).
+func FileName(src string) (name, ext string) {
+	if at := strings.IndexAny(src, "?#"); at >= 0 {
+		src = src[:at]
+	}
+	name = src[strings.LastIndexByte(src, '/')+1:]
+	if decoded, err := url.PathUnescape(name); err == nil {
+		name = decoded
+	}
+	ext = extension.FindString(name)
+	name = strings.TrimSuffix(name, ext)
+	for {
+		suffix := sizeSuffix.FindString(name)
+		if suffix == "" || suffix == name {
+			return strings.TrimSpace(name), ext
+		}
+		name = strings.TrimSuffix(name, suffix)
+	}
+}

@@ -1,0 +1,162 @@
+package page
+
+import (
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+)
+
+// Page is what Read finds in one page. It is not changed afterwards and may be
+// shared between goroutines.
+type Page struct {
+	URL         string
+	Title       string
+	Description string
+	// Lang is the language tag of the html element, else the one detected.
+	Lang string
+	// Blocks are all blocks of text in document order, hidden ones too.
+	Blocks   []Block
+	Headings []Heading
+	Links    []Link
+	Images   []Image
+	Warnings []Warning
+	Words    Words
+
+	scan text.Scan // the text and the tokens of all blocks
+}
+
+// Words are the word counts of a page (MEASURES 2.2).
+type Words struct {
+	Seen   int `json:"seen" doc:"What a visitor gets by select-all and copy (MEASURES 2.2)"`
+	Copy   int `json:"copy" doc:"Words seen less menus, headers, footers and link lists"`
+	Hidden int `json:"hidden" doc:"In the page but not shown"`
+}
+
+// Frame is what is seen but is no copy: menus, headers, footers (MEASURES 8.6).
+func (w Words) Frame() int { return w.Seen - w.Copy }
+
+// Kind is what a block is in its page.
+type Kind uint8
+
+// The kinds of blocks (MEASURES 1.3).
+const (
+	Paragraph Kind = iota
+	HeadingText
+	Item
+	Cell
+	Caption
+	Button
+	Label
+)
+
+var kindNames = [...]string{"paragraph", "heading", "item", "cell", "caption", "button", "label"}
+
+func (k Kind) String() string { return kindNames[k] }
+
+// Region is the part of a page that a block stands in (MEASURES 1.4).
+type Region uint8
+
+// The regions of a page.
+const (
+	Main Region = iota
+	Banner
+	Nav
+	Aside
+	Footer
+	Dialog
+)
+
+var regionNames = [...]string{"main", "banner", "nav", "aside", "footer", "dialog"}
+
+func (r Region) String() string { return regionNames[r] }
+
+// frame tells whether the region is no copy (MEASURES 2.2).
+func (r Region) frame() bool { return r == Banner || r == Nav || r == Footer || r == Dialog }
+
+// Block is a run of text between two line breaks (MEASURES 1.3).
+type Block struct {
+	Kind Kind
+	// Level is 1 to 6 for a heading, else 0.
+	Level  int
+	Region Region
+	Hidden bool
+	// Words is the number of words (MEASURES 2.1).
+	Words int
+	// node is the element that the block begins in.
+	node *html.Node
+
+	start, end       int // in Page.body
+	tokenLo, tokenHi int // in Page.scan
+	links            int // how many links stand in it
+	linkWords        int // how many of its words are anchor text
+	banner           int // which banner it stands in, 0 for none
+	inMain           bool
+}
+
+// Copy tells whether the block counts as copy (MEASURES 2.2).
+func (b *Block) Copy() bool { return !b.Hidden && !b.Region.frame() }
+
+// Path tells the chain of elements that the block stands in.
+func (b *Block) Path() string { return path(b.node) }
+
+// Text returns the text of block i, white space collapsed.
+func (p *Page) Text(i int) string { return p.scan.Text[p.Blocks[i].start:p.Blocks[i].end] }
+
+// TextStart is where the text of block i starts in the text of Scan.
+func (p *Page) TextStart(i int) int { return p.Blocks[i].start }
+
+// Scan returns the tokens of all blocks; TokenRange tells which are block i's.
+func (p *Page) Scan() *text.Scan { return &p.scan }
+
+// TokenRange returns the range of block i's tokens in Scan.
+func (p *Page) TokenRange(i int) (lo, hi int) { return p.Blocks[i].tokenLo, p.Blocks[i].tokenHi }
+
+// Heading is a visible h1 to h6 that holds text (MEASURES 1.6).
+type Heading struct {
+	Level int    `json:"level"`
+	Text  string `json:"text"`
+	// Words are the copy words from this heading to the next (MEASURES 2.3).
+	Words int `json:"words"`
+	// Within counts on to the next heading of the same or a higher level.
+	Within int `json:"within"`
+	// Block is the index of the block in which the heading begins.
+	Block int `json:"block"`
+}
+
+// Span is a range of bytes in the text of a block.
+type Span struct{ Block, Start, End int }
+
+// Link is an anchor with an address.
+type Link struct {
+	Href string
+	// Spans are the pieces of its visible text, one for each block.
+	Spans []Span
+}
+
+// Image is one image of a page (MEASURES 4.1).
+type Image struct {
+	Src string `json:"src"`
+	// File is the name by MEASURES 4.1: without folder, query, extension and
+	// size suffix. Inline data has none.
+	File string `json:"file"`
+	// Ext is the extension with its point, as it stands in the address.
+	Ext string `json:"ext"`
+	// Alt is nil when the attribute is absent.
+	Alt    *string `json:"alt"`
+	Hidden bool    `json:"hidden"`
+	// Background tells that it is the background of an element.
+	Background bool `json:"background"`
+	// Heading is the text of the nearest heading above.
+	Heading string `json:"heading"`
+}
+
+// Warning is something about a reading that its user should know.
+type Warning string
+
+// The warnings that Read gives.
+const (
+	DrawnByScript Warning = "drawn by script: the text may only be there in a browser"
+	NoText        Warning = "the page holds no text"
+	TooDeep       Warning = "the page is nested too deeply to be read"
+	NotHTML       Warning = "this is not a web page"
+)

@@ -1,0 +1,289 @@
+package page
+
+import (
+	"bytes"
+	"strings"
+	"unicode"
+	"unicode/utf8"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+	"golang.org/x/net/html/charset"
+)
+
+// Source is what is known of a page before it is read.
+type Source struct {
+	// URL is the address of the page, empty when it has none.
+	URL string
+	// ContentType is the HTTP header, empty when there was none.
+	ContentType string
+}
+
+// Read reads a page (MEASURES 1).
+func Read(body []byte, src Source) *Page {
+	p := &Page{URL: src.URL}
+	if looksBinary(body) {
+		p.Warnings = append(p.Warnings, NotHTML, NoText)
+		return p
+	}
+	doc, err := html.Parse(bytes.NewReader(decode(body, src.ContentType)))
+	if err != nil {
+		p.Warnings = append(p.Warnings, TooDeep, NoText)
+		return p
+	}
+	w := walker{page: p, sheet: newStylesheet(), body: make([]byte, 0, len(body)/2)}
+	if bytes.Contains(body, []byte("<style")) || bytes.Contains(body, []byte("<STYLE")) {
+		collectStyles(doc, w.sheet)
+	}
+	w.walk(doc, &context{display: block})
+	w.finish()
+	return p
+}
+
+// decode turns the bytes of a page into UTF-8 in the standard's order
+// (MEASURES 1.1).
+func decode(body []byte, contentType string) []byte {
+	enc, name, certain := charset.DetermineEncoding(body, contentType)
+	if name == "utf-8" || !certain && utf8.Valid(body) {
+		return bytes.TrimPrefix(body, []byte("\xef\xbb\xbf"))
+	}
+	decoded, err := enc.NewDecoder().Bytes(body)
+	if err != nil {
+		return body
+	}
+	return bytes.TrimPrefix(decoded, []byte("\ufeff"))
+}
+
+// looksBinary tells data that no web page can be: a NUL among the first bytes
+// without the marks of UTF-16.
+func looksBinary(body []byte) bool {
+	head := body[:min(len(body), 1024)]
+	if bytes.HasPrefix(head, []byte("\xfe\xff")) || bytes.HasPrefix(head, []byte("\xff\xfe")) {
+		return false
+	}
+	return bytes.Count(head, []byte{0}) > len(head)/50 || bytes.HasPrefix(head, []byte("%PDF-"))
+}
+
+// collectStyles adds the style elements below n to the sheet.
+func collectStyles(n *html.Node, sheet *stylesheet) {
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type != html.ElementNode {
+			continue
+		}
+		if c.DataAtom == atom.Style {
+			if c.FirstChild != nil && mediaMatches(attr(c, "media")) && cssType(attr(c, "type")) {
+				sheet.add(c.FirstChild.Data)
+			}
+			continue
+		}
+		collectStyles(c, sheet)
+	}
+}
+
+func cssType(t string) bool { return t == "" || strings.EqualFold(t, "text/css") }
+
+func attr(n *html.Node, key string) string {
+	for i := range n.Attr {
+		if n.Attr[i].Key == key {
+			return n.Attr[i].Val
+		}
+	}
+	return ""
+}
+
+// context is what an element hands down to its children.
+type context struct {
+	display      display // of the parent box
+	region       Region
+	kind         Kind
+	level        int
+	banner       int
+	heading      int // index + 1 of the open heading
+	link         int // index + 1 of the open link
+	hidden       bool
+	invisible    bool // visibility: hidden
+	keepLines    bool // white-space: pre and the like
+	inMain       bool
+	sectioned    bool
+	svg, svgText bool
+	node         *html.Node // the innermost element
+}
+
+// walker gathers the facts of a page in one walk over its tree.
+type walker struct {
+	page       *Page
+	sheet      *stylesheet
+	body       []byte
+	visible    gatherer
+	concealed  gatherer
+	heads      []headingSpans
+	banners    int
+	titled     bool
+	described  bool
+	scripts    int
+	emptyRoot  bool
+	imageHeads []int // for each image how many headings had begun
+}
+
+// headingSpans is a heading while it is being read.
+type headingSpans struct {
+	level int
+	spans []Span
+}
+
+// gatherer collects the text of one block.
+type gatherer struct {
+	buf   []byte
+	space bool // white space is waiting to be written
+	ctx   context
+	spans []openSpan
+}
+
+// openSpan is a stretch of a gathered block that belongs to a link or heading.
+type openSpan struct {
+	link, heading int
+	start, end    int
+}
+
+func (w *walker) walk(n *html.Node, ctx *context) {
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		w.node(c, ctx)
+	}
+}
+
+func (w *walker) node(n *html.Node, ctx *context) {
+	switch n.Type {
+	case html.TextNode:
+		if !ctx.svg || ctx.svgText {
+			w.text(n.Data, ctx)
+		}
+	case html.ElementNode:
+		if n.Namespace != "" {
+			w.foreign(n, ctx)
+		} else {
+			w.element(n, ctx)
+		}
+	}
+}
+
+// text adds a text node to the open block, white space collapsed.
+func (w *walker) text(s string, ctx *context) {
+	g := &w.visible
+	if ctx.hidden || ctx.invisible {
+		g = &w.concealed
+	}
+	start := -1
+	for i := 0; i < len(s); {
+		c := s[i]
+		if c < utf8.RuneSelf {
+			if c == ' ' || c == '\n' || c == '\t' || c == '\r' || c == '\f' || c == '\v' {
+				if c == '\n' && ctx.keepLines {
+					g.mark(start, ctx)
+					w.flush(g)
+					start = -1
+				} else {
+					g.space = true
+				}
+				i++
+				continue
+			}
+			j := i + 1
+			for j < len(s) && s[j] > ' ' && s[j] < utf8.RuneSelf {
+				j++
+			}
+			start = g.write(s[i:j], start, ctx)
+			i = j
+			continue
+		}
+		r, size := utf8.DecodeRuneInString(s[i:])
+		if unicode.IsSpace(r) {
+			g.space = true
+		} else {
+			start = g.write(s[i:i+size], start, ctx)
+		}
+		i += size
+	}
+	g.mark(start, ctx)
+}
+
+// write appends a piece without white space; it returns where the text node
+// starts in the buffer.
+func (g *gatherer) write(piece string, start int, ctx *context) int {
+	if len(g.buf) == 0 {
+		g.ctx = *ctx
+	} else if g.space {
+		g.buf = append(g.buf, ' ')
+	}
+	g.space = false
+	if start < 0 {
+		start = len(g.buf)
+	}
+	g.buf = append(g.buf, piece...)
+	return start
+}
+
+// mark notes that the text from start on stands in a link or a heading.
+func (g *gatherer) mark(start int, ctx *context) {
+	if start < 0 || ctx.link == 0 && ctx.heading == 0 {
+		return
+	}
+	if last := len(g.spans) - 1; last >= 0 && g.spans[last].link == ctx.link && g.spans[last].heading == ctx.heading {
+		g.spans[last].end = len(g.buf)
+		return
+	}
+	g.spans = append(g.spans, openSpan{link: ctx.link, heading: ctx.heading, start: start, end: len(g.buf)})
+}
+
+// breakBlock ends the open block of the kind of text that ctx has.
+func (w *walker) breakBlock(ctx *context) {
+	if ctx.hidden || ctx.invisible {
+		w.flush(&w.concealed)
+	} else {
+		w.flush(&w.visible)
+	}
+}
+
+// flush makes a block of what was gathered.
+func (w *walker) flush(g *gatherer) {
+	g.space = false
+	if len(g.buf) == 0 {
+		return
+	}
+	c := &g.ctx
+	b := Block{
+		Kind: c.kind, Level: c.level, Region: c.region, Hidden: g == &w.concealed,
+		node: c.node, start: len(w.body), end: len(w.body) + len(g.buf),
+		banner: c.banner, inMain: c.inMain,
+	}
+	w.body = append(w.body, g.buf...)
+	if !b.Hidden {
+		w.keepSpans(g, len(w.page.Blocks), &b)
+	}
+	w.page.Blocks = append(w.page.Blocks, b)
+	g.buf, g.spans = g.buf[:0], g.spans[:0]
+}
+
+// keepSpans hands the stretches of a finished block to their links and
+// headings.
+func (w *walker) keepSpans(g *gatherer, at int, b *Block) {
+	for _, s := range g.spans {
+		span := Span{Block: at, Start: s.start, End: s.end}
+		if s.link > 0 {
+			l := &w.page.Links[s.link-1]
+			if last := len(l.Spans) - 1; last >= 0 && l.Spans[last].Block == at {
+				l.Spans[last].End = s.end
+			} else {
+				l.Spans = append(l.Spans, span)
+				b.links++
+			}
+		}
+		if s.heading > 0 {
+			h := &w.heads[s.heading-1]
+			if last := len(h.spans) - 1; last >= 0 && h.spans[last].Block == at {
+				h.spans[last].End = s.end
+			} else {
+				h.spans = append(h.spans, span)
+			}
+		}
+	}
+}
