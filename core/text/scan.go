@@ -47,6 +47,16 @@ func (s *Scan) Append(lo, hi int) int {
 	return sc.words
 }
 
+// AppendLabel is Append for a title, an address, a name or an alt text, which
+// is one sentence (MEASURES 3.1).
+func (s *Scan) AppendLabel(lo, hi int) {
+	first := len(s.Tokens)
+	s.Append(lo, hi)
+	for i := first + 1; i < len(s.Tokens); i++ {
+		s.Tokens[i].NewSentence = false
+	}
+}
+
 // ScanText scans a whole text.
 func ScanText(text string) (scan *Scan, words int) {
 	scan = &Scan{Text: text}
@@ -205,7 +215,7 @@ func (s *scanner) closeToken(i int) {
 	if s.start < 0 {
 		return
 	}
-	t := Token{Start: int32(s.start), End: int32(i), fold: -1, NewWord: !s.hasToken, NewSentence: s.newSentence}
+	t := Token{Start: int32(s.start), End: int32(i), fold: -1, NewWord: s.inWord && !s.hasToken, NewSentence: s.newSentence}
 	s.start = -1
 	if s.lo >= 0 {
 		if s.lo == s.scan.folded.Len() {
@@ -216,7 +226,7 @@ func (s *scanner) closeToken(i int) {
 		s.lo = -1
 	}
 	s.scan.Tokens = append(s.scan.Tokens, t)
-	s.hasToken, s.newSentence = true, false
+	s.hasToken, s.newSentence = s.inWord, false
 }
 
 func (s *scanner) closeWord() {

@@ -1,0 +1,112 @@
+package imagename
+
+import (
+	"strings"
+	"testing"
+
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/text"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+)
+
+var places = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Pell Crossing"}}
+
+func judge(bound bool, own place.Place, services []string, phrases ...string) *Judge {
+	lang := phrase.Language{Stem: text.StemmerFor("en"), Places: places}
+	var list []phrase.Phrase
+	for _, p := range phrases {
+		list = append(list, phrase.New(p, lang))
+	}
+	return NewJudge(Judge{Matcher: phrase.Compile(list, lang), Language: lang, Services: services, Place: own, PlacesBound: bound})
+}
+
+func TestVerdict(t *testing.T) {
+	home := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor")
+	area := judge(true, places[2], []string{"chimney sweep"}, "chimney sweep pell crossing")
+	for _, c := range []struct {
+		j    *Judge
+		name string
+		want Verdict
+	}{
+		{home, "chimney-sweep-tarn-harbor", Carries},
+		{home, "TarnHarbor_ChimneySweeping-03", Carries},
+		{home, "chimneysweeptarnharbor", Carries},
+		{home, "flue-liner-tarn-harbor", Carries},
+		{home, "chimney-sweep", Near},
+		{home, "tarn-harbor-view", Near},
+		{home, "ostrey-truck", Near},
+		{home, "IMG_2041", Camera},
+		{home, "DSC0012", Camera},
+		{home, "PXL_20240102_101112", Camera},
+		{home, "Message Image 2024-01-02 at 10.11.12", Camera},
+		{home, "Screenshot from yesterday", Camera},
+		{home, "550e8400-e29b-41d4-a716-446655440000", Machine},
+		{home, "9f86d081884c", Machine},
+		{home, "qwertyuiopasdfghjklzx", Machine},
+		{home, "hero-final2", Counter},
+		{home, "pic-03", Counter},
+		{home, "truck2", Counter},
+		{home, "logo", Counter},
+		{home, "our-team-at-work", Plain},
+		{home, "", NoName},
+		{area, "ostrey-chimney-sweep", WrongPlace},
+		{area, "chimney-sweep-pell-crossing", Carries},
+		{home, "ostrey-chimney-sweep", Carries},
+	} {
+		assert.Equal(t, c.want, c.j.Verdict(c.name), c.name)
+	}
+}
+
+// Without services a name that holds half of a family's words is near.
+func TestVerdictWithoutServices(t *testing.T) {
+	lang := phrase.Language{Stem: text.StemmerFor("en")}
+	m := phrase.Compile([]phrase.Phrase{phrase.New("chimney sweep tarn harbor", lang)}, lang)
+	j := NewJudge(Judge{Matcher: m, Language: lang})
+	assert.Equal(t, Carries, j.Verdict("Tarn-Harbor-Chimney-Sweep"))
+	assert.Equal(t, Near, j.Verdict("chimney-sweep"))
+	assert.Equal(t, Plain, j.Verdict("chimney-cap-in-the-rain"))
+}
+
+func TestPropose(t *testing.T) {
+	j := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor", "flue liner tarn harbor", "chimney repair tarn harbor")
+	images := []Image{
+		{Name: "IMG_2041", Ext: ".jpg", Verdict: Camera},
+		{Name: "pic-03", Ext: ".png", Heading: "New flue liners", Verdict: Counter},
+		{Name: "chimney-repair-tarn-harbor", Ext: ".png", Verdict: Carries},
+		{Name: "hero", Ext: ".webp", Verdict: Counter},
+		{Verdict: NoName},
+	}
+	got := j.Propose(images, []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney repair tarn harbor"}, nil)
+	assert.Equal(t, []string{"chimney-sweep-tarn-harbor.jpg", "flue-liner-tarn-harbor.png", "", "", ""}, got)
+	got = j.Propose(images[:1], []string{"chimney sweep tarn harbor"}, map[string]bool{"chimney-sweep-tarn-harbor.jpg": true})
+	assert.Equal(t, []string{""}, got)
+}
+
+// A proposal always carries on its own page, is short, plain and used once.
+func TestProposalProperties(t *testing.T) {
+	j := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor")
+	word := rapid.SampledFrom([]string{"chimney", "sweep", "flue", "liner", "tarn harbor", "ostrey", "étude", "extraordinarily", "IMG", "7"})
+	words := rapid.Custom(func(t *rapid.T) string { return strings.Join(rapid.SliceOfN(word, 1, 8).Draw(t, "w"), " ") })
+	rapid.Check(t, func(t *rapid.T) {
+		images := make([]Image, rapid.IntRange(0, 6).Draw(t, "n"))
+		for i := range images {
+			name := words.Draw(t, "name")
+			images[i] = Image{Name: name, Ext: ".jpg", Heading: words.Draw(t, "heading"), Verdict: j.Verdict(name)}
+		}
+		seen := map[string]bool{}
+		for _, name := range j.Propose(images, rapid.SliceOf(words).Draw(t, "wishes"), nil) {
+			if name == "" {
+				continue
+			}
+			assert.False(t, seen[name])
+			seen[name] = true
+			slug := strings.TrimSuffix(name, ".jpg")
+			assert.LessOrEqual(t, len(slug), longest)
+			assert.Regexp(t, `^[a-z0-9]+(-[a-z0-9]+)*$`, slug)
+			assert.Equal(t, Carries, j.Verdict(slug))
+		}
+	})
+}

@@ -1,0 +1,245 @@
+package imagename
+
+import (
+	"regexp"
+	"strings"
+
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/text"
+)
+
+// Verdict is what a file name is worth (MEASURES 4.2).
+type Verdict string
+
+// The verdicts, in the order in which they are tried. NoName is that of
+// inline data.
+const (
+	WrongPlace Verdict = "wrong place"
+	Carries    Verdict = "carries"
+	Near       Verdict = "near"
+	Camera     Verdict = "camera"
+	Machine    Verdict = "machine"
+	Counter    Verdict = "counter"
+	Plain      Verdict = "plain"
+	NoName     Verdict = "no name"
+)
+
+// Judge knows the families of a page and the client's services and places.
+type Judge struct {
+	Matcher  *phrase.Matcher
+	Language phrase.Language
+	// Services are the words for what the client sells.
+	Services []string
+	// Place is the page's own place.
+	Place place.Place
+	// PlacesBound tells that the page is one of a service or an area, on which
+	// other places are contradictions (MEASURES 5.2).
+	PlacesBound bool
+
+	known    map[string]bool
+	services [][]string // stems
+	places   [][]string
+}
+
+// NewJudge completes a judge from its exported fields.
+func NewJudge(j Judge) *Judge {
+	j.known = map[string]bool{}
+	learn := func(tokens []string) {
+		for _, t := range tokens {
+			if len(t) > 1 {
+				j.known[t] = true
+			}
+		}
+	}
+	placeStems := map[string]bool{}
+	for _, p := range j.Language.Places {
+		learn(p.Tokens())
+		stems := j.stems(p.Tokens())
+		j.places = append(j.places, stems)
+		for _, s := range stems {
+			placeStems[s] = true
+		}
+	}
+	for _, s := range j.Services {
+		learn(text.Tokens(s))
+		j.services = append(j.services, j.stems(text.Tokens(s)))
+	}
+	for _, p := range j.Matcher.Phrases {
+		learn(p.Tokens)
+		if service := without(p.Stems, placeStems); len(service) > 0 && len(service) < len(p.Stems) {
+			j.services = append(j.services, service)
+		}
+	}
+	return &j
+}
+
+// Words parts a file name into its words, as its phrases are looked for.
+func (j *Judge) Words(name string) []string { return split(name, j.known) }
+
+// Verdict judges a file name.
+func (j *Judge) Verdict(name string) Verdict {
+	if strings.TrimSpace(name) == "" {
+		return NoName
+	}
+	words := j.Words(name)
+	stems := j.stems(words)
+	service, own, other := holdsAny(stems, j.services), holds(stems, j.stems(j.Place.Tokens())), j.otherPlace(words)
+	switch {
+	case j.PlacesBound && other && !own:
+		return WrongPlace
+	case j.holdsFamily(words), service && (own || holdsAny(stems, j.places)):
+		return Carries
+	case service, own, other, j.holdsHalf(stems):
+		return Near
+	case cameraName.MatchString(name):
+		return Camera
+	case machine(name, words):
+		return Machine
+	case counter(words):
+		return Counter
+	}
+	return Plain
+}
+
+func (j *Judge) stems(tokens []string) []string {
+	out := make([]string, 0, len(tokens))
+	for _, t := range tokens {
+		if !text.Small(t) {
+			out = append(out, j.Language.Stem(t))
+		}
+	}
+	return out
+}
+
+// holdsFamily tells whether a family of the page stands in the words.
+func (j *Judge) holdsFamily(words []string) bool {
+	scan, _ := text.ScanText(strings.Join(words, " "))
+	return len(j.Matcher.Finder(scan).Find(0, len(scan.Tokens))) > 0
+}
+
+// holdsHalf tells whether half of the words of a family stand in a name, which
+// then is near where the client's services are not known.
+func (j *Judge) holdsHalf(stems []string) bool {
+	if len(j.services) > 0 {
+		return false
+	}
+	for _, p := range j.Matcher.Phrases {
+		n := 0
+		for _, s := range p.Stems {
+			if holds(stems, []string{s}) {
+				n++
+			}
+		}
+		if n > 0 && 2*n >= len(p.Stems) {
+			return true
+		}
+	}
+	return false
+}
+
+// otherPlace tells whether the words name a known place that is not the page's.
+func (j *Judge) otherPlace(words []string) bool {
+	own := j.Place.Tokens()
+	rest := words
+	if at := place.Index(words, own); at >= 0 {
+		rest = append(append([]string{}, words[:at]...), words[at+len(own):]...)
+	}
+	for _, p := range j.Language.Places {
+		if p.Name != j.Place.Name && place.Index(rest, p.Tokens()) >= 0 {
+			return true
+		}
+	}
+	return false
+}
+
+// holds tells whether all of want are among stems.
+func holds(stems, want []string) bool {
+	for _, w := range want {
+		found := false
+		for _, s := range stems {
+			found = found || s == w
+		}
+		if !found {
+			return false
+		}
+	}
+	return len(want) > 0
+}
+
+func holdsAny(stems []string, wants [][]string) bool {
+	for _, w := range wants {
+		if holds(stems, w) {
+			return true
+		}
+	}
+	return false
+}
+
+func without(stems []string, drop map[string]bool) []string {
+	var out []string
+	for _, s := range stems {
+		if !drop[s] {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// cameraName are the names that cameras, phones and messengers give.
+var cameraName = regexp.MustCompile(`(?i)^(?:` +
+	`(?:img|image|imag|dsc|dscn|dscf|dcim|pxl|mvi|mvimg|vid|dji|gopr|pict|cimg|sam|hpim|kic)[-_ ]?e?\d{3,}` +
+	`|p\d{6,8}(?:\D|$)` +
+	`|(?:[a-z]+[-_ ])?image[-_ ]\d{4}-\d\d-\d\d` +
+	`|(?:photo|image)[-_ ]\d{4}-\d\d-\d\d` +
+	`|screen[-_ ]?shot)`)
+
+var (
+	hexRun    = regexp.MustCompile(`(?i)[0-9a-f]{6,}`)
+	twoDigits = regexp.MustCompile(`\d.*\d`)
+)
+
+// machine tells a name that a program gave.
+func machine(name string, words []string) bool {
+	n := 0
+	for _, run := range hexRun.FindAllString(name, -1) {
+		if twoDigits.MatchString(run) {
+			n += len(run)
+		}
+	}
+	if 2*n > len([]rune(name)) {
+		return true
+	}
+	for _, w := range words {
+		if len([]rune(w)) >= 20 {
+			return true
+		}
+	}
+	return false
+}
+
+// idle are words that say nothing of what an image shows.
+var idle = map[string]bool{
+	"hero": true, "banner": true, "slide": true, "slider": true, "image": true, "img": true, "photo": true,
+	"pic": true, "picture": true, "home": true, "homepage": true, "logo": true, "bg": true, "background": true,
+	"final": true, "new": true, "copy": true, "old": true, "main": true, "header": true, "footer": true,
+	"thumb": true, "thumbnail": true, "untitled": true, "default": true, "placeholder": true, "edit": true,
+	"v": true, "web": true, "small": true, "large": true,
+}
+
+// counter tells one plain word and a number, or idle words only.
+func counter(words []string) bool {
+	plain, numbers, speaking := 0, 0, 0
+	for _, w := range words {
+		switch {
+		case w[0] >= '0' && w[0] <= '9':
+			numbers++
+		case idle[w]:
+			plain++
+		default:
+			plain++
+			speaking++
+		}
+	}
+	return speaking == 0 || plain == 1 && numbers > 0
+}

@@ -1,0 +1,6 @@
+// Package phrase finds phrases in texts, exactly and loosely, and groups them
+// in families (MEASURES 3.1, 3.2, 3.5).
+//
+// In go phrases as somebody types them into a search; Compile makes of them a
+// Matcher that finds all of them in one pass over the tokens of a text.
+package phrase

@@ -1,0 +1,97 @@
+package place
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/text"
+)
+
+// Place is a town or a community.
+type Place struct {
+	Name string `json:"name" doc:"The town or community: Tarn Harbor"`
+	// State is the state's name or abbreviation, empty when it is not known.
+	State string `json:"state,omitempty" doc:"The state's name or abbreviation: ME or Maine"`
+	// Home tells that it is the client's home town.
+	Home bool `json:"home,omitempty" doc:"The client's home town"`
+}
+
+// Parse reads "Tarn Harbor, ME" or "Tarn Harbor, Maine" or "Tarn Harbor".
+func Parse(s string) Place {
+	name, state, _ := strings.Cut(s, ",")
+	p := Place{Name: text.Collapse(name), State: text.Collapse(state)}
+	if p.State != "" {
+		return p
+	}
+	fields := strings.Fields(p.Name)
+	if n := len(fields); n > 1 && len(fields[n-1]) == 2 && fields[n-1] == strings.ToUpper(fields[n-1]) {
+		if _, ok := StateName(fields[n-1]); ok {
+			p.Name, p.State = strings.Join(fields[:n-1], " "), fields[n-1]
+		}
+	}
+	return p
+}
+
+// Tokens returns the tokens of the place's name.
+func (p Place) Tokens() []string { return text.Tokens(p.Name) }
+
+// StateForms returns the forms of the place's state as tokens: its name and
+// its abbreviation where it is one of the known states.
+func (p Place) StateForms() [][]string {
+	if strings.TrimSpace(p.State) == "" {
+		return nil
+	}
+	forms := [][]string{text.Tokens(p.State)}
+	if name, ok := StateName(p.State); ok {
+		forms = append(forms, text.Tokens(name))
+	}
+	if abbreviation, ok := StateAbbreviation(p.State); ok {
+		forms = append(forms, text.Tokens(abbreviation))
+	}
+	return forms
+}
+
+// StripState takes the state that stands right after a town out of a list of
+// tokens: both forms of a place are one place (MEASURES 3.5).
+func StripState(tokens []string, places []Place) []string {
+	for _, p := range places {
+		name := p.Tokens()
+		at := Index(tokens, name)
+		if at < 0 {
+			continue
+		}
+		rest := tokens[at+len(name):]
+		for _, form := range p.StateForms() {
+			if len(form) > 0 && len(rest) >= len(form) && slices.Equal(rest[:len(form)], form) {
+				return slices.Concat(tokens[:at+len(name)], rest[len(form):])
+			}
+		}
+	}
+	return tokens
+}
+
+// Index returns where part stands in tokens, -1 when it does not.
+func Index(tokens, part []string) int {
+	if len(part) == 0 {
+		return -1
+	}
+	for i := 0; i+len(part) <= len(tokens); i++ {
+		if slices.Equal(tokens[i:i+len(part)], part) {
+			return i
+		}
+	}
+	return -1
+}
+
+// Home returns the home town, else the first place.
+func Home(places []Place) (Place, bool) {
+	for _, p := range places {
+		if p.Home {
+			return p, true
+		}
+	}
+	if len(places) > 0 {
+		return places[0], true
+	}
+	return Place{}, false
+}

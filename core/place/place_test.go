@@ -1,0 +1,42 @@
+package place
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+)
+
+func TestParse(t *testing.T) {
+	for s, want := range map[string]Place{
+		"Tarn Harbor, ME":     {Name: "Tarn Harbor", State: "ME"},
+		" Tarn  Harbor,Maine": {Name: "Tarn Harbor", State: "Maine"},
+		"Tarn Harbor ME":      {Name: "Tarn Harbor", State: "ME"},
+		"Tarn Harbor":         {Name: "Tarn Harbor"},
+		"North ZZ":            {Name: "North ZZ"},
+		"":                    {},
+	} {
+		assert.Equal(t, want, Parse(s), s)
+	}
+}
+
+func TestStripState(t *testing.T) {
+	places := []Place{{Name: "Tarn Harbor", State: "Maine"}, {Name: "Ostrey"}}
+	for s, want := range map[string]string{
+		"chimney sweep tarn harbor me":    "chimney sweep tarn harbor",
+		"chimney sweep tarn harbor maine": "chimney sweep tarn harbor",
+		"tarn harbor me chimney sweep":    "tarn harbor chimney sweep",
+		"chimney sweep near me":           "chimney sweep near me",
+		"chimney sweep ostrey me":         "chimney sweep ostrey me",
+		"me tarn harbor":                  "me tarn harbor",
+	} {
+		assert.Equal(t, want, strings.Join(StripState(strings.Fields(s), places), " "), s)
+	}
+}
+
+func TestHome(t *testing.T) {
+	_, ok := Home(nil)
+	assert.False(t, ok)
+	home, _ := Home([]Place{{Name: "Ostrey"}, {Name: "Tarn Harbor", Home: true}})
+	assert.Equal(t, "Tarn Harbor", home.Name)
+}

@@ -1,0 +1,7 @@
+// Package sheet measures pages so that they can stand side by side: where the
+// phrases stand in them, slot by slot, and what their image names are worth
+// (MEASURES 3.3, 3.4, 4.2).
+//
+// In go pages and the phrases, services and places of a client; out comes a
+// Column for each page, and for any figure the places that it counted.
+package sheet

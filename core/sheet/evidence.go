@@ -1,0 +1,80 @@
+package sheet
+
+import (
+	"strings"
+
+	"inktally/core/page"
+	"inktally/core/phrase"
+	"inktally/core/text"
+)
+
+// Mark is one occurrence of a family as the evidence shows it.
+type Mark struct {
+	Slot Slot
+	// At is the index of the block, link or image that it stands in.
+	At int
+	// Start and End are byte offsets in the text of that block, or in Text.
+	Start, End int
+	Exact      bool
+	// Text is the label or anchor text, empty for blocks.
+	Text string
+}
+
+// Marks returns the occurrences of one family, all that its placement counts.
+func Marks(p *page.Page, q *Question, family int) []Mark {
+	r := q.reader(p.Lang)
+	var out []Mark
+	labels := newLabels(p, r)
+	visit(p, r, func(slot Slot, at int, _ bool, hits []phrase.Hit) {
+		for _, h := range hits {
+			if h.Family == family && h.Counts {
+				out = append(out, markOf(p, labels, slot, at, h))
+			}
+		}
+	})
+	return out
+}
+
+func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
+	m := Mark{Slot: slot, At: at, Exact: h.Exact()}
+	switch slot {
+	case H1, Subheads, Opening, Body, Elsewhere:
+		scan, start := p.Scan(), p.TextStart(at)
+		m.Start, m.End = int(scan.Tokens[h.Lo].Start)-start, int(scan.Tokens[h.Hi-1].End)-start
+	case Links:
+		m.Text = LinkText(p, at)
+	default:
+		for _, d := range l.list {
+			if d.slot == slot && d.at == at {
+				m.Text = d.text
+				m.Start, m.End = int(l.scan.Tokens[h.Lo].Start)-d.start, int(l.scan.Tokens[h.Hi-1].End)-d.start
+			}
+		}
+	}
+	return m
+}
+
+// LinkText returns the visible text of a link.
+func LinkText(p *page.Page, link int) string {
+	var pieces []string
+	for _, s := range p.Links[link].Spans {
+		pieces = append(pieces, p.Text(s.Block)[s.Start:s.End])
+	}
+	return text.Collapse(strings.Join(pieces, " "))
+}
+
+// FindInPage counts what a browser's find-in-page would: the letters as
+// typed, case ignored, in all visible text (MEASURES 3.1).
+func FindInPage(p *page.Page, typed string) int {
+	typed = strings.ToLower(text.Collapse(typed))
+	if typed == "" {
+		return 0
+	}
+	n := 0
+	for i := range p.Blocks {
+		if !p.Blocks[i].Hidden {
+			n += strings.Count(strings.ToLower(p.Text(i)), typed)
+		}
+	}
+	return n
+}

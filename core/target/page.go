@@ -1,0 +1,333 @@
+package target
+
+import (
+	"fmt"
+	"strings"
+
+	"inktally/core/imagename"
+	"inktally/core/sheet"
+)
+
+// Targets works out all targets of a page, in the order in which they are
+// worth doing.
+func (y Yardstick) Targets(p Page) []Target {
+	words := y.Words(p.Kind, p.seen(), p.frame(), p.rivalWords())
+	b := builder{y: y, p: p, words: words}
+	b.placeFirst()
+	b.placeOthers()
+	b.nameImages()
+	if p.Client == nil {
+		return []Target{b.newPage()}
+	}
+	b.writeWords()
+	return Order(b.out)
+}
+
+func (p Page) seen() int {
+	if p.Client == nil {
+		return 0
+	}
+	return p.Client.Page.Words.Seen
+}
+
+func (p Page) frame() int {
+	if p.Client == nil {
+		return p.Frame
+	}
+	return p.Client.Page.Words.Frame()
+}
+
+func (p Page) rivalWords() []int {
+	out := make([]int, len(p.Rivals))
+	for i, r := range p.Rivals {
+		out[i] = r.Page.Words.Seen
+	}
+	return out
+}
+
+// builder gathers the targets of one page.
+type builder struct {
+	y     Yardstick
+	p     Page
+	words WordTarget
+	out   []Target
+}
+
+// slotRule tells what stands in a slot and what a target for it costs.
+type slotRule struct {
+	slot    sheet.Slot
+	subject Subject
+	weight  float64
+	minutes float64
+}
+
+func (y Yardstick) slotRules() map[sheet.Slot]slotRule {
+	w, m := y.Weights, y.Minutes
+	list := []slotRule{
+		{sheet.Title, AboutTitle, w.Title, m.Title},
+		{sheet.Description, AboutDescription, w.Description, m.Title},
+		{sheet.Address, AboutAddress, w.Address, m.Title},
+		{sheet.H1, AboutH1, w.H1, m.H1},
+		{sheet.Subheads, AboutSubhead, w.Subheads, m.Phrase},
+		{sheet.Opening, AboutOpening, w.Opening, m.Phrase},
+		{sheet.Body, AboutBody, w.Body, m.Phrase},
+		{sheet.ImageNames, AboutImageName, w.ImageNames, m.ImageName},
+		{sheet.Alt, AboutAlt, w.Alt, m.Alt},
+	}
+	rules := map[sheet.Slot]slotRule{}
+	for _, r := range list {
+		rules[r.slot] = r
+	}
+	return rules
+}
+
+// placeFirst places the page's first family (MEASURES 9.2).
+func (b *builder) placeFirst() {
+	if len(b.p.Leads) == 0 {
+		return
+	}
+	lead := b.p.Leads[0]
+	for _, slot := range FirstSlots(b.p.Kind) {
+		b.place(lead, slot)
+	}
+	b.placeLead(lead)
+}
+
+// FirstSlots are the slots in which the first family of a page must stand
+// exactly (MEASURES 9.2).
+func FirstSlots(kind Kind) []sheet.Slot {
+	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
+	if kind == Service || kind == Area {
+		slots = append(slots, sheet.Address)
+	}
+	return slots
+}
+
+// place asks for a family in a slot unless it stands there.
+func (b *builder) place(lead Lead, slot sheet.Slot) {
+	if slot == sheet.ImageNames {
+		return // the image's own target says it: nameImages
+	}
+	rule := b.y.slotRules()[slot]
+	t := Target{
+		Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family, Image: -1,
+		Minutes: rule.minutes, Now: b.now(slot),
+	}
+	missing := 1.0
+	if c := b.p.Client; c != nil {
+		placed := c.Families[lead.Family]
+		if placed.Exact.In(slot) > 0 {
+			if slot != sheet.Title || c.TitlePosition(b.p.Question, lead.Family) < b.y.TitleStart {
+				return
+			}
+			t.Late = true
+		}
+		if t.Loose = placed.Loose.In(slot) > 0; t.Loose || t.Late {
+			missing = 0.5
+		}
+	}
+	b.countRivals(&t, lead, slot)
+	t.Gain = lead.Gain * rule.weight / 100 * missing
+	b.add(t)
+}
+
+// placeLead asks for the lead itself: exactly in title or h1 and once in the
+// body (MEASURES 9.2). Title and h1 are asked for anyway; where they hold
+// another member, the h1 is the one to change.
+func (b *builder) placeLead(lead Lead) {
+	rules := b.y.slotRules()
+	c := b.p.Client
+	if c != nil {
+		exact := c.Phrases[lead.Phrase].Exact
+		family := c.Families[lead.Family].Exact
+		if exact.Title+exact.H1 == 0 && family.Title > 0 && family.H1 > 0 {
+			rule := rules[sheet.H1]
+			t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family,
+				Lead: true, Image: -1, Now: b.now(sheet.H1), Minutes: rule.minutes, Loose: true,
+				Gain: lead.Gain * rule.weight / 100 / 2}
+			b.countRivals(&t, lead, sheet.H1)
+			b.add(t)
+		}
+		if exact.Body > 0 {
+			return
+		}
+	}
+	rule := rules[sheet.Body]
+	t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family, Lead: true,
+		Image: -1, Minutes: rule.minutes, Gain: lead.Gain * rule.weight / 100}
+	if c != nil {
+		f := c.Families[lead.Family]
+		if t.Loose = f.Loose.Body+f.Exact.Body > 0; t.Loose {
+			t.Gain /= 2
+		}
+	}
+	b.countRivals(&t, lead, sheet.Body)
+	b.add(t)
+}
+
+// placeOthers asks for every other family once in body or subheads, as many
+// as the words allow (MEASURES 9.3).
+func (b *builder) placeOthers() {
+	if len(b.p.Leads) < 2 {
+		return
+	}
+	rule := b.y.slotRules()[sheet.Subheads]
+	room := b.words.Target/max(1, b.y.WordsPerFamily) - 1
+	for _, lead := range b.p.Leads[1:] {
+		if room--; room < 0 {
+			return
+		}
+		t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family,
+			Image: -1, Minutes: rule.minutes, Gain: lead.Gain * rule.weight / 100}
+		if c := b.p.Client; c != nil {
+			f := c.Families[lead.Family]
+			if f.Exact.Body+f.Exact.Subheads > 0 {
+				continue
+			}
+			if t.Loose = f.Loose.Body+f.Loose.Subheads > 0; t.Loose {
+				t.Gain /= 2
+			}
+		}
+		b.countRivals(&t, lead, sheet.Subheads)
+		b.add(t)
+	}
+}
+
+// countRivals counts the rivals on whose pages the family stands exactly in
+// the slot.
+func (b *builder) countRivals(t *Target, lead Lead, slot sheet.Slot) {
+	t.Rivals = len(b.p.Rivals)
+	for _, r := range b.p.Rivals {
+		if r.Families[lead.Family].Exact.In(slot) > 0 {
+			t.RivalsHave++
+		}
+	}
+}
+
+// now is what stands in a slot that holds one text.
+func (b *builder) now(slot sheet.Slot) string {
+	if b.p.Client == nil {
+		return ""
+	}
+	pg := b.p.Client.Page
+	switch slot {
+	case sheet.Title:
+		return pg.Title
+	case sheet.Description:
+		return pg.Description
+	case sheet.Address:
+		return pg.URL
+	case sheet.H1:
+		for _, h := range pg.Headings {
+			if h.Level == 1 {
+				return h.Text
+			}
+		}
+	}
+	return ""
+}
+
+// nameImages asks for better names (MEASURES 4.3, 10.2). The first name that
+// carries the first family has that family's weight; so has each further
+// family with its own. What carries no family has no rule and shows no gain.
+func (b *builder) nameImages() {
+	if b.p.Client == nil {
+		return
+	}
+	rule := b.y.slotRules()[sheet.ImageNames]
+	pg := b.p.Client.Page
+	judge := b.p.Question.Judge(pg.Lang)
+	images := make([]imagename.Image, len(pg.Images))
+	taken := map[string]bool{}
+	for i, img := range pg.Images {
+		images[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: b.p.Client.Verdicts[i]}
+		if img.Alt != nil {
+			images[i].Alt = *img.Alt
+		}
+		taken[img.File+img.Ext] = true
+	}
+	var wishes []string
+	for _, l := range b.p.Leads {
+		wishes = append(wishes, l.Text)
+	}
+	for i, name := range judge.Propose(images, append(wishes, b.p.Wishes...), taken) {
+		if name == "" {
+			continue
+		}
+		now := pg.Images[i].File + pg.Images[i].Ext
+		t := Target{Key: key(rule.subject, now), Subject: rule.subject, Family: -1, Image: i, Now: now, Wanted: name,
+			Minutes: rule.minutes, First: images[i].Verdict == imagename.WrongPlace, Rivals: len(b.p.Rivals)}
+		b.creditName(&t, rule)
+		for _, r := range b.p.Rivals {
+			if r.Carrying() > 0 {
+				t.RivalsHave++
+			}
+		}
+		b.add(t)
+	}
+}
+
+// creditName gives a proposed name the gain of the family that it carries and
+// that no image carried yet.
+func (b *builder) creditName(t *Target, rule slotRule) {
+	slug := strings.TrimSuffix(t.Wanted, t.Now[len(b.p.Client.Page.Images[t.Image].File):])
+	for _, lead := range b.p.Leads {
+		if imagename.Slug(lead.Text) != slug {
+			continue
+		}
+		t.Family, t.Phrase = lead.Family, lead.Text
+		placed := b.p.Client.Families[lead.Family]
+		switch {
+		case placed.Exact.ImageNames > 0:
+		case placed.Loose.ImageNames > 0:
+			t.Loose = true
+			t.Gain = lead.Gain * rule.weight / 200
+		default:
+			t.Gain = lead.Gain * rule.weight / 100
+		}
+	}
+}
+
+// writeWords asks for the words that are missing (MEASURES 8, 12.1).
+func (b *builder) writeWords() {
+	if b.words.Hold {
+		return
+	}
+	words := b.words
+	t := Target{Key: key(AboutWords, ""), Subject: AboutWords, Family: -1, Image: -1, Words: &words,
+		Rivals:  len(b.p.Rivals),
+		Gain:    b.totalGain() * b.y.Weights.Words / 100 * float64(words.ToWrite) / float64(words.Target),
+		Minutes: float64(words.ToWrite) * b.y.Minutes.HundredWords / 100}
+	for _, r := range b.p.Rivals {
+		if r.Page.Words.Seen >= words.Guideline.Low {
+			t.RivalsHave++
+		}
+	}
+	b.add(t)
+}
+
+// newPage asks for a page that is not there yet, with all that it must hold
+// inside (MEASURES 12.1).
+func (b *builder) newPage() Target {
+	words := b.words
+	return Target{Key: key(AboutNewPage, ""), Subject: AboutNewPage, Family: -1, Image: -1, Words: &words, Parts: b.out,
+		Rivals: len(b.p.Rivals), RivalsHave: len(b.p.Rivals), Choice: Choice{State: Open},
+		Gain: b.totalGain(), Minutes: b.y.Minutes.NewPage + float64(words.Target)*b.y.Minutes.HundredWords/100}
+}
+
+func (b *builder) totalGain() float64 {
+	sum := 0.0
+	for _, l := range b.p.Leads {
+		sum += l.Gain
+	}
+	return sum
+}
+
+func (b *builder) add(t Target) {
+	t.Choice.State = Open
+	b.out = append(b.out, t)
+}
+
+func key(s Subject, of string) string {
+	return strings.TrimSuffix(fmt.Sprintf("%s: %s", s, strings.ToLower(of)), ": ")
+}
