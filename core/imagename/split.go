@@ -1,6 +1,7 @@
 package imagename
 
 import (
+	"slices"
 	"strings"
 	"unicode"
 )
@@ -66,13 +67,17 @@ func segment(run string, known map[string]bool) []string {
 		return nil
 	}
 	// back[i] is where the last word of run[:i] begins, -1 when none fits.
-	back := make([]int, len(run)+1)
-	for i := 1; i <= len(run); i++ {
+	var back [81]int8
+	for i := range back {
 		back[i] = -1
-		for j := 0; j < i; j++ {
-			if (j == 0 || back[j] >= 0) && i-j > 1 && (known[run[j:i]] || i-j > 3 && known[strings.TrimSuffix(run[j:i], "s")]) {
-				back[i] = j
-				break
+	}
+	for j := 0; j < len(run); j++ {
+		if j > 0 && back[j] < 0 {
+			continue
+		}
+		for i := j + 2; i <= len(run); i++ {
+			if back[i] < 0 && (known[run[j:i]] || i-j > 3 && run[i-1] == 's' && known[run[j:i-1]]) {
+				back[i] = int8(j)
 			}
 		}
 	}
@@ -80,8 +85,9 @@ func segment(run string, known map[string]bool) []string {
 		return nil
 	}
 	var out []string
-	for i := len(run); i > 0; i = back[i] {
-		out = append([]string{run[back[i]:i]}, out...)
+	for i := len(run); i > 0; i = int(back[i]) {
+		out = append(out, run[back[i]:i])
 	}
+	slices.Reverse(out)
 	return out
 }

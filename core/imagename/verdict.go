@@ -38,7 +38,8 @@ type Judge struct {
 	PlacesBound bool
 
 	known    map[string]bool
-	services [][]string // stems
+	filter   text.StemFilter // of the stems that matter
+	services [][]string      // stems
 	places   [][]string
 }
 
@@ -71,6 +72,18 @@ func NewJudge(j Judge) *Judge {
 			j.services = append(j.services, service)
 		}
 	}
+	for _, list := range [][][]string{j.services, j.places} {
+		for _, stems := range list {
+			for _, s := range stems {
+				j.filter.Add(s, j.Language.English)
+			}
+		}
+	}
+	for _, p := range j.Matcher.Phrases {
+		for _, s := range p.Stems {
+			j.filter.Add(s, j.Language.English)
+		}
+	}
 	return &j
 }
 
@@ -79,20 +92,26 @@ func (j *Judge) Words(name string) []string { return split(name, j.known) }
 
 // Verdict judges a file name.
 func (j *Judge) Verdict(name string) Verdict {
+	words := j.Words(name)
+	return j.VerdictOf(name, words, j.holdsFamily(words))
+}
+
+// VerdictOf judges a file name that was parted into words and searched for the
+// families of the page before.
+func (j *Judge) VerdictOf(name string, words []string, holdsFamily bool) Verdict {
 	if strings.TrimSpace(name) == "" {
 		return NoName
 	}
-	words := j.Words(name)
-	stems := j.stems(words)
+	stems := j.knownStems(words)
 	service, own, other := holdsAny(stems, j.services), holds(stems, j.stems(j.Place.Tokens())), j.otherPlace(words)
 	switch {
 	case j.PlacesBound && other && !own:
 		return WrongPlace
-	case j.holdsFamily(words), service && (own || holdsAny(stems, j.places)):
+	case holdsFamily, service && (own || holdsAny(stems, j.places)):
 		return Carries
 	case service, own, other, j.holdsHalf(stems):
 		return Near
-	case cameraName.MatchString(name):
+	case strings.ContainsAny(name, "0123456789sS") && cameraName.MatchString(name):
 		return Camera
 	case machine(name, words):
 		return Machine
@@ -107,6 +126,17 @@ func (j *Judge) stems(tokens []string) []string {
 	for _, t := range tokens {
 		if !text.Small(t) {
 			out = append(out, j.Language.Stem(t))
+		}
+	}
+	return out
+}
+
+// knownStems returns the stems of those words that may mean something here.
+func (j *Judge) knownStems(words []string) []string {
+	var out []string
+	for _, w := range words {
+		if j.filter.May(w) {
+			out = append(out, j.Language.Stem(w))
 		}
 	}
 	return out
@@ -194,20 +224,10 @@ var cameraName = regexp.MustCompile(`(?i)^(?:` +
 	`|(?:photo|image)[-_ ]\d{4}-\d\d-\d\d` +
 	`|screen[-_ ]?shot)`)
 
-var (
-	hexRun    = regexp.MustCompile(`(?i)[0-9a-f]{6,}`)
-	twoDigits = regexp.MustCompile(`\d.*\d`)
-)
-
-// machine tells a name that a program gave.
+// machine tells a name that a program gave: mostly digits and hex, or a long
+// run of letters that no words explain.
 func machine(name string, words []string) bool {
-	n := 0
-	for _, run := range hexRun.FindAllString(name, -1) {
-		if twoDigits.MatchString(run) {
-			n += len(run)
-		}
-	}
-	if 2*n > len([]rune(name)) {
+	if 2*hexLength(name) > len([]rune(name)) {
 		return true
 	}
 	for _, w := range words {
@@ -216,6 +236,30 @@ func machine(name string, words []string) bool {
 		}
 	}
 	return false
+}
+
+// hexLength is how much of a name stands in runs of 6 hex digits and more, of
+// which at least 2 are decimal.
+func hexLength(name string) int {
+	sum, run, digits := 0, 0, 0
+	for i := 0; i <= len(name); i++ {
+		if i < len(name) {
+			c := name[i] | 0x20
+			if name[i] >= '0' && name[i] <= '9' {
+				run, digits = run+1, digits+1
+				continue
+			}
+			if c >= 'a' && c <= 'f' {
+				run++
+				continue
+			}
+		}
+		if run >= 6 && digits >= 2 {
+			sum += run
+		}
+		run, digits = 0, 0
+	}
+	return sum
 }
 
 // idle are words that say nothing of what an image shows.

@@ -79,13 +79,13 @@ func (w *walker) element(n *html.Node, parent *context) {
 	case atom.A:
 		if href, ok := href(n); ok {
 			w.page.Links = append(w.page.Links, Link{Href: href})
-			ctx.link = len(w.page.Links)
+			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
-		ctx.level = int(n.Data[1] - '0')
+		ctx.level = n.Data[1] - '0'
 		ctx.kind = HeadingText
-		w.heads = append(w.heads, headingSpans{level: ctx.level})
-		ctx.heading = len(w.heads)
+		w.heads = append(w.heads, headingSpans{level: int(ctx.level)})
+		ctx.heading = int32(len(w.heads))
 	case atom.Hr:
 		w.breakBlock(&ctx)
 		return
@@ -108,8 +108,18 @@ func (w *walker) element(n *html.Node, parent *context) {
 // style works the cascade for n into ctx and tells whether n's box ends
 // blocks (MEASURES 1.2, 1.3).
 func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
-	var st style
 	shown := w.ownDisplay(n, a)
+	if w.sheet.count == 0 && a.style == "" && shown != none && !a.untilFound {
+		if shown != contents {
+			if parent.display.lays() {
+				shown = shown.blockified()
+			}
+			ctx.display = shown
+		}
+		ctx.keepLines = ctx.keepLines || preformatted(n.DataAtom)
+		return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+	}
+	var st style
 	skipContent := a.untilFound
 	w.sheet.match(&st, n, a.id, a.class)
 	if a.style != "" {
@@ -134,7 +144,7 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	}
 	if st.set[propWhiteSpace] {
 		ctx.keepLines = st.value[propWhiteSpace] == 1
-	} else if n.DataAtom == atom.Pre || n.DataAtom == atom.Listing || n.DataAtom == atom.Xmp {
+	} else if preformatted(n.DataAtom) {
 		ctx.keepLines = true
 	}
 	if shown == none {
@@ -155,6 +165,8 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	}
 	return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
 }
+
+func preformatted(a atom.Atom) bool { return a == atom.Pre || a == atom.Listing || a == atom.Xmp }
 
 // ownDisplay is the display by the browser's own sheet and the attribute
 // hidden.

@@ -19,13 +19,13 @@ func (w *walker) finish() {
 	w.flush(&w.visible)
 	w.flush(&w.concealed)
 	p := w.page
-	p.scan.Text = string(w.body)
-	p.scan.Tokens = make([]text.Token, 0, len(w.body)/5)
+	p.scan.Text = w.body.String()
+	p.scan.Tokens = make([]text.Token, 0, w.body.Len()/6+16)
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
-		b.tokenLo = len(p.scan.Tokens)
-		b.Words = p.scan.Append(b.start, b.end)
-		b.tokenHi = len(p.scan.Tokens)
+		b.tokenLo = int32(len(p.scan.Tokens))
+		b.Words = p.scan.Append(int(b.start), int(b.end))
+		b.tokenHi = int32(len(p.scan.Tokens))
 	}
 	w.countLinkWords()
 	settleRegions(p.Blocks, w.banners)
@@ -54,9 +54,10 @@ func (w *walker) countLinkWords() {
 	for i := range p.Links {
 		for _, s := range p.Links[i].Spans {
 			b := &p.Blocks[s.Block]
-			for t := b.tokenLo; t < b.tokenHi; t++ {
-				token := &p.scan.Tokens[t]
-				if token.NewWord && int(token.Start) >= b.start+s.Start && int(token.Start) < b.start+s.End {
+			lo, hi := p.TokenRange(s.Block)
+			for t := lo; t < hi; t++ {
+				start := p.scan.Start(t) - int(b.start)
+				if p.scan.Tokens[t].NewWord() && start >= s.Start && start < s.End {
 					b.linkWords++
 				}
 			}
@@ -76,8 +77,7 @@ func (w *walker) headings() {
 		}
 		var pieces []string
 		for _, s := range h.spans {
-			b := &p.Blocks[s.Block]
-			pieces = append(pieces, p.scan.Text[b.start+s.Start:b.start+s.End])
+			pieces = append(pieces, p.Text(s.Block)[s.Start:s.End])
 		}
 		places[i] = len(p.Headings)
 		p.Headings = append(p.Headings, Heading{

@@ -2,7 +2,6 @@ package page
 
 import (
 	"net/url"
-	"regexp"
 	"strconv"
 	"strings"
 
@@ -118,11 +117,6 @@ func splitSrcset(srcset string) []string {
 	return out
 }
 
-var (
-	extension  = regexp.MustCompile(`\.[A-Za-z0-9]{1,5}$`)
-	sizeSuffix = regexp.MustCompile(`(?i)(?:[-_]\d{2,5}x\d{2,5}|@\d(?:\.\d+)?x|[-_]scaled|[-_]thumb(?:nail)?)$`)
-)
-
 // FileName returns the name of an image by its address and the extension that
 // was parted from it (MEASURES 4.1).
 func FileName(src string) (name, ext string) {
@@ -133,13 +127,41 @@ func FileName(src string) (name, ext string) {
 	if decoded, err := url.PathUnescape(name); err == nil {
 		name = decoded
 	}
-	ext = extension.FindString(name)
-	name = strings.TrimSuffix(name, ext)
+	if at := strings.LastIndexByte(name, '.'); at >= 0 && len(name)-at-1 <= 5 && plainExtension(name[at+1:]) {
+		name, ext = name[:at], name[at:]
+	}
 	for {
-		suffix := sizeSuffix.FindString(name)
-		if suffix == "" || suffix == name {
+		at := strings.LastIndexAny(name, "-_@")
+		if at <= 0 || !sizeSuffix(name[at], strings.ToLower(name[at+1:])) {
 			return strings.TrimSpace(name), ext
 		}
-		name = strings.TrimSuffix(name, suffix)
+		name = name[:at]
 	}
+}
+
+func plainExtension(s string) bool {
+	for i := range len(s) {
+		if c := s[i] | 0x20; (c < 'a' || c > 'z') && (s[i] < '0' || s[i] > '9') {
+			return false
+		}
+	}
+	return s != ""
+}
+
+// sizeSuffix tells the endings that programs add to the names of resized
+// images: -1024x768, @2x, -scaled, _thumb.
+func sizeSuffix(sign byte, rest string) bool {
+	if sign == '@' {
+		return strings.HasSuffix(rest, "x") && number(strings.TrimSuffix(rest, "x"))
+	}
+	if rest == "scaled" || rest == "thumb" || rest == "thumbnail" {
+		return true
+	}
+	width, height, ok := strings.Cut(rest, "x")
+	return ok && len(width) > 1 && number(width) && number(height)
+}
+
+func number(s string) bool {
+	_, err := strconv.ParseUint(s, 10, 16)
+	return err == nil
 }

@@ -85,11 +85,11 @@ type Block struct {
 	// node is the element that the block begins in.
 	node *html.Node
 
-	start, end       int // in Page.body
-	tokenLo, tokenHi int // in Page.scan
-	links            int // how many links stand in it
-	linkWords        int // how many of its words are anchor text
-	banner           int // which banner it stands in, 0 for none
+	start, end       int32 // in the text of Page.scan
+	tokenLo, tokenHi int32 // in Page.scan
+	links            int32 // how many links stand in it
+	linkWords        int32 // how many of its words are anchor text
+	banner           int32 // which banner it stands in, 0 for none
 	inMain           bool
 }
 
@@ -103,13 +103,15 @@ func (b *Block) Path() string { return path(b.node) }
 func (p *Page) Text(i int) string { return p.scan.Text[p.Blocks[i].start:p.Blocks[i].end] }
 
 // TextStart is where the text of block i starts in the text of Scan.
-func (p *Page) TextStart(i int) int { return p.Blocks[i].start }
+func (p *Page) TextStart(i int) int { return int(p.Blocks[i].start) }
 
 // Scan returns the tokens of all blocks; TokenRange tells which are block i's.
 func (p *Page) Scan() *text.Scan { return &p.scan }
 
 // TokenRange returns the range of block i's tokens in Scan.
-func (p *Page) TokenRange(i int) (lo, hi int) { return p.Blocks[i].tokenLo, p.Blocks[i].tokenHi }
+func (p *Page) TokenRange(i int) (lo, hi int) {
+	return int(p.Blocks[i].tokenLo), int(p.Blocks[i].tokenHi)
+}
 
 // Heading is a visible h1 to h6 that holds text (MEASURES 1.6).
 type Heading struct {

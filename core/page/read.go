@@ -31,7 +31,9 @@ func Read(body []byte, src Source) *Page {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
-	w := walker{page: p, sheet: newStylesheet(), body: make([]byte, 0, len(body)/2)}
+	w := walker{page: p, sheet: newStylesheet()}
+	w.body.Grow(len(body) * 3 / 4)
+	p.Blocks = make([]Block, 0, len(body)/bytesPerBlock)
 	if bytes.Contains(body, []byte("<style")) || bytes.Contains(body, []byte("<STYLE")) {
 		collectStyles(doc, w.sheet)
 	}
@@ -39,6 +41,9 @@ func Read(body []byte, src Source) *Page {
 	w.finish()
 	return p
 }
+
+// bytesPerBlock is a guess that saves the list of blocks from growing often.
+const bytesPerBlock = 160
 
 // decode turns the bytes of a page into UTF-8 in the standard's order
 // (MEASURES 1.1).
@@ -96,10 +101,10 @@ type context struct {
 	display      display // of the parent box
 	region       Region
 	kind         Kind
-	level        int
-	banner       int
-	heading      int // index + 1 of the open heading
-	link         int // index + 1 of the open link
+	level        uint8
+	banner       int32
+	heading      int32 // index + 1 of the open heading
+	link         int32 // index + 1 of the open link
 	hidden       bool
 	invisible    bool // visibility: hidden
 	keepLines    bool // white-space: pre and the like
@@ -113,11 +118,11 @@ type context struct {
 type walker struct {
 	page       *Page
 	sheet      *stylesheet
-	body       []byte
+	body       strings.Builder
 	visible    gatherer
 	concealed  gatherer
 	heads      []headingSpans
-	banners    int
+	banners    int32
 	titled     bool
 	described  bool
 	scripts    int
@@ -141,7 +146,7 @@ type gatherer struct {
 
 // openSpan is a stretch of a gathered block that belongs to a link or heading.
 type openSpan struct {
-	link, heading int
+	link, heading int32
 	start, end    int
 }
 
@@ -174,36 +179,42 @@ func (w *walker) text(s string, ctx *context) {
 	}
 	start := -1
 	for i := 0; i < len(s); {
-		c := s[i]
-		if c < utf8.RuneSelf {
-			if c == ' ' || c == '\n' || c == '\t' || c == '\r' || c == '\f' || c == '\v' {
-				if c == '\n' && ctx.keepLines {
-					g.mark(start, ctx)
-					w.flush(g)
-					start = -1
-				} else {
-					g.space = true
-				}
-				i++
-				continue
-			}
-			j := i + 1
-			for j < len(s) && s[j] > ' ' && s[j] < utf8.RuneSelf {
-				j++
-			}
+		if j := i + plainRun(s[i:]); j > i {
 			start = g.write(s[i:j], start, ctx)
 			i = j
 			continue
 		}
 		r, size := utf8.DecodeRuneInString(s[i:])
-		if unicode.IsSpace(r) {
-			g.space = true
-		} else {
-			start = g.write(s[i:i+size], start, ctx)
-		}
 		i += size
+		switch {
+		case r == '\n' && ctx.keepLines:
+			g.mark(start, ctx)
+			w.flush(g)
+			start = -1
+		case unicode.IsSpace(r):
+			g.space = true
+		default:
+			start = g.write(s[i-size:i], start, ctx)
+		}
 	}
 	g.mark(start, ctx)
+}
+
+// plainRun returns the length of the longest start of s that can be taken as
+// it is: ASCII words with one blank between them.
+func plainRun(s string) int {
+	end := 0
+	for i := 0; i < len(s); i++ {
+		c := s[i]
+		if c > ' ' && c < utf8.RuneSelf {
+			end = i + 1
+			continue
+		}
+		if c != ' ' || end != i || i == 0 {
+			break
+		}
+	}
+	return end
 }
 
 // write appends a piece without white space; it returns where the text node
@@ -251,11 +262,11 @@ func (w *walker) flush(g *gatherer) {
 	}
 	c := &g.ctx
 	b := Block{
-		Kind: c.kind, Level: c.level, Region: c.region, Hidden: g == &w.concealed,
-		node: c.node, start: len(w.body), end: len(w.body) + len(g.buf),
+		Kind: c.kind, Level: int(c.level), Region: c.region, Hidden: g == &w.concealed,
+		node: c.node, start: int32(w.body.Len()), end: int32(w.body.Len() + len(g.buf)),
 		banner: c.banner, inMain: c.inMain,
 	}
-	w.body = append(w.body, g.buf...)
+	w.body.Write(g.buf)
 	if !b.Hidden {
 		w.keepSpans(g, len(w.page.Blocks), &b)
 	}

@@ -132,7 +132,7 @@ const (
 
 // settleRegions applies the rules that need the whole page: what of a banner
 // is copy, and which runs of links are menus (MEASURES 1.4).
-func settleRegions(blocks []Block, banners int) {
+func settleRegions(blocks []Block, banners int32) {
 	hasCopy := make([]bool, banners+1)
 	for i := range blocks {
 		b := &blocks[i]
@@ -152,7 +152,7 @@ func settleRegions(blocks []Block, banners int) {
 
 // settleLinkRuns makes nav of each run of blocks that are mostly links.
 func settleLinkRuns(blocks []Block) {
-	from, links := -1, 0
+	from, links := -1, int32(0)
 	end := func(to int) {
 		if from >= 0 && links >= linkRun {
 			for i := from; i < to; i++ {
@@ -181,4 +181,4 @@ func settleLinkRuns(blocks []Block) {
 }
 
 // mostlyLinks tells whether links hold over 60 % of the block.
-func (b *Block) mostlyLinks() bool { return b.linkWords*10 > b.Words*6 }
+func (b *Block) mostlyLinks() bool { return int(b.linkWords)*10 > b.Words*6 }

@@ -22,8 +22,14 @@ type Phrase struct {
 
 // Language is what phrases are read with: a stemmer and the known places.
 type Language struct {
-	Stem   text.Stemmer
-	Places []place.Place
+	Stem    text.Stemmer
+	English bool
+	Places  []place.Place
+}
+
+// LanguageOf returns what phrases of pages in a language are read with.
+func LanguageOf(lang string, places []place.Place) Language {
+	return Language{Stem: text.StemmerFor(lang), English: text.English(lang), Places: places}
 }
 
 // New reads a phrase.

@@ -11,7 +11,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-var english = Language{Stem: text.StemmerFor("en"), Places: []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}}
+var english = LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}})
 
 func compile(phrases ...string) *Matcher {
 	var list []Phrase
@@ -95,7 +95,7 @@ func TestFamilyCount(t *testing.T) {
 	var counted []string
 	for _, h := range m.Finder(scan).Find(0, len(scan.Tokens)) {
 		if h.Counts {
-			counted = append(counted, scan.Text[scan.Tokens[h.Lo].Start:scan.Tokens[h.Hi-1].End])
+			counted = append(counted, scan.Text[scan.Start(h.Lo):scan.End(h.Hi-1)])
 		}
 	}
 	assert.Equal(t, []string{"chimney sweep tarn harbor me", "tarn harbor chimney sweep"}, counted)

@@ -43,7 +43,7 @@ func (q *Question) reader(lang string) *reader {
 	if r, ok := q.readers[primary]; ok {
 		return r
 	}
-	language := phrase.Language{Stem: text.StemmerFor(primary), Places: q.Places}
+	language := phrase.LanguageOf(primary, q.Places)
 	list := make([]phrase.Phrase, len(q.Phrases))
 	for i, p := range q.Phrases {
 		list[i] = phrase.New(p, language)
@@ -107,14 +107,19 @@ func Measure(p *page.Page, q *Question) *Column {
 		Families: make([]Placement, len(r.matcher.Families)),
 		Verdicts: make([]imagename.Verdict, len(p.Images)),
 	}
-	for i := range p.Images {
-		c.Verdicts[i] = r.judge.Verdict(p.Images[i].File)
-	}
-	visit(p, r, func(slot Slot, _ int, copied bool, hits []phrase.Hit) {
+	labels := newLabels(p, r)
+	carries := make([]bool, len(p.Images))
+	visit(p, r, labels, func(slot Slot, at int, copied bool, hits []phrase.Hit) {
 		for _, h := range hits {
 			c.count(slot, copied, h, r.matcher)
 		}
+		if slot == ImageNames {
+			carries[at] = true
+		}
 	})
+	for i := range p.Images {
+		c.Verdicts[i] = r.judge.VerdictOf(p.Images[i].File, labels.names[i], carries[i])
+	}
 	return c
 }
 
@@ -170,5 +175,5 @@ func (c *Column) TitlePosition(q *Question, family int) int {
 	if at < 0 {
 		return -1
 	}
-	return len([]rune(c.Page.Title[:scan.Tokens[hits[at].Lo].Start]))
+	return len([]rune(c.Page.Title[:scan.Start(hits[at].Lo)]))
 }

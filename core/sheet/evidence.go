@@ -25,7 +25,7 @@ func Marks(p *page.Page, q *Question, family int) []Mark {
 	r := q.reader(p.Lang)
 	var out []Mark
 	labels := newLabels(p, r)
-	visit(p, r, func(slot Slot, at int, _ bool, hits []phrase.Hit) {
+	visit(p, r, labels, func(slot Slot, at int, _ bool, hits []phrase.Hit) {
 		for _, h := range hits {
 			if h.Family == family && h.Counts {
 				out = append(out, markOf(p, labels, slot, at, h))
@@ -40,14 +40,14 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 	switch slot {
 	case H1, Subheads, Opening, Body, Elsewhere:
 		scan, start := p.Scan(), p.TextStart(at)
-		m.Start, m.End = int(scan.Tokens[h.Lo].Start)-start, int(scan.Tokens[h.Hi-1].End)-start
+		m.Start, m.End = scan.Start(h.Lo)-start, scan.End(h.Hi-1)-start
 	case Links:
 		m.Text = LinkText(p, at)
 	default:
 		for _, d := range l.list {
 			if d.slot == slot && d.at == at {
 				m.Text = d.text
-				m.Start, m.End = int(l.scan.Tokens[h.Lo].Start)-d.start, int(l.scan.Tokens[h.Hi-1].End)-d.start
+				m.Start, m.End = l.scan.Start(h.Lo)-d.start, l.scan.End(h.Hi-1)-d.start
 			}
 		}
 	}

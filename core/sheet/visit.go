@@ -2,6 +2,7 @@ package sheet
 
 import (
 	"net/url"
+	"sort"
 	"strings"
 
 	"inktally/core/page"
@@ -18,8 +19,7 @@ const openingWords = 100
 type visitor func(slot Slot, at int, copied bool, hits []phrase.Hit)
 
 // visit finds the phrases of a reader in all slots of a page.
-func visit(p *page.Page, r *reader, see visitor) {
-	labels := newLabels(p, r)
+func visit(p *page.Page, r *reader, labels *labels, see visitor) {
 	find := r.matcher.Finder(&labels.scan)
 	for _, l := range labels.list {
 		if hits := find.Find(l.lo, l.hi); len(hits) > 0 {
@@ -73,7 +73,7 @@ func slotOf(b *page.Block) Slot {
 func within(scan *text.Scan, lo int, hits []phrase.Hit, words int) []phrase.Hit {
 	end := lo
 	for seen := 0; end < len(scan.Tokens); end++ {
-		if scan.Tokens[end].NewWord {
+		if scan.Tokens[end].NewWord() {
 			if seen == words {
 				break
 			}
@@ -94,24 +94,14 @@ func visitLinks(p *page.Page, r *reader, find *phrase.Finder, see visitor) {
 	scan := p.Scan()
 	for i := range p.Links {
 		for _, s := range p.Links[i].Spans {
-			from, to := int32(p.TextStart(s.Block)+s.Start), int32(p.TextStart(s.Block)+s.End)
+			from, to := p.TextStart(s.Block)+s.Start, p.TextStart(s.Block)+s.End
 			lo, hi := p.TokenRange(s.Block)
-			for lo < hi && scan.Tokens[lo].Start < from {
-				if scan.Tokens[lo].End > from {
-					break
-				}
-				lo++
-			}
-			for hi > lo && scan.Tokens[hi-1].End > to {
-				if scan.Tokens[hi-1].Start < to {
-					break
-				}
-				hi--
-			}
+			lo += sort.Search(hi-lo, func(i int) bool { return scan.End(lo+i) > from })
+			hi = lo + sort.Search(hi-lo, func(i int) bool { return scan.Start(lo+i) >= to })
 			if lo == hi {
 				continue
 			}
-			if scan.Tokens[lo].Start < from || scan.Tokens[hi-1].End > to {
+			if scan.Start(lo) < from || scan.End(hi-1) > to {
 				// The link begins or ends inside a word.
 				cut, _ := text.ScanText(scan.Text[from:to])
 				if hits := r.matcher.Finder(cut).Find(0, len(cut.Tokens)); len(hits) > 0 {
@@ -130,6 +120,8 @@ func visitLinks(p *page.Page, r *reader, find *phrase.Finder, see visitor) {
 type labels struct {
 	scan text.Scan
 	list []label
+	// names are the words of each image's name.
+	names [][]string
 }
 
 type label struct {
@@ -141,7 +133,7 @@ type label struct {
 }
 
 func newLabels(p *page.Page, r *reader) *labels {
-	l := &labels{}
+	l := &labels{names: make([][]string, len(p.Images))}
 	add := func(slot Slot, at int, s string) {
 		if s != "" {
 			l.list = append(l.list, label{slot: slot, at: at, text: s})
@@ -151,7 +143,8 @@ func newLabels(p *page.Page, r *reader) *labels {
 	add(Description, 0, p.Description)
 	add(Address, 0, pathOf(p.URL))
 	for i := range p.Images {
-		add(ImageNames, i, strings.Join(r.judge.Words(p.Images[i].File), " "))
+		l.names[i] = r.judge.Words(p.Images[i].File)
+		add(ImageNames, i, strings.Join(l.names[i], " "))
 		if p.Images[i].Alt != nil {
 			add(Alt, i, *p.Images[i].Alt)
 		}

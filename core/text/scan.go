@@ -1,42 +1,71 @@
 package text
 
 import (
+	"slices"
 	"strings"
 	"unicode"
 	"unicode/utf8"
 )
 
-// Token is one token of a scanned text (MEASURES 2.4).
+// Token is one token of a scanned text (MEASURES 2.4). It is kept small: a
+// page has ten thousand of them and more.
 type Token struct {
-	// Start and End are byte offsets in Scan.Text.
-	Start, End int32
-	fold       int32 // index in Scan.folds, -1 where the token stands as it is
-	// NewWord tells that the token is the first of its word, NewSentence that
-	// it is the first of a sentence (MEASURES 2.1, 3.1).
-	NewWord, NewSentence bool
+	start int32
+	size  uint16 // in bytes; tooLong where it does not fit
+	flags uint8
 }
 
+const (
+	newWord = 1 << iota
+	newSentence
+	folded // the token does not stand folded in the text
+)
+
+const tooLong = 1<<16 - 1
+
+// NewWord tells that the token is the first of its word (MEASURES 2.1).
+func (t Token) NewWord() bool { return t.flags&newWord != 0 }
+
+// NewSentence tells that the token is the first of a sentence (MEASURES 3.1).
+func (t Token) NewSentence() bool { return t.flags&newSentence != 0 }
+
 // Scan holds a text and the tokens of those ranges of it that were appended.
-// Tokens that stand folded in the text are not copied, so that a page of ten
-// thousand words costs a handful of allocations.
 type Scan struct {
 	Text   string
 	Tokens []Token
 	folded strings.Builder
-	folds  []fold
+	folds  []fold // by token
 }
 
-// fold is where in Scan.folded the folded form of a token stands.
-type fold struct{ lo, hi int32 }
+// fold is where in Scan.folded the folded form of a token stands, and where
+// the token ends in the text.
+type fold struct{ token, lo, hi, end int32 }
+
+// Start returns the byte offset in Text at which token i starts.
+func (s *Scan) Start(i int) int { return int(s.Tokens[i].start) }
+
+// End returns the byte offset in Text at which token i ends.
+func (s *Scan) End(i int) int {
+	t := s.Tokens[i]
+	if t.size == tooLong {
+		return int(s.fold(i).end)
+	}
+	return int(t.start) + int(t.size)
+}
 
 // Folded returns the folded form of token i.
 func (s *Scan) Folded(i int) string {
-	t := &s.Tokens[i]
-	if t.fold < 0 {
-		return s.Text[t.Start:t.End]
+	t := s.Tokens[i]
+	if t.flags&folded == 0 {
+		return s.Text[t.start : t.start+int32(t.size)]
 	}
-	f := s.folds[t.fold]
+	f := s.fold(i)
 	return s.folded.String()[f.lo:f.hi]
+}
+
+func (s *Scan) fold(token int) fold {
+	at, _ := slices.BinarySearchFunc(s.folds, token, func(f fold, token int) int { return int(f.token) - token })
+	return s.folds[at]
 }
 
 // Append scans Text[lo:hi] as a text of its own, appends its tokens and
@@ -53,7 +82,7 @@ func (s *Scan) AppendLabel(lo, hi int) {
 	first := len(s.Tokens)
 	s.Append(lo, hi)
 	for i := first + 1; i < len(s.Tokens); i++ {
-		s.Tokens[i].NewSentence = false
+		s.Tokens[i].flags &^= newSentence
 	}
 }
 
@@ -91,15 +120,19 @@ const (
 	quote              // an apostrophe: dropped inside a token
 	stop               // may end a sentence
 	ampersand
+	wide // beyond ASCII
 )
 
 var (
-	classes [utf8.RuneSelf]class
+	classes [256]class
 	lower   [utf8.RuneSelf]byte
 )
 
 func init() {
 	for c := range classes {
+		classes[c] = wide
+	}
+	for c := range lower {
 		r := rune(c)
 		lower[c] = byte(unicode.ToLower(r))
 		classes[c] = other
@@ -133,14 +166,14 @@ type scanner struct {
 func (s *scanner) run() {
 	text := s.text
 	for s.i < len(text) {
-		c := text[s.i]
-		if c >= utf8.RuneSelf {
-			s.wide()
-			continue
-		}
-		switch classes[c] {
+		switch c := classes[text[s.i]]; c {
 		case alnum, upper:
-			s.plain()
+			if c == upper || s.start >= 0 || !s.word() {
+				s.plain()
+			}
+			continue
+		case wide:
+			s.wide()
 			continue
 		case space:
 			s.closeToken(s.i)
@@ -167,20 +200,44 @@ func (s *scanner) run() {
 	s.closeWord()
 }
 
+// word takes the most common case at once: a token of lower-case letters and
+// digits with a blank behind it. It is false where that is not what comes.
+func (s *scanner) word() bool {
+	text, i := s.text, s.i+1
+	for i < len(text) && classes[text[i]] == alnum {
+		i++
+	}
+	if i == len(text) || text[i] != ' ' || i-s.i >= tooLong {
+		return false
+	}
+	t := Token{start: int32(s.i), size: uint16(i - s.i)}
+	if !s.hasToken {
+		t.flags = newWord
+	}
+	if s.newSentence {
+		t.flags |= newSentence
+	}
+	s.scan.Tokens = append(s.scan.Tokens, t)
+	s.words++
+	s.inWord, s.hasToken, s.newSentence = false, false, false
+	s.i = i + 1
+	return true
+}
+
 // plain takes a run of ASCII letters and digits.
 func (s *scanner) plain() {
 	s.open()
 	text, i := s.text, s.i
 	if s.lo < 0 {
-		for i < len(text) && text[i] < utf8.RuneSelf && classes[text[i]] == alnum {
+		for i < len(text) && classes[text[i]] == alnum {
 			i++
 		}
-		if i < len(text) && text[i] < utf8.RuneSelf && classes[text[i]] == upper {
+		if i < len(text) && classes[text[i]] == upper {
 			s.fold(text[s.start:i])
 		}
 	}
 	if s.lo >= 0 {
-		for i < len(text) && text[i] < utf8.RuneSelf && classes[text[i]] <= upper {
+		for i < len(text) && classes[text[i]] <= upper {
 			s.scan.folded.WriteByte(lower[text[i]])
 			i++
 		}
@@ -215,15 +272,25 @@ func (s *scanner) closeToken(i int) {
 	if s.start < 0 {
 		return
 	}
-	t := Token{Start: int32(s.start), End: int32(i), fold: -1, NewWord: s.inWord && !s.hasToken, NewSentence: s.newSentence}
-	s.start = -1
+	t := Token{start: int32(s.start), size: uint16(min(i-s.start, tooLong))}
+	if t.size == tooLong && s.lo < 0 {
+		s.fold(s.text[s.start:i])
+	}
 	if s.lo >= 0 {
 		if s.lo == s.scan.folded.Len() {
+			s.start = -1
 			return
 		}
-		t.fold = int32(len(s.scan.folds))
-		s.scan.folds = append(s.scan.folds, fold{int32(s.lo), int32(s.scan.folded.Len())})
+		t.flags = folded
+		s.scan.folds = append(s.scan.folds, fold{int32(len(s.scan.Tokens)), int32(s.lo), int32(s.scan.folded.Len()), int32(i)})
 		s.lo = -1
+	}
+	s.start = -1
+	if s.inWord && !s.hasToken {
+		t.flags |= newWord
+	}
+	if s.newSentence {
+		t.flags |= newSentence
 	}
 	s.scan.Tokens = append(s.scan.Tokens, t)
 	s.hasToken, s.newSentence = s.inWord, false
@@ -286,9 +353,9 @@ func (s *scanner) afterInitials() bool {
 	if s.newSentence {
 		return false
 	}
-	t := s.scan.Tokens[len(s.scan.Tokens)-1]
+	last := len(s.scan.Tokens) - 1
 	n := 0
-	for _, r := range s.text[t.Start:t.End] {
+	for _, r := range s.text[s.scan.Start(last):s.scan.End(last)] {
 		if !unicode.IsLetter(r) {
 			return false
 		}

@@ -38,6 +38,12 @@ func StemmerFor(lang string) Stemmer {
 	return func(t string) string { return t }
 }
 
+// English tells whether a language tag means English or nothing.
+func English(lang string) bool {
+	primary, _, _ := strings.Cut(strings.ToLower(lang), "-")
+	return primary == "" || primary == "en"
+}
+
 // stemEnglish is Snowball English; tokens with digits stay as they are.
 func stemEnglish(token string) string {
 	if strings.ContainsAny(token, "0123456789") {

@@ -1,6 +1,7 @@
 package text
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -68,7 +69,7 @@ func TestSentences(t *testing.T) {
 		s, _ := ScanText(c.text)
 		sentences := 0
 		for _, tok := range s.Tokens {
-			if tok.NewSentence {
+			if tok.NewSentence() {
 				sentences++
 			}
 		}
@@ -82,14 +83,22 @@ func TestTokenPlaces(t *testing.T) {
 	assert.Equal(t, 3, s.Append(12, len(s.Text)))
 	var got, starts []string
 	for i := 2; i < len(s.Tokens); i++ {
-		tok := s.Tokens[i]
-		got = append(got, s.Text[tok.Start:tok.End])
-		if tok.NewWord {
+		got = append(got, s.Text[s.Start(i):s.End(i)])
+		if s.Tokens[i].NewWord() {
 			starts = append(starts, s.Folded(i))
 		}
 	}
 	assert.Equal(t, []string{"Ash’s", "flue", "liners", "well"}, got)
 	assert.Equal(t, []string{"ash", "flue", "well"}, starts)
+}
+
+func TestLongToken(t *testing.T) {
+	long := strings.Repeat("a", 70_000)
+	s, words := ScanText("Short " + long + " end")
+	assert.Equal(t, 3, words)
+	assert.Equal(t, long, s.Folded(1))
+	assert.Equal(t, 6+len(long), s.End(1))
+	assert.Equal(t, "end", s.Folded(2))
 }
 
 func TestStem(t *testing.T) {
@@ -110,15 +119,15 @@ func TestScanProperties(t *testing.T) {
 		a, b := rapid.String().Draw(t, "a"), rapid.String().Draw(t, "b")
 		assert.Equal(t, Words(a)+Words(b), Words(a+"\n"+b))
 		s, words := ScanText(a)
-		last := int32(0)
-		for i, tok := range s.Tokens {
-			assert.True(t, last <= tok.Start && tok.Start < tok.End && int(tok.End) <= len(a))
+		last := 0
+		for i := range s.Tokens {
+			assert.True(t, last <= s.Start(i) && s.Start(i) < s.End(i) && s.End(i) <= len(a))
 			assert.NotEmpty(t, s.Folded(i))
-			last = tok.End
+			last = s.End(i)
 		}
 		starts := 0
 		for _, tok := range s.Tokens {
-			if tok.NewWord {
+			if tok.NewWord() {
 				starts++
 			}
 		}
@@ -130,10 +139,37 @@ func FuzzScan(f *testing.F) {
 	f.Add("Chimney sweep’s 東京 & co.")
 	f.Fuzz(func(t *testing.T, text string) {
 		s, _ := ScanText(text)
-		for _, tok := range s.Tokens {
-			if tok.Start >= tok.End || int(tok.End) > len(text) {
-				t.Fatalf("token %v leaves the text", tok)
+		for i := range s.Tokens {
+			if s.Start(i) >= s.End(i) || s.End(i) > len(text) {
+				t.Fatalf("token %d leaves the text", i)
 			}
 		}
 	})
+}
+
+// The filter lets every word pass whose stem was added.
+func TestStemFilter(t *testing.T) {
+	bases := strings.Fields("chimney sweep sky cry die lie tie dye hope hop relate sensible visible probable operate organize " +
+		"vivid fame nation ration care active use fluent early only single gentle idle ugly inspect repair cap fit " +
+		"install mason dryer vent clean wood stove install generous commune arsenal agree feed news proceed happy play")
+	suffixes := strings.Fields("s es ed ing ies ied y ly er ers ation ations ator ization ational ational ability ibility ibilities " +
+		"fulness ful ness iveness ousness ence ance encies ancy ment ments able ible ism alism ality ive ize izing izer ental ic ical icate e")
+	for _, english := range []bool{true, false} {
+		stem := StemmerFor(map[bool]string{true: "en", false: "fr"}[english])
+		for _, base := range bases {
+			for _, suffix := range append(suffixes, "") {
+				for _, word := range []string{base + suffix, strings.TrimRight(base, "ey") + suffix, base + base[len(base)-1:] + suffix} {
+					var f StemFilter
+					f.Add(stem(word), english)
+					assert.True(t, f.May(word), "%s: %s", word, stem(word))
+				}
+			}
+		}
+	}
+	var f StemFilter
+	f.Add("chimney", true)
+	f.Add("cap", true)
+	assert.False(t, f.May("chip"))
+	assert.False(t, f.May("c"))
+	assert.True(t, f.May("capped"))
 }
