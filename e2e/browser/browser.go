@@ -1,0 +1,84 @@
+// Package browser starts Debian's Chromium for tests and reads pages with it.
+package browser
+
+import (
+	"context"
+	"os"
+	"os/exec"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+)
+
+// Start starts a browser of the size that pages are read on. flags are added
+// to its command line. It is closed when the test ends.
+func Start(t testing.TB, flags map[string]any) context.Context {
+	t.Helper()
+	path, err := exec.LookPath("chromium")
+	require.NoError(t, err, "Chromium is missing: apt-get install chromium")
+	options := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.ExecPath(path), chromedp.NoSandbox, chromedp.DisableGPU,
+		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
+		chromedp.Flag("disable-background-networking", true), chromedp.Flag("disable-sync", true),
+		chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true),
+		chromedp.UserDataDir(profile(t)), chromedp.WindowSize(1280, 800))
+	for name, value := range flags {
+		options = append(options, chromedp.Flag(name, value))
+	}
+	ctx, cancel := context.WithTimeout(context.Background(), 8*time.Minute)
+	t.Cleanup(cancel)
+	ctx, cancel = chromedp.NewExecAllocator(ctx, options...)
+	t.Cleanup(cancel)
+	ctx, cancel = chromedp.NewContext(ctx)
+	t.Cleanup(cancel)
+	require.NoError(t, chromedp.Do(ctx, chromedp.EmulateViewport(1280, 800)))
+	return ctx
+}
+
+// profile is a fresh folder for the browser. It is removed without complaint:
+// the browser may still be writing into it.
+func profile(t testing.TB) string {
+	dir, err := os.MkdirTemp("", "inktally-browser-")
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = os.RemoveAll(dir) })
+	return dir
+}
+
+// Facts is what a browser says of a page.
+type Facts struct {
+	Text     string `json:"text"`
+	Title    string `json:"title"`
+	Headings []struct {
+		Level int    `json:"level"`
+		Text  string `json:"text"`
+	} `json:"headings"`
+	Images []string `json:"images"`
+}
+
+// Read loads an address and tells what the browser makes of it.
+func Read(t testing.TB, ctx context.Context, address string) Facts {
+	t.Helper()
+	require.NoError(t, chromedp.Do(ctx, chromedp.Navigate(address)))
+	facts, err := chromedp.Run(ctx, chromedp.Evaluate[Facts](factsScript))
+	require.NoError(t, err)
+	return facts
+}
+
+// factsScript asks for the text as select-all and copy gives it, the headings
+// that show text, and the addresses of the images. Letters are left in the
+// case of the source, and fields and their options hold no text.
+const factsScript = `(() => {
+	const style = document.createElement('style')
+	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe{display:none !important}'
+	document.documentElement.append(style)
+	const clean = s => s.replace(/\s+/g, ' ').trim()
+	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
+		.map(h => ({level: +h.tagName[1], text: h.checkVisibility({visibilityProperty: true}) || h.innerText.trim() ? clean(h.checkVisibility() ? h.innerText : '') : ''}))
+		.filter(h => h.text)
+	const images = [...document.querySelectorAll('img')]
+		.filter(i => !(parseFloat(i.getAttribute('width')) < 48 && parseFloat(i.getAttribute('height')) < 48))
+		.map(i => i.getAttribute('src') || '')
+	return {text: document.body ? document.body.innerText : '', title: clean(document.title), headings: heads, images}
+})()`

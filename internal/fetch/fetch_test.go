@@ -1,0 +1,150 @@
+package fetch
+
+import (
+	"context"
+	"net/http"
+	"net/http/httptest"
+	"net/netip"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestAddress(t *testing.T) {
+	for typed, want := range map[string]string{
+		"shop.example":                  "http://shop.example/",
+		" https://Shop.Example/A?b=c#d": "https://shop.example/A?b=c",
+		"shop.example:8080/x":           "http://shop.example:8080/x",
+		"HTTP://shop.example":           "http://shop.example/",
+		"http://a:b@shop.example/":      "http://shop.example/",
+		"localhost:8017":                "http://localhost:8017/",
+		"[::1]:80":                      "http://[::1]:80/",
+	} {
+		got, err := Address(typed)
+		assert.NoError(t, err, typed)
+		assert.Equal(t, want, got)
+	}
+	for typed, says := range map[string]string{
+		"":                                   "missing",
+		"  ":                                 "missing",
+		"file:///etc/passwd":                 "begins with file:",
+		"javascript:alert(1)":                "begins with javascript:",
+		"mailto:a@shop.example":              "begins with mailto:",
+		"ftp://shop.example":                 "begins with ftp:",
+		"http://":                            "names no site",
+		"https:///path":                      "names no site",
+		"two words.example":                  "holds a space",
+		"http://[::1":                        "is no address",
+		"harbor":                             "no dot",
+		"data:text/html,<h1>x":               "begins with data:",
+		"http://" + strings.Repeat("x", 999): "no dot",
+	} {
+		_, err := Address(typed)
+		require.Error(t, err, typed)
+		assert.Contains(t, err.Error(), says, typed)
+		assert.Less(t, len(err.Error()), 200)
+		assert.NotContains(t, err.Error(), "\n")
+	}
+}
+
+func TestPublicGuard(t *testing.T) {
+	for _, s := range []string{"127.0.0.1", "127.8.9.1", "10.1.2.3", "172.16.0.1", "192.168.1.1", "169.254.169.254", "0.0.0.0",
+		"100.64.1.1", "::1", "::", "fe80::1", "fc00::1", "fd12::1", "::ffff:127.0.0.1", "::ffff:10.0.0.1", "::7f00:1",
+		"64:ff9b::7f00:1", "2002:7f00:1::", "224.0.0.1", "255.255.255.255", "ff02::1", "203.0.113.9"} {
+		assert.Error(t, Public(netip.MustParseAddr(s)), s)
+	}
+	for _, s := range []string{"9.9.9.9", "151.101.1.1", "2620:fe::fe"} {
+		assert.NoError(t, Public(netip.MustParseAddr(s)), s)
+	}
+}
+
+// What leads to this machine is refused at the socket, whatever it is called.
+func TestDefaultRefusal(t *testing.T) {
+	asked := false
+	server := httptest.NewServer(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { asked = true }))
+	defer server.Close()
+	_, port, _ := strings.Cut(strings.TrimPrefix(server.URL, "http://"), ":")
+	for _, host := range []string{"127.0.0.1", "localhost", "[::1]", "2130706433", "0x7f.1", "127.1", "[::ffff:127.0.0.1]"} {
+		_, err := New(Options{}).Get(context.Background(), "http://"+host+":"+port+"/")
+		require.Error(t, err, host)
+		assert.NotContains(t, err.Error(), "\n")
+	}
+	assert.False(t, asked)
+	_, err := New(Options{}).Get(context.Background(), server.URL)
+	assert.ErrorContains(t, err, "private network")
+}
+
+func anywhere(netip.Addr) error { return nil }
+
+func TestGet(t *testing.T) {
+	mux := http.NewServeMux()
+	mux.HandleFunc("/page", func(w http.ResponseWriter, r *http.Request) {
+		assert.Contains(t, r.UserAgent(), "InkTally")
+		w.Header().Set("Content-Type", "text/html; charset=windows-1252")
+		_, _ = w.Write([]byte("caf\xe9"))
+	})
+	mux.HandleFunc("/moved", func(w http.ResponseWriter, r *http.Request) {
+		http.Redirect(w, r, "/page", http.StatusMovedPermanently)
+	})
+	mux.HandleFunc("/circle", func(w http.ResponseWriter, r *http.Request) { http.Redirect(w, r, "/circle", http.StatusFound) })
+	mux.HandleFunc("/away", func(w http.ResponseWriter, r *http.Request) {
+		http.Redirect(w, r, "file:///etc/passwd", http.StatusFound)
+	})
+	mux.HandleFunc("/broken", func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusInternalServerError) })
+	mux.HandleFunc("/picture", func(w http.ResponseWriter, _ *http.Request) { w.Header().Set("Content-Type", "image/png") })
+	mux.HandleFunc("/slow", func(w http.ResponseWriter, r *http.Request) { <-r.Context().Done() })
+	mux.HandleFunc("/huge", func(w http.ResponseWriter, _ *http.Request) {
+		w.Header().Set("Content-Type", "text/html")
+		chunk := []byte(strings.Repeat("x", 1<<20))
+		for range 50 {
+			if _, err := w.Write(chunk); err != nil {
+				return
+			}
+		}
+	})
+	server := httptest.NewServer(mux)
+	defer server.Close()
+	f := New(Options{Guard: anywhere, Timeout: 2 * time.Second})
+	d, err := f.Get(context.Background(), server.URL+"/moved")
+	require.NoError(t, err)
+	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252", Body: []byte("caf\xe9")}, d)
+	for path, says := range map[string]string{
+		"/broken": "answered 500 (internal server error)", "/nothing": "answered 404", "/circle": "redirects in a circle",
+		"/away": "begins with file:", "/picture": "no web page but image/png", "/slow": "did not answer in time", "/huge": "larger than 20 MB",
+	} {
+		_, err := f.Get(context.Background(), server.URL+path)
+		require.Error(t, err, path)
+		assert.Contains(t, err.Error(), says)
+		assert.NotContains(t, err.Error(), "\n")
+	}
+	_, err = f.Get(context.Background(), "http://no-such-site.invalid/")
+	assert.ErrorContains(t, err, "no site is found under the name no-such-site.invalid")
+	server.Close()
+	_, err = f.Get(context.Background(), server.URL+"/page")
+	assert.ErrorContains(t, err, "no connection to 127.0.0.1 could be made")
+	ctx, cancel := context.WithCancel(context.Background())
+	cancel()
+	_, err = f.Get(ctx, server.URL)
+	assert.ErrorIs(t, err, context.Canceled)
+}
+
+func TestFile(t *testing.T) {
+	dir := t.TempDir()
+	name := filepath.Join(dir, "page.html")
+	require.NoError(t, os.WriteFile(name, []byte("<p>x"), 0o600))
+	d, err := File(name)
+	require.NoError(t, err)
+	assert.Equal(t, "<p>x", string(d.Body))
+	require.NoError(t, os.WriteFile(name, nil, 0o600))
+	_, err = File(name)
+	assert.ErrorContains(t, err, "is empty")
+	_, err = File(dir)
+	assert.ErrorContains(t, err, "is a folder")
+	_, err = File(name + "x")
+	assert.ErrorContains(t, err, "no such file")
+}
