@@ -1,5 +1,6 @@
 package main
+
 import "github.com/spf13/cobra"
-func serveCommand() *cobra.Command { return &cobra.Command{Use:"serve"} }
-func demoCommand() *cobra.Command { return &cobra.Command{Use:"demo"} }
-func openapiCommand() *cobra.Command { return &cobra.Command{Use:"openapi"} }
+
+func serveCommand() *cobra.Command { return &cobra.Command{Use: "serve"} }
+func demoCommand() *cobra.Command  { return &cobra.Command{Use: "demo"} }

@@ -16,7 +16,8 @@ type Mark struct {
 	// Start and End are byte offsets in the text of that block, or in Text.
 	Start, End int
 	Exact      bool
-	// Text is the label or anchor text, empty for blocks.
+	// Text is the label or anchor text, empty for blocks. The whole of an
+	// anchor text is marked.
 	Text string
 }
 
@@ -43,6 +44,7 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 		m.Start, m.End = scan.Start(h.Lo)-start, scan.End(h.Hi-1)-start
 	case Links:
 		m.Text = LinkText(p, at)
+		m.End = len(m.Text)
 	default:
 		for _, d := range l.list {
 			if d.slot == slot && d.at == at {

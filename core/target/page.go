@@ -331,3 +331,16 @@ func (b *builder) add(t Target) {
 func key(s Subject, of string) string {
 	return strings.TrimSuffix(fmt.Sprintf("%s: %s", s, strings.ToLower(of)), ": ")
 }
+
+// Wanted returns the slots in which family i of a page's leads should stand
+// exactly: the first in all of its own and the body, as many others as the
+// words allow in a subhead (MEASURES 9.2, 9.3).
+func (y Yardstick) Wanted(kind Kind, i, words int) []sheet.Slot {
+	switch {
+	case i == 0:
+		return append(FirstSlots(kind), sheet.Body)
+	case i <= words/max(1, y.WordsPerFamily)-1:
+		return []sheet.Slot{sheet.Subheads}
+	}
+	return nil
+}

@@ -1,0 +1,159 @@
+package app
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"inktally/core/page"
+	"inktally/core/sheet"
+	"inktally/core/text"
+)
+
+// Evidence is the document that a figure was counted in.
+type Evidence struct {
+	Name      string     `json:"name"`
+	URL       string     `json:"url"`
+	ReadingID int64      `json:"reading_id"`
+	TakenAt   *time.Time `json:"taken_at"`
+	Words     page.Words `json:"words"`
+	// Phrase is the phrase that is marked, empty for none.
+	Phrase string `json:"phrase"`
+	// Placement is what the marks add up to.
+	Placement sheet.Placement `json:"placement"`
+	// FindInPage is what a browser's find-in-page counts (MEASURES 3.1).
+	FindInPage int      `json:"find_in_page"`
+	Blocks     []Block  `json:"blocks"`
+	Labels     []Marked `json:"labels" doc:"Title, description, address, links, names and alt texts in which the phrase stands"`
+}
+
+// Block is a block of the page's text, in document order.
+type Block struct {
+	Kind   string  `json:"kind"`
+	Level  int     `json:"level" doc:"1 to 6 for headings"`
+	Region string  `json:"region"`
+	Copy   bool    `json:"copy" doc:"Whether it counts as copy"`
+	Hidden bool    `json:"hidden"`
+	Words  int     `json:"words"`
+	Path   string  `json:"path" doc:"The elements that it stands in"`
+	Pieces []Piece `json:"pieces"`
+}
+
+// Piece is a stretch of text, marked or not.
+type Piece struct {
+	Text string `json:"text"`
+	Mark string `json:"mark" enum:",exact,loose"`
+	// Slots are the slots that a mark counts for, the opening beside the body.
+	Slots []string `json:"slots,omitempty"`
+}
+
+// Marked is a short text outside the blocks in which the phrase stands.
+type Marked struct {
+	Slot   string  `json:"slot"`
+	Count  int     `json:"count"`
+	Pieces []Piece `json:"pieces"`
+}
+
+// Evidence shows a page of the sheet, the client's where entry is 0, with the
+// occurrences of a phrase marked. A phrase of the sheet stands for its family.
+func (a *App) Evidence(ctx context.Context, client, pageID, entry int64, phrase string) (*Evidence, error) {
+	s, err := a.study(ctx, client, pageID)
+	if err != nil {
+		return nil, err
+	}
+	sub, err := s.entryOf(entry)
+	if err != nil {
+		return nil, err
+	}
+	if sub.column == nil {
+		return nil, Invalid{"this page was not read yet"}
+	}
+	p := sub.column.Page
+	e := &Evidence{Name: sub.name, URL: sub.url, ReadingID: sub.reading.ID, TakenAt: when(sub.reading.TakenAt), Words: p.Words,
+		Blocks: []Block{}, Labels: []Marked{}}
+	var marks []sheet.Mark
+	if e.Phrase = text.Collapse(phrase); e.Phrase != "" {
+		if len(text.Tokens(e.Phrase)) == 0 {
+			return nil, Invalid{"the phrase holds no word"}
+		}
+		question, family := s.familyOf(e.Phrase)
+		column := sheet.Measure(p, question)
+		e.Placement = column.Families[family]
+		e.FindInPage = sheet.FindInPage(p, e.Phrase)
+		marks = sheet.Marks(p, question, family)
+	}
+	e.fill(p, marks)
+	return e, nil
+}
+
+// familyOf returns a question and the family in it that a phrase belongs to:
+// one of the sheet's, or a question of its own.
+func (s *study) familyOf(phrase string) (*sheet.Question, int) {
+	for i, f := range s.families() {
+		if slices.Contains(f.Members, phrase) {
+			return s.question, i
+		}
+	}
+	return &sheet.Question{Phrases: []string{phrase}, Services: s.question.Services, Places: s.question.Places,
+		Place: s.question.Place, PlacesBound: s.question.PlacesBound}, 0
+}
+
+// fill writes the blocks and labels of a page with their marks.
+func (e *Evidence) fill(p *page.Page, marks []sheet.Mark) {
+	inBlocks := map[int][]sheet.Mark{}
+	opening := map[[2]int]bool{} // block and start of the marks in the opening
+	for _, m := range marks {
+		switch m.Slot {
+		case sheet.Opening:
+			opening[[2]int{m.At, m.Start}] = true
+		case sheet.H1, sheet.Subheads, sheet.Body, sheet.Elsewhere:
+			inBlocks[m.At] = append(inBlocks[m.At], m)
+		default:
+			e.label(m)
+		}
+	}
+	for i := range p.Blocks {
+		b := &p.Blocks[i]
+		e.Blocks = append(e.Blocks, Block{
+			Kind: b.Kind.String(), Level: b.Level, Region: b.Region.String(), Copy: b.Copy(), Hidden: b.Hidden,
+			Words: b.Words, Path: b.Path(), Pieces: pieces(p.Text(i), inBlocks[i], opening),
+		})
+	}
+}
+
+// label adds an occurrence outside the blocks, joined with those in the same
+// text.
+func (e *Evidence) label(m sheet.Mark) {
+	mark := "loose"
+	if m.Exact {
+		mark = "exact"
+	}
+	slot := m.Slot.String()
+	added := []Piece{{Text: m.Text[:m.Start]}, {Text: m.Text[m.Start:m.End], Mark: mark, Slots: []string{slot}}, {Text: m.Text[m.End:]}}
+	e.Labels = append(e.Labels, Marked{Slot: slot, Count: 1, Pieces: added})
+}
+
+// pieces parts a text at its marks.
+func pieces(s string, marks []sheet.Mark, opening map[[2]int]bool) []Piece {
+	slices.SortFunc(marks, func(a, b sheet.Mark) int { return a.Start - b.Start })
+	out := []Piece{}
+	at := 0
+	for _, m := range marks {
+		if m.Start > at {
+			out = append(out, Piece{Text: s[at:m.Start]})
+		}
+		mark := Piece{Text: s[m.Start:m.End], Mark: "loose", Slots: []string{m.Slot.String()}}
+		if m.Exact {
+			mark.Mark = "exact"
+		}
+		if opening[[2]int{m.At, m.Start}] {
+			mark.Slots = append(mark.Slots, sheet.Opening.String())
+		}
+		out = append(out, mark)
+		at = m.End
+	}
+	if at < len(s) {
+		out = append(out, Piece{Text: s[at:]})
+	}
+	return out
+}

@@ -1,0 +1,217 @@
+package app
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+
+	"inktally/core/lineup"
+	"inktally/core/place"
+	"inktally/core/target"
+	"inktally/core/text"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+)
+
+// Business is what a person tells of a client (G1 to G3).
+type Business struct {
+	Name     string        `json:"name" maxLength:"200" doc:"The business; empty takes the site's name"`
+	Trade    string        `json:"trade" maxLength:"200"`
+	Phone    string        `json:"phone" maxLength:"100"`
+	HomePage string        `json:"home_page" maxLength:"2000" doc:"Address of the home page; empty where there is none yet"`
+	Services []string      `json:"services" maxItems:"200" doc:"What the client sells; the first is its main service"`
+	Places   []place.Place `json:"places" maxItems:"200"`
+	Phrases  []string      `json:"phrases" maxItems:"1000" doc:"The phrases of the home page; the first is its lead"`
+}
+
+// Ground is what is known of a client.
+type Ground struct {
+	ID int64 `json:"id"`
+	Business
+	Pages []PageInfo `json:"pages"`
+}
+
+// PageInfo is one of the client's pages.
+type PageInfo struct {
+	ID   int64       `json:"id"`
+	Kind target.Kind `json:"kind"`
+	URL  string      `json:"url" doc:"Empty where there is no page yet"`
+	// Words are the words seen of its last reading, null where it was not read.
+	Words *int `json:"words"`
+	// ToWrite is what its word target asks for, null where it is not known.
+	ToWrite *int `json:"to_write"`
+}
+
+// clean checks what was told and brings it in order. The errors are sentences.
+func (g Business) clean() (Business, error) {
+	g.Name, g.Trade, g.Phone = text.Collapse(g.Name), text.Collapse(g.Trade), text.Collapse(g.Phone)
+	if strings.TrimSpace(g.HomePage) != "" {
+		address, err := fetch.Address(g.HomePage)
+		if err != nil {
+			return g, invalid(err)
+		}
+		g.HomePage = address
+	} else {
+		g.HomePage = ""
+	}
+	var err error
+	if g.Phrases, err = wordLists(g.Phrases, "phrase"); err != nil {
+		return g, err
+	}
+	if g.Services, err = wordLists(g.Services, "service"); err != nil {
+		return g, err
+	}
+	places := []place.Place{}
+	for _, p := range g.Places {
+		p.Name, p.State = text.Collapse(p.Name), text.Collapse(p.State)
+		if p.Name == "" && p.State == "" {
+			continue
+		}
+		if len(p.Tokens()) == 0 {
+			return g, Invalid{fmt.Sprintf("the place %q holds no word", p.Name)}
+		}
+		places = append(places, p)
+	}
+	if len(places) > 0 && !slices.ContainsFunc(places, func(p place.Place) bool { return p.Home }) {
+		places[0].Home = true
+	}
+	g.Places = places
+	if g.Name == "" {
+		g.Name = lineup.Domain(g.HomePage)
+	}
+	if g.Name == "" {
+		return g, Invalid{"a client needs a name or an address"}
+	}
+	return g, nil
+}
+
+// wordLists collapses each line and drops doubles and empty ones; a line of
+// nothing but signs is an error.
+func wordLists(lines []string, what string) ([]string, error) {
+	out := []string{}
+	for _, line := range lines {
+		line = text.Collapse(line)
+		if line == "" || slices.ContainsFunc(out, func(o string) bool { return strings.EqualFold(o, line) }) {
+			continue
+		}
+		if len(text.Tokens(line)) == 0 {
+			return nil, Invalid{fmt.Sprintf("the %s %q holds no word", what, line)}
+		}
+		if len([]rune(line)) > 200 {
+			return nil, Invalid{fmt.Sprintf("a %s is longer than 200 characters", what)}
+		}
+		out = append(out, line)
+	}
+	return out, nil
+}
+
+// NewClient adds a client with a home page.
+func (a *App) NewClient(ctx context.Context, g Business) (Ground, error) {
+	g, err := g.clean()
+	if err != nil {
+		return Ground{}, err
+	}
+	var id int64
+	err = a.db.Write(ctx, func(tx *store.Tx) (err error) {
+		id, err = tx.AddClient(store.Client{Name: g.Name, Trade: g.Trade, Phone: g.Phone, CreatedAt: a.now()})
+		if err != nil {
+			return err
+		}
+		if _, err := tx.AddPage(store.Page{ClientID: id, Kind: target.Home, URL: g.HomePage}); err != nil {
+			return err
+		}
+		return saveLists(tx, id, g)
+	})
+	if err != nil {
+		return Ground{}, err
+	}
+	return a.Ground(ctx, id)
+}
+
+func saveLists(tx *store.Tx, id int64, g Business) error {
+	if err := tx.SetServices(id, g.Services); err != nil {
+		return err
+	}
+	if err := tx.SetPlaces(id, g.Places); err != nil {
+		return err
+	}
+	return tx.SetPhrases(id, g.Phrases)
+}
+
+// SaveGround replaces what is known of a client.
+func (a *App) SaveGround(ctx context.Context, id int64, g Business) (Ground, error) {
+	g, err := g.clean()
+	if err != nil {
+		return Ground{}, err
+	}
+	err = a.db.Write(ctx, func(tx *store.Tx) error {
+		err := tx.UpdateClient(store.Client{ID: id, Name: g.Name, Trade: g.Trade, Phone: g.Phone})
+		if err != nil {
+			return err
+		}
+		home, err := homePage(tx, id)
+		if err != nil {
+			return err
+		}
+		if err := tx.SetPageURL(home.ID, g.HomePage); err != nil {
+			return err
+		}
+		return saveLists(tx, id, g)
+	})
+	if err != nil {
+		return Ground{}, err
+	}
+	return a.Ground(ctx, id)
+}
+
+func homePage(tx *store.Tx, client int64) (store.Page, error) {
+	pages, err := tx.Pages(client)
+	if err != nil {
+		return store.Page{}, err
+	}
+	for _, p := range pages {
+		if p.Kind == target.Home {
+			return p, nil
+		}
+	}
+	return store.Page{}, store.ErrNotFound
+}
+
+// Ground returns what is known of a client.
+func (a *App) Ground(ctx context.Context, id int64) (g Ground, err error) {
+	var known store.Ground
+	var readings map[string]store.Reading
+	err = a.db.Read(ctx, func(tx *store.Tx) error {
+		if known, err = tx.Ground(id); err != nil {
+			return err
+		}
+		readings, err = tx.LatestReadings(id)
+		return err
+	})
+	if err != nil {
+		return g, err
+	}
+	g = Ground{ID: id, Pages: []PageInfo{}, Business: Business{Name: known.Client.Name, Trade: known.Client.Trade,
+		Phone: known.Client.Phone, Services: known.Services, Places: known.Places, Phrases: known.Phrases}}
+	for _, p := range known.Pages {
+		info := PageInfo{ID: p.ID, Kind: p.Kind, URL: p.URL}
+		if r, ok := readings[readingKey(p)]; ok {
+			info.Words = seenOf(r)
+		}
+		if s, err := a.study(ctx, id, p.ID); err == nil {
+			info.ToWrite = &s.words.ToWrite
+		}
+		g.Pages = append(g.Pages, info)
+		if p.Kind == target.Home {
+			g.HomePage = p.URL
+		}
+	}
+	return g, nil
+}
+
+// DeleteClient deletes a client and all that belongs to it.
+func (a *App) DeleteClient(ctx context.Context, id int64) error {
+	a.stopClient(ctx, id)
+	return a.db.Write(ctx, func(tx *store.Tx) error { return tx.DeleteClient(id) })
+}

@@ -1,0 +1,87 @@
+package server
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"net/http"
+
+	"inktally/internal/app"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+// body is an answer with a JSON body.
+type body[T any] struct{ Body T }
+
+// clientPath and pagePath are the paths that most operations share.
+type clientPath struct {
+	Client int64 `path:"client"`
+}
+
+type pagePath struct {
+	clientPath
+	Page int64 `path:"page"`
+}
+
+// api registers operations and turns the errors of use cases into problems.
+type api struct {
+	huma huma.API
+	app  *app.App
+	log  *slog.Logger
+}
+
+func register(h huma.API, a *app.App, log *slog.Logger) {
+	r := api{h, a, log}
+	r.clients()
+	r.lineup()
+	r.runs()
+	r.pages()
+}
+
+// operation names an operation for the API's description.
+func operation(method, path, id, summary string) huma.Operation {
+	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, MaxBodyBytes: 32 << 20}
+}
+
+// handle registers an operation whose use case answers with a T.
+func handle[I, T any](r api, method, path, id, summary string, f func(context.Context, *I) (T, error)) {
+	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*body[T], error) {
+		out, err := f(ctx, in)
+		if err != nil {
+			return nil, r.problem(id, err)
+		}
+		return &body[T]{out}, nil
+	})
+}
+
+// do registers an operation that answers with nothing.
+func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error) {
+	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*struct{}, error) {
+		return nil, r.problem(id, f(ctx, in))
+	})
+}
+
+// problem makes an answer of an error: one sentence for the user.
+func (r api) problem(id string, err error) error {
+	var own app.Invalid
+	switch {
+	case err == nil:
+		return nil
+	case errors.As(err, &own):
+		return huma.Error422UnprocessableEntity(own.Sentence)
+	case errors.Is(err, app.ErrNotFound):
+		return huma.Error404NotFound("this is not there any more")
+	case errors.Is(err, context.Canceled):
+		return huma.NewError(499, "the request was given up")
+	}
+	r.log.Error("an operation failed", "operation", id, "error", err)
+	return huma.Error500InternalServerError("something went wrong here; the log says more")
+}
+
+const (
+	get    = http.MethodGet
+	post   = http.MethodPost
+	put    = http.MethodPut
+	remove = http.MethodDelete
+)

@@ -1,0 +1,58 @@
+package server
+
+import (
+	"context"
+
+	"inktally/internal/app"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/sse"
+)
+
+type runPath struct {
+	clientPath
+	Run int64 `path:"run"`
+}
+
+// lastRun is the newest run of a client.
+type lastRun struct {
+	Run *app.Run `json:"run" doc:"Null where nothing was measured yet"`
+}
+
+func (r api) runs() {
+	handle(r, get, "/clients/{client}/run", "lastRun", "The newest measuring run", func(ctx context.Context, in *clientPath) (lastRun, error) {
+		run, err := r.app.LastRun(ctx, in.Client)
+		return lastRun{run}, err
+	})
+	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
+		func(ctx context.Context, in *clientPath) (app.Run, error) { return r.app.Measure(ctx, in.Client) })
+	handle(r, post, "/clients/{client}/run/{run}/resume", "resume", "Go on with a run, and try again what failed",
+		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Resume(ctx, in.Client, in.Run) })
+	handle(r, post, "/clients/{client}/run/{run}/stop", "stop", "Stop a run",
+		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Stop(ctx, in.Client, in.Run) })
+	sse.Register(r.huma, huma.Operation{
+		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress", Summary: "The progress of runs, as it happens",
+	}, map[string]any{"progress": app.Run{}}, r.progress)
+}
+
+// progress sends the state of the newest run, and each change of it, until the
+// browser goes away.
+func (r api) progress(ctx context.Context, in *clientPath, send sse.Sender) {
+	states, end := r.app.Watch(in.Client)
+	defer end()
+	if run, err := r.app.LastRun(ctx, in.Client); err == nil && run != nil {
+		if send.Data(*run) != nil {
+			return
+		}
+	}
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case run := <-states:
+			if send.Data(run) != nil {
+				return
+			}
+		}
+	}
+}

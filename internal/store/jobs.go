@@ -1,0 +1,107 @@
+package store
+
+import (
+	"database/sql"
+	"time"
+)
+
+// The states of a job.
+const (
+	JobRunning   = "running"
+	JobDone      = "done"
+	JobStopped   = "stopped"
+	JobBrokenOff = "broken off"
+)
+
+// The states of a job's item.
+const (
+	ItemWaiting = "waiting"
+	ItemReading = "reading"
+	ItemDone    = "done"
+	ItemFailed  = "failed"
+)
+
+// Job is one measuring run.
+type Job struct {
+	ID        int64
+	ClientID  int64
+	State     string
+	StartedAt time.Time
+	EndedAt   time.Time
+	Items     []JobItem
+}
+
+// JobItem is one page of a run.
+type JobItem struct {
+	Position  int
+	Name      string
+	URL       string
+	State     string
+	Error     string
+	ReadingID *int64
+}
+
+// AddJob adds a running job with its items waiting and returns its id.
+func (t *Tx) AddJob(j Job) (int64, error) {
+	id, err := t.insert(`INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, stamp(j.StartedAt))
+	if err != nil {
+		return 0, err
+	}
+	for i, item := range j.Items {
+		_, err := t.exec(`INSERT INTO job_items (job_id, position, name, url, state) VALUES (?, ?, ?, ?, ?)`,
+			id, i, item.Name, item.URL, ItemWaiting)
+		if err != nil {
+			return 0, err
+		}
+	}
+	return id, nil
+}
+
+// SetItem changes the state of an item.
+func (t *Tx) SetItem(job int64, item JobItem) error {
+	return t.change(`UPDATE job_items SET state = ?, error = ?, reading_id = ? WHERE job_id = ? AND position = ?`,
+		item.State, item.Error, item.ReadingID, job, item.Position)
+}
+
+// EndJob ends a running job; items that were under way wait again.
+func (t *Tx) EndJob(id int64, state string, at time.Time) error {
+	if _, err := t.exec(`UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id, ItemReading); err != nil {
+		return err
+	}
+	_, err := t.exec(`UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, stamp(at), id, JobRunning)
+	return err
+}
+
+// RunningJobs returns the ids of all jobs that are marked as running.
+func (t *Tx) RunningJobs() ([]int64, error) {
+	return all(t, func(r *sql.Rows, id *int64) error { return r.Scan(id) }, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
+}
+
+// LastJob returns the newest job of a client.
+func (t *Tx) LastJob(client int64) (Job, error) {
+	return t.job(`client_id = ? ORDER BY id DESC LIMIT 1`, client)
+}
+
+// Job returns a job of a client.
+func (t *Tx) Job(client, id int64) (Job, error) {
+	return t.job(`client_id = ? AND id = ?`, client, id)
+}
+
+func (t *Tx) job(where string, args ...any) (j Job, err error) {
+	var started, ended string
+	err = t.one(`SELECT id, client_id, state, started_at, ended_at FROM jobs WHERE `+where, args,
+		&j.ID, &j.ClientID, &j.State, &started, &ended)
+	if err != nil {
+		return j, err
+	}
+	j.StartedAt, j.EndedAt = parseStamp(started), parseStamp(ended)
+	j.Items, err = all(t, func(r *sql.Rows, i *JobItem) error {
+		return r.Scan(&i.Position, &i.Name, &i.URL, &i.State, &i.Error, &i.ReadingID)
+	}, `SELECT position, name, url, state, error, reading_id FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
+	return j, err
+}
+
+// ReopenJob lets an ended job run again.
+func (t *Tx) ReopenJob(id int64) error {
+	return t.change(`UPDATE jobs SET state = ?, ended_at = '' WHERE id = ?`, JobRunning, id)
+}

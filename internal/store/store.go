@@ -1,0 +1,166 @@
+// Package store keeps everything in one SQLite file, through database/sql.
+//
+// Read and Write hand a Tx to a function; what the function does is one
+// transaction. A Tx has a method for each question and each change, in files
+// named after what they are about.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net/url"
+	"time"
+
+	"github.com/pressly/goose/v3"
+	_ "modernc.org/sqlite" // the driver
+)
+
+//go:embed migrations
+var migrations embed.FS
+
+// ErrNotFound is returned where an id has no row.
+var ErrNotFound = errors.New("not found")
+
+// DB is an open store. It is safe for concurrent use: one writer, many
+// readers.
+type DB struct {
+	writer, reader *sql.DB
+}
+
+// Open opens the file at path, makes it where it is missing and brings its
+// tables up to date.
+func Open(ctx context.Context, path string) (*DB, error) {
+	writer, err := open(path, url.Values{"_txlock": {"immediate"}})
+	if err != nil {
+		return nil, err
+	}
+	writer.SetMaxOpenConns(1)
+	db := &DB{writer: writer}
+	if err := db.migrate(ctx); err != nil {
+		_ = writer.Close()
+		return nil, fmt.Errorf("the data file %s cannot be used: %w", path, err)
+	}
+	if db.reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
+		_ = writer.Close()
+		return nil, err
+	}
+	return db, nil
+}
+
+func open(path string, options url.Values) (*sql.DB, error) {
+	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)", "synchronous(NORMAL)"} {
+		options.Add("_pragma", pragma)
+	}
+	return sql.Open("sqlite", "file:"+(&url.URL{Path: path}).EscapedPath()+"?"+options.Encode())
+}
+
+func (db *DB) migrate(ctx context.Context) error {
+	dir, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectSQLite3, db.writer, dir)
+	if err != nil {
+		return err
+	}
+	_, err = provider.Up(ctx)
+	return err
+}
+
+// Close closes the store.
+func (db *DB) Close() error {
+	return errors.Join(db.reader.Close(), db.writer.Close())
+}
+
+// Tx is a transaction.
+type Tx struct {
+	ctx context.Context
+	tx  *sql.Tx
+}
+
+// Read runs f in a transaction that only reads.
+func (db *DB) Read(ctx context.Context, f func(*Tx) error) error { return run(ctx, db.reader, f) }
+
+// Write runs f in a transaction; nothing is kept where f fails.
+func (db *DB) Write(ctx context.Context, f func(*Tx) error) error { return run(ctx, db.writer, f) }
+
+func run(ctx context.Context, db *sql.DB, f func(*Tx) error) error {
+	tx, err := db.BeginTx(ctx, nil)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = tx.Rollback() }()
+	if err := f(&Tx{ctx, tx}); err != nil {
+		return err
+	}
+	return tx.Commit()
+}
+
+func (t *Tx) exec(query string, args ...any) (sql.Result, error) {
+	return t.tx.ExecContext(t.ctx, query, args...)
+}
+
+// insert runs an INSERT and returns the id of the new row.
+func (t *Tx) insert(query string, args ...any) (int64, error) {
+	result, err := t.exec(query, args...)
+	if err != nil {
+		return 0, err
+	}
+	return result.LastInsertId()
+}
+
+// change runs a statement that must change one row.
+func (t *Tx) change(query string, args ...any) error {
+	result, err := t.exec(query, args...)
+	if err != nil {
+		return err
+	}
+	if n, err := result.RowsAffected(); err != nil || n > 0 {
+		return err
+	}
+	return ErrNotFound
+}
+
+// one scans a single row.
+func (t *Tx) one(query string, args []any, into ...any) error {
+	err := t.tx.QueryRowContext(t.ctx, query, args...).Scan(into...)
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// all scans every row of a query with scan.
+func all[T any](t *Tx, scan func(*sql.Rows, *T) error, query string, args ...any) ([]T, error) {
+	rows, err := t.tx.QueryContext(t.ctx, query, args...)
+	if err != nil {
+		return nil, err
+	}
+	defer rows.Close()
+	out := []T{}
+	for rows.Next() {
+		var v T
+		if err := scan(rows, &v); err != nil {
+			return nil, err
+		}
+		out = append(out, v)
+	}
+	return out, rows.Err()
+}
+
+// stamp writes a time as it is kept.
+func stamp(t time.Time) string {
+	if t.IsZero() {
+		return ""
+	}
+	return t.UTC().Format(time.RFC3339)
+}
+
+func parseStamp(s string) time.Time {
+	t, _ := time.Parse(time.RFC3339, s)
+	return t
+}
