@@ -113,7 +113,7 @@ func (a *App) Lineup(ctx context.Context, client int64) (*Lineup, error) {
 
 func entryView(e store.Entry, readings map[string]store.Reading, job store.Job) Entry {
 	v := Entry{ID: e.ID, Part: lineup.Part(e.Part), Position: e.Position, Sponsored: e.Sponsored, Name: e.Name, URL: e.URL,
-		Rating: e.Rating, Reviews: e.Reviews, Kind: lineup.Kind(e.Kind), Reason: e.Reason, Taken: e.Taken}
+		Reviews: e.Reviews, Rating: e.Rating, Kind: lineup.Kind(e.Kind), Reason: e.Reason, Taken: e.Taken}
 	v.Open = lineup.Open(lineup.Entry{Part: v.Part, Position: v.Position, Kind: v.Kind})
 	if r, ok := readings[e.URL]; ok && e.URL != "" {
 		v.Words = seenOf(r)
@@ -167,7 +167,7 @@ func (a *App) RecordSearch(ctx context.Context, client int64, phrase string) (*L
 		}
 		for i, e := range entries {
 			_, err := tx.AddEntry(store.Entry{ClientID: client, Part: string(e.Part), Position: e.Position, Sponsored: e.Sponsored,
-				Name: e.Name, URL: e.URL, Rating: result.Entries[i].Rating, Reviews: result.Entries[i].Reviews,
+				Name: e.Name, URL: e.URL, Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating,
 				Kind: string(e.Kind), Reason: e.Reason, Taken: e.Taken})
 			if err != nil {
 				return err

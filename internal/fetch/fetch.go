@@ -52,7 +52,7 @@ func New(o Options) *Fetcher {
 		o.Timeout = 30 * time.Second
 	}
 	if o.Dial == nil {
-		o.Dial = (&net.Dialer{Timeout: 10 * time.Second, Control: o.Guard.control}).DialContext
+		o.Dial = Dialer(o.Guard)
 	}
 	return &Fetcher{client: &http.Client{
 		Timeout: o.Timeout,
@@ -67,6 +67,11 @@ func New(o Options) *Fetcher {
 		},
 		CheckRedirect: checkRedirect,
 	}}
+}
+
+// Dialer returns a dialer that asks a guard before it connects.
+func Dialer(g Guard) func(ctx context.Context, network, address string) (net.Conn, error) {
+	return (&net.Dialer{Timeout: 10 * time.Second, Control: g.control}).DialContext
 }
 
 func checkRedirect(req *http.Request, via []*http.Request) error {

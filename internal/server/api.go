@@ -14,13 +14,14 @@ import (
 // body is an answer with a JSON body.
 type body[T any] struct{ Body T }
 
-// clientPath and pagePath are the paths that most operations share.
-type clientPath struct {
+// ClientPath and PagePath are the paths that most operations share. Parts of
+// an input must be exported for huma to fill them.
+type ClientPath struct {
 	Client int64 `path:"client"`
 }
 
-type pagePath struct {
-	clientPath
+type PagePath struct {
+	ClientPath
 	Page int64 `path:"page"`
 }
 

@@ -7,7 +7,7 @@ import (
 )
 
 type groundInput struct {
-	clientPath
+	ClientPath
 	Body app.Business
 }
 
@@ -22,7 +22,7 @@ type quickInput struct {
 }
 
 type hoursInput struct {
-	clientPath
+	ClientPath
 	Body struct {
 		Hours float64 `json:"hours" doc:"Hours to spend on the client's targets"`
 	}
@@ -39,13 +39,13 @@ func (r api) clients() {
 		func(ctx context.Context, in *quickInput) (app.Ground, error) {
 			return r.app.Quick(ctx, in.Body.Address, in.Body.Phrase, in.Body.Rivals)
 		})
-	handle(r, get, "/clients/{client}", "ground", "What is known of a client", func(ctx context.Context, in *clientPath) (app.Ground, error) {
+	handle(r, get, "/clients/{client}", "ground", "What is known of a client", func(ctx context.Context, in *ClientPath) (app.Ground, error) {
 		return r.app.Ground(ctx, in.Client)
 	})
 	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client", func(ctx context.Context, in *groundInput) (app.Ground, error) {
 		return r.app.SaveGround(ctx, in.Client, in.Body)
 	})
-	do(r, remove, "/clients/{client}", "deleteClient", "Delete a client and all that belongs to it", func(ctx context.Context, in *clientPath) error {
+	do(r, remove, "/clients/{client}", "deleteClient", "Delete a client and all that belongs to it", func(ctx context.Context, in *ClientPath) error {
 		return r.app.DeleteClient(ctx, in.Client)
 	})
 	do(r, put, "/clients/{client}/hours", "setHours", "Set the hours to spend", func(ctx context.Context, in *hoursInput) error {

@@ -7,33 +7,33 @@ import (
 )
 
 type searchInput struct {
-	clientPath
+	ClientPath
 	Body struct {
 		Phrase string `json:"phrase" maxLength:"200"`
 	}
 }
 
 type rivalsInput struct {
-	clientPath
+	ClientPath
 	Body struct {
 		Addresses string `json:"addresses" maxLength:"20000" doc:"Parted by blanks, commas or lines"`
 	}
 }
 
-type entryPath struct {
-	clientPath
+type EntryPath struct {
+	ClientPath
 	Entry int64 `path:"entry"`
 }
 
 type takeInput struct {
-	entryPath
+	EntryPath
 	Body struct {
 		Taken bool `json:"taken" doc:"Taken as a rival, or set aside"`
 	}
 }
 
 func (r api) lineup() {
-	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *clientPath) (*app.Lineup, error) {
+	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *ClientPath) (*app.Lineup, error) {
 		return r.app.Lineup(ctx, in.Client)
 	})
 	handle(r, post, "/clients/{client}/lineup/search", "recordSearch", "Search and record the result",
@@ -49,7 +49,7 @@ func (r api) lineup() {
 			return r.app.Take(ctx, in.Client, in.Entry, in.Body.Taken)
 		})
 	handle(r, remove, "/clients/{client}/lineup/{entry}", "deleteEntry", "Delete an entry",
-		func(ctx context.Context, in *entryPath) (*app.Lineup, error) {
+		func(ctx context.Context, in *EntryPath) (*app.Lineup, error) {
 			return r.app.DeleteEntry(ctx, in.Client, in.Entry)
 		})
 }

@@ -12,13 +12,13 @@ import (
 )
 
 type evidenceInput struct {
-	pagePath
+	PagePath
 	Entry  int64  `query:"entry" doc:"The rival's lineup entry; 0 for the client's page"`
 	Phrase string `query:"phrase" maxLength:"200" doc:"What is marked; a phrase of the sheet stands for its family"`
 }
 
 type pasteInput struct {
-	pagePath
+	PagePath
 	Body struct {
 		Entry int64  `json:"entry" doc:"The rival's lineup entry; 0 for the client's page"`
 		HTML  string `json:"html" doc:"The page's HTML"`
@@ -26,7 +26,7 @@ type pasteInput struct {
 }
 
 type chooseInput struct {
-	pagePath
+	PagePath
 	Body struct {
 		Key string `json:"key"`
 		target.Choice
@@ -34,7 +34,7 @@ type chooseInput struct {
 }
 
 type readingPath struct {
-	clientPath
+	ClientPath
 	Reading int64 `path:"reading"`
 }
 
@@ -49,7 +49,7 @@ type file struct {
 func (r api) pages() {
 	const page = "/clients/{client}/pages/{page}"
 	handle(r, get, page+"/sheet", "sheet", "The page and its rivals', measured side by side",
-		func(ctx context.Context, in *pagePath) (*app.Sheet, error) {
+		func(ctx context.Context, in *PagePath) (*app.Sheet, error) {
 			return r.app.Sheet(ctx, in.Client, in.Page)
 		})
 	handle(r, get, page+"/evidence", "evidence", "What a figure was counted in",
@@ -60,7 +60,7 @@ func (r api) pages() {
 		return r.app.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
 	})
 	handle(r, get, page+"/targets", "targets", "What the page must have, in order",
-		func(ctx context.Context, in *pagePath) (*app.Targets, error) {
+		func(ctx context.Context, in *PagePath) (*app.Targets, error) {
 			return r.app.Targets(ctx, in.Client, in.Page)
 		})
 	handle(r, put, page+"/targets", "choose", "Keep, change or drop a target",
@@ -68,14 +68,14 @@ func (r api) pages() {
 			return r.app.Choose(ctx, in.Client, in.Page, in.Body.Key, in.Body.Choice)
 		})
 	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
-		func(ctx context.Context, in *pagePath) (*app.Brief, error) {
+		func(ctx context.Context, in *PagePath) (*app.Brief, error) {
 			return r.app.Brief(ctx, in.Client, in.Page)
 		})
 	huma.Register(r.huma, operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
 	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage", "The page as it was kept"), r.keptPage)
 }
 
-func (r api) briefMarkdown(ctx context.Context, in *pagePath) (*file, error) {
+func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
 	b, err := r.app.Brief(ctx, in.Client, in.Page)
 	if err != nil {
 		return nil, r.problem("briefMarkdown", err)

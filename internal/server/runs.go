@@ -10,7 +10,7 @@ import (
 )
 
 type runPath struct {
-	clientPath
+	ClientPath
 	Run int64 `path:"run"`
 }
 
@@ -20,12 +20,12 @@ type lastRun struct {
 }
 
 func (r api) runs() {
-	handle(r, get, "/clients/{client}/run", "lastRun", "The newest measuring run", func(ctx context.Context, in *clientPath) (lastRun, error) {
+	handle(r, get, "/clients/{client}/run", "lastRun", "The newest measuring run", func(ctx context.Context, in *ClientPath) (lastRun, error) {
 		run, err := r.app.LastRun(ctx, in.Client)
 		return lastRun{run}, err
 	})
 	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
-		func(ctx context.Context, in *clientPath) (app.Run, error) { return r.app.Measure(ctx, in.Client) })
+		func(ctx context.Context, in *ClientPath) (app.Run, error) { return r.app.Measure(ctx, in.Client) })
 	handle(r, post, "/clients/{client}/run/{run}/resume", "resume", "Go on with a run, and try again what failed",
 		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Resume(ctx, in.Client, in.Run) })
 	handle(r, post, "/clients/{client}/run/{run}/stop", "stop", "Stop a run",
@@ -37,7 +37,7 @@ func (r api) runs() {
 
 // progress sends the state of the newest run, and each change of it, until the
 // browser goes away.
-func (r api) progress(ctx context.Context, in *clientPath, send sse.Sender) {
+func (r api) progress(ctx context.Context, in *ClientPath, send sse.Sender) {
 	states, end := r.app.Watch(in.Client)
 	defer end()
 	if run, err := r.app.LastRun(ctx, in.Client); err == nil && run != nil {

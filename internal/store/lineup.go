@@ -48,10 +48,10 @@ func (t *Tx) SetLineup(l Lineup) error {
 	return err
 }
 
-const entryColumns = `id, client_id, part, position, sponsored, name, url, rating, reviews, kind, reason, taken`
+const entryColumns = `id, client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, taken`
 
 func scanEntry(scan func(...any) error, e *Entry) error {
-	return scan(&e.ID, &e.ClientID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Rating, &e.Reviews,
+	return scan(&e.ID, &e.ClientID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Reviews, &e.Rating,
 		&e.Kind, &e.Reason, &e.Taken)
 }
 
@@ -72,8 +72,8 @@ func (t *Tx) Entry(client, id int64) (e Entry, err error) {
 
 // AddEntry adds a lineup entry and returns its id.
 func (t *Tx) AddEntry(e Entry) (int64, error) {
-	return t.insert(`INSERT INTO lineup_entries (client_id, part, position, sponsored, name, url, rating, reviews, kind, reason, taken)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, e.ClientID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Rating, e.Reviews,
+	return t.insert(`INSERT INTO lineup_entries (client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, taken)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, e.ClientID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Reviews, e.Rating,
 		e.Kind, e.Reason, e.Taken)
 }
 

@@ -1035,7 +1035,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1097,7 +1099,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1159,7 +1163,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1192,7 +1198,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1225,7 +1233,10 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                entry: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1259,6 +1270,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 entry: number;
             };
             cookie?: never;
@@ -1290,6 +1302,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 page: number;
             };
             cookie?: never;
@@ -1321,6 +1334,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 page: number;
             };
             cookie?: never;
@@ -1359,7 +1373,10 @@ export interface operations {
                 phrase?: string;
             };
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                page: number;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -1388,7 +1405,10 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                page: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1420,6 +1440,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 page: number;
             };
             cookie?: never;
@@ -1451,6 +1472,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 page: number;
             };
             cookie?: never;
@@ -1481,7 +1503,10 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                page: number;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -1557,6 +1582,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 reading: number;
             };
             cookie?: never;
@@ -1653,6 +1679,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 run: number;
             };
             cookie?: never;
@@ -1684,6 +1711,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                client: number;
                 run: number;
             };
             cookie?: never;

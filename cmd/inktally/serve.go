@@ -1,0 +1,119 @@
+package main
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"io"
+	"log/slog"
+	"net"
+	"net/http"
+	"os"
+	"os/signal"
+	"path/filepath"
+	"syscall"
+	"time"
+
+	"inktally/internal/app"
+	"inktally/internal/fetch"
+	"inktally/internal/practice"
+	"inktally/internal/server"
+	"inktally/internal/source"
+	"inktally/internal/store"
+
+	"github.com/spf13/cobra"
+)
+
+// station is where a program listens and keeps its data.
+type station struct {
+	address, data, search string
+}
+
+func serveCommand() *cobra.Command {
+	var s station
+	cmd := &cobra.Command{
+		Use:   "serve",
+		Short: "Starts the program",
+		Args:  cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			o := app.Options{Pages: fetch.New(fetch.Options{})}
+			if s.search != "" {
+				o.Search = source.Search{URL: s.search}
+			}
+			return s.run(cmd.OutOrStdout(), o, nil)
+		},
+	}
+	s.flags(cmd, "inktally.db")
+	cmd.Flags().StringVar(&s.search, "search-url", "", "a search source (docs/contracts/search.md)")
+	return cmd
+}
+
+func demoCommand() *cobra.Command {
+	var s station
+	cmd := &cobra.Command{
+		Use:   "demo",
+		Short: "Starts the program with made-up clients and a practice web",
+		Args:  cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			web, err := practice.Start()
+			if err != nil {
+				return err
+			}
+			defer web.Close()
+			o := app.Options{Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}}
+			return s.run(cmd.OutOrStdout(), o, practice.Seed)
+		},
+	}
+	s.flags(cmd, "demo.db")
+	return cmd
+}
+
+func (s *station) flags(cmd *cobra.Command, file string) {
+	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8017", "where to listen")
+	cmd.Flags().StringVar(&s.data, "data", filepath.Join("data", file), "the data file")
+}
+
+// run serves until it is interrupted. seed fills a new store.
+func (s *station) run(out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	if err := os.MkdirAll(filepath.Dir(s.data), 0o700); err != nil {
+		return err
+	}
+	db, err := store.Open(ctx, s.data)
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	o.DB, o.Log = db, slog.New(slog.NewTextHandler(os.Stderr, nil))
+	a, err := app.New(ctx, o)
+	if err != nil {
+		return err
+	}
+	defer a.Close()
+	if seed != nil {
+		if err := seed(ctx, a); err != nil {
+			return err
+		}
+	}
+	listener, err := net.Listen("tcp", s.address)
+	if err != nil {
+		return fmt.Errorf("%s cannot be listened on: is the program running already? Choose another port", s.address)
+	}
+	web := &http.Server{Handler: server.New(a, o.Log), ReadHeaderTimeout: 10 * time.Second,
+		BaseContext: func(net.Listener) context.Context { return ctx }}
+	fmt.Fprintf(out, "Ink Tally is at http://%s\n", listener.Addr())
+	failed := make(chan error, 1)
+	go func() { failed <- web.Serve(listener) }()
+	select {
+	case err := <-failed:
+		return err
+	case <-ctx.Done():
+	}
+	closing, cancel := context.WithTimeout(context.Background(), 5*time.Second)
+	defer cancel()
+	if err := web.Shutdown(closing); err != nil && !errors.Is(err, context.DeadlineExceeded) {
+		return err
+	}
+	return nil
+}

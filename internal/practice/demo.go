@@ -1,0 +1,83 @@
+package practice
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"time"
+
+	"inktally/core/place"
+	"inktally/internal/app"
+)
+
+// Seed makes the demo's clients in an empty store and measures the first one
+// over the practice web. A store that has clients is left alone.
+func Seed(ctx context.Context, a *app.App) error {
+	shelf, err := a.Shelf(ctx)
+	if err != nil || len(shelf) > 0 {
+		return err
+	}
+	if _, err := a.NewClient(ctx, lowtide); err != nil {
+		return err
+	}
+	g, err := a.NewClient(ctx, brindle)
+	if err != nil {
+		return err
+	}
+	if _, err := a.RecordSearch(ctx, g.ID, brindle.Phrases[0]); err != nil {
+		return err
+	}
+	return measure(ctx, a, g.ID)
+}
+
+var brindle = app.Business{
+	Name: "Brindle & Ash Chimney", Trade: "chimney care", Phone: "207-555-0134", HomePage: "brindleandash.example",
+	Services: []string{"chimney sweep", "chimney inspection", "flue liner installation", "masonry repair", "dryer vent cleaning",
+		"wood stove installation", "chimney cap fitting"},
+	Places: []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
+		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}},
+	Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney inspection tarn harbor",
+		"flue liner tarn harbor", "chimney repair ostrey", "dryer vent cleaning tarn harbor"},
+}
+
+var lowtide = app.Business{
+	Name: "Lowtide Upholstery", Trade: "upholstery", Phone: "207-555-0181",
+	Services: []string{"furniture upholstery", "boat cushion upholstery"},
+	Places:   []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
+	Phrases:  []string{"furniture upholstery tarn harbor", "boat cushions tarn harbor"},
+}
+
+// patience bounds the demo's first run.
+const patience = 30 * time.Second
+
+// measure runs a client's run to its end, and once more for what failed the
+// first time.
+func measure(ctx context.Context, a *app.App, client int64) error {
+	ctx, cancel := context.WithTimeout(ctx, patience)
+	defer cancel()
+	states, end := a.Watch(client)
+	defer end()
+	run, err := a.Measure(ctx, client)
+	if err != nil {
+		return err
+	}
+	for again := true; ; {
+		switch {
+		case run.State == "running":
+		case run.Failed > 0 && again:
+			again = false
+			if run, err = a.Resume(ctx, client, run.ID); err != nil {
+				return err
+			}
+		case run.Failed > 0:
+			return fmt.Errorf("%d pages of the demo could not be read", run.Failed)
+		default:
+			return nil
+		}
+		select {
+		case run = <-states:
+		case <-ctx.Done():
+			return errors.New("the demo's pages took too long to read")
+		}
+	}
+}

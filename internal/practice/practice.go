@@ -1,0 +1,195 @@
+// Package practice holds the stand-ins that ship with the program: a small
+// web of made-up sites, a search over it, and the demo's clients.
+//
+// Everything is served over real HTTP on a port of this machine, each site
+// under its own host name; in the demo alone the fetcher reaches *.example
+// through it.
+package practice
+
+import (
+	"context"
+	"embed"
+	"encoding/json"
+	"fmt"
+	"io/fs"
+	"net"
+	"net/http"
+	"net/netip"
+	"path"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"inktally/core/text"
+	"inktally/internal/fetch"
+)
+
+//go:embed sites search
+var files embed.FS
+
+// Web is the running practice web.
+type Web struct {
+	listener net.Listener
+	server   *http.Server
+	mu       sync.Mutex
+	failed   map[string]bool // hosts whose first answer was an error
+}
+
+// habits are what is odd about some sites.
+type habits struct {
+	contentType string
+	delay       time.Duration
+	failsFirst  bool
+}
+
+var sites = map[string]habits{
+	"oldsaltbox.example":    {contentType: "text/html"}, // its charset stands in the page
+	"thchimney.example":     {delay: 1200 * time.Millisecond},
+	"lanternsweeps.example": {failsFirst: true},
+}
+
+// Start starts the practice web on a free port.
+func Start() (*Web, error) {
+	listener, err := net.Listen("tcp", "127.0.0.1:0")
+	if err != nil {
+		return nil, fmt.Errorf("the practice web cannot start: %w", err)
+	}
+	w := &Web{listener: listener, failed: map[string]bool{}}
+	w.server = &http.Server{Handler: w, ReadHeaderTimeout: 10 * time.Second}
+	go func() { _ = w.server.Serve(listener) }()
+	return w, nil
+}
+
+// Close stops the practice web.
+func (w *Web) Close() error { return w.server.Close() }
+
+// Addr is where the practice web listens.
+func (w *Web) Addr() string { return w.listener.Addr().String() }
+
+// SearchURL is the address of the practice search.
+func (w *Web) SearchURL() string { return "http://" + w.Addr() + "/practice/search" }
+
+// Fetcher returns a fetcher that reaches *.example through the practice web
+// and everything else as ever.
+func (w *Web) Fetcher() *fetch.Fetcher {
+	dialer := &net.Dialer{Timeout: 10 * time.Second}
+	public := fetch.Dialer(fetch.Public)
+	return fetch.New(fetch.Options{Dial: func(ctx context.Context, network, address string) (net.Conn, error) {
+		host, _, err := net.SplitHostPort(address)
+		if err != nil {
+			return nil, err
+		}
+		if _, err := netip.ParseAddr(host); err != nil && strings.HasSuffix(host, ".example") {
+			if !w.has(host) {
+				return nil, &net.DNSError{Err: "no such host", Name: host, IsNotFound: true}
+			}
+			return dialer.DialContext(ctx, network, w.Addr())
+		}
+		return public(ctx, network, address)
+	}})
+}
+
+func (w *Web) has(host string) bool {
+	_, err := fs.Stat(files, "sites/"+strings.TrimPrefix(host, "www."))
+	return err == nil
+}
+
+// ServeHTTP serves the page of a site by host and path. Under /practice every
+// site has what tests need: an error, and a page that never comes.
+func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
+	host, _, err := net.SplitHostPort(r.Host)
+	if err != nil {
+		host = r.Host
+	}
+	host = strings.TrimPrefix(host, "www.")
+	switch r.URL.Path {
+	case "/practice/search":
+		serveSearch(out, r)
+		return
+	case "/practice/error":
+		http.Error(out, "this page always fails", http.StatusInternalServerError)
+		return
+	case "/practice/never":
+		<-r.Context().Done()
+		return
+	}
+	habit := sites[host]
+	if habit.failsFirst && w.firstTime(host) {
+		http.Error(out, "not now", http.StatusInternalServerError)
+		return
+	}
+	select {
+	case <-time.After(habit.delay):
+	case <-r.Context().Done():
+		return
+	}
+	serveSite(out, host, r.URL.Path, habit)
+}
+
+func (w *Web) firstTime(host string) bool {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	first := !w.failed[host]
+	w.failed[host] = true
+	return first
+}
+
+func serveSite(out http.ResponseWriter, host, address string, habit habits) {
+	name := path.Join("sites", host, path.Clean("/"+address))
+	if info, err := fs.Stat(files, name); err == nil && info.IsDir() {
+		name = path.Join(name, "index.html")
+	}
+	page, err := fs.ReadFile(files, name)
+	if err != nil || !strings.HasSuffix(name, ".html") {
+		http.Error(out, "there is no such page", http.StatusNotFound)
+		return
+	}
+	contentType := habit.contentType
+	if contentType == "" {
+		contentType = "text/html; charset=utf-8"
+	}
+	out.Header().Set("Content-Type", contentType)
+	_, _ = out.Write(page)
+}
+
+// serveSearch answers by docs/contracts/search.md. A result is known by the
+// words of its phrase, in any order.
+func serveSearch(out http.ResponseWriter, r *http.Request) {
+	asked := wordsOf(r.URL.Query().Get("q"))
+	names, _ := fs.Glob(files, "search/*.json")
+	for _, name := range names {
+		raw, err := fs.ReadFile(files, name)
+		if err != nil {
+			continue
+		}
+		var result struct {
+			Phrase string `json:"phrase"`
+		}
+		if json.Unmarshal(raw, &result) == nil && slices.Equal(wordsOf(result.Phrase), asked) {
+			out.Header().Set("Content-Type", "application/json")
+			_, _ = out.Write(raw)
+			return
+		}
+	}
+	http.Error(out, "no result is known for this phrase", http.StatusNotFound)
+}
+
+func wordsOf(phrase string) []string {
+	return slices.Sorted(slices.Values(text.Tokens(phrase)))
+}
+
+// Sites returns the hosts of the practice web with their pages, "/" for the
+// home page.
+func Sites() map[string][]string {
+	out := map[string][]string{}
+	_ = fs.WalkDir(files, "sites", func(name string, entry fs.DirEntry, err error) error {
+		if err != nil || entry.IsDir() {
+			return err
+		}
+		host, page, _ := strings.Cut(strings.TrimPrefix(name, "sites/"), "/")
+		out[host] = append(out[host], "/"+strings.TrimSuffix(page, "index.html"))
+		return nil
+	})
+	return out
+}
