@@ -17,6 +17,9 @@ type Image struct {
 	Alt     string
 	Heading string
 	Verdict Verdict
+	// Frame tells that it stands in a menu, header or footer: most likely a
+	// logo or a badge that every page has, which is judged no further (4.1).
+	Frame bool
 }
 
 // Propose returns a better name with its extension for each image, empty
@@ -38,7 +41,7 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 	type pair struct{ score, slug, image int }
 	var pairs []pair
 	for i, img := range images {
-		if img.Verdict == Carries || img.Verdict == NoName {
+		if img.Verdict == Carries || img.Verdict == NoName || img.Frame {
 			continue
 		}
 		about := j.stems(text.Tokens(img.Heading + " " + img.Alt + " " + strings.Join(j.Words(img.Name), " ")))

@@ -58,6 +58,7 @@ func (w *walker) addImage(img Image, ctx *context) {
 		img.File, img.Ext = FileName(img.Src)
 	}
 	img.Hidden = ctx.hidden || ctx.invisible
+	img.Frame = ctx.region.frame()
 	w.page.Images = append(w.page.Images, img)
 	w.imageHeads = append(w.imageHeads, len(w.heads))
 }

@@ -148,6 +148,8 @@ type Image struct {
 	Hidden bool    `json:"hidden"`
 	// Background tells that it is the background of an element.
 	Background bool `json:"background"`
+	// Frame tells that it stands in a menu, header or footer.
+	Frame bool `json:"frame"`
 	// Heading is the text of the nearest heading above.
 	Heading string `json:"heading"`
 }

@@ -240,7 +240,8 @@ func (b *builder) nameImages() {
 	images := make([]imagename.Image, len(pg.Images))
 	taken := map[string]bool{}
 	for i, img := range pg.Images {
-		images[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: b.p.Client.Verdicts[i]}
+		images[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading,
+			Verdict: b.p.Client.Verdicts[i], Frame: img.Frame}
 		if img.Alt != nil {
 			images[i].Alt = *img.Alt
 		}

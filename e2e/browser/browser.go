@@ -3,6 +3,7 @@ package browser
 
 import (
 	"context"
+	"errors"
 	"os"
 	"os/exec"
 	"testing"
@@ -12,38 +13,49 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// Start starts a browser of the size that pages are read on. flags are added
-// to its command line. It is closed when the test ends.
+// Start starts a browser for a test, of the size that pages are read on. It is
+// closed when the test ends.
 func Start(t testing.TB, flags map[string]any) context.Context {
 	t.Helper()
+	ctx, end, err := Open(context.Background(), flags)
+	require.NoError(t, err)
+	t.Cleanup(end)
+	return ctx
+}
+
+// Open starts a browser; flags are added to its command line. end closes it.
+func Open(parent context.Context, flags map[string]any) (ctx context.Context, end func(), err error) {
 	path, err := exec.LookPath("chromium")
-	require.NoError(t, err, "Chromium is missing: apt-get install chromium")
+	if err != nil {
+		return nil, nil, errors.New("Chromium is missing: apt-get install chromium")
+	}
+	dir, err := os.MkdirTemp("", "inktally-browser-")
+	if err != nil {
+		return nil, nil, err
+	}
 	options := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.ExecPath(path), chromedp.NoSandbox, chromedp.DisableGPU,
 		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
 		chromedp.Flag("disable-background-networking", true), chromedp.Flag("disable-sync", true),
 		chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true),
-		chromedp.UserDataDir(profile(t)), chromedp.WindowSize(1280, 800))
+		chromedp.UserDataDir(dir), chromedp.WindowSize(1280, 800))
 	for name, value := range flags {
 		options = append(options, chromedp.Flag(name, value))
 	}
-	ctx, cancel := context.WithTimeout(context.Background(), 8*time.Minute)
-	t.Cleanup(cancel)
-	ctx, cancel = chromedp.NewExecAllocator(ctx, options...)
-	t.Cleanup(cancel)
-	ctx, cancel = chromedp.NewContext(ctx)
-	t.Cleanup(cancel)
-	require.NoError(t, chromedp.Do(ctx, chromedp.EmulateViewport(1280, 800)))
-	return ctx
-}
-
-// profile is a fresh folder for the browser. It is removed without complaint:
-// the browser may still be writing into it.
-func profile(t testing.TB) string {
-	dir, err := os.MkdirTemp("", "inktally-browser-")
-	require.NoError(t, err)
-	t.Cleanup(func() { _ = os.RemoveAll(dir) })
-	return dir
+	limit, cancel := context.WithTimeout(parent, 8*time.Minute)
+	allocator, release := chromedp.NewExecAllocator(limit, options...)
+	ctx, leave := chromedp.NewContext(allocator)
+	end = func() {
+		leave()
+		release()
+		cancel()
+		_ = os.RemoveAll(dir) // the browser may still be writing into it
+	}
+	if err := chromedp.Do(ctx, chromedp.EmulateViewport(1280, 800)); err != nil {
+		end()
+		return nil, nil, err
+	}
+	return ctx, end, nil
 }
 
 // Facts is what a browser says of a page.

@@ -102,6 +102,7 @@ func (s *study) familyOf(phrase string) (*sheet.Question, int) {
 func (e *Evidence) fill(p *page.Page, marks []sheet.Mark) {
 	inBlocks := map[int][]sheet.Mark{}
 	opening := map[[2]int]bool{} // block and start of the marks in the opening
+	var labels []labelMarks
 	for _, m := range marks {
 		switch m.Slot {
 		case sheet.Opening:
@@ -109,8 +110,11 @@ func (e *Evidence) fill(p *page.Page, marks []sheet.Mark) {
 		case sheet.H1, sheet.Subheads, sheet.Body, sheet.Elsewhere:
 			inBlocks[m.At] = append(inBlocks[m.At], m)
 		default:
-			e.label(m)
+			labels = addLabel(labels, m)
 		}
+	}
+	for _, l := range labels {
+		e.Labels = append(e.Labels, Marked{Slot: l[0].Slot.String(), Count: len(l), Pieces: pieces(l[0].Text, l, nil)})
 	}
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
@@ -121,16 +125,19 @@ func (e *Evidence) fill(p *page.Page, marks []sheet.Mark) {
 	}
 }
 
-// label adds an occurrence outside the blocks, joined with those in the same
-// text.
-func (e *Evidence) label(m sheet.Mark) {
-	mark := "loose"
-	if m.Exact {
-		mark = "exact"
+// labelMarks are the marks in one text outside the blocks.
+type labelMarks []sheet.Mark
+
+// addLabel puts a mark with those in the same text. Each occurrence in an
+// anchor text stands by itself, since the whole of the text is marked.
+func addLabel(labels []labelMarks, m sheet.Mark) []labelMarks {
+	for i, l := range labels {
+		if l[0].Slot == m.Slot && l[0].At == m.At && m.Slot != sheet.Links {
+			labels[i] = append(l, m)
+			return labels
+		}
 	}
-	slot := m.Slot.String()
-	added := []Piece{{Text: m.Text[:m.Start]}, {Text: m.Text[m.Start:m.End], Mark: mark, Slots: []string{slot}}, {Text: m.Text[m.End:]}}
-	e.Labels = append(e.Labels, Marked{Slot: slot, Count: 1, Pieces: added})
+	return append(labels, labelMarks{m})
 }
 
 // pieces parts a text at its marks.

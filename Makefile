@@ -1,0 +1,52 @@
+# make demo   builds and starts the program with made-up clients
+# make test   everything: types, lint, Go tests with the race detector, browser tests
+
+PORT ?= 8017
+BIN := bin/inktally
+WEB := internal/server/dist/index.html
+
+.PHONY: demo build test lint bench api browser shots clean
+
+demo: build
+	$(BIN) demo --listen 127.0.0.1:$(PORT)
+
+build: $(WEB)
+	go build -o $(BIN) ./cmd/inktally
+
+web/node_modules/.package-lock.json: web/package.json web/package-lock.json
+	cd web && npm ci --no-audit --no-fund
+	touch $@
+
+$(WEB): web/node_modules/.package-lock.json $(shell find web/src web/public web/index.html web/vite.config.ts -type f)
+	cd web && npx vite build --logLevel warn
+	touch internal/server/dist/.gitkeep $@
+
+# The types of the API are made from its description.
+api: web/node_modules/.package-lock.json
+	go run ./cmd/inktally openapi > docs/openapi.json
+	cd web && npm run --silent api
+
+lint: web/node_modules/.package-lock.json
+	test -z "$$(gofmt -l core internal cmd e2e bench)"
+	go vet ./...
+	go run ./cmd/inktally openapi | diff -q - docs/openapi.json || (echo "docs/openapi.json is old: run make api" && false)
+	cd web && npm run --silent check && npm run --silent lint
+
+# Debian's Chromium, for the browser tests.
+browser:
+	@command -v chromium > /dev/null || { \
+	  [ "$$(id -u)" = 0 ] || { echo "The browser tests need Chromium: apt-get install chromium"; exit 1; }; \
+	  apt-get update -qq && apt-get install -y -qq --no-install-recommends chromium > /dev/null; }
+
+test: build lint browser
+	go test -race ./core/... ./internal/... ./cmd/... ./bench/...
+	go test -count 1 -timeout 12m ./e2e/...
+
+bench: build
+	go run ./bench
+
+shots: build browser
+	go run ./e2e/shots docs/screenshots
+
+clean:
+	rm -rf bin data web/node_modules internal/server/dist/*

@@ -1,0 +1,27 @@
+import type { Slots } from '@/api/client'
+
+export type SlotName = Exclude<keyof Slots, 'total' | 'elsewhere'>
+
+/** The slots as every placement mark shows them, in four groups. */
+export const groups: { name: string; slots: SlotName[] }[] = [
+  { name: 'page', slots: ['title', 'description', 'address'] },
+  { name: 'head', slots: ['h1', 'subheads'] },
+  { name: 'text', slots: ['opening', 'body', 'links'] },
+  { name: 'pics', slots: ['image_names', 'alt'] },
+]
+
+export const slots: SlotName[] = groups.flatMap((g) => g.slots)
+
+export const slotLabels: Record<string, string> = {
+  title: 'Title',
+  description: 'Description',
+  address: 'Address',
+  h1: 'h1',
+  subheads: 'Subheads',
+  opening: 'Opening',
+  body: 'Body',
+  links: 'Links',
+  image_names: 'Image names',
+  alt: 'Alt texts',
+  elsewhere: 'Menus and footer',
+}

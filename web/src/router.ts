@@ -1,0 +1,36 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import ShelfView from './stops/shelf/ShelfView.vue'
+
+/** The shelf, and below each client the five stops of the route. */
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfView },
+    { path: '/new', name: 'new', component: () => import('./stops/ground/NewClient.vue') },
+    {
+      path: '/clients/:client(\\d+)',
+      component: () => import('./stops/ClientView.vue'),
+      children: [
+        { path: '', redirect: (to) => ({ name: 'ground', params: to.params }) },
+        { path: 'ground', name: 'ground', component: () => import('./stops/ground/GroundView.vue') },
+        { path: 'lineup', name: 'lineup', component: () => import('./stops/lineup/LineupView.vue') },
+        {
+          path: 'pages/:page(\\d+)/sheet',
+          name: 'sheet',
+          component: () => import('./stops/sheet/SheetView.vue'),
+        },
+        {
+          path: 'pages/:page(\\d+)/targets',
+          name: 'targets',
+          component: () => import('./stops/targets/TargetsView.vue'),
+        },
+        {
+          path: 'pages/:page(\\d+)/hand-off',
+          name: 'hand-off',
+          component: () => import('./stops/handoff/HandoffView.vue'),
+        },
+      ],
+    },
+    { path: '/:rest(.*)', component: () => import('./stops/NotFound.vue') },
+  ],
+})

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed, onScopeDispose } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useProgress } from '@/api/progress'
+import { useChanges, useGround, useLineup } from '@/api/queries'
+import AppHeader from '@/parts/AppHeader.vue'
+import PageStrip from '@/parts/PageStrip.vue'
+import { stopLocation, stops, type StopName } from '@/parts/stops'
+
+defineEmits<{ help: []; find: [] }>()
+
+const route = useRoute()
+const router = useRouter()
+const client = computed(() => Number(route.params.client))
+const { data: ground, error } = useGround(client)
+const { data: lineup } = useLineup(client)
+const { measure } = useChanges(client)
+useProgress(client)
+
+const stop = computed(() => route.name as StopName)
+const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
+const paged = computed(() => ['sheet', 'targets', 'hand-off'].includes(stop.value))
+
+const inked = computed<Record<StopName, boolean>>(() => {
+  const phrases = (ground.value?.phrases.length ?? 0) > 0
+  const rivals = lineup.value?.entries.some((e) => e.taken && e.words !== null) ?? false
+  const read = ground.value?.pages.some((p) => p.words !== null) ?? false
+  return {
+    ground: phrases,
+    lineup: (lineup.value?.entries.length ?? 0) > 0,
+    sheet: read || rivals,
+    targets: phrases && (read || rivals),
+    'hand-off': phrases && read,
+  }
+})
+
+function onKey(event: KeyboardEvent) {
+  const target = event.target as HTMLElement
+  if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+    return
+  const next = stops[Number(event.key) - 1]
+  if (next) void router.push(stopLocation(next.name, client.value, page.value))
+  if (event.key === 'm') measure.mutate()
+}
+window.addEventListener('keydown', onKey)
+onScopeDispose(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <AppHeader
+    :ground="ground"
+    :page="page"
+    :stop="stop"
+    :inked="inked"
+    @help="$emit('help')"
+    @find="$emit('find')"
+  />
+  <PageStrip v-if="paged && ground" :client="client" :pages="ground.pages" :page="page" :stop="stop" />
+  <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
+  <main v-if="error" class="missing">
+    <p class="mistake">{{ error.message }}</p>
+    <router-link to="/">To all clients</router-link>
+  </main>
+  <router-view v-else-if="ground" :key="client" :client="client" :page="page" :ground="ground" />
+</template>
+
+<style scoped>
+.missing,
+.said {
+  padding: 8px var(--edge);
+  margin: 0;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useClients } from '@/api/queries'
+import AppHeader from '@/parts/AppHeader.vue'
+import { emptyForm, toBusiness } from './business'
+import BusinessForm from './BusinessForm.vue'
+
+defineEmits<{ help: []; find: [] }>()
+
+const router = useRouter()
+const form = ref(emptyForm())
+const { add } = useClients()
+
+async function save() {
+  const ground = await add.mutateAsync(toBusiness(form.value)).catch(() => null)
+  if (ground) await router.push({ name: 'lineup', params: { client: ground.id } })
+}
+</script>
+
+<template>
+  <AppHeader @help="$emit('help')" @find="$emit('find')" />
+  <main>
+    <form @submit.prevent="save">
+      <div class="title">
+        <h1>New client</h1>
+        <span class="soft">A name or an address is enough to begin.</span>
+        <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
+        <router-link class="back" to="/">Back to the shelf</router-link>
+        <button class="press main" type="submit" :disabled="add.isPending.value">Save and find rivals</button>
+      </div>
+      <BusinessForm v-model="form" />
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.title {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  padding: 14px var(--edge);
+  border-bottom: 1px solid var(--ink);
+}
+h1 {
+  font-size: 21px;
+  margin: 0;
+}
+.back {
+  margin-left: auto;
+}
+.mistake {
+  margin: 0;
+}
+</style>

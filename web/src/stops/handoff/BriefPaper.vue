@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import type { Brief } from '@/api/client'
+import { bare, count, duration, share } from '@/parts/format'
+import TallyStrokes from '@/parts/TallyStrokes.vue'
+
+/** The brief as paper: what a writer fills without asking back. */
+defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
+
+const day = (at: string) =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+</script>
+
+<template>
+  <article class="paper" data-brief>
+    <header>
+      <h1>{{ brief.client }}</h1>
+      <p>
+        Brief for the {{ brief.page.kind }} page<template v-if="brief.page.url">
+          · <span class="mono">{{ bare(brief.page.url) }}</span></template
+        >
+        · {{ day(brief.date) }}
+      </p>
+      <p v-if="brief.lead">
+        First phrase: <span class="penciled">{{ brief.lead }}</span>
+      </p>
+    </header>
+    <section class="words">
+      <div class="large">
+        <span v-if="brief.words.hold" class="figure">{{ count(brief.words.now) }}</span>
+        <span v-else class="figure pencil">{{ count(brief.words.to_write) }}</span>
+        <span>{{ brief.words.hold ? 'words: the page has enough' : 'words to write' }}</span>
+      </div>
+      <TallyStrokes :words="brief.words.now" :write="brief.words.to_write" :height="30" />
+      <p v-if="!brief.words.hold">
+        {{ count(brief.words.now) }} stand there now, {{ count(brief.words.target) }} are wanted. Hand in
+        {{ count(brief.words.writer) }} words of copy; the rest are menus and footers.
+      </p>
+      <p v-if="reasons" class="soft">{{ brief.words.evidence }}</p>
+    </section>
+    <section v-for="s in brief.sections" :key="s.title">
+      <h2>{{ s.title }}</h2>
+      <ul>
+        <li v-for="t in s.lines" :key="t.key" :data-line="t.key">
+          <span class="box" aria-hidden="true"></span>
+          <div>
+            <div class="says">
+              {{ t.before }}
+              <span v-if="t.pencil" class="penciled" :class="{ mono: t.subject === 'image_names' }">{{
+                t.pencil
+              }}</span>
+            </div>
+            <div v-if="reasons" class="soft">{{ t.evidence }}</div>
+            <ul v-if="t.parts?.length" class="parts">
+              <li v-for="p in t.parts" :key="p.key">
+                {{ p.subject.replace('_', ' ') }}: <span class="penciled">{{ p.phrase }}</span>
+              </li>
+            </ul>
+          </div>
+          <span v-if="efforts" class="num soft">
+            <template v-if="t.gain > 0">{{ share(t.gain) }} % · </template>{{ duration(t.minutes) }}
+          </span>
+        </li>
+      </ul>
+    </section>
+    <p class="soft">Gains are shares of what the page can win by its phrases; they are estimates.</p>
+  </article>
+</template>
+
+<style scoped>
+.paper {
+  max-width: 720px;
+  margin: 0 auto;
+  background: #fff;
+  background: rgb(var(--v-theme-surface));
+  border: 1px solid var(--rule);
+  padding: 40px 48px 44px;
+}
+header {
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 10px;
+}
+h1 {
+  font-size: 26px;
+  line-height: 1.2;
+  margin: 0 0 4px;
+}
+header p {
+  margin: 0 0 4px;
+}
+.words {
+  padding: 16px 0 6px;
+}
+.large {
+  display: flex;
+  align-items: baseline;
+  gap: 10px;
+}
+.large .figure {
+  font-size: 40px;
+  line-height: 1.2;
+}
+h2 {
+  font-size: 17px;
+  margin: 18px 0 2px;
+  border-bottom: 1px solid var(--ink);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+section > ul > li {
+  display: grid;
+  grid-template-columns: 16px 1fr auto;
+  gap: 12px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.box {
+  width: 13px;
+  height: 13px;
+  border: 1.5px dashed var(--pencil);
+  margin-top: 3px;
+}
+.says {
+  font-weight: 600;
+  font-size: 14.5px;
+}
+.says .penciled {
+  font-weight: 400;
+}
+.parts {
+  margin-top: 4px;
+}
+@media print {
+  .paper {
+    border: 0;
+    padding: 0;
+    max-width: none;
+  }
+}
+</style>

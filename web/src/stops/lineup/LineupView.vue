@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Entry, Ground } from '@/api/client'
+import { useChanges, useLineup } from '@/api/queries'
+import { moment } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+import LineupPart from './LineupPart.vue'
+
+const props = defineProps<{ client: number; page: number; ground: Ground }>()
+const router = useRouter()
+const { data: lineup, error } = useLineup(() => props.client)
+const { search, pasteRivals, take, measure } = useChanges(() => props.client)
+const undo = useUndo()
+
+const phrase = ref('')
+const pasted = ref('')
+const pasting = ref(false)
+watch(
+  lineup,
+  (l) => {
+    if (!phrase.value) phrase.value = l?.phrase || l?.phrases[0] || ''
+  },
+  { immediate: true },
+)
+
+const entries = computed(() => lineup.value?.entries ?? [])
+const part = (name: string) => entries.value.filter((e) => e.part === name)
+const rivals = computed(() => new Set(entries.value.filter((e) => e.taken).map((e) => e.url)).size)
+const own = computed(() => entries.value.filter((e) => e.kind === 'client' && !e.sponsored))
+
+const mapNote = computed(() => {
+  const list = part('map')
+  const sponsored = list.filter((e) => e.sponsored).length
+  const found = own.value.find((e) => e.part === 'map')
+  return [
+    `${list.length - sponsored}${sponsored ? ` and ${sponsored} sponsored` : ''}`,
+    found ? `the client is ${found.position}` : 'the client is not in it',
+  ].join(' · ')
+})
+const organicNote = computed(() => {
+  const found = own.value.find((e) => e.part === 'organic')
+  const looked = lineup.value?.looked_at
+  return [
+    looked ? `first ${looked}` : '',
+    found ? `the client is ${found.position}` : 'the client is not among them',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+
+const conditions = computed(() => {
+  const l = lineup.value
+  if (!l?.recorded_at) return ''
+  return [
+    l.place && `searched from ${l.place}`,
+    l.device && `on a ${l.device}`,
+    l.ads && `ads ${l.ads}`,
+    moment(l.recorded_at),
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+
+const mistake = computed(
+  () =>
+    search.error.value?.message ??
+    pasteRivals.error.value?.message ??
+    take.error.value?.message ??
+    measure.error.value?.message,
+)
+
+async function record() {
+  pasteRivals.reset()
+  await search.mutateAsync(phrase.value).catch(() => null)
+}
+
+async function takePasted() {
+  search.reset()
+  const ok = await pasteRivals.mutateAsync(pasted.value).catch(() => null)
+  if (ok) {
+    pasted.value = ''
+    pasting.value = false
+  }
+}
+
+async function toggle(e: Entry) {
+  const was = e.taken
+  const ok = await take.mutateAsync({ entry: e.id, taken: !was }).catch(() => null)
+  if (ok)
+    undo.offer(was ? `${e.name} set aside` : `${e.name} taken`, () =>
+      take.mutateAsync({ entry: e.id, taken: was }),
+    )
+}
+
+async function measureRivals() {
+  const run = await measure.mutateAsync().catch(() => null)
+  if (run) await router.push({ name: 'sheet', params: { client: props.client, page: props.page } })
+}
+</script>
+
+<template>
+  <main>
+    <form class="title" @submit.prevent="record">
+      <label class="phrase">
+        <span class="unseen">Phrase to search for</span>
+        <input
+          v-model="phrase"
+          class="field slab"
+          name="phrase"
+          list="phrases"
+          placeholder="a phrase that people search for"
+        />
+      </label>
+      <datalist id="phrases">
+        <option v-for="p in lineup?.phrases" :key="p" :value="p" />
+      </datalist>
+      <span class="soft conditions">{{ conditions }}</span>
+      <button class="link" type="button" @click="pasting = !pasting">Paste rivals’ addresses</button>
+      <button v-if="lineup?.searchable" class="link" type="submit" :disabled="search.isPending.value">
+        {{
+          search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Record again' : 'Search and record'
+        }}
+      </button>
+      <button class="press main" type="button" :disabled="measure.isPending.value" @click="measureRivals">
+        {{ rivals ? `Measure ${rivals} ${rivals === 1 ? 'rival' : 'rivals'}` : 'Measure without rivals' }}
+      </button>
+    </form>
+    <p v-if="error" class="mistake said">{{ error.message }}</p>
+    <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
+    <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
+      <p v-if="!entries.length" class="empty">
+        The result of a search comes here: who is found, who of them is a rival, and which high positions no
+        business holds.
+        <template v-if="lineup?.searchable">Search for a phrase above, or paste</template>
+        <template v-else>Paste</template>
+        the addresses of the pages to beat.
+      </p>
+      <label class="soft"
+        >Rivals’ pages, one a line
+        <textarea v-model="pasted" class="field mono" name="rivals" rows="4"></textarea>
+      </label>
+      <button class="press" type="submit" :disabled="pasteRivals.isPending.value">
+        Take these as rivals
+      </button>
+    </form>
+    <template v-if="entries.length">
+      <LineupPart
+        v-if="part('paid').length"
+        title="Paid"
+        note="never rivals"
+        :entries="part('paid')"
+        @toggle="toggle"
+      />
+      <LineupPart
+        v-if="part('map').length"
+        title="Map pack"
+        :note="mapNote"
+        :entries="part('map')"
+        @toggle="toggle"
+      />
+      <LineupPart
+        v-if="part('organic').length"
+        title="Organic"
+        :note="organicNote"
+        :entries="part('organic')"
+        @toggle="toggle"
+      />
+      <LineupPart
+        v-if="part('typed').length"
+        title="Brought by hand"
+        note="no search stands behind these"
+        :entries="part('typed')"
+        @toggle="toggle"
+      />
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.title {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  padding: 9px var(--edge);
+  border-bottom: 1px solid var(--ink);
+}
+.phrase {
+  flex: 0 1 330px;
+}
+.phrase .field {
+  font-size: 20px;
+  border-bottom-color: var(--rule);
+}
+.conditions {
+  margin-right: auto;
+}
+.said,
+.paste {
+  padding: 10px var(--edge);
+  margin: 0;
+}
+.paste {
+  border-bottom: 1px solid var(--rule);
+  max-width: 660px;
+}
+.paste .press {
+  margin-top: 10px;
+}
+.empty {
+  font-size: 15px;
+}
+</style>

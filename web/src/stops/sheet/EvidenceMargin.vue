@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
+import type { Sheet } from '@/api/client'
+import { useEvidence } from '@/api/queries'
+import { count } from '@/parts/format'
+import EvidenceText from './EvidenceText.vue'
+import HeadingList from './HeadingList.vue'
+import ImageList from './ImageList.vue'
+import type { Margin } from './margin'
+import WordRule from './WordRule.vue'
+
+/** The evidence margin: what a figure counted, with every occurrence marked. */
+const props = defineProps<{ sheet: Sheet; client: number; page: number; margin: Margin }>()
+
+const what = computed(() => props.margin.what.value)
+const column = computed(() => props.sheet.columns[props.margin.column.value] ?? props.sheet.columns[0]!)
+const textual = computed(() => ['seen', 'copy', 'hidden', 'phrase'].includes(what.value))
+const phrase = computed(() => props.margin.phrase.value)
+
+const { data: evidence, error } = useEvidence(
+  () => props.client,
+  () => props.page,
+  () => column.value.entry_id,
+  phrase,
+  () => textual.value && column.value.reading_id > 0,
+)
+
+const typed = ref(phrase.value)
+watch(phrase, (p) => (typed.value = p))
+
+const title = computed(
+  () =>
+    ({
+      seen: 'Words seen',
+      copy: 'Copy words',
+      hidden: 'Hidden words',
+      phrase: 'Where it stands',
+      headings: 'Headings',
+      images: 'Image names',
+      rule: 'How many words, and why',
+      '': '',
+    })[what.value],
+)
+
+const figure = computed(() => {
+  const c = column.value
+  const frame = c.words.seen - c.words.copy
+  switch (what.value) {
+    case 'seen':
+      return `${count(c.words.seen)}, of them ${count(frame)} in menus and footer`
+    case 'copy':
+      return `${count(c.words.copy)}; ${count(frame)} more in menus and footer`
+    case 'hidden':
+      return `${count(c.words.hidden)} in the page but not shown`
+    case 'headings':
+      return `${c.headings.length}, with the copy words under each`
+    case 'images':
+      return `${c.carrying} of ${c.images.length} carry a phrase`
+    default:
+      return ''
+  }
+})
+
+const sums = computed(() => {
+  const e = evidence.value
+  if (!e || !e.phrase) return null
+  return { exact: e.placement.exact.total, loose: e.placement.loose.total, found: e.find_in_page }
+})
+
+const body = ref<HTMLElement>()
+let at = -1
+
+/** Goes to the next or previous mark. */
+function step(by: number) {
+  const marks = [...(body.value?.querySelectorAll<HTMLElement>('mark') ?? [])]
+  if (!marks.length) return
+  marks[at]?.classList.remove('now')
+  at = (at + by + marks.length) % marks.length
+  const mark = marks[at]!
+  mark.classList.add('now')
+  mark.scrollIntoView({ block: 'center' })
+}
+watch(
+  [evidence, what, body],
+  async () => {
+    at = -1
+    await nextTick()
+    if (what.value === 'phrase') step(1)
+  },
+  { immediate: true },
+)
+
+function onKey(event: KeyboardEvent) {
+  const target = event.target as HTMLElement
+  if (event.ctrlKey || event.metaKey || /^(INPUT|TEXTAREA)$/.test(target.tagName)) return
+  if (event.key === 'n') step(1)
+  if (event.key === 'p') step(-1)
+}
+window.addEventListener('keydown', onKey)
+onScopeDispose(() => window.removeEventListener('keydown', onKey))
+
+const copied = ref(false)
+async function copyText() {
+  const blocks = evidence.value?.blocks.filter((b) => !b.hidden) ?? []
+  await navigator.clipboard.writeText(blocks.map((b) => b.pieces.map((p) => p.text).join('')).join('\n'))
+  copied.value = true
+}
+</script>
+
+<template>
+  <aside class="margin" aria-label="Evidence" :data-what="what" :data-column="margin.column.value">
+    <header>
+      <div class="line">
+        <h2>
+          {{ title }}<template v-if="what !== 'rule'"> · {{ column.name }}</template>
+        </h2>
+        <button class="plain close" type="button" aria-label="Close the margin" @click="margin.close()">
+          ×
+        </button>
+      </div>
+      <p v-if="figure" class="soft">{{ figure }}</p>
+      <form v-if="textual" class="find" @submit.prevent="margin.mark(typed)">
+        <label class="unseen" for="marked">Phrase to mark</label>
+        <input
+          id="marked"
+          v-model="typed"
+          class="field"
+          name="marked"
+          placeholder="type a phrase to mark it"
+          @change="margin.mark(typed)"
+        />
+        <span v-if="sums" class="sums">
+          <b>{{ sums.exact }}</b> exact · <b>{{ sums.loose }}</b> loose
+        </span>
+        <button class="kbd plain" type="button" aria-label="Next mark" @click="step(1)">n</button>
+        <button class="kbd plain" type="button" aria-label="Previous mark" @click="step(-1)">p</button>
+      </form>
+      <p v-if="sums && sums.found !== sums.exact" class="soft note">
+        A browser’s find-in-page says {{ sums.found }}: it looks for these very letters, across sentences and
+        inside words.
+      </p>
+    </header>
+    <div ref="body" class="body">
+      <p v-if="error" class="mistake">{{ error.message }}</p>
+      <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
+      <HeadingList v-else-if="what === 'headings'" :column="column" />
+      <ImageList v-else-if="what === 'images'" :column="column" />
+      <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
+    </div>
+    <footer v-if="what !== 'rule' && column.reading_id" class="soft">
+      <template v-if="textual">
+        <button class="link" type="button" @click="copyText">{{ copied ? 'Copied' : 'Copy as text' }}</button>
+        ·
+      </template>
+      <template v-if="column.url">
+        <a :href="column.url" target="_blank" rel="noreferrer">Open the live page</a> ·
+      </template>
+      <a :href="`/api/clients/${client}/readings/${column.reading_id}/page`" target="_blank"
+        >The page as kept</a
+      >
+    </footer>
+  </aside>
+</template>
+
+<style scoped>
+.margin {
+  position: fixed;
+  top: calc(var(--header) + var(--strip));
+  right: 0;
+  bottom: 0;
+  width: var(--margin);
+  z-index: 15;
+  display: flex;
+  flex-direction: column;
+  background: var(--paper);
+  border-left: 1px solid var(--ink);
+  box-shadow: -6px 0 16px rgb(0 0 0 / 7%);
+}
+header {
+  padding: 12px 18px 10px;
+  border-bottom: 1px solid var(--rule);
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+h2 {
+  font-size: 16px;
+  margin: 0;
+}
+header p {
+  margin: 2px 0 0;
+}
+.close {
+  font-size: 18px;
+  line-height: 1;
+}
+.find {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-top: 8px;
+}
+.find .field {
+  flex: 1;
+  min-width: 0;
+}
+.find .kbd {
+  padding: 1px 7px;
+  border: 1px solid var(--rule);
+}
+.sums {
+  white-space: nowrap;
+}
+.note {
+  font-size: 12px;
+}
+.body {
+  flex: 1;
+  overflow: auto;
+  padding: 12px 18px 20px;
+}
+footer {
+  padding: 9px 18px;
+  border-top: 1px solid var(--rule);
+}
+@media (max-width: 900px) {
+  .margin {
+    width: 100%;
+  }
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Evidence } from '@/api/client'
+import { slotLabels } from '@/parts/slots'
+import type { What } from './margin'
+
+/** A page's text, block by block, with its words counted beside it and the phrase marked. */
+const props = defineProps<{ evidence: Evidence; what: What | '' }>()
+
+const blocks = computed(() =>
+  props.evidence.blocks.filter((b) => (props.what === 'hidden' ? b.hidden : !b.hidden)),
+)
+const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : []))
+</script>
+
+<template>
+  <dl v-if="labels.length" class="labels">
+    <template v-for="(l, i) in labels" :key="i">
+      <dt class="soft">{{ slotLabels[l.slot] }}</dt>
+      <dd :class="{ mono: l.slot === 'image_names' || l.slot === 'address' }" :data-label="l.slot">
+        <template v-for="(p, j) in l.pieces" :key="j"
+          ><mark v-if="p.mark" :class="p.mark" :data-mark="p.mark" :data-slots="p.slots?.join(' ')">{{
+            p.text
+          }}</mark
+          ><template v-else>{{ p.text }}</template></template
+        >
+      </dd>
+    </template>
+  </dl>
+  <p v-if="!blocks.length" class="soft">
+    {{ what === 'hidden' ? 'Nothing is hidden.' : 'The page holds no text.' }}
+  </p>
+  <div class="text" data-document>
+    <div
+      v-for="(b, i) in blocks"
+      :key="i"
+      class="block"
+      :class="[b.kind, `level${b.level}`, { frame: !b.copy, off: what === 'copy' && !b.copy }]"
+      :title="b.path"
+    >
+      <span class="words" aria-hidden="true">{{ b.words }}</span>
+      <span data-block :data-copy="b.copy"
+        ><template v-for="(p, j) in b.pieces" :key="j"
+          ><mark v-if="p.mark" :class="p.mark" :data-mark="p.mark" :data-slots="p.slots?.join(' ')">{{
+            p.text
+          }}</mark
+          ><template v-else>{{ p.text }}</template></template
+        ></span
+      >
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.labels {
+  display: grid;
+  grid-template-columns: 92px 1fr;
+  gap: 4px 10px;
+  margin: 0 0 14px;
+  padding-bottom: 12px;
+  border-bottom: 1px solid var(--rule);
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.block {
+  position: relative;
+  padding-right: 40px;
+  margin-bottom: 6px;
+  line-height: 1.55;
+  overflow-wrap: anywhere;
+}
+.words {
+  position: absolute;
+  right: 0;
+  top: 0;
+  font-size: 11px;
+  color: var(--ink-soft);
+  font-variant-numeric: tabular-nums;
+}
+.frame {
+  color: var(--ink-soft);
+}
+/* Menus are many short blocks: they stand side by side, each with its count. */
+.frame.item,
+.frame.cell {
+  display: inline-block;
+  padding: 0 18px 0 0;
+  margin: 0 10px 2px 0;
+}
+.off {
+  text-decoration: line-through;
+}
+.heading {
+  font: 600 15.5px/1.4 var(--slab);
+  margin-top: 12px;
+}
+.heading.level1 {
+  font-size: 18px;
+}
+.item {
+  padding-left: 12px;
+}
+mark {
+  background: none;
+  color: inherit;
+  border-bottom: 3px solid var(--ink);
+}
+mark.loose {
+  border-bottom-style: dotted;
+}
+.mono mark {
+  font-family: var(--mono);
+}
+:deep(mark.now),
+mark.now {
+  background: var(--pencil-wash);
+}
+</style>

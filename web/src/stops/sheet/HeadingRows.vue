@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import type { Column, Sheet } from '@/api/client'
+import { count } from '@/parts/format'
+import type { Margin } from './margin'
+
+defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
+
+const h1 = (c: Column) => c.headings.find((h) => h.level === 1)?.text ?? 'no h1'
+const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
+</script>
+
+<template>
+  <tbody>
+    <tr>
+      <th scope="row">h1</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.reading_id"
+            class="cell"
+            type="button"
+            :title="h1(c)"
+            @click="margin.open('headings', i)"
+          >
+            <span class="text">{{ h1(c) }}</span>
+          </button>
+        </td>
+        <td v-if="i === 0" class="target">
+          <span v-if="sheet.target.h1" class="cell" :title="sheet.target.h1"
+            ><span class="text">{{ sheet.target.h1 }}</span></span
+          >
+        </td>
+      </template>
+    </tr>
+    <tr>
+      <th scope="row">Headings in all</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.reading_id"
+            class="cell"
+            :class="{ at: margin.shows('headings', i) }"
+            type="button"
+            data-cell="headings"
+            :data-column="i"
+            :data-figure="c.headings.length"
+            @click="margin.open('headings', i)"
+          >
+            {{ count(c.headings.length) }}
+            <span v-if="!narrow" class="soft text">{{ subheads(c) }} below the h1</span>
+          </button>
+        </td>
+        <td v-if="i === 0" class="target"></td>
+      </template>
+    </tr>
+  </tbody>
+</template>

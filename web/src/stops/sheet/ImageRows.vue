@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Column, Sheet } from '@/api/client'
+import type { Margin } from './margin'
+
+const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
+
+const rows: { name: string; key: string; of: (c: Column) => number; target: () => string }[] = [
+  {
+    name: 'Names that carry',
+    key: 'images',
+    of: (c) => c.carrying,
+    target: () => String(props.sheet.target.carrying),
+  },
+  {
+    name: 'With an alt text',
+    key: 'alts',
+    of: (c) => c.images.filter((i) => i.alt?.trim()).length,
+    target: () => '',
+  },
+]
+</script>
+
+<template>
+  <tbody>
+    <tr v-for="row in rows" :key="row.key">
+      <th scope="row">{{ row.name }}</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.reading_id"
+            class="cell"
+            :class="{ at: row.key === 'images' && margin.shows('images', i) }"
+            type="button"
+            :data-cell="row.key"
+            :data-column="i"
+            :data-figure="row.of(c)"
+            @click="margin.open('images', i)"
+          >
+            {{ row.of(c) }} of {{ c.images.length }}
+          </button>
+        </td>
+        <td v-if="i === 0" class="target">
+          <span v-if="row.target()" class="cell">{{ row.target() }}</span>
+        </td>
+      </template>
+    </tr>
+  </tbody>
+</template>

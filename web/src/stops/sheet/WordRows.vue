@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Column, Sheet } from '@/api/client'
+import { count } from '@/parts/format'
+import TallyStrokes from '@/parts/TallyStrokes.vue'
+import type { Margin, What } from './margin'
+
+const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
+
+const words = computed(() => props.sheet.target.words)
+const rows: { name: string; show: What; of: (c: Column) => number; target?: () => string }[] = [
+  {
+    name: 'Copy words',
+    show: 'copy',
+    of: (c) => c.words.copy,
+    target: () => (words.value.hold ? '' : count(words.value.writer)),
+  },
+  { name: 'Hidden words', show: 'hidden', of: (c) => c.words.hidden },
+]
+</script>
+
+<template>
+  <tbody>
+    <tr class="tall">
+      <th scope="row">Words seen</th>
+      <td v-for="(c, i) in sheet.columns.slice(0, 1)" :key="i">
+        <button
+          v-if="c.reading_id"
+          class="cell stack"
+          :class="{ at: margin.shows('seen', 0) }"
+          type="button"
+          data-cell="seen"
+          data-column="0"
+          :data-figure="c.words.seen"
+          @click="margin.open('seen', 0)"
+        >
+          <span class="figure large">{{ count(c.words.seen) }}</span>
+          <TallyStrokes :words="c.words.seen" :write="words.to_write" :height="18" :most="narrow ? 5 : 6" />
+        </button>
+        <span v-else class="cell soft">nothing yet</span>
+      </td>
+      <td class="target">
+        <button
+          class="cell stack"
+          :class="{ at: margin.shows('rule', 0) }"
+          type="button"
+          @click="margin.open('rule', 0)"
+        >
+          <span class="figure large">{{ words.hold ? 'enough' : count(words.target) }}</span>
+          <span>{{ words.hold ? 'place, do not write' : `write ${count(words.to_write)} more` }}</span>
+        </button>
+      </td>
+      <td v-for="(c, i) in rivals" :key="c.entry_id" class="rival">
+        <button
+          v-if="c.reading_id"
+          class="cell stack"
+          :class="{ at: margin.shows('seen', i + 1) }"
+          type="button"
+          data-cell="seen"
+          :data-column="i + 1"
+          :data-figure="c.words.seen"
+          @click="margin.open('seen', i + 1)"
+        >
+          <span class="figure large">{{ count(c.words.seen) }}</span>
+          <TallyStrokes
+            :words="c.words.seen"
+            tone="rival"
+            :height="narrow ? 14 : 18"
+            :most="narrow ? 4 : 6"
+          />
+        </button>
+      </td>
+    </tr>
+    <tr v-for="row in rows" :key="row.name">
+      <th scope="row">{{ row.name }}</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.reading_id"
+            class="cell"
+            :class="{ at: margin.shows(row.show, i) }"
+            type="button"
+            :data-cell="row.show"
+            :data-column="i"
+            :data-figure="row.of(c)"
+            @click="margin.open(row.show, i)"
+          >
+            {{ count(row.of(c)) }}
+          </button>
+        </td>
+        <td v-if="i === 0" class="target">
+          <span v-if="row.target?.()" class="cell" title="The target less menus and footers">{{
+            row.target()
+          }}</span>
+        </td>
+      </template>
+    </tr>
+  </tbody>
+</template>
+
+<style scoped>
+.tall td,
+.tall th {
+  height: 68px;
+}
+.scroll .stack {
+  flex-direction: column;
+  align-items: flex-start;
+  justify-content: center;
+  gap: 3px;
+}
+.large {
+  font-size: 25px;
+  line-height: 1.05;
+}
+.tall .rival .large {
+  font-weight: 600;
+}
+</style>

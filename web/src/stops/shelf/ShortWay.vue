@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { useRouter } from 'vue-router'
+import { useClients } from '@/api/queries'
+import { stopLocation } from '@/parts/stops'
+
+/** The short way in: one line goes straight to the sheet. */
+const router = useRouter()
+const { quick } = useClients()
+const line = reactive({ address: '', phrase: '', rivals: '' })
+
+async function go() {
+  const ground = await quick.mutateAsync({ ...line }).catch(() => null)
+  const page = ground?.pages[0]
+  if (ground && page) await router.push(stopLocation('sheet', ground.id, page.id))
+}
+</script>
+
+<template>
+  <form class="short" aria-label="The short way in" @submit.prevent="go">
+    <label
+      >Page to measure
+      <input v-model="line.address" class="field" name="address" placeholder="shop.example" required />
+    </label>
+    <label
+      >Phrase
+      <input
+        v-model="line.phrase"
+        class="field"
+        name="phrase"
+        placeholder="chimney sweep tarn harbor"
+        required
+      />
+    </label>
+    <label class="wide"
+      >Rivals’ pages, as many as you like
+      <input
+        v-model="line.rivals"
+        class="field"
+        name="rivals"
+        placeholder="one.example two.example, or none"
+      />
+    </label>
+    <button class="press main" type="submit" :disabled="quick.isPending.value">Measure</button>
+    <p v-if="quick.error.value" class="mistake" role="alert">{{ quick.error.value.message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.short {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1.6fr auto;
+  gap: 6px 22px;
+  align-items: end;
+  padding: 18px var(--edge) 20px;
+  border-bottom: 1px solid var(--ink);
+  background: var(--pencil-wash);
+}
+label {
+  color: var(--ink-soft);
+}
+.field {
+  display: block;
+  color: var(--ink);
+  font-size: 15px;
+}
+.mistake {
+  grid-column: 1 / -1;
+}
+@media (max-width: 760px) {
+  .short {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
