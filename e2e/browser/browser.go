@@ -66,6 +66,7 @@ type Facts struct {
 		Level int    `json:"level"`
 		Text  string `json:"text"`
 	} `json:"headings"`
+	// Images are the names of the images, as MEASURES 4.1 has them.
 	Images []string `json:"images"`
 }
 
@@ -89,8 +90,12 @@ const factsScript = `(() => {
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
 		.map(h => ({level: +h.tagName[1], text: h.checkVisibility({visibilityProperty: true}) || h.innerText.trim() ? clean(h.checkVisibility() ? h.innerText : '') : ''}))
 		.filter(h => h.text)
+	const name = a => decodeURIComponent(a.replace(/[?#].*$/, '').replace(/^.*\//, '')).replace(/\.[A-Za-z0-9]{1,5}$/, '')
+		.replace(/([-_]\d{2,5}x\d{2,5}|@\d(\.\d+)?x|[-_]scaled|[-_]thumb(nail)?)+$/i, '')
 	const images = [...document.querySelectorAll('img')]
 		.filter(i => !(parseFloat(i.getAttribute('width')) < 48 && parseFloat(i.getAttribute('height')) < 48))
-		.map(i => i.getAttribute('src') || '')
+		.map(i => { const src = i.getAttribute('src') || ''
+			return src && !src.startsWith('data:') ? src : i.dataset.src || src })
+		.map(a => a.startsWith('data:') ? '' : name(a))
 	return {text: document.body ? document.body.innerText : '', title: clean(document.title), headings: heads, images}
 })()`

@@ -33,7 +33,7 @@ type Web struct {
 	listener net.Listener
 	server   *http.Server
 	mu       sync.Mutex
-	failed   map[string]bool // hosts whose first answer was an error
+	failed   map[string]bool // what was asked before and failed then
 }
 
 // habits are what is odd about some sites.
@@ -96,7 +96,8 @@ func (w *Web) has(host string) bool {
 }
 
 // ServeHTTP serves the page of a site by host and path. Under /practice every
-// site has what tests need: an error, and a page that never comes.
+// site has what tests need: an error, one that passes, and a page that never
+// comes.
 func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	host, _, err := net.SplitHostPort(r.Host)
 	if err != nil {
@@ -109,6 +110,13 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		return
 	case "/practice/error":
 		http.Error(out, "this page always fails", http.StatusInternalServerError)
+		return
+	case "/practice/flaky":
+		if w.firstTime(host + r.URL.RawQuery) {
+			http.Error(out, "not now", http.StatusInternalServerError)
+			return
+		}
+		serveSite(out, host, "/", sites[host])
 		return
 	case "/practice/never":
 		<-r.Context().Done()
@@ -127,11 +135,12 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	serveSite(out, host, r.URL.Path, habit)
 }
 
-func (w *Web) firstTime(host string) bool {
+// firstTime tells whether something is asked for the first time.
+func (w *Web) firstTime(what string) bool {
 	w.mu.Lock()
 	defer w.mu.Unlock()
-	first := !w.failed[host]
-	w.failed[host] = true
+	first := !w.failed[what]
+	w.failed[what] = true
 	return first
 }
 

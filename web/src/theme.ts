@@ -11,7 +11,7 @@ const light = {
   ink: '#16233B',
   'ink-soft': '#55617A',
   rival: '#666D7A',
-  pencil: '#1F6FB2',
+  pencil: '#1D6CAE',
   'pencil-wash': '#E3EEF8',
   stamp: '#B93415',
   primary: '#16233B',

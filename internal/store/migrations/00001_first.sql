@@ -1,6 +1,8 @@
 -- +goose Up
+-- Ids are never used twice (AUTOINCREMENT): readings are kept in memory by id,
+-- and a link to something deleted must not lead to something else.
 CREATE TABLE clients (
-    id         INTEGER PRIMARY KEY,
+    id         INTEGER PRIMARY KEY AUTOINCREMENT,
     name       TEXT NOT NULL,
     trade      TEXT NOT NULL DEFAULT '',
     phone      TEXT NOT NULL DEFAULT '',
@@ -36,7 +38,7 @@ CREATE INDEX phrases_client ON phrases (client_id, position);
 
 -- The client's own pages. One without an address is not there yet.
 CREATE TABLE pages (
-    id        INTEGER PRIMARY KEY,
+    id        INTEGER PRIMARY KEY AUTOINCREMENT,
     client_id INTEGER NOT NULL REFERENCES clients (id) ON DELETE CASCADE,
     kind      TEXT NOT NULL,
     url       TEXT NOT NULL DEFAULT ''
@@ -55,7 +57,7 @@ CREATE TABLE lineups (
 );
 
 CREATE TABLE lineup_entries (
-    id        INTEGER PRIMARY KEY,
+    id        INTEGER PRIMARY KEY AUTOINCREMENT,
     client_id INTEGER NOT NULL REFERENCES clients (id) ON DELETE CASCADE,
     part      TEXT NOT NULL,
     position  INTEGER NOT NULL,
@@ -72,7 +74,7 @@ CREATE INDEX lineup_entries_client ON lineup_entries (client_id);
 
 -- One page, read and measured at one moment; never changed afterwards.
 CREATE TABLE readings (
-    id           INTEGER PRIMARY KEY,
+    id           INTEGER PRIMARY KEY AUTOINCREMENT,
     client_id    INTEGER NOT NULL REFERENCES clients (id) ON DELETE CASCADE,
     url          TEXT NOT NULL,
     final_url    TEXT NOT NULL,
@@ -85,7 +87,7 @@ CREATE TABLE readings (
 CREATE INDEX readings_url ON readings (client_id, url, id);
 
 CREATE TABLE jobs (
-    id         INTEGER PRIMARY KEY,
+    id         INTEGER PRIMARY KEY AUTOINCREMENT,
     client_id  INTEGER NOT NULL REFERENCES clients (id) ON DELETE CASCADE,
     state      TEXT NOT NULL,
     started_at TEXT NOT NULL,

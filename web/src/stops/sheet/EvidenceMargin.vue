@@ -140,7 +140,7 @@ async function copyText() {
         inside words.
       </p>
     </header>
-    <div ref="body" class="body">
+    <div ref="body" class="body" tabindex="0">
       <p v-if="error" class="mistake">{{ error.message }}</p>
       <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
       <HeadingList v-else-if="what === 'headings'" :column="column" />

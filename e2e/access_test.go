@@ -1,0 +1,56 @@
+package e2e
+
+import (
+	"fmt"
+	"os"
+	"testing"
+
+	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+type violation struct {
+	ID     string   `json:"id"`
+	Impact string   `json:"impact"`
+	Help   string   `json:"help"`
+	Nodes  []string `json:"nodes"`
+}
+
+// axe-core finds nothing serious on any view filled with data, light or dark.
+func TestAccessible(t *testing.T) {
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err, "run make build first")
+	p := shared(t)
+	client, page := brindle(t, p)
+	s := look(t, p)
+	sheet := fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page)
+	views := map[string]string{
+		"/":    "Brindle & Ash Chimney",
+		"/new": "Save and find rivals",
+		fmt.Sprintf("/clients/%d/ground", client): "Services",
+		fmt.Sprintf("/clients/%d/lineup", client): "Lantern Street Sweeps",
+		sheet: "1,455 to write",
+		sheet + "?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor": "Skip to the text",
+		sheet + "?show=headings&column=0":                                      "with the copy words under each",
+		sheet + "?show=images&column=0":                                        "a camera’s name",
+		sheet + "?show=rule&column=0":                                          "The guideline for a home page",
+		fmt.Sprintf("/clients/%d/pages/%d/targets", client, page):              "Title: begin with",
+		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page):             "words to write",
+	}
+	for _, scheme := range []string{"light", "dark"} {
+		_, err := chromedp.Call(s.ctx, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{
+			Features: []*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: scheme}}})
+		require.NoError(t, err)
+		for path, shown := range views {
+			s.open(path)
+			s.sees(shown)
+			eval[any](s, string(axe)+";0")
+			found := eval[[]violation](s, `axe.run(document).then(r => r.violations
+				.filter(v => v.impact === 'serious' || v.impact === 'critical')
+				.map(v => ({id: v.id, impact: v.impact, help: v.help, nodes: v.nodes.slice(0, 4).map(n => n.html + ' ' + (n.any[0]?.message ?? ''))})))`)
+			assert.Empty(t, found, "%s, %s", path, scheme)
+		}
+	}
+}

@@ -1,0 +1,56 @@
+package e2e
+
+import (
+	"fmt"
+	"net/http"
+	"path/filepath"
+	"testing"
+
+	"inktally/internal/app"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A run that was under way when the program died is shown as broken off and
+// can be gone on with; nothing that was read or entered is lost.
+func TestKilledInTheMiddle(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "demo.db")
+	p := start(t, data)
+	client, page := brindle(t, p)
+	path := fmt.Sprintf("/api/clients/%d", client)
+	before := get[app.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
+	// A rival whose page never comes keeps the run going.
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, path+"/lineup/rivals",
+		map[string]string{"addresses": "harborflue.example/practice/never"}))
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, path+"/run", nil))
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
+	s.sees("5 of 6 pages read")
+	s.until(`document.querySelector('[data-run=running]')`)
+	run := get[struct{ Run app.Run }](t, p, path+"/run").Run
+	p.kill(t)
+
+	p = start(t, data)
+	defer p.kill(t)
+	after := get[struct{ Run app.Run }](t, p, path+"/run").Run
+	assert.Equal(t, run.ID, after.ID)
+	assert.Equal(t, "broken off", after.State)
+	assert.Equal(t, 5, after.Done)
+	for _, item := range after.Items {
+		assert.NotEqual(t, "reading", item.State)
+	}
+	sheet := get[app.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
+	require.Len(t, sheet.Columns, len(before.Columns)+1)
+	for i := range before.Columns {
+		assert.Equal(t, before.Columns[i].Words, sheet.Columns[i].Words)
+		assert.Greater(t, sheet.Columns[i].ReadingID, before.Columns[i].ReadingID, "the new reading was kept")
+	}
+	s = look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
+	s.sees("broken off at 5 of 6")
+	s.press("Go on")
+	s.until(`document.querySelector('[data-run=running]')`)
+	s.press("Stop")
+	s.sees("stopped at 5 of 6")
+}

@@ -1,0 +1,231 @@
+package e2e
+
+import (
+	"fmt"
+	"net/http"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+	"time"
+
+	"inktally/internal/app"
+
+	"github.com/chromedp/cdproto/browser"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// The whole path: a new client, its rivals, the sheet, the targets, and the
+// brief as a file.
+func TestWholePath(t *testing.T) {
+	p := shared(t)
+	s := look(t, p)
+	s.open("/")
+	s.press("New client")
+	s.fill("[name=name]", "Cinder Lane Sweeps")
+	s.fill("[name=home_page]", "brindleandash.example")
+	s.fill("[name=services]", "chimney sweep\nflue liner installation")
+	s.fill("[name=places]", "Tarn Harbor, ME\nOstrey")
+	s.fill("[name=phrases]", "chimney sweep tarn harbor\nflue liner tarn harbor")
+	s.press("Save and find rivals")
+	s.press("Search and record")
+	s.sees("directory: lists 17 businesses")
+	s.sees("position 2: no business stands here")
+	s.until(`document.querySelectorAll('li.taken').length === 4`)
+	s.until(`document.querySelector('li.own').innerText.startsWith('14')`)
+
+	// A rival set aside and taken back.
+	eval[bool](s, `([...document.querySelectorAll('[data-entry="Old Saltbox Masonry"] button')][0].click(), true)`)
+	s.sees("Measure 3 rivals")
+	s.press("Undo")
+	s.press("Measure 4 rivals")
+
+	s.until(`document.querySelector('[data-run=done]')`)
+	s.until(`document.querySelectorAll('[data-cell=seen]').length === 5`)
+	assert.Equal(t, "545", eval[string](s, `document.querySelector('[data-cell=seen]').dataset.figure`))
+	s.sees("1,455 to write")
+
+	s.press("Targets")
+	s.sees("Title: begin with")
+	client := eval[int](s, `+location.pathname.split('/')[2]`)
+	page := eval[int](s, `+location.pathname.split('/')[4]`)
+	path := fmt.Sprintf("/api/clients/%d/pages/%d", client, page)
+
+	// One kept, one changed, one dropped; the choices survive measuring again.
+	on := func(key, button string) {
+		t.Helper()
+		find := fmt.Sprintf(`[...document.querySelectorAll('[data-target=%q] button')].find(b => b.textContent.includes(%q))`, key, button)
+		s.until(find)
+		eval[bool](s, "("+find+".click(), true)")
+	}
+	on("h1: chimney sweep tarn harbor", "Keep")
+	s.until(`document.querySelector('[data-target="h1: chimney sweep tarn harbor"] [aria-pressed=true]')`)
+	on("title: chimney sweep tarn harbor", "Change")
+	s.fill("[name=value]", "Chimney sweep Tarn Harbor | Cinder Lane")
+	s.press("Change")
+	s.sees("changed by hand")
+	on("alt: chimney sweep tarn harbor", "Drop")
+	s.sees("dropped: not wanted")
+	s.fill("[name=hours]", "1")
+	eval[bool](s, `(document.querySelector('[name=hours]').blur(), true)`)
+	s.sees("1 hours end here")
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/run", client), nil))
+	s.until(`document.querySelector('[data-run=running]')`)
+	s.until(`document.querySelector('[data-run=done]')`)
+	s.sees("changed by hand")
+
+	s.press("Hand-off")
+	s.until(`document.querySelector('[data-brief]')`)
+	markdown := download(t, s)
+	targets := get[app.Targets](t, p, path+"/targets")
+	require.Greater(t, len(targets.Targets), 8)
+	for _, x := range targets.Targets {
+		line := strings.TrimSpace(x.Before + " **" + x.Pencil + "**")
+		if x.Pencil == "" {
+			line = x.Before
+		}
+		if x.Choice.State == "dropped" {
+			assert.NotContains(t, markdown, "One alt text")
+			continue
+		}
+		at := strings.Index(markdown, line)
+		if !assert.GreaterOrEqual(t, at, 0, "the brief lacks %q", line) {
+			continue
+		}
+		rest := markdown[at:min(len(markdown), at+len(line)+400)]
+		assert.Contains(t, rest, x.Evidence)
+		assert.Contains(t, rest, app.Duration(x.Minutes))
+		if x.Gain > 0 {
+			assert.Contains(t, rest, app.Share(x.Gain)+" of the gain")
+		}
+		assert.True(t, eval[bool](s, fmt.Sprintf(`!!document.querySelector('[data-line=%q]')`, x.Key)), "the paper lacks %q", x.Key)
+	}
+	assert.Contains(t, markdown, "Chimney sweep Tarn Harbor | Cinder Lane")
+	assert.Contains(t, markdown, "**1,455 to write**")
+	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
+}
+
+// download saves the brief through the browser and returns it.
+func download(t *testing.T, s *screen) string {
+	t.Helper()
+	dir := t.TempDir()
+	_, err := chromedp.CallBrowser(s.ctx, browser.SetDownloadBehavior, browser.SetDownloadBehaviorParams{
+		Behavior: browser.SetDownloadBehaviorBehaviorAllow, DownloadPath: dir})
+	require.NoError(t, err)
+	s.press("Download .md")
+	deadline := time.Now().Add(10 * time.Second)
+	for {
+		files, err := filepath.Glob(filepath.Join(dir, "*.md"))
+		require.NoError(t, err)
+		if len(files) == 1 {
+			raw, err := os.ReadFile(files[0])
+			require.NoError(t, err)
+			if len(raw) > 0 {
+				return string(raw)
+			}
+		}
+		require.True(t, time.Now().Before(deadline), "nothing was downloaded")
+		time.Sleep(50 * time.Millisecond)
+	}
+}
+
+// The short way in: one line goes straight to the sheet.
+func TestShortWay(t *testing.T) {
+	p := shared(t)
+	s := look(t, p)
+	s.open("/")
+	s.fill("[name=address]", "lanternsweeps.example")
+	s.fill("[name=phrase]", "chimney sweep tarn harbor")
+	s.fill("[name=rivals]", "harborflue.example, http://www.oldsaltbox.example/")
+	s.press("Measure")
+	s.until(`document.querySelectorAll('[data-cell=seen]').length === 3`)
+	s.until(`document.querySelector('[data-run=done]')`)
+	assert.Equal(t, []string{"1016", "1726", "381"}, eval[[]string](s, `[...document.querySelectorAll('[data-cell=seen]')].map(c => c.dataset.figure)`))
+	client := eval[int](s, `+location.pathname.split('/')[2]`)
+	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
+}
+
+// What cannot be taken is said in one sentence, and nothing typed is lost.
+func TestBadEntries(t *testing.T) {
+	s := look(t, shared(t))
+	for address, says := range map[string]string{
+		"file:///etc/passwd":  "begins with file:",
+		"javascript:alert(1)": "begins with javascript:",
+		"http://":             "names no site",
+		"two words.example":   "holds a space",
+		"shop":                "no dot",
+	} {
+		s.open("/")
+		s.fill("[name=address]", address)
+		s.fill("[name=phrase]", "chimney sweep")
+		s.fill("[name=rivals]", "one.example")
+		s.press("Measure")
+		s.until(`document.querySelector('.short [role=alert]')`)
+		assert.Contains(t, eval[string](s, `document.querySelector('.short [role=alert]').textContent`), says)
+		assert.Equal(t, address, s.value("[name=address]"))
+		assert.Equal(t, "one.example", s.value("[name=rivals]"))
+	}
+	s.open("/")
+	s.fill("[name=address]", "shop.example")
+	s.fill("[name=phrase]", "   ")
+	s.press("Measure")
+	s.sees("the short way in needs a phrase")
+	assert.Equal(t, "shop.example", s.value("[name=address]"))
+}
+
+// A page that fails says why and can be tried again; the rest goes on. A page
+// that cannot be reached can be pasted.
+func TestPagesThatFail(t *testing.T) {
+	p := shared(t)
+	s := look(t, p)
+	s.open("/new")
+	s.fill("[name=name]", "Soot & Daughters")
+	s.fill("[name=home_page]", "brindleandash.example/practice/error")
+	s.fill("[name=phrases]", "chimney sweep tarn harbor")
+	s.press("Save and find rivals")
+	s.press("Paste rivals’ addresses")
+	s.fill("[name=rivals]", "no-such-site.example\nharborflue.example/practice/flaky\nhttp://127.0.0.1/\nbrindleandash.example/nowhere.html\noldsaltbox.example")
+	s.press("Take these as rivals")
+	s.press("Measure 5 rivals")
+	s.until(`document.querySelector('[data-run=done]')`)
+	s.sees("5 of 6 not read")
+	s.sees("harborflue.example answered 500")
+	s.sees("brindleandash.example answered 500 (internal server error)")
+	s.sees("no site is found under the name no-such-site.example")
+	s.sees("private network and is not read")
+	s.sees("brindleandash.example answered 404 (not found)")
+	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '381'`)
+	s.press("Try again")
+	s.sees("4 of 6 not read")
+	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '1726'`)
+
+	s.press("Paste the page instead")
+	s.fill("[name=html]", "<title>Pasted</title><h1>Chimney sweep Tarn Harbor</h1><p>four words of text</p>")
+	s.press("Measure what was pasted")
+	s.until(`document.querySelector('[data-cell=seen][data-column="0"]')?.dataset.figure === '8'`)
+	s.sees("pasted today")
+	client := eval[int](s, `+location.pathname.split('/')[2]`)
+	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
+}
+
+// The ground keeps what is typed, says what it cannot keep, and undoes.
+func TestGround(t *testing.T) {
+	p := shared(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/ground", client))
+	leave := func() { eval[bool](s, `(document.activeElement.blur(), true)`) }
+	s.fill("[name=trade]", "chimneys and stoves")
+	leave()
+	s.sees("Saved")
+	assert.Equal(t, "chimneys and stoves", get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Trade)
+	s.press("Undo")
+	s.until(`document.querySelector('[name=trade]').value === 'chimney care'`)
+	s.fill("[name=phrases]", "chimney sweep tarn harbor\n!!! ???")
+	leave()
+	s.sees(`the phrase "!!! ???" holds no word`)
+	assert.Contains(t, s.value("[name=phrases]"), "!!! ???", "what was typed stays")
+	assert.Len(t, get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 6)
+}

@@ -1,0 +1,145 @@
+// Package e2e drives the real program with the demo's data through Debian's
+// Chromium, as a person would.
+package e2e
+
+import (
+	"bufio"
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"sync"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+var binary string
+
+// TestMain builds the program once, with the front end that make build made.
+func TestMain(m *testing.M) {
+	dir, err := os.MkdirTemp("", "inktally-e2e-")
+	if err != nil {
+		panic(err)
+	}
+	binary = filepath.Join(dir, "inktally")
+	build := exec.Command("go", "build", "-o", binary, "../cmd/inktally")
+	build.Stderr = os.Stderr
+	if err := build.Run(); err != nil {
+		fmt.Fprintln(os.Stderr, "the program cannot be built:", err)
+		os.Exit(1)
+	}
+	code := m.Run()
+	if demo.process != nil {
+		_ = demo.process.Kill()
+	}
+	_ = os.RemoveAll(dir)
+	os.Exit(code)
+}
+
+// program is a running program.
+type program struct {
+	base    string // http://127.0.0.1:port
+	process *os.Process
+	waited  chan struct{}
+}
+
+var (
+	demo     program
+	demoOnce sync.Once
+)
+
+// shared is the demo that most tests use together.
+func shared(t *testing.T) *program {
+	demoOnce.Do(func() {
+		dir, err := os.MkdirTemp("", "inktally-data-")
+		require.NoError(t, err)
+		demo = *start(t, filepath.Join(dir, "demo.db"))
+	})
+	require.NotEmpty(t, demo.base, "the demo did not start")
+	return &demo
+}
+
+// start starts the demo over a data file and waits for its address.
+func start(t *testing.T, data string) *program {
+	t.Helper()
+	cmd := exec.Command(binary, "demo", "--listen", "127.0.0.1:0", "--data", data)
+	cmd.Stderr = os.Stderr
+	cmd.SysProcAttr = &syscall.SysProcAttr{Pdeathsig: syscall.SIGKILL}
+	out, err := cmd.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, cmd.Start())
+	p := &program{process: cmd.Process, waited: make(chan struct{})}
+	found := make(chan string, 1)
+	go func() {
+		lines := bufio.NewScanner(out)
+		for lines.Scan() {
+			if _, base, ok := strings.Cut(lines.Text(), "is at "); ok {
+				found <- base
+			}
+		}
+		_ = cmd.Wait()
+		close(p.waited)
+	}()
+	select {
+	case p.base = <-found:
+	case <-p.waited:
+		t.Fatal("the program ended before it listened")
+	case <-time.After(time.Minute):
+		t.Fatal("the program did not listen in time")
+	}
+	return p
+}
+
+// kill ends the program as a power cut would.
+func (p *program) kill(t *testing.T) {
+	require.NoError(t, p.process.Signal(syscall.SIGKILL))
+	<-p.waited
+}
+
+// get decodes an answer of the API.
+func get[T any](t *testing.T, p *program, path string) (v T) {
+	t.Helper()
+	resp, err := http.Get(p.base + path)
+	require.NoError(t, err)
+	defer resp.Body.Close()
+	require.Equal(t, http.StatusOK, resp.StatusCode, path)
+	require.NoError(t, json.NewDecoder(resp.Body).Decode(&v))
+	return v
+}
+
+// send sends a body to the API and returns the status.
+func send(t *testing.T, p *program, method, path string, body any) int {
+	t.Helper()
+	raw, err := json.Marshal(body)
+	require.NoError(t, err)
+	req, err := http.NewRequest(method, p.base+path, strings.NewReader(string(raw)))
+	require.NoError(t, err)
+	req.Header.Set("Content-Type", "application/json")
+	resp, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	defer resp.Body.Close()
+	return resp.StatusCode
+}
+
+// brindle returns the id of the demo's main client and of its home page.
+func brindle(t *testing.T, p *program) (client, page int64) {
+	t.Helper()
+	type row struct {
+		ID     int64  `json:"id"`
+		Name   string `json:"name"`
+		PageID int64  `json:"page_id"`
+	}
+	for _, r := range get[[]row](t, p, "/api/clients") {
+		if r.Name == "Brindle & Ash Chimney" {
+			return r.ID, r.PageID
+		}
+	}
+	t.Fatal("the demo has no main client")
+	return 0, 0
+}

@@ -1,0 +1,112 @@
+package e2e
+
+import (
+	"context"
+	"fmt"
+	"net/url"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"inktally/e2e/browser"
+
+	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/cdproto/network"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// screen is a browser that looks at a program. It asserts at its end that
+// nothing was asked of any other host.
+type screen struct {
+	t    *testing.T
+	ctx  context.Context
+	base string
+}
+
+// look opens a browser on a program.
+func look(t *testing.T, p *program) *screen {
+	t.Helper()
+	s := &screen{t: t, ctx: browser.Start(t, nil), base: p.base}
+	var mu sync.Mutex
+	var asked []string
+	require.NoError(t, chromedp.Listen(s.ctx, func(ev any) {
+		if e, ok := ev.(*network.EventRequestWillBeSent); ok {
+			mu.Lock()
+			asked = append(asked, e.Request.URL)
+			mu.Unlock()
+		}
+	}))
+	t.Cleanup(func() {
+		mu.Lock()
+		defer mu.Unlock()
+		assert.NotEmpty(t, asked)
+		for _, a := range asked {
+			if u, err := url.Parse(a); assert.NoError(t, err) && u.Scheme != "data" && u.Scheme != "blob" {
+				assert.True(t, strings.HasPrefix(a, p.base+"/"), "asked of another host: %s", a)
+			}
+		}
+	})
+	return s
+}
+
+func (s *screen) open(path string) {
+	s.t.Helper()
+	require.NoError(s.t, chromedp.Do(s.ctx, chromedp.Navigate(s.base+path)))
+}
+
+// eval runs a script and returns its value.
+func eval[T any](s *screen, script string) T {
+	s.t.Helper()
+	v, err := chromedp.Run(s.ctx, chromedp.Evaluate[T](script, chromedp.EvalAwaitPromise))
+	require.NoError(s.t, err, script)
+	return v
+}
+
+// until waits until a script's value is true.
+func (s *screen) until(script string) {
+	s.t.Helper()
+	deadline := time.Now().Add(20 * time.Second)
+	for {
+		done, err := chromedp.Run(s.ctx, chromedp.Evaluate[bool]("!!("+script+")"))
+		if err == nil && done {
+			return
+		}
+		if time.Now().After(deadline) {
+			text, _ := chromedp.Run(s.ctx, chromedp.Evaluate[string]("location.pathname + '\\n' + document.body.innerText.slice(0, 3000)"))
+			s.t.Fatalf("never came true: %s (%v)\non the screen: %s", script, err, text)
+		}
+		time.Sleep(30 * time.Millisecond)
+	}
+}
+
+// sees waits until a text stands on the screen.
+func (s *screen) sees(text string) {
+	s.t.Helper()
+	s.until(fmt.Sprintf("document.body.innerText.includes(%q)", text))
+}
+
+// fill types a text over what stands in a field.
+func (s *screen) fill(css, text string) {
+	s.t.Helper()
+	s.until(fmt.Sprintf("document.querySelector(%q)", css))
+	require.NoError(s.t, chromedp.Do(s.ctx, chromedp.Focus(chromedp.CSS(css))))
+	eval[bool](s, fmt.Sprintf("(document.querySelector(%q).select(), true)", css))
+	_, err := chromedp.Call(s.ctx, input.InsertText, input.InsertTextParams{Text: text})
+	require.NoError(s.t, err)
+}
+
+// press clicks the button or link that says a text.
+func (s *screen) press(text string) {
+	s.t.Helper()
+	find := fmt.Sprintf(`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.disabled)`, text)
+	s.until(find)
+	eval[bool](s, "("+find+".click(), true)")
+}
+
+func (s *screen) value(css string) string {
+	s.t.Helper()
+	return eval[string](s, fmt.Sprintf("document.querySelector(%q).value", css))
+}
