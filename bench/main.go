@@ -6,6 +6,7 @@ package main
 import (
 	"bytes"
 	"fmt"
+	"os"
 	"slices"
 	"syscall"
 	"time"
@@ -34,8 +35,12 @@ func main() {
 		len(body)/1000, c.Page.Words.Seen, len(c.Page.Links), len(c.Page.Images), len(phrases), least)
 	report("measure a page with 20 phrases, parsing included", 2.0, parse, func() { measure() })
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
-	sheetBench(parse, body)
-	printBundle("web/dist")
+	for _, err := range []error{sheetBench(parse, body, phrases), bundle("internal/server/dist")} {
+		if err != nil {
+			fmt.Fprintln(os.Stderr, "bench:", err)
+			os.Exit(1)
+		}
+	}
 }
 
 // report prints the median of what work costs beside base.

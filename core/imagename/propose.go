@@ -30,13 +30,19 @@ type Image struct {
 func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) []string {
 	out := make([]string, len(images))
 	used := j.carried(images)
-	var slugs []string
+	type slug struct {
+		name  string
+		stems []string // of its service
+	}
+	var slugs []slug
+	places := j.placeStems()
 	for _, w := range wishes {
-		slug := Slug(w)
-		if slug != "" && !slices.Contains(slugs, slug) && !used[j.key(slug)] && j.Verdict(slug) == Carries {
-			used[j.key(slug)] = true
-			slugs = append(slugs, slug)
+		name := Slug(w)
+		if name == "" || used[j.key(name)] || j.Verdict(name) != Carries {
+			continue
 		}
+		used[j.key(name)] = true
+		slugs = append(slugs, slug{name, without(j.stems(text.Tokens(name)), places)})
 	}
 	type pair struct{ score, slug, image int }
 	var pairs []pair
@@ -44,11 +50,11 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 		if img.Verdict == Carries || img.Verdict == NoName || img.Frame {
 			continue
 		}
-		about := j.stems(text.Tokens(img.Heading + " " + img.Alt + " " + strings.Join(j.Words(img.Name), " ")))
-		for s, slug := range slugs {
+		about := j.knownStems(append(text.Tokens(img.Heading+" "+img.Alt), j.Words(img.Name)...))
+		for s := range slugs {
 			score := 0
-			for _, stem := range without(j.stems(text.Tokens(slug)), j.placeStems()) {
-				if holds(about, []string{stem}) {
+			for _, stem := range slugs[s].stems {
+				if slices.Contains(about, stem) {
 					score++
 				}
 			}
@@ -66,7 +72,7 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 	})
 	given := map[int]bool{}
 	for _, p := range pairs {
-		name := slugs[p.slug] + images[p.image].Ext
+		name := slugs[p.slug].name + images[p.image].Ext
 		if out[p.image] == "" && !given[p.slug] && !taken[name] {
 			out[p.image] = name
 			given[p.slug] = true

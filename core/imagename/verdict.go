@@ -41,6 +41,9 @@ type Judge struct {
 	filter   text.StemFilter // of the stems that matter
 	services [][]string      // stems
 	places   [][]string
+	names    [][]string // tokens of the places that are not the page's own
+	own      []string   // tokens of the page's place
+	ownStems []string
 }
 
 // NewJudge completes a judge from its exported fields.
@@ -54,8 +57,13 @@ func NewJudge(j Judge) *Judge {
 		}
 	}
 	placeStems := map[string]bool{}
+	j.own = j.Place.Tokens()
+	j.ownStems = j.stems(j.own)
 	for _, p := range j.Language.Places {
 		learn(p.Tokens())
+		if p.Name != j.Place.Name {
+			j.names = append(j.names, p.Tokens())
+		}
 		stems := j.stems(p.Tokens())
 		j.places = append(j.places, stems)
 		for _, s := range stems {
@@ -103,7 +111,7 @@ func (j *Judge) VerdictOf(name string, words []string, holdsFamily bool) Verdict
 		return NoName
 	}
 	stems := j.knownStems(words)
-	service, own, other := holdsAny(stems, j.services), holds(stems, j.stems(j.Place.Tokens())), j.otherPlace(words)
+	service, own, other := holdsAny(stems, j.services), holds(stems, j.ownStems), j.otherPlace(words)
 	switch {
 	case j.PlacesBound && other && !own:
 		return WrongPlace
@@ -170,13 +178,12 @@ func (j *Judge) holdsHalf(stems []string) bool {
 
 // otherPlace tells whether the words name a known place that is not the page's.
 func (j *Judge) otherPlace(words []string) bool {
-	own := j.Place.Tokens()
 	rest := words
-	if at := place.Index(words, own); at >= 0 {
-		rest = append(append([]string{}, words[:at]...), words[at+len(own):]...)
+	if at := place.Index(words, j.own); at >= 0 {
+		rest = append(append([]string{}, words[:at]...), words[at+len(j.own):]...)
 	}
-	for _, p := range j.Language.Places {
-		if p.Name != j.Place.Name && place.Index(rest, p.Tokens()) >= 0 {
+	for _, name := range j.names {
+		if place.Index(rest, name) >= 0 {
 			return true
 		}
 	}

@@ -1,4 +1,0 @@
-package main
-
-func sheetBench(parse func(), body []byte) {}
-func printBundle(dir string)               {}

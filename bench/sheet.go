@@ -1,0 +1,83 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+
+	"inktally/core/place"
+	"inktally/internal/app"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+)
+
+// serving answers every address with one page.
+type serving struct{ body []byte }
+
+func (s serving) Get(_ context.Context, address string) (fetch.Document, error) {
+	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
+}
+
+// sheetBench compares a sheet of 8 columns in the server with the parsing of
+// one of its pages: with the pages at hand, and with all of them read anew
+// from the store.
+func sheetBench(parse func(), body []byte, phrases []string) error {
+	dir, err := os.MkdirTemp("", "inktally-bench-")
+	if err != nil {
+		return err
+	}
+	defer os.RemoveAll(dir)
+	ctx := context.Background()
+	db, err := store.Open(ctx, filepath.Join(dir, "bench.db"))
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	open := func() *app.App {
+		a, err := app.New(ctx, app.Options{DB: db, Pages: serving{body}})
+		if err != nil {
+			panic(err)
+		}
+		return a
+	}
+	a := open()
+	client, page, err := measured(ctx, a, phrases)
+	if err != nil {
+		return err
+	}
+	sheet := func(a *app.App) {
+		s, err := a.Sheet(ctx, client, page)
+		if err != nil || len(s.Columns) != 8 || s.Columns[7].Words.Seen == 0 {
+			panic(fmt.Sprint("no sheet of 8 columns: ", err))
+		}
+	}
+	report("a sheet of 8 such pages, all at hand", 20, parse, func() { sheet(a) })
+	report("  all read anew from the store", 20, parse, func() { sheet(open()) })
+	a.Close()
+	return nil
+}
+
+// measured makes a client with seven rivals and waits for its run.
+func measured(ctx context.Context, a *app.App, phrases []string) (client, page int64, err error) {
+	g, err := a.NewClient(ctx, app.Business{Name: "Bench", HomePage: "bench.example", Phrases: phrases,
+		Services: []string{"chimney sweep"}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
+	if err != nil {
+		return 0, 0, err
+	}
+	var rivals []string
+	for i := range 7 {
+		rivals = append(rivals, fmt.Sprintf("rival%d.example", i))
+	}
+	if _, err := a.PasteRivals(ctx, g.ID, strings.Join(rivals, " ")); err != nil {
+		return 0, 0, err
+	}
+	states, end := a.Watch(g.ID)
+	defer end()
+	run, err := a.Measure(ctx, g.ID)
+	for err == nil && run.State == "running" {
+		run = <-states
+	}
+	return g.ID, g.Pages[0].ID, err
+}
