@@ -32,7 +32,7 @@ func (r api) runs() {
 		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Stop(ctx, in.Client, in.Run) })
 	sse.Register(r.huma, huma.Operation{
 		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress", Summary: "The progress of runs, as it happens",
-	}, map[string]any{"progress": app.Run{}}, r.progress)
+	}, map[string]any{"progress": lastRun{}}, r.progress)
 }
 
 // progress sends the state of the newest run, and each change of it, until the
@@ -40,17 +40,16 @@ func (r api) runs() {
 func (r api) progress(ctx context.Context, in *ClientPath, send sse.Sender) {
 	states, end := r.app.Watch(in.Client)
 	defer end()
-	if run, err := r.app.LastRun(ctx, in.Client); err == nil && run != nil {
-		if send.Data(*run) != nil {
-			return
-		}
+	run, err := r.app.LastRun(ctx, in.Client)
+	if err != nil || send.Data(lastRun{run}) != nil {
+		return
 	}
 	for {
 		select {
 		case <-ctx.Done():
 			return
 		case run := <-states:
-			if send.Data(run) != nil {
+			if send.Data(lastRun{&run}) != nil {
 				return
 			}
 		}

@@ -13,8 +13,9 @@ export function useProgress(client: MaybeRefOrGetter<number>) {
     if (document.hidden) return
     source = new EventSource(`/api/clients/${id}/progress`)
     source.addEventListener('progress', (event) => {
-      const run = JSON.parse((event as MessageEvent<string>).data) as Run
+      const { run } = JSON.parse((event as MessageEvent<string>).data) as { run: Run | null }
       cache.setQueryData(['client', id, 'run'], run)
+      if (!run) return
       const now = `${id} ${run.id} ${run.done} ${run.failed} ${run.state}`
       if (seen.startsWith(`${id} `) && now !== seen) refresh(id)
       seen = now

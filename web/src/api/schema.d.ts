@@ -585,6 +585,7 @@ export interface components {
             background: boolean;
             ext: string;
             file: string;
+            frame: boolean;
             heading: string;
             hidden: boolean;
             /** @description A better name with its extension, empty for none */
@@ -1553,7 +1554,7 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": {
-                        data: components["schemas"]["Run"];
+                        data: components["schemas"]["LastRun"];
                         /**
                          * @description The event name.
                          * @constant

@@ -1,0 +1,98 @@
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// run runs the command and returns what it prints.
+func run(in string, args ...string) (string, error) {
+	cmd := measureCommand()
+	var out bytes.Buffer
+	cmd.SetArgs(args)
+	cmd.SetIn(strings.NewReader(in))
+	cmd.SetOut(&out)
+	cmd.SetErr(&out)
+	cmd.SilenceUsage, cmd.SilenceErrors = true, true
+	err := cmd.Execute()
+	return out.String(), err
+}
+
+const sample = `<html lang=en><title> Soot
+ &amp; Co </title><h1>Flue  liner Ostrey</h1><p>Some words here.</p><img src="/a/IMG_2041.jpg?x"><img src=b.png alt="">`
+
+// The shape of the JSON is kept to the letter.
+func TestMeasureJSON(t *testing.T) {
+	out, err := run(sample, "--json", "--phrase", "flue liner ostrey", "-")
+	require.NoError(t, err)
+	slots := func(h1 string) string {
+		return `{"title":0,"description":0,"address":0,"h1":` + h1 + `,"subheads":0,"opening":0,"body":0,"links":0,"image_names":0,"alt":0,"elsewhere":0,"total":` + h1 + `}`
+	}
+	assert.Equal(t, `{"url":"","title":"Soot \u0026 Co","description":"","lang":"en","words":{"seen":6,"copy":6,"hidden":0},`+
+		`"headings":[{"level":1,"text":"Flue liner Ostrey","words":6}],`+
+		`"images":[{"src":"/a/IMG_2041.jpg?x","file":"IMG_2041","alt":null,"hidden":false,"verdict":"camera"},`+
+		`{"src":"b.png","file":"b","alt":"","hidden":false,"verdict":"plain"}],`+
+		`"phrases":[{"phrase":"flue liner ostrey","exact":`+slots("1")+`,"loose":`+slots("0")+`}],"warnings":[]}`+"\n", out)
+	out, err = run("<p>x", "--json", "-")
+	require.NoError(t, err)
+	assert.Contains(t, out, `"headings":[],"images":[],"phrases":[],"warnings":[]`)
+}
+
+func TestMeasureTable(t *testing.T) {
+	out, err := run(strings.Repeat("word ", 1234)+sample, "--phrase", "flue liner ostrey", "-")
+	require.NoError(t, err)
+	assert.Contains(t, out, "1240  ||||\u0337 ||||\u0337 ||")
+	assert.Contains(t, out, "h1 Flue liner Ostrey")
+	assert.Contains(t, out, "camera")
+}
+
+// What cannot be read is said in one sentence.
+func TestMeasureBadInput(t *testing.T) {
+	dir := t.TempDir()
+	file := func(name string, body []byte) string {
+		path := filepath.Join(dir, name)
+		require.NoError(t, os.WriteFile(path, body, 0o600))
+		return path
+	}
+	for _, c := range []struct{ arg, says string }{
+		{file("empty.html", nil), "is empty"},
+		{file("huge.html", bytes.Repeat([]byte("x "), 25<<20)), "larger than 20 MB"},
+		{file("picture.html", []byte("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR\x00\x00")), "is not a web page"},
+		{filepath.Join(dir, "gone.html"), "no such file"},
+		{dir, "is a folder"},
+		{"file:///etc/passwd", "begins with file:"},
+		{"javascript:alert(1)", "begins with javascript:"},
+		{"http://127.0.0.1:1/", "private network"},
+		{"http://10.1.2.3/", "private network"},
+		{"http:///x", "names no site"},
+	} {
+		out, err := run("", "--json", c.arg)
+		require.Error(t, err, c.arg)
+		assert.Contains(t, err.Error(), c.says)
+		assert.NotContains(t, err.Error(), "\n")
+		assert.Empty(t, out)
+	}
+	_, err := run(sample, "--phrase", "  ", "-")
+	assert.ErrorContains(t, err, "holds no word")
+	_, err = run("", "-")
+	assert.ErrorContains(t, err, "standard input is empty")
+}
+
+// The worst pages give a reading, with a warning.
+func TestMeasureWorstPages(t *testing.T) {
+	out, err := run(strings.Repeat("<div>", 2_000_000), "--json", "-")
+	require.NoError(t, err)
+	var m struct{ Warnings []string }
+	require.NoError(t, json.Unmarshal([]byte(out), &m))
+	assert.Contains(t, strings.Join(m.Warnings, " "), "nested too deeply")
+	out, err = run("<meta charset=no-such>caf\xe9 r\xc3\xa9sum\xe9", "--json", "-")
+	require.NoError(t, err)
+	assert.Contains(t, out, `"seen":2`)
+}

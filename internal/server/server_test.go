@@ -1,0 +1,160 @@
+package server
+
+import (
+	"bufio"
+	"context"
+	"encoding/json"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"inktally/internal/app"
+	"inktally/internal/practice"
+	"inktally/internal/source"
+	"inktally/internal/store"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// serve starts the program over the practice web.
+func serve(t *testing.T) *httptest.Server {
+	web, err := practice.Start()
+	require.NoError(t, err)
+	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "s.db"))
+	require.NoError(t, err)
+	log := slog.New(slog.NewTextHandler(io.Discard, nil))
+	a, err := app.New(context.Background(), app.Options{DB: db, Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}, Log: log})
+	require.NoError(t, err)
+	server := httptest.NewServer(New(a, log))
+	t.Cleanup(func() {
+		server.Close()
+		a.Close()
+		_ = db.Close()
+		_ = web.Close()
+	})
+	return server
+}
+
+// ask sends a request and returns the status and the decoded answer.
+func ask(t *testing.T, server *httptest.Server, method, path, body string, change ...func(*http.Request)) (int, map[string]any) {
+	t.Helper()
+	req, err := http.NewRequest(method, server.URL+path, strings.NewReader(body))
+	require.NoError(t, err)
+	req.Header.Set("Content-Type", "application/json")
+	for _, c := range change {
+		c(req)
+	}
+	resp, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	defer resp.Body.Close()
+	var answer map[string]any
+	raw, err := io.ReadAll(resp.Body)
+	require.NoError(t, err)
+	_ = json.Unmarshal(raw, &answer)
+	if resp.StatusCode >= 400 {
+		assert.Equal(t, "application/problem+json", resp.Header.Get("Content-Type"), path)
+		assert.NotEmpty(t, answer["detail"], path)
+	}
+	return resp.StatusCode, answer
+}
+
+func TestProblems(t *testing.T) {
+	server := serve(t)
+	for _, c := range []struct {
+		method, path, body string
+		status             int
+		says               string
+	}{
+		{"GET", "/api/clients/9", "", 404, "not there any more"},
+		{"GET", "/api/clients/x", "", 422, ""},
+		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, "begins with file:"},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, "needs a phrase"},
+		{"POST", "/api/quick", `{"address":`, 400, ""},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, ""},
+		{"DELETE", "/api/clients/9", "", 404, "not there any more"},
+		{"GET", "/api/clients/9/pages/1/sheet", "", 404, ""},
+		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, ""},
+		{"GET", "/api/clients/9/readings/1/page", "", 404, ""},
+		{"GET", "/api/nowhere", "", 404, "nothing under this address"},
+		{"PATCH", "/api/clients", "", 405, "cannot be done here"},
+		{"GET", "/assets/gone.js", "", 404, "nothing under this address"},
+	} {
+		status, answer := ask(t, server, c.method, c.path, c.body)
+		assert.Equal(t, c.status, status, "%s %s", c.method, c.path)
+		assert.Contains(t, answer["detail"], c.says)
+	}
+}
+
+// Neither other sites nor other names reach the program.
+func TestGuard(t *testing.T) {
+	server := serve(t)
+	status, _ := ask(t, server, "GET", "/api/clients", "", func(r *http.Request) { r.Host = "evil.example" })
+	assert.Equal(t, http.StatusForbidden, status)
+	status, _ = ask(t, server, "POST", "/api/quick", "{}", func(r *http.Request) { r.Header.Set("Sec-Fetch-Site", "cross-site") })
+	assert.Equal(t, http.StatusForbidden, status)
+	resp, err := http.Get(server.URL + "/api/clients")
+	require.NoError(t, err)
+	resp.Body.Close()
+	assert.Contains(t, resp.Header.Get("Content-Security-Policy"), "default-src 'self'")
+}
+
+// The demo's data over the API: a run reports its progress, and the kept page
+// is given out without anything alive in it.
+func TestRunOverTheAPI(t *testing.T) {
+	server := serve(t)
+	status, g := ask(t, server, "POST", "/api/clients", `{"name":"B","trade":"","phone":"","home_page":"brindleandash.example",
+		"services":["chimney sweep"],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],"phrases":["chimney sweep tarn harbor"]}`)
+	require.Equal(t, http.StatusOK, status)
+	assert.InDelta(t, 1, g["id"], 0)
+	status, l := ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"Harbor Tarn chimney SWEEP"}`)
+	require.Equal(t, http.StatusOK, status)
+	assert.Len(t, l["entries"], 14)
+	status, l = ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"unknown"}`)
+	assert.Equal(t, http.StatusUnprocessableEntity, status)
+	assert.Contains(t, l["detail"], "knows no result")
+
+	events, err := http.Get(server.URL + "/api/clients/1/progress")
+	require.NoError(t, err)
+	defer events.Body.Close()
+	assert.Equal(t, "text/event-stream", events.Header.Get("Content-Type"))
+	status, _ = ask(t, server, "POST", "/api/clients/1/run", "")
+	require.Equal(t, http.StatusOK, status)
+	lines := bufio.NewScanner(events.Body)
+	lines.Buffer(nil, 1<<20)
+	for lines.Scan() {
+		data, ok := strings.CutPrefix(lines.Text(), "data: ")
+		if !ok {
+			continue
+		}
+		var state struct{ Run *app.Run }
+		require.NoError(t, json.Unmarshal([]byte(data), &state))
+		if run := state.Run; run != nil && run.State == "done" {
+			assert.Equal(t, 5, run.Done, "the site that fails the first time was looked at by the search")
+			break
+		}
+	}
+	_, sheet := ask(t, server, "GET", "/api/clients/1/pages/1/sheet", "")
+	assert.Len(t, sheet["columns"], 5)
+	resp, err := http.Get(server.URL + "/api/clients/1/readings/1/page")
+	require.NoError(t, err)
+	defer resp.Body.Close()
+	kept, err := io.ReadAll(resp.Body)
+	require.NoError(t, err)
+	assert.Contains(t, strings.ToLower(string(kept)), "<html")
+	assert.Contains(t, resp.Header.Get("Content-Security-Policy"), "sandbox; default-src 'none'")
+}
+
+// The description of the API is written the same each time.
+func TestOpenAPI(t *testing.T) {
+	a, err := OpenAPI()
+	require.NoError(t, err)
+	b, err := OpenAPI()
+	require.NoError(t, err)
+	assert.Equal(t, string(a), string(b))
+	assert.Contains(t, string(a), `"/api/clients/{client}/pages/{page}/evidence"`)
+}
