@@ -128,7 +128,7 @@ func (s *study) wordEvidence(t target.Target) string {
 	w := t.Words
 	var parts []string
 	if t.Subject == target.AboutNewPage {
-		parts = append(parts, "there is no page yet")
+		parts = append(parts, s.noPage())
 	} else {
 		parts = append(parts, fmt.Sprintf("%s → %s words seen", count(s.client.column.Page.Words.Seen), count(w.Target)))
 	}
@@ -153,6 +153,14 @@ func (s *study) wordEvidence(t target.Target) string {
 		parts = append(parts, fmt.Sprintf("%s with %s is set aside as too far off", r.name, count(r.column.Page.Words.Seen)))
 	}
 	return strings.Join(parts, " · ")
+}
+
+// noPage says why a page is to be made as if there were none.
+func (s *study) noPage() string {
+	if s.page.URL == "" {
+		return "there is no page yet"
+	}
+	return "the page at its address was not read"
 }
 
 func (s *study) markName(w *target.WordTarget) string {

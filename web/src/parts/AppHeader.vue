@@ -203,10 +203,15 @@ const place = computed(() => {
     height: auto;
     flex-wrap: wrap;
     position: static;
+    padding: 8px 12px 0;
+    row-gap: 2px;
   }
   .route {
     order: 5;
-    overflow: auto;
+    width: 100%;
+    height: 38px;
+    margin: 0;
+    overflow-x: auto;
   }
 }
 </style>

@@ -39,6 +39,9 @@ async function take() {
 </template>
 
 <style scoped>
+.link {
+  text-align: left;
+}
 .buttons {
   display: flex;
   gap: 14px;

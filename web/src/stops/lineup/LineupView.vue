@@ -117,12 +117,23 @@ async function measureRivals() {
       </datalist>
       <span class="soft conditions">{{ conditions }}</span>
       <button class="link" type="button" @click="pasting = !pasting">Paste rivals’ addresses</button>
-      <button v-if="lineup?.searchable" class="link" type="submit" :disabled="search.isPending.value">
+      <button
+        v-if="lineup?.searchable"
+        :class="entries.length ? 'link' : 'press main'"
+        type="submit"
+        :disabled="search.isPending.value"
+      >
         {{
           search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Record again' : 'Search and record'
         }}
       </button>
-      <button class="press main" type="button" :disabled="measure.isPending.value" @click="measureRivals">
+      <button
+        class="press"
+        :class="{ main: entries.length }"
+        type="button"
+        :disabled="measure.isPending.value"
+        @click="measureRivals"
+      >
         {{ rivals ? `Measure ${rivals} ${rivals === 1 ? 'rival' : 'rivals'}` : 'Measure without rivals' }}
       </button>
     </form>
@@ -201,7 +212,6 @@ async function measureRivals() {
   margin: 0;
 }
 .paste {
-  border-bottom: 1px solid var(--rule);
   max-width: 660px;
 }
 .paste .press {

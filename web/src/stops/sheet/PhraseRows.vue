@@ -69,12 +69,12 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
   gap: 6%;
   margin: 0 calc(10px + 3ch) 0 10px;
   max-width: 142px;
-  font-size: 11px;
+  font-size: 10.5px;
+  letter-spacing: -0.2px;
   line-height: 1.3;
 }
 .groups span {
   flex-basis: 0;
-  overflow: hidden;
   border-bottom: 1px solid currentColor;
 }
 </style>

@@ -26,7 +26,8 @@ const wordsTell = computed(() => {
   const strongest = mark
     ? `the strongest like page has ${count(mark.words.seen)}`
     : 'no rival’s page was read'
-  if (!read.value) return `a new page: ${count(words.target)} words · ${strongest}`
+  if (!read.value)
+    return `${own.value?.url ? 'not read' : 'a new page'}: ${count(words.target)} words · ${strongest}`
   return words.hold
     ? `the page has enough: the work is placement · ${strongest}`
     : `${count(words.to_write)} to write · ${strongest}`
@@ -56,7 +57,7 @@ const imagesTell = computed(() =>
 
 <template>
   <div class="scroll">
-    <table :class="{ narrow }">
+    <table :class="{ narrow }" :style="{ '--rivals': rivals.length }">
       <colgroup>
         <col class="label" />
         <col class="own" />
@@ -65,7 +66,7 @@ const imagesTell = computed(() =>
       </colgroup>
       <thead>
         <tr>
-          <th class="corner soft" scope="col">words seen are what select-all and copy gives</th>
+          <th class="corner soft" scope="col">words seen: what select-all copies</th>
           <th scope="col">
             <ColumnHead
               v-if="own"
@@ -135,9 +136,16 @@ const imagesTell = computed(() =>
   border-collapse: collapse;
   table-layout: fixed;
   width: 100%;
-  min-width: 900px;
+  /* Rivals never get narrower than their marks can be read: beyond that the sheet is scrolled. */
+  min-width: calc(570px + var(--rivals) * 134px);
 }
 @media (max-width: 1100px) {
+  .scroll table {
+    min-width: calc(490px + var(--rivals) * 132px);
+  }
+  .scroll table.narrow {
+    min-width: calc(420px + var(--rivals) * 58px);
+  }
   .scroll col.label {
     width: 160px !important;
   }
@@ -159,7 +167,7 @@ const imagesTell = computed(() =>
   }
 }
 .scroll table.narrow {
-  min-width: 0;
+  min-width: calc(516px + var(--rivals) * 74px);
 }
 .scroll col.label {
   width: 188px;

@@ -37,6 +37,17 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
         <template v-if="run?.state === 'running'">
           <p class="big">Reading {{ run.items.length }} pages: {{ run.done }} done.</p>
         </template>
+        <template v-else-if="!ground.home_page && sheet.columns.length === 1">
+          <p class="big">There is no page yet and no rival: {{ ground.name }} begins with a new page.</p>
+          <p>
+            <router-link class="press main" :to="{ name: 'lineup', params: { client } }"
+              >Find its rivals</router-link
+            >
+            <router-link class="more" :to="{ name: 'targets', params: { client, page } }"
+              >See what the new page must hold</router-link
+            >
+          </p>
+        </template>
         <template v-else>
           <p class="big">
             The client’s page and its rivals’ come here side by side: words, phrases, headings, image names.
@@ -63,6 +74,12 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
 }
 .said {
   padding: 16px var(--edge);
+}
+.press {
+  text-decoration: none;
+}
+.more {
+  margin-left: 18px;
 }
 .big {
   font-size: 15px;

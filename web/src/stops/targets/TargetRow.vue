@@ -210,6 +210,26 @@ function save() {
 .dropped .says {
   text-decoration: line-through;
 }
+@media (max-width: 760px) {
+  .row {
+    grid-template-columns: 20px auto auto 1fr;
+    padding: 8px 12px;
+    gap: 6px 12px;
+  }
+  .what {
+    grid-column: 2 / -1;
+  }
+  .says {
+    flex-wrap: wrap;
+  }
+  .before,
+  .evidence {
+    white-space: normal;
+  }
+  .gain {
+    grid-column: 2;
+  }
+}
 .at {
   box-shadow: inset 4px 0 0 var(--pencil);
 }

@@ -214,6 +214,15 @@ ol {
   margin: 0;
   padding: 0;
 }
+@media (max-width: 760px) {
+  .top {
+    flex-wrap: wrap;
+    gap: 8px 22px;
+  }
+  .captions {
+    display: none;
+  }
+}
 .cut {
   display: flex;
   align-items: center;
