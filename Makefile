@@ -5,7 +5,7 @@ PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build test lint bench api browser shots clean
+.PHONY: demo build test lint bench api browser compiler shots clean
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -38,8 +38,14 @@ browser:
 	  [ "$$(id -u)" = 0 ] || { echo "The browser tests need Chromium: apt-get install chromium"; exit 1; }; \
 	  apt-get update -qq && apt-get install -y -qq --no-install-recommends chromium > /dev/null; }
 
-test: build lint browser
-	go test -race ./core/... ./internal/... ./cmd/... ./bench/...
+# The race detector needs a C compiler.
+compiler:
+	@command -v $$(go env CC) > /dev/null || { \
+	  [ "$$(id -u)" = 0 ] || { echo "The race detector needs a C compiler: apt-get install gcc libc6-dev"; exit 1; }; \
+	  apt-get update -qq && apt-get install -y -qq --no-install-recommends gcc libc6-dev > /dev/null; }
+
+test: build lint browser compiler
+	CGO_ENABLED=1 go test -race ./core/... ./internal/... ./cmd/...
 	go test -count 1 -timeout 12m ./e2e/...
 
 bench: build

@@ -152,10 +152,6 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 		shown = defaultDisplay(n.DataAtom)
 	}
 	if skipContent && shown != inline {
-		// The box is there and ends blocks, its content is not.
-		if !ctx.hidden && shown.breaks() {
-			w.breakBlock(ctx)
-		}
 		ctx.hidden = true
 	}
 	if shown == contents {
@@ -261,6 +257,8 @@ func (w *walker) foreign(n *html.Node, parent *context) {
 	case n.Data == "foreignObject":
 		ctx.svgText, ends = false, true
 		ctx.display = block
+	case n.Namespace == "math" && n.Data != "math":
+		ends = true // each is a box of its own kind
 	}
 	if ends {
 		w.breakBlock(&ctx)

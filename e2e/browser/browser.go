@@ -84,7 +84,7 @@ func Read(t testing.TB, ctx context.Context, address string) Facts {
 // case of the source, and fields and their options hold no text.
 const factsScript = `(() => {
 	const style = document.createElement('style')
-	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe{display:none !important}'
+	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,defs,symbol{display:none !important}'
 	document.documentElement.append(style)
 	const clean = s => s.replace(/\s+/g, ' ').trim()
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]

@@ -1,0 +1,112 @@
+package e2e
+
+import (
+	"fmt"
+	"os"
+	"path/filepath"
+	"testing"
+
+	"inktally/core/page"
+	"inktally/core/text"
+	"inktally/e2e/browser"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// traps are small pages on which reading goes wrong easily.
+var traps = []string{
+	`<p>one<wbr>two three&shy;four five&#8203;six</p>`,
+	`<ruby>kan<rp>(</rp><rt>ji</rt><rp>)</rp></ruby> word`,
+	`a <math><mi>x</mi><mo>=</mo><mn>2</mn></math> b`,
+	`<svg><title>no</title><desc>no</desc><text>one <tspan>two</tspan></text><text>three</text></svg>`,
+	`<svg width=200 height=50><foreignObject width=200 height=50><p>in html</p></foreignObject></svg>`,
+	`<svg><defs><text>no</text></defs><symbol><text>no</text></symbol><g><text>yes</text></g></svg>`,
+	`<details><summary>sum</summary>closed <b>text</b></details> after`,
+	`<details open>text<summary>sum</summary><summary>second</summary></details>`,
+	`<details open><details><summary>inner</summary>x</details><summary>outer</summary>y</details>`,
+	`<summary>alone</summary> text`,
+	`<dialog>no</dialog><dialog open>yes</dialog>`,
+	`<style>dialog{display:block}</style><dialog>shown by css</dialog>`,
+	`<div popover>no</div><p>yes</p>`,
+	`<div hidden=until-found>no</div>yes`,
+	`a<div style="content-visibility:hidden">no</div>b`,
+	`a<div style="visibility:hidden">no<span style="visibility:visible">yes</span></div>b`,
+	`<table><tr style="visibility:collapse"><td>no</td></tr><tr><td>yes</td></tr></table>`,
+	`<span style="display:inline-flex"><i>a</i><i>b</i></span><span style="display:inline-grid"><i>c</i><i>d</i></span>`,
+	`<div style="display:flex">loose <b>item</b> text</div>`,
+	`<div style="display:grid"><a>one</a><a>two</a></div>`,
+	`a<span style="float:left">b</span>c`,
+	`a<span style="position:absolute">b</span>c<span style="position:fixed">d</span>e`,
+	`a<span style="position:relative">b</span>c`,
+	`<ul style="display:contents"><li style="display:contents">a</li><li style="display:contents">b</li></ul>`,
+	`<table><caption>cap</caption><colgroup><col></colgroup><thead><tr><th>a<th>b<tbody><tr><td>c<td>d</table>`,
+	`<div style="display:table"><div style="display:table-row"><i style="display:table-cell">a</i><i style="display:table-cell">b</i></div></div>`,
+	`x<span style="display:inline-table">a</span>y`,
+	`<fieldset><legend>leg</legend>field</fieldset>`,
+	`<button>Call</button><button>Book</button><label>Name</label><output>out</output>`,
+	`<button><p>one</p><p>two</p></button>`,
+	`<select><optgroup label=no><option>no</select><textarea>no</textarea><input value=no placeholder=no><datalist><option>no</datalist>yes`,
+	`<iframe>no</iframe><object>no</object><audio>no</audio><video>no</video><canvas>no</canvas><noscript>no</noscript><template>no</template><progress>no</progress><meter>no</meter>yes`,
+	"<pre>one two\nthree\tfour</pre>five",
+	"<div style='white-space:pre-line'>one\ntwo</div><span style='white-space:pre'>three\nfour</span>",
+	`<ul><li style="display:inline">a</li><li style="display:inline">b</li></ul>`,
+	`<div style="display:inline">a</div><div style="display:inline">b</div>`,
+	`<style>span{display:block}</style>a<span>b</span>c`,
+	`<style>.x{display:none !important}</style><p class=x style="display:block">no</p>yes`,
+	`<style>[hidden]{display:block}</style><p hidden>shown</p>`,
+	`<style>@media (min-width:2000px){p{display:none}} @media screen and (max-width:1280px){b{display:none}}</style><p>yes</p><b>no</b>`,
+	`<style>@supports (display:grid){i{display:none}} @supports not (display:grid){p{display:none}}</style><i>no</i><p>yes</p>`,
+	`<style>p::before{content:"no no"} q{quotes:"x"}</style><p>yes</p><q>quoted</q>`,
+	`<style>#a .b > p ~ p{display:none}</style><div id=a><div class=b><p>yes</p><p>no</p></div></div>`,
+	`<style media=print>p{display:none}</style><style type=text/plain>p{display:none}</style><p>yes</p>`,
+	`<p style="font-size:0">yes</p><p style="opacity:0">yes</p><p aria-hidden=true>yes</p><p style="text-indent:-9999px">yes</p><p style="height:0;overflow:hidden">yes</p>`,
+	`<center>a</center><font>b</font><nobr>c</nobr><marquee>d</marquee>`,
+	`<h1>Two<br>lines</h1><h2><img src=x.png></h2><h3 hidden>no</h3><h4><span style="display:none">no</span></h4>`,
+	`<h2>With <b>bold</b><i> italic</i>&nbsp;space</h2><div style="display:none"><h2>no</h2></div>`,
+	`<h1 style="visibility:hidden">no</h1><h2 style="display:inline">in</h2>line`,
+	`<p>a&nbsp;b&emsp;c&#12288;d&#8232;e</p>`,
+	`<ol><li>one<li>two<ul><li>three</ul></ol><dl><dt>t<dd>d</dl>`,
+	`<p>chim<b>ney</b> <i>sweep</i>s</p><a href=#>li</a>nk`,
+	`<div>a<!-- no -->b<script>no</script>c</div>`,
+	`<xmp>raw <b>text</b></xmp><listing>more</listing>`,
+	`<img alt="no"><input type=submit value=no><area alt=no>yes`,
+	`<slot>fallback</slot><my-element>custom</my-element>`,
+	`<div inert>yes</div><div contenteditable>yes</div>`,
+	`<p style="display:-webkit-box;-webkit-line-clamp:1;overflow:hidden">cut <b>text</b> all the same</p>`,
+	`<body style="display:flex"><span>a</span><span>b</span>`,
+	`<style>p{display:none}p{display:block}</style><p>later wins</p><style>p:not(.k){visibility:hidden}</style>`,
+	`<style>a:hover{display:none}li:first-child{display:none}li:nth-child(2n){visibility:hidden}</style><a href=#>link</a><ul><li>no<li>no<li>yes</ul>`,
+	`<p>24/7 $1,500 well-kept it's - & | 2² 🔥 東京</p>`,
+	`<table><tr><td style="display:block">a</td><td style="display:inline">b</td></tr></table>c`,
+	`<span>a</span><span style="display:none"> </span><span>b</span> <span hidden>x</span> c`,
+	`text before <hr> after`,
+}
+
+// Words and headings of small traps are those that the browser shows.
+func TestTraps(t *testing.T) {
+	ctx := browser.Start(t, nil)
+	file := filepath.Join(t.TempDir(), "trap.html")
+	for _, trap := range traps {
+		body := []byte("<!doctype html><html lang=en><meta charset=utf-8>" + trap)
+		require.NoError(t, os.WriteFile(file, body, 0o600))
+		facts := browser.Read(t, ctx, "file://"+file)
+		p := page.Read(body, page.Source{})
+		var got string
+		for i := range p.Blocks {
+			if !p.Blocks[i].Hidden {
+				got += p.Text(i) + "|"
+			}
+		}
+		assert.Equal(t, text.Words(facts.Text), p.Words.Seen, "%s\nbrowser: %q\nhere: %q", trap, facts.Text, got)
+		heads := []string{}
+		for _, h := range p.Headings {
+			heads = append(heads, fmt.Sprint(h.Level, " ", h.Text))
+		}
+		shown := []string{}
+		for _, h := range facts.Headings {
+			shown = append(shown, fmt.Sprint(h.Level, " ", h.Text))
+		}
+		assert.Equal(t, shown, heads, trap)
+	}
+}
