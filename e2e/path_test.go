@@ -185,7 +185,7 @@ func TestPagesThatFail(t *testing.T) {
 	s.fill("[name=home_page]", "brindleandash.example/practice/error")
 	s.fill("[name=phrases]", "chimney sweep tarn harbor")
 	s.press("Save and find rivals")
-	s.press("Paste rivals’ addresses")
+	s.press("Paste addresses")
 	s.fill("[name=rivals]", "no-such-site.example\nharborflue.example/practice/flaky\nhttp://127.0.0.1/\nbrindleandash.example/nowhere.html\noldsaltbox.example")
 	s.press("Take these as rivals")
 	s.press("Measure 5 rivals")

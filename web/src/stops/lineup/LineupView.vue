@@ -115,8 +115,8 @@ async function measureRivals() {
       <datalist id="phrases">
         <option v-for="p in lineup?.phrases" :key="p" :value="p" />
       </datalist>
-      <span class="soft conditions">{{ conditions }}</span>
-      <button class="link" type="button" @click="pasting = !pasting">Paste rivals’ addresses</button>
+      <span class="soft conditions" :title="conditions">{{ conditions }}</span>
+      <button class="link" type="button" @click="pasting = !pasting">Paste addresses</button>
       <button
         v-if="lineup?.searchable"
         :class="entries.length ? 'link' : 'press main'"
@@ -197,7 +197,10 @@ async function measureRivals() {
   border-bottom: 1px solid var(--ink);
 }
 .phrase {
-  flex: 0 1 330px;
+  flex: 0 0 300px;
+}
+.title .link {
+  white-space: nowrap;
 }
 .phrase .field {
   font-size: 20px;
@@ -205,6 +208,10 @@ async function measureRivals() {
 }
 .conditions {
   margin-right: auto;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .said,
 .paste {

@@ -136,6 +136,10 @@ td:first-child span {
   display: block;
 }
 .name {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
   font-size: 16px;
   text-decoration: none;
 }
