@@ -109,7 +109,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 // blocks (MEASURES 1.2, 1.3).
 func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
 	shown := w.ownDisplay(n, a)
-	if w.sheet.count == 0 && a.style == "" && shown != none && !a.untilFound {
+	if w.sheet.empty() && a.style == "" && shown != none && !a.untilFound {
 		if shown != contents {
 			if parent.display.lays() {
 				shown = shown.blockified()
@@ -124,7 +124,7 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	w.sheet.match(&st, n, a.id, a.class)
 	if a.style != "" {
 		decls, backgrounds := parseInline(a.style)
-		st.apply(decls, priorityInline)
+		st.applyInline(decls)
 		for _, address := range backgrounds {
 			w.addImage(Image{Src: address, Background: true}, parent)
 		}

@@ -163,4 +163,5 @@ const (
 	NoText        Warning = "the page holds no text"
 	TooDeep       Warning = "the page is nested too deeply to be read"
 	NotHTML       Warning = "this is not a web page"
+	SheetMissing  Warning = "a style sheet could not be read: hidden text may have been counted"
 )

@@ -7,7 +7,6 @@ import (
 	"unicode/utf8"
 
 	"golang.org/x/net/html"
-	"golang.org/x/net/html/atom"
 	"golang.org/x/net/html/charset"
 )
 
@@ -17,6 +16,14 @@ type Source struct {
 	URL string
 	// ContentType is the HTTP header, empty when there was none.
 	ContentType string
+	// Base is what relative addresses start from where that is not URL: the
+	// path of a saved file.
+	Base string
+	// Sheets are the texts of the linked style sheets by their address, as
+	// Linked and Imports name them. Nil says that none were asked for.
+	Sheets map[string]string
+	// Cache keeps parsed sheets between pages; it may be nil.
+	Cache *SheetCache
 }
 
 // Read reads a page (MEASURES 1).
@@ -31,11 +38,11 @@ func Read(body []byte, src Source) *Page {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
-	w := walker{page: p, sheet: newStylesheet()}
+	w := walker{page: p}
 	w.body.Grow(len(body) * 3 / 4)
 	p.Blocks = make([]Block, 0, len(body)/bytesPerBlock)
-	if bytes.Contains(body, []byte("<style")) || bytes.Contains(body, []byte("<STYLE")) {
-		collectStyles(doc, w.sheet)
+	if mayHaveStyles(body) {
+		w.collectStyles(doc, src)
 	}
 	w.walk(doc, &context{display: block})
 	w.finish()
@@ -69,19 +76,22 @@ func looksBinary(body []byte) bool {
 	return bytes.Count(head, []byte{0}) > len(head)/50 || bytes.HasPrefix(head, []byte("%PDF-"))
 }
 
-// collectStyles adds the style elements below n to the sheet.
-func collectStyles(n *html.Node, sheet *stylesheet) {
-	for c := n.FirstChild; c != nil; c = c.NextSibling {
-		if c.Type != html.ElementNode {
-			continue
+// mayHaveStyles tells whether a page may have a style or link element.
+func mayHaveStyles(body []byte) bool {
+	for rest := body; ; {
+		at := bytes.IndexByte(rest, '<')
+		if at < 0 || at+5 >= len(rest) {
+			return false
 		}
-		if c.DataAtom == atom.Style {
-			if c.FirstChild != nil && mediaMatches(attr(c, "media")) && cssType(attr(c, "type")) {
-				sheet.add(c.FirstChild.Data)
-			}
-			continue
+		rest = rest[at+1:]
+		if c := rest[0] | 0x20; (c == 's' || c == 'l') &&
+			(bytes.EqualFold(rest[:5], []byte("style")) || bytes.EqualFold(rest[:4], []byte("link"))) {
+			return true
 		}
-		collectStyles(c, sheet)
+		// UTF-16 has a NUL between the letters.
+		if rest[0] == 0 || rest[1] == 0 {
+			return true
+		}
 	}
 }
 
@@ -117,7 +127,7 @@ type context struct {
 // walker gathers the facts of a page in one walk over its tree.
 type walker struct {
 	page       *Page
-	sheet      *stylesheet
+	sheet      cascade
 	body       strings.Builder
 	visible    gatherer
 	concealed  gatherer

@@ -9,87 +9,213 @@ import (
 	"golang.org/x/net/html"
 )
 
-// maxRules bounds the rules of one page that are looked at.
-const maxRules = 20000
+const (
+	maxRules  = 20000 // of one sheet that are looked at
+	maxNested = 64    // selectors that one nested rule may stand for
+)
 
 // rule is one selector with the declarations that matter here.
 type rule struct {
-	selector cascadia.Sel
-	decls    []declaration
-	priority uint64 // specificity, then order
+	selector    cascadia.Sel
+	decls       []declaration
+	specificity uint64 // as it stands in a priority
+	order       uint64 // within its sheet
+	layer       string // its cascade layer, empty for none
 }
 
-// stylesheet holds the rules of a page, found by what the last part of their
-// selector asks for.
-type stylesheet struct {
+// sheet holds the rules of one style sheet, found by what the last part of
+// their selector asks for. It is not changed after it was parsed.
+type sheet struct {
 	byID, byClass, byTag map[string][]*rule
 	any                  []*rule
 	count                int
+	layers               []string // in the order in which they are first named
+	imports              []importRule
 }
 
-func newStylesheet() *stylesheet {
-	return &stylesheet{byID: map[string][]*rule{}, byClass: map[string][]*rule{}, byTag: map[string][]*rule{}}
-}
+// importRule is an @import that holds on the screen.
+type importRule struct{ address, layer string }
 
-// add parses source and adds its rules behind those that are there.
-func (s *stylesheet) add(source string) {
-	p := css.NewParser(parse.NewInputString(source), false)
-	r := sheetReader{sheet: s, parser: p}
+// parseSheet parses a style sheet; what cannot be parsed is left out.
+func parseSheet(source string) *sheet {
+	s := &sheet{byID: map[string][]*rule{}, byClass: map[string][]*rule{}, byTag: map[string][]*rule{}}
+	r := sheetReader{sheet: s, parser: css.NewParser(parse.NewInputString(source), false)}
 	for s.count < maxRules {
-		grammar, _, data := p.Next()
-		if grammar == css.ErrorGrammar && !p.HasParseError() {
-			return
+		grammar, _, data := r.parser.Next()
+		if grammar == css.ErrorGrammar && !r.parser.HasParseError() {
+			break
 		}
 		r.take(grammar, data)
 	}
+	return s
 }
 
-// sheetReader is the state of one add.
+// sheetReader is the state of one parseSheet.
 type sheetReader struct {
-	sheet     *stylesheet
-	parser    *css.Parser
-	skip      []bool // for each open at-rule: whether what is in it counts
+	sheet  *sheet
+	parser *css.Parser
+	open   []atRule
+	nested []ruleset
+	// listed are the selectors before the last comma, where the parser hands
+	// them out one by one.
+	listed []string
+}
+
+// atRule is an at-rule that is open.
+type atRule struct {
+	skip  bool
+	layer string
+}
+
+// ruleset is a rule that is open; rules may stand inside one another.
+type ruleset struct {
 	selectors []string
 	decls     []declaration
 }
 
 func (r *sheetReader) take(grammar css.GrammarType, data []byte) {
 	switch grammar {
+	case css.AtRuleGrammar:
+		r.statement(strings.ToLower(string(data)), r.parser.Values())
 	case css.BeginAtRuleGrammar:
-		r.skip = append(r.skip, r.skipped() || !atRuleHolds(string(data), joined(r.parser.Values())))
+		r.open = append(r.open, r.enter(strings.ToLower(string(data)), joined(r.parser.Values())))
 	case css.EndAtRuleGrammar:
-		if len(r.skip) > 0 {
-			r.skip = r.skip[:len(r.skip)-1]
+		if len(r.open) > 0 {
+			r.open = r.open[:len(r.open)-1]
 		}
-	case css.QualifiedRuleGrammar, css.BeginRulesetGrammar:
-		r.selectors = append(r.selectors, splitSelectors(r.parser.Values())...)
+	case css.QualifiedRuleGrammar:
+		r.listed = append(r.listed, splitSelectors(r.parser.Values())...)
+	case css.BeginRulesetGrammar:
+		selectors := append(r.listed, splitSelectors(r.parser.Values())...)
+		r.listed = nil
+		if len(r.nested) > 0 {
+			selectors = nest(r.nested[len(r.nested)-1].selectors, selectors)
+		}
+		r.nested = append(r.nested, ruleset{selectors: selectors})
 	case css.DeclarationGrammar:
-		if d, ok := parseDeclaration(string(data), r.parser.Values()); ok {
-			r.decls = append(r.decls, d)
-		}
-	case css.EndRulesetGrammar:
-		if len(r.decls) > 0 && !r.skipped() {
-			for _, selector := range r.selectors {
-				r.sheet.addRule(selector, r.decls)
+		if n := len(r.nested); n > 0 {
+			if d, ok := parseDeclaration(string(data), r.parser.Values()); ok {
+				r.nested[n-1].decls = append(r.nested[n-1].decls, d)
 			}
 		}
-		r.selectors, r.decls = nil, nil
+	case css.EndRulesetGrammar:
+		r.endRuleset()
 	}
 }
 
-func (r *sheetReader) skipped() bool { return len(r.skip) > 0 && r.skip[len(r.skip)-1] }
-
-// atRuleHolds tells whether the rules inside an at-rule count.
-func atRuleHolds(name, prelude string) bool {
-	switch strings.ToLower(name) {
-	case "@media":
-		return mediaMatches(prelude)
-	case "@supports":
-		return !strings.HasPrefix(strings.ToLower(strings.TrimSpace(prelude)), "not")
-	case "@layer":
-		return true
+func (r *sheetReader) endRuleset() {
+	if len(r.nested) == 0 {
+		return
 	}
-	return false
+	last := r.nested[len(r.nested)-1]
+	r.nested = r.nested[:len(r.nested)-1]
+	if len(last.decls) == 0 || r.at().skip {
+		return
+	}
+	for _, selector := range last.selectors {
+		r.sheet.addRule(selector, last.decls, r.at().layer)
+	}
+}
+
+// at is the at-rule that is open, the zero value outside all.
+func (r *sheetReader) at() atRule {
+	if len(r.open) == 0 {
+		return atRule{}
+	}
+	return r.open[len(r.open)-1]
+}
+
+// statement takes an at-rule without a body: @import, @layer a, b.
+func (r *sheetReader) statement(name string, values []css.Token) {
+	switch name {
+	case "@layer":
+		for _, layer := range strings.Split(joined(values), ",") {
+			r.sheet.nameLayer(r.within(strings.TrimSpace(layer)))
+		}
+	case "@import":
+		if i, ok := parseImport(values); ok {
+			r.sheet.imports = append(r.sheet.imports, i)
+			if i.layer != "" {
+				r.sheet.nameLayer(i.layer)
+			}
+		}
+	}
+}
+
+// within is the full name of a layer that is named here.
+func (r *sheetReader) within(layer string) string {
+	if outer := r.at().layer; outer != "" {
+		return outer + "." + layer
+	}
+	return layer
+}
+
+func (s *sheet) nameLayer(layer string) {
+	for _, have := range s.layers {
+		if have == layer {
+			return
+		}
+	}
+	s.layers = append(s.layers, layer)
+}
+
+// enter opens an at-rule: what is in it counts or not, and in which layer.
+func (r *sheetReader) enter(name, prelude string) atRule {
+	in := r.at()
+	prelude = strings.TrimSpace(prelude)
+	switch name {
+	case "@media":
+		in.skip = in.skip || !mediaMatches(prelude)
+	case "@supports":
+		in.skip = in.skip || strings.HasPrefix(strings.ToLower(prelude), "not")
+	case "@container":
+		in.skip = true // sizes are not known here
+	case "@layer":
+		if prelude == "" {
+			prelude = "\x00" + string(rune('a'+len(r.sheet.layers)))
+		}
+		in.layer = r.within(prelude)
+		r.sheet.nameLayer(in.layer)
+	case "@scope", "@starting-style":
+		in.skip = true
+	default:
+		in.skip = true
+	}
+	return in
+}
+
+// parseImport reads url(x) or "x", a layer and a media query list. It is not
+// ok where the import does not hold.
+func parseImport(values []css.Token) (importRule, bool) {
+	var i importRule
+	var rest strings.Builder
+	inURL := 0
+	for _, t := range values {
+		switch {
+		case i.address == "" && t.TokenType == css.URLToken:
+			i.address = unquote(strings.TrimSuffix(string(t.Data)[len("url("):], ")"))
+		case i.address == "" && t.TokenType == css.FunctionToken && strings.EqualFold(string(t.Data), "url("):
+			inURL = 1
+		case i.address == "" && t.TokenType == css.StringToken:
+			i.address = unquote(string(t.Data))
+		case inURL == 1 && t.TokenType == css.RightParenthesisToken:
+			inURL = 2
+		default:
+			rest.Write(t.Data)
+		}
+	}
+	media := strings.TrimSpace(rest.String())
+	if tail, ok := strings.CutPrefix(strings.ToLower(media), "layer"); ok {
+		i.layer = "\x00import " + i.address
+		if name, after, ok := strings.Cut(strings.TrimPrefix(tail, "("), ")"); ok && strings.HasPrefix(tail, "(") {
+			i.layer, tail = strings.TrimSpace(name), after
+		}
+		media = strings.TrimSpace(tail)
+	}
+	if strings.HasPrefix(strings.ToLower(media), "supports(") {
+		media = "" // taken to hold
+	}
+	return i, i.address != "" && mediaMatches(media)
 }
 
 func joined(tokens []css.Token) string {
@@ -100,52 +226,35 @@ func joined(tokens []css.Token) string {
 	return b.String()
 }
 
-// splitSelectors splits a list of selectors at its commas.
-func splitSelectors(tokens []css.Token) []string {
-	var out []string
-	depth, from := 0, 0
-	for i, t := range tokens {
-		switch t.TokenType {
-		case css.FunctionToken, css.LeftParenthesisToken, css.LeftBracketToken:
-			depth++
-		case css.RightParenthesisToken, css.RightBracketToken:
-			depth--
-		case css.CommaToken:
-			if depth == 0 {
-				out = append(out, joined(tokens[from:i]))
-				from = i + 1
-			}
+// addRule adds a selector with its declarations.
+func (s *sheet) addRule(selector string, decls []declaration, layer string) {
+	for _, v := range variants(selector) {
+		sel, err := cascadia.Parse(v.selector)
+		if err != nil {
+			continue
 		}
+		s.count++
+		s.file(rightmost(v.selector))(&rule{
+			selector: sel, decls: decls, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
+		})
 	}
-	return append(out, joined(tokens[from:]))
 }
 
-func (s *stylesheet) addRule(selector string, decls []declaration) {
-	sel, err := cascadia.Parse(strings.TrimSpace(selector))
-	if err != nil {
-		return
+// file returns the function that puts a rule where it is found again.
+func (s *sheet) file(kind byte, name string) func(*rule) {
+	in := func(list map[string][]*rule, name string) func(*rule) {
+		return func(r *rule) { list[name] = append(list[name], r) }
 	}
-	s.count++
-	sp := sel.Specificity()
-	r := &rule{
-		selector: sel, decls: decls,
-		priority: clamp(sp[0])<<52 | clamp(sp[1])<<42 | clamp(sp[2])<<32 | uint64(s.count),
-	}
-	kind, name := rightmost(selector)
 	switch kind {
 	case '#':
-		s.byID[name] = append(s.byID[name], r)
+		return in(s.byID, name)
 	case '.':
-		s.byClass[name] = append(s.byClass[name], r)
+		return in(s.byClass, name)
 	case 'a':
-		name = strings.ToLower(name)
-		s.byTag[name] = append(s.byTag[name], r)
-	default:
-		s.any = append(s.any, r)
+		return in(s.byTag, strings.ToLower(name))
 	}
+	return func(r *rule) { s.any = append(s.any, r) }
 }
-
-func clamp(n int) uint64 { return uint64(min(n, 1023)) }
 
 // rightmost tells what the last compound of a selector asks for: '#' an id,
 // '.' a class, 'a' a tag, or '*' for what cannot be told so simply.
@@ -171,63 +280,25 @@ func rightmost(selector string) (kind byte, name string) {
 	return 'a', selector
 }
 
-// style is the outcome of the cascade for one element: a value for each
-// property that is set.
-type style struct {
-	set   [propCount]bool
-	value [propCount]uint8
-	by    [propCount]uint64
-}
-
-const (
-	priorityImportant = 1 << 63
-	priorityInline    = 1 << 62
-)
-
-func (st *style) apply(decls []declaration, priority uint64) {
-	for _, d := range decls {
-		by := priority
-		if d.important {
-			by |= priorityImportant
-		}
-		if !st.set[d.property] || by >= st.by[d.property] {
-			st.set[d.property], st.value[d.property], st.by[d.property] = true, d.value, by
+// each calls f with every rule that may match an element.
+func (s *sheet) each(n *html.Node, id, class string, f func(*rule)) {
+	try := func(rules []*rule) {
+		for _, r := range rules {
+			if r.selector.Match(n) {
+				f(r)
+			}
 		}
 	}
-}
-
-// match applies all rules that match an element.
-func (s *stylesheet) match(st *style, n *html.Node, id, class string) {
-	if s.count == 0 {
-		return
-	}
-	s.try(st, n, s.any)
-	s.try(st, n, s.byTag[n.Data])
+	try(s.any)
+	try(s.byTag[n.Data])
 	if id != "" {
-		s.try(st, n, s.byID[id])
+		try(s.byID[id])
 	}
 	for class != "" {
 		var name string
 		name, class = nextField(class)
 		if name != "" {
-			s.try(st, n, s.byClass[name])
+			try(s.byClass[name])
 		}
 	}
-}
-
-func (s *stylesheet) try(st *style, n *html.Node, rules []*rule) {
-	for _, r := range rules {
-		if r.selector.Match(n) {
-			st.apply(r.decls, r.priority)
-		}
-	}
-}
-
-// nextField parts the first field off a list parted by white space.
-func nextField(s string) (field, rest string) {
-	s = strings.TrimLeft(s, " \t\n\r\f")
-	if at := strings.IndexAny(s, " \t\n\r\f"); at >= 0 {
-		return s[:at], s[at+1:]
-	}
-	return s, ""
 }

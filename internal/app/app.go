@@ -29,11 +29,12 @@ type App struct {
 	hub    hub
 	cache  pageCache
 
-	running context.Context // ends when the app closes
-	stop    context.CancelFunc
-	work    sync.WaitGroup
-	mu      sync.Mutex
-	stops   map[int64]context.CancelFunc // by job
+	running    context.Context // ends when the app closes
+	stop       context.CancelFunc
+	work       sync.WaitGroup
+	publishing sync.Mutex
+	mu         sync.Mutex
+	stops      map[int64]context.CancelFunc // by job
 }
 
 // Options are the parts of an App.

@@ -256,7 +256,11 @@ func (a *App) setItem(ctx context.Context, client, job int64, item store.JobItem
 	a.publish(ctx, client, job)
 }
 
+// publish hands the state of a job to its watchers. States are read and handed
+// on one at a time, so that progress never goes back.
 func (a *App) publish(ctx context.Context, client, job int64) {
+	a.publishing.Lock()
+	defer a.publishing.Unlock()
 	if r, err := a.run(ctx, client, job); err == nil {
 		a.hub.publish(r)
 	}

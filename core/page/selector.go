@@ -1,0 +1,173 @@
+package page
+
+import (
+	"strings"
+
+	"github.com/andybalholm/cascadia"
+	"github.com/tdewolff/parse/v2/css"
+)
+
+// splitSelectors splits a list of selectors at its commas.
+func splitSelectors(tokens []css.Token) []string { return splitList(joined(tokens)) }
+
+// splitList splits a text at the commas that stand in no brackets.
+func splitList(list string) []string {
+	var out []string
+	depth, from := 0, 0
+	for i := 0; i < len(list); i++ {
+		switch list[i] {
+		case '(', '[':
+			depth++
+		case ')', ']':
+			depth--
+		case '\\':
+			i++
+		case ',':
+			if depth == 0 {
+				out = append(out, strings.TrimSpace(list[from:i]))
+				from = i + 1
+			}
+		}
+	}
+	return append(out, strings.TrimSpace(list[from:]))
+}
+
+// nest writes the selectors of a nested rule as they would stand outside.
+func nest(parents, selectors []string) []string {
+	var out []string
+	for _, s := range selectors {
+		for _, p := range parents {
+			if len(out) == maxNested {
+				return out
+			}
+			if strings.Contains(s, "&") {
+				out = append(out, strings.ReplaceAll(s, "&", p))
+			} else {
+				out = append(out, p+" "+s)
+			}
+		}
+	}
+	return out
+}
+
+// variant is a selector without :is and :where.
+type variant struct {
+	selector string
+	// weighs is the selector whose specificity counts: with the heaviest of
+	// each :is, and without :where. Empty where it is the selector itself.
+	weighs string
+}
+
+// variants writes a selector with :is or :where as several without. Lists
+// whose parts are chains are only taken at the front, where they can stand.
+func variants(selector string) []variant {
+	done := []variant{}
+	open := []variant{{selector: selector}}
+	for len(open) > 0 && len(done)+len(open) <= maxNested {
+		v := open[0]
+		open = open[1:]
+		at, name := firstList(v.selector)
+		if at < 0 {
+			done = append(done, v)
+			continue
+		}
+		end := closing(v.selector, at+len(name))
+		if end < 0 {
+			continue
+		}
+		before, after := v.selector[:at], v.selector[end+1:]
+		weighs := v.weighs
+		if weighs == "" {
+			weighs = v.selector
+		}
+		parts := splitList(v.selector[at+len(name)+1 : end])
+		heaviest := ""
+		if alone(before, after) {
+			heaviest = "*"
+		}
+		if name == ":is" || name == ":matches" || name == ":-webkit-any" {
+			heaviest = heavy(parts)
+		}
+		whole := v.selector[at : end+1]
+		weighs = strings.Replace(weighs, whole, heaviest, 1)
+		for _, part := range parts {
+			if strings.ContainsAny(part, " >+~") && strings.TrimSpace(before) != "" {
+				continue
+			}
+			joint := before + part + after
+			if startsWithTag(part) && before != "" && !strings.HasSuffix(before, " ") && !strings.ContainsAny(before[len(before)-1:], ">+~") {
+				joint = part + before + after // a tag stands first in its compound
+				if strings.ContainsAny(before, " >+~") {
+					at := strings.LastIndexAny(before, " >+~") + 1
+					joint = before[:at] + part + before[at:] + after
+				}
+			}
+			open = append(open, variant{joint, weighs})
+		}
+	}
+	return done
+}
+
+// alone tells whether nothing else stands in a compound, so that its being
+// taken away would leave none.
+func alone(before, after string) bool {
+	return (before == "" || strings.ContainsAny(before[len(before)-1:], " >+~")) &&
+		(after == "" || strings.ContainsAny(after[:1], " >+~"))
+}
+
+// firstList finds the first :is or :where of a selector.
+func firstList(selector string) (at int, name string) {
+	at = -1
+	for _, n := range []string{":is", ":where", ":matches", ":-webkit-any"} {
+		if i := strings.Index(selector, n+"("); i >= 0 && (at < 0 || i < at) {
+			at, name = i, n
+		}
+	}
+	return at, name
+}
+
+// closing finds the bracket that closes the one at open, -1 where none does.
+func closing(s string, open int) int {
+	depth := 0
+	for i := open; i < len(s); i++ {
+		switch s[i] {
+		case '(':
+			depth++
+		case ')':
+			if depth--; depth == 0 {
+				return i
+			}
+		}
+	}
+	return -1
+}
+
+func startsWithTag(s string) bool {
+	return s != "" && (s[0] >= 'a' && s[0] <= 'z' || s[0] >= 'A' && s[0] <= 'Z')
+}
+
+// heavy is the part of a list with the highest specificity. A tag stands for
+// itself by a pseudo-class of its weight being none: it is written as it is.
+func heavy(parts []string) string {
+	best, weight := "", cascadia.Specificity{}
+	for _, p := range parts {
+		if sel, err := cascadia.Parse(p); err == nil && (best == "" || weight.Less(sel.Specificity())) {
+			best, weight = p, sel.Specificity()
+		}
+	}
+	return best
+}
+
+// specificity is the place of a variant's weight in a priority.
+func (v variant) specificity(sel cascadia.Sel) uint64 {
+	sp := sel.Specificity()
+	if v.weighs != "" {
+		sp = cascadia.Specificity{}
+		if w, err := cascadia.Parse(v.weighs); err == nil {
+			sp = w.Specificity()
+		}
+	}
+	return clamp(sp[0], 63)<<48 | clamp(sp[1], 1023)<<38 | clamp(sp[2], 255)<<30
+}
+
+func clamp(n, most int) uint64 { return uint64(min(n, most)) }
