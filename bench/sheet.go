@@ -20,6 +20,8 @@ func (s serving) Get(_ context.Context, address string) (fetch.Document, error) 
 	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
 }
 
+func (s serving) Sheets(context.Context, fetch.Document) map[string]string { return nil }
+
 // sheetBench compares a sheet of 8 columns in the server with the parsing of
 // one of its pages: with the pages at hand, and with all of them read anew
 // from the store.

@@ -36,14 +36,15 @@ func measureCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			doc, err := bringIn(ctx, args[0], cmd.InOrStdin())
+			doc, src, err := bringIn(ctx, args[0], cmd.InOrStdin())
 			if err != nil {
 				return err
 			}
+			src.URL, src.ContentType = doc.URL, doc.ContentType
 			if address != "" {
-				doc.URL = address
+				src.URL = address
 			}
-			p := page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType})
+			p := page.Read(doc.Body, src)
 			if slices.Contains(p.Warnings, page.NotHTML) {
 				return fmt.Errorf("%s is not a web page", args[0])
 			}
@@ -78,21 +79,31 @@ func questionOf(phrases, services, places []string) (*sheet.Question, error) {
 	return q, nil
 }
 
-// bringIn reads a page from the web, from a file or from standard input.
-func bringIn(ctx context.Context, from string, in io.Reader) (fetch.Document, error) {
+// bringIn reads a page with its style sheets from the web or from a file, or
+// a page alone from standard input.
+func bringIn(ctx context.Context, from string, in io.Reader) (doc fetch.Document, src page.Source, err error) {
 	if from == "-" {
-		doc, err := fetch.Stream("standard input", in)
+		doc, err = fetch.Stream("standard input", in)
 		doc.URL = ""
-		return doc, err
+		return doc, src, err
 	}
 	if _, err := os.Stat(from); err != nil && strings.Contains(from, ":") {
 		address, err := fetch.Address(from)
 		if err != nil {
-			return fetch.Document{}, err
+			return doc, src, err
 		}
-		return fetch.New(fetch.Options{}).Get(ctx, address)
+		web := fetch.New(fetch.Options{})
+		if doc, err = web.Get(ctx, address); err != nil {
+			return doc, src, err
+		}
+		src.Sheets = web.Sheets(ctx, doc)
+		return doc, src, nil
 	}
-	return fetch.File(from)
+	if doc, err = fetch.File(from); err != nil {
+		return doc, src, err
+	}
+	src.Base, src.Sheets = fetch.FileBase(doc), fetch.FileSheets(doc)
+	return doc, src, nil
 }
 
 // report is what measure prints; its shape is kept.

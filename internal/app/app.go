@@ -14,9 +14,12 @@ import (
 	"inktally/internal/store"
 )
 
-// Fetcher brings a page in.
+// Fetcher brings pages in.
 type Fetcher interface {
+	// Get brings the page at an address; its errors are sentences.
 	Get(ctx context.Context, address string) (fetch.Document, error)
+	// Sheets brings the style sheets of a page, by address.
+	Sheets(ctx context.Context, doc fetch.Document) map[string]string
 }
 
 // App runs the use cases over one store.
@@ -28,6 +31,7 @@ type App struct {
 	now    func() time.Time
 	hub    hub
 	cache  pageCache
+	sheets page.SheetCache
 
 	running    context.Context // ends when the app closes
 	stop       context.CancelFunc

@@ -10,6 +10,7 @@ import (
 	"testing"
 	"time"
 
+	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/target"
 	"inktally/internal/app"
@@ -42,6 +43,18 @@ func (w *web) Get(ctx context.Context, address string) (fetch.Document, error) {
 		return fetch.Document{}, errors.New("there is no such page")
 	}
 	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(body)}, nil
+}
+
+func (w *web) Sheets(_ context.Context, doc fetch.Document) map[string]string {
+	out := map[string]string{}
+	for _, address := range page.Linked(doc.Body, page.Source{URL: doc.URL}) {
+		w.mu.Lock()
+		if css, ok := w.pages[address]; ok {
+			out[address] = css
+		}
+		w.mu.Unlock()
+	}
+	return out
 }
 
 func (w *web) set(address, body string) {
@@ -141,6 +154,29 @@ func TestRunSurvivesFailingPages(t *testing.T) {
 	assert.Equal(t, "two.example: this is not a web page", r.Items[2].Error)
 	_, err = a.Resume(ctx, client+1, r.ID)
 	assert.ErrorIs(t, err, app.ErrNotFound, "another client's run")
+}
+
+// A page is read with its style sheets, and so it is when it is read again
+// from what was kept.
+func TestSheetsAreKept(t *testing.T) {
+	w := &web{pages: map[string]string{
+		"http://brindle.example/":      `<link rel=stylesheet href=a.css><p>seen words<p class=x>three hidden words`,
+		"http://brindle.example/a.css": `.x{display:none}`,
+	}}
+	a, db := open(t, w)
+	client, pageID := newClient(t, a, sweep, "")
+	_, err := a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	again, err := app.New(ctx, app.Options{DB: db, Pages: w})
+	require.NoError(t, err)
+	defer again.Close()
+	for _, x := range []*app.App{a, again} {
+		s, err := x.Sheet(ctx, client, pageID)
+		require.NoError(t, err)
+		assert.Equal(t, page.Words{Seen: 2, Copy: 2, Hidden: 3}, s.Columns[0].Words)
+		assert.Empty(t, s.Columns[0].Warnings)
+	}
 }
 
 func TestStopAndGoOn(t *testing.T) {

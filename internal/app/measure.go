@@ -229,7 +229,7 @@ func (a *App) readItem(running, keep context.Context, client, job int64, item st
 	doc, err := a.pages.Get(running, item.URL)
 	if err == nil {
 		var reading int64
-		reading, _, err = a.keep(keep, client, item.URL, roadWeb, doc)
+		reading, _, err = a.keep(keep, client, item.URL, roadWeb, doc, a.pages.Sheets(running, doc))
 		item.ReadingID = &reading
 	}
 	switch {

@@ -48,9 +48,10 @@ func readingKey(p store.Page) string {
 	return p.URL
 }
 
-// keep reads a document and keeps it as a reading under an address.
-func (a *App) keep(ctx context.Context, client int64, key, road string, doc fetch.Document) (int64, *page.Page, error) {
-	p := page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType})
+// keep reads a document with its style sheets and keeps it as a reading under
+// an address.
+func (a *App) keep(ctx context.Context, client int64, key, road string, doc fetch.Document, sheets map[string]string) (int64, *page.Page, error) {
+	p := page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Sheets: sheets, Cache: &a.sheets})
 	if slices.Contains(p.Warnings, page.NotHTML) {
 		return 0, nil, Invalid{"this is not a web page"}
 	}
@@ -60,8 +61,10 @@ func (a *App) keep(ctx context.Context, client int64, key, road string, doc fetc
 	}
 	r := store.Reading{ClientID: client, URL: key, FinalURL: doc.URL, Road: road, ContentType: doc.ContentType, TakenAt: a.now(), Facts: string(kept)}
 	err = a.db.Write(ctx, func(tx *store.Tx) error {
-		r.ID, err = tx.AddReading(r, doc.Body)
-		return err
+		if r.ID, err = tx.AddReading(r, doc.Body); err != nil {
+			return err
+		}
+		return tx.AddSheets(r.ID, sheets)
 	})
 	if err == nil {
 		a.cache.put(r.ID, p)
@@ -76,14 +79,18 @@ func (a *App) pageOf(ctx context.Context, r store.Reading) (*page.Page, error) {
 		return p, nil
 	}
 	var html []byte
+	src := page.Source{URL: r.FinalURL, ContentType: r.ContentType, Cache: &a.sheets}
 	err := a.db.Read(ctx, func(tx *store.Tx) (err error) {
-		html, err = tx.ReadingHTML(r.ID)
+		if html, err = tx.ReadingHTML(r.ID); err != nil || r.Road != roadWeb {
+			return err
+		}
+		src.Sheets, err = tx.ReadingSheets(r.ID)
 		return err
 	})
 	if err != nil {
 		return nil, err
 	}
-	p := page.Read(html, page.Source{URL: r.FinalURL, ContentType: r.ContentType})
+	p := page.Read(html, src)
 	a.cache.put(r.ID, p)
 	return p, nil
 }
@@ -111,7 +118,7 @@ func (a *App) Paste(ctx context.Context, client, pageID, entry int64, html strin
 	if err != nil {
 		return err
 	}
-	_, _, err = a.keep(ctx, client, key, roadPasted, fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(html)})
+	_, _, err = a.keep(ctx, client, key, roadPasted, fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(html)}, nil)
 	return err
 }
 

@@ -10,6 +10,7 @@ import (
 	"net/url"
 	"os"
 	"strings"
+	"sync"
 	"time"
 )
 
@@ -31,6 +32,8 @@ type Document struct {
 // Fetcher reads pages over HTTP.
 type Fetcher struct {
 	client *http.Client
+	mu     sync.Mutex
+	kept   map[string]keptSheet // style sheets by address
 }
 
 // Options are what a Fetcher may be given.
