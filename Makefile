@@ -5,7 +5,7 @@ PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build test lint bench api browser compiler shots clean
+.PHONY: demo build test lint bench api browser compiler agree shots clean
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -50,6 +50,10 @@ test: build lint browser compiler
 
 bench: build
 	go run ./bench
+
+# How far reading agrees with a browser on a folder of saved pages.
+agree: browser
+	@go run ./e2e/agree $(DIR)
 
 shots: build browser
 	go run ./e2e/shots docs/screenshots

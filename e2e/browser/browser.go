@@ -9,6 +9,7 @@ import (
 	"testing"
 	"time"
 
+	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/require"
 )
@@ -73,10 +74,23 @@ type Facts struct {
 // Read loads an address and tells what the browser makes of it.
 func Read(t testing.TB, ctx context.Context, address string) Facts {
 	t.Helper()
-	require.NoError(t, chromedp.Do(ctx, chromedp.Navigate(address)))
-	facts, err := chromedp.Run(ctx, chromedp.Evaluate[Facts](factsScript))
+	facts, err := Ask(ctx, address)
 	require.NoError(t, err)
 	return facts
+}
+
+// NoScripts keeps pages from running theirs: they are shown as served.
+func NoScripts(ctx context.Context) error {
+	_, err := chromedp.Call(ctx, emulation.SetScriptExecutionDisabled, emulation.SetScriptExecutionDisabledParams{Value: true})
+	return err
+}
+
+// Ask is Read without a test.
+func Ask(ctx context.Context, address string) (Facts, error) {
+	if err := chromedp.Do(ctx, chromedp.Navigate(address)); err != nil {
+		return Facts{}, err
+	}
+	return chromedp.Run(ctx, chromedp.Evaluate[Facts](factsScript))
 }
 
 // factsScript asks for the text as select-all and copy gives it, the headings
@@ -84,7 +98,7 @@ func Read(t testing.TB, ctx context.Context, address string) Facts {
 // case of the source, and fields and their options hold no text.
 const factsScript = `(() => {
 	const style = document.createElement('style')
-	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,defs,symbol{display:none !important}'
+	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,noscript,defs,symbol{display:none !important}'
 	document.documentElement.append(style)
 	const clean = s => s.replace(/\s+/g, ' ').trim()
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
