@@ -6,6 +6,7 @@ import "golang.org/x/net/html"
 type cascade struct {
 	sheets []*sheet
 	layers map[string]uint64 // rank by name, from 1
+	vars   bool              // some value that matters holds a var()
 }
 
 // The parts of a priority: important declarations beat all others, then
@@ -26,6 +27,7 @@ func (c *cascade) add(s *sheet) {
 	}
 	if s.count > 0 {
 		c.sheets = append(c.sheets, s)
+		c.vars = c.vars || s.vars
 	}
 }
 
@@ -52,31 +54,62 @@ type style struct {
 	set   [propCount]bool
 	value [propCount]uint8
 	by    [propCount]uint64
+	// raw are the values that hold a var(), backgrounds the addresses of the
+	// background images, customs the custom properties that are set here.
+	raw         [propCount]string
+	backgrounds []string
+	customs     map[string]weighed
 }
 
-// apply puts declarations in, where nothing stronger stands.
-func (st *style) apply(decls []declaration, layer, rest uint64) {
-	for _, d := range decls {
-		by := layer<<layerShift | rest
-		if d.important {
-			by = priorityImportant | (noLayer-layer)<<layerShift | rest
-		}
-		if !st.set[d.property] || by >= st.by[d.property] {
-			st.set[d.property], st.value[d.property], st.by[d.property] = true, d.value, by
-		}
+// weighed is the value of a custom property with its priority.
+type weighed struct {
+	value string
+	by    uint64
+}
+
+// put sets a property where nothing stronger stands.
+func (st *style) put(d declaration, by uint64) {
+	if st.set[d.property] && by < st.by[d.property] {
+		return
+	}
+	st.set[d.property], st.value[d.property], st.by[d.property] = true, d.value, by
+	st.raw[d.property] = d.raw
+	if d.property == propBackground {
+		st.backgrounds = d.addresses
 	}
 }
 
+// putCustom sets a custom property where nothing stronger stands.
+func (st *style) putCustom(c custom, by uint64) {
+	if st.customs == nil {
+		st.customs = map[string]weighed{}
+	}
+	if have, ok := st.customs[c.name]; !ok || by >= have.by {
+		st.customs[c.name] = weighed{c.value, by}
+	}
+}
+
+// priority is that of a rule in a layer.
+func priority(layer, rest uint64, important bool) uint64 {
+	if important {
+		return priorityImportant | (noLayer-layer)<<layerShift | rest
+	}
+	return layer<<layerShift | rest
+}
+
 // applyInline puts the declarations of a style attribute in.
-func (st *style) applyInline(decls []declaration) {
+func (st *style) applyInline(decls []declaration, customs []custom) {
+	by := func(important bool) uint64 {
+		if important {
+			return priorityInline | priorityImportant
+		}
+		return priorityInline
+	}
 	for _, d := range decls {
-		by := uint64(priorityInline)
-		if d.important {
-			by |= priorityImportant
-		}
-		if !st.set[d.property] || by >= st.by[d.property] {
-			st.set[d.property], st.value[d.property], st.by[d.property] = true, d.value, by
-		}
+		st.put(d, by(d.important))
+	}
+	for _, c := range customs {
+		st.putCustom(c, by(c.important))
 	}
 }
 
@@ -84,7 +117,15 @@ func (st *style) applyInline(decls []declaration) {
 func (c *cascade) match(st *style, n *html.Node, id, class string) {
 	for i, s := range c.sheets {
 		s.each(n, id, class, func(r *rule) {
-			st.apply(r.decls, c.rank(r.layer), r.specificity|uint64(i)<<sheetShift|r.order)
+			layer, rest := c.rank(r.layer), r.specificity|uint64(i)<<sheetShift|r.order
+			for _, d := range r.decls {
+				st.put(d, priority(layer, rest, d.important))
+			}
+			if c.vars {
+				for _, v := range r.customs {
+					st.putCustom(v, priority(layer, rest, v.important))
+				}
+			}
 		})
 	}
 }

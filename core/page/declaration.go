@@ -17,6 +17,7 @@ const (
 	propFloat
 	propPosition
 	propWhiteSpace
+	propBackground
 	propCount
 )
 
@@ -27,6 +28,16 @@ type declaration struct {
 	property  property
 	value     uint8
 	important bool
+	// raw is the value where it holds a var(), to be put in when it is known.
+	raw string
+	// addresses are those of background images.
+	addresses []string
+}
+
+// custom is the declaration of a custom property.
+type custom struct {
+	name, value string
+	important   bool
 }
 
 // parseDeclaration reads one declaration; ok is false for all that does not
@@ -45,11 +56,25 @@ func parseDeclaration(name string, values []css.Token) (d declaration, ok bool) 
 		d.property = propPosition
 	case "white-space", "white-space-collapse":
 		d.property = propWhiteSpace
+	case "background", "background-image":
+		d.property = propBackground
+		_, d.important = valueOf(values)
+		d.addresses = addresses(values)
+		return d, true
 	default:
 		return d, false
 	}
-	value, important := valueOf(values)
-	d.important = important
+	var value string
+	value, d.important = valueOf(values)
+	if strings.Contains(value, "var(") {
+		d.raw = value
+		return d, true
+	}
+	return d.read(value)
+}
+
+// read reads the value of a property.
+func (d declaration) read(value string) (declaration, bool) {
 	switch d.property {
 	case propDisplay:
 		shown, known := parseDisplay(value)
@@ -98,26 +123,30 @@ func valueOf(tokens []css.Token) (value string, important bool) {
 	return strings.Join(strings.Fields(value), " "), false
 }
 
-// parseInline reads a style attribute: its declarations and the addresses of
-// its background images.
-func parseInline(style string) (decls []declaration, backgrounds []string) {
+// parseInline reads a style attribute.
+func parseInline(style string) (decls []declaration, customs []custom) {
 	p := css.NewParser(parse.NewInputString(style), true)
 	for {
 		grammar, _, data := p.Next()
 		switch grammar {
 		case css.ErrorGrammar:
 			if !p.HasParseError() {
-				return decls, backgrounds
+				return decls, customs
 			}
 		case css.DeclarationGrammar:
-			name := string(data)
-			if strings.EqualFold(name, "background") || strings.EqualFold(name, "background-image") {
-				backgrounds = append(backgrounds, addresses(p.Values())...)
-			} else if d, ok := parseDeclaration(name, p.Values()); ok {
+			if d, ok := parseDeclaration(string(data), p.Values()); ok {
 				decls = append(decls, d)
 			}
+		case css.CustomPropertyGrammar:
+			customs = append(customs, parseCustom(string(data), p.Values()))
 		}
 	}
+}
+
+// parseCustom reads the declaration of a custom property.
+func parseCustom(name string, values []css.Token) custom {
+	value, important := valueOf(values)
+	return custom{name, value, important}
 }
 
 // addresses returns the addresses of the url() values among tokens.

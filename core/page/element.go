@@ -122,12 +122,17 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	var st style
 	skipContent := a.untilFound
 	w.sheet.match(&st, n, a.id, a.class)
+	waits := w.sheet.vars
 	if a.style != "" {
-		decls, backgrounds := parseInline(a.style)
-		st.applyInline(decls)
-		for _, address := range backgrounds {
-			w.addImage(Image{Src: address, Background: true}, parent)
-		}
+		decls, customs := parseInline(a.style)
+		st.applyInline(decls, customs)
+		waits = waits || strings.Contains(a.style, "var(")
+	}
+	if len(st.customs) > 0 {
+		ctx.vars = &vars{parent.vars, st.customs}
+	}
+	if waits {
+		st.settle(ctx.vars)
 	}
 	if st.set[propDisplay] {
 		shown = display(st.value[propDisplay])
@@ -159,7 +164,25 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	} else {
 		ctx.display = shown
 	}
+	w.backgrounds(&st, ctx)
 	return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+}
+
+// backgrounds adds the background images of an element. One that a style
+// sheet gives to many elements is listed once.
+func (w *walker) backgrounds(st *style, ctx *context) {
+	for _, address := range st.backgrounds {
+		if st.by[propBackground]&priorityInline == 0 {
+			if w.sheetImages[address] {
+				continue
+			}
+			if w.sheetImages == nil {
+				w.sheetImages = map[string]bool{}
+			}
+			w.sheetImages[address] = true
+		}
+		w.addImage(Image{Src: address, Background: true}, ctx)
+	}
 }
 
 func preformatted(a atom.Atom) bool { return a == atom.Pre || a == atom.Listing || a == atom.Xmp }

@@ -6,6 +6,9 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"golang.org/x/text/encoding"
+	"golang.org/x/text/encoding/japanese"
+	"golang.org/x/text/encoding/korean"
 	"pgregory.net/rapid"
 )
 
@@ -156,6 +159,30 @@ func TestDecoding(t *testing.T) {
 		require.NotEmpty(t, p.Blocks, name)
 		assert.Equal(t, want, p.Text(0), name)
 	}
+}
+
+// Undeclared pages in other scripts are detected by their letters.
+func TestDetection(t *testing.T) {
+	const ja = "煙突のそうじは、わたしたちにおまかせください。タルン港のえんとつ屋です。"
+	const ko = "굴뚝 청소는 저희에게 맡겨 주세요. 항구 마을의 굴뚝 가게입니다."
+	encode := func(e encoding.Encoding, s string) string {
+		out, err := e.NewEncoder().String(s)
+		require.NoError(t, err)
+		return out
+	}
+	for name, c := range map[string]struct{ body, want string }{
+		"shift_jis":    {encode(japanese.ShiftJIS, ja), ja},
+		"euc-jp":       {encode(japanese.EUCJP, ja), ja},
+		"euc-kr":       {encode(korean.EUCKR, ko), ko},
+		"utf-8":        {ja, ja},
+		"windows-1252": {"caf\xe9 na\xefve \x93quoted\x94 \x96 stra\xdfe \xfcber \xe0 la carte", "café naïve “quoted” – straße über à la carte"},
+	} {
+		p := Read([]byte("<title>x</title><p>"+c.body+"\n"), Source{})
+		require.Len(t, p.Blocks, 1, name)
+		assert.Equal(t, c.want, p.Text(0), name)
+	}
+	p := Read([]byte("<meta charset=shift_jis><p>"+encode(japanese.ShiftJIS, ja)), Source{})
+	assert.Equal(t, ja, p.Text(0))
 }
 
 // The worst pages give an empty reading with a warning (MEASURES 1.1).

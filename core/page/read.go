@@ -59,6 +59,11 @@ func decode(body []byte, contentType string) []byte {
 	if name == "utf-8" || !certain && utf8.Valid(body) {
 		return bytes.TrimPrefix(body, []byte("\xef\xbb\xbf"))
 	}
+	if !certain {
+		if found := detectEastAsian(body); found != nil {
+			enc = found
+		}
+	}
 	decoded, err := enc.NewDecoder().Bytes(body)
 	if err != nil {
 		return body
@@ -121,23 +126,25 @@ type context struct {
 	inMain       bool
 	sectioned    bool
 	svg, svgText bool
+	vars         *vars      // the custom properties that hold here
 	node         *html.Node // the innermost element
 }
 
 // walker gathers the facts of a page in one walk over its tree.
 type walker struct {
-	page       *Page
-	sheet      cascade
-	body       strings.Builder
-	visible    gatherer
-	concealed  gatherer
-	heads      []headingSpans
-	banners    int32
-	titled     bool
-	described  bool
-	scripts    int
-	emptyRoot  bool
-	imageHeads []int // for each image how many headings had begun
+	page        *Page
+	sheet       cascade
+	body        strings.Builder
+	visible     gatherer
+	concealed   gatherer
+	heads       []headingSpans
+	banners     int32
+	titled      bool
+	described   bool
+	scripts     int
+	emptyRoot   bool
+	imageHeads  []int           // for each image how many headings had begun
+	sheetImages map[string]bool // backgrounds from style sheets that were listed
 }
 
 // headingSpans is a heading while it is being read.

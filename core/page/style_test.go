@@ -37,6 +37,11 @@ func TestCascade(t *testing.T) {
 		{"broken rule goes by", "p{{}} .b{display:none} ..c{display:none} .d{display:none", "<p class=b>a<p class=d>b<p>c", "c"},
 		{"pseudo elements", ".a::before{display:none}.a:hover{display:none}", "<p class=a>a", "a"},
 		{"comments", "/* p{display:none} */ .b{/* x */display:none/* y */}", "<p>a<p class=b>b", "a"},
+		{"var", ":root{--d:none}.a{display:var(--d)}.b{display:var(--gone,block)}.c{display:var(--gone)}", "<p class=a>a<p class=b>b<p class=c>c", "bc"},
+		{"var of a parent", ".x{--d:none}p{display:var(--d,block)}", "<div class=x><p>a</div><p>b", "b"},
+		{"var of a var", ":root{--a:var(--b);--b:none}p{display:var(--a)}", "<p>a", ""},
+		{"var that turns in a circle", ":root{--a:var(--b);--b:var(--a)}p{display:var(--a)}", "<p>a", "a"},
+		{"var set inline", "p{display:var(--d,block)}", "<p style='--d:none'>a<p>b", "b"},
 		{"escaped", `.sm\:hidden{display:none}`, "<p class='sm:hidden'>a<p>b", "b"},
 	} {
 		p := Read([]byte("<style>"+c.css+"</style><body>"+c.html), Source{})
@@ -68,6 +73,17 @@ func TestLinkedSheets(t *testing.T) {
 	p := Read(body, src)
 	assert.Equal(t, "aez", shown(p))
 	assert.Equal(t, []Warning{SheetMissing}, p.Warnings)
+}
+
+func TestSheetBackgrounds(t *testing.T) {
+	p := Read([]byte(`<style>.h{background:#fff url("img/chimney.jpg") no-repeat}li{background-image:url(dot.png)}
+		.off{background:none}.h::before{background:url(no.png)}</style>
+		<div class=h></div><li>a<li>b<li class=off>c<div class=h style="background:url(own.jpg)"></div><div class=h hidden></div>`), Source{})
+	var got []string
+	for _, i := range p.Images {
+		got = append(got, i.File)
+	}
+	assert.Equal(t, []string{"chimney", "dot", "own"}, got)
 }
 
 // The order of sheets decides between rules of the same weight.

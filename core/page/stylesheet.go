@@ -18,6 +18,7 @@ const (
 type rule struct {
 	selector    cascadia.Sel
 	decls       []declaration
+	customs     []custom
 	specificity uint64 // as it stands in a priority
 	order       uint64 // within its sheet
 	layer       string // its cascade layer, empty for none
@@ -29,6 +30,7 @@ type sheet struct {
 	byID, byClass, byTag map[string][]*rule
 	any                  []*rule
 	count                int
+	vars                 bool     // some value that matters holds a var()
 	layers               []string // in the order in which they are first named
 	imports              []importRule
 }
@@ -71,6 +73,7 @@ type atRule struct {
 type ruleset struct {
 	selectors []string
 	decls     []declaration
+	customs   []custom
 }
 
 func (r *sheetReader) take(grammar css.GrammarType, data []byte) {
@@ -96,7 +99,12 @@ func (r *sheetReader) take(grammar css.GrammarType, data []byte) {
 		if n := len(r.nested); n > 0 {
 			if d, ok := parseDeclaration(string(data), r.parser.Values()); ok {
 				r.nested[n-1].decls = append(r.nested[n-1].decls, d)
+				r.sheet.vars = r.sheet.vars || d.raw != ""
 			}
+		}
+	case css.CustomPropertyGrammar:
+		if n := len(r.nested); n > 0 {
+			r.nested[n-1].customs = append(r.nested[n-1].customs, parseCustom(string(data), r.parser.Values()))
 		}
 	case css.EndRulesetGrammar:
 		r.endRuleset()
@@ -109,11 +117,11 @@ func (r *sheetReader) endRuleset() {
 	}
 	last := r.nested[len(r.nested)-1]
 	r.nested = r.nested[:len(r.nested)-1]
-	if len(last.decls) == 0 || r.at().skip {
+	if len(last.decls)+len(last.customs) == 0 || r.at().skip {
 		return
 	}
 	for _, selector := range last.selectors {
-		r.sheet.addRule(selector, last.decls, r.at().layer)
+		r.sheet.addRule(selector, last, r.at().layer)
 	}
 }
 
@@ -227,7 +235,7 @@ func joined(tokens []css.Token) string {
 }
 
 // addRule adds a selector with its declarations.
-func (s *sheet) addRule(selector string, decls []declaration, layer string) {
+func (s *sheet) addRule(selector string, set ruleset, layer string) {
 	for _, v := range variants(selector) {
 		sel, err := cascadia.Parse(v.selector)
 		if err != nil {
@@ -235,7 +243,7 @@ func (s *sheet) addRule(selector string, decls []declaration, layer string) {
 		}
 		s.count++
 		s.file(rightmost(v.selector))(&rule{
-			selector: sel, decls: decls, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
+			selector: sel, decls: set.decls, customs: set.customs, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
 		})
 	}
 }

@@ -98,7 +98,7 @@ func Ask(ctx context.Context, address string) (Facts, error) {
 // case of the source, and fields and their options hold no text.
 const factsScript = `(() => {
 	const style = document.createElement('style')
-	style.textContent = '*{text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,noscript,defs,symbol{display:none !important}'
+	style.textContent = '*:not(#x#y#z){text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,noscript,defs,symbol{display:none !important}'
 	document.documentElement.append(style)
 	const clean = s => s.replace(/\s+/g, ' ').trim()
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
