@@ -35,6 +35,7 @@ func TestAccessible(t *testing.T) {
 		sheet + "?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor": "Skip to the text",
 		sheet + "?show=headings&column=0":                                      "with the copy words under each",
 		sheet + "?show=images&column=0":                                        "a camera’s name",
+		sheet + "?show=page&column=0":                                          "Years in trade",
 		sheet + "?show=rule&column=0":                                          "The guideline for a home page",
 		fmt.Sprintf("/clients/%d/pages/%d/targets", client, page):              "Title: begin with",
 		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page):             "words to write",

@@ -15,7 +15,7 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(measureCommand(), serveCommand(), demoCommand(), openapiCommand())
+	root.AddCommand(measureCommand(), serveCommand(), demoCommand(), rereadCommand(), openapiCommand())
 	if err := root.Execute(); err != nil {
 		fmt.Fprintln(os.Stderr, "inktally:", err)
 		os.Exit(1)

@@ -51,6 +51,15 @@ func (w *walker) element(n *html.Node, parent *context) {
 		return
 	case atom.Script:
 		w.scripts++
+		w.data(n)
+		return
+	case atom.Link:
+		if w.page.structure.canonical == "" && strings.EqualFold(attr(n, "rel"), "canonical") {
+			w.page.structure.canonical = strings.TrimSpace(attr(n, "href"))
+		}
+		return
+	case atom.Iframe, atom.Video:
+		w.embedded(n)
 		return
 	case atom.Title:
 		w.title(n)
@@ -74,6 +83,9 @@ func (w *walker) element(n *html.Node, parent *context) {
 	w.place(n, &a, &ctx)
 	if n.FirstChild == nil && appRoot(a.id) {
 		w.emptyRoot = true
+	}
+	if !ctx.hidden {
+		w.note(n, &a, &ctx)
 	}
 	switch n.DataAtom {
 	case atom.A:
@@ -300,6 +312,9 @@ func (w *walker) title(n *html.Node) {
 }
 
 func (w *walker) meta(n *html.Node) {
+	if w.page.structure.robots == "" && strings.EqualFold(attr(n, "name"), "robots") {
+		w.page.structure.robots = text.Collapse(attr(n, "content"))
+	}
 	if !w.described && strings.EqualFold(attr(n, "name"), "description") {
 		w.described = true
 		w.page.Description = text.Collapse(attr(n, "content"))

@@ -1,6 +1,8 @@
 package page
 
 import (
+	"sync"
+
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -22,7 +24,11 @@ type Page struct {
 	Warnings []Warning
 	Words    Words
 
-	scan text.Scan // the text and the tokens of all blocks
+	scan      text.Scan // the text and the tokens of all blocks
+	structure structure // for Details
+
+	once    sync.Once
+	details Details
 }
 
 // Words are the word counts of a page (MEASURES 2.2).

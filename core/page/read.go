@@ -125,6 +125,7 @@ type context struct {
 	keepLines    bool // white-space: pre and the like
 	inMain       bool
 	sectioned    bool
+	quoted       bool // inside a testimonial
 	svg, svgText bool
 	vars         *vars      // the custom properties that hold here
 	node         *html.Node // the innermost element

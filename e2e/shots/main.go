@@ -28,6 +28,7 @@ var views = []struct{ name, path, shown string }{
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
 	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor", "Skip to the text"},
 	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "a camera’s name"},
+	{"sheet-page", "/clients/2/pages/2/sheet?show=page&column=0", "Years in trade"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
 	{"targets", "/clients/2/pages/2/targets", "Title: begin with"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},

@@ -354,3 +354,29 @@ func TestDuration(t *testing.T) {
 	assert.Equal(t, "2.0 %", app.Share(2))
 	assert.Equal(t, "28 %", app.Share(28.2))
 }
+
+// Kept pages are read again without being fetched, and what is other is told.
+func TestReread(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": "<p>four words of text"}}
+	a, db := open(t, w)
+	client, _ := newClient(t, a, sweep, "")
+	_, err := a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	w.set("http://brindle.example/", "gone")
+	changed, read, err := a.RereadAll(ctx)
+	require.NoError(t, err)
+	assert.Empty(t, changed)
+	assert.Equal(t, 1, read)
+	// A reading that was made by other rules.
+	require.NoError(t, db.Write(ctx, func(tx *store.Tx) error {
+		_, err := tx.AddReading(store.Reading{ClientID: client, URL: "http://brindle.example/", Road: "pasted",
+			Facts: `{"words":{"seen":7,"copy":7,"hidden":0}}`}, []byte("<p>four words of text"))
+		return err
+	}))
+	changed, _, err = a.RereadAll(ctx)
+	require.NoError(t, err)
+	require.Len(t, changed, 1)
+	assert.Equal(t, 7, changed[0].Before.Seen)
+	assert.Equal(t, 4, changed[0].Now.Seen)
+}

@@ -47,6 +47,8 @@ type Column struct {
 	Images      []Image           `json:"images"`
 	Carrying    int               `json:"carrying" doc:"Images whose names carry a phrase"`
 	Warnings    []page.Warning    `json:"warnings"`
+	// Details are null where the page was not read.
+	Details *page.Details `json:"details"`
 	// SetAside tells a rival too far off to count for the mark (MEASURES 8.2).
 	SetAside bool `json:"set_aside"`
 }
@@ -127,6 +129,8 @@ func columnOf(sub *subject) Column {
 	c.Headings = append(c.Headings, p.Headings...)
 	c.Warnings = append(c.Warnings, p.Warnings...)
 	c.Carrying = sub.column.Carrying()
+	details := p.Details()
+	c.Details = &details
 	for i, img := range p.Images {
 		c.Images = append(c.Images, Image{Image: img, Verdict: sub.column.Verdicts[i]})
 	}

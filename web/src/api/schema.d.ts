@@ -420,6 +420,7 @@ export interface components {
              */
             carrying: number;
             description: string;
+            details: components["schemas"]["Details"];
             /**
              * Format: int64
              * @description The rival's lineup entry, 0 for the client
@@ -447,6 +448,49 @@ export interface components {
             url: string;
             warnings: string[];
             words: components["schemas"]["Words"];
+        };
+        DescribedBusiness: {
+            address: string;
+            /** @description Areas served */
+            areas: string[];
+            hours: string[];
+            name: string;
+            phone: string;
+            type: string;
+        };
+        Details: {
+            businesses: components["schemas"]["DescribedBusiness"][];
+            /** @description As it stands in the page */
+            canonical: string;
+            /** Format: int64 */
+            external: number;
+            /** Format: int64 */
+            foreign: number;
+            /**
+             * Format: int64
+             * @description Forms with something to fill in, searches left out
+             */
+            forms: number;
+            /** Format: int64 */
+            internal: number;
+            /** @description Addresses that a link writes to */
+            mails: string[];
+            /** Format: int64 */
+            maps: number;
+            phones: components["schemas"]["Phone"][];
+            /** Format: int64 */
+            placeholder: number;
+            /** @description What the page tells search engines */
+            robots: string;
+            /** @description Read by https */
+            secure: boolean;
+            /** Format: int64 */
+            testimonials: number;
+            under_construction: boolean;
+            vague: string[];
+            /** Format: int64 */
+            videos: number;
+            years: string;
         };
         Entry: {
             /** @description Why its page could not be read */
@@ -640,6 +684,11 @@ export interface components {
             entry: number;
             /** @description The page's HTML */
             html: string;
+        };
+        Phone: {
+            /** @description Whether a touch calls it */
+            linked: boolean;
+            number: string;
         };
         Piece: {
             /** @enum {string} */

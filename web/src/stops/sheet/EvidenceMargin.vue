@@ -6,6 +6,7 @@ import { count } from '@/parts/format'
 import EvidenceText from './EvidenceText.vue'
 import HeadingList from './HeadingList.vue'
 import ImageList from './ImageList.vue'
+import PageFacts from './PageFacts.vue'
 import type { Margin } from './margin'
 import WordRule from './WordRule.vue'
 
@@ -37,6 +38,7 @@ const title = computed(
       phrase: 'Where it stands',
       headings: 'Headings',
       images: 'Image names',
+      page: 'The page',
       rule: 'How many words, and why',
       '': '',
     })[what.value],
@@ -145,6 +147,7 @@ async function copyText() {
       <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
       <HeadingList v-else-if="what === 'headings'" :column="column" />
       <ImageList v-else-if="what === 'images'" :column="column" />
+      <PageFacts v-else-if="what === 'page'" :column="column" />
       <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
     </div>
     <footer v-if="what !== 'rule' && column.reading_id" class="soft">

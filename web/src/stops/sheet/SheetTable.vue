@@ -6,6 +6,8 @@ import ColumnHead from './ColumnHead.vue'
 import HeadingRows from './HeadingRows.vue'
 import ImageRows from './ImageRows.vue'
 import type { Margin } from './margin'
+import PageRows from './PageRows.vue'
+import { faults } from './pageFacts'
 import PhraseRows from './PhraseRows.vue'
 import WordRows from './WordRows.vue'
 
@@ -50,6 +52,13 @@ const headingsTell = computed(() => {
   return `${h1s.length} h1, says “${h1s[0]!.text}” · ${own.value!.headings.length} headings in all`
 })
 
+const pageFaults = computed(() => (own.value?.details ? faults(own.value) : []))
+const pageTell = computed(() =>
+  pageFaults.value.length || !read.value
+    ? pageFaults.value.map((f) => f.says).join(' · ')
+    : 'nothing stands out',
+)
+
 const imagesTell = computed(() =>
   read.value ? `${own.value!.carrying} of ${own.value!.images.length} carry a phrase` : '',
 )
@@ -91,6 +100,7 @@ const imagesTell = computed(() =>
           { name: 'Phrases', tells: phrasesTell, rows: PhraseRows },
           { name: 'Headings', tells: headingsTell, rows: HeadingRows },
           { name: 'Images', tells: imagesTell, rows: ImageRows },
+          { name: 'Page', tells: pageTell, rows: PageRows },
         ]"
         :key="group.name"
       >
@@ -106,7 +116,20 @@ const imagesTell = computed(() =>
                 {{ group.name }}<span v-if="folded[group.name]" class="soft"> +</span>
               </button>
             </th>
-            <td :colspan="rivals.length + 2" class="soft">{{ group.tells }}</td>
+            <td :colspan="rivals.length + 2" class="soft">
+              <template v-if="group.name === 'Page'">
+                <span v-for="f in pageFaults.filter((x) => x.first)" :key="f.says" class="stamp first">{{
+                  f.says
+                }}</span>
+                {{
+                  pageFaults
+                    .filter((x) => !x.first)
+                    .map((x) => x.says)
+                    .join(' · ') || (pageFaults.length ? '' : group.tells)
+                }}
+              </template>
+              <template v-else>{{ group.tells }}</template>
+            </td>
           </tr>
         </tbody>
         <component
@@ -223,6 +246,9 @@ const imagesTell = computed(() =>
 .scroll .group th .slab {
   font-size: 15.5px;
 }
+.scroll .first {
+  margin-right: 8px;
+}
 .scroll .group td {
   padding: 0 10px;
   white-space: nowrap;
@@ -259,6 +285,9 @@ const imagesTell = computed(() =>
   text-align: left;
   overflow: hidden;
   font-variant-numeric: lining-nums tabular-nums;
+}
+.scroll .narrow .cell {
+  padding: 0 7px;
 }
 .scroll .cell:hover {
   background: rgb(var(--v-theme-pencil-wash), 0.6);

@@ -1,0 +1,93 @@
+package page
+
+import (
+	"strings"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// maxData bounds the structured data of a page that is kept.
+const maxData = 1 << 20
+
+// data keeps a script that holds structured data.
+func (w *walker) data(n *html.Node) {
+	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(attr(n, "type")), "application/ld+json") && len(n.FirstChild.Data) < maxData {
+		w.page.structure.data = append(w.page.structure.data, n.FirstChild.Data)
+	}
+}
+
+// embedded counts films and maps. A frame shows a map or a film where its
+// address or title says so.
+func (w *walker) embedded(n *html.Node) {
+	s := &w.page.structure
+	if n.DataAtom == atom.Video {
+		s.videos++
+		return
+	}
+	says := strings.ToLower(attr(n, "src") + " " + attr(n, "data-src") + " " + attr(n, "title"))
+	switch {
+	case strings.Contains(says, "map"):
+		s.maps++
+	case strings.Contains(says, "video"), strings.Contains(says, "player"), strings.Contains(says, "/embed"):
+		s.videos++
+	}
+}
+
+// note counts forms and testimonials.
+func (w *walker) note(n *html.Node, a *attributes, ctx *context) {
+	s := &w.page.structure
+	switch n.DataAtom {
+	case atom.Form:
+		if a.role != "search" && fields(n) > 0 {
+			s.forms++
+		}
+	case atom.Blockquote:
+		if !ctx.quoted {
+			s.quotes++
+			ctx.quoted = true
+		}
+	default:
+		if a.class != "" && !ctx.quoted && quotation(a.class) {
+			s.quotes++
+			ctx.quoted = true
+		}
+	}
+}
+
+// fields counts what a form asks for, searches and hidden fields left out.
+func fields(n *html.Node) int {
+	count := 0
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type != html.ElementNode {
+			continue
+		}
+		switch c.DataAtom {
+		case atom.Textarea, atom.Select:
+			count++
+		case atom.Input:
+			switch strings.ToLower(attr(c, "type")) {
+			case "search", "hidden", "submit", "button", "image", "reset":
+			default:
+				count++
+			}
+		}
+		count += fields(c)
+	}
+	return count
+}
+
+// quotation tells a class that marks a single review: "testimonial",
+// "review-card", not "reviews".
+func quotation(class string) bool {
+	for class != "" {
+		var name string
+		name, class = nextField(class)
+		for _, word := range strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r == '-' || r == '_' }) {
+			if word == "testimonial" || word == "review" {
+				return true
+			}
+		}
+	}
+	return false
+}

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { Column, Details, Sheet } from '@/api/client'
+import type { Margin } from './margin'
+
+defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
+
+const call = (d: Details) =>
+  !d.phones.length ? 'no number' : d.phones.some((p) => p.linked) ? 'a touch calls' : 'no link'
+const rows: { name: string; of: (d: Details) => string; wanted?: string }[] = [
+  { name: 'Phone', of: call, wanted: 'a touch calls' },
+  { name: 'Form, film, map', of: (d) => [d.forms, d.videos, d.maps].join(' · ') },
+  { name: 'Testimonials', of: (d) => String(d.testimonials) },
+]
+</script>
+
+<template>
+  <tbody>
+    <tr v-for="row in rows" :key="row.name">
+      <th scope="row">{{ row.name }}</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.details"
+            class="cell"
+            :class="{ at: row.name === 'Phone' && margin.shows('page', i) }"
+            type="button"
+            @click="margin.open('page', i)"
+          >
+            <span class="text">{{ row.of(c.details) }}</span>
+          </button>
+        </td>
+        <td v-if="i === 0" class="target">
+          <span v-if="row.wanted" class="cell">{{ row.wanted }}</span>
+        </td>
+      </template>
+    </tr>
+  </tbody>
+</template>
