@@ -36,7 +36,7 @@ func reread(ctx context.Context, out io.Writer, data string) error {
 		return err
 	}
 	defer db.Close()
-	a, err := app.New(ctx, app.Options{DB: db})
+	a, err := app.New(ctx, app.Options{DB: db, Beside: true})
 	if err != nil {
 		return err
 	}

@@ -47,6 +47,9 @@ type Options struct {
 	Pages Fetcher
 	// Search answers recorded searches; nil where there is no source.
 	Search Searcher
+	// Beside tells that the program may be running over the same store: its
+	// runs are then left alone.
+	Beside bool
 	Log    *slog.Logger
 	Now    func() time.Time
 }
@@ -62,6 +65,9 @@ func New(ctx context.Context, o Options) (*App, error) {
 		a.now = time.Now
 	}
 	a.running, a.stop = context.WithCancel(context.WithoutCancel(ctx))
+	if o.Beside {
+		return a, nil
+	}
 	return a, a.breakOff(ctx)
 }
 
