@@ -5,8 +5,10 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
+	"io/fs"
 	"os"
 	"os/signal"
+	"path/filepath"
 	"slices"
 	"strings"
 	"text/tabwriter"
@@ -26,8 +28,8 @@ func measureCommand() *cobra.Command {
 	var asJSON bool
 	var address string
 	cmd := &cobra.Command{
-		Use:   "measure [--json] [--phrase P]... FILE|URL|-",
-		Short: "Measures one page",
+		Use:   "measure [--json] [--phrase P]... FILE|FOLDER|URL|-",
+		Short: "Measures a page, or every page below a folder",
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt)
@@ -36,23 +38,17 @@ func measureCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			doc, src, err := bringIn(ctx, args[0], cmd.InOrStdin())
+			files, err := savedPages(args[0])
 			if err != nil {
 				return err
 			}
-			src.URL, src.ContentType = doc.URL, doc.ContentType
-			if address != "" {
-				src.URL = address
+			m := measuring{question: q, address: address, asJSON: asJSON, out: cmd.OutOrStdout(), in: cmd.InOrStdin()}
+			for _, file := range files {
+				if err := m.one(ctx, file); err != nil {
+					return err
+				}
 			}
-			p := page.Read(doc.Body, src)
-			if slices.Contains(p.Warnings, page.NotHTML) {
-				return fmt.Errorf("%s is not a web page", args[0])
-			}
-			r := reportOf(sheet.Measure(p, q), q)
-			if asJSON {
-				return json.NewEncoder(cmd.OutOrStdout()).Encode(r)
-			}
-			return r.table(cmd.OutOrStdout())
+			return nil
 		},
 	}
 	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
@@ -61,6 +57,56 @@ func measureCommand() *cobra.Command {
 	cmd.Flags().StringArrayVar(&places, "place", nil, `a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
 	cmd.Flags().StringVar(&address, "url", "", "the address of a saved page")
 	return cmd
+}
+
+// measuring is what is asked of each page.
+type measuring struct {
+	question *sheet.Question
+	address  string
+	asJSON   bool
+	out      io.Writer
+	in       io.Reader
+	cache    page.SheetCache
+}
+
+// one measures one page and prints what it finds.
+func (m *measuring) one(ctx context.Context, from string) error {
+	doc, src, err := bringIn(ctx, from, m.in)
+	if err != nil {
+		return err
+	}
+	src.URL, src.ContentType, src.Cache = doc.URL, doc.ContentType, &m.cache
+	if m.address != "" {
+		src.URL = m.address
+	}
+	p := page.Read(doc.Body, src)
+	if slices.Contains(p.Warnings, page.NotHTML) {
+		return fmt.Errorf("%s is not a web page", from)
+	}
+	r := reportOf(sheet.Measure(p, m.question), m.question)
+	if m.asJSON {
+		return json.NewEncoder(m.out).Encode(r)
+	}
+	return r.table(m.out)
+}
+
+// savedPages are the pages that an argument names: those below a folder, or
+// the one that it is.
+func savedPages(from string) ([]string, error) {
+	if info, err := os.Stat(from); err != nil || !info.IsDir() {
+		return []string{from}, nil
+	}
+	var files []string
+	err := filepath.WalkDir(from, func(name string, d fs.DirEntry, err error) error {
+		if err == nil && d.Type().IsRegular() && (strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")) {
+			files = append(files, name)
+		}
+		return err
+	})
+	if err == nil && len(files) == 0 {
+		err = fmt.Errorf("the folder %s holds no saved page", from)
+	}
+	return files, err
 }
 
 func questionOf(phrases, services, places []string) (*sheet.Question, error) {

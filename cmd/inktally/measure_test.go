@@ -66,7 +66,7 @@ func TestMeasureBadInput(t *testing.T) {
 		{file("huge.html", bytes.Repeat([]byte("x "), 25<<20)), "larger than 20 MB"},
 		{file("picture.html", []byte("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR\x00\x00")), "is not a web page"},
 		{filepath.Join(dir, "gone.html"), "no such file"},
-		{dir, "is a folder"},
+		{t.TempDir(), "holds no saved page"},
 		{"file:///etc/passwd", "begins with file:"},
 		{"javascript:alert(1)", "begins with javascript:"},
 		{"http://127.0.0.1:1/", "private network"},
@@ -83,6 +83,27 @@ func TestMeasureBadInput(t *testing.T) {
 	assert.ErrorContains(t, err, "holds no word")
 	_, err = run("", "-")
 	assert.ErrorContains(t, err, "standard input is empty")
+}
+
+// A folder gives one object a line; pages are read with the sheets beside them.
+func TestMeasureFolder(t *testing.T) {
+	dir := t.TempDir()
+	require.NoError(t, os.Mkdir(filepath.Join(dir, "a b"), 0o700))
+	for name, body := range map[string]string{
+		"one.html":        `<link rel=stylesheet href="a b/x.css"><p>seen<p class=h>hidden words`,
+		"a b/two.htm":     `<link rel=stylesheet href=x.css><p>seen too<p class=h>hidden`,
+		"a b/x.css":       ".h{display:none}",
+		"not-a-page.text": "x",
+	} {
+		require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(body), 0o600))
+	}
+	out, err := run("", "--json", dir)
+	require.NoError(t, err)
+	lines := strings.Split(strings.TrimSpace(out), "\n")
+	require.Len(t, lines, 2)
+	assert.Contains(t, lines[0], `"words":{"seen":2,"copy":2,"hidden":1}`)
+	assert.Contains(t, lines[1], `"words":{"seen":1,"copy":1,"hidden":2}`)
+	assert.Contains(t, lines[1], `"warnings":[]`)
 }
 
 // The worst pages give a reading, with a warning.

@@ -87,6 +87,7 @@ const label = computed(() => {
   flex: 0 1 142px;
   width: 142px;
   min-width: 0;
+  overflow: visible;
   fill: currentColor;
 }
 .ink {
