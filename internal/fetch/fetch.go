@@ -34,6 +34,8 @@ type Fetcher struct {
 	client *http.Client
 	mu     sync.Mutex
 	kept   map[string]keptSheet // style sheets by address
+	hosts  map[string]chan struct{}
+	wait   func(ctx context.Context, attempt int, after time.Duration) error
 }
 
 // Options are what a Fetcher may be given.
@@ -44,6 +46,9 @@ type Options struct {
 	Dial func(ctx context.Context, network, address string) (net.Conn, error)
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration
+	// Wait waits before attempt number n, 1 for the first one that is made
+	// again; after is what the site asked for. Nil waits as sites expect it.
+	Wait func(ctx context.Context, attempt int, after time.Duration) error
 }
 
 // New returns a fetcher.
@@ -57,7 +62,10 @@ func New(o Options) *Fetcher {
 	if o.Dial == nil {
 		o.Dial = Dialer(o.Guard)
 	}
-	return &Fetcher{client: &http.Client{
+	if o.Wait == nil {
+		o.Wait = backOff
+	}
+	return &Fetcher{wait: o.Wait, hosts: map[string]chan struct{}{}, client: &http.Client{
 		Timeout: o.Timeout,
 		Transport: &http.Transport{
 			DialContext:            o.Dial,
@@ -97,7 +105,7 @@ func (f *Fetcher) Get(ctx context.Context, address string) (Document, error) {
 	req.Header.Set("User-Agent", userAgent)
 	req.Header.Set("Accept", "text/html,application/xhtml+xml;q=0.9,*/*;q=0.1")
 	host := req.URL.Hostname()
-	resp, err := f.client.Do(req)
+	resp, err := f.do(ctx, req)
 	if err != nil {
 		return Document{}, explain(host, err)
 	}

@@ -2,12 +2,14 @@ package fetch
 
 import (
 	"context"
+	"fmt"
 	"net/http"
 	"net/http/httptest"
 	"net/netip"
 	"os"
 	"path/filepath"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -131,6 +133,121 @@ func TestGet(t *testing.T) {
 	cancel()
 	_, err = f.Get(ctx, server.URL)
 	assert.ErrorIs(t, err, context.Canceled)
+}
+
+// A site that is busy or failing is asked again, not more often than it is
+// worth, and as late as it says.
+func TestAskedAgain(t *testing.T) {
+	var mu sync.Mutex
+	asked := map[string]int{}
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		mu.Lock()
+		asked[r.URL.Path]++
+		n := asked[r.URL.Path]
+		mu.Unlock()
+		switch {
+		case r.URL.Path == "/busy" && n == 1:
+			w.Header().Set("Retry-After", "7")
+			w.WriteHeader(http.StatusTooManyRequests)
+		case r.URL.Path == "/failing" && n < 3, r.URL.Path == "/broken":
+			w.WriteHeader(http.StatusBadGateway)
+		case r.URL.Path == "/later":
+			w.Header().Set("Retry-After", "3600")
+			w.WriteHeader(http.StatusServiceUnavailable)
+		case r.URL.Path == "/gone":
+			w.WriteHeader(http.StatusGone)
+		default:
+			_, _ = w.Write([]byte("<p>x"))
+		}
+	}))
+	defer server.Close()
+	var waits []time.Duration
+	f := New(Options{Guard: anywhere, Wait: func(_ context.Context, attempt int, after time.Duration) error {
+		waits = append(waits, after)
+		return nil
+	}})
+	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1, "/fine": 1} {
+		_, err := f.Get(context.Background(), server.URL+path)
+		assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
+		assert.Equal(t, want, asked[path], path)
+	}
+	assert.Contains(t, waits, 7*time.Second)
+	ctx, cancel := context.WithCancel(context.Background())
+	cancel()
+	assert.Error(t, backOff(ctx, 1, 0))
+	assert.Zero(t, retryAfter("soon"))
+	assert.Greater(t, retryAfter(time.Now().Add(time.Hour).UTC().Format(http.TimeFormat)), time.Minute)
+}
+
+// Not more than a few requests go to one host at the same time.
+func TestPerHost(t *testing.T) {
+	var mu sync.Mutex
+	now, most := 0, 0
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		mu.Lock()
+		now++
+		most = max(most, now)
+		mu.Unlock()
+		time.Sleep(5 * time.Millisecond)
+		mu.Lock()
+		now--
+		mu.Unlock()
+		_, _ = w.Write([]byte("<p>x"))
+	}))
+	defer server.Close()
+	f := New(Options{Guard: anywhere})
+	var group sync.WaitGroup
+	for range 12 {
+		group.Go(func() {
+			_, err := f.Get(context.Background(), server.URL)
+			assert.NoError(t, err)
+		})
+	}
+	group.Wait()
+	assert.LessOrEqual(t, most, perHost)
+}
+
+// Style sheets come with what they import, once each, and within bounds.
+func TestSheets(t *testing.T) {
+	var mu sync.Mutex
+	asked := map[string]int{}
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		mu.Lock()
+		asked[r.URL.Path]++
+		mu.Unlock()
+		switch r.URL.Path {
+		case "/a.css":
+			_, _ = w.Write([]byte("@import 'b.css'; @import 'a.css'; p{display:none}"))
+		case "/b.css":
+			_, _ = w.Write([]byte("@import url(sub/c.css)"))
+		case "/sub/c.css":
+			_, _ = w.Write([]byte("c"))
+		case "/huge.css":
+			_, _ = w.Write([]byte(strings.Repeat("x", maxSheetBytes+1)))
+		case "/page.css":
+			w.Header().Set("Content-Type", "text/html")
+		default:
+			http.NotFound(w, r)
+		}
+	}))
+	defer server.Close()
+	f := New(Options{Guard: anywhere})
+	body := `<link rel=stylesheet href=a.css><link rel=stylesheet href=/huge.css><link rel=stylesheet href=page.css>
+		<link rel=stylesheet href=gone.css><link rel=stylesheet href="file:///etc/passwd"><link rel=stylesheet href="http://127.0.0.1:1/x.css">`
+	doc := Document{URL: server.URL + "/", Body: []byte(body)}
+	for range 2 {
+		sheets := f.Sheets(context.Background(), doc)
+		assert.Len(t, sheets, 3)
+		assert.Equal(t, "c", sheets[server.URL+"/sub/c.css"])
+	}
+	assert.Equal(t, 1, asked["/a.css"], "a sheet is asked for once")
+	many := strings.Repeat("<link rel=stylesheet href=a.css?x>", 3)
+	for i := range 200 {
+		many += fmt.Sprintf("<link rel=stylesheet href=none%d.css>", i)
+	}
+	assert.Len(t, f.Sheets(context.Background(), Document{URL: server.URL + "/", Body: []byte(many)}), 1)
+	assert.Less(t, len(asked), 2*maxSheets)
+	assert.Empty(t, New(Options{}).Sheets(context.Background(), doc), "the guard is asked for sheets too")
 }
 
 func TestFile(t *testing.T) {

@@ -33,7 +33,7 @@ type Web struct {
 	listener net.Listener
 	server   *http.Server
 	mu       sync.Mutex
-	failed   map[string]bool // what was asked before and failed then
+	asked    map[string]int // how often what fails at first was asked for
 }
 
 // habits are what is odd about some sites.
@@ -55,7 +55,7 @@ func Start() (*Web, error) {
 	if err != nil {
 		return nil, fmt.Errorf("the practice web cannot start: %w", err)
 	}
-	w := &Web{listener: listener, failed: map[string]bool{}}
+	w := &Web{listener: listener, asked: map[string]int{}}
 	w.server = &http.Server{Handler: w, ReadHeaderTimeout: 10 * time.Second}
 	go func() { _ = w.server.Serve(listener) }()
 	return w, nil
@@ -112,7 +112,7 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		http.Error(out, "this page always fails", http.StatusInternalServerError)
 		return
 	case "/practice/flaky":
-		if w.firstTime(host + r.URL.RawQuery) {
+		if w.failsYet(host+r.URL.RawQuery, flakyFailures) {
 			http.Error(out, "not now", http.StatusInternalServerError)
 			return
 		}
@@ -123,7 +123,7 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		return
 	}
 	habit := sites[host]
-	if habit.failsFirst && w.firstTime(host) {
+	if habit.failsFirst && w.failsYet(host, 1) {
 		http.Error(out, "not now", http.StatusInternalServerError)
 		return
 	}
@@ -135,13 +135,16 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	serveSite(out, host, r.URL.Path, habit)
 }
 
-// firstTime tells whether something is asked for the first time.
-func (w *Web) firstTime(what string) bool {
+// flakyFailures is how often the page that fails at first does: as often as a
+// fetcher asks by itself.
+const flakyFailures = 3
+
+// failsYet tells whether something is asked for one of the first times.
+func (w *Web) failsYet(what string, times int) bool {
 	w.mu.Lock()
 	defer w.mu.Unlock()
-	first := !w.failed[what]
-	w.failed[what] = true
-	return first
+	w.asked[what]++
+	return w.asked[what] <= times
 }
 
 func serveSite(out http.ResponseWriter, host, address string, habit habits) {
