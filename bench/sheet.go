@@ -16,7 +16,7 @@ import (
 // serving answers every address with one page.
 type serving struct{ body []byte }
 
-func (s serving) Get(_ context.Context, address string) (fetch.Document, error) {
+func (s serving) Get(_ context.Context, address string, _ bool) (fetch.Document, error) {
 	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
 }
 

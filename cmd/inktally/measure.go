@@ -25,7 +25,7 @@ import (
 
 func measureCommand() *cobra.Command {
 	var phrases, services, places []string
-	var asJSON bool
+	var asJSON, overrule bool
 	var address string
 	cmd := &cobra.Command{
 		Use:   "measure [--json] [--phrase P]... FILE|FOLDER|URL|-",
@@ -42,7 +42,7 @@ func measureCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			m := measuring{question: q, address: address, asJSON: asJSON, out: cmd.OutOrStdout(), in: cmd.InOrStdin()}
+			m := measuring{question: q, address: address, asJSON: asJSON, overrule: overrule, out: cmd.OutOrStdout(), in: cmd.InOrStdin()}
 			for _, file := range files {
 				if err := m.one(ctx, file); err != nil {
 					return err
@@ -52,6 +52,7 @@ func measureCommand() *cobra.Command {
 		},
 	}
 	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
+	cmd.Flags().BoolVar(&overrule, "overrule", false, "read a page although its robots.txt asks programs not to")
 	cmd.Flags().StringArrayVar(&phrases, "phrase", nil, "a phrase of the page; may be given more than once")
 	cmd.Flags().StringArrayVar(&services, "service", nil, "a service that the business sells, for the image names")
 	cmd.Flags().StringArrayVar(&places, "place", nil, `a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
@@ -64,6 +65,7 @@ type measuring struct {
 	question *sheet.Question
 	address  string
 	asJSON   bool
+	overrule bool
 	out      io.Writer
 	in       io.Reader
 	cache    page.SheetCache
@@ -71,7 +73,7 @@ type measuring struct {
 
 // one measures one page and prints what it finds.
 func (m *measuring) one(ctx context.Context, from string) error {
-	doc, src, err := bringIn(ctx, from, m.in)
+	doc, src, err := bringIn(ctx, from, m.in, m.overrule)
 	if err != nil {
 		return err
 	}
@@ -127,7 +129,7 @@ func questionOf(phrases, services, places []string) (*sheet.Question, error) {
 
 // bringIn reads a page with its style sheets from the web or from a file, or
 // a page alone from standard input.
-func bringIn(ctx context.Context, from string, in io.Reader) (doc fetch.Document, src page.Source, err error) {
+func bringIn(ctx context.Context, from string, in io.Reader, overrule bool) (doc fetch.Document, src page.Source, err error) {
 	if from == "-" {
 		doc, err = fetch.Stream("standard input", in)
 		doc.URL = ""
@@ -139,7 +141,7 @@ func bringIn(ctx context.Context, from string, in io.Reader) (doc fetch.Document
 			return doc, src, err
 		}
 		web := fetch.New(fetch.Options{})
-		if doc, err = web.Get(ctx, address); err != nil {
+		if doc, err = web.Get(ctx, address, overrule); err != nil {
 			return doc, src, err
 		}
 		src.Sheets = web.Sheets(ctx, doc)

@@ -17,7 +17,8 @@ import (
 // Fetcher brings pages in.
 type Fetcher interface {
 	// Get brings the page at an address; its errors are sentences.
-	Get(ctx context.Context, address string) (fetch.Document, error)
+	// overrule reads a page although its site asks programs not to.
+	Get(ctx context.Context, address string, overrule bool) (fetch.Document, error)
 	// Sheets brings the style sheets of a page, by address.
 	Sheets(ctx context.Context, doc fetch.Document) map[string]string
 }

@@ -28,7 +28,10 @@ type web struct {
 	held  chan struct{} // where it is set, /held waits for it
 }
 
-func (w *web) Get(ctx context.Context, address string) (fetch.Document, error) {
+func (w *web) Get(ctx context.Context, address string, overrule bool) (fetch.Document, error) {
+	if strings.HasSuffix(address, "/unwelcome") && !overrule {
+		return fetch.Document{}, fetch.Unwelcome{Host: "one.example"}
+	}
 	w.mu.Lock()
 	body, ok := w.pages[address]
 	w.mu.Unlock()
@@ -177,6 +180,24 @@ func TestSheetsAreKept(t *testing.T) {
 		assert.Equal(t, page.Words{Seen: 2, Copy: 2, Hidden: 3}, s.Columns[0].Words)
 		assert.Empty(t, s.Columns[0].Warnings)
 	}
+}
+
+// What a site asks of programs can be overruled for one page, and the reading
+// says so.
+func TestOverrule(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": words(5), "http://one.example/unwelcome": words(7)}}
+	a, _ := open(t, w)
+	client, page := newClient(t, a, sweep, "one.example/unwelcome")
+	run, err := a.Measure(ctx, client)
+	require.NoError(t, err)
+	assert.Contains(t, ended(t, a, client).Items[1].Error, "robots.txt")
+	_, err = a.Overrule(ctx, client, run.ID, "http://one.example/unwelcome")
+	require.NoError(t, err)
+	assert.Equal(t, 2, ended(t, a, client).Done)
+	s, err := a.Sheet(ctx, client, page)
+	require.NoError(t, err)
+	assert.Equal(t, "web, overruled", s.Columns[1].Road)
+	assert.Equal(t, 7, s.Columns[1].Words.Seen)
 }
 
 func TestStopAndGoOn(t *testing.T) {

@@ -101,6 +101,21 @@ func (a *App) Resume(ctx context.Context, client, id int64) (Run, error) {
 	return a.start(ctx, client, id)
 }
 
+// Overrule lets a page be read although its site asks programs not to, and
+// goes on with the run.
+func (a *App) Overrule(ctx context.Context, client, id int64, url string) (Run, error) {
+	err := a.db.Write(ctx, func(tx *store.Tx) error {
+		if _, err := tx.Client(client); err != nil {
+			return err
+		}
+		return tx.Overrule(client, url)
+	})
+	if err != nil {
+		return Run{}, err
+	}
+	return a.Resume(ctx, client, id)
+}
+
 // Stop stops a run; it can be gone on with later.
 func (a *App) Stop(ctx context.Context, client, id int64) (Run, error) {
 	a.mu.Lock()
@@ -188,8 +203,12 @@ func (a *App) start(ctx context.Context, client, id int64) (Run, error) {
 func (a *App) readAll(running context.Context, client, id int64) {
 	keep := context.WithoutCancel(running) // what was read is kept, stopped or not
 	var job store.Job
+	var overruled map[string]bool
 	err := a.db.Read(keep, func(tx *store.Tx) (err error) {
-		job, err = tx.Job(client, id)
+		if job, err = tx.Job(client, id); err != nil {
+			return err
+		}
+		overruled, err = tx.Overruled(client)
 		return err
 	})
 	if err != nil {
@@ -204,7 +223,7 @@ func (a *App) readAll(running context.Context, client, id int64) {
 		}
 		group.Go(func() error {
 			if running.Err() == nil {
-				a.readItem(running, keep, client, id, item)
+				a.readItem(running, keep, client, id, item, overruled[item.URL])
 			}
 			return nil
 		})
@@ -223,13 +242,17 @@ func (a *App) readAll(running context.Context, client, id int64) {
 
 // readItem reads one page of a job. A page that fails says why; the rest of
 // the run goes on.
-func (a *App) readItem(running, keep context.Context, client, job int64, item store.JobItem) {
+func (a *App) readItem(running, keep context.Context, client, job int64, item store.JobItem, overrule bool) {
 	item.State, item.Error = store.ItemReading, ""
 	a.setItem(keep, client, job, item)
-	doc, err := a.pages.Get(running, item.URL)
+	road := roadWeb
+	if overrule {
+		road = roadOverruled
+	}
+	doc, err := a.pages.Get(running, item.URL, overrule)
 	if err == nil {
 		var reading int64
-		reading, _, err = a.keep(keep, client, item.URL, roadWeb, doc, a.pages.Sheets(running, doc))
+		reading, _, err = a.keep(keep, client, item.URL, road, doc, a.pages.Sheets(running, doc))
 		item.ReadingID = &reading
 	}
 	switch {

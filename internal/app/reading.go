@@ -15,8 +15,9 @@ import (
 
 // The roads by which a page comes in.
 const (
-	roadWeb    = "web"
-	roadPasted = "pasted"
+	roadWeb       = "web"
+	roadOverruled = "web, overruled" // although the site asks programs not to
+	roadPasted    = "pasted"
 )
 
 // facts are the figures that are kept beside a reading for lists; all others
@@ -81,7 +82,7 @@ func (a *App) pageOf(ctx context.Context, r store.Reading) (*page.Page, error) {
 	var html []byte
 	src := page.Source{URL: r.FinalURL, ContentType: r.ContentType, Cache: &a.sheets}
 	err := a.db.Read(ctx, func(tx *store.Tx) (err error) {
-		if html, err = tx.ReadingHTML(r.ID); err != nil || r.Road != roadWeb {
+		if html, err = tx.ReadingHTML(r.ID); err != nil || r.Road == roadPasted {
 			return err
 		}
 		src.Sheets, err = tx.ReadingSheets(r.ID)

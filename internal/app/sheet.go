@@ -35,7 +35,7 @@ type Column struct {
 	// ReadingID is 0 where the page was not read.
 	ReadingID int64      `json:"reading_id"`
 	TakenAt   *time.Time `json:"taken_at"`
-	Road      string     `json:"road" doc:"web or pasted"`
+	Road      string     `json:"road" doc:"web, web although the site asks programs not to (overruled), or pasted"`
 	// Error is why the last attempt to read the page failed.
 	Error       string            `json:"error"`
 	Title       string            `json:"title"`

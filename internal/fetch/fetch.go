@@ -35,6 +35,7 @@ type Fetcher struct {
 	mu     sync.Mutex
 	kept   map[string]keptSheet // style sheets by address
 	hosts  map[string]chan struct{}
+	robots map[string]keptRobots // by scheme and host
 	wait   func(ctx context.Context, attempt int, after time.Duration) error
 }
 
@@ -96,8 +97,8 @@ func checkRedirect(req *http.Request, via []*http.Request) error {
 }
 
 // Get reads the page at an address that Address has passed. The errors are
-// sentences for the user.
-func (f *Fetcher) Get(ctx context.Context, address string) (Document, error) {
+// sentences for the user; Unwelcome is one that overrule passes over.
+func (f *Fetcher) Get(ctx context.Context, address string, overrule bool) (Document, error) {
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, address, nil)
 	if err != nil {
 		return Document{}, fmt.Errorf("%q is no address", short(address))
@@ -105,6 +106,11 @@ func (f *Fetcher) Get(ctx context.Context, address string) (Document, error) {
 	req.Header.Set("User-Agent", userAgent)
 	req.Header.Set("Accept", "text/html,application/xhtml+xml;q=0.9,*/*;q=0.1")
 	host := req.URL.Hostname()
+	if !overrule {
+		if err := f.welcome(ctx, req.URL); err != nil {
+			return Document{}, err
+		}
+	}
 	resp, err := f.do(ctx, req)
 	if err != nil {
 		return Document{}, explain(host, err)

@@ -72,12 +72,12 @@ func TestDefaultRefusal(t *testing.T) {
 	defer server.Close()
 	_, port, _ := strings.Cut(strings.TrimPrefix(server.URL, "http://"), ":")
 	for _, host := range []string{"127.0.0.1", "localhost", "[::1]", "2130706433", "0x7f.1", "127.1", "[::ffff:127.0.0.1]"} {
-		_, err := New(Options{}).Get(context.Background(), "http://"+host+":"+port+"/")
+		_, err := New(Options{}).Get(context.Background(), "http://"+host+":"+port+"/", true)
 		require.Error(t, err, host)
 		assert.NotContains(t, err.Error(), "\n")
 	}
 	assert.False(t, asked)
-	_, err := New(Options{}).Get(context.Background(), server.URL)
+	_, err := New(Options{}).Get(context.Background(), server.URL, true)
 	assert.ErrorContains(t, err, "private network")
 }
 
@@ -112,26 +112,26 @@ func TestGet(t *testing.T) {
 	server := httptest.NewServer(mux)
 	defer server.Close()
 	f := New(Options{Guard: anywhere, Timeout: 2 * time.Second})
-	d, err := f.Get(context.Background(), server.URL+"/moved")
+	d, err := f.Get(context.Background(), server.URL+"/moved", true)
 	require.NoError(t, err)
 	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252", Body: []byte("caf\xe9")}, d)
 	for path, says := range map[string]string{
 		"/broken": "answered 500 (internal server error)", "/nothing": "answered 404", "/circle": "redirects in a circle",
 		"/away": "begins with file:", "/picture": "no web page but image/png", "/slow": "did not answer in time", "/huge": "larger than 20 MB",
 	} {
-		_, err := f.Get(context.Background(), server.URL+path)
+		_, err := f.Get(context.Background(), server.URL+path, true)
 		require.Error(t, err, path)
 		assert.Contains(t, err.Error(), says)
 		assert.NotContains(t, err.Error(), "\n")
 	}
-	_, err = f.Get(context.Background(), "http://no-such-site.invalid/")
+	_, err = f.Get(context.Background(), "http://no-such-site.invalid/", true)
 	assert.ErrorContains(t, err, "no site is found under the name no-such-site.invalid")
 	server.Close()
-	_, err = f.Get(context.Background(), server.URL+"/page")
+	_, err = f.Get(context.Background(), server.URL+"/page", true)
 	assert.ErrorContains(t, err, "no connection to 127.0.0.1 could be made")
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
-	_, err = f.Get(ctx, server.URL)
+	_, err = f.Get(ctx, server.URL, true)
 	assert.ErrorIs(t, err, context.Canceled)
 }
 
@@ -167,7 +167,7 @@ func TestAskedAgain(t *testing.T) {
 		return nil
 	}})
 	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1, "/fine": 1} {
-		_, err := f.Get(context.Background(), server.URL+path)
+		_, err := f.Get(context.Background(), server.URL+path, true)
 		assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
 		assert.Equal(t, want, asked[path], path)
 	}
@@ -199,7 +199,7 @@ func TestPerHost(t *testing.T) {
 	var group sync.WaitGroup
 	for range 12 {
 		group.Go(func() {
-			_, err := f.Get(context.Background(), server.URL)
+			_, err := f.Get(context.Background(), server.URL, true)
 			assert.NoError(t, err)
 		})
 	}
@@ -248,6 +248,39 @@ func TestSheets(t *testing.T) {
 	assert.Len(t, f.Sheets(context.Background(), Document{URL: server.URL + "/", Body: []byte(many)}), 1)
 	assert.Less(t, len(asked), 2*maxSheets)
 	assert.Empty(t, New(Options{}).Sheets(context.Background(), doc), "the guard is asked for sheets too")
+}
+
+// What a site asks of programs is kept, and can be overruled.
+func TestRobots(t *testing.T) {
+	asked := 0
+	failing := false
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		switch {
+		case r.URL.Path == "/robots.txt" && failing:
+			w.WriteHeader(http.StatusServiceUnavailable)
+		case r.URL.Path == "/robots.txt":
+			asked++
+			_, _ = w.Write([]byte("User-agent: *\nDisallow: /kept/\nAllow: /kept/open\n\nUser-agent: InkTally\nDisallow: /quiet\n"))
+		default:
+			_, _ = w.Write([]byte("<p>x"))
+		}
+	}))
+	defer server.Close()
+	f := New(Options{Guard: anywhere})
+	for path, welcome := range map[string]bool{"/": true, "/kept/x": true, "/quiet": false, "/quiet/x?y": false, "/loud": true} {
+		_, err := f.Get(context.Background(), server.URL+path, false)
+		assert.Equal(t, welcome, err == nil, path)
+		if !welcome {
+			assert.ErrorAs(t, err, &Unwelcome{})
+			assert.ErrorContains(t, err, "asks programs not to read this page")
+		}
+		_, err = f.Get(context.Background(), server.URL+path, true)
+		assert.NoError(t, err)
+	}
+	assert.Equal(t, 1, asked, "robots.txt is asked for once")
+	failing = true
+	_, err := New(Options{Guard: anywhere}).Get(context.Background(), server.URL, false)
+	assert.ErrorAs(t, err, &Unwelcome{}, "a site that fails to say forbids")
 }
 
 func TestFile(t *testing.T) {

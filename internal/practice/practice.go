@@ -43,6 +43,9 @@ type habits struct {
 	failsFirst  bool
 }
 
+// robots is what all sites ask of programs.
+const robots = "User-agent: *\nDisallow: /practice/unwelcome\n"
+
 var sites = map[string]habits{
 	"oldsaltbox.example":    {contentType: "text/html"}, // its charset stands in the page
 	"thchimney.example":     {delay: 1200 * time.Millisecond},
@@ -96,8 +99,8 @@ func (w *Web) has(host string) bool {
 }
 
 // ServeHTTP serves the page of a site by host and path. Under /practice every
-// site has what tests need: an error, one that passes, and a page that never
-// comes.
+// site has what tests need: an error, one that passes, a page that programs
+// are asked not to read, and one that never comes.
 func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	host, _, err := net.SplitHostPort(r.Host)
 	if err != nil {
@@ -118,8 +121,15 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		}
 		serveSite(out, host, "/", sites[host])
 		return
+	case "/practice/unwelcome":
+		serveSite(out, host, "/", sites[host])
+		return
 	case "/practice/never":
 		<-r.Context().Done()
+		return
+	}
+	if r.URL.Path == "/robots.txt" {
+		_, _ = out.Write([]byte(robots))
 		return
 	}
 	habit := sites[host]

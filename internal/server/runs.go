@@ -9,9 +9,16 @@ import (
 	"github.com/danielgtaylor/huma/v2/sse"
 )
 
-type runPath struct {
+type RunPath struct {
 	ClientPath
 	Run int64 `path:"run"`
+}
+
+type overruleInput struct {
+	RunPath
+	Body struct {
+		URL string `json:"url" maxLength:"2000"`
+	}
 }
 
 // lastRun is the newest run of a client.
@@ -27,9 +34,13 @@ func (r api) runs() {
 	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
 		func(ctx context.Context, in *ClientPath) (app.Run, error) { return r.app.Measure(ctx, in.Client) })
 	handle(r, post, "/clients/{client}/run/{run}/resume", "resume", "Go on with a run, and try again what failed",
-		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Resume(ctx, in.Client, in.Run) })
+		func(ctx context.Context, in *RunPath) (app.Run, error) { return r.app.Resume(ctx, in.Client, in.Run) })
+	handle(r, post, "/clients/{client}/run/{run}/overrule", "overrule", "Read a page although its site asks programs not to",
+		func(ctx context.Context, in *overruleInput) (app.Run, error) {
+			return r.app.Overrule(ctx, in.Client, in.Run, in.Body.URL)
+		})
 	handle(r, post, "/clients/{client}/run/{run}/stop", "stop", "Stop a run",
-		func(ctx context.Context, in *runPath) (app.Run, error) { return r.app.Stop(ctx, in.Client, in.Run) })
+		func(ctx context.Context, in *RunPath) (app.Run, error) { return r.app.Stop(ctx, in.Client, in.Run) })
 	sse.Register(r.huma, huma.Operation{
 		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress", Summary: "The progress of runs, as it happens",
 	}, map[string]any{"progress": lastRun{}}, r.progress)

@@ -118,6 +118,14 @@ export function useChanges(client: Id) {
         }),
       ),
     ),
+    overrule: change(({ run, url }: { run: number; url: string }) =>
+      taken(
+        api.POST('/api/clients/{client}/run/{run}/overrule', {
+          params: { path: { client: toValue(client), run } },
+          body: { url },
+        }),
+      ),
+    ),
     stop: change((run: number) =>
       taken(
         api.POST('/api/clients/{client}/run/{run}/stop', {

@@ -282,6 +282,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/run/{run}/overrule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a page although its site asks programs not to */
+        post: operations["overrule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/run/{run}/resume": {
         parameters: {
             query?: never;
@@ -435,7 +452,7 @@ export interface components {
             name: string;
             /** Format: int64 */
             reading_id: number;
-            /** @description web or pasted */
+            /** @description web, web although the site asks programs not to (overruled), or pasted */
             road: string;
             /** @enum {string} */
             role: "client" | "rival";
@@ -664,6 +681,9 @@ export interface components {
             count: number;
             pieces: components["schemas"]["Piece"][];
             slot: string;
+        };
+        OverruleInputBody: {
+            url: string;
         };
         PageInfo: {
             /** Format: int64 */
@@ -1703,6 +1723,42 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Run"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    overrule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverruleInputBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -1,0 +1,90 @@
+package fetch
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"net/http"
+	"net/url"
+	"time"
+
+	"github.com/temoto/robotstxt"
+)
+
+const (
+	robotsAgent = "InkTally"
+	maxRobots   = 500 << 10
+	robotsTime  = 8 * time.Second
+	robotsAge   = 30 * time.Minute
+)
+
+// Unwelcome says that a site asks programs not to read a page. Its user may
+// overrule that, page by page.
+type Unwelcome struct{ Host string }
+
+func (u Unwelcome) Error() string {
+	return fmt.Sprintf("%s asks programs not to read this page (robots.txt)", u.Host)
+}
+
+// keptRobots is what a site's robots.txt says, nil for nothing.
+type keptRobots struct {
+	data *robotstxt.RobotsData
+	at   time.Time
+}
+
+// welcome tells whether a site lets programs read an address.
+func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
+	site := u.Scheme + "://" + u.Host
+	f.mu.Lock()
+	kept, known := f.robots[site]
+	f.mu.Unlock()
+	if !known || time.Since(kept.at) > robotsAge {
+		data, ok := f.askRobots(ctx, site)
+		kept = keptRobots{data, time.Now()}
+		if ok {
+			f.mu.Lock()
+			if f.robots == nil || len(f.robots) >= maxKeptSheets {
+				f.robots = map[string]keptRobots{}
+			}
+			f.robots[site] = kept
+			f.mu.Unlock()
+		}
+	}
+	path := u.EscapedPath()
+	if path == "" {
+		path = "/"
+	}
+	if u.RawQuery != "" {
+		path += "?" + u.RawQuery
+	}
+	if kept.data != nil && !kept.data.TestAgent(path, robotsAgent) {
+		return Unwelcome{u.Hostname()}
+	}
+	return nil
+}
+
+// askRobots reads a site's robots.txt. Where a site has none, or does not
+// answer at all, nothing is forbidden; where it fails to say, everything is
+// (RFC 9309). It is not ok where the answer is not to be kept.
+func (f *Fetcher) askRobots(ctx context.Context, site string) (data *robotstxt.RobotsData, ok bool) {
+	ctx, cancel := context.WithTimeout(ctx, robotsTime)
+	defer cancel()
+	req, err := http.NewRequestWithContext(ctx, http.MethodGet, site+"/robots.txt", nil)
+	if err != nil {
+		return nil, false
+	}
+	req.Header.Set("User-Agent", userAgent)
+	resp, err := f.client.Do(req)
+	if err != nil {
+		return nil, false
+	}
+	defer resp.Body.Close()
+	body, err := io.ReadAll(io.LimitReader(resp.Body, maxRobots))
+	if err != nil {
+		return nil, false
+	}
+	if data, err = robotstxt.FromStatusAndBytes(resp.StatusCode, body); err != nil {
+		return nil, true
+	}
+	return data, resp.StatusCode < 500
+}
