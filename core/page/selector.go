@@ -58,61 +58,75 @@ type variant struct {
 	weighs string
 }
 
-// variants writes a selector with :is or :where as several without. Lists
-// whose parts are chains are only taken at the front, where they can stand.
+// variants writes a selector with :is or :where as several without.
 func variants(selector string) []variant {
-	done := []variant{}
+	var done []variant
 	open := []variant{{selector: selector}}
 	for len(open) > 0 && len(done)+len(open) <= maxNested {
 		v := open[0]
 		open = open[1:]
-		at, name := firstList(v.selector)
-		if at < 0 {
+		if at, name := firstList(v.selector); at < 0 {
 			done = append(done, v)
-			continue
-		}
-		end := closing(v.selector, at+len(name))
-		if end < 0 {
-			continue
-		}
-		before, after := v.selector[:at], v.selector[end+1:]
-		weighs := v.weighs
-		if weighs == "" {
-			weighs = v.selector
-		}
-		parts := splitList(v.selector[at+len(name)+1 : end])
-		heaviest := ""
-		if alone(before, after) {
-			heaviest = "*"
-		}
-		if name == ":is" || name == ":matches" || name == ":-webkit-any" {
-			heaviest = heavy(parts)
-		}
-		whole := v.selector[at : end+1]
-		weighs = strings.Replace(weighs, whole, heaviest, 1)
-		for _, part := range parts {
-			if strings.ContainsAny(part, " >+~") && strings.TrimSpace(before) != "" {
-				continue
-			}
-			joint := before + part + after
-			if startsWithTag(part) && before != "" && !strings.HasSuffix(before, " ") && !strings.ContainsAny(before[len(before)-1:], ">+~") {
-				joint = part + before + after // a tag stands first in its compound
-				if strings.ContainsAny(before, " >+~") {
-					at := strings.LastIndexAny(before, " >+~") + 1
-					joint = before[:at] + part + before[at:] + after
-				}
-			}
-			open = append(open, variant{joint, weighs})
+		} else {
+			open = append(open, v.expand(at, name)...)
 		}
 	}
 	return done
 }
 
+// expand writes a selector once for each part of the list name(...) at byte
+// at. Parts that are chains are only taken where nothing stands before them.
+func (v variant) expand(at int, name string) []variant {
+	end := closing(v.selector, at+len(name))
+	if end < 0 {
+		return nil
+	}
+	before, list, after := v.selector[:at], v.selector[at:end+1], v.selector[end+1:]
+	parts := splitList(list[len(name)+1 : len(list)-1])
+	weighs := v.weighs
+	if weighs == "" {
+		weighs = v.selector
+	}
+	weighs = strings.Replace(weighs, list, weight(name, parts, alone(before, after)), 1)
+	var out []variant
+	for _, part := range parts {
+		if strings.TrimSpace(before) == "" || !strings.ContainsAny(part, combinators) {
+			out = append(out, variant{joint(before, part) + after, weighs})
+		}
+	}
+	return out
+}
+
+// combinators part the compounds of a selector.
+const combinators = " >+~"
+
+// weight is what stands for a list where specificity is counted: the heaviest
+// part of :is, nothing for :where.
+func weight(name string, parts []string, alone bool) string {
+	switch {
+	case name != ":where":
+		return heavy(parts)
+	case alone:
+		return "*"
+	}
+	return ""
+}
+
+// joint joins a part to what stands before it. A tag stands first in its
+// compound.
+func joint(before, part string) string {
+	from := strings.LastIndexAny(before, combinators) + 1
+	if startsWithTag(part) && from < len(before) {
+		return before[:from] + part + before[from:]
+	}
+	return before + part
+}
+
 // alone tells whether nothing else stands in a compound, so that its being
 // taken away would leave none.
 func alone(before, after string) bool {
-	return (before == "" || strings.ContainsAny(before[len(before)-1:], " >+~")) &&
-		(after == "" || strings.ContainsAny(after[:1], " >+~"))
+	return (before == "" || strings.ContainsAny(before[len(before)-1:], combinators)) &&
+		(after == "" || strings.ContainsAny(after[:1], combinators))
 }
 
 // firstList finds the first :is or :where of a selector.
@@ -146,8 +160,7 @@ func startsWithTag(s string) bool {
 	return s != "" && (s[0] >= 'a' && s[0] <= 'z' || s[0] >= 'A' && s[0] <= 'Z')
 }
 
-// heavy is the part of a list with the highest specificity. A tag stands for
-// itself by a pseudo-class of its weight being none: it is written as it is.
+// heavy is the part of a list with the highest specificity.
 func heavy(parts []string) string {
 	best, weight := "", cascadia.Specificity{}
 	for _, p := range parts {
