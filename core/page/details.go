@@ -79,6 +79,8 @@ var (
 const (
 	fewWords     = 100 // words under which a page under construction is one
 	foreignWords = 12  // words of a block whose language can be told
+	foreignTries = 4   // blocks of a page whose language is told: it is slow
+	foreignBytes = 240 // of a block that are looked at
 )
 
 // Details returns what an owner can see of a page. They are worked out when
@@ -94,6 +96,7 @@ func (p *Page) findDetails() Details {
 		Videos: s.videos, Maps: s.maps, Testimonials: s.quotes,
 		Phones: []Phone{}, Mails: []string{}, Businesses: []DescribedBusiness{}, Vague: []string{}}
 	p.phonesAndLinks(&d)
+	tries := 0
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
 		if b.Hidden {
@@ -102,11 +105,17 @@ func (p *Page) findDetails() Details {
 		t := p.Text(i)
 		if placeholder(t) {
 			d.Placeholder += b.Words
-		} else if b.Words >= foreignWords && p.foreign(t) {
-			d.Foreign += b.Words
+		} else if b.Words >= foreignWords && tries < foreignTries && p.mayBeForeign(i) {
+			tries++
+			if p.foreign(t) {
+				d.Foreign += b.Words
+			}
 		}
-		d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
-		if d.Years == "" && b.Copy() {
+		low := strings.ToLower(t)
+		if holdsOne(low, "surrounding", "nearby", "neighb", "around", "close by", "beyond") {
+			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
+		}
+		if d.Years == "" && b.Copy() && holdsOne(low, "since", "est", "founded", "years") {
 			d.Years = yearsText.FindString(t)
 		}
 		d.UnderConstruction = d.UnderConstruction || p.Words.Copy < fewWords && buildingText.MatchString(t)
@@ -148,6 +157,9 @@ func (p *Page) phonesAndLinks(d *Details) {
 		if p.Blocks[i].Hidden {
 			continue
 		}
+		if len(digits(p.Text(i))) < 7 {
+			continue
+		}
 		for _, number := range phoneText.FindAllString(p.Text(i), -1) {
 			key := digits(number)
 			if !seen[key] {
@@ -160,12 +172,13 @@ func (p *Page) phonesAndLinks(d *Details) {
 
 // digits are those of a number, without the country's 1.
 func digits(number string) string {
-	only := strings.Map(func(r rune) rune {
-		if r >= '0' && r <= '9' {
-			return r
+	var b strings.Builder
+	for i := range len(number) {
+		if number[i] >= '0' && number[i] <= '9' {
+			b.WriteByte(number[i])
 		}
-		return -1
-	}, number)
+	}
+	only := b.String()
 	if len(only) == 11 {
 		only = strings.TrimPrefix(only, "1")
 	}
@@ -195,17 +208,41 @@ func placeholder(s string) bool {
 		strings.Contains(low, "your text here") || strings.Contains(low, "insert text here")
 }
 
-// commonEnglish are words that hardly any English text does without. Looking
-// for them is much cheaper than telling a language.
-var commonEnglish = regexp.MustCompile(`(?i)\b(?:the|and|of|to|we|is|for|you|with|our|are)\b`)
+// mayBeForeign lets a block of an English page go that holds one of the words
+// that hardly any English text does without: telling a language is slow.
+func (p *Page) mayBeForeign(block int) bool {
+	if !text.English(p.Lang) {
+		return true
+	}
+	lo, hi := p.TokenRange(block)
+	for i := lo; i < hi; i++ {
+		switch p.scan.Folded(i) {
+		case "the", "and", "of", "to", "we", "is", "for", "you", "with", "our", "are":
+			return false
+		}
+	}
+	return true
+}
+
+// holdsOne tells whether one of the words stands in a text: expressions are
+// only matched where they may be.
+func holdsOne(s string, words ...string) bool {
+	return slices.ContainsFunc(words, func(w string) bool { return strings.Contains(s, w) })
+}
+
+// told are the languages that blocks are told apart by.
+var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
+	whatlanggo.Eng: true, whatlanggo.Spa: true, whatlanggo.Fra: true, whatlanggo.Deu: true, whatlanggo.Por: true,
+	whatlanggo.Ita: true, whatlanggo.Nld: true, whatlanggo.Swe: true,
+}}
 
 // foreign tells a block in another language than the page's.
 func (p *Page) foreign(s string) bool {
-	if text.English(p.Lang) && commonEnglish.MatchString(s) {
-		return false
+	if len(s) > foreignBytes {
+		s = strings.ToValidUTF8(s[:foreignBytes], "")
 	}
-	info := whatlanggo.Detect(s)
 	own, _, _ := strings.Cut(strings.ToLower(p.Lang), "-")
+	info := whatlanggo.DetectWithOptions(s, told)
 	found := info.Lang.Iso6391()
 	return own != "" && info.IsReliable() && found != "" && found != own
 }
