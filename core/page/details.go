@@ -79,7 +79,7 @@ var (
 const (
 	fewWords     = 100 // words under which a page under construction is one
 	foreignWords = 12  // words of a block whose language can be told
-	foreignTries = 4   // blocks of a page whose language is told: it is slow
+	foreignTries = 16  // blocks of a page whose language is told: it is slow
 	foreignBytes = 240 // of a block that are looked at
 )
 
@@ -208,20 +208,42 @@ func placeholder(s string) bool {
 		strings.Contains(low, "your text here") || strings.Contains(low, "insert text here")
 }
 
-// mayBeForeign lets a block of an English page go that holds one of the words
-// that hardly any English text does without: telling a language is slow.
-func (p *Page) mayBeForeign(block int) bool {
-	if !text.English(p.Lang) {
-		return true
+// The words that hardly any text of a language does without. They tell which
+// blocks are worth telling the language of, which is slow.
+var (
+	commonEnglish = wordSet("the and of to we is for you with our are")
+	commonOthers  = wordSet("la le les des nous vous est dans pour el los las una con para por der die das und ist wir sie nicht mit " +
+		"il che per sono della uma nos het een voor niet och att det som")
+)
+
+func wordSet(words string) map[string]bool {
+	out := map[string]bool{}
+	for _, w := range strings.Fields(words) {
+		out[w] = true
 	}
+	return out
+}
+
+// mayBeForeign tells whether a block of an English page may be in another
+// language, or one of another page in English.
+func (p *Page) mayBeForeign(block int) bool {
+	english, others := 0, 0
 	lo, hi := p.TokenRange(block)
 	for i := lo; i < hi; i++ {
-		switch p.scan.Folded(i) {
-		case "the", "and", "of", "to", "we", "is", "for", "you", "with", "our", "are":
-			return false
+		token := p.scan.Folded(i)
+		if len(token) > 5 {
+			continue
+		}
+		if commonEnglish[token] {
+			english++
+		} else if commonOthers[token] {
+			others++
 		}
 	}
-	return true
+	if text.English(p.Lang) {
+		return english == 0 && others >= 2
+	}
+	return english >= 2
 }
 
 // holdsOne tells whether one of the words stands in a text: expressions are
