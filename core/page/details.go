@@ -103,7 +103,8 @@ func (p *Page) findDetails() Details {
 			continue
 		}
 		t := p.Text(i)
-		if placeholder(t) {
+		low := strings.ToLower(t)
+		if placeholder(low) {
 			d.Placeholder += b.Words
 		} else if b.Words >= foreignWords && tries < foreignTries && p.mayBeForeign(i) {
 			tries++
@@ -111,11 +112,10 @@ func (p *Page) findDetails() Details {
 				d.Foreign += b.Words
 			}
 		}
-		low := strings.ToLower(t)
 		if holdsOne(low, "surrounding", "nearby", "neighb", "around", "close by", "beyond") {
 			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
 		}
-		if d.Years == "" && b.Copy() && holdsOne(low, "since", "est", "founded", "years") {
+		if d.Years == "" && b.Copy() && holdsOne(low, "since ", "established", "est. ", "est 1", "est 2", "founded", " years") {
 			d.Years = yearsText.FindString(t)
 		}
 		d.UnderConstruction = d.UnderConstruction || p.Words.Copy < fewWords && buildingText.MatchString(t)
@@ -187,6 +187,9 @@ func digits(number string) string {
 
 // leadsAway tells a link to another host.
 func (p *Page) leadsAway(href string) bool {
+	if !strings.Contains(href, "//") {
+		return false // a path of this site
+	}
 	at := resolve(p.URL, href)
 	_, rest, ok := strings.Cut(at, "://")
 	if !ok {
@@ -201,11 +204,9 @@ func hostOf(rest string) string {
 	return strings.TrimPrefix(strings.ToLower(host), "www.")
 }
 
-// placeholder tells left-over text by its opening words.
-func placeholder(s string) bool {
-	low := strings.ToLower(s)
-	return strings.Contains(low, "lorem ipsum") || strings.Contains(low, "dolor sit amet") ||
-		strings.Contains(low, "your text here") || strings.Contains(low, "insert text here")
+// placeholder tells left-over text, given in lower case, by its usual words.
+func placeholder(low string) bool {
+	return holdsOne(low, "lorem ipsum", "dolor sit amet", "your text here", "insert text here")
 }
 
 // The words that hardly any text of a language does without. They tell which
