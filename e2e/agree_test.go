@@ -154,6 +154,7 @@ func TestGeneratedPagesAgree(t *testing.T) {
 		assert.Equal(t, g.seen, m.Words.Seen)
 		assert.Equal(t, g.copied, m.Words.Copy)
 		assert.Equal(t, g.hidden, m.Words.Hidden)
+		assert.Len(t, m.Images, g.pics)
 		assert.Equal(t, g.exact, m.Phrases[0].Exact["total"])
 		assert.Equal(t, g.loose, m.Phrases[0].Loose["total"])
 		assert.Equal(t, g.subheads, m.Phrases[0].Exact["subheads"])
@@ -213,7 +214,7 @@ func generate(r *rand.Rand) generated {
 			g.exact++
 			g.subheads++
 		},
-		func() { b.WriteString("<h2><img src=x.png></h2><h3 hidden>gone</h3>"); g.hidden++ },
+		func() { b.WriteString("<h2><img src=x.png></h2><h3 hidden>gone</h3>"); g.hidden++; g.pics++ },
 		func() {
 			b.WriteString("<nav><a href=/>Home</a> <a href=/f>Flue liner Ostrey</a></nav>")
 			g.seen += 4

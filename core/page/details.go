@@ -71,8 +71,10 @@ var (
 	phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b`)
 	vagueText = regexp.MustCompile(`(?i)\b(?:and )?(?:all )?(?:the )?(?:surrounding|nearby|neighbou?ring) (?:areas?|communities|cities|towns|villages|regions?)\b` +
 		`|\b(?:and )?(?:the )?(?:towns|cities|communities|villages|areas) (?:nearby|around|close by)\b|\band beyond\b`)
-	yearsText = regexp.MustCompile(`(?i)\b(?:since|established in|est\.?|founded in) (?:1[89]|20)\d\d\b` +
-		`|\b(?:over |more than |nearly )?(?:\d{1,3}|ten|fifteen|twenty|thirty|forty|fifty) years\b`)
+	// Years alone may be those of a guarantee: words about the firm must follow.
+	yearsText = regexp.MustCompile(`(?i)\b((?:since|established in|est\.?|founded in) (?:1[89]|20)\d\d)\b` +
+		`|\b((?:over |more than |nearly )?(?:\d{1,3}|ten|fifteen|twenty|thirty|forty|fifty) years)` +
+		`(?:’|')? (?:of experience|experience|in business|in (?:the )?trade|we|our)\b`)
 	buildingText = regexp.MustCompile(`(?i)\b(?:under construction|coming soon|launching soon|site is being built)\b`)
 )
 
@@ -116,7 +118,9 @@ func (p *Page) findDetails() Details {
 			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
 		}
 		if d.Years == "" && b.Copy() && holdsOne(low, "since ", "established", "est. ", "est 1", "est 2", "founded", " years") {
-			d.Years = yearsText.FindString(t)
+			if m := yearsText.FindStringSubmatch(t); m != nil {
+				d.Years = m[1] + m[2]
+			}
 		}
 		d.UnderConstruction = d.UnderConstruction || p.Words.Copy < fewWords && buildingText.MatchString(t)
 	}

@@ -13,7 +13,7 @@ func TestDetails(t *testing.T) {
 	"areaServed":[{"name":"Ostrey"},"Quillby"]}]}</script><script type="application/ld+json">{broken</script></head>
 	<p>Call 207-555-0134 or (207) 555-0117. Again: 207-555-0134.</p><p><a href="tel:+1-207-555-0117">call</a> <a href="mailto:a@b.example?x">write</a></p>
 	<p>Lorem ipsum dolor sit amet, consectetur adipiscing elit.</p>
-	<p>We serve Tarn Harbor and the towns nearby, and surrounding communities. For thirty years we have swept.</p>
+	<p>Pictures are kept for ten years.</p><p>We serve Tarn Harbor and the towns nearby, and surrounding communities. For thirty years we have swept.</p>
 	<p>Nous sommes les ramoneurs de la ville et nous venons chez vous dans la semaine avec nos outils.</p>
 	<a href="/x">in</a><a href="http://brindleandash.example/y">in too</a><a href="https://other.example">out</a><a href=/z><img src=a.png></a>
 	<form><input type=search></form><form role=search><input></form><form><input type=hidden><textarea></textarea></form>

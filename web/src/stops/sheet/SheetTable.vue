@@ -164,10 +164,10 @@ const imagesTell = computed(() =>
 }
 @media (max-width: 1100px) {
   .scroll table {
-    min-width: calc(490px + var(--rivals) * 132px);
+    min-width: calc(490px + var(--rivals) * 132px) !important;
   }
   .scroll table.narrow {
-    min-width: calc(420px + var(--rivals) * 58px);
+    min-width: calc(420px + var(--rivals) * 58px) !important;
   }
   .scroll col.label {
     width: 160px !important;
