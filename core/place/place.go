@@ -10,6 +10,8 @@ import (
 // Place is a town or a community.
 type Place struct {
 	Name string `json:"name" doc:"The town or community: Tarn Harbor"`
+	// Spellings are other ways to write it: Tarn Harbour, T. Harbor.
+	Spellings []string `json:"spellings,omitempty" maxItems:"20" doc:"Other ways to write it"`
 	// State is the state's name or abbreviation, empty when it is not known.
 	State string `json:"state,omitempty" doc:"The state's name or abbreviation: ME or Maine"`
 	// Home tells that it is the client's home town.
@@ -35,6 +37,17 @@ func Parse(s string) Place {
 // Tokens returns the tokens of the place's name.
 func (p Place) Tokens() []string { return text.Tokens(p.Name) }
 
+// Forms returns the tokens of the place's name and of its other spellings.
+func (p Place) Forms() [][]string {
+	forms := [][]string{p.Tokens()}
+	for _, s := range p.Spellings {
+		if tokens := text.Tokens(s); len(tokens) > 0 {
+			forms = append(forms, tokens)
+		}
+	}
+	return forms
+}
+
 // StateForms returns the forms of the place's state as tokens: its name and
 // its abbreviation where it is one of the known states.
 func (p Place) StateForms() [][]string {
@@ -51,20 +64,29 @@ func (p Place) StateForms() [][]string {
 	return forms
 }
 
-// StripState takes the state that stands right after a town out of a list of
-// tokens: both forms of a place are one place (MEASURES 3.5).
-func StripState(tokens []string, places []Place) []string {
-	for _, p := range places {
-		name := p.Tokens()
-		at := Index(tokens, name)
-		if at < 0 {
-			continue
-		}
-		rest := tokens[at+len(name):]
-		for _, form := range p.StateForms() {
-			if len(form) > 0 && len(rest) >= len(form) && slices.Equal(rest[:len(form)], form) {
-				return slices.Concat(tokens[:at+len(name)], rest[len(form):])
+// Plain brings the place that tokens name into one form: other spellings give
+// way to the name, and the state right after it is left out (MEASURES 3.5).
+// Of several places the one with the longest form is taken.
+func Plain(tokens []string, places []Place) []string {
+	best, lo, hi := -1, 0, 0
+	for i, p := range places {
+		for _, form := range p.Forms() {
+			if at := Index(tokens, form); at >= 0 && len(form) > hi-lo {
+				best, lo, hi = i, at, at+len(form)
 			}
+		}
+	}
+	if best < 0 {
+		return tokens
+	}
+	return slices.Concat(tokens[:lo], places[best].Tokens(), places[best].withoutState(tokens[hi:]))
+}
+
+// withoutState takes the place's state from the beginning of tokens.
+func (p Place) withoutState(tokens []string) []string {
+	for _, form := range p.StateForms() {
+		if len(form) > 0 && len(tokens) >= len(form) && slices.Equal(tokens[:len(form)], form) {
+			return tokens[len(form):]
 		}
 	}
 	return tokens

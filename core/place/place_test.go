@@ -20,8 +20,8 @@ func TestParse(t *testing.T) {
 	}
 }
 
-func TestStripState(t *testing.T) {
-	places := []Place{{Name: "Tarn Harbor", State: "Maine"}, {Name: "Ostrey"}}
+func TestPlain(t *testing.T) {
+	places := []Place{{Name: "Ostrey"}, {Name: "Tarn Harbor", State: "Maine", Spellings: []string{"Tarn Harbour", "Tarnharbor", "Harbor", "&"}}}
 	for s, want := range map[string]string{
 		"chimney sweep tarn harbor me":    "chimney sweep tarn harbor",
 		"chimney sweep tarn harbor maine": "chimney sweep tarn harbor",
@@ -29,8 +29,13 @@ func TestStripState(t *testing.T) {
 		"chimney sweep near me":           "chimney sweep near me",
 		"chimney sweep ostrey me":         "chimney sweep ostrey me",
 		"me tarn harbor":                  "me tarn harbor",
+		"chimney sweep tarn harbour me":   "chimney sweep tarn harbor",
+		"tarnharbor maine chimney":        "tarn harbor chimney",
+		"harbor chimneys":                 "tarn harbor chimneys",
+		"ostrey tarn harbour":             "ostrey tarn harbor",
+		"":                                "",
 	} {
-		assert.Equal(t, want, strings.Join(StripState(strings.Fields(s), places), " "), s)
+		assert.Equal(t, want, strings.Join(Plain(strings.Fields(s), places), " "), s)
 	}
 }
 

@@ -57,18 +57,20 @@ var states = map[string]string{
 	"WY": "Wyoming",
 }
 
+// stateNames are the states by both of their forms in lower case.
+var stateNames = func() map[string]string {
+	names := map[string]string{}
+	for abbreviation, name := range states {
+		names[strings.ToLower(abbreviation)] = name
+		names[strings.ToLower(name)] = name
+	}
+	return names
+}()
+
 // StateName returns the name of a state given by its abbreviation or name.
 func StateName(s string) (string, bool) {
-	s = strings.TrimSpace(s)
-	if name, ok := states[strings.ToUpper(s)]; ok {
-		return name, true
-	}
-	for _, name := range states {
-		if strings.EqualFold(name, s) {
-			return name, true
-		}
-	}
-	return "", false
+	name, ok := stateNames[strings.ToLower(strings.TrimSpace(s))]
+	return name, ok
 }
 
 // StateAbbreviation returns the abbreviation of a state given by either form.

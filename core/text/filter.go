@@ -7,11 +7,9 @@ import "strings"
 // last letter or two (sky, skies). May is true for every token that has one of
 // the words added as its stem, or is one of them, and false for most others.
 type StemFilter struct {
-	bucket [1 << 12]uint16 // index + 1 in lists, by the first two bytes
+	bucket [Keys]uint16 // index + 1 in lists, by key
 	lists  [][]string
 }
-
-func bucketOf(first, second byte) int { return (int(first)<<5 ^ int(second)) & (1<<12 - 1) }
 
 // Add adds a token or a stem. english tells that stems are of English, of
 // which more is known.
@@ -19,7 +17,7 @@ func (f *StemFilter) Add(word string, english bool) {
 	start := word[:max(1, len(word)-2)]
 	if english {
 		start = word
-		if strings.IndexByte("eily", word[len(word)-1]) >= 0 && len(word) > 1 {
+		if strings.IndexByte("eily", word[len(word)-1]) >= 0 && len(word) > 2 {
 			start = word[:len(word)-1]
 		}
 		switch word {
@@ -28,15 +26,15 @@ func (f *StemFilter) Add(word string, english bool) {
 		}
 	}
 	if len(start) > 1 {
-		f.add(bucketOf(start[0], start[1]), start)
+		f.add(KeyOf(start), start)
 		return
 	}
 	for second := range 256 {
-		f.add(bucketOf(start[0], byte(second)), start)
+		f.add(key(start[0], byte(second)), start)
 	}
 }
 
-func (f *StemFilter) add(bucket int, start string) {
+func (f *StemFilter) add(bucket uint16, start string) {
 	if f.bucket[bucket] == 0 {
 		f.lists = append(f.lists, nil)
 		f.bucket[bucket] = uint16(len(f.lists))
@@ -52,13 +50,12 @@ func (f *StemFilter) add(bucket int, start string) {
 
 // May tells whether a token may have one of the words added as its stem.
 func (f *StemFilter) May(token string) bool {
-	second := byte(0)
-	if len(token) > 1 {
-		second = token[1]
-	}
-	at := f.bucket[bucketOf(token[0], second)]
+	at := f.bucket[KeyOf(token)]
 	return at > 0 && f.begins(token, at)
 }
+
+// MayKey is May for all tokens of a key.
+func (f *StemFilter) MayKey(key uint16) bool { return f.bucket[key&(Keys-1)] > 0 }
 
 func (f *StemFilter) begins(token string, at uint16) bool {
 	for _, start := range f.lists[at-1] {

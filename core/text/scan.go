@@ -11,9 +11,28 @@ import (
 // page has ten thousand of them and more.
 type Token struct {
 	start int32
-	size  uint16 // in bytes; tooLong where it does not fit
+	size  uint8 // in bytes; tooLong where it does not fit
 	flags uint8
+	key   uint16
 }
+
+// Key is the key of the token's folded form: see KeyOf.
+func (t Token) Key() uint16 { return t.key }
+
+// Keys is how many keys there are.
+const Keys = 1 << 12
+
+// KeyOf returns a number below Keys by the first two bytes of a folded token.
+// Most tokens can be let go by it, without a look at their letters.
+func KeyOf(token string) uint16 {
+	second := byte(0)
+	if len(token) > 1 {
+		second = token[1]
+	}
+	return key(token[0], second)
+}
+
+func key(first, second byte) uint16 { return (uint16(first)<<5 ^ uint16(second)) & (Keys - 1) }
 
 const (
 	newWord = 1 << iota
@@ -21,7 +40,7 @@ const (
 	folded // the token does not stand folded in the text
 )
 
-const tooLong = 1<<16 - 1
+const tooLong = 1<<8 - 1
 
 // NewWord tells that the token is the first of its word (MEASURES 2.1).
 func (t Token) NewWord() bool { return t.flags&newWord != 0 }
@@ -204,13 +223,23 @@ func (s *scanner) run() {
 // digits with a blank behind it. It is false where that is not what comes.
 func (s *scanner) word() bool {
 	text, i := s.text, s.i+1
+	for i+8 <= len(text) {
+		n := lowerRun(text, i)
+		i += n
+		if n < 8 {
+			break
+		}
+	}
 	for i < len(text) && classes[text[i]] == alnum {
 		i++
 	}
 	if i == len(text) || text[i] != ' ' || i-s.i >= tooLong {
 		return false
 	}
-	t := Token{start: int32(s.i), size: uint16(i - s.i)}
+	t := Token{start: int32(s.i), size: uint8(i - s.i), key: key(text[s.i], 0)}
+	if i-s.i > 1 {
+		t.key = key(text[s.i], text[s.i+1])
+	}
 	if !s.hasToken {
 		t.flags = newWord
 	}
@@ -272,7 +301,7 @@ func (s *scanner) closeToken(i int) {
 	if s.start < 0 {
 		return
 	}
-	t := Token{start: int32(s.start), size: uint16(min(i-s.start, tooLong))}
+	t := Token{start: int32(s.start), size: uint8(min(i-s.start, tooLong))}
 	if t.size == tooLong && s.lo < 0 {
 		s.fold(s.text[s.start:i])
 	}
@@ -282,8 +311,11 @@ func (s *scanner) closeToken(i int) {
 			return
 		}
 		t.flags = folded
+		t.key = KeyOf(s.scan.folded.String()[s.lo:])
 		s.scan.folds = append(s.scan.folds, fold{int32(len(s.scan.Tokens)), int32(s.lo), int32(s.scan.folded.Len()), int32(i)})
 		s.lo = -1
+	} else {
+		t.key = KeyOf(s.text[s.start:i])
 	}
 	s.start = -1
 	if s.inWord && !s.hasToken {

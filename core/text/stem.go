@@ -52,6 +52,31 @@ func stemEnglish(token string) string {
 	return english.Stem(token, true)
 }
 
+// SmallFor returns what tells the small words of a language: those of MEASURES
+// 2.6 for English, the stop words that come with its stemmer for others. A
+// language without a stemmer has none.
+func SmallFor(lang string) func(token string) bool {
+	primary, _, _ := strings.Cut(strings.ToLower(lang), "-")
+	switch primary {
+	case "", "en":
+		return Small
+	case "fr":
+		// The list knows neither les nor à without its accent.
+		return func(t string) bool { return t == "les" || t == "a" || french.IsStopWord(t) }
+	case "es":
+		return spanish.IsStopWord
+	case "ru":
+		return russian.IsStopWord
+	case "sv":
+		return swedish.IsStopWord
+	case "no", "nb", "nn":
+		return norwegian.IsStopWord
+	case "hu":
+		return hungarian.IsStopWord
+	}
+	return func(string) bool { return false }
+}
+
 // Small tells whether a folded token is a small word of English (MEASURES 2.6).
 func Small(token string) bool {
 	switch token {

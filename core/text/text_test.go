@@ -150,7 +150,7 @@ func FuzzScan(f *testing.F) {
 // The filter lets every word pass whose stem was added.
 func TestStemFilter(t *testing.T) {
 	bases := strings.Fields("chimney sweep sky cry die lie tie dye hope hop relate sensible visible probable operate organize " +
-		"vivid fame nation ration care active use fluent early only single gentle idle ugly inspect repair cap fit " +
+		"me go vivid fame nation ration care active use fluent early only single gentle idle ugly inspect repair cap fit " +
 		"install mason dryer vent clean wood stove install generous commune arsenal agree feed news proceed happy play")
 	suffixes := strings.Fields("s es ed ing ies ied y ly er ers ation ations ator ization ational ational ability ibility ibilities " +
 		"fulness ful ness iveness ousness ence ance encies ancy ment ments able ible ism alism ality ive ize izing izer ental ic ical icate e")
@@ -172,4 +172,57 @@ func TestStemFilter(t *testing.T) {
 	assert.False(t, f.May("chip"))
 	assert.False(t, f.May("c"))
 	assert.True(t, f.May("capped"))
+}
+
+// Eight bytes at once give what one by one does.
+func TestPlain(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		s := rapid.StringOfN(rapid.RuneFrom([]rune("ab z09 \t\n~\x7f\x1f é\u00a0京")), 0, 40, -1).Draw(t, "s")
+		end := 0
+		for i := 0; i < len(s); i++ {
+			if c := s[i]; c > ' ' && c < 0x80 {
+				end = i + 1
+			} else if c != ' ' || end != i || i == 0 {
+				break
+			}
+		}
+		assert.Equal(t, end, Plain(s), "%q", s)
+		for i := 0; i+8 <= len(s); i++ {
+			n := 0
+			for n < 8 && (s[i+n] >= 'a' && s[i+n] <= 'z' || s[i+n] >= '0' && s[i+n] <= '9') {
+				n++
+			}
+			assert.Equal(t, n, lowerRun(s, i), "%q at %d", s, i)
+		}
+	})
+}
+
+// Small words are those of the text's language; a language that nobody here
+// knows has none (MEASURES 2.5, 2.6).
+func TestLanguages(t *testing.T) {
+	for lang, words := range map[string][3]string{
+		"":      {"the", "with", "chimney"},
+		"en-US": {"near", "your", "best"},
+		"fr":    {"de", "les", "ramonage"},
+		"es-MX": {"de", "para", "chimenea"},
+		"sv":    {"och", "det", "skorsten"},
+		"nb":    {"og", "det", "pipe"},
+		"hu":    {"egy", "az", "tető"},
+		"ru":    {"и", "на", "труба"},
+	} {
+		small := SmallFor(lang)
+		assert.True(t, small(words[0]) && small(words[1]), lang)
+		assert.False(t, small(words[2]), lang)
+	}
+	assert.False(t, SmallFor("de")("der"))
+	for lang, pair := range map[string][2]string{
+		"fr": {"ramonages", "ramonage"}, "es": {"servicios", "servicio"}, "sv": {"flickorna", "flicka"}, "no": {"piper", "pipe"},
+		"hu": {"házak", "ház"}, "ru": {"трубы", "труба"}, "en": {"chimneys", "chimney"},
+	} {
+		stem := StemmerFor(lang)
+		assert.Equal(t, stem(pair[1]), stem(pair[0]), lang)
+	}
+	assert.Equal(t, "kamine", StemmerFor("de")("kamine"))
+	assert.True(t, English("en-GB"))
+	assert.False(t, English("enm"))
 }

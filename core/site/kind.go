@@ -1,0 +1,93 @@
+// Package site knows what the pages of a client's site are for.
+//
+// In go what a page says of itself - its address, title and h1 - and what is
+// known of the client; out come its kind, its service and its place
+// (MEASURES 5.1, 9.1).
+package site
+
+import (
+	"net/url"
+	"path"
+	"strings"
+
+	"inktally/core/phrase"
+	"inktally/core/target"
+	"inktally/core/text"
+)
+
+// kindWords tell pages that carry no service.
+var kindWords = []struct {
+	kind  target.Kind
+	words []string
+}{
+	{target.About, []string{"about", "team", "history", "story"}},
+	{target.Contact, []string{"contact", "directions", "quote", "estimate", "appointment"}},
+	{target.Gallery, []string{"gallery", "photos", "portfolio", "projects"}},
+	{target.Article, []string{"blog", "news", "article", "articles", "faq", "tips"}},
+}
+
+// Guess tells what a page is for by its address and, where it was read, its
+// title and h1: of several services and places the one that all of them name.
+// service and place are empty for none of its own, and for the home town.
+func Guess(address, title, h1, home string, s *phrase.Sorter) (kind target.Kind, service, place string) {
+	slug := Slug(address)
+	if slug == "" && title == "" && h1 == "" {
+		return target.Home, "", ""
+	}
+	service, place = agreed(s, slug, title, h1)
+	if place == home {
+		place = ""
+	}
+	words := text.Tokens(slug)
+	for _, k := range kindWords {
+		for _, w := range words {
+			for _, want := range k.words {
+				if w == want {
+					return k.kind, "", ""
+				}
+			}
+		}
+	}
+	switch {
+	case place != "":
+		return target.Area, service, place
+	case service != "":
+		return target.Service, service, ""
+	}
+	return target.Other, "", ""
+}
+
+// agreed is the one service and the one place that the texts name: where they
+// name different ones there is none.
+func agreed(s *phrase.Sorter, texts ...string) (service, place string) {
+	services, places := map[string]bool{}, map[string]bool{}
+	for _, t := range texts {
+		told := s.Tell(t)
+		if told.Service != "" {
+			services[told.Service], service = true, told.Service
+		}
+		if told.Place != "" {
+			places[told.Place], place = true, told.Place
+		}
+	}
+	if len(services) > 1 {
+		service = ""
+	}
+	if len(places) > 1 {
+		place = ""
+	}
+	return service, place
+}
+
+// Slug is what the path of an address says, as words; empty for a home page.
+func Slug(address string) string {
+	u, err := url.Parse(address)
+	if err != nil {
+		return ""
+	}
+	p := strings.TrimSuffix(u.Path, path.Ext(u.Path))
+	if last := path.Base(p); last == "index" || last == "default" || last == "home" {
+		p = path.Dir(p)
+	}
+	return strings.Join(text.Tokens(p), " ")
+}

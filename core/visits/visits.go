@@ -1,0 +1,148 @@
+// Package visits estimates what positions in a search bring (MEASURES 7).
+//
+// In go search volumes, positions and difficulties; out come visits a month:
+// now, at the position that is aimed at, and the gain between them. All of it
+// is an estimate and is to be shown as one.
+package visits
+
+// Rules are what visits are estimated by; a user may change them.
+type Rules struct {
+	// CTR are the click-through rates of positions 1 to 10; Second is that of
+	// 11 to 20. What stands beyond brings nothing.
+	CTR    []float64
+	Second float64
+	// Map are the click-through rates of the map pack, shown beside the others
+	// and never added to them.
+	Map []float64
+	// Others is the share of their volume with which the members of a family
+	// beside its lead count.
+	Others float64
+	// Aims are the positions to aim at, by difficulty; Else beyond them and
+	// Unknown where no difficulty is known.
+	Aims          []Aim
+	Else, Unknown int
+	// Soon and Late are the months that it takes at a difficulty up to SoonAt,
+	// and from LateAt on; between in proportion.
+	Soon, Late     float64
+	SoonAt, LateAt int
+}
+
+// Aim is the position to aim at up to a difficulty.
+type Aim struct{ Difficulty, Position int }
+
+// Standard are the rules as MEASURES 7 has them.
+func Standard() Rules {
+	return Rules{
+		CTR: []float64{.30, .16, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Map: []float64{.14, .09, .06}, Others: .5,
+		Aims: []Aim{{10, 1}, {25, 2}, {45, 3}}, Else: 5, Unknown: 3, Soon: 4, Late: 10, SoonAt: 10, LateAt: 40,
+	}
+}
+
+// Rate is the click-through rate of a position; 0 is no position.
+func (r Rules) Rate(position int) float64 {
+	switch {
+	case position < 1:
+		return 0
+	case position <= len(r.CTR):
+		return r.CTR[position-1]
+	case position <= 2*len(r.CTR):
+		return r.Second
+	}
+	return 0
+}
+
+// Aimed is the position to aim at: never worse than today's (MEASURES 7.2).
+// A nil difficulty is not known; today is 0 for no position.
+func (r Rules) Aimed(difficulty *int, today int) int {
+	position := r.Unknown
+	if difficulty != nil {
+		position = r.Else
+		for _, a := range r.Aims {
+			if *difficulty <= a.Difficulty {
+				position = a.Position
+				break
+			}
+		}
+	}
+	if today > 0 && today < position {
+		return today
+	}
+	return position
+}
+
+// Months is how long it takes to get there (MEASURES 7.2).
+func (r Rules) Months(difficulty *int) float64 {
+	if difficulty == nil || *difficulty >= r.LateAt {
+		return r.Late
+	}
+	if *difficulty <= r.SoonAt {
+		return r.Soon
+	}
+	return r.Soon + (r.Late-r.Soon)*float64(*difficulty-r.SoonAt)/float64(r.LateAt-r.SoonAt)
+}
+
+// Member is what is known of the search for one phrase of a family.
+type Member struct {
+	// Volume is searches a month, nil where it is not known: it counts as none.
+	Volume *int
+	// Position is today's, 0 for none.
+	Position int
+}
+
+// Estimate is what a family brings, in visits a month.
+type Estimate struct {
+	Volume float64 `json:"volume" doc:"Searches a month: the lead's and a share of the others'"`
+	// Unknown tells that the volume of some member is not known.
+	Unknown bool    `json:"unknown" doc:"Whether the volume of some member is not known"`
+	Now     float64 `json:"now" doc:"Visits a month now, an estimate"`
+	Aimed   int     `json:"aimed" doc:"The position to aim at"`
+	Then    float64 `json:"then" doc:"Visits a month at that position, an estimate"`
+	Gain    float64 `json:"gain" doc:"Visits a month more, an estimate; never less than 0"`
+	Months  float64 `json:"months" doc:"How long it takes to get there, an estimate"`
+	// Map are the visits of the places in the map pack, shown beside the others
+	// and never added to them (MEASURES 7.1).
+	Map []float64 `json:"map" doc:"Visits a month of each place in the map pack; never added to the gain"`
+	// Worth is the gain in money, 0 where that is not known.
+	Worth float64 `json:"worth" doc:"The gain in money a month, 0 where that is not known"`
+}
+
+// Family estimates a family by its members, the lead first (MEASURES 7.3, 7.4).
+// A member without a position of its own stands where the lead does.
+func (r Rules) Family(members []Member, difficulty *int) Estimate {
+	var e Estimate
+	for i, m := range members {
+		if m.Volume == nil {
+			e.Unknown = true
+			continue
+		}
+		share := float64(*m.Volume)
+		if i > 0 {
+			share *= r.Others
+		}
+		position := m.Position
+		if position == 0 {
+			position = members[0].Position
+		}
+		e.Volume += share
+		e.Now += share * r.Rate(position)
+	}
+	today := 0
+	if len(members) > 0 {
+		today = members[0].Position
+	}
+	e.Aimed = r.Aimed(difficulty, today)
+	e.Then = e.Volume * r.Rate(e.Aimed)
+	for _, rate := range r.Map {
+		e.Map = append(e.Map, e.Volume*rate)
+	}
+	e.Gain = max(0, e.Then-e.Now)
+	e.Months = r.Months(difficulty)
+	return e
+}
+
+// InMoney puts the worth of the gain on an estimate: customers that come of a
+// hundred visits, and what the job of one brings.
+func (e Estimate) InMoney(perHundred, job float64) Estimate {
+	e.Worth = e.Gain * perHundred / 100 * job
+	return e
+}
