@@ -2,6 +2,7 @@ package imagename
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 
 	"inktally/core/phrase"
@@ -44,11 +45,18 @@ type Judge struct {
 	names    [][]string // tokens of the places that are not the page's own
 	own      []string   // tokens of the page's place
 	ownStems []string
+	// ofPhrases are the stems of all phrases.
+	ofPhrases map[string]bool
 }
 
 // NewJudge completes a judge from its exported fields.
 func NewJudge(j Judge) *Judge {
-	j.known = map[string]bool{}
+	j.known, j.ofPhrases = map[string]bool{}, map[string]bool{}
+	for _, p := range j.Matcher.Phrases {
+		for _, s := range p.Stems {
+			j.ofPhrases[s] = true
+		}
+	}
 	learn := func(tokens []string) {
 		for _, t := range tokens {
 			if len(t) > 1 {
@@ -60,9 +68,11 @@ func NewJudge(j Judge) *Judge {
 	j.own = j.Place.Tokens()
 	j.ownStems = j.stems(j.own)
 	for _, p := range j.Language.Places {
-		learn(p.Tokens())
+		for _, form := range p.Forms() {
+			learn(form)
+		}
 		if p.Name != j.Place.Name {
-			j.names = append(j.names, p.Tokens())
+			j.names = append(j.names, p.Forms()...)
 		}
 		stems := j.stems(p.Tokens())
 		j.places = append(j.places, stems)
@@ -80,6 +90,7 @@ func NewJudge(j Judge) *Judge {
 			j.services = append(j.services, service)
 		}
 	}
+	j.Language.Admit(&j.filter)
 	for _, list := range [][][]string{j.services, j.places} {
 		for _, stems := range list {
 			for _, s := range stems {
@@ -132,7 +143,7 @@ func (j *Judge) VerdictOf(name string, words []string, holdsFamily bool) Verdict
 func (j *Judge) stems(tokens []string) []string {
 	out := make([]string, 0, len(tokens))
 	for _, t := range tokens {
-		if !text.Small(t) {
+		if !j.Language.Small(t) {
 			out = append(out, j.Language.Stem(t))
 		}
 	}
@@ -159,7 +170,7 @@ func (j *Judge) holdsFamily(words []string) bool {
 // holdsHalf tells whether half of the words of a family stand in a name, which
 // then is near where the client's services are not known.
 func (j *Judge) holdsHalf(stems []string) bool {
-	if len(j.services) > 0 {
+	if len(j.services) > 0 || !slices.ContainsFunc(stems, func(s string) bool { return j.ofPhrases[s] }) {
 		return false
 	}
 	for _, p := range j.Matcher.Phrases {

@@ -77,3 +77,16 @@ func TestTake(t *testing.T) {
 	assert.True(t, Open(entries[3]))
 	assert.False(t, Open(entries[4]))
 }
+
+func TestNameOf(t *testing.T) {
+	for _, c := range [][3]string{
+		{"Hearthway National: sweeps in your town", "http://hearthway.example/offers", "Hearthway National"},
+		{"Chimney Sweep Tarn Harbor, ME | Harbor Flue & Hearth", "http://harborflue.example/", "Harbor Flue & Hearth"},
+		{"Sweepfast: three offers in a minute", "http://www.sweepfast.example/", "Sweepfast"},
+		{"Home - Brindle & Ash", "http://brindle-and-ash.example/", "Brindle & Ash"},
+		{"Best prices in town", "http://lantern.example/", "lantern"},
+		{"Only a name", "", "Only a name"},
+	} {
+		assert.Equal(t, c[2], NameOf(c[0], c[1]))
+	}
+}

@@ -114,9 +114,9 @@ func (st *style) applyInline(decls []declaration, customs []custom) {
 }
 
 // match applies all rules that match an element.
-func (c *cascade) match(st *style, n *html.Node, id, class string) {
+func (c *cascade) match(st *style, n *html.Node, id, class string, up *ancestry) {
 	for i, s := range c.sheets {
-		s.each(n, id, class, func(r *rule) {
+		s.each(n, id, class, up, func(r *rule) {
 			layer, rest := c.rank(r.layer), r.specificity|uint64(i)<<sheetShift|r.order
 			for _, d := range r.decls {
 				st.put(d, priority(layer, rest, d.important))

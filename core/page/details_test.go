@@ -26,10 +26,17 @@ func TestDetails(t *testing.T) {
 		Phones: []Phone{{"207-555-0134", false}, {"(207) 555-0117", true}}, Mails: []string{"a@b.example"},
 		Forms: 1, Videos: 2, Maps: 1, Internal: 2, External: 1,
 		Businesses: []DescribedBusiness{{Type: "HomeBusiness", Name: "Brindle &amp; Ash", Phone: "207-555-0134",
-			Address: "14 Ropewalk Lane, Tarn Harbor", Hours: []string{"Mo-Fr 08:00-17:00"}, Areas: []string{"Ostrey", "Quillby"}}},
-		Placeholder: 8, Foreign: 18, Vague: []string{"and the towns nearby", "and surrounding communities"},
+			Address: "14 Ropewalk Lane, Tarn Harbor", Hours: []string{"Mo-Fr 08:00-17:00"}, Areas: []string{"Ostrey", "Quillby"}, Profiles: []string{}}},
+		Placeholder: Passages{8, []string{"Lorem ipsum dolor sit amet, consectetur adipiscing elit."}},
+		Foreign:     Passages{18, []string{"Nous sommes les ramoneurs de la ville et nous venons chez vous dans la semaine avec nos outils."}},
+		Profiles:    []string{}, Baked: []string{}, Vague: []string{"and the towns nearby", "and surrounding communities"},
 		Testimonials: 2, Years: "thirty years",
+		Faults: []Fault{NoIndex, PlaceholderText, NoDescription, VagueWords, OtherLanguage}, FirstFaults: 2,
 	}, d)
+	assert.True(t, NoIndex.First())
+	assert.False(t, VagueWords.First())
+	assert.Equal(t, []Fault{UnderConstruction, NotSecure, NoPhone, NoDescription},
+		Read([]byte("Under construction"), Source{URL: "http://a.example/"}).Details().Faults)
 }
 
 func TestUnderConstruction(t *testing.T) {
@@ -40,4 +47,61 @@ func TestUnderConstruction(t *testing.T) {
 	}
 	assert.False(t, Read([]byte(long), Source{}).Details().UnderConstruction)
 	assert.False(t, Read(nil, Source{}).Details().Secure)
+}
+
+func TestMicrodata(t *testing.T) {
+	p := Read([]byte(`<div itemscope itemtype="https://vocabulary.example/Plumber"><b itemprop=name>Ash <i>Wells</i></b>
+	<a itemprop=telephone href="tel:207-555-0101">207-555-0101</a><div itemprop=address itemscope itemtype=x/PostalAddress>
+	<span itemprop=streetAddress>3 Quay</span> <span itemprop=addressLocality>Ostrey</span></div>
+	<meta itemprop=openingHours content="Mo-Fr 09:00-17:00"><meta itemprop="areaServed" content=Quillby><meta itemprop="areaServed" content=Ostrey>
+	<a itemprop=sameAs href="https://people.example/ash">us</a></div>
+	<div itemscope itemtype=x/Offer><b itemprop=name>No business</b></div>`), Source{})
+	assert.Equal(t, []DescribedBusiness{{Type: "Plumber", Name: "Ash Wells", Phone: "tel:207-555-0101", Address: "3 Quay, Ostrey",
+		Hours: []string{"Mo-Fr 09:00-17:00"}, Areas: []string{"Quillby", "Ostrey"}, Profiles: []string{"https://people.example/ash"}}}, p.Details().Businesses)
+	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
+}
+
+func TestOpeningHours(t *testing.T) {
+	p := Read([]byte(`<script type="application/ld+json">[{"@type":"Store","name":"N","telephone":"1","openingHoursSpecification":
+	[{"dayOfWeek":["https://v.example/Monday","Tuesday"],"opens":"08:00","closes":"17:00"},{"dayOfWeek":"Friday","opens":"09:00"},7]}]</script>`), Source{})
+	assert.Equal(t, []string{"Monday, Tuesday 08:00-17:00", "Friday 09:00-"}, p.Details().Businesses[0].Hours)
+}
+
+func TestLinksAndMenus(t *testing.T) {
+	p := Read([]byte(`<header><nav><ul><li><a href="/">Home</a><li><span>Services</span> <svg><title>x</title></svg>
+	<ul style="display:none"><li><a href=/sweep>Sweeping</a><li><a href=/line><img src=a.png alt="Liners"></a></ul><li><a href="/about"><b>About</b>
+	us</a></ul></nav></header><main><p>See <a href="https://other.example/x">others</a><a href="mailto:a@b.example">write</a>
+	<a href=/p aria-label="Pictures"><img src=p.png></a><a href=/q hidden>gone</a></p></main>
+	<footer><div class="footer-social"><a href="https://people.example/ash">p</a></div><div role=navigation><a href=/t>Terms</a></div></footer>`),
+		Source{URL: "http://ash.example/"})
+	none := []MenuItem{}
+	assert.Equal(t, [][]MenuItem{
+		{{"Home", "http://ash.example/", none}, {"Services", "", []MenuItem{
+			{"Sweeping", "http://ash.example/sweep", none}, {"Liners", "http://ash.example/line", none}}}, {"About us", "http://ash.example/about", none}},
+		{{"Terms", "http://ash.example/t", none}},
+	}, p.Menus())
+	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
+	assert.Equal(t, []LinkFact{
+		{"Home", "http://ash.example/", "nav", false, false}, {"", "http://ash.example/sweep", "nav", false, true},
+		{"Liners", "http://ash.example/line", "nav", false, true}, {"About us", "http://ash.example/about", "nav", false, false},
+		{"others", "https://other.example/x", "main", true, false}, {"Pictures", "http://ash.example/p", "main", false, false},
+		{"", "http://ash.example/q", "main", false, true}, {"p", "https://people.example/ash", "footer", true, false},
+		{"Terms", "http://ash.example/t", "nav", false, false},
+	}, p.LinkList())
+}
+
+func TestImagesOfWords(t *testing.T) {
+	p := Read([]byte(`<main><h1>Sweeps</h1><img src=offer-1200x400.png><h2>More</h2><p>Twelve words that say what it is all about here in this place.</p>
+	<a href=/big><img src=told.png width=900 height=500></a><p>word</p><p>word</p><p>word</p><h2>Work</h2><img src=a.png width=900 height=500><img src=b.png width=900 height=500><img src=c.png width=900 height=500></main>`), Source{})
+	assert.Equal(t, []string{"offer.png"}, p.Details().Baked)
+	assert.Equal(t, 1200, p.Images[0].Width)
+	assert.Equal(t, "/big", p.Images[1].Link)
+	assert.Equal(t, 500, p.Images[1].Height)
+}
+
+func TestPlainText(t *testing.T) {
+	p := Read([]byte("One <b>line\n\nTwo & three\n"), Source{ContentType: "text/plain; charset=utf-8"})
+	assert.Equal(t, 4, p.Words.Seen)
+	assert.Equal(t, "One <b>line", p.Text(0))
+	assert.Len(t, p.Blocks, 2)
 }

@@ -40,16 +40,16 @@ func parseDisplay(value string) (display, bool) {
 		return none, true
 	case "inline", "ruby", "ruby-text", "inline math", "math", "run-in":
 		return inline, true
-	case "inline-block", "inline-table", "inline flow-root", "inline table":
+	case "inline-block", "inline-table", "inline flow-root", "inline table", "-webkit-inline-box":
 		return inlineBlock, true
-	case "inline-flex", "inline-grid", "inline flex", "inline grid", "-webkit-inline-box", "-webkit-inline-flex":
+	case "inline-flex", "inline-grid", "inline flex", "inline grid", "-webkit-inline-flex":
 		return inlineFlex, true
 	case "contents":
 		return contents, true
-	case "flex", "grid", "block flex", "block grid", "-webkit-box", "-webkit-flex":
+	case "flex", "grid", "block flex", "block grid", "-webkit-flex":
 		return flex, true
 	case "block", "flow-root", "table", "table-row", "table-cell", "table-caption", "list-item", "block math",
-		"block flow", "block flow-root", "table-row-group", "table-header-group", "table-footer-group":
+		"block flow", "block flow-root", "-webkit-box", "table-row-group", "table-header-group", "table-footer-group":
 		return block, true
 	case "table-column", "table-column-group":
 		return none, true

@@ -13,6 +13,7 @@ import (
 type attributes struct {
 	id, class, style, role string
 	hidden, open, popover  bool
+	item                   bool
 	untilFound             bool
 }
 
@@ -35,6 +36,8 @@ func readAttributes(n *html.Node) (a attributes) {
 			a.open = true
 		case "popover":
 			a.popover = true
+		case "itemscope":
+			a.item = true
 		}
 	}
 	return a
@@ -87,10 +90,14 @@ func (w *walker) element(n *html.Node, parent *context) {
 	if !ctx.hidden {
 		w.note(n, &a, &ctx)
 	}
+	if a.item && !ctx.item {
+		ctx.item = true
+		w.page.structure.items = append(w.page.structure.items, n)
+	}
 	switch n.DataAtom {
 	case atom.A:
 		if href, ok := href(n); ok {
-			w.page.Links = append(w.page.Links, Link{Href: href})
+			w.page.Links = append(w.page.Links, Link{Href: href, node: n, region: ctx.region, hidden: ctx.hidden || ctx.invisible})
 			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
@@ -133,7 +140,8 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 	}
 	var st style
 	skipContent := a.untilFound
-	w.sheet.match(&st, n, a.id, a.class)
+	w.sheet.match(&st, n, a.id, a.class, &parent.ancestors)
+	ctx.ancestors.add(a.id, a.class)
 	waits := w.sheet.vars
 	if a.style != "" {
 		decls, customs := parseInline(a.style)
@@ -223,6 +231,9 @@ func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
 		is = is && !holdsMain(n)
 	}
 	if is && (!ctx.region.frame() || region == Nav || region == Dialog) {
+		if region == Nav && ctx.region != Nav {
+			w.page.structure.menus = append(w.page.structure.menus, n)
+		}
 		ctx.region = region
 		if region == Banner {
 			w.banners++

@@ -42,6 +42,7 @@ func (w *walker) finish() {
 		}
 	}
 	w.headings()
+	w.findBaked()
 	if p.Lang == "" {
 		p.Lang = detectLanguage(p.scan.Text)
 	}
@@ -136,7 +137,7 @@ func detectLanguage(body string) string {
 
 func (w *walker) warn() {
 	p := w.page
-	if p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
+	if !w.drawn && p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
 		p.Warnings = append(p.Warnings, DrawnByScript)
 	}
 	if p.Words.Seen == 0 {

@@ -45,7 +45,7 @@ func (w *walker) image(n *html.Node, parent *context, a *attributes) {
 			src = largest
 		}
 	}
-	w.addImage(Image{Src: src, Alt: alt}, &ctx)
+	w.addImage(Image{Src: src, Alt: alt, Width: pixels(width), Height: pixels(height)}, &ctx)
 }
 
 func (w *walker) addImage(img Image, ctx *context) {
@@ -55,17 +55,85 @@ func (w *walker) addImage(img Image, ctx *context) {
 		}
 		img.Src, _, _ = strings.Cut(img.Src, ",")
 	} else {
-		img.File, img.Ext = FileName(img.Src)
+		var width, height int
+		img.File, img.Ext, width, height = fileName(img.Src)
+		if img.Width == 0 && img.Height == 0 {
+			img.Width, img.Height = width, height
+		}
 	}
 	img.Hidden = ctx.hidden || ctx.invisible
 	img.Frame = ctx.region.frame()
+	if ctx.link > 0 {
+		img.Link = w.page.Links[ctx.link-1].Href
+	}
 	w.page.Images = append(w.page.Images, img)
 	w.imageHeads = append(w.imageHeads, len(w.heads))
+	w.imageBlocks = append(w.imageBlocks, len(w.page.Blocks))
 }
 
 func small(size string) bool {
+	n, ok := side(size)
+	return ok && n < smallest
+}
+
+// side reads the attribute width or height.
+func side(size string) (float64, bool) {
+	if size == "" {
+		return 0, false
+	}
 	n, err := strconv.ParseFloat(strings.TrimSuffix(strings.TrimSpace(size), "px"), 64)
-	return err == nil && n < smallest
+	return n, err == nil
+}
+
+// pixels is a side for lists, 0 where it is not known.
+func pixels(size string) int {
+	if n, ok := side(size); ok && n >= 1 && n < 1<<16 {
+		return int(n)
+	}
+	return 0
+}
+
+const (
+	bakedWidth, bakedHeight = 600, 200 // of an image that may hold words
+	nearWords               = 12       // words near it that say what it shows
+	galleryImages           = 3        // images in a row that show work, not words
+)
+
+// findBaked marks the large images of the copy with hardly any text near them.
+func (w *walker) findBaked() {
+	p := w.page
+	for i := range p.Images {
+		img := &p.Images[i]
+		if img.Width < bakedWidth || img.Height < bakedHeight || img.Frame || img.Hidden || img.Background {
+			continue
+		}
+		at, together := w.imageBlocks[i], 0
+		for _, other := range w.imageBlocks {
+			if other >= at-1 && other <= at+1 {
+				together++
+			}
+		}
+		img.Baked = together < galleryImages && p.wordsNear(at) < nearWords
+	}
+}
+
+// wordsNear counts the copy words beside a place between blocks, as far as the
+// next heading on either side.
+func (p *Page) wordsNear(at int) (words int) {
+	for i := at - 1; i >= max(0, at-2) && p.Blocks[i].Level == 0; i-- {
+		words += p.copyWords(i)
+	}
+	for i := at; i < min(len(p.Blocks), at+2) && p.Blocks[i].Level == 0; i++ {
+		words += p.copyWords(i)
+	}
+	return words
+}
+
+func (p *Page) copyWords(block int) int {
+	if b := &p.Blocks[block]; b.Copy() {
+		return b.Words
+	}
+	return 0
 }
 
 func inlineData(src string) bool {
@@ -121,6 +189,12 @@ func splitSrcset(srcset string) []string {
 // FileName returns the name of an image by its address and the extension that
 // was parted from it (MEASURES 4.1).
 func FileName(src string) (name, ext string) {
+	name, ext, _, _ = fileName(src)
+	return name, ext
+}
+
+// fileName is FileName with the size that the name gives, 0 for none.
+func fileName(src string) (name, ext string, width, height int) {
 	if at := strings.IndexAny(src, "?#"); at >= 0 {
 		src = src[:at]
 	}
@@ -134,7 +208,10 @@ func FileName(src string) (name, ext string) {
 	for {
 		at := strings.LastIndexAny(name, "-_@")
 		if at <= 0 || !sizeSuffix(name[at], strings.ToLower(name[at+1:])) {
-			return strings.TrimSpace(name), ext
+			return strings.TrimSpace(name), ext, width, height
+		}
+		if w, h, ok := strings.Cut(strings.ToLower(name[at+1:]), "x"); ok && width == 0 && name[at] != '@' {
+			width, height = pixels(w), pixels(h)
 		}
 		name = name[:at]
 	}

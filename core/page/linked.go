@@ -17,7 +17,14 @@ const maxImports = 8
 // elements import. Whoever brings them hands their text to Read as
 // Source.Sheets, under the same addresses.
 func Linked(body []byte, src Source) []string {
-	doc, err := html.Parse(bytes.NewReader(decode(body, src.ContentType)))
+	if plainText(src.ContentType) || looksBinary(body) {
+		return nil
+	}
+	body = decode(body, src.ContentType)
+	if !mayHaveStyles(body) {
+		return nil
+	}
+	doc, err := html.Parse(bytes.NewReader(body))
 	if err != nil {
 		return nil
 	}

@@ -139,6 +139,10 @@ type Link struct {
 	Href string
 	// Spans are the pieces of its visible text, one for each block.
 	Spans []Span
+
+	region Region
+	hidden bool
+	node   *html.Node
 }
 
 // Image is one image of a page (MEASURES 4.1).
@@ -158,6 +162,12 @@ type Image struct {
 	Frame bool `json:"frame"`
 	// Heading is the text of the nearest heading above.
 	Heading string `json:"heading"`
+	// Width and Height are the size that the page gives it, 0 for none.
+	Width  int    `json:"width" doc:"Pixels, as the page or the file's name gives it; 0 for none"`
+	Height int    `json:"height" doc:"Pixels, as the page or the file's name gives it; 0 for none"`
+	Link   string `json:"link" doc:"Where the link leads that it stands in, empty for none"`
+	// Baked tells a large image with hardly any text near it.
+	Baked bool `json:"baked" doc:"Large, hardly any text near it: words may be part of the picture"`
 }
 
 // Warning is something about a reading that its user should know.

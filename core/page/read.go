@@ -6,6 +6,8 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"inktally/core/text"
+
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/charset"
 )
@@ -22,6 +24,9 @@ type Source struct {
 	// Sheets are the texts of the linked style sheets by their address, as
 	// Linked and Imports name them. Nil says that none were asked for.
 	Sheets map[string]string
+	// Drawn tells that the page was taken down as a browser drew it, so that no
+	// script has more to add.
+	Drawn bool
 	// Cache keeps parsed sheets between pages; it may be nil.
 	Cache *SheetCache
 }
@@ -33,12 +38,16 @@ func Read(body []byte, src Source) *Page {
 		p.Warnings = append(p.Warnings, NotHTML, NoText)
 		return p
 	}
-	doc, err := html.Parse(bytes.NewReader(decode(body, src.ContentType)))
+	body = decode(body, src.ContentType)
+	if plainText(src.ContentType) {
+		body = asPage(body)
+	}
+	doc, err := html.Parse(bytes.NewReader(body))
 	if err != nil {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
-	w := walker{page: p}
+	w := walker{page: p, drawn: src.Drawn}
 	w.body.Grow(len(body) * 3 / 4)
 	p.Blocks = make([]Block, 0, len(body)/bytesPerBlock)
 	if mayHaveStyles(body) {
@@ -47,6 +56,17 @@ func Read(body []byte, src Source) *Page {
 	w.walk(doc, &context{display: block})
 	w.finish()
 	return p
+}
+
+// plainText tells text that is no HTML, which browsers show as it stands.
+func plainText(contentType string) bool {
+	kind, _, _ := strings.Cut(contentType, ";")
+	return strings.EqualFold(strings.TrimSpace(kind), "text/plain")
+}
+
+// asPage makes a page of plain text, in which each line is a block.
+func asPage(plain []byte) []byte {
+	return []byte("<pre>\n" + html.EscapeString(string(plain)))
 }
 
 // bytesPerBlock is a guess that saves the list of blocks from growing often.
@@ -93,10 +113,6 @@ func mayHaveStyles(body []byte) bool {
 			(bytes.EqualFold(rest[:5], []byte("style")) || bytes.EqualFold(rest[:4], []byte("link"))) {
 			return true
 		}
-		// UTF-16 has a NUL between the letters.
-		if rest[0] == 0 || rest[1] == 0 {
-			return true
-		}
 	}
 }
 
@@ -126,7 +142,9 @@ type context struct {
 	inMain       bool
 	sectioned    bool
 	quoted       bool // inside a testimonial
+	item         bool // inside an item of structured data
 	svg, svgText bool
+	ancestors    ancestry   // classes and ids, where there are style sheets
 	vars         *vars      // the custom properties that hold here
 	node         *html.Node // the innermost element
 }
@@ -134,6 +152,7 @@ type context struct {
 // walker gathers the facts of a page in one walk over its tree.
 type walker struct {
 	page        *Page
+	drawn       bool
 	sheet       cascade
 	body        strings.Builder
 	visible     gatherer
@@ -145,6 +164,7 @@ type walker struct {
 	scripts     int
 	emptyRoot   bool
 	imageHeads  []int           // for each image how many headings had begun
+	imageBlocks []int           // and how many blocks had ended
 	sheetImages map[string]bool // backgrounds from style sheets that were listed
 }
 
@@ -197,7 +217,7 @@ func (w *walker) text(s string, ctx *context) {
 	}
 	start := -1
 	for i := 0; i < len(s); {
-		if j := i + plainRun(s[i:]); j > i {
+		if j := i + text.Plain(s[i:]); j > i {
 			start = g.write(s[i:j], start, ctx)
 			i = j
 			continue
@@ -216,23 +236,6 @@ func (w *walker) text(s string, ctx *context) {
 		}
 	}
 	g.mark(start, ctx)
-}
-
-// plainRun returns the length of the longest start of s that can be taken as
-// it is: ASCII words with one blank between them.
-func plainRun(s string) int {
-	end := 0
-	for i := 0; i < len(s); i++ {
-		c := s[i]
-		if c > ' ' && c < utf8.RuneSelf {
-			end = i + 1
-			continue
-		}
-		if c != ' ' || end != i || i == 0 {
-			break
-		}
-	}
-	return end
 }
 
 // write appends a piece without white space; it returns where the text node

@@ -7,6 +7,16 @@ import (
 	"golang.org/x/net/html/atom"
 )
 
+// structure is what the walk notes for the details.
+type structure struct {
+	canonical, robots   string
+	forms, videos, maps int
+	quotes              int
+	data                []string     // JSON-LD
+	items               []*html.Node // outermost elements with microdata
+	menus               []*html.Node // outermost elements of menus
+}
+
 // maxData bounds the structured data of a page that is kept.
 const maxData = 1 << 20
 
@@ -80,6 +90,9 @@ func fields(n *html.Node) int {
 // quotation tells a class that marks a single review: "testimonial",
 // "review-card", not "reviews".
 func quotation(class string) bool {
+	if !strings.Contains(class, "estimonial") && !strings.Contains(class, "eview") {
+		return false
+	}
 	for class != "" {
 		var name string
 		name, class = nextField(class)

@@ -89,11 +89,13 @@ func TestSheetBackgrounds(t *testing.T) {
 // The order of sheets decides between rules of the same weight.
 func TestSheetOrder(t *testing.T) {
 	read := func(first, second string) string {
-		p := Read([]byte("<link rel=stylesheet href=a.css><style>"+second+"</style><p>x"), Source{Sheets: map[string]string{"a.css": first}})
+		p := Read([]byte("<link rel=stylesheet href=a.css><style>"+second+"</style><p>x"),
+			Source{URL: "http://ash.example/", Sheets: map[string]string{"http://ash.example/a.css": first}})
 		return shown(p)
 	}
 	assert.Equal(t, "x", read("p{display:none}", "p{display:block}"))
 	assert.Equal(t, "", read("p{display:block}", "p{display:none}"))
+	assert.Equal(t, "", read("p{display:none}", "b{display:block}"), "the linked one counts")
 }
 
 func TestSheetOfManyRules(t *testing.T) {
@@ -115,6 +117,10 @@ func TestSheetOfManyRules(t *testing.T) {
 func FuzzSheet(f *testing.F) {
 	f.Add("@import 'a'; @layer x{.a:is(b,c){&:hover{display:none!important}}} @media (400px<=width<2in){p{float:left}}")
 	f.Fuzz(func(t *testing.T, css string) {
-		Read([]byte("<link rel=stylesheet href=a><p class=a><b id=c>x</b>"), Source{Sheets: map[string]string{"a": css}})
+		p := Read([]byte("<link rel=stylesheet href=a><p class=a><b id=c>x</b>"),
+			Source{URL: "http://ash.example/", Sheets: map[string]string{"http://ash.example/a": css}})
+		if len(p.Warnings) > 0 && p.Warnings[0] == SheetMissing {
+			t.Fatal("the sheet was not read")
+		}
 	})
 }

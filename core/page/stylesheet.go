@@ -1,6 +1,7 @@
 package page
 
 import (
+	"regexp"
 	"strings"
 
 	"github.com/andybalholm/cascadia"
@@ -17,6 +18,7 @@ const (
 // rule is one selector with the declarations that matter here.
 type rule struct {
 	selector    cascadia.Sel
+	ancestors   ancestry // what it asks of them
 	decls       []declaration
 	customs     []custom
 	specificity uint64 // as it stands in a priority
@@ -234,8 +236,15 @@ func joined(tokens []css.Token) string {
 	return b.String()
 }
 
-// addRule adds a selector with its declarations.
+// fleeting are the pseudo-classes and -elements that no element has while
+// nobody does anything.
+var fleeting = regexp.MustCompile(`(?i)::|:(?:hover|focus|focus-visible|focus-within|active|visited|target|before|after|first-line|first-letter)\b`)
+
+// addRule adds a selector with its declarations, unless it never matches.
 func (s *sheet) addRule(selector string, set ruleset, layer string) {
+	if !strings.Contains(selector, "(") && fleeting.MatchString(selector) {
+		return
+	}
 	for _, v := range variants(selector) {
 		sel, err := cascadia.Parse(v.selector)
 		if err != nil {
@@ -243,7 +252,7 @@ func (s *sheet) addRule(selector string, set ruleset, layer string) {
 		}
 		s.count++
 		s.file(rightmost(v.selector))(&rule{
-			selector: sel, decls: set.decls, customs: set.customs, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
+			selector: sel, ancestors: wanted(v.selector), decls: set.decls, customs: set.customs, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
 		})
 	}
 }
@@ -288,11 +297,11 @@ func rightmost(selector string) (kind byte, name string) {
 	return 'a', selector
 }
 
-// each calls f with every rule that may match an element.
-func (s *sheet) each(n *html.Node, id, class string, f func(*rule)) {
+// each calls f with every rule that matches an element below the ancestors up.
+func (s *sheet) each(n *html.Node, id, class string, up *ancestry, f func(*rule)) {
 	try := func(rules []*rule) {
 		for _, r := range rules {
-			if r.selector.Match(n) {
+			if up.holds(&r.ancestors) && r.selector.Match(n) {
 				f(r)
 			}
 		}

@@ -9,8 +9,12 @@ type vars struct {
 	values map[string]weighed
 }
 
-// maxSubstitutions bounds how often a value is looked into again.
-const maxSubstitutions = 16
+// maxSubstitutions bounds how often a value is looked into again, maxValue how
+// long it may get: none that matters here is.
+const (
+	maxSubstitutions = 16
+	maxValue         = 1000
+)
 
 // lookup finds a custom property here or above.
 func (v *vars) lookup(name string) (string, bool) {
@@ -26,6 +30,9 @@ func (v *vars) lookup(name string) (string, bool) {
 // not ok where one has neither value nor fallback.
 func (v *vars) substitute(value string) (string, bool) {
 	for range maxSubstitutions {
+		if len(value) > maxValue {
+			return "", false
+		}
 		at := strings.Index(value, "var(")
 		if at < 0 {
 			return strings.TrimSpace(value), true

@@ -1,0 +1,229 @@
+package page
+
+import (
+	"encoding/json"
+	"strconv"
+	"strings"
+
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// DescribedBusiness is what structured data says of a business.
+type DescribedBusiness struct {
+	Type    string   `json:"type"`
+	Name    string   `json:"name"`
+	Phone   string   `json:"phone"`
+	Address string   `json:"address"`
+	Hours   []string `json:"hours"`
+	Areas   []string `json:"areas" doc:"Areas served"`
+	// Profiles are its addresses on other sites.
+	Profiles []string `json:"profiles"`
+}
+
+// maxDataDepth bounds how deep structured data is looked into.
+const maxDataDepth = 8
+
+// described are the businesses of a page's structured data, each once.
+func (p *Page) described() []DescribedBusiness {
+	out := []DescribedBusiness{}
+	add := func(list []DescribedBusiness) {
+		for _, b := range list {
+			if !hasBusiness(out, b) {
+				out = append(out, b)
+			}
+		}
+	}
+	for _, raw := range p.structure.data {
+		var v any
+		if json.Unmarshal([]byte(raw), &v) == nil {
+			add(businesses(v, 0))
+		}
+	}
+	for _, n := range p.structure.items {
+		add(businesses(microdata(n, 0), 0))
+	}
+	return out
+}
+
+func hasBusiness(list []DescribedBusiness, b DescribedBusiness) bool {
+	for _, have := range list {
+		if have.Name == b.Name && have.Phone == b.Phone && have.Address == b.Address {
+			return true
+		}
+	}
+	return false
+}
+
+// businesses reads the businesses of one piece of structured data.
+func businesses(v any, depth int) (out []DescribedBusiness) {
+	if depth > maxDataDepth {
+		return nil
+	}
+	switch v := v.(type) {
+	case []any:
+		for _, x := range v {
+			out = append(out, businesses(x, depth+1)...)
+		}
+	case map[string]any:
+		if b, ok := businessOf(v); ok {
+			return []DescribedBusiness{b}
+		}
+		out = append(businesses(v["@graph"], depth+1), businesses(v["mainEntity"], depth+1)...)
+	}
+	return out
+}
+
+// businessOf reads an object that has the phone or the address of a business.
+func businessOf(o map[string]any) (DescribedBusiness, bool) {
+	if o["telephone"] == nil && o["address"] == nil {
+		return DescribedBusiness{}, false
+	}
+	b := DescribedBusiness{Type: plain(o["@type"]), Name: plain(o["name"]), Phone: plain(o["telephone"]),
+		Address: postal(o["address"]), Hours: plainList(o["openingHours"]), Areas: plainList(o["areaServed"]), Profiles: plainList(o["sameAs"])}
+	b.Hours = append(b.Hours, hours(o["openingHoursSpecification"])...)
+	return b, b.Name != ""
+}
+
+// postal is an address in one line.
+func postal(v any) string {
+	if list, ok := v.([]any); ok && len(list) > 0 {
+		v = list[0]
+	}
+	a, ok := v.(map[string]any)
+	if !ok {
+		return plain(v)
+	}
+	var parts []string
+	for _, key := range []string{"streetAddress", "addressLocality", "addressRegion", "postalCode"} {
+		if s := plain(a[key]); s != "" {
+			parts = append(parts, s)
+		}
+	}
+	return strings.Join(parts, ", ")
+}
+
+// hours reads opening hours that are given as objects: "Monday, Tuesday
+// 08:00-17:00".
+func hours(v any) (out []string) {
+	list, ok := v.([]any)
+	if !ok {
+		list = []any{v}
+	}
+	for _, x := range list {
+		o, ok := x.(map[string]any)
+		if !ok {
+			continue
+		}
+		days := plainList(o["dayOfWeek"])
+		for i, d := range days {
+			days[i] = d[strings.LastIndexByte(d, '/')+1:]
+		}
+		opens, closes := plain(o["opens"]), plain(o["closes"])
+		if opens != "" || closes != "" {
+			out = append(out, strings.TrimSpace(strings.Join(days, ", ")+" "+opens+"-"+closes))
+		}
+	}
+	return out
+}
+
+// plain is a value of structured data as text; of an object its name, of a
+// list its first.
+func plain(v any) string {
+	switch v := v.(type) {
+	case string:
+		return text.Collapse(v)
+	case float64:
+		return strconv.FormatFloat(v, 'f', -1, 64)
+	case []any:
+		if len(v) > 0 {
+			return plain(v[0])
+		}
+	case map[string]any:
+		return plain(v["name"])
+	}
+	return ""
+}
+
+func plainList(v any) []string {
+	list, ok := v.([]any)
+	if !ok {
+		list = []any{v}
+	}
+	out := []string{}
+	for _, x := range list {
+		if s := plain(x); s != "" {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// microdata reads the element of an item and what is in it into the shape that
+// JSON-LD has.
+func microdata(n *html.Node, depth int) map[string]any {
+	kind := attr(n, "itemtype")
+	o := map[string]any{"@type": kind[strings.LastIndexByte(kind, '/')+1:]}
+	if depth <= maxDataDepth {
+		properties(n, o, depth)
+	}
+	return o
+}
+
+// properties gathers the properties of the item o below n.
+func properties(n *html.Node, o map[string]any, depth int) {
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type != html.ElementNode {
+			continue
+		}
+		_, item := attrOf(c, "itemscope")
+		for _, name := range strings.Fields(attr(c, "itemprop")) {
+			var value any
+			if item {
+				value = microdata(c, depth+1)
+			} else {
+				value = propertyValue(c)
+			}
+			if have, ok := o[name].([]any); ok {
+				o[name] = append(have, value)
+			} else {
+				o[name] = []any{value}
+			}
+		}
+		if !item {
+			properties(c, o, depth)
+		}
+	}
+}
+
+// propertyValue is the value of a property's element by the HTML standard.
+func propertyValue(n *html.Node) string {
+	switch n.DataAtom {
+	case atom.Meta:
+		return attr(n, "content")
+	case atom.A, atom.Link, atom.Area:
+		return attr(n, "href")
+	case atom.Img, atom.Iframe, atom.Video, atom.Audio, atom.Embed, atom.Source:
+		return attr(n, "src")
+	case atom.Time:
+		if at, ok := attrOf(n, "datetime"); ok {
+			return at
+		}
+	}
+	// A value in an attribute of its own beats the text.
+	if content, ok := attrOf(n, "content"); ok {
+		return content
+	}
+	return labelOf(n)
+}
+
+func attrOf(n *html.Node, key string) (string, bool) {
+	for i := range n.Attr {
+		if n.Attr[i].Key == key {
+			return n.Attr[i].Val, true
+		}
+	}
+	return "", false
+}

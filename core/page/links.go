@@ -1,0 +1,259 @@
+package page
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// LinkFact is a link as it is shown to a user.
+type LinkFact struct {
+	// Text is the anchor text; of a link without text what its image or its
+	// label says.
+	Text    string `json:"text"`
+	Address string `json:"address" doc:"Absolute where the page's own address is known"`
+	Region  string `json:"region" doc:"The part of the page that it stands in"`
+	Away    bool   `json:"away" doc:"Whether it leads to another site"`
+	Hidden  bool   `json:"hidden"`
+}
+
+// MenuItem is an entry of a menu with those below it.
+type MenuItem struct {
+	Text    string     `json:"text"`
+	Address string     `json:"address" doc:"Empty for an entry that only opens those below it"`
+	Items   []MenuItem `json:"items"`
+}
+
+// LinkList returns the links of a page in document order, those that call or
+// write left out.
+func (p *Page) LinkList() []LinkFact {
+	alts := map[string]string{}
+	for i := range p.Images {
+		if img := &p.Images[i]; img.Link != "" && img.Alt != nil {
+			alts[img.Link] = text.Collapse(*img.Alt)
+		}
+	}
+	out := []LinkFact{}
+	for i := range p.Links {
+		l := &p.Links[i]
+		switch scheme, _ := schemeOf(l.Href); scheme {
+		case "", "http", "https":
+		default:
+			continue
+		}
+		f := LinkFact{Text: p.AnchorText(l), Address: p.address(l.Href), Region: l.region.String(), Away: p.leadsAway(l.Href), Hidden: l.hidden}
+		if len(l.Spans) > 0 {
+			f.Region = p.Blocks[l.Spans[0].Block].Region.String()
+		}
+		if f.Text == "" {
+			if f.Text = text.Collapse(attr(l.node, "aria-label")); f.Text == "" {
+				f.Text = alts[l.Href]
+			}
+		}
+		out = append(out, f)
+	}
+	return out
+}
+
+// AnchorText returns the visible text of a link.
+func (p *Page) AnchorText(l *Link) string {
+	var pieces []string
+	for _, s := range l.Spans {
+		pieces = append(pieces, p.Text(s.Block)[s.Start:s.End])
+	}
+	return text.Collapse(strings.Join(pieces, " "))
+}
+
+// address makes the address of a link absolute where the page has one.
+func (p *Page) address(href string) string {
+	if p.URL == "" {
+		return strings.TrimSpace(href)
+	}
+	return resolve(p.URL, href)
+}
+
+// links counts the links and finds the mail addresses and profiles among them.
+func (p *Page) links(d *Details) {
+	for i := range p.Links {
+		l := &p.Links[i]
+		scheme, rest := schemeOf(l.Href)
+		switch scheme {
+		case "mailto":
+			address, _, _ := strings.Cut(rest, "?")
+			if address != "" && !slices.Contains(d.Mails, address) {
+				d.Mails = append(d.Mails, address)
+			}
+			continue
+		case "", "http", "https":
+		default:
+			continue
+		}
+		away := p.leadsAway(l.Href)
+		if away && leadsToProfile(l.node) && !slices.Contains(d.Profiles, l.Href) {
+			d.Profiles = append(d.Profiles, l.Href)
+		}
+		if len(l.Spans) == 0 {
+			continue
+		}
+		if away {
+			d.External++
+		} else {
+			d.Internal++
+		}
+	}
+	for _, b := range d.Businesses {
+		for _, same := range b.Profiles {
+			if !slices.Contains(d.Profiles, same) {
+				d.Profiles = append(d.Profiles, same)
+			}
+		}
+	}
+}
+
+// leadsAway tells a link to another host.
+func (p *Page) leadsAway(href string) bool {
+	if !strings.Contains(href, "//") {
+		return false // a path of this site
+	}
+	_, rest, ok := strings.Cut(resolve(p.URL, href), "://")
+	if !ok {
+		return false
+	}
+	_, own, _ := strings.Cut(p.URL, "://")
+	return !strings.EqualFold(hostOf(rest), hostOf(own))
+}
+
+func hostOf(rest string) string {
+	host, _, _ := strings.Cut(rest, "/")
+	return strings.TrimPrefix(strings.ToLower(host), "www.")
+}
+
+// profileLevels is how far above a link the class may stand that tells it
+// leads to a profile.
+const profileLevels = 4
+
+// leadsToProfile tells a link to the business's own page on a site where
+// people follow it: by rel, or by the class of what it stands in.
+func leadsToProfile(n *html.Node) bool {
+	if slices.Contains(strings.Fields(strings.ToLower(attr(n, "rel"))), "me") {
+		return true
+	}
+	for range profileLevels {
+		if n == nil || n.DataAtom == atom.Body {
+			return false
+		}
+		for _, name := range strings.FieldsFunc(strings.ToLower(attr(n, "class")+" "+attr(n, "id")), noLetter) {
+			if name == "social" || name == "socials" || name == "socialmedia" {
+				return true
+			}
+		}
+		n = n.Parent
+	}
+	return false
+}
+
+func noLetter(r rune) bool { return r < 'a' || r > 'z' }
+
+// maxMenu bounds the entries of the menus of a page.
+const maxMenu = 1000
+
+// Menus returns the menus of a page as trees, hidden entries too: most are
+// folded until they are pointed at.
+func (p *Page) Menus() [][]MenuItem {
+	out := [][]MenuItem{}
+	left := maxMenu
+	for _, n := range p.structure.menus {
+		if items := p.menuItems(n, &left); len(items) > 0 {
+			out = append(out, items)
+		}
+	}
+	return out
+}
+
+// menuItems reads the entries below n: list items with what is nested in
+// them, and links outside any list.
+func (p *Page) menuItems(n *html.Node, left *int) (items []MenuItem) {
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type != html.ElementNode || *left <= 0 {
+			continue
+		}
+		switch c.DataAtom {
+		case atom.Li:
+			if item := p.menuEntry(c, left); item.Text != "" {
+				items = append(items, item)
+			} else {
+				items = append(items, item.Items...)
+			}
+		case atom.A:
+			if at, ok := href(c); ok {
+				if label := labelOf(c); label != "" {
+					*left--
+					items = append(items, MenuItem{Text: label, Address: p.address(at), Items: []MenuItem{}})
+				}
+			}
+		default:
+			items = append(items, p.menuItems(c, left)...)
+		}
+	}
+	return items
+}
+
+// menuEntry reads a list item: its own link or words, and the lists in it.
+func (p *Page) menuEntry(li *html.Node, left *int) MenuItem {
+	item := MenuItem{Items: []MenuItem{}}
+	*left--
+	var walk func(n *html.Node)
+	walk = func(n *html.Node) {
+		for c := n.FirstChild; c != nil; c = c.NextSibling {
+			switch {
+			case c.Type == html.TextNode:
+				if item.Text == "" {
+					item.Text = text.Collapse(c.Data)
+				}
+			case c.Type != html.ElementNode:
+			case c.DataAtom == atom.Ul || c.DataAtom == atom.Ol:
+				item.Items = append(item.Items, p.menuItems(c, left)...)
+			case c.DataAtom == atom.A && item.Address == "":
+				if at, ok := href(c); ok {
+					item.Text, item.Address = labelOf(c), p.address(at)
+				}
+			case c.DataAtom == atom.A:
+				item.Items = append(item.Items, MenuItem{Text: labelOf(c), Address: p.address(attr(c, "href")), Items: []MenuItem{}})
+			case neverText(c.DataAtom):
+			default:
+				walk(c)
+			}
+		}
+	}
+	walk(li)
+	return item
+}
+
+// labelOf is the text of a link, else what its label or image says.
+func labelOf(a *html.Node) string {
+	var b strings.Builder
+	alt := attr(a, "aria-label")
+	var walk func(n *html.Node)
+	walk = func(n *html.Node) {
+		for c := n.FirstChild; c != nil; c = c.NextSibling {
+			switch {
+			case c.Type == html.TextNode:
+				b.WriteString(c.Data)
+			case c.Type == html.ElementNode && c.DataAtom == atom.Img && alt == "":
+				alt = attr(c, "alt")
+			case c.Type == html.ElementNode && !neverText(c.DataAtom) && c.Namespace == "":
+				b.WriteByte(' ')
+				walk(c)
+			}
+		}
+	}
+	walk(a)
+	if label := text.Collapse(b.String()); label != "" {
+		return label
+	}
+	return text.Collapse(alt)
+}
