@@ -2,12 +2,11 @@ package phrase
 
 import "inktally/core/text"
 
-// Finder runs a matcher over the texts of one page. It keeps what it has
-// looked up, and is for one goroutine.
+// Finder runs a matcher over the texts of one page. It is for one
+// goroutine.
 type Finder struct {
 	m       *Matcher
 	scan    *text.Scan
-	memo    map[string]known
 	events  []event // of the sentence at hand
 	hits    []Hit
 	doneTo  int     // where the last range ended
@@ -18,10 +17,6 @@ type Finder struct {
 	last    []int32 // by stem of the family at hand: the event that last had it
 }
 
-// known is what a token means to a matcher: the number of the token and of
-// its stem, -1 for none.
-type known struct{ token, stem int32 }
-
 // event is a token of interest.
 type event struct {
 	at int // which token it is
@@ -31,7 +26,7 @@ type event struct {
 // Finder returns a finder for texts of scan.
 func (m *Matcher) Finder(scan *text.Scan) *Finder {
 	return &Finder{
-		m: m, scan: scan, memo: map[string]known{},
+		m: m, scan: scan,
 		ends: make([]int, len(m.Phrases)), famEnds: make([]int, len(m.Families)),
 		present: make([]int, len(m.stemIDs)), last: make([]int32, len(m.stemIDs)),
 	}
@@ -47,15 +42,19 @@ func (f *Finder) Find(lo, hi int) []Hit {
 	}
 	f.doneTo = hi
 	f.events = f.events[:0]
-	for t := lo; t < hi; t++ {
-		if f.scan.Tokens[t].NewSentence() {
+	for t, token := range f.scan.Tokens[lo:hi] {
+		t += lo
+		if token.NewSentence() {
 			f.sentence()
+		}
+		if !f.m.filter.MayKey(token.Key()) {
+			continue
 		}
 		token := f.scan.Folded(t)
 		if !f.m.filter.May(token) {
 			continue
 		}
-		if k := f.look(token); k.token >= 0 || k.stem >= 0 {
+		if k := f.m.look(token); k.token >= 0 || k.stem >= 0 {
 			f.events = append(f.events, event{t, k})
 		}
 	}
@@ -73,24 +72,6 @@ func (f *Finder) sentence() {
 	f.exact()
 	f.loose(from)
 	f.events = f.events[:0]
-}
-
-// look tells what a token means to the matcher.
-func (f *Finder) look(token string) known {
-	if k, ok := f.memo[token]; ok {
-		return k
-	}
-	k := known{-1, -1}
-	if id, ok := f.m.tokenIDs[token]; ok {
-		k.token = id
-	}
-	if !text.Small(token) {
-		if id, ok := f.m.stemIDs[f.m.stem(token)]; ok {
-			k.stem = id
-		}
-	}
-	f.memo[token] = k
-	return k
 }
 
 // exact finds the exact occurrences of the sentence (MEASURES 3.1).
@@ -199,7 +180,7 @@ func (f *Finder) close(first, last, limit int) bool {
 	}
 	content := 0
 	for t := first; t <= last; t++ {
-		if !text.Small(f.scan.Folded(t)) {
+		if !f.m.small(f.scan.Folded(t)) {
 			if content++; content > limit {
 				return false
 			}

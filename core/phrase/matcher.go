@@ -1,6 +1,9 @@
 package phrase
 
 import (
+	"strings"
+	"sync"
+
 	"inktally/core/text"
 )
 
@@ -8,13 +11,14 @@ import (
 // hold (MEASURES 3.2).
 const looseSlack = 4
 
-// Matcher finds a list of phrases in texts. It is not changed after Compile
-// and may be shared between goroutines.
+// Matcher finds a list of phrases in texts. It may be shared between
+// goroutines: after Compile it only learns what tokens mean to it.
 type Matcher struct {
 	Phrases  []Phrase
 	Families []Family
 
 	stem     text.Stemmer
+	small    func(token string) bool
 	familyOf []int
 	tokenIDs map[string]int32
 	stemIDs  map[string]int32
@@ -23,6 +27,43 @@ type Matcher struct {
 	anchored [][]int32 // by stem: the families that are looked for where it stands
 	filter   text.StemFilter
 	english  bool
+
+	mu     sync.RWMutex
+	learnt map[string]known // tokens of all pages that were looked up
+}
+
+// maxLearnt bounds the tokens whose meaning is kept.
+const maxLearnt = 20_000
+
+// known is what a token means to a matcher: the number of the token and of
+// its stem, -1 for none.
+type known struct{ token, stem int32 }
+
+// look tells what a token means. Stemming is slow, and the pages of one search
+// have most of their words in common.
+func (m *Matcher) look(token string) known {
+	m.mu.RLock()
+	k, ok := m.learnt[token]
+	m.mu.RUnlock()
+	if ok {
+		return k
+	}
+	k = known{-1, -1}
+	if id, ok := m.tokenIDs[token]; ok {
+		k.token = id
+	}
+	if !m.small(token) {
+		if id, ok := m.stemIDs[m.stem(token)]; ok {
+			k.stem = id
+		}
+	}
+	m.mu.Lock()
+	defer m.mu.Unlock()
+	if m.learnt == nil || len(m.learnt) >= maxLearnt {
+		m.learnt = map[string]known{}
+	}
+	m.learnt[strings.Clone(token)] = k // the token is a part of a whole page
+	return k
 }
 
 // node is a state of the automaton over exact tokens.
@@ -34,7 +75,7 @@ type node struct {
 // Compile prepares a matcher for phrases in one language.
 func Compile(phrases []Phrase, lang Language) *Matcher {
 	m := &Matcher{
-		Phrases: phrases, Families: Families(phrases), stem: lang.Stem,
+		Phrases: phrases, Families: Families(phrases), stem: lang.Stem, small: lang.Small,
 		familyOf: make([]int, len(phrases)),
 		tokenIDs: map[string]int32{}, stemIDs: map[string]int32{},
 		trie: []node{{}}, english: lang.English,
@@ -53,6 +94,7 @@ func Compile(phrases []Phrase, lang Language) *Matcher {
 			m.stems[f] = append(m.stems[f], m.id(m.stemIDs, s))
 		}
 	}
+	lang.Admit(&m.filter)
 	m.anchor()
 	return m
 }

@@ -18,26 +18,65 @@ type Phrase struct {
 	Stems []string
 	// NearMe tells that it asks for what is near; it has no loose form.
 	NearMe bool
+
+	// key is the same for all members of a family.
+	key string
 }
 
-// Language is what phrases are read with: a stemmer and the known places.
+// Language is what phrases are read with.
 type Language struct {
-	Stem    text.Stemmer
+	// Stem gives the stem of a token, that of the word that it is tied to where
+	// the user tied it.
+	Stem text.Stemmer
+	// Small tells the small words.
+	Small   func(token string) bool
 	English bool
 	Places  []place.Place
+
+	said Said
+	// tied are the words that stand for others: they begin like no stem that is
+	// looked for.
+	tied []string
 }
 
 // LanguageOf returns what phrases of pages in a language are read with.
-func LanguageOf(lang string, places []place.Place) Language {
-	return Language{Stem: text.StemmerFor(lang), English: text.English(lang), Places: places}
+func LanguageOf(lang string, places []place.Place, said Said) Language {
+	l := Language{Stem: text.StemmerFor(lang), Small: text.SmallFor(lang), English: text.English(lang), Places: places, said: said}
+	if len(said.Small) > 0 {
+		small, more := l.Small, text.Tokens(strings.Join(said.Small, " "))
+		l.Small = func(token string) bool { return small(token) || slices.Contains(more, token) }
+	}
+	l.tie(slices.Concat(said.Ties, spellingsAsTies(places)))
+	return l
+}
+
+// Remembering returns the language with its stems remembered, for many phrases
+// that have most of their words in common. It is for one goroutine.
+func (l Language) Remembering() Language {
+	stem, stems := l.Stem, map[string]string{}
+	l.Stem = func(token string) string {
+		s, ok := stems[token]
+		if !ok {
+			s = stem(token)
+			stems[token] = s
+		}
+		return s
+	}
+	return l
 }
 
 // New reads a phrase.
 func New(s string, lang Language) Phrase {
+	p := read(s, lang)
+	p.key = lang.family(p)
+	return p
+}
+
+func read(s string, lang Language) Phrase {
 	p := Phrase{Text: text.Collapse(s), Tokens: text.Tokens(s)}
 	p.NearMe = place.Index(p.Tokens, []string{"near", "me"}) >= 0
-	for _, t := range place.StripState(p.Tokens, lang.Places) {
-		if !text.Small(t) {
+	for _, t := range place.Plain(p.Tokens, lang.Places) {
+		if !lang.Small(t) {
 			p.Stems = append(p.Stems, lang.Stem(t))
 		}
 	}
@@ -49,17 +88,20 @@ func New(s string, lang Language) Phrase {
 // Empty tells a phrase of nothing but spaces and signs.
 func (p Phrase) Empty() bool { return len(p.Tokens) == 0 }
 
-// key is the same for all members of a family (MEASURES 3.5).
-func (p Phrase) key() string {
+// byRule is the family of a phrase by its words (MEASURES 3.5).
+func (p Phrase) byRule() string {
 	if len(p.Stems) == 0 {
-		return "\x00" + strings.Join(p.Tokens, " ")
+		return "|" + p.folded()
 	}
 	key := strings.Join(p.Stems, " ")
 	if p.NearMe {
-		key += "\x00near me"
+		key += "|near me"
 	}
 	return key
 }
+
+// folded is the same for phrases that differ in signs and case only.
+func (p Phrase) folded() string { return strings.Join(p.Tokens, " ") }
 
 // Family is a list of phrases that mean the same search; the first is its
 // lead.
@@ -74,10 +116,10 @@ func Families(phrases []Phrase) []Family {
 	var out []Family
 	byKey := map[string]int{}
 	for i, p := range phrases {
-		at, ok := byKey[p.key()]
+		at, ok := byKey[p.key]
 		if !ok {
 			at = len(out)
-			byKey[p.key()] = at
+			byKey[p.key] = at
 			out = append(out, Family{})
 		}
 		out[at].Members = append(out[at].Members, i)

@@ -11,7 +11,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-var english = LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}})
+var english = LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}, Said{})
 
 func compile(phrases ...string) *Matcher {
 	var list []Phrase

@@ -20,6 +20,8 @@ type Question struct {
 	// Services are words for what the client sells.
 	Services []string
 	Places   []place.Place
+	// Said is what the user said of words and phrases.
+	Said phrase.Said
 	// Place is the page's own place (MEASURES 5.1).
 	Place place.Place
 	// PlacesBound tells that other places are contradictions on this page.
@@ -43,7 +45,7 @@ func (q *Question) reader(lang string) *reader {
 	if r, ok := q.readers[primary]; ok {
 		return r
 	}
-	language := phrase.LanguageOf(primary, q.Places)
+	language := phrase.LanguageOf(primary, q.Places, q.Said)
 	list := make([]phrase.Phrase, len(q.Phrases))
 	for i, p := range q.Phrases {
 		list[i] = phrase.New(p, language)
@@ -121,6 +123,17 @@ func Measure(p *page.Page, q *Question) *Column {
 		c.Verdicts[i] = r.judge.VerdictOf(p.Images[i].File, labels.names[i], carries[i])
 	}
 	return c
+}
+
+// Holds tells which of a question's phrases stand exactly in the title or the
+// visible text of a page: a near miss lacks its lead there (MEASURES 3.9).
+func Holds(p *page.Page, q *Question) []bool {
+	c := Measure(p, q)
+	out := make([]bool, len(c.Phrases))
+	for i, placed := range c.Phrases {
+		out[i] = placed.Exact.Title+placed.Exact.Total > 0
+	}
+	return out
 }
 
 // count counts one occurrence for its phrase and its family; a loose one is an

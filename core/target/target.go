@@ -46,9 +46,9 @@ type Target struct {
 	Rivals     int `json:"rivals"`
 	// Words is set for word targets and new pages.
 	Words *WordTarget `json:"words,omitempty"`
-	// Gain is a share of the page's gain while there are no search volumes,
-	// and 0 where no rule gives one (MEASURES 12.1).
-	Gain    float64 `json:"gain" doc:"Share of the page's gain, in percent; an estimate"`
+	// Gain is in visits a month, a share of the page's gain in percent while
+	// there are no search volumes, and 0 where no rule gives one (MEASURES 12.1).
+	Gain    float64 `json:"gain" doc:"Visits a month more, or a share of the page's gain in percent; an estimate"`
 	Minutes float64 `json:"minutes"`
 	// First tells that it must be fixed before all others.
 	First bool `json:"first"`

@@ -1,0 +1,88 @@
+package phrase
+
+import (
+	"inktally/core/place"
+	"inktally/core/text"
+)
+
+// Said is what the user said of words and phrases; it goes before the rules.
+type Said struct {
+	// Ties are words that mean the same.
+	Ties Ties
+	// With names, for a phrase, another one with whose family it stands, or
+	// itself where it stands alone; both as their tokens, parted by spaces.
+	With map[string]string
+	// Small are small words beside those of the language.
+	Small []string
+}
+
+// Ties are words that are taken as one: each stands for the first of its group
+// (MEASURES 3.5).
+type Ties [][]string
+
+// tie puts ties over the stems of a language.
+func (l *Language) tie(ties Ties) {
+	stands := map[string]string{}
+	for _, group := range ties {
+		first := text.Tokens(group[0])
+		if len(first) != 1 {
+			continue
+		}
+		for _, word := range group[1:] {
+			if tokens := text.Tokens(word); len(tokens) == 1 {
+				stands[l.Stem(tokens[0])] = l.Stem(first[0])
+				l.tied = append(l.tied, tokens[0])
+			}
+		}
+	}
+	if len(stands) == 0 {
+		return
+	}
+	plain := l.Stem
+	l.Stem = func(token string) string {
+		stem := plain(token)
+		if other, ok := stands[stem]; ok {
+			return other
+		}
+		return stem
+	}
+}
+
+// spellingsAsTies takes other spellings of places word by word, where they
+// have as many words as the name.
+func spellingsAsTies(places []place.Place) (ties Ties) {
+	for _, p := range places {
+		name := p.Tokens()
+		for _, form := range p.Forms()[1:] {
+			if len(form) != len(name) {
+				continue
+			}
+			for i := range form {
+				if form[i] != name[i] {
+					ties = append(ties, []string{name[i], form[i]})
+				}
+			}
+		}
+	}
+	return ties
+}
+
+// family is the family of a phrase: by its words, or where the user put it.
+func (l Language) family(p Phrase) string {
+	own := p.folded()
+	with, ok := l.said.With[own]
+	switch {
+	case !ok:
+		return p.byRule()
+	case l.said.With[with] == with: // that one stands alone
+		return "=" + with
+	}
+	return read(with, l).byRule()
+}
+
+// Admit lets the words that stand for others through a filter of stems.
+func (l Language) Admit(filter *text.StemFilter) {
+	for _, word := range l.tied {
+		filter.Add(word, l.English)
+	}
+}
