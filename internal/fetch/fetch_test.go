@@ -72,12 +72,12 @@ func TestDefaultRefusal(t *testing.T) {
 	defer server.Close()
 	_, port, _ := strings.Cut(strings.TrimPrefix(server.URL, "http://"), ":")
 	for _, host := range []string{"127.0.0.1", "localhost", "[::1]", "2130706433", "0x7f.1", "127.1", "[::ffff:127.0.0.1]"} {
-		_, err := New(Options{}).Get(context.Background(), "http://"+host+":"+port+"/", true)
+		_, err := New(Options{}).Get(context.Background(), Request{Address: "http://" + host + ":" + port + "/", Overrule: true})
 		require.Error(t, err, host)
 		assert.NotContains(t, err.Error(), "\n")
 	}
 	assert.False(t, asked)
-	_, err := New(Options{}).Get(context.Background(), server.URL, true)
+	_, err := New(Options{}).Get(context.Background(), Request{Address: server.URL, Overrule: true})
 	assert.ErrorContains(t, err, "private network")
 }
 
@@ -112,26 +112,27 @@ func TestGet(t *testing.T) {
 	server := httptest.NewServer(mux)
 	defer server.Close()
 	f := New(Options{Guard: anywhere, Timeout: 2 * time.Second})
-	d, err := f.Get(context.Background(), server.URL+"/moved", true)
+	d, err := f.Get(context.Background(), Request{Address: server.URL + "/moved", Overrule: true})
 	require.NoError(t, err)
-	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252", Body: []byte("caf\xe9")}, d)
+	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252", Body: []byte("caf\xe9"),
+		Redirects: []string{server.URL + "/moved"}}, d)
 	for path, says := range map[string]string{
 		"/broken": "answered 500 (internal server error)", "/nothing": "answered 404", "/circle": "redirects in a circle",
 		"/away": "begins with file:", "/picture": "no web page but image/png", "/slow": "did not answer in time", "/huge": "larger than 20 MB",
 	} {
-		_, err := f.Get(context.Background(), server.URL+path, true)
+		_, err := f.Get(context.Background(), Request{Address: server.URL + path, Overrule: true})
 		require.Error(t, err, path)
 		assert.Contains(t, err.Error(), says)
 		assert.NotContains(t, err.Error(), "\n")
 	}
-	_, err = f.Get(context.Background(), "http://no-such-site.invalid/", true)
+	_, err = f.Get(context.Background(), Request{Address: "http://no-such-site.invalid/", Overrule: true})
 	assert.ErrorContains(t, err, "no site is found under the name no-such-site.invalid")
 	server.Close()
-	_, err = f.Get(context.Background(), server.URL+"/page", true)
+	_, err = f.Get(context.Background(), Request{Address: server.URL + "/page", Overrule: true})
 	assert.ErrorContains(t, err, "no connection to 127.0.0.1 could be made")
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
-	_, err = f.Get(ctx, server.URL, true)
+	_, err = f.Get(ctx, Request{Address: server.URL, Overrule: true})
 	assert.ErrorIs(t, err, context.Canceled)
 }
 
@@ -167,7 +168,7 @@ func TestAskedAgain(t *testing.T) {
 		return nil
 	}})
 	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1, "/fine": 1} {
-		_, err := f.Get(context.Background(), server.URL+path, true)
+		_, err := f.Get(context.Background(), Request{Address: server.URL + path, Overrule: true})
 		assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
 		assert.Equal(t, want, asked[path], path)
 	}
@@ -199,7 +200,7 @@ func TestPerHost(t *testing.T) {
 	var group sync.WaitGroup
 	for range 12 {
 		group.Go(func() {
-			_, err := f.Get(context.Background(), server.URL, true)
+			_, err := f.Get(context.Background(), Request{Address: server.URL, Overrule: true})
 			assert.NoError(t, err)
 		})
 	}
@@ -268,18 +269,18 @@ func TestRobots(t *testing.T) {
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
 	for path, welcome := range map[string]bool{"/": true, "/kept/x": true, "/quiet": false, "/quiet/x?y": false, "/loud": true} {
-		_, err := f.Get(context.Background(), server.URL+path, false)
+		_, err := f.Get(context.Background(), Request{Address: server.URL + path, Overrule: false})
 		assert.Equal(t, welcome, err == nil, path)
 		if !welcome {
 			assert.ErrorAs(t, err, &Unwelcome{})
 			assert.ErrorContains(t, err, "asks programs not to read this page")
 		}
-		_, err = f.Get(context.Background(), server.URL+path, true)
+		_, err = f.Get(context.Background(), Request{Address: server.URL + path, Overrule: true})
 		assert.NoError(t, err)
 	}
 	assert.Equal(t, 1, asked, "robots.txt is asked for once")
 	failing = true
-	_, err := New(Options{Guard: anywhere}).Get(context.Background(), server.URL, false)
+	_, err := New(Options{Guard: anywhere}).Get(context.Background(), Request{Address: server.URL, Overrule: false})
 	assert.ErrorAs(t, err, &Unwelcome{}, "a site that fails to say forbids")
 }
 

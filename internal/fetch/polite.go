@@ -8,25 +8,38 @@ import (
 )
 
 const (
-	attempts   = 3 // to read a page
-	perHost    = 2 // requests to one host at the same time
-	firstPause = 500 * time.Millisecond
-	longest    = 10 * time.Second // that a site may ask to wait
+	attempts    = 3                     // to read a page
+	perHost     = 2                     // requests to one host at the same time
+	pace        = 40 * time.Millisecond // between the starts of two requests to one host
+	longestPace = 5 * time.Second       // that a robots.txt may ask for
+	firstPause  = 500 * time.Millisecond
+	longest     = 10 * time.Second // that a site may ask to wait
 )
 
-// do sends a request: not more than a few to one host at the same time, and
-// again after a pause where the site says that it is busy or failing.
-func (f *Fetcher) do(ctx context.Context, req *http.Request) (*http.Response, error) {
-	turn := f.turn(req.URL.Hostname())
+// host is what a fetcher keeps of a host to be polite to it.
+type host struct {
+	turns chan struct{} // one for each request under way
+	next  time.Time     // when the next request may start
+	pace  time.Duration
+}
+
+// do sends a request: not more than a few to one host at the same time and not
+// faster than its pace, and again after a pause where the site says that it
+// is busy or failing.
+func (f *Fetcher) do(ctx context.Context, client *http.Client, req *http.Request) (*http.Response, error) {
+	h := f.host(req.URL.Hostname())
 	select {
-	case turn <- struct{}{}:
-		defer func() { <-turn }()
+	case h.turns <- struct{}{}:
+		defer func() { <-h.turns }()
 	case <-ctx.Done():
 		return nil, ctx.Err()
 	}
+	if err := pause(ctx, f.ahead(h)); err != nil {
+		return nil, err
+	}
 	for attempt := 1; ; attempt++ {
-		resp, err := f.client.Do(req)
-		if err != nil || !again(resp.StatusCode) || attempt == attempts {
+		resp, err := client.Do(req)
+		if err != nil || !again(resp.StatusCode) || attempt == attempts || req.Method != http.MethodGet {
 			return resp, err
 		}
 		after := retryAfter(resp.Header.Get("Retry-After"))
@@ -40,14 +53,35 @@ func (f *Fetcher) do(ctx context.Context, req *http.Request) (*http.Response, er
 	}
 }
 
-// turn is where requests to a host queue.
-func (f *Fetcher) turn(host string) chan struct{} {
+// host returns what is kept of a host.
+func (f *Fetcher) host(name string) *host {
 	f.mu.Lock()
 	defer f.mu.Unlock()
-	if f.hosts[host] == nil {
-		f.hosts[host] = make(chan struct{}, perHost)
+	if f.hosts[name] == nil {
+		f.hosts[name] = &host{turns: make(chan struct{}, perHost), pace: pace}
 	}
-	return f.hosts[host]
+	return f.hosts[name]
+}
+
+// ahead takes the next start at a host and tells how long it is until then.
+func (f *Fetcher) ahead(h *host) time.Duration {
+	f.mu.Lock()
+	defer f.mu.Unlock()
+	now := time.Now()
+	start := h.next
+	if start.Before(now) {
+		start = now
+	}
+	h.next = start.Add(h.pace)
+	return start.Sub(now)
+}
+
+// slowDown keeps to the pace that a host's robots.txt asks for.
+func (f *Fetcher) slowDown(name string, asked time.Duration) {
+	h := f.host(name)
+	f.mu.Lock()
+	defer f.mu.Unlock()
+	h.pace = max(pace, min(asked, longestPace))
 }
 
 // again tells the statuses that may pass.
@@ -68,7 +102,14 @@ func retryAfter(header string) time.Duration {
 
 // backOff waits twice as long before each attempt, or as long as was asked.
 func backOff(ctx context.Context, attempt int, after time.Duration) error {
-	timer := time.NewTimer(max(after, firstPause<<(attempt-1)))
+	return pause(ctx, max(after, firstPause<<(attempt-1)))
+}
+
+func pause(ctx context.Context, d time.Duration) error {
+	if d <= 0 {
+		return ctx.Err()
+	}
+	timer := time.NewTimer(d)
 	defer timer.Stop()
 	select {
 	case <-timer.C:

@@ -67,14 +67,14 @@ func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
 // answer at all, nothing is forbidden; where it fails to say, everything is
 // (RFC 9309). It is not ok where the answer is not to be kept.
 func (f *Fetcher) askRobots(ctx context.Context, site string) (data *robotstxt.RobotsData, ok bool) {
-	ctx, cancel := context.WithTimeout(ctx, robotsTime)
+	ctx, cancel := context.WithTimeout(context.WithValue(ctx, minding{}, nil), robotsTime)
 	defer cancel()
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, site+"/robots.txt", nil)
 	if err != nil {
 		return nil, false
 	}
-	req.Header.Set("User-Agent", userAgent)
-	resp, err := f.client.Do(req)
+	req.Header.Set("User-Agent", f.userAgent)
+	resp, err := f.client.Do(req) // without minding robots.txt: redirects are followed
 	if err != nil {
 		return nil, false
 	}
@@ -85,6 +85,9 @@ func (f *Fetcher) askRobots(ctx context.Context, site string) (data *robotstxt.R
 	}
 	if data, err = robotstxt.FromStatusAndBytes(resp.StatusCode, body); err != nil {
 		return nil, true
+	}
+	if asked := data.FindGroup(robotsAgent).CrawlDelay; asked > 0 {
+		f.slowDown(req.URL.Hostname(), asked)
 	}
 	return data, resp.StatusCode < 500
 }

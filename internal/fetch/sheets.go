@@ -128,7 +128,8 @@ func (f *Fetcher) bringSheet(ctx context.Context, address string) (string, bool)
 	if err != nil {
 		return "", false
 	}
-	req.Header.Set("User-Agent", userAgent)
+	req.Header.Set("User-Agent", f.userAgent)
+	req.Header.Set("Accept-Encoding", encodings)
 	req.Header.Set("Accept", "text/css,*/*;q=0.1")
 	resp, err := f.client.Do(req)
 	if err != nil {
@@ -138,8 +139,8 @@ func (f *Fetcher) bringSheet(ctx context.Context, address string) (string, bool)
 	if resp.StatusCode != http.StatusOK || strings.HasPrefix(resp.Header.Get("Content-Type"), "text/html") {
 		return "", false
 	}
-	raw, err := io.ReadAll(io.LimitReader(resp.Body, maxSheetBytes+1))
-	if err != nil || len(raw) > maxSheetBytes {
+	raw, err := unpacked(resp, maxSheetBytes)
+	if err != nil {
 		return "", false
 	}
 	return strings.TrimPrefix(string(raw), "\ufeff"), true

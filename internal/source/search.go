@@ -5,10 +5,8 @@ package source
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
 	"fmt"
-	"io"
 	"net/http"
 	"net/url"
 	"time"
@@ -35,20 +33,9 @@ func (s Search) Search(ctx context.Context, phrase, from string) (app.SearchResu
 	if err != nil {
 		return result, errors.New("the address of the search source is not usable")
 	}
-	resp, err := http.DefaultClient.Do(req)
-	if err != nil {
-		return result, errors.New("the search source did not answer")
+	found, err := answered(req, "search", &result)
+	if err == nil && !found {
+		err = fmt.Errorf("the search source knows no result for “%s”; paste the rivals' addresses instead", phrase)
 	}
-	defer resp.Body.Close()
-	switch resp.StatusCode {
-	case http.StatusOK:
-	case http.StatusNotFound:
-		return result, fmt.Errorf("the search source knows no result for “%s”; paste the rivals' addresses instead", phrase)
-	default:
-		return result, fmt.Errorf("the search source answered %d", resp.StatusCode)
-	}
-	if err := json.NewDecoder(io.LimitReader(resp.Body, maxAnswer)).Decode(&result); err != nil {
-		return result, errors.New("the search source gave an answer that cannot be read")
-	}
-	return result, nil
+	return result, err
 }

@@ -5,6 +5,7 @@ import (
 	"strings"
 	"time"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/target"
 )
@@ -16,6 +17,10 @@ type Client struct {
 	Trade     string
 	Phone     string
 	Hours     float64 // to spend on targets
+	Language  string  // of its phrases: en
+	Customers float64 // who come of a hundred visits, 0 where that is not known
+	Money     string  // the sign of its money
+	Lists     string  // of words, as JSON; empty for the standard ones
 	CreatedAt time.Time
 }
 
@@ -25,22 +30,25 @@ type Page struct {
 	ClientID int64
 	Kind     target.Kind
 	URL      string
+	// Service and Place are what it is for; empty is none of its own, and the
+	// home town.
+	Service, Place string
 }
 
 // Ground is what is known of a client.
 type Ground struct {
 	Client   Client
-	Services []string
+	Services []phrase.Service
 	Places   []place.Place
 	Phrases  []string
 	Pages    []Page
 }
 
-const clientColumns = `id, name, trade, phone, hours, created_at`
+const clientColumns = `id, name, trade, phone, hours, language, customers, money, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
 	var created string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &created)
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &c.Lists, &created)
 	c.CreatedAt = parseStamp(created)
 	return err
 }
@@ -61,13 +69,14 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
-	return t.insert(`INSERT INTO clients (name, trade, phone, created_at) VALUES (?, ?, ?, ?)`,
-		c.Name, c.Trade, c.Phone, stamp(c.CreatedAt))
+	return t.insert(`INSERT INTO clients (name, trade, phone, language, customers, money, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, stamp(c.CreatedAt))
 }
 
-// UpdateClient changes the name, trade and phone of a client.
+// UpdateClient changes what is told of a client, but for its hours and lists.
 func (t *Tx) UpdateClient(c Client) error {
-	return t.change(`UPDATE clients SET name = ?, trade = ?, phone = ? WHERE id = ?`, c.Name, c.Trade, c.Phone, c.ID)
+	return t.change(`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ? WHERE id = ?`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.ID)
 }
 
 // SetHours sets the hours to spend on a client's targets.
@@ -86,14 +95,25 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 		return g, err
 	}
 	text := func(r *sql.Rows, s *string) error { return r.Scan(s) }
-	if g.Services, err = all(t, text, `SELECT name FROM services WHERE client_id = ? ORDER BY position`, id); err != nil {
+	g.Services, err = all(t, func(r *sql.Rows, s *phrase.Service) error {
+		var words string
+		err := r.Scan(&s.Name, &words, &s.Worth)
+		s.Words = split(words)
+		return err
+	}, `SELECT name, words, worth FROM services WHERE client_id = ? ORDER BY position`, id)
+	if err != nil {
 		return g, err
 	}
 	if g.Phrases, err = all(t, text, `SELECT text FROM phrases WHERE client_id = ? ORDER BY position`, id); err != nil {
 		return g, err
 	}
-	g.Places, err = all(t, func(r *sql.Rows, p *place.Place) error { return r.Scan(&p.Name, &p.State, &p.Home) },
-		`SELECT name, state, home FROM places WHERE client_id = ? ORDER BY position`, id)
+	g.Places, err = all(t, func(r *sql.Rows, p *place.Place) error {
+		var spellings string
+		err := r.Scan(&p.Name, &p.State, &p.Home, &spellings)
+		p.Spellings = split(spellings)
+		return err
+	},
+		`SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, id)
 	if err != nil {
 		return g, err
 	}
@@ -101,23 +121,36 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	return g, err
 }
 
-// SetServices replaces the services of a client.
-func (t *Tx) SetServices(client int64, names []string) error {
-	return t.replace(client, `services (client_id, position, name)`, names)
+// split parts what is kept in one field by commas.
+func split(s string) []string {
+	if s == "" {
+		return nil
+	}
+	return strings.Split(s, ", ")
+}
+
+// SetServices replaces the services of a client. Their words hold no comma.
+func (t *Tx) SetServices(client int64, services []phrase.Service) error {
+	if _, err := t.exec(`DELETE FROM services WHERE client_id = ?`, client); err != nil {
+		return err
+	}
+	for i, s := range services {
+		_, err := t.exec(`INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
+			client, i, s.Name, strings.Join(s.Words, ", "), s.Worth)
+		if err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // SetPhrases replaces the phrases of a client.
 func (t *Tx) SetPhrases(client int64, texts []string) error {
-	return t.replace(client, `phrases (client_id, position, text)`, texts)
-}
-
-func (t *Tx) replace(client int64, table string, values []string) error {
-	name, _, _ := strings.Cut(table, " ")
-	if _, err := t.exec(`DELETE FROM `+name+` WHERE client_id = ?`, client); err != nil {
+	if _, err := t.exec(`DELETE FROM phrases WHERE client_id = ?`, client); err != nil {
 		return err
 	}
-	for i, v := range values {
-		if _, err := t.exec(`INSERT INTO `+table+` VALUES (?, ?, ?)`, client, i, v); err != nil {
+	for i, text := range texts {
+		if _, err := t.exec(`INSERT INTO phrases (client_id, position, text) VALUES (?, ?, ?)`, client, i, text); err != nil {
 			return err
 		}
 	}
@@ -130,8 +163,8 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 		return err
 	}
 	for i, p := range places {
-		_, err := t.exec(`INSERT INTO places (client_id, position, name, state, home) VALUES (?, ?, ?, ?, ?)`,
-			client, i, p.Name, p.State, p.Home)
+		_, err := t.exec(`INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
+			client, i, p.Name, p.State, p.Home, strings.Join(p.Spellings, ", "))
 		if err != nil {
 			return err
 		}
@@ -139,25 +172,52 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 	return nil
 }
 
-// Pages returns the pages of a client.
+const pageColumns = `id, client_id, kind, url, service, place`
+
+// Pages returns the pages of a client, the home page first.
 func (t *Tx) Pages(client int64) ([]Page, error) {
-	return all(t, func(r *sql.Rows, p *Page) error { return r.Scan(&p.ID, &p.ClientID, &p.Kind, &p.URL) },
-		`SELECT id, client_id, kind, url FROM pages WHERE client_id = ? ORDER BY id`, client)
+	return all(t, func(r *sql.Rows, p *Page) error { return r.Scan(p.fields()...) },
+		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND gone = 0 ORDER BY kind <> 'home', id`, client)
+}
+
+func (p *Page) fields() []any {
+	return []any{&p.ID, &p.ClientID, &p.Kind, &p.URL, &p.Service, &p.Place}
 }
 
 // Page returns a page of a client.
 func (t *Tx) Page(client, id int64) (p Page, err error) {
-	err = t.one(`SELECT id, client_id, kind, url FROM pages WHERE client_id = ? AND id = ?`, []any{client, id},
-		&p.ID, &p.ClientID, &p.Kind, &p.URL)
+	err = t.one(`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND id = ? AND gone = 0`, []any{client, id}, p.fields()...)
 	return p, err
 }
 
 // AddPage adds a page to a client and returns its id.
 func (t *Tx) AddPage(p Page) (int64, error) {
-	return t.insert(`INSERT INTO pages (client_id, kind, url) VALUES (?, ?, ?)`, p.ClientID, p.Kind, p.URL)
+	return t.insert(`INSERT INTO pages (client_id, kind, url, service, place) VALUES (?, ?, ?, ?, ?)`,
+		p.ClientID, p.Kind, p.URL, p.Service, p.Place)
+}
+
+// UpdatePage changes the address of a page and what it is for.
+func (t *Tx) UpdatePage(p Page) error {
+	return t.change(`UPDATE pages SET kind = ?, url = ?, service = ?, place = ? WHERE client_id = ? AND id = ?`,
+		p.Kind, p.URL, p.Service, p.Place, p.ClientID, p.ID)
+}
+
+// TakePageOff takes a page off a client; what was said of its targets is kept.
+func (t *Tx) TakePageOff(client, id int64) error {
+	return t.change(`UPDATE pages SET gone = 1 WHERE client_id = ? AND id = ? AND gone = 0`, client, id)
+}
+
+// BringPageBack brings a page back that was taken off.
+func (t *Tx) BringPageBack(client, id int64) error {
+	return t.change(`UPDATE pages SET gone = 0 WHERE client_id = ? AND id = ? AND gone = 1`, client, id)
 }
 
 // SetPageURL changes the address of a page.
 func (t *Tx) SetPageURL(id int64, url string) error {
 	return t.change(`UPDATE pages SET url = ? WHERE id = ?`, url, id)
+}
+
+// SetLists changes a client's lists of words.
+func (t *Tx) SetLists(client int64, lists string) error {
+	return t.change(`UPDATE clients SET lists = ? WHERE id = ?`, lists, client)
 }

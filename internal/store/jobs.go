@@ -101,6 +101,21 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 	return j, err
 }
 
+// Failures returns why pages of a client could not be read when that was last
+// tried, by address.
+func (t *Tx) Failures(client int64) (map[string]string, error) {
+	rows, err := all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
+		SELECT url, error FROM (
+			SELECT i.url, i.error, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
+			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.state IN (?, ?))
+		WHERE age = 1 AND state = ?`, client, ItemDone, ItemFailed, ItemFailed)
+	out := make(map[string]string, len(rows))
+	for _, r := range rows {
+		out[r[0]] = r[1]
+	}
+	return out, err
+}
+
 // ReopenJob lets an ended job run again.
 func (t *Tx) ReopenJob(id int64) error {
 	return t.change(`UPDATE jobs SET state = ?, ended_at = '' WHERE id = ?`, JobRunning, id)

@@ -2,6 +2,7 @@ package store
 
 import (
 	"database/sql"
+	"encoding/json"
 	"fmt"
 	"time"
 
@@ -13,11 +14,21 @@ type Reading struct {
 	ID       int64
 	ClientID int64
 	// URL is the address that was asked for, FinalURL the one that answered.
-	URL         string
-	FinalURL    string
-	Road        string // web, pasted
+	URL      string
+	FinalURL string
+	// Road is how the page came in: web, browser, saved file, web archive or
+	// pasted.
+	Road string
+	// Overruled tells that its site asks programs not to read it.
+	Overruled   bool
 	ContentType string
-	TakenAt     time.Time
+	// Base is what relative addresses start from where that is not FinalURL.
+	Base string
+	// Redirects are the addresses that led on to FinalURL.
+	Redirects []string
+	// ETag and LastModified are what the site said of the page's age.
+	ETag, LastModified string
+	TakenAt            time.Time
 	// Facts are the page's figures as JSON; the rules can be run again on HTML.
 	Facts string
 }
@@ -32,18 +43,27 @@ var (
 
 // AddReading keeps a reading with the page's HTML and returns its id.
 func (t *Tx) AddReading(r Reading, html []byte) (int64, error) {
-	return t.insert(`INSERT INTO readings (client_id, url, final_url, road, content_type, taken_at, html, facts)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-		r.ClientID, r.URL, r.FinalURL, r.Road, r.ContentType, stamp(r.TakenAt), encoder.EncodeAll(html, nil), r.Facts)
+	redirects, err := json.Marshal(append([]string{}, r.Redirects...))
+	if err != nil {
+		return 0, err
+	}
+	return t.insert(`INSERT INTO readings (client_id, url, final_url, road, overruled, content_type, base, redirects, etag, last_modified,
+		taken_at, html, facts) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		r.ClientID, r.URL, r.FinalURL, r.Road, r.Overruled, r.ContentType, r.Base, string(redirects), r.ETag, r.LastModified,
+		stamp(r.TakenAt), encoder.EncodeAll(html, nil), r.Facts)
 }
 
-const readingColumns = `id, client_id, url, final_url, road, content_type, taken_at, facts`
+const readingColumns = `id, client_id, url, final_url, road, overruled, content_type, base, redirects, etag, last_modified, taken_at, facts`
 
 func scanReading(scan func(...any) error, r *Reading) error {
-	var taken string
-	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Road, &r.ContentType, &taken, &r.Facts)
+	var taken, redirects string
+	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Road, &r.Overruled, &r.ContentType, &r.Base, &redirects,
+		&r.ETag, &r.LastModified, &taken, &r.Facts)
+	if err != nil {
+		return err
+	}
 	r.TakenAt = parseStamp(taken)
-	return err
+	return json.Unmarshal([]byte(redirects), &r.Redirects)
 }
 
 // LatestReadings returns the last reading of each address of a client.
@@ -76,6 +96,19 @@ func (t *Tx) ReadingHTML(id int64) ([]byte, error) {
 		return nil, fmt.Errorf("the kept page %d is damaged: %w", id, err)
 	}
 	return html, nil
+}
+
+// LatestReading returns the last reading of an address of a client.
+func (t *Tx) LatestReading(client int64, url string) (r Reading, err error) {
+	err = scanReading(func(into ...any) error {
+		return t.one(`SELECT `+readingColumns+` FROM readings WHERE client_id = ? AND url = ? ORDER BY id DESC LIMIT 1`, []any{client, url}, into...)
+	}, &r)
+	return r, err
+}
+
+// DeleteReading deletes a reading of a client, as if it had not been taken.
+func (t *Tx) DeleteReading(client, id int64) error {
+	return t.change(`DELETE FROM readings WHERE client_id = ? AND id = ?`, client, id)
 }
 
 // CountReadings counts the readings of a client.

@@ -8,6 +8,7 @@ import (
 	"testing"
 	"time"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/target"
 
@@ -37,15 +38,16 @@ func addClient(t *testing.T, db *DB) (id int64) {
 func TestGroundIsKept(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
-	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour", "T. Harbor"}}, {Name: "Ostrey"}}
+	services := []phrase.Service{{Name: "sweep", Words: []string{"cleaning", "brushing"}, Worth: 240}, {Name: "line"}}
 	write(t, db, func(tx *Tx) error {
 		_, err := tx.AddPage(Page{ClientID: id, Kind: target.Home, URL: "http://brindleandash.example/"})
-		return errors.Join(err, tx.SetServices(id, []string{"sweep", "line"}), tx.SetPlaces(id, places),
-			tx.SetPhrases(id, []string{"b", "a"}), tx.SetHours(id, 2.5), tx.SetServices(id, []string{"sweep"}))
+		return errors.Join(err, tx.SetServices(id, []phrase.Service{{Name: "sweep"}, {Name: "line"}}), tx.SetPlaces(id, places),
+			tx.SetPhrases(id, []string{"b", "a"}), tx.SetHours(id, 2.5), tx.SetServices(id, services))
 	})
 	var g Ground
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { g, err = tx.Ground(id); return err }))
-	assert.Equal(t, []string{"sweep"}, g.Services)
+	assert.Equal(t, services, g.Services)
 	assert.Equal(t, places, g.Places)
 	assert.Equal(t, []string{"b", "a"}, g.Phrases)
 	assert.InDelta(t, 2.5, g.Client.Hours, 0)

@@ -1,0 +1,238 @@
+// Package drawn reads pages as a browser draws them, scripts and all.
+//
+// In goes an address; out comes the document as it stands after it was loaded
+// and has come to rest, as HTML that says by itself what is shown: each element
+// carries its computed display, and no style sheet is needed any more. The
+// browser opens no connection of its own: every request of the page is
+// answered through the fetcher, with its guard and its bounds, so that a page
+// that is drawn can reach nothing that a page that is fetched could not.
+package drawn
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"net/http"
+	"os"
+	"os/exec"
+	"sync"
+	"time"
+
+	"inktally/internal/fetch"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/remote"
+)
+
+// Width and Height are the screen that pages are drawn on (MEASURES 1.2).
+const (
+	Width  = 1280
+	Height = 800
+)
+
+const (
+	atOnce    = 2 // pages that are drawn side by side
+	startTime = 20 * time.Second
+	scriptMB  = 512 // memory that the scripts of a page may take
+)
+
+// Web answers the requests of pages.
+type Web interface {
+	Ask(ctx context.Context, method, address string, header http.Header, body []byte) (fetch.Answer, error)
+	// Welcome tells whether a site lets programs read an address.
+	Welcome(ctx context.Context, address string) error
+}
+
+// Options say which browser draws.
+type Options struct {
+	Web Web
+	// Path is the program; where it is empty Chromium is looked for.
+	Path string
+	// URL is the DevTools address of a browser that runs elsewhere; it takes
+	// the place of a program on this machine.
+	URL string
+	// Timeout bounds one page; 0 is 30 seconds.
+	Timeout time.Duration
+}
+
+// Browser draws pages. It starts when it is first needed, is kept, and is
+// started anew when it has died. It is safe for concurrent use.
+type Browser struct {
+	options Options
+	turns   chan struct{}
+	mu      sync.Mutex
+	running context.Context // nil where none runs
+	end     func()
+}
+
+// New returns a browser that has not started yet.
+func New(o Options) *Browser {
+	if o.Timeout == 0 {
+		o.Timeout = 30 * time.Second
+	}
+	if o.URL == "" && o.Path == "" {
+		for _, name := range []string{"chromium", "chromium-browser"} {
+			if path, err := exec.LookPath(name); err == nil {
+				o.Path = path
+				break
+			}
+		}
+	}
+	return &Browser{options: o, turns: make(chan struct{}, atOnce)}
+}
+
+// ErrMissing says that there is no browser to draw with.
+var ErrMissing = errors.New("no browser is at hand to draw pages: install Chromium, or name one with --browser-url")
+
+// Available tells whether there is a browser to draw with.
+func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
+
+// Close ends the browser.
+func (b *Browser) Close() {
+	b.mu.Lock()
+	defer b.mu.Unlock()
+	b.stop()
+}
+
+// stop ends the browser that runs; the lock is held.
+func (b *Browser) stop() {
+	if b.end != nil {
+		b.end()
+	}
+	b.running, b.end = nil, nil
+}
+
+// browser returns the running browser, started where none runs or where the
+// last one has died.
+func (b *Browser) browser() (context.Context, error) {
+	b.mu.Lock()
+	defer b.mu.Unlock()
+	if b.running != nil && alive(b.running) {
+		return b.running, nil
+	}
+	b.stop()
+	ctx, end, err := b.start()
+	if err != nil {
+		return nil, fmt.Errorf("the browser does not start: %w", err)
+	}
+	b.running, b.end = ctx, end
+	return ctx, nil
+}
+
+// alive tells whether a browser still answers on its connection.
+func alive(ctx context.Context) bool {
+	if ctx.Err() != nil {
+		return false
+	}
+	select {
+	case <-chromedp.FromContext(ctx).Browser.LostConnection:
+		return false
+	default:
+		return true
+	}
+}
+
+// start starts a browser or connects to the one elsewhere.
+func (b *Browser) start() (ctx context.Context, end func(), err error) {
+	var release func()
+	clean := func() {}
+	if b.options.URL != "" {
+		ctx, release = remote.NewAllocator(context.Background(), b.options.URL)
+	} else {
+		dir, err := os.MkdirTemp("", "inktally-drawn-")
+		if err != nil {
+			return nil, nil, err
+		}
+		clean = func() { _ = os.RemoveAll(dir) }
+		ctx, release = chromedp.NewExecAllocator(context.Background(), flags(b.options.Path, dir)...)
+	}
+	ctx, leave := chromedp.NewContext(ctx)
+	end = func() {
+		leave()
+		release()
+		clean()
+	}
+	// The first call binds the browser's life to its context, so the time to
+	// start is bounded from outside.
+	late := time.AfterFunc(startTime, leave)
+	err = chromedp.Do(ctx)
+	if !late.Stop() && err == nil {
+		err = errors.New("it takes too long")
+	}
+	if err != nil {
+		end()
+		return nil, nil, err
+	}
+	return ctx, end, nil
+}
+
+// flags are those of a browser that reaches no network and keeps nothing.
+func flags(path, dir string) []chromedp.ExecAllocatorOption {
+	out := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.ExecPath(path), chromedp.DisableGPU, chromedp.UserDataDir(dir), chromedp.WindowSize(Width, Height),
+		chromedp.NoFirstRun,
+		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
+		chromedp.Flag("host-resolver-rules", "MAP * ~NOTFOUND"),
+		chromedp.Flag("force-webrtc-ip-handling-policy", "disable_non_proxied_udp"),
+		chromedp.Flag("js-flags", fmt.Sprintf("--max-old-space-size=%d", scriptMB)))
+	if os.Geteuid() == 0 {
+		out = append(out, chromedp.NoSandbox) // it refuses to run as root with one
+	}
+	return out
+}
+
+// Draw reads the page at an address as it is drawn. The errors are sentences
+// for the user.
+func (b *Browser) Draw(ctx context.Context, r fetch.Request) (fetch.Document, error) {
+	if !b.Available() {
+		return fetch.Document{}, ErrMissing
+	}
+	if !r.Overrule {
+		if err := b.options.Web.Welcome(ctx, r.Address); err != nil {
+			return fetch.Document{}, err
+		}
+	}
+	select {
+	case b.turns <- struct{}{}:
+		defer func() { <-b.turns }()
+	case <-ctx.Done():
+		return fetch.Document{}, ctx.Err()
+	}
+	doc, err := b.draw(ctx, r.Address)
+	if errors.Is(err, errDied) && ctx.Err() == nil {
+		doc, err = b.draw(ctx, r.Address)
+	}
+	return doc, err
+}
+
+// errDied says that the browser was lost while it drew.
+var errDied = errors.New("the browser was lost while it drew the page")
+
+// draw draws a page in a tab of its own.
+func (b *Browser) draw(ctx context.Context, address string) (fetch.Document, error) {
+	running, err := b.browser()
+	if err != nil {
+		return fetch.Document{}, err
+	}
+	tab, leave := chromedp.NewContext(running, chromedp.WithNewBrowserContext())
+	defer leave()
+	limit, cancel := context.WithTimeout(ctx, b.options.Timeout)
+	defer cancel()
+	// The tab lives by the browser's context; it ends with ours too.
+	defer context.AfterFunc(limit, leave)()
+	v := &visit{web: b.options.Web, ctx: limit, address: address}
+	doc, err := v.run(tab)
+	switch {
+	case err == nil:
+		return doc, nil
+	case ctx.Err() != nil:
+		return fetch.Document{}, ctx.Err()
+	case v.failure() != nil:
+		return fetch.Document{}, v.failure()
+	case limit.Err() != nil:
+		return fetch.Document{}, fmt.Errorf("%s was not drawn in time", v.host())
+	case !alive(running):
+		return fetch.Document{}, errDied
+	}
+	return fetch.Document{}, fmt.Errorf("%s could not be drawn: %w", v.host(), err)
+}

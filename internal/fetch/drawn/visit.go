@@ -1,0 +1,255 @@
+package drawn
+
+import (
+	"context"
+	_ "embed"
+	"errors"
+	"fmt"
+	"net/http"
+	"net/url"
+	"strings"
+	"sync"
+	"sync/atomic"
+	"time"
+
+	"inktally/internal/fetch"
+
+	"github.com/chromedp/cdproto/cdp"
+	intercept "github.com/chromedp/cdproto/fetch"
+	"github.com/chromedp/cdproto/inspector"
+	"github.com/chromedp/cdproto/network"
+	"github.com/chromedp/cdproto/page"
+	"github.com/chromedp/cdproto/runtime"
+	"github.com/chromedp/chromedp"
+)
+
+const (
+	maxRequests = 400      // of one page
+	maxBytes    = 40 << 20 // that one page may load
+	// restless is how long a page may go on changing after it was loaded.
+	restless = 8 * time.Second
+)
+
+// visit is the drawing of one page.
+type visit struct {
+	web      Web
+	ctx      context.Context
+	address  string
+	tab      context.Context
+	frame    cdp.FrameID  // the page itself, not what is framed in it
+	open     atomic.Int64 // requests under way
+	requests atomic.Int64
+	bytes    atomic.Int64
+
+	mu        sync.Mutex
+	err       error    // why the page itself could not be had
+	passed    []string // the addresses of the page's document, in order
+	lastETag  string
+	lastDated string
+}
+
+func (v *visit) host() string {
+	if u, err := url.Parse(v.address); err == nil {
+		return u.Hostname()
+	}
+	return v.address
+}
+
+func (v *visit) failure() error {
+	v.mu.Lock()
+	defer v.mu.Unlock()
+	return v.err
+}
+
+func (v *visit) fail(err error) {
+	v.mu.Lock()
+	defer v.mu.Unlock()
+	if v.err == nil {
+		v.err = err
+	}
+}
+
+// run loads the page, waits until it rests, and takes it down.
+func (v *visit) run(tab context.Context) (fetch.Document, error) {
+	v.tab = tab
+	if err := chromedp.Do(tab, chromedp.EmulateViewport(Width, Height)); err != nil {
+		return fetch.Document{}, err
+	}
+	v.frame = cdp.FrameID(chromedp.FromContext(tab).Target.TargetID)
+	if err := chromedp.Listen(tab, v.hear); err != nil {
+		return fetch.Document{}, err
+	}
+	if _, err := chromedp.Call(tab, network.SetBypassServiceWorker, network.SetBypassServiceWorkerParams{Bypass: true}); err != nil {
+		return fetch.Document{}, err
+	}
+	everything := []*intercept.RequestPattern{{URLPattern: "*"}}
+	if _, err := chromedp.Call(tab, intercept.Enable, intercept.EnableParams{Patterns: everything}); err != nil {
+		return fetch.Document{}, err
+	}
+	if err := chromedp.Do(tab, chromedp.Navigate(v.address)); err != nil {
+		return fetch.Document{}, err
+	}
+	if err := v.failure(); err != nil {
+		return fetch.Document{}, err
+	}
+	// Scripts of the page cannot reach into a world of our own.
+	world, err := chromedp.Call(tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
+	if err != nil {
+		return fetch.Document{}, err
+	}
+	if err := v.rest(world.ExecutionContextID); err != nil {
+		return fetch.Document{}, err
+	}
+	return v.takeDown()
+}
+
+// hear listens to the events of the tab. It must not wait.
+func (v *visit) hear(event any) {
+	switch e := event.(type) {
+	case *intercept.EventRequestPaused:
+		v.open.Add(1)
+		go func() {
+			defer v.open.Add(-1)
+			v.answer(e)
+		}()
+	case *page.EventJavascriptDialogOpening:
+		go func() {
+			_, _ = chromedp.Call(v.tab, page.HandleJavaScriptDialog, page.HandleJavaScriptDialogParams{Accept: false})
+		}()
+	case *inspector.EventTargetCrashed:
+		v.fail(fmt.Errorf("%s takes more memory to draw than it may", v.host()))
+	}
+}
+
+// blank is the smallest picture; it stands for all, which are not loaded.
+const blank = "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"
+
+// answer answers one request of the page.
+func (v *visit) answer(e *intercept.EventRequestPaused) {
+	own := e.ResourceType == network.ResourceTypeDocument
+	switch e.ResourceType {
+	case network.ResourceTypeImage:
+		v.fulfill(e, http.StatusOK, http.Header{"Content-Type": {"image/gif"}}, []byte(blank))
+		return
+	case network.ResourceTypeStylesheet, network.ResourceTypeScript, network.ResourceTypeXHR, network.ResourceTypeFetch,
+		network.ResourceTypePreflight, network.ResourceTypeOther:
+	default:
+		if !own || e.FrameID != v.frame {
+			v.refuse(e, network.ErrorReasonBlockedByClient)
+			return
+		}
+	}
+	if v.requests.Add(1) > maxRequests || v.bytes.Load() > maxBytes {
+		v.refuse(e, network.ErrorReasonBlockedByClient)
+		return
+	}
+	header := http.Header{}
+	for name, value := range e.Request.Headers {
+		header.Set(name, fmt.Sprint(value))
+	}
+	var body []byte
+	for _, part := range e.Request.PostDataEntries {
+		body = append(body, part.Bytes...)
+	}
+	a, err := v.web.Ask(v.ctx, e.Request.Method, e.Request.URL, header, body)
+	if own {
+		err = v.note(e.Request.URL, a, err)
+	}
+	if err != nil {
+		v.refuse(e, network.ErrorReasonFailed)
+		return
+	}
+	v.bytes.Add(int64(len(a.Body)))
+	v.fulfill(e, a.Status, a.Header, a.Body)
+}
+
+// note keeps what became of the page's own document.
+func (v *visit) note(address string, a fetch.Answer, err error) error {
+	if err == nil && a.Status >= 400 {
+		err = fmt.Errorf("%s answered %d (%s)", v.host(), a.Status, strings.ToLower(http.StatusText(a.Status)))
+	}
+	if err != nil {
+		v.fail(err)
+		return err
+	}
+	v.mu.Lock()
+	defer v.mu.Unlock()
+	v.passed = append(v.passed, address)
+	v.lastETag, v.lastDated = a.Header.Get("ETag"), a.Header.Get("Last-Modified")
+	return nil
+}
+
+func (v *visit) refuse(e *intercept.EventRequestPaused, reason network.ErrorReason) {
+	_, _ = chromedp.Call(v.tab, intercept.FailRequest, intercept.FailRequestParams{RequestID: e.RequestID, ErrorReason: reason})
+}
+
+func (v *visit) fulfill(e *intercept.EventRequestPaused, status int, header http.Header, body []byte) {
+	p := intercept.FulfillRequestParams{RequestID: e.RequestID, ResponseCode: int64(status), Body: body}
+	for name, values := range header {
+		for _, value := range values {
+			p.ResponseHeaders = append(p.ResponseHeaders, &intercept.HeaderEntry{Name: name, Value: value})
+		}
+	}
+	_, _ = chromedp.Call(v.tab, intercept.FulfillRequest, p)
+}
+
+// quiet resolves when nothing was added to the page or taken from it for a
+// while, or when it is long enough.
+const quiet = `new Promise(done => {
+	let timer = setTimeout(done, 400)
+	setTimeout(done, 3000)
+	new MutationObserver(() => { clearTimeout(timer); timer = setTimeout(done, 400) })
+		.observe(document, {childList: true, subtree: true, characterData: true})
+})`
+
+// rest waits until no request is under way and the page does not change any
+// more, but not for ever.
+func (v *visit) rest(world runtime.ExecutionContextID) error {
+	until := time.Now().Add(restless)
+	for {
+		err := chromedp.Do(v.tab, chromedp.Evaluate[chromedp.Void](quiet, in(world), chromedp.EvalAwaitPromise))
+		if err != nil || v.open.Load() == 0 || time.Now().After(until) {
+			return err
+		}
+	}
+}
+
+// in evaluates in a world of our own.
+func in(world runtime.ExecutionContextID) chromedp.EvaluateOption {
+	return func(p *runtime.EvaluateParams) { p.ContextID = world }
+}
+
+//go:embed takedown.js
+var takedown string
+
+// taken is the page as takedown.js hands it over.
+type taken struct {
+	URL  string `json:"url"`
+	HTML string `json:"html"`
+}
+
+var errTooLarge = errors.New("the page grows larger than can be read when it is drawn")
+
+// takeDown writes the page down as it stands. A page may have led on by
+// script, so its world is looked for anew.
+func (v *visit) takeDown() (fetch.Document, error) {
+	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
+	if err != nil {
+		return fetch.Document{}, err
+	}
+	t, err := chromedp.Run(v.tab, chromedp.Evaluate[taken](takedown, in(world.ExecutionContextID)))
+	if err != nil {
+		return fetch.Document{}, err
+	}
+	if len(t.HTML) > fetch.MaxBody {
+		v.fail(errTooLarge)
+		return fetch.Document{}, errTooLarge
+	}
+	v.mu.Lock()
+	defer v.mu.Unlock()
+	doc := fetch.Document{URL: t.URL, ContentType: "text/html; charset=utf-8", Body: []byte(t.HTML), ETag: v.lastETag, LastModified: v.lastDated}
+	if len(v.passed) > 0 {
+		doc.Redirects = v.passed[:len(v.passed)-1]
+	}
+	return doc, nil
+}

@@ -1,0 +1,122 @@
+package saved
+
+import (
+	"bytes"
+	"encoding/base64"
+	"errors"
+	"fmt"
+	"io"
+	"mime"
+	"mime/multipart"
+	"mime/quotedprintable"
+	"net/mail"
+	"net/textproto"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/internal/fetch"
+)
+
+const (
+	maxParts = 2000 // of an MHTML file
+	maxNest  = 4    // parts within parts
+)
+
+// mhtml reads a page with its style sheets out of one MHTML file, as browsers
+// write it: the page is the first part that is HTML.
+func mhtml(f File) (Page, error) {
+	message, err := mail.ReadMessage(bytes.NewReader(f.Body))
+	if err != nil {
+		return Page{}, errors.New("this web archive cannot be read: it does not begin as one")
+	}
+	m := parts{byAddress: map[string][]byte{}}
+	if err := m.read(textproto.MIMEHeader(message.Header), message.Body, 0); err != nil {
+		return Page{}, err
+	}
+	if m.page == nil {
+		return Page{}, errors.New("this web archive holds no page")
+	}
+	p := Page{File: f.Name, Archive: true, Sheets: map[string]string{},
+		Document: fetch.Document{ContentType: m.contentType, Body: m.page}, Base: m.location}
+	if address, err := fetch.Address(m.location); err == nil {
+		p.Document.URL, p.Base = address, ""
+	}
+	p.Sheets = sheetsOf(m.page, page.Source{URL: p.Document.URL, ContentType: m.contentType, Base: p.Base}, func(address string) ([]byte, bool) {
+		body, ok := m.byAddress[address]
+		return body, ok
+	})
+	return p, bounds(m.page)
+}
+
+// parts are those of an MHTML file.
+type parts struct {
+	count       int
+	sum         int
+	page        []byte // of the first part that is HTML
+	contentType string
+	location    string
+	byAddress   map[string][]byte // style sheets
+}
+
+// read takes a part or, where it has parts itself, these.
+func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) error {
+	if m.count++; m.count > maxParts || depth > maxNest {
+		return fmt.Errorf("this web archive has more than %d parts, or parts within parts without end", maxParts)
+	}
+	kind, params, err := mime.ParseMediaType(header.Get("Content-Type"))
+	if err != nil {
+		kind = "text/plain"
+	}
+	if strings.HasPrefix(kind, "multipart/") {
+		return m.readAll(multipart.NewReader(body, params["boundary"]), depth)
+	}
+	if kind != "text/css" && (m.page != nil || !isHTML(kind)) {
+		return nil
+	}
+	raw, err := io.ReadAll(io.LimitReader(decoded(header, body), fetch.MaxBody+1))
+	if err != nil && len(raw) == 0 && !isHTML(kind) {
+		return nil // a page can do without one of its sheets
+	}
+	if err != nil && len(raw) == 0 {
+		return errors.New("this web archive is damaged: a part of it cannot be decoded")
+	}
+	if m.sum += len(raw); m.sum > MaxBytes {
+		return fmt.Errorf("this web archive unfolds to more than %d MB", MaxBytes>>20)
+	}
+	location := strings.TrimSpace(header.Get("Content-Location"))
+	if isHTML(kind) {
+		m.page, m.contentType, m.location = raw, header.Get("Content-Type"), location
+		return nil
+	}
+	m.byAddress[location] = raw
+	if id := strings.Trim(header.Get("Content-Id"), "<> "); id != "" {
+		m.byAddress["cid:"+id] = raw
+	}
+	return nil
+}
+
+func (m *parts) readAll(r *multipart.Reader, depth int) error {
+	for {
+		part, err := r.NextRawPart()
+		if err == io.EOF || err != nil && m.page != nil {
+			return nil // what came before the damage is kept
+		}
+		if err != nil {
+			return errors.New("this web archive is damaged: its parts cannot be told apart")
+		}
+		if err := m.read(part.Header, part, depth+1); err != nil {
+			return err
+		}
+	}
+}
+
+// decoded undoes the transfer encoding of a part.
+func decoded(header textproto.MIMEHeader, body io.Reader) io.Reader {
+	switch strings.ToLower(strings.TrimSpace(header.Get("Content-Transfer-Encoding"))) {
+	case "quoted-printable":
+		return quotedprintable.NewReader(body)
+	case "base64":
+		return base64.NewDecoder(base64.StdEncoding, body)
+	}
+	return body
+}

@@ -1,0 +1,242 @@
+// Package saved finds pages in files that a user brings: saved pages with the
+// folder beside them, plain text, and web archives (MHTML and WARC).
+//
+// In go files with their names; out come pages with the style sheets that they
+// ask for, as far as these are among the files. Nothing is asked of the web. A
+// file that cannot be read gives one sentence and leaves the others alone.
+package saved
+
+import (
+	"bytes"
+	"fmt"
+	"net/url"
+	"path"
+	"regexp"
+	"slices"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/internal/fetch"
+)
+
+// File is one of the files that a user brings.
+type File struct {
+	// Name may hold folders, parted by slashes.
+	Name string
+	Body []byte
+}
+
+// Page is a page that was found in a file.
+type Page struct {
+	// File is the name of the file that it was in.
+	File string
+	// Document has an address only where the file tells one.
+	Document fetch.Document
+	// Base is what relative addresses start from, where that is not the
+	// document's address.
+	Base   string
+	Sheets map[string]string
+	// Archive tells a page out of a web archive.
+	Archive bool
+}
+
+// MaxFiles and MaxBytes bound what is brought at once.
+const (
+	MaxFiles = 400
+	MaxBytes = 100 << 20
+)
+
+// Read finds the pages in files. The problems are sentences, one for each file
+// that could not be read.
+func Read(files []File) (pages []Page, problems []error) {
+	byPath := map[string][]byte{}
+	for i := range files {
+		files[i].Name = path.Clean("/" + strings.ReplaceAll(files[i].Name, `\`, "/"))[1:]
+		byPath["/"+files[i].Name] = files[i].Body
+	}
+	for _, f := range files {
+		found, err := read(f, byPath)
+		if err != nil {
+			problems = append(problems, fmt.Errorf("%s: %w", path.Base(f.Name), err))
+		}
+		pages = append(pages, found...)
+	}
+	if len(pages) == 0 && len(problems) == 0 {
+		problems = append(problems, fmt.Errorf("no page was found among the files: bring an HTML file, a text, or a web archive"))
+	}
+	return pages, problems
+}
+
+// read finds the pages in one file.
+func read(f File, others map[string][]byte) ([]Page, error) {
+	switch kindOf(f) {
+	case kindPage:
+		if besideAnother(f.Name, others) {
+			return nil, nil
+		}
+		return one(htmlPage(f, others))
+	case kindText:
+		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}}, bounds(f.Body))
+	case kindMHTML:
+		return one(mhtml(f))
+	case kindWARC:
+		return warc(f)
+	}
+	return nil, nil
+}
+
+func one(p Page, err error) ([]Page, error) {
+	if err != nil {
+		return nil, err
+	}
+	return []Page{p}, nil
+}
+
+type kind int
+
+const (
+	kindOther kind = iota
+	kindPage
+	kindText
+	kindMHTML
+	kindWARC
+)
+
+// IsPage tells by its name whether a file is a page or a web archive; texts
+// may be anything.
+func IsPage(name string) bool {
+	k := kindByName(name)
+	return k != kindOther && k != kindText
+}
+
+func kindByName(name string) kind {
+	name = strings.TrimSuffix(strings.ToLower(name), ".gz")
+	switch path.Ext(name) {
+	case ".html", ".htm", ".xhtml":
+		return kindPage
+	case ".txt", ".text", ".md":
+		return kindText
+	case ".mhtml", ".mht":
+		return kindMHTML
+	case ".warc":
+		return kindWARC
+	}
+	return kindOther
+}
+
+// IsArchive tells whether a file is a web archive.
+func IsArchive(f File) bool {
+	k := kindOf(f)
+	return k == kindMHTML || k == kindWARC
+}
+
+// kindOf tells what a file is, by how it begins and else by its name.
+func kindOf(f File) kind {
+	head := bytes.TrimLeft(f.Body[:min(len(f.Body), 512)], "\xef\xbb\xbf \t\r\n")
+	switch {
+	case bytes.HasPrefix(head, []byte("WARC/")), bytes.HasPrefix(head, []byte("\x1f\x8b")) && strings.Contains(strings.ToLower(f.Name), ".warc"):
+		return kindWARC
+	case bytes.HasPrefix(head, []byte("From: <Saved by")), bytes.HasPrefix(head, []byte("MIME-Version:")):
+		return kindMHTML
+	}
+	if k := kindByName(f.Name); k != kindOther && k != kindText {
+		return k
+	}
+	if lower := bytes.ToLower(head); bytes.HasPrefix(lower, []byte("<!doctype html")) || bytes.HasPrefix(lower, []byte("<html")) {
+		return kindPage
+	}
+	return kindByName(f.Name)
+}
+
+// besideAnother tells a page of the folder that a browser saves beside a page:
+// what was framed in it.
+func besideAnother(name string, others map[string][]byte) bool {
+	dir := path.Dir("/" + name)
+	for _, suffix := range []string{"_files", "-Dateien", "_fichiers", "_archivos"} {
+		if stem, ok := strings.CutSuffix(dir, suffix); ok {
+			for _, ext := range []string{".html", ".htm"} {
+				if _, ok := others[stem+ext]; ok {
+					return true
+				}
+			}
+		}
+	}
+	return false
+}
+
+func bounds(body []byte) error {
+	switch {
+	case len(bytes.TrimSpace(body)) == 0:
+		return fmt.Errorf("the file is empty")
+	case len(body) > fetch.MaxBody:
+		return fmt.Errorf("the page is larger than %d MB and is not read", fetch.MaxBody>>20)
+	}
+	return nil
+}
+
+// savedFrom is what browsers write into the pages that they save.
+var savedFrom = regexp.MustCompile(`<!-- saved from url=\(\d+\)(https?://[^\s>]+) -->`)
+
+// htmlPage reads a saved page with the style sheets among the other files.
+func htmlPage(f File, others map[string][]byte) (Page, error) {
+	p := Page{File: f.Name, Document: fetch.Document{Body: f.Body}, Base: (&url.URL{Path: "/" + f.Name}).String()}
+	if m := savedFrom.FindSubmatch(f.Body[:min(len(f.Body), 2048)]); m != nil {
+		if address, err := fetch.Address(string(m[1])); err == nil {
+			p.Document.URL = address
+		}
+	}
+	p.Sheets = sheetsOf(f.Body, page.Source{Base: p.Base}, func(address string) ([]byte, bool) {
+		u, err := url.Parse(address)
+		if err != nil || u.Scheme != "" || u.Host != "" {
+			return nil, false
+		}
+		body, ok := others[path.Clean(u.Path)]
+		return body, ok
+	})
+	return p, bounds(f.Body)
+}
+
+// maxSheets and maxSheetBytes bound the style sheets of one page.
+const (
+	maxSheets     = 40
+	maxSheetBytes = 2 << 20
+)
+
+// sheetsOf looks up the style sheets that a page and its sheets ask for.
+func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, bool)) map[string]string {
+	out := map[string]string{}
+	wanted := page.Linked(body, src)
+	for len(wanted) > 0 && len(out) < maxSheets {
+		address := wanted[0]
+		wanted = wanted[1:]
+		if _, ok := out[address]; ok {
+			continue
+		}
+		if sheet, ok := look(address); ok && len(sheet) <= maxSheetBytes {
+			out[address] = string(sheet)
+			wanted = append(wanted, page.Imports(string(sheet), address)...)
+		}
+	}
+	return out
+}
+
+// Same tells whether two addresses lead to the same page, whatever the scheme,
+// a www or a slash at the end.
+func Same(a, b string) bool { return a != "" && plain(a) == plain(b) }
+
+func plain(address string) string {
+	_, rest, _ := strings.Cut(address, "://")
+	rest, _, _ = strings.Cut(rest, "#")
+	rest = strings.TrimSuffix(strings.TrimPrefix(rest, "www."), "/")
+	host, after, found := strings.Cut(rest, "/")
+	if found {
+		return strings.ToLower(host) + "/" + after
+	}
+	return strings.ToLower(host)
+}
+
+// isHTML tells a content type that a page has.
+func isHTML(contentType string) bool {
+	kind, _, _ := strings.Cut(strings.ToLower(contentType), ";")
+	return slices.Contains([]string{"text/html", "application/xhtml+xml"}, strings.TrimSpace(kind))
+}

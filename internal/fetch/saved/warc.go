@@ -1,0 +1,121 @@
+package saved
+
+import (
+	"bufio"
+	"bytes"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/internal/fetch"
+
+	"github.com/nlnwa/gowarc/v3"
+)
+
+const maxRecords = 20_000 // of a WARC file
+
+// warc reads the pages of a WARC file with their style sheets. What stands
+// before a damaged place is kept.
+func warc(f File) ([]Page, error) {
+	r, err := gowarc.NewWarcFileReaderFromStream(bytes.NewReader(f.Body), 0,
+		gowarc.WithSyntaxErrorPolicy(gowarc.ErrWarn), gowarc.WithSpecViolationPolicy(gowarc.ErrWarn),
+		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(), gowarc.WithBufferMaxMemBytes(1<<20))
+	if err != nil {
+		return nil, errors.New("this web archive cannot be read")
+	}
+	a := archive{sheets: map[string][]byte{}}
+	damage := a.readAll(r)
+	for i := range a.pages {
+		p := &a.pages[i]
+		p.File = f.Name
+		p.Sheets = sheetsOf(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType}, func(address string) ([]byte, bool) {
+			body, ok := a.sheets[address]
+			return body, ok
+		})
+	}
+	switch {
+	case damage != nil && len(a.pages) > 0:
+		return a.pages, fmt.Errorf("%w; the pages before it were taken", damage)
+	case damage != nil:
+		return nil, damage
+	case len(a.pages) == 0:
+		return nil, errors.New("this web archive holds no page")
+	}
+	return a.pages, nil
+}
+
+// archive is what was found in a WARC file.
+type archive struct {
+	pages  []Page
+	sheets map[string][]byte // by address
+	sum    int
+	broken int
+}
+
+func (a *archive) readAll(r *gowarc.WarcFileReader) error {
+	for n := 1; ; n++ {
+		record, err := r.Next()
+		if errors.Is(err, io.EOF) {
+			break
+		}
+		if n > maxRecords {
+			return fmt.Errorf("this web archive has more than %d records", maxRecords)
+		}
+		if err != nil || record.WarcRecord == nil {
+			return fmt.Errorf("this web archive is damaged at record %d", n)
+		}
+		err = a.take(record.WarcRecord)
+		_ = record.Close()
+		if err != nil {
+			return err
+		}
+	}
+	if a.broken > 0 {
+		return fmt.Errorf("%d of the records of this web archive cannot be read", a.broken)
+	}
+	return nil
+}
+
+// take keeps a record that holds a page or a style sheet.
+func (a *archive) take(record gowarc.WarcRecord) error {
+	address := strings.Trim(record.WarcHeader().Get(gowarc.WarcTargetURI), "<>")
+	if record.Type() != gowarc.Response || address == "" {
+		return nil
+	}
+	raw, err := record.Block().RawBytes()
+	if err != nil {
+		a.broken++
+		return nil
+	}
+	resp, err := http.ReadResponse(bufio.NewReader(raw), nil)
+	if err != nil {
+		a.broken++
+		return nil
+	}
+	defer resp.Body.Close()
+	contentType := resp.Header.Get("Content-Type")
+	isSheet := strings.HasPrefix(strings.ToLower(contentType), "text/css")
+	if resp.StatusCode != http.StatusOK || !isHTML(contentType) && !isSheet {
+		return nil
+	}
+	body, err := fetch.Unpack(resp)
+	if err != nil {
+		a.broken++
+		return nil
+	}
+	if a.sum += len(body); a.sum > MaxBytes {
+		return fmt.Errorf("this web archive unfolds to more than %d MB", MaxBytes>>20)
+	}
+	if isSheet {
+		a.sheets[address] = body
+		return nil
+	}
+	address, err = fetch.Address(address)
+	if err == nil && bounds(body) == nil {
+		a.pages = append(a.pages, Page{Archive: true, Document: fetch.Document{URL: address, ContentType: contentType, Body: body}})
+	}
+	return nil
+}

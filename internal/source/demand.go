@@ -1,0 +1,51 @@
+package source
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"errors"
+	"net/http"
+	"net/url"
+	"time"
+
+	"inktally/internal/app"
+)
+
+// Demand asks a source of search volumes; docs/contracts/demand.md.
+type Demand struct {
+	// URL is the address of the source; the two questions are below it.
+	URL string
+}
+
+type demandAnswer struct {
+	Phrases []app.Demanded `json:"phrases"`
+}
+
+// Phrases returns what is known of how often phrases are searched for.
+func (d Demand) Phrases(ctx context.Context, phrases []string, place string) ([]app.Demanded, error) {
+	body, err := json.Marshal(map[string]any{"place": place, "phrases": phrases})
+	if err != nil {
+		return nil, err
+	}
+	return d.ask(ctx, http.MethodPost, "/phrases", body)
+}
+
+// Found returns what a site is found for; nothing where the source does not
+// know the site.
+func (d Demand) Found(ctx context.Context, site string) ([]app.Demanded, error) {
+	return d.ask(ctx, http.MethodGet, "/found?"+url.Values{"site": {site}}.Encode(), nil)
+}
+
+func (d Demand) ask(ctx context.Context, method, path string, body []byte) ([]app.Demanded, error) {
+	ctx, cancel := context.WithTimeout(ctx, 20*time.Second)
+	defer cancel()
+	req, err := http.NewRequestWithContext(ctx, method, d.URL+path, bytes.NewReader(body))
+	if err != nil {
+		return nil, errors.New("the address of the demand source is not usable")
+	}
+	req.Header.Set("Content-Type", "application/json")
+	var answer demandAnswer
+	_, err = answered(req, "demand", &answer)
+	return answer.Phrases, err
+}

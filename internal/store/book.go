@@ -1,0 +1,193 @@
+package store
+
+import (
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"time"
+
+	"inktally/core/phrase"
+)
+
+// Import is a list that was taken into a phrase book.
+type Import struct {
+	ID      int64
+	Name    string
+	TakenAt time.Time
+	// Added are the ids of phrases that it added, Changed the phrases that it
+	// changed, as they were before.
+	Added   []int64
+	Changed []phrase.BookPhrase
+	// Found are the ids of the lists of what sites are found for.
+	Found []int64
+}
+
+const entryFields = `id, text, volume, difficulty, position, stands_with`
+
+func scanPhrase(r *sql.Rows, e *phrase.BookPhrase) error {
+	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With)
+}
+
+// BookPhrases returns the phrases of a client's book in the order in which they
+// came.
+func (t *Tx) BookPhrases(client int64) ([]phrase.BookPhrase, error) {
+	return all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? ORDER BY id`, client)
+}
+
+// PhrasesOf returns what a client's book has of phrases, by their folded forms.
+func (t *Tx) PhrasesOf(client int64, folded []string) (map[string]phrase.BookPhrase, error) {
+	list, err := json.Marshal(folded)
+	if err != nil {
+		return nil, err
+	}
+	type row struct {
+		folded string
+		phrase.BookPhrase
+	}
+	rows, err := all(t, func(r *sql.Rows, v *row) error {
+		return r.Scan(&v.folded, &v.ID, &v.Text, &v.Volume, &v.Difficulty, &v.Position, &v.With)
+	}, `SELECT folded, `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded IN (SELECT value FROM json_each(?))`, client, string(list))
+	out := make(map[string]phrase.BookPhrase, len(rows))
+	for _, r := range rows {
+		out[r.folded] = r.BookPhrase
+	}
+	return out, err
+}
+
+// MovedPhrases returns those that the user put in another family.
+func (t *Tx) MovedPhrases(client int64) ([]phrase.BookPhrase, error) {
+	return all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND stands_with <> '' ORDER BY id`, client)
+}
+
+// PutPhrase adds a phrase to a client's book or joins its figures to those of
+// the same phrase. folded is what makes two phrases the same.
+func (t *Tx) PutPhrase(client int64, folded string, e phrase.BookPhrase) (id int64, before *phrase.BookPhrase, err error) {
+	had, err := all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded = ?`, client, folded)
+	if err != nil {
+		return 0, nil, err
+	}
+	if len(had) == 0 {
+		id, err = t.insert(`INSERT INTO book_phrases (client_id, text, folded, volume, difficulty, position) VALUES (?, ?, ?, ?, ?, ?)`,
+			client, e.Text, folded, e.Volume, e.Difficulty, e.Position)
+		return id, nil, err
+	}
+	before = &had[0]
+	_, err = t.exec(`UPDATE book_phrases SET volume = COALESCE(?, volume), difficulty = COALESCE(?, difficulty), position = COALESCE(?, position)
+		WHERE id = ?`, e.Volume, e.Difficulty, e.Position, before.ID)
+	return before.ID, before, err
+}
+
+// RestorePhrase gives a phrase the figures that it had.
+func (t *Tx) RestorePhrase(client int64, e phrase.BookPhrase) error {
+	_, err := t.exec(`UPDATE book_phrases SET volume = ?, difficulty = ?, position = ? WHERE client_id = ? AND id = ?`,
+		e.Volume, e.Difficulty, e.Position, client, e.ID)
+	return err
+}
+
+// SetPhraseWith puts a phrase in the family of another one, by the folded forms
+// of both; an empty with leaves it to the rule.
+func (t *Tx) SetPhraseWith(client int64, folded, with string) error {
+	return t.change(`UPDATE book_phrases SET stands_with = ? WHERE client_id = ? AND folded = ?`, with, client, folded)
+}
+
+// DeletePhrase takes a phrase out of a client's book.
+func (t *Tx) DeletePhrase(client, id int64) error {
+	_, err := t.exec(`DELETE FROM book_phrases WHERE client_id = ? AND id = ?`, client, id)
+	return err
+}
+
+// AddImport keeps what an import did and returns its id.
+func (t *Tx) AddImport(client int64, i Import) (int64, error) {
+	added, err := json.Marshal(append([]int64{}, i.Added...))
+	if err != nil {
+		return 0, err
+	}
+	changed, err := json.Marshal(append([]phrase.BookPhrase{}, i.Changed...))
+	if err != nil {
+		return 0, err
+	}
+	found, err := json.Marshal(append([]int64{}, i.Found...))
+	if err != nil {
+		return 0, err
+	}
+	return t.insert(`INSERT INTO book_imports (client_id, name, taken_at, added, changed, found) VALUES (?, ?, ?, ?, ?, ?)`,
+		client, i.Name, stamp(i.TakenAt), string(added), string(changed), string(found))
+}
+
+const importFields = `id, name, taken_at, added, changed, found`
+
+func scanImport(scan func(...any) error, i *Import) error {
+	var taken, added, changed, found string
+	if err := scan(&i.ID, &i.Name, &taken, &added, &changed, &found); err != nil {
+		return err
+	}
+	i.TakenAt = parseStamp(taken)
+	return errors.Join(json.Unmarshal([]byte(added), &i.Added), json.Unmarshal([]byte(changed), &i.Changed),
+		json.Unmarshal([]byte(found), &i.Found))
+}
+
+// Import returns an import of a client.
+func (t *Tx) Import(client, id int64) (i Import, err error) {
+	err = scanImport(func(into ...any) error {
+		return t.one(`SELECT `+importFields+` FROM book_imports WHERE client_id = ? AND id = ?`, []any{client, id}, into...)
+	}, &i)
+	return i, err
+}
+
+// Imports returns the last imports of a client, the newest first.
+func (t *Tx) Imports(client int64, most int) ([]Import, error) {
+	return all(t, func(r *sql.Rows, i *Import) error { return scanImport(r.Scan, i) },
+		`SELECT `+importFields+` FROM book_imports WHERE client_id = ? ORDER BY id DESC LIMIT ?`, client, most)
+}
+
+// DeleteImport forgets an import.
+func (t *Tx) DeleteImport(client, id int64) error {
+	return t.change(`DELETE FROM book_imports WHERE client_id = ? AND id = ?`, client, id)
+}
+
+// BookChoices returns what the user said of families, by their key.
+func (t *Tx) BookChoices(client int64) (map[string]phrase.FamilyChoice, error) {
+	type row struct {
+		key    string
+		choice phrase.FamilyChoice
+	}
+	rows, err := all(t, func(r *sql.Rows, v *row) error {
+		return r.Scan(&v.key, &v.choice.State, &v.choice.Reason, &v.choice.Lead)
+	},
+		`SELECT family, state, reason, lead FROM book_choices WHERE client_id = ?`, client)
+	out := make(map[string]phrase.FamilyChoice, len(rows))
+	for _, r := range rows {
+		out[r.key] = r.choice
+	}
+	return out, err
+}
+
+// SetBookChoice keeps what the user said of a family; nothing said is forgotten.
+func (t *Tx) SetBookChoice(client int64, key string, c phrase.FamilyChoice) error {
+	if c == (phrase.FamilyChoice{}) {
+		_, err := t.exec(`DELETE FROM book_choices WHERE client_id = ? AND family = ?`, client, key)
+		return err
+	}
+	_, err := t.exec(`INSERT OR REPLACE INTO book_choices (client_id, family, state, reason, lead) VALUES (?, ?, ?, ?, ?)`,
+		client, key, c.State, c.Reason, c.Lead)
+	return err
+}
+
+// BookWord is what the user said of a word.
+type BookWord struct{ Word, Verdict, TiedTo string }
+
+// BookWords returns what the user said of words.
+func (t *Tx) BookWords(client int64) ([]BookWord, error) {
+	return all(t, func(r *sql.Rows, w *BookWord) error { return r.Scan(&w.Word, &w.Verdict, &w.TiedTo) },
+		`SELECT word, verdict, tied_to FROM book_words WHERE client_id = ? ORDER BY word`, client)
+}
+
+// SetBookWord keeps what the user said of a word; nothing said is forgotten.
+func (t *Tx) SetBookWord(client int64, w BookWord) error {
+	if w.Verdict == "" && w.TiedTo == "" {
+		_, err := t.exec(`DELETE FROM book_words WHERE client_id = ? AND word = ?`, client, w.Word)
+		return err
+	}
+	_, err := t.exec(`INSERT OR REPLACE INTO book_words (client_id, word, verdict, tied_to) VALUES (?, ?, ?, ?)`, client, w.Word, w.Verdict, w.TiedTo)
+	return err
+}

@@ -1,0 +1,47 @@
+package store
+
+import (
+	"database/sql"
+	"encoding/json"
+	"time"
+
+	"inktally/core/phrase"
+)
+
+// FoundList is what a site is found for, as one list said it.
+type FoundList struct {
+	ID      int64
+	Site    string // its registrable domain
+	Source  string // the file, or the source that was asked
+	TakenAt time.Time
+	Phrases []phrase.FoundPhrase
+}
+
+// AddFoundList keeps a list of a client and returns its id.
+func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
+	phrases, err := json.Marshal(l.Phrases)
+	if err != nil {
+		return 0, err
+	}
+	return t.insert(`INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
+		client, l.Site, l.Source, stamp(l.TakenAt), string(phrases))
+}
+
+// FoundLists returns the last list of each site of a client.
+func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
+	return all(t, func(r *sql.Rows, l *FoundList) error {
+		var taken, phrases string
+		if err := r.Scan(&l.ID, &l.Site, &l.Source, &taken, &phrases); err != nil {
+			return err
+		}
+		l.TakenAt = parseStamp(taken)
+		return json.Unmarshal([]byte(phrases), &l.Phrases)
+	}, `SELECT id, site, source, taken_at, phrases FROM found_lists
+		WHERE id IN (SELECT max(id) FROM found_lists WHERE client_id = ? GROUP BY site) ORDER BY id`, client)
+}
+
+// DeleteFoundList takes a list back; the one before it counts again.
+func (t *Tx) DeleteFoundList(client, id int64) error {
+	_, err := t.exec(`DELETE FROM found_lists WHERE client_id = ? AND id = ?`, client, id)
+	return err
+}
