@@ -3,6 +3,7 @@ package main
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
 	"io/fs"
@@ -11,104 +12,164 @@ import (
 	"path/filepath"
 	"slices"
 	"strings"
-	"text/tabwriter"
 
-	"inktally/core/imagename"
 	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/sheet"
 	"inktally/core/text"
 	"inktally/internal/fetch"
+	"inktally/internal/fetch/saved"
 
 	"github.com/spf13/cobra"
 )
 
 func measureCommand() *cobra.Command {
 	var phrases, services, places []string
-	var asJSON, overrule bool
-	var address string
+	var m measuring
 	cmd := &cobra.Command{
 		Use:   "measure [--json] [--phrase P]... FILE|FOLDER|URL|-",
-		Short: "Measures a page, or every page below a folder",
+		Short: "Measures a page, or every page below a folder or in a web archive",
 		Args:  cobra.ExactArgs(1),
-		RunE: func(cmd *cobra.Command, args []string) error {
+		RunE: func(cmd *cobra.Command, args []string) (err error) {
 			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt)
 			defer stop()
-			q, err := questionOf(phrases, services, places)
-			if err != nil {
+			if m.question, err = questionOf(phrases, services, places); err != nil {
 				return err
 			}
-			files, err := savedPages(args[0])
-			if err != nil {
-				return err
-			}
-			m := measuring{question: q, address: address, asJSON: asJSON, overrule: overrule, out: cmd.OutOrStdout(), in: cmd.InOrStdin()}
-			for _, file := range files {
-				if err := m.one(ctx, file); err != nil {
-					return err
-				}
-			}
-			return nil
+			m.out, m.in = cmd.OutOrStdout(), cmd.InOrStdin()
+			return m.all(ctx, args[0], cmd.ErrOrStderr())
 		},
 	}
-	cmd.Flags().BoolVar(&asJSON, "json", false, "print JSON")
-	cmd.Flags().BoolVar(&overrule, "overrule", false, "read a page although its robots.txt asks programs not to")
+	m.web.flags(cmd)
+	cmd.Flags().BoolVar(&m.asJSON, "json", false, "print JSON, one object for each page")
+	cmd.Flags().BoolVar(&m.overrule, "overrule", false, "read a page although its robots.txt asks programs not to")
+	cmd.Flags().BoolVar(&m.drawn, "drawn", false, "read a page of the web as a browser draws it")
 	cmd.Flags().StringArrayVar(&phrases, "phrase", nil, "a phrase of the page; may be given more than once")
 	cmd.Flags().StringArrayVar(&services, "service", nil, "a service that the business sells, for the image names")
 	cmd.Flags().StringArrayVar(&places, "place", nil, `a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
-	cmd.Flags().StringVar(&address, "url", "", "the address of a saved page")
+	cmd.Flags().StringVar(&m.address, "url", "", "the address of a saved page")
 	return cmd
 }
 
 // measuring is what is asked of each page.
 type measuring struct {
 	question *sheet.Question
+	web      reading
 	address  string
 	asJSON   bool
 	overrule bool
+	drawn    bool
 	out      io.Writer
 	in       io.Reader
 	cache    page.SheetCache
 }
 
-// one measures one page and prints what it finds.
-func (m *measuring) one(ctx context.Context, from string) error {
-	doc, src, err := bringIn(ctx, from, m.in, m.overrule)
+// all measures what an argument names. In a folder a file that cannot be read
+// is told and passed over.
+func (m *measuring) all(ctx context.Context, from string, warnings io.Writer) error {
+	info, err := os.Stat(from)
+	switch {
+	case err == nil && info.IsDir():
+		return m.folder(from, warnings)
+	case err == nil || from == "-" || !strings.Contains(from, ":"):
+		return m.file(from)
+	}
+	return m.fromWeb(ctx, from)
+}
+
+// folder measures every page below a folder.
+func (m *measuring) folder(dir string, warnings io.Writer) error {
+	var names []string
+	err := filepath.WalkDir(dir, func(name string, d fs.DirEntry, err error) error {
+		if err == nil && d.Type().IsRegular() && saved.IsPage(name) {
+			names = append(names, name)
+		}
+		return err
+	})
 	if err != nil {
 		return err
 	}
-	src.URL, src.ContentType, src.Cache = doc.URL, doc.ContentType, &m.cache
+	if len(names) == 0 {
+		return fmt.Errorf("the folder %s holds no saved page", dir)
+	}
+	for _, name := range names {
+		if err := m.file(name); err != nil {
+			fmt.Fprintln(warnings, "inktally:", err)
+		}
+	}
+	return nil
+}
+
+// file measures a saved page, all pages of a web archive, or standard input.
+func (m *measuring) file(name string) error {
+	if name == "-" {
+		doc, err := fetch.Stream("standard input", m.in)
+		if err != nil {
+			return err
+		}
+		return m.page("standard input", doc.Body, page.Source{})
+	}
+	doc, err := fetch.File(name)
+	if err != nil {
+		return err
+	}
+	file := saved.File{Name: filepath.Base(name), Body: doc.Body}
+	pages, problems := saved.Read([]saved.File{file})
+	if !saved.IsArchive(file) {
+		src := page.Source{URL: doc.URL, Base: fetch.FileBase(doc), Sheets: fetch.FileSheets(doc)}
+		if len(pages) == 1 {
+			src.ContentType = pages[0].Document.ContentType
+		}
+		return m.page(name, doc.Body, src)
+	}
+	for _, p := range pages {
+		src := page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType, Base: p.Base, Sheets: p.Sheets}
+		if err := m.page(name, p.Document.Body, src); err != nil {
+			return err
+		}
+	}
+	return errors.Join(problems...)
+}
+
+// fromWeb measures a page at an address, as served or as drawn.
+func (m *measuring) fromWeb(ctx context.Context, typed string) error {
+	address, err := fetch.Address(typed)
+	if err != nil {
+		return err
+	}
+	web := fetch.New(fetch.Options{Contact: m.web.contact})
+	ask := fetch.Request{Address: address, Overrule: m.overrule}
+	var doc fetch.Document
+	src := page.Source{Drawn: m.drawn}
+	if m.drawn {
+		browser := m.web.browser(web)
+		defer browser.Close()
+		doc, err = browser.Draw(ctx, ask)
+	} else if doc, err = web.Get(ctx, ask); err == nil {
+		src.Sheets = web.Sheets(ctx, doc)
+	}
+	if err != nil {
+		return err
+	}
+	src.URL, src.ContentType = doc.URL, doc.ContentType
+	return m.page(typed, doc.Body, src)
+}
+
+// page measures one page and prints what it finds.
+func (m *measuring) page(name string, body []byte, src page.Source) error {
+	src.Cache = &m.cache
 	if m.address != "" {
 		src.URL = m.address
 	}
-	p := page.Read(doc.Body, src)
+	p := page.Read(body, src)
 	if slices.Contains(p.Warnings, page.NotHTML) {
-		return fmt.Errorf("%s is not a web page", from)
+		return fmt.Errorf("%s is not a web page", name)
 	}
 	r := reportOf(sheet.Measure(p, m.question), m.question)
 	if m.asJSON {
 		return json.NewEncoder(m.out).Encode(r)
 	}
 	return r.table(m.out)
-}
-
-// savedPages are the pages that an argument names: those below a folder, or
-// the one that it is.
-func savedPages(from string) ([]string, error) {
-	if info, err := os.Stat(from); err != nil || !info.IsDir() {
-		return []string{from}, nil
-	}
-	var files []string
-	err := filepath.WalkDir(from, func(name string, d fs.DirEntry, err error) error {
-		if err == nil && d.Type().IsRegular() && (strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")) {
-			files = append(files, name)
-		}
-		return err
-	})
-	if err == nil && len(files) == 0 {
-		err = fmt.Errorf("the folder %s holds no saved page", from)
-	}
-	return files, err
 }
 
 func questionOf(phrases, services, places []string) (*sheet.Question, error) {
@@ -125,132 +186,4 @@ func questionOf(phrases, services, places []string) (*sheet.Question, error) {
 	}
 	q.Place, _ = place.Home(q.Places)
 	return q, nil
-}
-
-// bringIn reads a page with its style sheets from the web or from a file, or
-// a page alone from standard input.
-func bringIn(ctx context.Context, from string, in io.Reader, overrule bool) (doc fetch.Document, src page.Source, err error) {
-	if from == "-" {
-		doc, err = fetch.Stream("standard input", in)
-		doc.URL = ""
-		return doc, src, err
-	}
-	if _, err := os.Stat(from); err != nil && strings.Contains(from, ":") {
-		address, err := fetch.Address(from)
-		if err != nil {
-			return doc, src, err
-		}
-		web := fetch.New(fetch.Options{})
-		if doc, err = web.Get(ctx, address, overrule); err != nil {
-			return doc, src, err
-		}
-		src.Sheets = web.Sheets(ctx, doc)
-		return doc, src, nil
-	}
-	if doc, err = fetch.File(from); err != nil {
-		return doc, src, err
-	}
-	src.Base, src.Sheets = fetch.FileBase(doc), fetch.FileSheets(doc)
-	return doc, src, nil
-}
-
-// report is what measure prints; its shape is kept.
-type report struct {
-	URL         string          `json:"url"`
-	Title       string          `json:"title"`
-	Description string          `json:"description"`
-	Lang        string          `json:"lang"`
-	Words       page.Words      `json:"words"`
-	Headings    []reportHeading `json:"headings"`
-	Images      []reportImage   `json:"images"`
-	Phrases     []reportPhrase  `json:"phrases"`
-	Warnings    []page.Warning  `json:"warnings"`
-}
-
-type reportHeading struct {
-	Level int    `json:"level"`
-	Text  string `json:"text"`
-	Words int    `json:"words"`
-}
-
-type reportImage struct {
-	Src     string            `json:"src"`
-	File    string            `json:"file"`
-	Alt     *string           `json:"alt"`
-	Hidden  bool              `json:"hidden"`
-	Verdict imagename.Verdict `json:"verdict"`
-}
-
-type reportPhrase struct {
-	Phrase string      `json:"phrase"`
-	Exact  sheet.Slots `json:"exact"`
-	Loose  sheet.Slots `json:"loose"`
-}
-
-func reportOf(c *sheet.Column, q *sheet.Question) report {
-	p := c.Page
-	r := report{URL: p.URL, Title: p.Title, Description: p.Description, Lang: p.Lang, Words: p.Words,
-		Headings: []reportHeading{}, Images: []reportImage{}, Phrases: []reportPhrase{}, Warnings: []page.Warning{}}
-	for _, h := range p.Headings {
-		r.Headings = append(r.Headings, reportHeading{h.Level, h.Text, h.Words})
-	}
-	for i, img := range p.Images {
-		r.Images = append(r.Images, reportImage{img.Src, img.File, img.Alt, img.Hidden, c.Verdicts[i]})
-	}
-	for i, placed := range c.Phrases {
-		r.Phrases = append(r.Phrases, reportPhrase{q.Phrases[i], placed.Exact, placed.Loose})
-	}
-	r.Warnings = append(r.Warnings, p.Warnings...)
-	return r
-}
-
-// table prints a short readable form.
-func (r report) table(out io.Writer) error {
-	w := tabwriter.NewWriter(out, 0, 4, 2, ' ', 0)
-	fmt.Fprintf(w, "%s\n%s\n\n", r.Title, r.URL)
-	fmt.Fprintf(w, "words seen\t%6d\t%s\n", r.Words.Seen, strokes(r.Words.Seen))
-	fmt.Fprintf(w, "copy words\t%6d\t%s\n", r.Words.Copy, strokes(r.Words.Copy))
-	fmt.Fprintf(w, "hidden words\t%6d\t%s\n", r.Words.Hidden, strokes(r.Words.Hidden))
-	for _, p := range r.Phrases {
-		fmt.Fprintf(w, "\n%s\texact\tloose\n", p.Phrase)
-		for slot := sheet.Title; slot <= sheet.Elsewhere; slot++ {
-			if e, l := p.Exact.In(slot), p.Loose.In(slot); e+l > 0 {
-				fmt.Fprintf(w, "  %s\t%5d\t%5d\n", strings.ReplaceAll(slot.String(), "_", " "), e, l)
-			}
-		}
-		fmt.Fprintf(w, "  in all visible text\t%5d\t%5d\n", p.Exact.Total, p.Loose.Total)
-	}
-	fmt.Fprintf(w, "\nheadings\twords\t\n")
-	for _, h := range r.Headings {
-		fmt.Fprintf(w, "  %sh%d %s\t%5d\t\n", strings.Repeat("  ", h.Level-1), h.Level, shortened(h.Text), h.Words)
-	}
-	fmt.Fprintf(w, "\nimages\tverdict\talt\n")
-	for _, i := range r.Images {
-		alt := "no alt"
-		if i.Alt != nil {
-			alt = shortened(*i.Alt)
-		}
-		fmt.Fprintf(w, "  %s\t%s\t%s\n", shortened(i.File), i.Verdict, alt)
-	}
-	for _, warning := range r.Warnings {
-		fmt.Fprintf(w, "\nwarning: %s\n", warning)
-	}
-	return w.Flush()
-}
-
-// strokes writes a number of words as tally strokes: one for each hundred,
-// every fifth across the four before it.
-func strokes(words int) string {
-	bundles, rest := words/500, words%500/100
-	if bundles > 12 {
-		return strings.Repeat("||||\u0337 ", 12) + "…"
-	}
-	return strings.TrimSpace(strings.Repeat("||||\u0337 ", bundles) + strings.Repeat("|", rest))
-}
-
-func shortened(s string) string {
-	if r := []rune(s); len(r) > 60 {
-		return string(r[:59]) + "…"
-	}
-	return s
 }

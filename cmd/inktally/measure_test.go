@@ -2,7 +2,9 @@ package main
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
+	"fmt"
 	"os"
 	"path/filepath"
 	"strings"
@@ -116,4 +118,28 @@ func TestMeasureWorstPages(t *testing.T) {
 	out, err = run("<meta charset=no-such>caf\xe9 r\xc3\xa9sum\xe9", "--json", "-")
 	require.NoError(t, err)
 	assert.Contains(t, out, `"seen":2`)
+}
+
+// The pages of web archives are measured like others; a damaged archive is told
+// and not taken for a page.
+func TestMeasureArchives(t *testing.T) {
+	dir := t.TempDir()
+	body := "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n<p>two words"
+	record := fmt.Sprintf("WARC/1.0\r\nWARC-Type: response\r\nWARC-Record-ID: <urn:uuid:00000000-0000-0000-0000-000000000001>\r\n"+
+		"WARC-Date: 2026-01-01T00:00:00Z\r\nWARC-Target-URI: http://ash.example/\r\nContent-Type: application/http; msgtype=response\r\n"+
+		"Content-Length: %d\r\n\r\n%s\r\n\r\n", len(body), body)
+	for name, body := range map[string]string{"a.warc": record, "d.warc": "WARC/1.0\nbroken",
+		"b.mhtml": "MIME-Version: 1.0\nContent-Type: multipart/related; boundary=b\n\n--b\nContent-Type: text/html\nContent-Location: http://ash.example/b\n\n<p>three words here\n--b--\n"} {
+		require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(body), 0o600))
+	}
+	var out, warnings bytes.Buffer
+	q, err := questionOf(nil, nil, nil)
+	require.NoError(t, err)
+	m := measuring{question: q, asJSON: true, out: &out}
+	require.NoError(t, m.all(context.Background(), dir, &warnings))
+	assert.Equal(t, 2, strings.Count(out.String(), "\n"))
+	assert.Contains(t, out.String(), `"url":"http://ash.example/"`)
+	assert.Contains(t, out.String(), `"url":"http://ash.example/b"`)
+	assert.Contains(t, warnings.String(), "d.warc: this web archive")
+	assert.Error(t, m.all(context.Background(), filepath.Join(dir, "d.warc"), &warnings))
 }

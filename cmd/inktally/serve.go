@@ -26,7 +26,8 @@ import (
 
 // station is where a program listens and keeps its data.
 type station struct {
-	address, data, search string
+	address, data, search, demand string
+	web                           reading
 }
 
 func serveCommand() *cobra.Command {
@@ -36,15 +37,22 @@ func serveCommand() *cobra.Command {
 		Short: "Starts the program",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			o := app.Options{Pages: fetch.New(fetch.Options{})}
+			web := fetch.New(fetch.Options{Contact: s.web.contact})
+			pages := s.web.browser(web)
+			defer pages.Close()
+			o := app.Options{Pages: web, Drawer: pages}
 			if s.search != "" {
 				o.Search = source.Search{URL: s.search}
+			}
+			if s.demand != "" {
+				o.Demand = source.Demand{URL: s.demand}
 			}
 			return s.run(cmd.OutOrStdout(), o, nil)
 		},
 	}
 	s.flags(cmd, "inktally.db")
 	cmd.Flags().StringVar(&s.search, "search-url", "", "a search source (docs/contracts/search.md)")
+	cmd.Flags().StringVar(&s.demand, "demand-url", "", "a source of search volumes (docs/contracts/demand.md)")
 	return cmd
 }
 
@@ -60,7 +68,11 @@ func demoCommand() *cobra.Command {
 				return err
 			}
 			defer web.Close()
-			o := app.Options{Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}}
+			fetcher := web.Fetcher()
+			pages := s.web.browser(fetcher)
+			defer pages.Close()
+			o := app.Options{Pages: fetcher, Drawer: pages, Search: source.Search{URL: web.SearchURL()},
+				Demand: source.Demand{URL: web.DemandURL()}}
 			return s.run(cmd.OutOrStdout(), o, practice.Seed)
 		},
 	}
@@ -70,6 +82,7 @@ func demoCommand() *cobra.Command {
 
 func (s *station) flags(cmd *cobra.Command, file string) {
 	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8017", "where to listen")
+	s.web.flags(cmd)
 	cmd.Flags().StringVar(&s.data, "data", filepath.Join("data", file), "the data file")
 }
 

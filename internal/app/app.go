@@ -16,18 +16,27 @@ import (
 
 // Fetcher brings pages in.
 type Fetcher interface {
-	// Get brings the page at an address; its errors are sentences.
-	// overrule reads a page although its site asks programs not to.
-	Get(ctx context.Context, address string, overrule bool) (fetch.Document, error)
+	// Get brings a page; its errors are sentences.
+	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
 	// Sheets brings the style sheets of a page, by address.
 	Sheets(ctx context.Context, doc fetch.Document) map[string]string
+}
+
+// Drawer brings pages in as a browser draws them.
+type Drawer interface {
+	// Available tells whether there is a browser.
+	Available() bool
+	// Draw brings a page; its errors are sentences.
+	Draw(ctx context.Context, r fetch.Request) (fetch.Document, error)
 }
 
 // App runs the use cases over one store.
 type App struct {
 	db     *store.DB
 	pages  Fetcher
+	drawer Drawer
 	search Searcher
+	demand Demander
 	log    *slog.Logger
 	now    func() time.Time
 	hub    hub
@@ -46,8 +55,13 @@ type App struct {
 type Options struct {
 	DB    *store.DB
 	Pages Fetcher
+	// Drawer draws pages; nil where there is no browser.
+	Drawer Drawer
 	// Search answers recorded searches; nil where there is no source.
 	Search Searcher
+	// Demand tells how often phrases are searched for; nil where there is no
+	// source.
+	Demand Demander
 	// Beside tells that the program may be running over the same store: its
 	// runs are then left alone.
 	Beside bool
@@ -58,7 +72,7 @@ type Options struct {
 // New returns an app. Runs that were under way when the program died are
 // marked as broken off.
 func New(ctx context.Context, o Options) (*App, error) {
-	a := &App{db: o.DB, pages: o.Pages, search: o.Search, log: o.Log, now: o.Now, stops: map[int64]context.CancelFunc{}}
+	a := &App{db: o.DB, pages: o.Pages, drawer: o.Drawer, search: o.Search, demand: o.Demand, log: o.Log, now: o.Now, stops: map[int64]context.CancelFunc{}}
 	if a.log == nil {
 		a.log = slog.Default()
 	}

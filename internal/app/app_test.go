@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"inktally/core/page"
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/target"
 	"inktally/internal/app"
@@ -28,8 +29,9 @@ type web struct {
 	held  chan struct{} // where it is set, /held waits for it
 }
 
-func (w *web) Get(ctx context.Context, address string, overrule bool) (fetch.Document, error) {
-	if strings.HasSuffix(address, "/unwelcome") && !overrule {
+func (w *web) Get(ctx context.Context, r fetch.Request) (fetch.Document, error) {
+	address := r.Address
+	if strings.HasSuffix(address, "/unwelcome") && !r.Overrule {
 		return fetch.Document{}, fetch.Unwelcome{Host: "one.example"}
 	}
 	w.mu.Lock()
@@ -106,7 +108,7 @@ func newClient(t *testing.T, a *app.App, b app.Business, rivals string) (client,
 }
 
 var sweep = app.Business{HomePage: "brindle.example", Phrases: []string{"chimney sweep tarn harbor"},
-	Services: []string{"chimney sweep"}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}}
+	Services: []phrase.Service{{Name: "chimney sweep"}}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}}
 
 func TestGroundIsCleaned(t *testing.T) {
 	a, _ := open(t, &web{})
@@ -118,7 +120,7 @@ func TestGroundIsCleaned(t *testing.T) {
 	assert.Equal(t, []string{"a b", "c"}, g.Phrases)
 	assert.Equal(t, []place.Place{{Name: "Ostrey", Home: true}}, g.Places)
 	for _, b := range []app.Business{{}, {HomePage: "file:///x"}, {Name: "x", Phrases: []string{"!!"}},
-		{Name: "x", Services: []string{strings.Repeat("x", 300)}}, {Name: "x", Places: []place.Place{{Name: "-"}}}} {
+		{Name: "x", Services: []phrase.Service{{Name: strings.Repeat("x", 300)}}}, {Name: "x", Places: []place.Place{{Name: "-"}}}} {
 		_, err := a.NewClient(ctx, b)
 		var own app.Invalid
 		require.ErrorAs(t, err, &own)
@@ -196,7 +198,7 @@ func TestOverrule(t *testing.T) {
 	assert.Equal(t, 2, ended(t, a, client).Done)
 	s, err := a.Sheet(ctx, client, page)
 	require.NoError(t, err)
-	assert.Equal(t, "web, overruled", s.Columns[1].Road)
+	assert.True(t, s.Columns[1].Overruled)
 	assert.Equal(t, 7, s.Columns[1].Words.Seen)
 }
 
@@ -266,9 +268,12 @@ func TestClientWithoutSite(t *testing.T) {
 	require.NoError(t, err)
 	assert.Contains(t, brief.Markdown(), "Make this page: 1,500 words")
 
-	assert.Error(t, a.Paste(ctx, client, page, 0, "  "))
-	assert.Error(t, a.Paste(ctx, client, page, 0, strings.Repeat("x", fetch.MaxBody+1)))
-	require.NoError(t, a.Paste(ctx, client, page, 0, "<title>Chimney sweep Tarn Harbor</title><p>"+words(1600)))
+	for _, bad := range []string{"  ", strings.Repeat("x", fetch.MaxBody+1)} {
+		_, err = a.Paste(ctx, client, page, 0, bad)
+		assert.Error(t, err)
+	}
+	_, err = a.Paste(ctx, client, page, 0, "<title>Chimney sweep Tarn Harbor</title><p>"+words(1600))
+	require.NoError(t, err)
 	list, err = a.Targets(ctx, client, page)
 	require.NoError(t, err)
 	for _, x := range list.Targets {
@@ -372,8 +377,8 @@ func TestDuration(t *testing.T) {
 	assert.Equal(t, "2 h", app.Duration(120))
 	assert.Equal(t, "4 h 51", app.Duration(291))
 	assert.Equal(t, "1 h 05", app.Duration(64.6))
-	assert.Equal(t, "2.0 %", app.Share(2))
-	assert.Equal(t, "28 %", app.Share(28.2))
+	assert.Equal(t, "2.0 % of the gain", app.GainIn("share", 2))
+	assert.Equal(t, "about 28 visits a month", app.GainIn("visits", 28.2))
 }
 
 // Kept pages are read again without being fetched, and what is other is told.

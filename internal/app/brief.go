@@ -15,6 +15,7 @@ type Brief struct {
 	Page     PageInfo       `json:"page"`
 	Date     time.Time      `json:"date"`
 	Lead     string         `json:"lead"`
+	Unit     string         `json:"unit" enum:"visits,share" doc:"What gains are in"`
 	Words    BriefWords     `json:"words"`
 	Sections []BriefSection `json:"sections"`
 }
@@ -42,7 +43,7 @@ func (a *App) Brief(ctx context.Context, client, pageID int64) (*Brief, error) {
 		return nil, err
 	}
 	v := s.view()
-	b := &Brief{Client: s.ground.Client.Name, Page: v.Page, Date: a.now(), Sections: []BriefSection{}}
+	b := &Brief{Client: s.ground.Client.Name, Page: v.Page, Date: a.now(), Unit: v.Unit, Sections: []BriefSection{}}
 	if len(s.leads) > 0 {
 		b.Lead = s.display(s.leads[0].Text)
 	}
@@ -111,36 +112,46 @@ func (b *Brief) Markdown() string {
 	for _, s := range b.Sections {
 		fmt.Fprintf(&out, "\n## %s\n\n", s.Title)
 		for _, t := range s.Lines {
-			t.markdown(&out, "- [ ] ")
+			t.markdown(&out, "- [ ] ", b.Unit)
 		}
 	}
-	out.WriteString("\nGains are shares of what the page can win by its phrases; they are estimates.\n")
+	fmt.Fprintf(&out, "\n%s\n", unitNotes[b.Unit])
 	return out.String()
 }
 
-func (t TargetView) markdown(out *strings.Builder, bullet string) {
+// unitNotes tell what gains are, by their unit.
+var unitNotes = map[string]string{
+	"visits": "Gains are visits a month at the aimed positions; they are estimates.",
+	"share":  "Gains are shares of what the page can win by its phrases; they are estimates.",
+}
+
+func (t TargetView) markdown(out *strings.Builder, bullet, unit string) {
 	fmt.Fprintf(out, "%s%s", bullet, t.Before)
 	if t.Pencil != "" {
 		fmt.Fprintf(out, " **%s**", t.Pencil)
 	}
-	fmt.Fprintf(out, "  \n  %s  \n  %s\n", t.Evidence, effort(t.Gain, t.Minutes))
+	fmt.Fprintf(out, "  \n  %s  \n  %s\n", t.Evidence, effort(t.Gain, unit, t.Minutes))
 }
 
 // effort words the gain and the time of a target.
-func effort(gain, minutes float64) string {
+func effort(gain float64, unit string, minutes float64) string {
 	took := Duration(minutes)
 	if gain <= 0 {
 		return took
 	}
-	return fmt.Sprintf("%s of the gain · %s", Share(gain), took)
+	return GainIn(unit, gain) + " · " + took
 }
 
-// Share writes a share in percent, with a decimal under ten.
-func Share(percent float64) string {
-	if percent < 9.95 {
-		return fmt.Sprintf("%.1f %%", percent)
+// GainIn writes a gain in its unit, with a decimal under ten.
+func GainIn(unit string, gain float64) string {
+	figure := fmt.Sprintf("%.0f", gain)
+	if gain < 9.95 {
+		figure = fmt.Sprintf("%.1f", gain)
 	}
-	return fmt.Sprintf("%.0f %%", percent)
+	if unit == "visits" {
+		return "about " + figure + " visits a month"
+	}
+	return figure + " % of the gain"
 }
 
 // Duration writes minutes as hours and minutes.

@@ -22,9 +22,34 @@ type Evidence struct {
 	// Placement is what the marks add up to.
 	Placement sheet.Placement `json:"placement"`
 	// FindInPage is what a browser's find-in-page counts (MEASURES 3.1).
-	FindInPage int      `json:"find_in_page"`
-	Blocks     []Block  `json:"blocks"`
-	Labels     []Marked `json:"labels" doc:"Title, description, address, links, names and alt texts in which the phrase stands"`
+	FindInPage int `json:"find_in_page"`
+	// Across is what the phrase comes to on every page of the sheet.
+	Across []Across `json:"across"`
+	Blocks []Block  `json:"blocks"`
+	Labels []Marked `json:"labels" doc:"Title, description, address, links, names and alt texts in which the phrase stands"`
+}
+
+// Across is how often a phrase stands on one page of the sheet.
+type Across struct {
+	EntryID    int64  `json:"entry_id" doc:"0 for the client's page"`
+	Name       string `json:"name"`
+	Exact      int    `json:"exact"`
+	Loose      int    `json:"loose"`
+	FindInPage int    `json:"find_in_page"`
+}
+
+// across counts a family on every page of the sheet that was read.
+func (s *study) across(q *sheet.Question, family int, phrase string) []Across {
+	out := []Across{}
+	for _, sub := range append([]*subject{s.client}, s.rivals...) {
+		if sub.column == nil {
+			continue
+		}
+		p := sheet.Measure(sub.column.Page, q).Families[family]
+		out = append(out, Across{EntryID: sub.entry.ID, Name: sub.name, Exact: p.Exact.Total, Loose: p.Loose.Total,
+			FindInPage: sheet.FindInPage(sub.column.Page, phrase)})
+	}
+	return out
 }
 
 // Block is a block of the page's text, in document order.
@@ -57,20 +82,13 @@ type Marked struct {
 // Evidence shows a page of the sheet, the client's where entry is 0, with the
 // occurrences of a phrase marked. A phrase of the sheet stands for its family.
 func (a *App) Evidence(ctx context.Context, client, pageID, entry int64, phrase string) (*Evidence, error) {
-	s, err := a.study(ctx, client, pageID)
+	s, sub, err := a.readSubject(ctx, client, pageID, entry)
 	if err != nil {
 		return nil, err
-	}
-	sub, err := s.entryOf(entry)
-	if err != nil {
-		return nil, err
-	}
-	if sub.column == nil {
-		return nil, Invalid{"this page was not read yet"}
 	}
 	p := sub.column.Page
 	e := &Evidence{Name: sub.name, URL: sub.url, ReadingID: sub.reading.ID, TakenAt: when(sub.reading.TakenAt), Words: p.Words,
-		Blocks: []Block{}, Labels: []Marked{}}
+		Across: []Across{}, Blocks: []Block{}, Labels: []Marked{}}
 	var marks []sheet.Mark
 	if e.Phrase = text.Collapse(phrase); e.Phrase != "" {
 		if len(text.Tokens(e.Phrase)) == 0 {
@@ -81,6 +99,7 @@ func (a *App) Evidence(ctx context.Context, client, pageID, entry int64, phrase 
 		e.Placement = column.Families[family]
 		e.FindInPage = sheet.FindInPage(p, e.Phrase)
 		marks = sheet.Marks(p, question, family)
+		e.Across = s.across(question, family, e.Phrase)
 	}
 	e.fill(p, marks)
 	return e, nil
@@ -94,7 +113,7 @@ func (s *study) familyOf(phrase string) (*sheet.Question, int) {
 			return s.question, i
 		}
 	}
-	return &sheet.Question{Phrases: []string{phrase}, Services: s.question.Services, Places: s.question.Places,
+	return &sheet.Question{Phrases: []string{phrase}, Services: s.question.Services, Places: s.question.Places, Said: s.question.Said,
 		Place: s.question.Place, PlacesBound: s.question.PlacesBound}, 0
 }
 

@@ -200,7 +200,7 @@ func (a *App) judge(ctx context.Context, found []SearchEntry, own string) []line
 		group.Go(func() error {
 			var read *page.Page
 			if e.Part == lineup.Organic && e.URL != "" {
-				if doc, err := a.pages.Get(looks, e.URL, false); err == nil {
+				if doc, err := a.pages.Get(looks, fetch.Request{Address: e.URL}); err == nil {
 					read = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType})
 				}
 			}

@@ -116,6 +116,54 @@ func (a *App) Overrule(ctx context.Context, client, id int64, url string) (Run, 
 	return a.Resume(ctx, client, id)
 }
 
+// ReadPage reads one page of a client or a rival anew, in a way that is kept
+// for later runs: "served", "browser", or empty to leave it to the program.
+func (a *App) ReadPage(ctx context.Context, client int64, url, way string) (Run, error) {
+	job := store.Job{ClientID: client, StartedAt: a.now()}
+	err := a.db.Write(ctx, func(tx *store.Tx) error {
+		if last, err := tx.LastJob(client); err == nil && last.State == store.JobRunning {
+			return Invalid{"a run is under way already"}
+		}
+		name, err := ownerOf(tx, client, url)
+		if err != nil {
+			return err
+		}
+		if err := tx.SetWay(client, url, way); err != nil {
+			return err
+		}
+		job.Items = []store.JobItem{{Name: name, URL: url}}
+		job.ID, err = tx.AddJob(job)
+		return err
+	})
+	if err != nil {
+		return Run{}, err
+	}
+	return a.start(ctx, client, job.ID)
+}
+
+// ownerOf names whose page an address is: the client's or an entry's.
+func ownerOf(tx *store.Tx, client int64, url string) (string, error) {
+	g, err := tx.Ground(client)
+	if err != nil {
+		return "", err
+	}
+	for _, p := range g.Pages {
+		if p.URL == url && url != "" {
+			return g.Client.Name, nil
+		}
+	}
+	entries, err := tx.Entries(client)
+	if err != nil {
+		return "", err
+	}
+	for _, e := range entries {
+		if e.URL == url && url != "" {
+			return e.Name, nil
+		}
+	}
+	return "", ErrNotFound
+}
+
 // Stop stops a run; it can be gone on with later.
 func (a *App) Stop(ctx context.Context, client, id int64) (Run, error) {
 	a.mu.Lock()
@@ -203,12 +251,12 @@ func (a *App) start(ctx context.Context, client, id int64) (Run, error) {
 func (a *App) readAll(running context.Context, client, id int64) {
 	keep := context.WithoutCancel(running) // what was read is kept, stopped or not
 	var job store.Job
-	var overruled map[string]bool
+	var ways map[string]store.Way
 	err := a.db.Read(keep, func(tx *store.Tx) (err error) {
 		if job, err = tx.Job(client, id); err != nil {
 			return err
 		}
-		overruled, err = tx.Overruled(client)
+		ways, err = tx.Ways(client)
 		return err
 	})
 	if err != nil {
@@ -223,7 +271,7 @@ func (a *App) readAll(running context.Context, client, id int64) {
 		}
 		group.Go(func() error {
 			if running.Err() == nil {
-				a.readItem(running, keep, client, id, item, overruled[item.URL])
+				a.readItem(running, keep, client, id, item, ways[item.URL])
 			}
 			return nil
 		})
@@ -242,17 +290,13 @@ func (a *App) readAll(running context.Context, client, id int64) {
 
 // readItem reads one page of a job. A page that fails says why; the rest of
 // the run goes on.
-func (a *App) readItem(running, keep context.Context, client, job int64, item store.JobItem, overrule bool) {
+func (a *App) readItem(running, keep context.Context, client, job int64, item store.JobItem, way store.Way) {
 	item.State, item.Error = store.ItemReading, ""
 	a.setItem(keep, client, job, item)
-	road := roadWeb
-	if overrule {
-		road = roadOverruled
-	}
-	doc, err := a.pages.Get(running, item.URL, overrule)
+	b, err := a.bring(running, client, item.URL, way)
 	if err == nil {
 		var reading int64
-		reading, _, err = a.keep(keep, client, item.URL, road, doc, a.pages.Sheets(running, doc))
+		reading, err = a.keep(keep, client, item.URL, b)
 		item.ReadingID = &reading
 	}
 	switch {

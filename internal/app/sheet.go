@@ -35,7 +35,16 @@ type Column struct {
 	// ReadingID is 0 where the page was not read.
 	ReadingID int64      `json:"reading_id"`
 	TakenAt   *time.Time `json:"taken_at"`
-	Road      string     `json:"road" doc:"web, web although the site asks programs not to (overruled), or pasted"`
+	Road      string     `json:"road" doc:"How the page came in: web, browser, saved file, web archive or pasted"`
+	// Way is how it is to be read: served, browser, or empty where that is left
+	// to the program.
+	Way string `json:"way"`
+	// Overruled tells that its site asks programs not to read it.
+	Overruled bool `json:"overruled"`
+	// Redirects are the addresses that led on to the page.
+	Redirects []string `json:"redirects"`
+	// Note is what is to be known of how it came in.
+	Note string `json:"note"`
 	// Error is why the last attempt to read the page failed.
 	Error       string            `json:"error"`
 	Title       string            `json:"title"`
@@ -51,6 +60,8 @@ type Column struct {
 	Details *page.Details `json:"details"`
 	// SetAside tells a rival too far off to count for the mark (MEASURES 8.2).
 	SetAside bool `json:"set_aside"`
+	// Unlike tells a rival's page of another kind: it counts for no mark.
+	Unlike bool `json:"unlike" doc:"A page of another kind: it counts for no mark"`
 }
 
 // Image is an image of a page with its verdict.
@@ -78,7 +89,7 @@ func (a *App) Sheet(ctx context.Context, client, pageID int64) (*Sheet, error) {
 		return nil, err
 	}
 	out := &Sheet{Families: s.families(), Columns: []Column{}}
-	out.Page = PageInfo{ID: s.page.ID, Kind: s.page.Kind, URL: s.page.URL}
+	out.Page = pageInfo(s.page)
 	own := columnOf(s.client)
 	own.Role = "client"
 	s.propose(own.Images)
@@ -95,7 +106,7 @@ func (a *App) Sheet(ctx context.Context, client, pageID int64) (*Sheet, error) {
 	out.Target = s.sheetTarget()
 	for _, r := range s.rivals {
 		c := columnOf(r)
-		c.Role, c.EntryID, c.Standing, c.SetAside = "rival", r.entry.ID, standing(r.entry), aside[r.entry.ID]
+		c.Role, c.EntryID, c.Standing, c.SetAside, c.Unlike = "rival", r.entry.ID, standing(r.entry), aside[r.entry.ID], !s.like(r)
 		if m := s.words.MarkOf; m >= 0 && read[m] == r {
 			out.Target.MarkOf = len(out.Columns)
 		}
@@ -107,9 +118,9 @@ func (a *App) Sheet(ctx context.Context, client, pageID int64) (*Sheet, error) {
 func (s *study) families() []Family {
 	out := []Family{}
 	for _, f := range s.question.Families() {
-		family := Family{Lead: s.ground.Phrases[f.Members[0]]}
+		family := Family{Lead: s.phrases[f.Members[0]]}
 		for _, m := range f.Members {
-			family.Members = append(family.Members, s.ground.Phrases[m])
+			family.Members = append(family.Members, s.phrases[m])
 		}
 		out = append(out, family)
 	}
@@ -118,12 +129,15 @@ func (s *study) families() []Family {
 
 func columnOf(sub *subject) Column {
 	c := Column{Name: sub.name, URL: sub.url, Error: sub.failed, Families: []sheet.Placement{}, Headings: []page.Heading{},
-		Images: []Image{}, Warnings: []page.Warning{}}
+		Images: []Image{}, Warnings: []page.Warning{}, Redirects: []string{}, Way: sub.way}
 	if sub.column == nil {
 		return c
 	}
 	p := sub.column.Page
-	c.ReadingID, c.TakenAt, c.Road = sub.reading.ID, when(sub.reading.TakenAt), sub.reading.Road
+	r := sub.reading
+	c.ReadingID, c.TakenAt, c.Road, c.Overruled = r.ID, when(r.TakenAt), r.Road, r.Overruled
+	c.Redirects = append(c.Redirects, r.Redirects...)
+	c.Note = factsOf(*r).Note
 	c.Title, c.Description, c.Lang, c.Words = p.Title, p.Description, p.Lang, p.Words
 	c.Families = sub.column.Families
 	c.Headings = append(c.Headings, p.Headings...)

@@ -14,8 +14,11 @@ type Targets struct {
 	Hours   float64      `json:"hours" doc:"To spend on this client's targets"`
 	Targets []TargetView `json:"targets"`
 	// Fit counts the targets above the cut line, Gain is what they bring.
-	Fit     int     `json:"fit"`
-	Gain    float64 `json:"gain" doc:"Share of the page's gain above the cut line, in percent; an estimate"`
+	Fit  int     `json:"fit"`
+	Gain float64 `json:"gain" doc:"Above the cut line, in the unit; an estimate"`
+	// Unit is what gains are in: visits a month, or shares of the page's gain in
+	// percent where no searches are known.
+	Unit    string  `json:"unit" enum:"visits,share" doc:"What gains are in: visits a month, or shares of the page's gain in percent where no searches are known"`
 	Minutes float64 `json:"minutes" doc:"Of all open targets"`
 }
 
@@ -40,7 +43,7 @@ func (a *App) Targets(ctx context.Context, client, pageID int64) (*Targets, erro
 }
 
 func (s *study) view() *Targets {
-	out := &Targets{Hours: s.ground.Client.Hours, Targets: []TargetView{}}
+	out := &Targets{Hours: s.ground.Client.Hours, Targets: []TargetView{}, Unit: s.unit()}
 	out.Page = PageInfo{ID: s.page.ID, Kind: s.page.Kind, URL: s.page.URL}
 	if c := s.client.column; c != nil {
 		out.Page.Words, out.Page.ToWrite = &c.Page.Words.Seen, &s.words.ToWrite
@@ -58,6 +61,14 @@ func (s *study) view() *Targets {
 		}
 	}
 	return out
+}
+
+// unit names what gains are in.
+func (s *study) unit() string {
+	if s.visits {
+		return "visits"
+	}
+	return "share"
 }
 
 // Choose keeps what the user says of a target.

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"time"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/internal/app"
 )
@@ -27,14 +28,39 @@ func Seed(ctx context.Context, a *app.App) error {
 	if _, err := a.RecordSearch(ctx, g.ID, brindle.Phrases[0]); err != nil {
 		return err
 	}
+	if err := fillBook(ctx, a, g.ID); err != nil {
+		return err
+	}
 	return measure(ctx, a, g.ID)
+}
+
+// fillBook brings a list of phrases, as a client has one, and asks for their
+// searches and for what its site and its rivals' are found for.
+func fillBook(ctx context.Context, a *app.App, client int64) error {
+	list, err := files.ReadFile("phrases.csv")
+	if err != nil {
+		return err
+	}
+	if _, err := a.ImportList(ctx, client, "phrases.csv", list, nil, ""); err != nil {
+		return err
+	}
+	_, err = a.AskDemand(ctx, client)
+	return err
 }
 
 var brindle = app.Business{
 	Name: "Brindle & Ash Chimney", Trade: "chimney care", Phone: "207-555-0134", HomePage: "brindleandash.example",
-	Services: []string{"chimney sweep", "chimney inspection", "flue liner installation", "masonry repair", "dryer vent cleaning",
-		"wood stove installation", "chimney cap fitting"},
-	Places: []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
+	Services: []phrase.Service{
+		{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "fireplace cleaning"}, Worth: 240},
+		{Name: "chimney inspection", Words: []string{"chimney inspector"}, Worth: 160},
+		{Name: "flue liner installation", Words: []string{"chimney liner", "chimney relining"}, Worth: 2600},
+		{Name: "masonry repair", Words: []string{"chimney repair", "brick repair", "fireplace repair"}, Worth: 900},
+		{Name: "dryer vent cleaning", Words: []string{"dryer duct cleaning"}, Worth: 140},
+		{Name: "wood stove installation", Words: []string{"stove installer"}, Worth: 1800},
+		{Name: "chimney cap fitting", Words: []string{"chimney cap installation"}, Worth: 320},
+	},
+	Customers: 4, Money: "$",
+	Places: []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour"}}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}},
 	Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney inspection tarn harbor",
 		"flue liner tarn harbor", "chimney repair ostrey", "dryer vent cleaning tarn harbor"},
@@ -42,7 +68,7 @@ var brindle = app.Business{
 
 var lowtide = app.Business{
 	Name: "Lowtide Upholstery", Trade: "upholstery", Phone: "207-555-0181",
-	Services: []string{"furniture upholstery", "boat cushion upholstery"},
+	Services: []phrase.Service{{Name: "furniture upholstery"}, {Name: "boat cushion upholstery"}},
 	Places:   []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
 	Phrases:  []string{"furniture upholstery tarn harbor", "boat cushions tarn harbor"},
 }

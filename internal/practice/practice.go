@@ -25,7 +25,7 @@ import (
 	"inktally/internal/fetch"
 )
 
-//go:embed sites search
+//go:embed sites search demand.json phrases.csv
 var files embed.FS
 
 // Web is the running practice web.
@@ -111,6 +111,9 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	case "/practice/search":
 		serveSearch(out, r)
 		return
+	case "/practice/demand/phrases", "/practice/demand/found":
+		serveDemand(out, r)
+		return
 	case "/practice/error":
 		http.Error(out, "this page always fails", http.StatusInternalServerError)
 		return
@@ -157,17 +160,25 @@ func (w *Web) failsYet(what string, times int) bool {
 	return w.asked[what] <= times
 }
 
+// contentTypes are those of the files that are no pages.
+var contentTypes = map[string]string{
+	".css": "text/css; charset=utf-8", ".js": "text/javascript; charset=utf-8", ".json": "application/json",
+}
+
 func serveSite(out http.ResponseWriter, host, address string, habit habits) {
 	name := path.Join("sites", host, path.Clean("/"+address))
 	if info, err := fs.Stat(files, name); err == nil && info.IsDir() {
 		name = path.Join(name, "index.html")
 	}
 	page, err := fs.ReadFile(files, name)
-	if err != nil || !strings.HasSuffix(name, ".html") {
+	if err != nil {
 		http.Error(out, "there is no such page", http.StatusNotFound)
 		return
 	}
-	contentType := habit.contentType
+	contentType := contentTypes[path.Ext(name)]
+	if contentType == "" {
+		contentType = habit.contentType
+	}
 	if contentType == "" {
 		contentType = "text/html; charset=utf-8"
 	}
@@ -206,7 +217,7 @@ func wordsOf(phrase string) []string {
 func Sites() map[string][]string {
 	out := map[string][]string{}
 	_ = fs.WalkDir(files, "sites", func(name string, entry fs.DirEntry, err error) error {
-		if err != nil || entry.IsDir() {
+		if err != nil || entry.IsDir() || path.Ext(name) != ".html" {
 			return err
 		}
 		host, page, _ := strings.Cut(strings.TrimPrefix(name, "sites/"), "/")

@@ -5,8 +5,11 @@ import (
 	"errors"
 	"log/slog"
 	"net/http"
+	"strings"
+	"time"
 
 	"inktally/internal/app"
+	"inktally/internal/fetch/saved"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -38,11 +41,26 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r.lineup()
 	r.runs()
 	r.pages()
+	r.book()
 }
 
 // operation names an operation for the API's description.
 func operation(method, path, id, summary string) huma.Operation {
-	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, MaxBodyBytes: 32 << 20}
+	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{subject(path)}, MaxBodyBytes: saved.MaxBytes + 1<<20, BodyReadTimeout: 2 * time.Minute}
+}
+
+// subjects tell what an operation is about by its path, the first that holds.
+var subjects = []struct{ part, name string }{
+	{"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/read", "runs"}, {"/pages", "pages"},
+}
+
+func subject(path string) string {
+	for _, s := range subjects {
+		if strings.Contains(path, s.part) {
+			return s.name
+		}
+	}
+	return "clients"
 }
 
 // handle registers an operation whose use case answers with a T.

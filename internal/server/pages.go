@@ -3,10 +3,14 @@ package server
 import (
 	"context"
 	"fmt"
+	"io"
+	"mime/multipart"
+	"strconv"
 
 	"inktally/core/imagename"
 	"inktally/core/target"
 	"inktally/internal/app"
+	"inktally/internal/fetch/saved"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -17,11 +21,26 @@ type evidenceInput struct {
 	Phrase string `query:"phrase" maxLength:"200" doc:"What is marked; a phrase of the sheet stands for its family"`
 }
 
+type draftInput struct {
+	ClientPath
+	Body app.PageDraft
+}
+
+type changeInput struct {
+	PagePath
+	Body app.PageDraft
+}
+
+type filesInput struct {
+	PagePath
+	RawBody multipart.Form
+}
+
 type pasteInput struct {
 	PagePath
 	Body struct {
 		Entry int64  `json:"entry" doc:"The rival's lineup entry; 0 for the client's page"`
-		HTML  string `json:"html" doc:"The page's HTML"`
+		HTML  string `json:"html" doc:"The page's HTML, or its text"`
 	}
 }
 
@@ -48,6 +67,18 @@ type file struct {
 
 func (r api) pages() {
 	const page = "/clients/{client}/pages/{page}"
+	handle(r, post, "/clients/{client}/pages", "addPage", "Add a page of the client; without a kind its address tells what it is for",
+		func(ctx context.Context, in *draftInput) (app.PageInfo, error) {
+			return r.app.AddPage(ctx, in.Client, in.Body)
+		})
+	handle(r, put, page, "updatePage", "Change the address of a page and what it is for",
+		func(ctx context.Context, in *changeInput) (app.PageInfo, error) {
+			return r.app.UpdatePage(ctx, in.Client, in.Page, in.Body)
+		})
+	do(r, remove, page, "takePageOff", "Take a page off the client",
+		func(ctx context.Context, in *PagePath) error { return r.app.TakePageOff(ctx, in.Client, in.Page) })
+	do(r, post, page+"/back", "bringPageBack", "Bring a page back that was taken off, with what was said of its targets",
+		func(ctx context.Context, in *PagePath) error { return r.app.BringPageBack(ctx, in.Client, in.Page) })
 	handle(r, get, page+"/sheet", "sheet", "The page and its rivals', measured side by side",
 		func(ctx context.Context, in *PagePath) (*app.Sheet, error) {
 			return r.app.Sheet(ctx, in.Client, in.Page)
@@ -56,9 +87,21 @@ func (r api) pages() {
 		func(ctx context.Context, in *evidenceInput) (*app.Evidence, error) {
 			return r.app.Evidence(ctx, in.Client, in.Page, in.Entry, in.Phrase)
 		})
-	do(r, post, page+"/paste", "paste", "Take pasted HTML as the page's reading", func(ctx context.Context, in *pasteInput) error {
-		return r.app.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
-	})
+	handle(r, get, page+"/facts", "pageFacts", "All there is on a page beside its words",
+		func(ctx context.Context, in *evidenceInput) (*app.PageFacts, error) {
+			return r.app.PageFacts(ctx, in.Client, in.Page, in.Entry)
+		})
+	handle(r, get, page+"/made-of", "madeOf", "What a page's copy is made of, and what rivals share",
+		func(ctx context.Context, in *evidenceInput) (*app.MadeOf, error) {
+			return r.app.MadeOf(ctx, in.Client, in.Page, in.Entry)
+		})
+	handle(r, post, page+"/files", "files", "Take saved pages and web archives as readings: files in \"files\", their paths in \"paths\", the rival's entry in \"entry\"", r.files)
+	handle(r, post, page+"/paste", "paste", "Take pasted HTML or text as the page's reading",
+		func(ctx context.Context, in *pasteInput) (app.Filed, error) {
+			return r.app.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
+		})
+	do(r, remove, "/clients/{client}/readings/{reading}", "dropReading", "Take a reading back that was brought by mistake",
+		func(ctx context.Context, in *readingPath) error { return r.app.DropReading(ctx, in.Client, in.Reading) })
 	handle(r, get, page+"/targets", "targets", "What the page must have, in order",
 		func(ctx context.Context, in *PagePath) (*app.Targets, error) {
 			return r.app.Targets(ctx, in.Client, in.Page)
@@ -73,6 +116,37 @@ func (r api) pages() {
 		})
 	huma.Register(r.huma, operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
 	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage", "The page as it was kept"), r.keptPage)
+}
+
+// files takes the files of a form; the paths tell the folders that they were in.
+func (r api) files(ctx context.Context, in *filesInput) ([]app.Filed, error) {
+	headers, paths := in.RawBody.File["files"], in.RawBody.Value["paths"]
+	var files []saved.File
+	sum := 0
+	for i, h := range headers {
+		f, err := h.Open()
+		if err != nil {
+			return nil, err
+		}
+		body, err := io.ReadAll(io.LimitReader(f, saved.MaxBytes+1))
+		f.Close()
+		if err != nil {
+			return nil, err
+		}
+		if sum += len(body); sum > saved.MaxBytes {
+			return nil, app.Invalid{Sentence: fmt.Sprintf("the files are larger than %d MB together", saved.MaxBytes>>20)}
+		}
+		name := h.Filename
+		if i < len(paths) && paths[i] != "" {
+			name = paths[i]
+		}
+		files = append(files, saved.File{Name: name, Body: body})
+	}
+	entry := int64(0)
+	if v := in.RawBody.Value["entry"]; len(v) > 0 {
+		entry, _ = strconv.ParseInt(v[0], 10, 64)
+	}
+	return r.app.AddFiles(ctx, in.Client, in.Page, entry, files)
 }
 
 func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {

@@ -21,6 +21,14 @@ type overruleInput struct {
 	}
 }
 
+type readInput struct {
+	ClientPath
+	Body struct {
+		URL string `json:"url" maxLength:"2000" doc:"The address of a page of the client or of a rival"`
+		Way string `json:"way" enum:",served,browser" doc:"How it is to be read from now on; empty leaves that to the program"`
+	}
+}
+
 // lastRun is the newest run of a client.
 type lastRun struct {
 	Run *app.Run `json:"run" doc:"Null where nothing was measured yet"`
@@ -33,6 +41,10 @@ func (r api) runs() {
 	})
 	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
 		func(ctx context.Context, in *ClientPath) (app.Run, error) { return r.app.Measure(ctx, in.Client) })
+	handle(r, post, "/clients/{client}/read", "readPage", "Read one page anew, as served or in a browser",
+		func(ctx context.Context, in *readInput) (app.Run, error) {
+			return r.app.ReadPage(ctx, in.Client, in.Body.URL, in.Body.Way)
+		})
 	handle(r, post, "/clients/{client}/run/{run}/resume", "resume", "Go on with a run, and try again what failed",
 		func(ctx context.Context, in *RunPath) (app.Run, error) { return r.app.Resume(ctx, in.Client, in.Run) })
 	handle(r, post, "/clients/{client}/run/{run}/overrule", "overrule", "Read a page although its site asks programs not to",

@@ -28,7 +28,8 @@ func serve(t *testing.T) *httptest.Server {
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "s.db"))
 	require.NoError(t, err)
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
-	a, err := app.New(context.Background(), app.Options{DB: db, Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}, Log: log})
+	a, err := app.New(context.Background(), app.Options{DB: db, Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
+		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
 	require.NoError(t, err)
 	server := httptest.NewServer(New(a, log))
 	t.Cleanup(func() {
@@ -108,7 +109,7 @@ func TestGuard(t *testing.T) {
 func TestRunOverTheAPI(t *testing.T) {
 	server := serve(t)
 	status, g := ask(t, server, "POST", "/api/clients", `{"name":"B","trade":"","phone":"","home_page":"brindleandash.example",
-		"services":["chimney sweep"],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],"phrases":["chimney sweep tarn harbor"]}`)
+		"services":[{"name":"chimney sweep"}],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],"phrases":["chimney sweep tarn harbor"]}`)
 	require.Equal(t, http.StatusOK, status)
 	assert.InDelta(t, 1, g["id"], 0)
 	status, l := ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"Harbor Tarn chimney SWEEP"}`)
@@ -157,4 +158,21 @@ func TestOpenAPI(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, string(a), string(b))
 	assert.Contains(t, string(a), `"/api/clients/{client}/pages/{page}/evidence"`)
+}
+
+// The phrase book is given out as a file.
+func TestBookFile(t *testing.T) {
+	server := serve(t)
+	status, _ := ask(t, server, "POST", "/api/clients", `{"name":"Brindle & Ash","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	require.Equal(t, http.StatusOK, status)
+	resp, err := http.Get(server.URL + "/api/clients/1/book.csv")
+	require.NoError(t, err)
+	defer resp.Body.Close()
+	body, err := io.ReadAll(resp.Body)
+	require.NoError(t, err)
+	assert.Equal(t, "text/csv; charset=utf-8", resp.Header.Get("Content-Type"))
+	assert.Equal(t, `attachment; filename="phrase-book-brindle-and-ash.csv"`, resp.Header.Get("Content-Disposition"))
+	assert.Contains(t, string(body), "chimney sweep,chimney sweep,,,,broad")
+	status, _ = ask(t, server, "GET", "/api/clients/9/book.csv", "")
+	assert.Equal(t, http.StatusNotFound, status)
 }

@@ -1,0 +1,58 @@
+package app
+
+import (
+	"context"
+	"strconv"
+
+	"inktally/internal/export"
+)
+
+// BookFile is a client's phrase book as CSV, a phrase a row in the order of the
+// book, and the name of its client. Brought again, it gives the same figures.
+func (a *App) BookFile(ctx context.Context, client int64) (csv []byte, name string, err error) {
+	book, err := a.Book(ctx, client)
+	if err != nil {
+		return nil, "", err
+	}
+	ground, err := a.Ground(ctx, client)
+	if err != nil {
+		return nil, "", err
+	}
+	rows := [][]string{{"phrase", "family", "searches", "difficulty", "position", "intent", "why", "service", "place", "page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}}
+	for _, f := range book.Families {
+		for i, m := range f.Members {
+			row := []string{m.Text, f.Members[0].Text, figure(m.Volume), figure(m.Difficulty), figure(m.Position),
+				string(f.Intent), f.Reason, f.Service, f.Place, f.Carrier, yes(f.Kept), "", ""}
+			if f.Choice.Reason != "" {
+				row[6] = f.Choice.Reason
+			}
+			if i == 0 {
+				row[11], row[12] = decimal(f.Gain), decimal(f.Worth)
+			}
+			rows = append(rows, row)
+		}
+	}
+	csv, err = export.CSV(rows)
+	return csv, ground.Name, err
+}
+
+func figure(n *int) string {
+	if n == nil {
+		return ""
+	}
+	return strconv.Itoa(*n)
+}
+
+func decimal(f float64) string {
+	if f == 0 {
+		return ""
+	}
+	return strconv.FormatFloat(f, 'f', 1, 64)
+}
+
+func yes(b bool) string {
+	if b {
+		return "yes"
+	}
+	return "no"
+}

@@ -1,0 +1,108 @@
+package app_test
+
+import (
+	"testing"
+
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/target"
+	"inktally/internal/app"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A near miss is within reach, and its page lacks the very words.
+func TestNearMiss(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Sweeps</title><p>A chimney sweep for Tarn Harbor. Masonry repair Tarn Harbor."}}
+	a, _ := open(t, w)
+	b := careful
+	b.HomePage = "brindle.example"
+	client, _ := newClient(t, a, b, "")
+	_, err := a.ImportList(ctx, client, "x.csv", []byte("phrase,position\nchimney sweep tarn harbor,14\nbest chimney cleaning tarn harbor,40\ndryer vent cleaning ostrey,12\n"), nil, "")
+	require.NoError(t, err)
+	near := func(lead string) bool { return bookOf(t, a, client)[lead].NearMiss }
+	assert.True(t, near("chimney sweep tarn harbor"), "not read yet")
+	assert.True(t, near("dryer vent cleaning ostrey"), "its page is to be made")
+	assert.False(t, near("best chimney cleaning tarn harbor"), "out of reach")
+	_, err = a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	assert.True(t, near("chimney sweep tarn harbor"), "it only stands there loosely")
+	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title><p>Here.")
+	_, err = a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	assert.False(t, near("chimney sweep tarn harbor"), "it stands in the title")
+}
+
+// A page is told by its address; two pages for one family are a conflict; one
+// that is there takes its families on its sheet.
+func TestPages(t *testing.T) {
+	a, _ := open(t, &web{})
+	b := careful
+	b.HomePage = "brindle.example"
+	client, _ := newClient(t, a, b, "")
+	_, err := a.AddPhrases(ctx, client, []string{"dryer vent cleaning tarn harbor", "dryer vent cleaning near me", "chimney sweep ostrey"})
+	require.NoError(t, err)
+	assert.Equal(t, int64(0), bookOf(t, a, client)["dryer vent cleaning near me"].PageID)
+	planned, err := a.AddPage(ctx, client, app.PageDraft{Kind: target.Service, Service: "dryer vent cleaning"})
+	require.NoError(t, err)
+	vents, err := a.AddPage(ctx, client, app.PageDraft{URL: "brindle.example/dryer-vent-cleaning/"})
+	require.NoError(t, err)
+	assert.Equal(t, planned.ID, vents.ID, "it is the one that was planned")
+	assert.Equal(t, target.Service, vents.Kind)
+	assert.Equal(t, "dryer vent cleaning", vents.Service)
+	row := bookOf(t, a, client)["dryer vent cleaning near me"]
+	assert.Equal(t, vents.ID, row.PageID)
+	assert.Empty(t, row.Conflict)
+	other, err := a.AddPage(ctx, client, app.PageDraft{URL: "brindle.example/p/17", Kind: target.Service, Service: "dryer vent cleaning"})
+	require.NoError(t, err)
+	assert.Equal(t, []int64{other.ID}, bookOf(t, a, client)["dryer vent cleaning near me"].Conflict)
+	sheet, err := a.Sheet(ctx, client, vents.ID)
+	require.NoError(t, err)
+	require.Len(t, sheet.Families, 2)
+	assert.Equal(t, "dryer vent cleaning tarn harbor", sheet.Families[0].Lead, "near me is no first family")
+	assert.Equal(t, 500, sheet.Target.Words.Target)
+
+	other, err = a.UpdatePage(ctx, client, other.ID, app.PageDraft{Kind: target.Area, Place: "Ostrey"})
+	require.NoError(t, err)
+	assert.Empty(t, other.URL)
+	assert.Equal(t, other.ID, bookOf(t, a, client)["chimney sweep ostrey"].PageID, "a page that is wished for")
+	for says, d := range map[string]app.PageDraft{
+		"there already":           {URL: "http://brindle.example/dryer-vent-cleaning/"},
+		"one home page":           {URL: "brindle.example/index.html"},
+		"none of the services":    {Kind: target.Service, Service: "roofing"},
+		"none of the places":      {Kind: target.Area, Place: "Nowhere"},
+		"say which service":       {URL: "brindle.example/x", Kind: target.Service},
+		"say which place":         {URL: "brindle.example/x", Kind: target.Area, Place: "Tarn Harbor"},
+		"give the page an addres": {Kind: target.About},
+		"no dot":                  {URL: "shop"},
+	} {
+		_, err := a.AddPage(ctx, client, d)
+		require.ErrorContains(t, err, says)
+	}
+	g, err := a.Ground(ctx, client)
+	require.NoError(t, err)
+	require.Len(t, g.Pages, 3)
+	require.ErrorContains(t, a.TakePageOff(ctx, client, g.Pages[0].ID), "home page stays")
+	renamed := b
+	renamed.Services = []phrase.Service{b.Services[0], {Name: "vent cleaning", Words: []string{"dryer vent cleaning"}}}
+	renamed.Places = []place.Place{b.Places[0], {Name: "West Ostrey"}}
+	g, err = a.SaveGround(ctx, client, renamed)
+	require.NoError(t, err)
+	assert.Equal(t, []string{"", "vent cleaning", ""}, []string{g.Pages[0].Service, g.Pages[1].Service, g.Pages[2].Service}, "a page keeps its service under its new name")
+	assert.Equal(t, "West Ostrey", g.Pages[2].Place)
+	g, err = a.SaveGround(ctx, client, b)
+	require.NoError(t, err)
+	assert.Equal(t, "dryer vent cleaning", g.Pages[1].Service)
+	_, err = a.Choose(ctx, client, other.ID, "new page", target.Choice{State: target.Kept})
+	require.NoError(t, err)
+	require.NoError(t, a.TakePageOff(ctx, client, other.ID))
+	require.NoError(t, a.BringPageBack(ctx, client, other.ID))
+	targets, err := a.Targets(ctx, client, other.ID)
+	require.NoError(t, err)
+	assert.Equal(t, target.Kept, targets.Targets[0].Choice.State, "what was said of its targets came back")
+	require.NoError(t, a.TakePageOff(ctx, client, other.ID))
+	assert.ErrorIs(t, a.TakePageOff(ctx, client, other.ID), app.ErrNotFound)
+}
