@@ -7,6 +7,7 @@ import (
 	"bytes"
 	"fmt"
 	"os"
+	"runtime"
 	"slices"
 	"syscall"
 	"time"
@@ -18,24 +19,17 @@ import (
 )
 
 func main() {
-	body, phrases := sample(150_000, 300, 80, 20)
-	parse := func() {
-		if _, err := html.Parse(bytes.NewReader(body)); err != nil {
-			panic(err)
-		}
-	}
-	q := &sheet.Question{Phrases: phrases}
-	measure := func() *sheet.Column { return sheet.Measure(page.Read(body, page.Source{}), q) }
-	c := measure()
-	least := c.Phrases[0].Exact.Total
-	for _, p := range c.Phrases {
-		least = min(least, p.Exact.Total)
-	}
-	fmt.Printf("page: %d KB, %d words seen, %d links, %d images, %d phrases, each at least %d times\n",
-		len(body)/1000, c.Page.Words.Seen, len(c.Page.Links), len(c.Page.Images), len(phrases), least)
-	report("measure a page with 20 phrases, parsing included", 2.0, parse, func() { measure() })
+	// A second processor that has nothing to do would help to collect garbage
+	// without need, now more and now less.
+	runtime.GOMAXPROCS(1)
+	body, phrases := sample(150_000, 300, 80, 100)
+	parse := func() { parse(body) }
+	q := &sheet.Question{Phrases: phrases[:20]}
+	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() { sheet.Measure(page.Read(body, page.Source{}), q) })
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
-	for _, err := range []error{sheetBench(parse, body, phrases), bundle("internal/server/dist")} {
+	facts()
+	matching()
+	for _, err := range []error{sheetBench(parse, body, phrases[:20]), bookBench(parse), siteBench(), bundle("internal/server/dist")} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)
@@ -43,9 +37,17 @@ func main() {
 	}
 }
 
+// parse is what all else is measured by.
+func parse(body []byte) {
+	if _, err := html.Parse(bytes.NewReader(body)); err != nil {
+		panic(err)
+	}
+}
+
 // report prints the median of what work costs beside base.
 func report(name string, goal float64, base, work func()) {
-	const rounds, batch = 25, 6
+	const rounds = 25
+	batch := 1 + int(30*time.Millisecond/(1+cpu(base, 1)))
 	var ratios []float64
 	for range rounds {
 		b, w := cpu(base, batch), cpu(work, batch)
@@ -56,12 +58,13 @@ func report(name string, goal float64, base, work func()) {
 	if goal > 0 {
 		aim = fmt.Sprintf(" (goal: at most %.1f)", goal)
 	}
-	fmt.Printf("%-52s %6.2f x html.Parse%s   quartiles %.2f-%.2f\n", name, ratios[rounds/2], aim, ratios[rounds/4], ratios[rounds*3/4])
+	fmt.Printf("%-52s %6.2f x%s   quartiles %.2f-%.2f\n", name, ratios[rounds/2], aim, ratios[rounds/4], ratios[rounds*3/4])
 }
 
 // cpu is the processor time that n calls of work cost this process, garbage
-// collection included.
+// collection included, but not that of what was there before.
 func cpu(work func(), n int) time.Duration {
+	runtime.GC()
 	before := used()
 	for range n {
 		work()

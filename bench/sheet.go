@@ -7,6 +7,7 @@ import (
 	"path/filepath"
 	"strings"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/internal/app"
 	"inktally/internal/fetch"
@@ -16,8 +17,8 @@ import (
 // serving answers every address with one page.
 type serving struct{ body []byte }
 
-func (s serving) Get(_ context.Context, address string, _ bool) (fetch.Document, error) {
-	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
+func (s serving) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
+	return fetch.Document{URL: r.Address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
 }
 
 func (s serving) Sheets(context.Context, fetch.Document) map[string]string { return nil }
@@ -64,7 +65,7 @@ func sheetBench(parse func(), body []byte, phrases []string) error {
 // measured makes a client with seven rivals and waits for its run.
 func measured(ctx context.Context, a *app.App, phrases []string) (client, page int64, err error) {
 	g, err := a.NewClient(ctx, app.Business{Name: "Bench", HomePage: "bench.example", Phrases: phrases,
-		Services: []string{"chimney sweep"}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
+		Services: []phrase.Service{{Name: "chimney sweep"}}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
 	if err != nil {
 		return 0, 0, err
 	}

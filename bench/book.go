@@ -1,0 +1,89 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/core/sheet"
+	"inktally/internal/app"
+	"inktally/internal/store"
+)
+
+// matching compares what 1,000 phrases cost on a page with what 10 cost.
+func matching() {
+	body, _ := sample(150_000, 300, 80, 100)
+	p := page.Read(body, page.Source{})
+	of := func(n int) *sheet.Question {
+		q := &sheet.Question{}
+		for i := range n {
+			q.Phrases = append(q.Phrases, fmt.Sprintf("%s %s %s", []string{"", "best", "cheap", "local"}[i%4], services[i/4%len(services)], places[i/40%len(places)]))
+		}
+		for i := range q.Phrases {
+			q.Phrases[i] = strings.TrimSpace(q.Phrases[i])
+			if i >= 400 {
+				q.Phrases[i] += fmt.Sprintf(" %d", i)
+			}
+		}
+		return q
+	}
+	few, many := of(10), of(1000)
+	whole := func(q *sheet.Question) func() {
+		return func() { sheet.Measure(page.Read(body, page.Source{}), q) }
+	}
+	report("a page with 1,000 phrases beside 10", 1.3, whole(few), whole(many))
+	report("  of it: without reading the page", 0, func() { sheet.Measure(p, few) }, func() { sheet.Measure(p, many) })
+}
+
+// bookBench compares the import of 2,000 phrases, and a phrase found on 8
+// pages, with one parse of a page of 150 KB.
+func bookBench(parse func()) error {
+	dir, err := os.MkdirTemp("", "inktally-bench-")
+	if err != nil {
+		return err
+	}
+	defer os.RemoveAll(dir)
+	ctx := context.Background()
+	db, err := store.Open(ctx, filepath.Join(dir, "book.db"))
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	page, _ := sample(14_000, 40, 10, 20) // some 2,000 words
+	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{page}})
+	if err != nil {
+		return err
+	}
+	defer a.Close()
+	client, home, err := measured(ctx, a, []string{"chimney sweep tarn harbor"})
+	if err != nil {
+		return err
+	}
+	var list strings.Builder
+	list.WriteString("phrase,volume,difficulty\n")
+	for i := range 2000 {
+		fmt.Fprintf(&list, "%s %s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], []string{"cost", "best", "", "ohio"}[i%4], i/100, i%900, i%70)
+	}
+	report("2,000 phrases imported, grouped and stored", 400, parse, func() {
+		r, err := a.ImportList(ctx, client, "bench", []byte(list.String()), nil, "")
+		if err != nil || r.Added+r.Joined < 1900 {
+			panic(fmt.Sprint("the list was not taken: ", err))
+		}
+		if _, err := a.Book(ctx, client); err != nil {
+			panic(err)
+		}
+		if err := a.UndoImport(ctx, client, r.ImportID); err != nil {
+			panic(err)
+		}
+	})
+	report("a typed phrase found on 8 pages", 10, parse, func() {
+		e, err := a.Evidence(ctx, client, home, 0, "flue liner quillby")
+		if err != nil || len(e.Across) != 8 {
+			panic(fmt.Sprint("not found on 8 pages: ", err))
+		}
+	})
+	return nil
+}

@@ -1,0 +1,85 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"net"
+	"net/http"
+	"net/http/httptest"
+	"net/netip"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/internal/app"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+)
+
+const (
+	sitePages = 40
+	latency   = 20 * time.Millisecond
+	siteGoal  = 3 * time.Second
+)
+
+// siteBench reads, measures and keeps the pages of one site, each of which
+// takes its time to answer.
+func siteBench() error {
+	body, phrases := sample(60_000, 120, 30, 20)
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		if r.URL.Path == "/robots.txt" {
+			return
+		}
+		time.Sleep(latency)
+		w.Header().Set("Content-Type", "text/html; charset=utf-8")
+		_, _ = w.Write(body)
+	}))
+	defer server.Close()
+	dir, err := os.MkdirTemp("", "inktally-bench-")
+	if err != nil {
+		return err
+	}
+	defer os.RemoveAll(dir)
+	ctx := context.Background()
+	db, err := store.Open(ctx, filepath.Join(dir, "site.db"))
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	dialer := &net.Dialer{}
+	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
+		return dialer.DialContext(ctx, network, server.Listener.Addr().String())
+	}})
+	a, err := app.New(ctx, app.Options{DB: db, Pages: pages})
+	if err != nil {
+		return err
+	}
+	defer a.Close()
+	g, err := a.NewClient(ctx, app.Business{Name: "Bench", HomePage: "site.example", Phrases: phrases,
+		Services: []phrase.Service{{Name: "chimney sweep"}}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
+	if err != nil {
+		return err
+	}
+	var rest []string
+	for i := range sitePages - 1 {
+		rest = append(rest, fmt.Sprintf("http://site.example/page-%d", i))
+	}
+	if _, err := a.PasteRivals(ctx, g.ID, strings.Join(rest, " ")); err != nil {
+		return err
+	}
+	states, end := a.Watch(g.ID)
+	defer end()
+	from := time.Now()
+	run, err := a.Measure(ctx, g.ID)
+	for err == nil && run.State == "running" {
+		run = <-states
+	}
+	if err == nil && run.Done != sitePages {
+		err = fmt.Errorf("%d of %d pages were read", run.Done, sitePages)
+	}
+	fmt.Printf("%d pages of one site with %v latency: %.2f s (goal: under %v)\n", sitePages, latency, time.Since(from).Seconds(), siteGoal)
+	return err
+}
