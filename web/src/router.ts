@@ -13,6 +13,8 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => ({ name: 'ground', params: to.params }) },
         { path: 'ground', name: 'ground', component: () => import('./stops/ground/GroundView.vue') },
+        { path: 'book', name: 'book', component: () => import('./stops/book/BookView.vue') },
+        { path: 'found', name: 'found', component: () => import('./stops/found/FoundView.vue') },
         { path: 'lineup', name: 'lineup', component: () => import('./stops/lineup/LineupView.vue') },
         {
           path: 'pages/:page(\\d+)/sheet',

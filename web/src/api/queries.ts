@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { api, taken, type Business, type Choice } from './client'
+import { api, taken, type Business, type Choice, type Run } from './client'
 
 type Id = MaybeRefOrGetter<number>
 
@@ -24,14 +24,13 @@ export function useLineup(client: Id) {
   })
 }
 
-/** The newest run; its progress comes by events (useProgress). */
+/**
+ * The newest run, null where there was none. It comes by events alone
+ * (useProgress): an answer that was asked for could be older than an event that
+ * came meanwhile, and put it back.
+ */
 export function useRun(client: Id) {
-  return useQuery({
-    queryKey: ['client', client, 'run'],
-    queryFn: async () =>
-      (await taken(api.GET('/api/clients/{client}/run', { params: { path: { client: toValue(client) } } })))
-        .run,
-  })
+  return useQuery<Run | null>({ queryKey: ['client', client, 'run'], queryFn: skipToken })
 }
 
 export function useSheet(client: Id, page: Id) {
@@ -78,6 +77,38 @@ export function useEvidence(
   })
 }
 
+/** All there is on a page of the sheet beside its words. */
+export function usePageFacts(client: Id, page: Id, entry: Id) {
+  return useQuery({
+    queryKey: ['client', client, 'facts', page, entry],
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/pages/{page}/facts', {
+          params: {
+            path: { client: toValue(client), page: toValue(page) },
+            query: { entry: toValue(entry) },
+          },
+        }),
+      ),
+  })
+}
+
+/** What a page's copy is made of, and what its rivals share. */
+export function useMadeOf(client: Id, page: Id, entry: Id) {
+  return useQuery({
+    queryKey: ['client', client, 'made', page, entry],
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/pages/{page}/made-of', {
+          params: {
+            path: { client: toValue(client), page: toValue(page) },
+            query: { entry: toValue(entry) },
+          },
+        }),
+      ),
+  })
+}
+
 function pathOf(client: Id, page: Id) {
   return { params: { path: { client: toValue(client), page: toValue(page) } } }
 }
@@ -111,6 +142,9 @@ export function useChanges(client: Id) {
       ),
     ),
     measure: change(() => taken(api.POST('/api/clients/{client}/run', path()))),
+    readPage: change(({ url, way }: { url: string; way: '' | 'served' | 'browser' }) =>
+      taken(api.POST('/api/clients/{client}/read', { ...path(), body: { url, way } })),
+    ),
     resume: change((run: number) =>
       taken(
         api.POST('/api/clients/{client}/run/{run}/resume', {
@@ -143,6 +177,17 @@ export function useChanges(client: Id) {
     ),
     setHours: change((hours: number) =>
       taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours } })),
+    ),
+    dropReadings: change((readings: number[]) =>
+      Promise.all(
+        readings.map((reading) =>
+          taken(
+            api.DELETE('/api/clients/{client}/readings/{reading}', {
+              params: { path: { client: toValue(client), reading } },
+            }),
+          ),
+        ),
+      ),
     ),
     paste: change(({ page, entry, html }: { page: number; entry: number; html: string }) =>
       taken(

@@ -41,6 +41,228 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The phrase book in families, those worth writing for first */
+        get: operations["book"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The phrase book as CSV */
+        get: operations["bookFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Phrases of services, places and patterns that the book has not */
+        get: operations["candidates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/demand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask the source for the searches of all phrases, and what the site is found for */
+        post: operations["askDemand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/families": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep families or set them aside, or say which phrase leads */
+        put: operations["chooseFamilies"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the list in "file"; "layout" says what its columns hold, "site" whose found-for list it is */
+        post: operations["importList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back what an import did */
+        delete: operations["undoImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lists of words by which intents are told */
+        get: operations["lists"];
+        /** Replace the lists of words */
+        put: operations["saveLists"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/members": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put phrases in the family of another one, or let one stand alone */
+        put: operations["placePhrases"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add phrases to the book */
+        post: operations["addPhrases"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Show how a list in "file" is understood */
+        post: operations["previewList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/book/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what a word is, or which one it means the same as */
+        put: operations["judgeWord"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the client's site and its rivals' are found for, side by side */
+        get: operations["found"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/hours": {
         parameters: {
             query?: never;
@@ -127,6 +349,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a page of the client; without a kind its address tells what it is for */
+        post: operations["addPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change the address of a page and what it is for */
+        put: operations["updatePage"];
+        post?: never;
+        /** Take a page off the client */
+        delete: operations["takePageOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a page back that was taken off, with what was said of its targets */
+        post: operations["bringPageBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/pages/{page}/brief": {
         parameters: {
             query?: never;
@@ -178,6 +452,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/pages/{page}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All there is on a page beside its words */
+        get: operations["pageFacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take saved pages and web archives as readings: files in "files", their paths in "paths", the rival's entry in "entry" */
+        post: operations["files"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}/made-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a page's copy is made of, and what rivals share */
+        get: operations["madeOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/pages/{page}/paste": {
         parameters: {
             query?: never;
@@ -187,7 +512,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take pasted HTML as the page's reading */
+        /** Take pasted HTML or text as the page's reading */
         post: operations["paste"];
         delete?: never;
         options?: never;
@@ -242,6 +567,40 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read one page anew, as served or in a browser */
+        post: operations["readPage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a reading back that was brought by mistake */
+        delete: operations["dropReading"];
         options?: never;
         head?: never;
         patch?: never;
@@ -354,6 +713,20 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Across: {
+            /**
+             * Format: int64
+             * @description 0 for the client's page
+             */
+            entry_id: number;
+            /** Format: int64 */
+            exact: number;
+            /** Format: int64 */
+            find_in_page: number;
+            /** Format: int64 */
+            loose: number;
+            name: string;
+        };
         Block: {
             /** @description Whether it counts as copy */
             copy: boolean;
@@ -371,6 +744,117 @@ export interface components {
             /** Format: int64 */
             words: number;
         };
+        Book: {
+            /** @description Those worth writing for first, by gain */
+            families: components["schemas"]["BookRow"][];
+            /** @description Words of firms, by which families were set aside */
+            firms: components["schemas"]["Unfamiliar"][];
+            /** @description The lists that were taken, the last first: that one can be taken back */
+            imports: components["schemas"]["ImportInfo"][];
+            /** @description The pages that carry the families, in order of gain */
+            pages: components["schemas"]["CarrierPage"][];
+            /** Format: int64 */
+            phrases: number;
+            slips: components["schemas"]["SlipCount"][];
+            /** @description Families by intent */
+            sums: {
+                [key: string]: number;
+            };
+            ties: string[][];
+            unfamiliar: components["schemas"]["Unfamiliar"][];
+        };
+        BookPhrase: {
+            /**
+             * Format: int64
+             * @description 0 to 100
+             */
+            difficulty: number | null;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description Where the client stands
+             */
+            position: number | null;
+            text: string;
+            /**
+             * Format: int64
+             * @description Searches a month
+             */
+            volume: number | null;
+            /** @description The phrase with whose family the user put it, itself where it stands alone */
+            with: string;
+        };
+        BookRow: {
+            /**
+             * Format: int64
+             * @description The position to aim at
+             */
+            aimed: number;
+            /** @description The page that carries it: home, a service or a place; empty where it is set aside */
+            carrier: string;
+            choice: components["schemas"]["FamilyChoice"];
+            /** @description Other pages that claim it too */
+            conflict: number[];
+            /** Format: int64 */
+            difficulty: number | null;
+            /**
+             * Format: double
+             * @description Visits a month more, an estimate; never less than 0
+             */
+            gain: number;
+            /** @enum {string} */
+            intent: "hire" | "research" | "brand" | "elsewhere" | "broad";
+            kept: boolean;
+            key: string;
+            /** @description Visits a month of each place in the map pack; never added to the gain */
+            map: number[];
+            /** @description The phrases, the lead first */
+            members: components["schemas"]["BookPhrase"][];
+            /**
+             * Format: double
+             * @description How long it takes to get there, an estimate
+             */
+            months: number;
+            near: boolean;
+            /** @description Position 11 to 30 or of low difficulty, and its page lacks the exact lead */
+            near_miss: boolean;
+            /**
+             * Format: double
+             * @description Visits a month now, an estimate
+             */
+            now: number;
+            /**
+             * Format: int64
+             * @description The client's page, 0 where it is to be made
+             */
+            page_id: number;
+            place: string;
+            /** Format: int64 */
+            position: number | null;
+            /** @description The words that decided */
+            reason: string;
+            service: string;
+            slips?: components["schemas"]["Slip"][];
+            /**
+             * Format: double
+             * @description Visits a month at that position, an estimate
+             */
+            then: number;
+            unfamiliar: string[];
+            /** @description Whether the volume of some member is not known */
+            unknown: boolean;
+            /**
+             * Format: double
+             * @description Searches a month: the lead's and a share of the others'
+             */
+            volume: number;
+            /**
+             * Format: double
+             * @description The gain in money a month, 0 where that is not known
+             */
+            worth: number;
+        };
         Brief: {
             client: string;
             /** Format: date-time */
@@ -378,6 +862,11 @@ export interface components {
             lead: string;
             page: components["schemas"]["PageInfo"];
             sections: components["schemas"]["BriefSection"][];
+            /**
+             * @description What gains are in
+             * @enum {string}
+             */
+            unit: "visits" | "share";
             words: components["schemas"]["BriefWords"];
         };
         BriefSection: {
@@ -403,8 +892,17 @@ export interface components {
             writer: number;
         };
         Business: {
+            /**
+             * Format: double
+             * @description Customers that come of a hundred visits, 0 where that is not known
+             */
+            customers?: number;
             /** @description Address of the home page; empty where there is none yet */
             home_page: string;
+            /** @description Of the phrases: en; empty is English */
+            language?: string;
+            /** @description The sign of what a job brings */
+            money?: string;
             /** @description The business; empty takes the site's name */
             name: string;
             phone: string;
@@ -412,8 +910,28 @@ export interface components {
             phrases: string[];
             places: components["schemas"]["Place"][];
             /** @description What the client sells; the first is its main service */
-            services: string[];
+            services: components["schemas"]["Service"][];
             trade: string;
+        };
+        CarrierPage: {
+            /** @description home, a service or a place */
+            carrier: string;
+            /** @description Other pages that claim the same families */
+            conflict: number[];
+            /** Format: int64 */
+            families: number;
+            /**
+             * Format: double
+             * @description Visits a month more, an estimate
+             */
+            gain: number;
+            /** @enum {string} */
+            kind: "home" | "service" | "area";
+            /**
+             * Format: int64
+             * @description 0 where the page is to be made
+             */
+            page_id: number;
         };
         Choice: {
             reason?: string;
@@ -450,9 +968,12 @@ export interface components {
             images: components["schemas"]["Image"][];
             lang: string;
             name: string;
+            note: string;
+            overruled: boolean;
             /** Format: int64 */
             reading_id: number;
-            /** @description web, web although the site asks programs not to (overruled), or pasted */
+            redirects: string[];
+            /** @description How the page came in: web, browser, saved file, web archive or pasted */
             road: string;
             /** @enum {string} */
             role: "client" | "rival";
@@ -462,8 +983,11 @@ export interface components {
             /** Format: date-time */
             taken_at: string | null;
             title: string;
+            /** @description A page of another kind: it counts for no mark */
+            unlike: boolean;
             url: string;
             warnings: string[];
+            way: string;
             words: components["schemas"]["Words"];
         };
         DescribedBusiness: {
@@ -473,16 +997,20 @@ export interface components {
             hours: string[];
             name: string;
             phone: string;
+            profiles: string[];
             type: string;
         };
         Details: {
+            baked: string[];
             businesses: components["schemas"]["DescribedBusiness"][];
             /** @description As it stands in the page */
             canonical: string;
             /** Format: int64 */
             external: number;
+            faults: ("under construction" | "no index" | "placeholder text" | "not secure" | "phone no link" | "no phone" | "no description" | "vague words" | "other language" | "words in images")[];
             /** Format: int64 */
-            foreign: number;
+            first_faults: number;
+            foreign: components["schemas"]["Passages"];
             /**
              * Format: int64
              * @description Forms with something to fill in, searches left out
@@ -495,8 +1023,8 @@ export interface components {
             /** Format: int64 */
             maps: number;
             phones: components["schemas"]["Phone"][];
-            /** Format: int64 */
-            placeholder: number;
+            placeholder: components["schemas"]["Passages"];
+            profiles: string[];
             /** @description What the page tells search engines */
             robots: string;
             /** @description Read by https */
@@ -576,6 +1104,7 @@ export interface components {
             type: string;
         };
         Evidence: {
+            across: components["schemas"]["Across"][];
             blocks: components["schemas"]["Block"][];
             /** Format: int64 */
             find_in_page: number;
@@ -591,16 +1120,114 @@ export interface components {
             url: string;
             words: components["schemas"]["Words"];
         };
+        FamiliesInputBody: {
+            keys: string[];
+            lead: string;
+            reason: string;
+            /** @enum {string} */
+            state: "" | "kept" | "aside";
+        };
         Family: {
             lead: string;
             /** @description All members, the lead first */
             members: string[];
         };
+        FamilyChoice: {
+            lead: string;
+            reason: string;
+            /** @enum {string} */
+            state: "" | "kept" | "aside";
+        };
+        Filed: {
+            file: string;
+            name: string;
+            /**
+             * Format: int64
+             * @description The client's page that it became, 0 for a rival's or nobody's
+             */
+            page_id: number;
+            problem: string;
+            /** Format: int64 */
+            reading_id: number;
+            /** @description The address that the file tells, empty for none */
+            url: string;
+        };
+        Found: {
+            /** @description Those with the most searches first */
+            rows: components["schemas"]["FoundPhrase"][];
+            /** @description The client's first, then the rivals' in order */
+            sites: components["schemas"]["FoundSite"][];
+            /** Format: int64 */
+            total: number;
+        };
+        FoundPhrase: {
+            /** @description Whether the client's book has it */
+            in_book: boolean;
+            /** @enum {string} */
+            intent: "hire" | "research" | "brand" | "elsewhere" | "broad";
+            /** @description Of the sites in their order; 0 for none */
+            positions: number[];
+            service: string;
+            text: string;
+            /**
+             * Format: int64
+             * @description Searches a month, null where it is not known
+             */
+            volume: number | null;
+        };
+        FoundSite: {
+            name: string;
+            /** @enum {string} */
+            role: "client" | "rival" | "other";
+            /** @description Its registrable domain */
+            site: string;
+            /** @description The file or the source that it is from */
+            source: string;
+            sums: components["schemas"]["FoundSums"];
+            /** Format: date-time */
+            taken_at: string | null;
+        };
+        FoundSums: {
+            /** Format: int64 */
+            first_10: number;
+            /** Format: int64 */
+            first_20: number;
+            /**
+             * Format: int64
+             * @description Phrases at positions 1 to 3
+             */
+            first_3: number;
+            /** @description Phrases by intent */
+            intents: {
+                [key: string]: number;
+            };
+            /** Format: int64 */
+            phrases: number;
+            /**
+             * Format: int64
+             * @description Phrases whose searches are not known: they count as none
+             */
+            unknown: number;
+            /**
+             * Format: double
+             * @description A month, an estimate
+             */
+            visits: number;
+        };
         Ground: {
+            /**
+             * Format: double
+             * @description Customers that come of a hundred visits, 0 where that is not known
+             */
+            customers?: number;
             /** @description Address of the home page; empty where there is none yet */
             home_page: string;
             /** Format: int64 */
             id: number;
+            /** @description Of the phrases: en; empty is English */
+            language?: string;
+            /** @description The sign of what a job brings */
+            money?: string;
             /** @description The business; empty takes the site's name */
             name: string;
             pages: components["schemas"]["PageInfo"][];
@@ -609,7 +1236,7 @@ export interface components {
             phrases: string[];
             places: components["schemas"]["Place"][];
             /** @description What the client sells; the first is its main service */
-            services: string[];
+            services: components["schemas"]["Service"][];
             trade: string;
         };
         Guideline: {
@@ -644,19 +1271,60 @@ export interface components {
         Image: {
             alt: string | null;
             background: boolean;
+            /** @description Large, hardly any text near it: words may be part of the picture */
+            baked: boolean;
             ext: string;
             file: string;
             frame: boolean;
             heading: string;
+            /**
+             * Format: int64
+             * @description Pixels, as the page or the file's name gives it; 0 for none
+             */
+            height: number;
             hidden: boolean;
+            /** @description Where the link leads that it stands in, empty for none */
+            link: string;
             /** @description A better name with its extension, empty for none */
             proposal: string;
             src: string;
             verdict: string;
+            /**
+             * Format: int64
+             * @description Pixels, as the page or the file's name gives it; 0 for none
+             */
+            width: number;
+        };
+        ImportInfo: {
+            /**
+             * Format: int64
+             * @description Phrases that it added
+             */
+            added: number;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description Phrases whose figures it changed
+             */
+            joined: number;
+            /** @description The file, or where it came from */
+            name: string;
+            /**
+             * Format: int64
+             * @description Sites whose found-for lists it brought
+             */
+            sites: number;
+            /** Format: date-time */
+            taken_at: string;
         };
         LastRun: {
             /** @description Null where nothing was measured yet */
             run: components["schemas"]["Run"];
+        };
+        Layout: {
+            heading: boolean;
+            roles: string[];
         };
         Lineup: {
             ads: string;
@@ -676,19 +1344,91 @@ export interface components {
             /** @description Whether a search source is there */
             searchable: boolean;
         };
+        LinkFact: {
+            /** @description Absolute where the page's own address is known */
+            address: string;
+            /** @description Whether it leads to another site */
+            away: boolean;
+            hidden: boolean;
+            /** @description The part of the page that it stands in */
+            region: string;
+            text: string;
+        };
+        Lists: {
+            elsewhere: string[];
+            generic: string[];
+            goods: string[];
+            hire: string[];
+            near: string[];
+            ordinary: string[];
+            question: string[];
+            research: string[];
+            small: string[];
+        };
+        ListsInputBody: {
+            /** @description Left out, those of the language come back */
+            lists?: components["schemas"]["Lists"];
+        };
+        ListsOfWords: {
+            elsewhere: string[];
+            generic: string[];
+            goods: string[];
+            hire: string[];
+            language: string;
+            near: string[];
+            ordinary: string[];
+            question: string[];
+            research: string[];
+            small: string[];
+            /** @description Whether they are those that the program comes with */
+            standard: boolean;
+        };
+        MadeOf: {
+            /** @description The most frequent first */
+            sequences: components["schemas"]["Sequence"][];
+            /** @description What rivals have in common, those on most pages first */
+            shared: components["schemas"]["Shared"][];
+        };
         Marked: {
             /** Format: int64 */
             count: number;
             pieces: components["schemas"]["Piece"][];
             slot: string;
         };
+        MembersInputBody: {
+            phrases: string[];
+            /** @description The phrase whose family they join; a phrase's own text lets it stand alone, empty leaves it to the rule */
+            with?: string;
+        };
+        MenuItem: {
+            /** @description Empty for an entry that only opens those below it */
+            address: string;
+            items: components["schemas"]["MenuItem"][];
+            text: string;
+        };
         OverruleInputBody: {
             url: string;
+        };
+        PageDraft: {
+            /** @enum {string} */
+            kind?: "" | "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            place?: string;
+            service?: string;
+            /** @description Empty for a page that is to be made */
+            url?: string;
+        };
+        PageFacts: {
+            details: components["schemas"]["Details"];
+            links: components["schemas"]["LinkFact"][];
+            /** @description The menus as trees, folded entries too */
+            menus: components["schemas"]["MenuItem"][][];
         };
         PageInfo: {
             /** Format: int64 */
             id: number;
             kind: string;
+            place: string;
+            service: string;
             /** Format: int64 */
             to_write: number | null;
             /** @description Empty where there is no page yet */
@@ -696,19 +1436,27 @@ export interface components {
             /** Format: int64 */
             words: number | null;
         };
+        Passages: {
+            texts: string[];
+            /** Format: int64 */
+            words: number;
+        };
         PasteInputBody: {
             /**
              * Format: int64
              * @description The rival's lineup entry; 0 for the client's page
              */
             entry: number;
-            /** @description The page's HTML */
+            /** @description The page's HTML, or its text */
             html: string;
         };
         Phone: {
             /** @description Whether a touch calls it */
             linked: boolean;
             number: string;
+        };
+        PhrasesInputBody: {
+            phrases: string[];
         };
         Piece: {
             /** @enum {string} */
@@ -721,6 +1469,8 @@ export interface components {
             home?: boolean;
             /** @description The town or community: Tarn Harbor */
             name: string;
+            /** @description Other ways to write it */
+            spellings?: string[];
             /** @description The state's name or abbreviation: ME or Maine */
             state?: string;
         };
@@ -730,12 +1480,64 @@ export interface components {
             in_copy: number;
             loose: components["schemas"]["Slots"];
         };
+        Preview: {
+            layout: components["schemas"]["Layout"];
+            /** @description The first rows */
+            rows: string[][];
+            /** @description The site whose found-for list it seems to be, empty for a list for the book */
+            site: string;
+            /** @description The sites that the list may be of */
+            sites: components["schemas"]["FoundSite"][];
+            /**
+             * Format: int64
+             * @description How many rows there are, the heading too
+             */
+            total: number;
+        };
         QuickInputBody: {
             /** @description The client's home page */
             address: string;
             phrase: string;
             /** @description Addresses parted by blanks, commas or lines; may be empty */
             rivals: string;
+        };
+        ReadInputBody: {
+            /** @description The address of a page of the client or of a rival */
+            url: string;
+            /**
+             * @description How it is to be read from now on; empty leaves that to the program
+             * @enum {string}
+             */
+            way: "" | "served" | "browser";
+        };
+        Refused: {
+            /**
+             * Format: int64
+             * @description The row in the list, from 1
+             */
+            line: number;
+            reason: string;
+            text: string;
+        };
+        Report: {
+            /** Format: int64 */
+            added: number;
+            /**
+             * Format: int64
+             * @description Phrases that sites are found for
+             */
+            found: number;
+            /** Format: int64 */
+            import_id: number;
+            /**
+             * Format: int64
+             * @description Phrases that were there already and took the figures
+             */
+            joined: number;
+            /** @description The first that were not taken, with the reason */
+            refused: components["schemas"]["Refused"][];
+            /** Format: int64 */
+            refused_total: number;
         };
         RivalsInputBody: {
             /** @description Parted by blanks, commas or lines */
@@ -768,6 +1570,46 @@ export interface components {
         };
         SearchInputBody: {
             phrase: string;
+        };
+        Sequence: {
+            /** Format: int64 */
+            count: number;
+            /**
+             * Format: double
+             * @description Occurrences in 1,000 copy words
+             */
+            rate: number;
+            text: string;
+            /** Format: int64 */
+            words: number;
+        };
+        Service: {
+            name: string;
+            words?: string[];
+            /**
+             * Format: double
+             * @description What one job brings, 0 where it is not known
+             */
+            worth?: number;
+        };
+        Shared: {
+            /**
+             * Format: double
+             * @description The median of their rates in 1,000 copy words
+             */
+            median: number;
+            missing: boolean;
+            /**
+             * Format: int64
+             * @description How often it stands in the client's copy
+             */
+            own: number;
+            /**
+             * Format: int64
+             * @description On how many of their pages it stands
+             */
+            rivals: number;
+            text: string;
         };
         Sheet: {
             /** @description The client's page first, then the rivals' in order */
@@ -815,6 +1657,19 @@ export interface components {
             trade: string;
             /** Format: int64 */
             words: number | null;
+        };
+        Slip: {
+            meant: string;
+            word: string;
+        };
+        SlipCount: {
+            meant: string;
+            /**
+             * Format: int64
+             * @description How many phrases hold it
+             */
+            phrases: number;
+            word: string;
         };
         Slots: {
             /**
@@ -874,7 +1729,7 @@ export interface components {
             first: boolean;
             /**
              * Format: double
-             * @description Share of the page's gain, in percent; an estimate
+             * @description Visits a month more, or a share of the page's gain in percent; an estimate
              */
             gain: number;
             /** Format: int64 */
@@ -909,7 +1764,7 @@ export interface components {
             fits: boolean;
             /**
              * Format: double
-             * @description Share of the page's gain, in percent; an estimate
+             * @description Visits a month more, or a share of the page's gain in percent; an estimate
              */
             gain: number;
             /** Format: int64 */
@@ -939,7 +1794,7 @@ export interface components {
             fit: number;
             /**
              * Format: double
-             * @description Share of the page's gain above the cut line, in percent; an estimate
+             * @description Above the cut line, in the unit; an estimate
              */
             gain: number;
             /**
@@ -954,6 +1809,26 @@ export interface components {
             minutes: number;
             page: components["schemas"]["PageInfo"];
             targets: components["schemas"]["TargetView"][];
+            /**
+             * @description What gains are in: visits a month, or shares of the page's gain in percent where no searches are known
+             * @enum {string}
+             */
+            unit: "visits" | "share";
+        };
+        Unfamiliar: {
+            /**
+             * Format: int64
+             * @description How many phrases hold it
+             */
+            phrases: number;
+            word: string;
+        };
+        WordInputBody: {
+            /** @description The word that it means the same as, empty for none */
+            tied_to: string;
+            /** @enum {string} */
+            verdict: "" | "brand" | "service" | "elsewhere" | "ordinary";
+            word: string;
         };
         WordTarget: {
             /**
@@ -1153,6 +2028,486 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bookFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Security-Policy"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    askDemand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    chooseFamilies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FamiliesInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    importList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description filename of the file being uploaded
+                     */
+                    filename?: string;
+                    /** @description general purpose name for multipart form value */
+                    name?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    undoImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    lists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListsOfWords"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    saveLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListsInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListsOfWords"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    placePhrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MembersInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    addPhrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhrasesInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Report"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    previewList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description filename of the file being uploaded
+                     */
+                    filename?: string;
+                    /** @description general purpose name for multipart form value */
+                    name?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    judgeWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"];
+                };
             };
             /** @description Error */
             default: {
@@ -1367,6 +2722,137 @@ export interface operations {
             };
         };
     };
+    addPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageInfo"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    updatePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PageDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageInfo"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    takePageOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bringPageBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     brief: {
         parameters: {
             query?: never;
@@ -1471,6 +2957,124 @@ export interface operations {
             };
         };
     };
+    pageFacts: {
+        parameters: {
+            query?: {
+                /** @description The rival's lineup entry; 0 for the client's page */
+                entry?: number;
+                /** @description What is marked; a phrase of the sheet stands for its family */
+                phrase?: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageFacts"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    files: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description filename of the file being uploaded
+                     */
+                    filename?: string;
+                    /** @description general purpose name for multipart form value */
+                    name?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Filed"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    madeOf: {
+        parameters: {
+            query?: {
+                /** @description The rival's lineup entry; 0 for the client's page */
+                entry?: number;
+                /** @description What is marked; a phrase of the sheet stands for its family */
+                phrase?: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeOf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     paste: {
         parameters: {
             query?: never;
@@ -1487,12 +3091,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Filed"];
+                };
             };
             /** @description Error */
             default: {
@@ -1635,6 +3241,71 @@ export interface operations {
                         retry?: number;
                     }[];
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Run"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    dropReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {

@@ -37,6 +37,8 @@ const keys: [string, string][] = [
       A solid square: the phrase stands there word for word. A half square: its words stand close together in
       another form. A pencil outline: wanted and missing.
     </p>
+    <h2>For programs</h2>
+    <p>Everything here can be asked for by <a href="/api.html">the API</a>.</p>
   </aside>
 </template>
 

@@ -1,30 +1,125 @@
 <script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { PageInfo } from '@/api/client'
+import { dropped, useFiles, type Brought } from '@/api/files'
+import { useChanges } from '@/api/queries'
+import { pageName } from './pages'
 import type { StopName } from './stops'
 import TallyStrokes from './TallyStrokes.vue'
+import { useUndo } from './undo'
 
-/** One index tab for each page of the client; those not there yet in pencil. */
-defineProps<{ client: number; pages: PageInfo[]; page: number; stop: StopName }>()
+/**
+ * One index tab for each page of the client; those not there yet in pencil. A
+ * saved page or a web archive that is dropped on a tab becomes its reading.
+ */
+const props = defineProps<{ client: number; pages: PageInfo[]; page: number; stop: StopName }>()
+const bring = useFiles(() => props.client)
+const { dropReadings } = useChanges(() => props.client)
+const undo = useUndo()
+const over = ref(0) // the page whose tab files are held over
+const picker = ref<HTMLInputElement>()
+const tabs = ref<HTMLElement>()
 
-function label(p: PageInfo): string {
-  return p.kind.charAt(0).toUpperCase() + p.kind.slice(1)
+const show = () =>
+  tabs.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+watch(() => props.page, show, { flush: 'post' })
+onMounted(show)
+
+const labelOf = (id: number) => pageName(props.pages.find((p) => p.id === id) ?? props.pages[0]!)
+
+const holdsFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
+
+function hold(e: DragEvent, page: number) {
+  if (!holdsFiles(e)) return
+  e.preventDefault()
+  over.value = page
 }
+
+async function drop(e: DragEvent, page: number) {
+  over.value = 0
+  if (!e.dataTransfer || !holdsFiles(e)) return
+  e.preventDefault()
+  await take(page, await dropped(e.dataTransfer))
+}
+
+async function pick() {
+  const files = [...(picker.value?.files ?? [])]
+  if (picker.value) picker.value.value = '' // so that the same file can be chosen again
+  await take(
+    props.page,
+    files.map((file) => ({ file, path: file.webkitRelativePath || file.name })),
+  )
+}
+
+async function take(page: number, files: Brought[]) {
+  if (!files.length) return
+  const filed = await bring.mutateAsync({ page, files }).catch(() => [])
+  const readings = filed.map((f) => f.reading_id).filter((id) => id > 0)
+  if (readings.length)
+    undo.offer(
+      readings.length === 1 ? 'A page was brought' : `${readings.length} pages were brought`,
+      async () => {
+        await dropReadings.mutateAsync(readings)
+        bring.reset()
+      },
+    )
+}
+
+const told = computed(() => {
+  const list = bring.data.value ?? []
+  const became = list.filter((f) => !f.problem)
+  return {
+    became: became.map((f) => `${f.file} is now ${f.page_id ? labelOf(f.page_id) : f.name}`),
+    problems: list.filter((f) => f.problem).map((f) => `${f.file}: ${f.problem}`),
+  }
+})
 </script>
 
 <template>
-  <nav class="strip no-print" aria-label="Pages">
-    <RouterLink
-      v-for="p in pages"
-      :key="p.id"
-      :to="{ name: stop, params: { client, page: p.id } }"
-      :class="{ here: p.id === page, new: p.words === null }"
-      :aria-current="p.id === page ? 'page' : undefined"
-    >
-      {{ label(p) }}
-      <TallyStrokes :words="p.words ?? 0" :write="p.to_write ?? 0" :height="11" :most="5" />
-    </RouterLink>
+  <nav
+    class="strip no-print"
+    aria-label="Pages"
+    :class="{ held: over }"
+    @dragover="hold($event, page)"
+    @dragleave.self="over = 0"
+    @drop="drop($event, page)"
+  >
+    <div ref="tabs" class="tabs">
+      <RouterLink
+        v-for="p in pages"
+        :key="p.id"
+        :to="{ name: stop, params: { client, page: p.id } }"
+        :class="{ here: p.id === page, new: p.words === null, over: over === p.id }"
+        :aria-current="p.id === page ? 'page' : undefined"
+        @dragover.stop="hold($event, p.id)"
+        @drop.stop="drop($event, p.id)"
+      >
+        <span class="name" :title="pageName(p)">{{ pageName(p) }}</span>
+        <TallyStrokes :words="p.words ?? 0" :write="p.to_write ?? 0" :height="11" :most="5" />
+      </RouterLink>
+    </div>
+    <span v-if="over" class="hint pencil">Drop it: it becomes the reading of {{ labelOf(over) }}</span>
+    <span v-else-if="bring.isPending.value" class="hint soft" role="status">Reading the files…</span>
+    <button v-else class="link hint" type="button" @click="picker?.click()">Bring a saved page</button>
+    <input
+      ref="picker"
+      class="unseen"
+      type="file"
+      name="saved"
+      multiple
+      tabindex="-1"
+      aria-label="Saved pages and web archives"
+      accept=".html,.htm,.xhtml,.mhtml,.mht,.warc,.gz,.txt,.css"
+      @change="pick"
+    />
   </nav>
+  <p v-if="bring.error.value" class="mistake told" role="alert">{{ bring.error.value.message }}</p>
+  <div v-else-if="bring.data.value" class="told" role="status">
+    <span v-for="t in told.became" :key="t">{{ t }}</span>
+    <span v-for="t in told.problems" :key="t" class="mistake">{{ t }}</span>
+    <button class="link" type="button" @click="bring.reset()">Put away</button>
+  </div>
 </template>
 
 <style scoped>
@@ -37,8 +132,31 @@ function label(p: PageInfo): string {
   background: var(--band);
   border-bottom: 1px solid var(--ink);
 }
+.held {
+  background: var(--pencil-wash);
+  outline: 1.5px dashed var(--pencil);
+  outline-offset: -3px;
+}
+/* More tabs than there is room for are scrolled; the one at hand is in sight. */
+.tabs {
+  display: flex;
+  align-items: flex-end;
+  gap: 4px;
+  min-width: 0;
+  height: 100%;
+  overflow-x: auto;
+  scrollbar-width: none;
+  margin-bottom: -2px;
+}
+.name {
+  max-width: 190px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 a {
   display: flex;
+  flex: none;
+  white-space: nowrap;
   gap: 10px;
   align-items: center;
   height: 29px;
@@ -53,12 +171,32 @@ a {
   border-color: var(--pencil);
   color: var(--pencil);
 }
+.over {
+  border: 1.5px dashed var(--pencil);
+  border-bottom: 0;
+}
 .here {
   height: 33px;
   border: 1px solid var(--ink);
   border-bottom: 0;
   font-weight: 600;
-  margin-bottom: -1px;
   padding-bottom: 1px;
+}
+.hint {
+  flex: none;
+  padding-left: 16px;
+  margin-left: auto;
+  align-self: center;
+}
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  margin: 0;
+  padding: 7px var(--edge);
+  border-bottom: 1px solid var(--rule);
+}
+.told .mistake {
+  margin: 0;
 }
 </style>

@@ -21,7 +21,7 @@ const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.
         <button class="link" type="button" @click="stop.mutate(run.id)">Stop</button>
       </template>
       <template v-else-if="run.state === 'done' && !run.failed">
-        <span class="soft">{{ run.done }} of {{ total }} pages read</span>
+        <span class="soft">{{ total === 1 ? '1 page read' : `all ${total} pages read` }}</span>
       </template>
       <template v-else-if="run.state === 'done'">
         <span>{{ run.failed }} of {{ total }} not read</span>

@@ -5,9 +5,16 @@ export function count(n: number): string {
   return whole.format(Math.round(n))
 }
 
-/** A share in percent: a decimal under ten. */
-export function share(percent: number): string {
-  return percent < 9.95 ? percent.toFixed(1) : percent.toFixed(0)
+/** A gain, whatever it is in: a decimal under ten. */
+export function gain(figure: number): string {
+  return figure < 9.95 ? figure.toFixed(1) : count(figure)
+}
+
+/** What a gain is in. */
+export type Unit = 'visits' | 'share'
+export const unitNotes: Record<Unit, string> = {
+  visits: 'Gains are visits a month at the aimed positions; they are estimates.',
+  share: 'Gains are shares of what the page can win by its phrases; they are estimates.',
 }
 
 /** 291 minutes as "4 h 51". */

@@ -17,7 +17,10 @@ const { data: lineup } = useLineup(client)
 const { measure } = useChanges(client)
 useProgress(client)
 
-const stop = computed(() => route.name as StopName)
+/* The phrase book and what sites are found for are leaves of the ground. */
+const stop = computed(
+  () => (route.name === 'book' || route.name === 'found' ? 'ground' : route.name) as StopName,
+)
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
 const paged = computed(() => ['sheet', 'targets', 'hand-off'].includes(stop.value))
 

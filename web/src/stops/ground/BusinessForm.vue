@@ -1,9 +1,23 @@
 <script setup lang="ts">
 import type { Form } from './business'
+import PlaceRows from './PlaceRows.vue'
+import ServiceRows from './ServiceRows.vue'
 
 /** What a person tells of a client. */
 const form = defineModel<Form>({ required: true })
 defineEmits<{ settled: [] }>()
+
+/* Those that phrases can be stemmed in; others are taken word by word. */
+const languages = [
+  { tag: 'en', says: 'English' },
+  { tag: 'fr', says: 'French' },
+  { tag: 'es', says: 'Spanish' },
+  { tag: 'sv', says: 'Swedish' },
+  { tag: 'no', says: 'Norwegian' },
+  { tag: 'hu', says: 'Hungarian' },
+  { tag: 'ru', says: 'Russian' },
+  { tag: 'xx', says: 'another, word by word' },
+]
 </script>
 
 <template>
@@ -21,23 +35,36 @@ defineEmits<{ settled: [] }>()
         >Home page
         <input v-model="form.homePage" class="field mono" name="home_page" placeholder="empty: no site yet" />
       </label>
+      <div class="pair">
+        <label
+          >Customers of 100 visits
+          <input
+            v-model="form.customers"
+            class="field"
+            name="customers"
+            inputmode="decimal"
+            placeholder="not known"
+          />
+        </label>
+        <label>Money <input v-model="form.money" class="field" name="money" maxlength="8" /></label>
+      </div>
+      <label
+        >Language of the phrases
+        <select v-model="form.language" class="field" name="language">
+          <option v-for="l in languages" :key="l.tag" :value="l.tag">{{ l.says }}</option>
+        </select>
+      </label>
       <slot name="business" />
     </section>
     <section aria-label="Services and places">
-      <label class="list">
-        <h2>Services</h2>
-        <span class="soft">one a line, the main one first</span>
-        <textarea v-model="form.services" class="field" name="services" rows="7"></textarea>
-      </label>
-      <label class="list">
-        <h2>Places</h2>
-        <span class="soft">one a line, the home town first: Tarn Harbor, ME</span>
-        <textarea v-model="form.places" class="field" name="places" rows="7"></textarea>
-      </label>
+      <h2>Services</h2>
+      <ServiceRows v-model="form.services" :money="form.money" />
+      <h2 class="next">Places</h2>
+      <PlaceRows v-model="form.places" />
     </section>
     <section aria-label="Phrases">
       <label class="list">
-        <h2>Phrases</h2>
+        <h2>Phrases of the home page</h2>
         <span class="soft">what people type into a search; the lead first. A list can be pasted.</span>
         <textarea v-model="form.phrases" class="field" name="phrases" rows="17"></textarea>
       </label>
@@ -48,7 +75,7 @@ defineEmits<{ settled: [] }>()
 <style scoped>
 .form {
   display: grid;
-  grid-template-columns: minmax(260px, 1fr) 1fr 1.1fr;
+  grid-template-columns: minmax(260px, 1fr) minmax(360px, 1.5fr) minmax(220px, 0.95fr);
 }
 section {
   padding: 14px var(--edge) 24px;
@@ -61,6 +88,9 @@ h2 {
   font-size: 16.5px;
   margin: 0 0 2px;
 }
+.next {
+  margin-top: 22px;
+}
 label {
   display: block;
   margin-top: 12px;
@@ -69,6 +99,12 @@ label {
 label .field,
 label h2 {
   color: var(--ink);
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 60px;
+  gap: 0 12px;
+  align-items: end;
 }
 .list {
   margin-top: 0;

@@ -1,25 +1,48 @@
 import type { Business } from '@/api/client'
 
-/** A business as the form holds it: lists are lines of text, so that a list can be pasted. */
+/** A business as the form holds it: rows of text, the last one empty for more. */
 export interface Form {
   name: string
   trade: string
   phone: string
   homePage: string
-  services: string
-  places: string
+  language: string
+  customers: string
+  money: string
+  services: ServiceRow[]
+  places: PlaceRow[]
   phrases: string
 }
+
+export interface ServiceRow {
+  name: string
+  words: string
+  worth: string
+}
+
+export interface PlaceRow {
+  name: string
+  state: string
+  spellings: string
+}
+
+export const emptyService = (): ServiceRow => ({ name: '', words: '', worth: '' })
+export const emptyPlace = (): PlaceRow => ({ name: '', state: '', spellings: '' })
 
 export const emptyForm = (): Form => ({
   name: '',
   trade: '',
   phone: '',
   homePage: '',
-  services: '',
-  places: '',
+  language: 'en',
+  customers: '',
+  money: '$',
+  services: [emptyService()],
+  places: [emptyPlace()],
   phrases: '',
 })
+
+const figure = (n: number | undefined) => (n ? String(n) : '')
 
 export function toForm(b: Business): Form {
   return {
@@ -27,17 +50,38 @@ export function toForm(b: Business): Form {
     trade: b.trade,
     phone: b.phone,
     homePage: b.home_page,
-    services: b.services.join('\n'),
-    places: b.places.map((p) => [p.name, p.state].filter(Boolean).join(', ')).join('\n'),
+    language: b.language || 'en',
+    customers: figure(b.customers),
+    money: b.money ?? '',
+    services: [
+      ...b.services.map((s) => ({
+        name: s.name,
+        words: (s.words ?? []).join(', '),
+        worth: figure(s.worth),
+      })),
+      emptyService(),
+    ],
+    places: [
+      ...b.places.map((p) => ({
+        name: p.name,
+        state: p.state ?? '',
+        spellings: (p.spellings ?? []).join(', '),
+      })),
+      emptyPlace(),
+    ],
     phrases: b.phrases.join('\n'),
   }
 }
 
-const lines = (s: string) =>
+const lines = (s: string) => parted(s, '\n')
+const parted = (s: string, by: string) =>
   s
-    .split('\n')
-    .map((line) => line.trim())
+    .split(by)
+    .map((part) => part.trim())
     .filter(Boolean)
+
+/** A number as people type it, 0 for none. */
+const amount = (s: string) => Number(s.replace(/[^0-9.]/g, '')) || 0
 
 /** The first place is the home town. */
 export function toBusiness(f: Form): Business {
@@ -46,11 +90,32 @@ export function toBusiness(f: Form): Business {
     trade: f.trade,
     phone: f.phone,
     home_page: f.homePage,
-    services: lines(f.services),
-    places: lines(f.places).map((line, i) => {
-      const [name = '', state = ''] = line.split(',')
-      return { name: name.trim(), state: state.trim(), home: i === 0 }
-    }),
+    language: f.language,
+    customers: amount(f.customers),
+    money: f.money,
+    services: f.services
+      .filter((s) => s.name.trim())
+      .map((s) => ({ name: s.name.trim(), words: parted(s.words, ','), worth: amount(s.worth) })),
+    places: f.places
+      .filter((p) => p.name.trim())
+      .map((p, i) => ({
+        name: p.name.trim(),
+        state: p.state.trim(),
+        spellings: parted(p.spellings, ','),
+        home: i === 0,
+      })),
     phrases: lines(f.phrases),
   }
+}
+
+/** A pasted line as a service: its name, and behind commas other words for it. */
+export function serviceOf(line: string): ServiceRow {
+  const [name = '', ...words] = line.split(',')
+  return { name: name.trim(), words: words.map((w) => w.trim()).join(', '), worth: '' }
+}
+
+/** A pasted line as a place: Tarn Harbor, ME. */
+export function placeOf(line: string): PlaceRow {
+  const [name = '', state = ''] = line.split(',')
+  return { name: name.trim(), state: state.trim(), spellings: '' }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Brief } from '@/api/client'
-import { bare, count, duration, share } from '@/parts/format'
+import { bare, count, duration, gain, unitNotes } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** The brief as paper: what a writer fills without asking back. */
@@ -57,12 +57,14 @@ const day = (at: string) =>
             </ul>
           </div>
           <span v-if="efforts" class="num soft">
-            <template v-if="t.gain > 0">{{ share(t.gain) }} % · </template>{{ duration(t.minutes) }}
+            <template v-if="t.gain > 0"
+              >{{ gain(t.gain) }} {{ brief.unit === 'share' ? '%' : 'visits' }} · </template
+            >{{ duration(t.minutes) }}
           </span>
         </li>
       </ul>
     </section>
-    <p class="soft">Gains are shares of what the page can win by its phrases; they are estimates.</p>
+    <p class="soft">{{ unitNotes[brief.unit] }}</p>
   </article>
 </template>
 

@@ -1,26 +1,34 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Column } from '@/api/client'
 import { useChanges, useRun } from '@/api/queries'
-import { bare, moment } from '@/parts/format'
+import { bare } from '@/parts/format'
 import PastePage from '../ground/PastePage.vue'
+import { cameIn, drawnByScript, ledOn } from './roads'
 
-/** Whose page a column is, and how its reading went. */
-const props = defineProps<{ column: Column; kind: string; client: number; page: number }>()
-const pasting = ref(false)
+/** Whose page a column is, how it came in, and what can be done where that failed. */
+const props = defineProps<{
+  column: Column
+  kind: string
+  client: number
+  page: number
+  narrow: boolean
+}>()
 const { data: run } = useRun(() => props.client)
-const { overrule } = useChanges(() => props.client)
+const { overrule, readPage } = useChanges(() => props.client)
 const unwelcome = computed(() => props.column.error.includes('robots.txt'))
 
 const under = computed(() => {
   const c = props.column
   const parts = [c.role === 'client' ? props.kind : c.standing]
-  if (c.reading_id)
-    parts.push(c.road === 'pasted' ? `pasted ${moment(c.taken_at)}` : `read ${moment(c.taken_at)}`)
-  if (c.road.includes('overruled')) parts.push('robots.txt overruled')
+  if (c.reading_id) parts.push(cameIn(c))
+  if (c.overruled) parts.push('robots.txt overruled')
   if (!c.reading_id && !c.error) parts.push(c.url ? 'not read yet' : 'no page yet')
   return parts.join(' · ')
 })
+
+const byScript = computed(() => drawnByScript(props.column))
+const led = computed(() => ledOn(props.column))
 </script>
 
 <template>
@@ -36,6 +44,7 @@ const under = computed(() => {
     >
     <span v-else class="slab">{{ column.name }}</span>
     <span class="under" :title="under">{{ under }}</span>
+    <span v-if="led" class="under" :title="led">{{ led }}</span>
     <span v-if="column.error" class="mistake" role="alert">{{ column.error }}</span>
     <button
       v-if="unwelcome && run"
@@ -45,10 +54,29 @@ const under = computed(() => {
     >
       Read it all the same
     </button>
+    <span v-if="column.unlike" class="under">a home page, no mark</span>
     <span v-if="column.set_aside" class="under">set aside: too far off to count</span>
-    <span v-for="w in column.warnings" :key="w" class="under">{{ w }}</span>
+    <template v-if="byScript">
+      <span class="stamp script" title="Drawn by script: its words are only there in a browser">{{
+        narrow ? 'script' : 'drawn by script'
+      }}</span>
+      <span v-if="column.note && !narrow" class="told">{{ column.note }}</span>
+      <button
+        v-if="column.url && !narrow"
+        class="link"
+        type="button"
+        @click="readPage.mutate({ url: column.url, way: 'browser' })"
+      >
+        Read in a browser
+      </button>
+    </template>
+    <template v-else>
+      <span v-for="w in column.warnings" :key="w" class="told">{{ w }}</span>
+      <span v-if="column.note" class="told">{{ column.note }}</span>
+    </template>
+    <span v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</span>
     <PastePage
-      v-if="column.error || (!column.reading_id && column.role === 'client') || pasting"
+      v-if="!narrow && (column.error || column.note || (!column.reading_id && column.role === 'client'))"
       :client="client"
       :page="page"
       :entry="column.entry_id"
@@ -72,10 +100,19 @@ const under = computed(() => {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+.script {
+  white-space: nowrap;
+}
+.link {
+  display: block;
+  text-align: left;
+}
+.told,
 .mistake {
   display: block;
   white-space: normal;
   font-size: 12.5px;
+  font-weight: 400;
   line-height: 1.3;
   margin: 3px 0;
 }

@@ -6,6 +6,7 @@ import { count } from '@/parts/format'
 import EvidenceText from './EvidenceText.vue'
 import HeadingList from './HeadingList.vue'
 import ImageList from './ImageList.vue'
+import MadeOfList from './MadeOfList.vue'
 import PageFacts from './PageFacts.vue'
 import type { Margin } from './margin'
 import WordRule from './WordRule.vue'
@@ -39,6 +40,7 @@ const title = computed(
       headings: 'Headings',
       images: 'Image names',
       page: 'The page',
+      made: 'What it is made of',
       rule: 'How many words, and why',
       '': '',
     })[what.value],
@@ -68,6 +70,8 @@ const sums = computed(() => {
   if (!e || !e.phrase) return null
   return { exact: e.placement.exact.total, loose: e.placement.loose.total, found: e.find_in_page }
 })
+
+const columnOf = (entry: number) => props.sheet.columns.findIndex((c) => c.entry_id === entry)
 
 const body = ref<HTMLElement>()
 let at = -1
@@ -137,6 +141,21 @@ async function copyText() {
         <button class="kbd plain" type="button" aria-label="Next mark" @click="step(1)">n</button>
         <button class="kbd plain" type="button" aria-label="Previous mark" @click="step(-1)">p</button>
       </form>
+      <p v-if="evidence?.phrase && evidence.across.length > 1" class="across" data-across>
+        <button
+          v-for="a in evidence.across"
+          :key="a.entry_id"
+          class="plain"
+          :class="{ here: a.entry_id === column.entry_id }"
+          type="button"
+          :title="`${a.name}: ${a.exact} exact, ${a.loose} loose; find-in-page says ${a.find_in_page}`"
+          @click="margin.open('phrase', columnOf(a.entry_id), phrase)"
+        >
+          <span class="soft">{{ a.name }}</span> <b>{{ a.exact }}</b><template v-if="a.loose">
+            + {{ a.loose }}</template
+          >
+        </button>
+      </p>
       <p v-if="sums && sums.found !== sums.exact" class="soft note">
         A browser’s find-in-page says {{ sums.found }}: it looks for these very letters, across sentences and
         inside words.
@@ -147,7 +166,14 @@ async function copyText() {
       <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
       <HeadingList v-else-if="what === 'headings'" :column="column" />
       <ImageList v-else-if="what === 'images'" :column="column" />
-      <PageFacts v-else-if="what === 'page'" :column="column" />
+      <PageFacts v-else-if="what === 'page'" :column="column" :client="client" :page="page" />
+      <MadeOfList
+        v-else-if="what === 'made'"
+        :column="column"
+        :client="client"
+        :page="page"
+        :margin="margin"
+      />
       <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
     </div>
     <footer v-if="what !== 'rule' && column.reading_id" class="soft">
@@ -215,6 +241,15 @@ header p {
 }
 .sums {
   white-space: nowrap;
+}
+.across {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  font-size: 12.5px;
+}
+.across .here b {
+  border-bottom: 2px solid var(--ink);
 }
 .note {
   font-size: 12px;

@@ -31,7 +31,10 @@ const images = computed(() => props.column.images)
       <div class="soft">
         <span v-if="img.verdict === 'wrong place'" class="stamp">wrong place</span>
         {{ verdicts[img.verdict] }}<template v-if="img.hidden"> · hidden</template
-        ><template v-if="img.background"> · a background</template>
+        ><template v-if="img.background"> · a background</template
+        ><template v-if="img.width && img.height"> · {{ img.width }} × {{ img.height }}</template
+        ><template v-if="img.link"> · in a link</template
+        ><template v-if="img.baked"> · words may be part of the picture</template>
       </div>
       <div class="soft">
         <template v-if="img.background">a background has no alt text</template>
@@ -39,7 +42,7 @@ const images = computed(() => props.column.images)
         <template v-else-if="!img.alt.trim()">alt text left empty</template>
         <template v-else
           >alt: <span class="alt" data-alt>{{ img.alt }}</span></template
-        >
+        ><template v-if="img.heading"> · under “{{ img.heading }}”</template>
       </div>
     </li>
   </ol>

@@ -52,6 +52,27 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
         </td>
       </template>
     </tr>
+    <tr>
+      <th scope="row">Made of</th>
+      <template v-for="(c, i) in sheet.columns" :key="i">
+        <td :class="{ rival: i > 0 }">
+          <button
+            v-if="c.reading_id"
+            class="cell"
+            :class="{ at: margin.shows('made', i) }"
+            type="button"
+            @click="margin.open('made', i)"
+          >
+            <span class="text">{{ narrow && i ? 'words' : 'the words it repeats' }}</span>
+          </button>
+        </td>
+        <td v-if="i === 0" class="target">
+          <button v-if="rivals.length" class="cell" type="button" @click="margin.open('made', 0)">
+            <span class="text">what rivals share</span>
+          </button>
+        </td>
+      </template>
+    </tr>
     <tr v-if="!sheet.families.length">
       <th scope="row" class="soft">no phrases yet</th>
       <td :colspan="sheet.columns.length + 1"></td>

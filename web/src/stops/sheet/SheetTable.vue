@@ -27,7 +27,9 @@ const wordsTell = computed(() => {
   const mark = props.sheet.columns[props.sheet.target.mark_of]
   const strongest = mark
     ? `the strongest like page has ${count(mark.words.seen)}`
-    : 'no rival’s page was read'
+    : rivals.value.some((r) => r.unlike && r.reading_id)
+      ? 'no rival’s page is of this kind'
+      : 'no rival’s page was read'
   if (!read.value)
     return `${own.value?.url ? 'not read' : 'a new page'}: ${count(words.target)} words · ${strongest}`
   return words.hold
@@ -83,6 +85,7 @@ const imagesTell = computed(() =>
               :kind="sheet.page.kind"
               :client="client"
               :page="sheet.page.id"
+              :narrow="narrow"
             />
           </th>
           <th class="target" scope="col">
@@ -90,7 +93,13 @@ const imagesTell = computed(() =>
             <span class="under">{{ sheet.page.kind }}, yardstick</span>
           </th>
           <th v-for="r in rivals" :key="r.entry_id" class="rival" scope="col">
-            <ColumnHead :column="r" :kind="sheet.page.kind" :client="client" :page="sheet.page.id" />
+            <ColumnHead
+              :column="r"
+              :kind="sheet.page.kind"
+              :client="client"
+              :page="sheet.page.id"
+              :narrow="narrow"
+            />
           </th>
         </tr>
       </thead>
@@ -228,14 +237,14 @@ const imagesTell = computed(() =>
 }
 .scroll thead th {
   height: 54px;
-  padding: 6px 10px;
+  padding: 9px 10px 7px;
   border-bottom-color: var(--ink);
-  vertical-align: middle;
+  vertical-align: top;
 }
 .scroll .corner {
   white-space: normal;
   font-size: 12px;
-  padding-left: var(--edge);
+  padding-top: 11px;
 }
 .scroll .group th,
 .scroll .group td {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
 import type { Choice, TargetView } from '@/api/client'
-import { duration, share } from '@/parts/format'
+import { duration, gain, unitNotes, type Unit } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** One target as a plain instruction, with its evidence, gain and effort. */
-const props = defineProps<{ target: TargetView; number: number; at: boolean; editing: boolean }>()
+const props = defineProps<{ target: TargetView; unit: Unit; number: number; at: boolean; editing: boolean }>()
 const emit = defineEmits<{ keep: []; drop: []; edit: []; say: [choice: Choice] }>()
 
 const row = ref<HTMLElement>()
@@ -85,9 +85,10 @@ function save() {
         </li>
       </ul>
     </div>
-    <span class="num gain" title="share of what the page can win, estimated">
+    <span class="num gain" :title="unitNotes[unit]">
       <template v-if="target.gain > 0"
-        ><span class="figure">{{ share(target.gain) }}</span> %</template
+        ><span class="figure">{{ gain(target.gain) }}</span
+        ><template v-if="unit === 'share'"> %</template></template
       >
       <template v-else>—</template>
     </span>

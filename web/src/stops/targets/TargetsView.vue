@@ -2,7 +2,7 @@
 import { computed, onScopeDispose, ref } from 'vue'
 import type { Choice, Ground, TargetView } from '@/api/client'
 import { useChanges, useTargets } from '@/api/queries'
-import { duration, share } from '@/parts/format'
+import { duration, gain } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import TargetRow from './TargetRow.vue'
 
@@ -33,8 +33,8 @@ const cut = computed(() => targets.value.filter((t) => t.fits).length)
 async function say(t: TargetView, choice: Choice) {
   const before = { ...t.choice }
   const ok = await choose.mutateAsync({ page: props.page, key: t.key, ...choice }).catch(() => null)
-  editing.value = ''
-  if (!ok) return
+  if (!ok) return // what was typed stays
+  if (editing.value === t.key) editing.value = '' // another one may be edited by now
   const said = { kept: 'Kept', changed: 'Changed', dropped: 'Dropped', open: 'Open again' }[choice.state]
   undo.offer(`${said}: ${t.before} ${t.pencil}`, () =>
     choose.mutateAsync({ page: props.page, key: t.key, ...before }),
@@ -100,8 +100,14 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
           <span class="soft">to spend on this client</span>
         </label>
         <div>
-          <span class="figure pencil">{{ share(list.gain) }} %</span>
-          <span class="soft">of the gain above the line, estimated</span>
+          <span class="figure pencil"
+            >{{ gain(list.gain) }}<template v-if="list.unit === 'share'"> %</template></span
+          >
+          <span class="soft">{{
+            list.unit === 'share'
+              ? 'of the gain above the line, estimated'
+              : 'visits a month above the line, estimated'
+          }}</span>
         </div>
         <div>
           <span class="figure">{{ list.fit }} of {{ open.length }}</span>
@@ -126,8 +132,9 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
         </template>
       </div>
       <div v-if="targets.length" class="captions soft" aria-hidden="true">
-        <span>in order of gain per hour</span><span class="num">gain</span><span class="num">time</span
-        ><span class="num">keep · change · drop</span>
+        <span>in order of gain per hour</span
+        ><span class="num">{{ list.unit === 'share' ? 'gain' : 'visits, est.' }}</span
+        ><span class="num">time</span><span class="num">keep · change · drop</span>
       </div>
       <ol>
         <template v-for="(t, i) in targets" :key="t.key">
@@ -140,6 +147,7 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
           </li>
           <TargetRow
             :target="t"
+            :unit="list.unit"
             :number="i + 1"
             :at="i === at"
             :editing="editing === t.key"

@@ -1,0 +1,29 @@
+import { useMutation, useQueryClient } from '@tanstack/vue-query'
+import { api, taken, type PageDraft } from './client'
+
+/** Changes of a client's list of pages. */
+export function usePages(client: () => number) {
+  const cache = useQueryClient()
+  const onSettled = () => cache.invalidateQueries({ queryKey: ['client', client()] })
+  const pathOf = (page: number) => ({ params: { path: { client: client(), page } } })
+  return {
+    add: useMutation({
+      mutationFn: (body: PageDraft) =>
+        taken(api.POST('/api/clients/{client}/pages', { params: { path: { client: client() } }, body })),
+      onSettled,
+    }),
+    change: useMutation({
+      mutationFn: ({ page, body }: { page: number; body: PageDraft }) =>
+        taken(api.PUT('/api/clients/{client}/pages/{page}', { ...pathOf(page), body })),
+      onSettled,
+    }),
+    bringBack: useMutation({
+      mutationFn: (page: number) => taken(api.POST('/api/clients/{client}/pages/{page}/back', pathOf(page))),
+      onSettled,
+    }),
+    remove: useMutation({
+      mutationFn: (page: number) => taken(api.DELETE('/api/clients/{client}/pages/{page}', pathOf(page))),
+      onSettled,
+    }),
+  }
+}

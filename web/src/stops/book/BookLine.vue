@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { BookPhrase, BookRow, Ground } from '@/api/client'
+import { count } from '@/parts/format'
+import FamilyMembers from './FamilyMembers.vue'
+import { figure, why } from './family'
+
+/** A family of the book as a row; it unfolds its phrases and the sum of its estimate. */
+const props = defineProps<{
+  row: BookRow
+  picked: boolean
+  open: boolean
+  paid: boolean
+  ground: Ground
+  pageName: (id: number) => string
+  addressOf: (id: number) => string
+}>()
+const emit = defineEmits<{
+  fold: [key: string]
+  lead: [key: string, text: string]
+  place: [phrases: BookPhrase[], where: string]
+  pick: [keys: string[], on: boolean]
+  choose: [key: string, state: 'kept' | 'aside' | '']
+}>()
+const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : props.row.carrier)
+</script>
+
+<template>
+  <div class="line first">
+    <input
+      type="checkbox"
+      :aria-label="`Pick ${row.members[0]!.text}`"
+      :checked="picked"
+      @change="emit('pick', [row.key], !picked)"
+    />
+    <span class="lead" :title="row.members[0]!.text">
+      <span class="text">{{ row.members[0]!.text }}</span>
+      <button
+        v-if="row.members.length > 1"
+        class="link"
+        type="button"
+        :aria-expanded="open"
+        @click="emit('fold', row.key)"
+      >
+        +{{ row.members.length - 1 }}
+      </button>
+    </span>
+    <span class="num">{{ figure(row.members[0]!.volume === null ? null : row.volume) }}</span>
+    <span class="num">{{ figure(row.difficulty) }}</span>
+    <span class="num">{{ figure(row.position) }}</span>
+    <button
+      class="plain num gain"
+      type="button"
+      title="How this is worked out"
+      @click="emit('fold', row.key)"
+    >
+      {{ row.gain >= 0.05 ? row.gain.toFixed(row.gain < 10 ? 1 : 0) : '–' }}
+    </button>
+    <span v-if="paid" class="num worth">{{ row.worth >= 1 ? ground.money + count(row.worth) : '–' }}</span>
+    <span class="why soft" :title="row.reason">{{ why(row) }}</span>
+    <span
+      class="page"
+      :class="{ pencil: row.carrier && !row.page_id }"
+      :title="row.carrier && !row.page_id ? `to be made: ${row.carrier}` : pageOf()"
+    >
+      <span v-if="row.conflict.length" class="stamp" title="Several pages claim it">{{
+        row.conflict.length + 1
+      }}</span>
+      {{ pageOf() }}
+    </span>
+    <span class="acts">
+      <button v-if="row.kept" class="link" type="button" @click="emit('choose', row.key, 'aside')">
+        Set aside
+      </button>
+      <button v-else class="link" type="button" @click="emit('choose', row.key, 'kept')">Keep</button>
+    </span>
+  </div>
+  <FamilyMembers
+    v-if="open"
+    :row="row"
+    :paid="paid"
+    :ground="ground"
+    :address-of="addressOf"
+    @lead="(text) => emit('lead', row.key, text)"
+    @place="(phrases, where) => emit('place', phrases, where)"
+  />
+</template>
+
+<style scoped src="./line.css"></style>
+<style scoped>
+.first {
+  height: 33px;
+}
+.lead,
+.why,
+.page {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.lead {
+  font-weight: 500;
+  display: flex;
+  gap: 6px;
+}
+.text {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.gain {
+  font-family: var(--slab);
+  font-weight: 600;
+  font-size: 15px;
+  font-variant-numeric: lining-nums tabular-nums;
+  text-align: right;
+}
+.page .stamp {
+  transform: none;
+  line-height: 1.2;
+  padding: 0 4px;
+}
+.acts {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, ref, watch } from 'vue'
+import type { BookPhrase, BookRow, Ground } from '@/api/client'
+import BookLine from './BookLine.vue'
+import { unfolded } from './family'
+
+/** The families as rows, only those in sight drawn. */
+const props = defineProps<{
+  rows: BookRow[]
+  picked: Set<string>
+  ground: Ground
+  pageName: (id: number) => string
+  addressOf: (id: number) => string
+}>()
+const emit = defineEmits<{
+  lead: [key: string, text: string]
+  place: [phrases: BookPhrase[], where: string]
+  pick: [keys: string[], on: boolean]
+  choose: [key: string, state: 'kept' | 'aside' | '']
+}>()
+
+const scroll = ref<HTMLElement>()
+const open = ref(new Set<string>())
+const rowHeight = 34
+
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: props.rows.length,
+    getScrollElement: () => scroll.value ?? null,
+    estimateSize: (i: number) => {
+      const row = props.rows[i]!
+      return rowHeight + (open.value.has(row.key) ? unfolded(row) * 26 + 10 : 0)
+    },
+    overscan: 12,
+  })),
+)
+watch([() => props.rows, open], () => virtual.value.measure())
+
+function fold(key: string) {
+  const next = new Set(open.value)
+  if (!next.delete(key)) next.add(key)
+  open.value = next
+}
+
+/* Handlers that stay the same let the rows that only move be left as they are. */
+const pick = (keys: string[], on: boolean) => emit('pick', keys, on)
+const choose = (key: string, state: 'kept' | 'aside' | '') => emit('choose', key, state)
+const lead = (key: string, text: string) => emit('lead', key, text)
+const place = (phrases: BookPhrase[], where: string) => emit('place', phrases, where)
+
+const paid = computed(() => props.rows.some((r) => r.worth > 0))
+const allPicked = computed(() => props.rows.length > 0 && props.rows.every((r) => props.picked.has(r.key)))
+const pickAll = () =>
+  pick(
+    props.rows.map((r) => r.key),
+    !allPicked.value,
+  )
+</script>
+
+<template>
+  <div class="book" :class="{ paid }">
+    <div class="line head soft">
+      <input type="checkbox" aria-label="Pick all that are shown" :checked="allPicked" @change="pickAll" />
+      <span>phrase</span>
+      <span class="num">searches</span>
+      <span class="num">difficulty</span>
+      <span class="num">position</span>
+      <span class="num" title="Visits a month more at the aimed position: an estimate">gain, est.</span>
+      <span v-if="paid" class="num worth" title="What the gain brings in money a month: an estimate"
+        >worth, est.</span
+      >
+      <span>why</span>
+      <span>page</span>
+      <span></span>
+    </div>
+    <div ref="scroll" class="scroller" tabindex="0" aria-label="Families" data-rows>
+      <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
+        <div
+          v-for="item in virtual.getVirtualItems()"
+          :key="rows[item.index]!.key"
+          class="row"
+          :class="{ aside: !rows[item.index]!.kept, band: item.index % 2 }"
+          :style="{ height: `${item.size}px`, transform: `translateY(${item.start}px)` }"
+          :data-family="rows[item.index]!.members[0]!.text"
+        >
+          <BookLine
+            :row="rows[item.index]!"
+            :picked="picked.has(rows[item.index]!.key)"
+            :open="open.has(rows[item.index]!.key)"
+            :paid="paid"
+            :ground="ground"
+            :page-name="pageName"
+            :address-of="addressOf"
+            @fold="fold"
+            @pick="pick"
+            @choose="choose"
+            @lead="lead"
+            @place="place"
+          />
+        </div>
+      </div>
+    </div>
+    <p v-if="!rows.length" class="soft none">No family is like that.</p>
+  </div>
+</template>
+
+<style scoped src="./line.css"></style>
+<style scoped>
+.book {
+  --columns: 22px minmax(180px, 1.6fr) 68px 66px 62px 74px minmax(120px, 1fr) minmax(120px, 0.9fr) 66px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  flex: 1;
+}
+.paid {
+  --columns: 22px minmax(180px, 1.6fr) 68px 66px 62px 74px 70px minmax(120px, 1fr) minmax(120px, 0.9fr) 66px;
+}
+.head {
+  height: 30px;
+  border-bottom: 1px solid var(--ink);
+  font-size: 12px;
+}
+.scroller {
+  flex: 1;
+  overflow-y: auto;
+  min-height: 200px;
+}
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
+  border-bottom: 1px solid var(--rule);
+  contain: strict; /* its height is given: nothing in it moves anything else */
+}
+.band {
+  background: var(--band);
+}
+.aside {
+  color: var(--ink-soft);
+}
+.none {
+  padding: 14px var(--edge);
+}
+@media (max-width: 1100px) {
+  .book {
+    --columns: 22px minmax(150px, 1.6fr) 60px 60px 56px 64px minmax(90px, 1fr) minmax(90px, 0.9fr) 62px;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { CarrierPage } from '@/api/client'
+import { usePages } from '@/api/pages'
+import { count } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+
+/** The pages that carry the book's families; those to be made in pencil. */
+const props = defineProps<{
+  client: number
+  pages: CarrierPage[]
+  pageName: (id: number) => string
+  addressOf: (id: number) => string
+}>()
+const shown = defineModel<string>({ required: true })
+const { add, remove } = usePages(() => props.client)
+const undo = useUndo()
+
+/** Puts a page that is to be made among the client's pages: it gets targets of its own. */
+async function plan(p: CarrierPage) {
+  const body =
+    p.kind === 'area'
+      ? { kind: 'area' as const, place: p.carrier }
+      : { kind: 'service' as const, service: p.carrier }
+  const page = await add.mutateAsync(body).catch(() => null)
+  if (page) undo.offer(`${p.carrier} is among the pages`, () => remove.mutateAsync(page.id))
+}
+</script>
+
+<template>
+  <section v-if="pages.length">
+    <h2>Pages that carry them</h2>
+    <ul>
+      <li class="soft head" aria-hidden="true">
+        <span class="wide">families</span><span class="num">gain</span>
+      </li>
+      <li v-for="p in pages" :key="p.kind + p.carrier + p.page_id">
+        <button
+          class="plain"
+          type="button"
+          :class="{ pencil: !p.page_id, now: shown === p.carrier }"
+          :aria-pressed="shown === p.carrier"
+          @click="shown = shown === p.carrier ? '' : p.carrier"
+        >
+          {{ p.page_id ? pageName(p.page_id) : p.carrier }}
+        </button>
+        <span class="soft num">{{ count(p.families) }}</span>
+        <span class="num figure">{{ p.gain >= 0.5 ? count(p.gain) : '–' }}</span>
+        <button
+          v-if="!p.page_id && p.kind !== 'home'"
+          class="link"
+          type="button"
+          :disabled="add.isPending.value"
+          :aria-label="`plan it: a page for ${p.carrier}`"
+          @click="plan(p)"
+        >
+          plan it
+        </button>
+        <span
+          v-else-if="p.conflict.length"
+          class="stamp"
+          :title="[p.page_id, ...p.conflict].map(addressOf).join(', ')"
+          >{{ p.conflict.length + 1 }} pages</span
+        >
+      </li>
+    </ul>
+    <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 10px 0 4px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 24px 34px 48px;
+  gap: 0 8px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.head {
+  font-size: 12px;
+}
+.wide {
+  grid-column: 1 / 3;
+  text-align: right;
+}
+.now {
+  font-weight: 600;
+}
+.link,
+.stamp {
+  font-size: 11.5px;
+  white-space: nowrap;
+}
+.stamp {
+  padding: 0 2px;
+  transform: none;
+}
+</style>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useBookChanges, useLists } from '@/api/book'
+import type { Lists } from '@/api/client'
+import { useUndo } from '@/parts/undo'
+
+/** The lists of words by which intents are told, to be edited: an entry a line. */
+const props = defineProps<{ client: number }>()
+const emit = defineEmits<{ done: [] }>()
+const { data, error } = useLists(() => props.client)
+const { saveLists } = useBookChanges(() => props.client)
+const undo = useUndo()
+
+const kinds: { name: keyof Lists; says: string; tells: string }[] = [
+  { name: 'hire', says: 'Ready to hire', tells: 'with a service: worth writing for' },
+  { name: 'near', says: 'Near the searcher', tells: 'as good as a place' },
+  { name: 'question', says: 'Begin a question', tells: 'in the first place only' },
+  { name: 'research', says: 'Want to know', tells: 'kept as questions' },
+  { name: 'goods', says: 'Goods, jobs and the like', tells: 'too broad' },
+  { name: 'elsewhere', says: 'Places not served', tells: 'set aside' },
+  { name: 'generic', says: 'No service alone', tells: 'other trades have them too' },
+  { name: 'ordinary', says: 'In names of firms', tells: 'make no brand' },
+  { name: 'small', says: 'Small words', tells: 'left out of families' },
+]
+
+type Texts = Record<keyof Lists, string>
+const texts = ref<Texts>()
+const linesOf = (s: string) =>
+  s
+    .split('\n')
+    .map((x) => x.trim())
+    .filter(Boolean)
+const textsOf = (l: Lists) =>
+  Object.fromEntries(kinds.map((k) => [k.name, (l[k.name] ?? []).join('\n')])) as Texts
+const listsOf = (t: Texts) =>
+  Object.fromEntries(kinds.map((k) => [k.name, linesOf(t[k.name])])) as unknown as Lists
+watch(data, (lists) => lists && (texts.value = textsOf(lists)), { immediate: true })
+
+const changed = computed(
+  () =>
+    data.value &&
+    texts.value &&
+    JSON.stringify(listsOf(texts.value)) !== JSON.stringify(listsOf(textsOf(data.value))),
+)
+
+async function save(lists: Lists | null) {
+  const before = data.value?.standard ? null : listsOf(textsOf(data.value!))
+  const ok = await saveLists.mutateAsync(lists).catch(() => null)
+  if (ok) undo.offer('The lists are saved', () => saveLists.mutateAsync(before))
+}
+</script>
+
+<template>
+  <section class="panel" aria-label="Word lists">
+    <p v-if="error" class="mistake">{{ error.message }}</p>
+    <div class="acts">
+      <button
+        class="press main"
+        type="button"
+        :disabled="!changed || saveLists.isPending.value"
+        @click="save(listsOf(texts!))"
+      >
+        Save the lists
+      </button>
+      <button v-if="data && !data.standard" class="link" type="button" @click="save(null)">
+        Bring back the standard ones
+      </button>
+      <button class="link" type="button" @click="emit('done')">Put away</button>
+      <span class="soft">One entry a line; an entry may be of several words.</span>
+      <p v-if="saveLists.error.value" class="mistake" role="alert">{{ saveLists.error.value.message }}</p>
+    </div>
+    <div v-if="texts" class="lists">
+      <label v-for="k in kinds" :key="k.name">
+        <b>{{ k.says }}</b> <span class="soft">{{ k.tells }}</span>
+        <textarea v-model="texts[k.name]" class="field" :name="`list_${k.name}`" rows="7"></textarea>
+      </label>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  padding: 8px var(--edge) 12px;
+  border-bottom: 1px solid var(--ink);
+  background: var(--band);
+  max-height: 50vh;
+  overflow-y: auto;
+}
+.lists {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  gap: 10px 24px;
+}
+label .soft {
+  display: block;
+  font-size: 12px;
+}
+.acts {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  margin-bottom: 10px;
+}
+</style>

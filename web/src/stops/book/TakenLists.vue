@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { useBookChanges } from '@/api/book'
+import type { Book } from '@/api/client'
+import { count, moment } from '@/parts/format'
+
+/** The lists that were taken into the book; the last one can be taken back. */
+const props = defineProps<{ client: number; imports: Book['imports'] }>()
+const { undoImport } = useBookChanges(() => props.client)
+
+function came(i: Book['imports'][number]): string {
+  const parts = [`${count(i.added)} added`]
+  if (i.joined) parts.push(`${count(i.joined)} joined`)
+  if (i.sites) parts.push(`${i.sites} found for`)
+  return parts.join(', ')
+}
+</script>
+
+<template>
+  <section v-if="imports.length">
+    <h2>Lists that were taken</h2>
+    <ul>
+      <li v-for="(i, at) in imports" :key="i.id">
+        <span class="name" :title="i.name">{{ i.name }}</span>
+        <span class="soft">{{ moment(i.taken_at) }}</span>
+        <span class="soft what">{{ came(i) }}</span>
+        <button
+          v-if="!at"
+          class="link"
+          type="button"
+          :disabled="undoImport.isPending.value"
+          @click="undoImport.mutate(i.id)"
+        >
+          take back
+        </button>
+      </li>
+    </ul>
+    <p v-if="undoImport.error.value" class="mistake" role="alert">{{ undoImport.error.value.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 14px 0 4px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 8px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+  font-size: 12.5px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.link {
+  text-align: right;
+}
+</style>

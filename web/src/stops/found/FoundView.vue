@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useBookChanges } from '@/api/book'
+import type { FoundPhrase, Ground } from '@/api/client'
+import { useFound } from '@/api/found'
+import { count } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+import ListLeaf from '../ground/ListLeaf.vue'
+import FoundRows from './FoundRows.vue'
+import SiteRows from './SiteRows.vue'
+
+/** What the client's site and its rivals' are found for: the ground's third leaf. */
+const props = defineProps<{ client: number; ground: Ground }>()
+const { data: found, error } = useFound(() => props.client)
+const { add, ask, undoImport } = useBookChanges(() => props.client)
+const undo = useUndo()
+
+const intent = ref('hire')
+const gap = ref(false)
+const words = ref('')
+const brought = computed(() => found.value?.sites.some((s) => s.sums) ?? false)
+
+/* Within reach of a searcher: the first two pages of results. */
+const reach = 20
+const own = computed(() => found.value?.sites.findIndex((s) => s.role === 'client') ?? -1)
+const isGap = (r: FoundPhrase) => {
+  const mine = own.value < 0 ? 0 : r.positions[own.value]!
+  return (!mine || mine > reach) && r.positions.some((p, i) => i !== own.value && p > 0 && p <= reach)
+}
+const rows = computed(() => {
+  const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return (found.value?.rows ?? []).filter(
+    (r) =>
+      (!intent.value || r.intent === intent.value) &&
+      (!gap.value || isGap(r)) &&
+      asked.every((w) => r.text.includes(w)),
+  )
+})
+const missing = computed(() => rows.value.filter((r) => !r.in_book))
+
+async function take(phrases: string[]) {
+  const report = await add.mutateAsync(phrases).catch(() => null)
+  if (report?.import_id)
+    undo.offer(`${count(report.added)} phrases are in the book`, () =>
+      undoImport.mutateAsync(report.import_id),
+    )
+}
+
+async function askSource() {
+  const report = await ask.mutateAsync().catch(() => null)
+  if (report?.import_id)
+    undo.offer(`${count(report.found)} phrases that sites are found for were taken`, () =>
+      undoImport.mutateAsync(report.import_id),
+    )
+}
+</script>
+
+<template>
+  <ListLeaf :client="client">
+    <template #tools>
+      <button class="link" type="button" :disabled="ask.isPending.value" @click="askSource">
+        {{ ask.isPending.value ? 'Asking…' : 'Ask the source' }}
+      </button>
+    </template>
+    <p
+      v-for="e in [ask.error.value, add.error.value, error].filter(Boolean)"
+      :key="e!.message"
+      class="mistake said"
+    >
+      {{ e!.message }}
+    </p>
+    <p v-if="!found && !error" class="soft said">Opening the lists…</p>
+    <template v-else-if="found">
+      <SiteRows v-if="found.sites.length" :sites="found.sites" />
+      <p v-if="!found.sites.length" class="said big">
+        Neither the client nor a rival has a site yet. What sites are found for is set side by side here as
+        soon as there is one:
+        <RouterLink :to="{ name: 'lineup', params: { client } }">take rivals in the lineup</RouterLink>.
+      </p>
+      <p v-else-if="!brought" class="said big">
+        Lists of the phrases that a site is found for come here, with positions: drop one for the client and
+        one for each rival (CSV, TSV, XLSX), or ask the source. They are set side by side.
+      </p>
+      <template v-else>
+        <div class="filters">
+          <select v-model="intent" aria-label="Intent">
+            <option value="hire">ready to hire</option>
+            <option value="research">questions</option>
+            <option value="brand">names of firms</option>
+            <option value="elsewhere">elsewhere</option>
+            <option value="broad">too broad</option>
+            <option value="">every intent</option>
+          </select>
+          <label
+            ><input v-model="gap" type="checkbox" name="gap" /> a rival is in the first 20, the client is
+            not</label
+          >
+          <input
+            v-model="words"
+            class="field"
+            name="words"
+            aria-label="Words"
+            placeholder="with these words"
+          />
+          <span class="soft">{{ count(rows.length) }} of {{ count(found.total) }} phrases</span>
+          <button
+            v-if="missing.length"
+            class="press"
+            type="button"
+            :disabled="add.isPending.value"
+            @click="take(missing.map((r) => r.text))"
+          >
+            Add {{ count(missing.length) }} to the book
+          </button>
+        </div>
+        <FoundRows :rows="rows" :sites="found.sites" @take="(text) => take([text])" />
+      </template>
+    </template>
+  </ListLeaf>
+</template>
+
+<style scoped>
+.said {
+  padding: 14px var(--edge);
+  margin: 0;
+}
+.big {
+  font-size: 15px;
+  max-width: 620px;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 10px var(--edge);
+  border-top: 1px solid var(--ink);
+}
+.filters .field {
+  width: 150px;
+  padding: 2px;
+}
+.filters .press {
+  margin-left: auto;
+  padding: 4px 12px;
+}
+select {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--ink-soft);
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { onScopeDispose, ref } from 'vue'
+import ListImport from '../book/ListImport.vue'
+import GroundLeaves from './GroundLeaves.vue'
+
+/** A leaf of the ground that lists come to: dropped, pasted or chosen. */
+defineProps<{ client: number }>()
+const list = ref<File>()
+const held = ref(false)
+const picker = ref<HTMLInputElement>()
+
+const holdsFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
+function drop(e: DragEvent) {
+  held.value = false
+  list.value = e.dataTransfer?.files[0] ?? list.value
+}
+/** Puts a list away, unless another one has been brought since. */
+function done(file: File) {
+  if (list.value === file) list.value = undefined
+}
+function chosen() {
+  list.value = picker.value?.files?.[0] ?? list.value
+  if (picker.value) picker.value.value = '' // so that the same file can be chosen again
+}
+/** A list that is pasted anywhere but in a field is taken like a file. */
+function paste(e: ClipboardEvent) {
+  if (/^(INPUT|TEXTAREA)$/.test((e.target as HTMLElement).tagName)) return
+  const text = e.clipboardData?.getData('text/plain')
+  if (text?.trim()) list.value = new File([text], 'pasted list')
+}
+window.addEventListener('paste', paste)
+onScopeDispose(() => window.removeEventListener('paste', paste))
+</script>
+
+<template>
+  <main
+    class="view"
+    :class="{ held }"
+    @dragover="holdsFiles($event) && ($event.preventDefault(), (held = true))"
+    @dragleave.self="held = false"
+    @drop.prevent="drop"
+  >
+    <div class="title">
+      <h1>Ground</h1>
+      <GroundLeaves :client="client" />
+      <span v-if="held" class="pencil">Drop the list: it is shown before it is taken</span>
+      <slot v-else name="told" />
+      <span class="bring">
+        <slot name="tools" />
+        <button class="press main" type="button" @click="picker?.click()">Bring a list</button>
+      </span>
+      <input
+        ref="picker"
+        class="unseen"
+        type="file"
+        name="list"
+        tabindex="-1"
+        aria-label="A list"
+        accept=".csv,.tsv,.txt,.xlsx"
+        @change="chosen"
+      />
+    </div>
+    <ListImport v-if="list" :client="client" :file="list" @done="done" />
+    <slot />
+  </main>
+</template>
+
+<style scoped>
+.view {
+  display: flex;
+  flex-direction: column;
+  height: calc(100vh - var(--header));
+}
+.held {
+  outline: 1.5px dashed var(--pencil);
+  outline-offset: -4px;
+}
+.title {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  padding: 12px var(--edge);
+  border-bottom: 1px solid var(--ink);
+}
+h1 {
+  font-size: 21px;
+  margin: 0;
+}
+.bring {
+  margin-left: auto;
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  white-space: nowrap;
+}
+.press {
+  padding: 5px 12px;
+}
+@media (max-width: 1100px) {
+  .title,
+  .bring {
+    gap: 14px;
+  }
+}
+</style>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PageFacts } from '@/api/client'
+import { bare } from '@/parts/format'
+
+/** The links of a page by where they stand, each with its words and where it leads. */
+const props = defineProps<{ links: PageFacts['links'] }>()
+
+const names: Record<string, string> = {
+  main: 'in the text',
+  nav: 'in menus',
+  banner: 'at the top',
+  footer: 'at the foot',
+  aside: 'at the side',
+  dialog: 'in dialogs',
+}
+const groups = computed(() =>
+  Object.entries(names)
+    .map(([region, name]) => ({ name, links: props.links.filter((l) => l.region === region) }))
+    .filter((g) => g.links.length),
+)
+</script>
+
+<template>
+  <details v-for="g in groups" :key="g.name" data-links>
+    <summary>
+      {{ g.links.length }} {{ g.name
+      }}<span v-if="g.links.some((l) => l.away)" class="soft"
+        >, {{ g.links.filter((l) => l.away).length }} to other sites</span
+      >
+    </summary>
+    <ul>
+      <li v-for="(l, i) in g.links" :key="i" :class="{ soft: l.hidden }">
+        {{ l.text || 'no words' }}<template v-if="l.hidden"> (hidden)</template>
+        <span class="mono soft">{{ bare(l.address) }}</span>
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  padding: 3px 0;
+}
+ul {
+  list-style: none;
+  margin: 0 0 6px;
+  padding: 0 0 0 14px;
+  border-left: 1px solid var(--rule);
+}
+li {
+  padding: 2px 0;
+  overflow-wrap: anywhere;
+}
+.mono {
+  display: block;
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBookChanges } from '@/api/book'
+import type { Column } from '@/api/client'
+import { useMadeOf } from '@/api/queries'
+import { useUndo } from '@/parts/undo'
+import type { Margin } from './margin'
+
+/** What a page's copy is made of, and what its rivals have in common; each word opens its places. */
+const props = defineProps<{ column: Column; client: number; page: number; margin: Margin }>()
+const { data, error } = useMadeOf(
+  () => props.client,
+  () => props.page,
+  () => props.column.entry_id,
+)
+const { add, undoImport } = useBookChanges(() => props.client)
+const undo = useUndo()
+const missing = computed(() => data.value?.shared.filter((s) => s.missing) ?? [])
+const rest = computed(() => data.value?.shared.filter((s) => !s.missing) ?? [])
+
+const show = (text: string) => props.margin.open('phrase', props.margin.column.value, text)
+
+async function toBook(text: string) {
+  const report = await add.mutateAsync([text]).catch(() => null)
+  if (report?.import_id)
+    undo.offer(`“${text}” is in the book`, () => undoImport.mutateAsync(report.import_id))
+}
+</script>
+
+<template>
+  <p v-if="error" class="mistake">{{ error.message }}</p>
+  <div v-if="data" data-document>
+    <section
+      v-for="g in [
+        { name: 'Rivals share, the client has none', list: missing },
+        { name: 'Rivals share, the client has it too', list: rest },
+      ]"
+      :key="g.name"
+    >
+      <template v-if="g.list.length">
+        <h3>{{ g.name }}</h3>
+        <div v-for="s in g.list.slice(0, 40)" :key="s.text" class="line" data-shared>
+          <button class="plain text" :class="{ penciled: s.missing }" type="button" @click="show(s.text)">
+            {{ s.text }}
+          </button>
+          <span class="soft">on {{ s.rivals }} · {{ s.median.toFixed(1) }} in 1,000</span>
+          <button class="link" type="button" @click="toBook(s.text)">To the book</button>
+        </div>
+      </template>
+    </section>
+    <section>
+      <h3>This page is made of</h3>
+      <p v-if="!data.sequences.length" class="soft">Nothing stands twice in its copy.</p>
+      <div v-for="s in data.sequences" :key="s.text" class="line" data-sequence>
+        <button class="plain text" type="button" @click="show(s.text)">{{ s.text }}</button>
+        <span class="soft">{{ s.count }} times · {{ s.rate.toFixed(1) }} in 1,000</span>
+        <button class="link" type="button" @click="toBook(s.text)">To the book</button>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 14px;
+  margin: 14px 0 2px;
+  padding-bottom: 3px;
+  border-bottom: 1px solid var(--ink);
+}
+section:first-child h3 {
+  margin-top: 0;
+}
+.line {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 12px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.text {
+  overflow-wrap: anywhere;
+  justify-self: start;
+}
+.text:hover {
+  text-decoration: underline;
+}
+</style>
