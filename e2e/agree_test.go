@@ -96,6 +96,9 @@ func TestFiguresAgree(t *testing.T) {
 	for host, paths := range practice.Sites() {
 		for _, path := range paths {
 			address := "http://" + host + path
+			if strings.HasPrefix(chainPage+"/", address) && path != "/" {
+				continue // drawn by script: TestDrawnPage
+			}
 			file := filepath.Join("../internal/practice/sites", host, path)
 			if strings.HasSuffix(path, "/") {
 				file = filepath.Join(file, "index.html")
@@ -259,6 +262,6 @@ func TestPracticeSites(t *testing.T) {
 		hosts = append(hosts, host)
 	}
 	sort.Strings(hosts)
-	assert.Equal(t, []string{"brindleandash.example", "harborflue.example", "lanternsweeps.example", "oldsaltbox.example",
+	assert.Equal(t, []string{"brindleandash.example", "harborflue.example", "hearthway.example", "lanternsweeps.example", "oldsaltbox.example",
 		"thchimney.example", "townledger.example"}, hosts)
 }

@@ -36,7 +36,7 @@ func TestEvidenceAddsUp(t *testing.T) {
 		if show == "alts" {
 			show = "images"
 		}
-		eval[bool](s, fmt.Sprintf(`(document.querySelector('[data-cell=%q][data-column="%d"]%s').click(), true)`,
+		s.click(fmt.Sprintf(`document.querySelector('[data-cell=%q][data-column="%d"]%s')`,
 			c.Cell, c.Column, phraseSelector(c.Phrase)))
 		s.until(fmt.Sprintf(`document.querySelector('.margin[data-what=%q][data-column="%d"] [data-document]') && %s`, show, c.Column, markedWith(c.Phrase)))
 		assert.Equal(t, c.Figure, eval[int](s, counts[c.Cell]), name)

@@ -26,8 +26,8 @@ func TestWholePath(t *testing.T) {
 	s.press("New client")
 	s.fill("[name=name]", "Cinder Lane Sweeps")
 	s.fill("[name=home_page]", "brindleandash.example")
-	s.fill("[name=services]", "chimney sweep\nflue liner installation")
-	s.fill("[name=places]", "Tarn Harbor, ME\nOstrey")
+	s.paste("[name=service]", "chimney sweep\nflue liner installation, flue liner")
+	s.paste("[name=place]", "Tarn Harbor, ME\nOstrey")
 	s.fill("[name=phrases]", "chimney sweep tarn harbor\nflue liner tarn harbor")
 	s.press("Save and find rivals")
 	s.press("Search and record")
@@ -37,7 +37,7 @@ func TestWholePath(t *testing.T) {
 	s.until(`document.querySelector('li.own').innerText.startsWith('14')`)
 
 	// A rival set aside and taken back.
-	eval[bool](s, `([...document.querySelectorAll('[data-entry="Old Saltbox Masonry"] button')][0].click(), true)`)
+	s.click(`document.querySelector('[data-entry="Old Saltbox Masonry"] button')`)
 	s.sees("Measure 3 rivals")
 	s.press("Undo")
 	s.press("Measure 4 rivals")
@@ -56,9 +56,7 @@ func TestWholePath(t *testing.T) {
 	// One kept, one changed, one dropped; the choices survive measuring again.
 	on := func(key, button string) {
 		t.Helper()
-		find := fmt.Sprintf(`[...document.querySelectorAll('[data-target=%q] button')].find(b => b.textContent.includes(%q))`, key, button)
-		s.until(find)
-		eval[bool](s, "("+find+".click(), true)")
+		s.click(fmt.Sprintf(`[...document.querySelectorAll('[data-target=%q] button')].find(b => b.textContent.includes(%q))`, key, button))
 	}
 	on("h1: chimney sweep tarn harbor", "Keep")
 	s.until(`document.querySelector('[data-target="h1: chimney sweep tarn harbor"] [aria-pressed=true]')`)
@@ -98,7 +96,7 @@ func TestWholePath(t *testing.T) {
 		assert.Contains(t, rest, x.Evidence)
 		assert.Contains(t, rest, app.Duration(x.Minutes))
 		if x.Gain > 0 {
-			assert.Contains(t, rest, app.Share(x.Gain)+" of the gain")
+			assert.Contains(t, rest, app.GainIn(targets.Unit, x.Gain))
 		}
 		assert.True(t, eval[bool](s, fmt.Sprintf(`!!document.querySelector('[data-line=%q]')`, x.Key)), "the paper lacks %q", x.Key)
 	}
@@ -145,6 +143,17 @@ func TestShortWay(t *testing.T) {
 	assert.Equal(t, []string{"1016", "1726", "381"}, eval[[]string](s, `[...document.querySelectorAll('[data-cell=seen]')].map(c => c.dataset.figure)`))
 	client := eval[int](s, `+location.pathname.split('/')[2]`)
 	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
+}
+
+// The API has a page of its own, made from what the program says of it.
+func TestAPIPage(t *testing.T) {
+	s := look(t, shared(t))
+	s.open("/")
+	s.press("?")
+	s.press("the API")
+	s.sees("The phrase book in families, those worth writing for first")
+	s.click(`[...document.querySelectorAll('.opblock-summary-control')].find(b => b.innerText.includes('The phrase book in families'))`)
+	s.sees("Responses")
 }
 
 // What cannot be taken is said in one sentence, and nothing typed is lost.

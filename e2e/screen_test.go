@@ -68,7 +68,7 @@ func eval[T any](s *screen, script string) T {
 // until waits until a script's value is true.
 func (s *screen) until(script string) {
 	s.t.Helper()
-	deadline := time.Now().Add(20 * time.Second)
+	deadline := time.Now().Add(40 * time.Second)
 	for {
 		done, err := chromedp.Run(s.ctx, chromedp.Evaluate[bool]("!!("+script+")"))
 		if err == nil && done {
@@ -91,19 +91,31 @@ func (s *screen) sees(text string) {
 // fill types a text over what stands in a field.
 func (s *screen) fill(css, text string) {
 	s.t.Helper()
-	s.until(fmt.Sprintf("document.querySelector(%q)", css))
-	require.NoError(s.t, chromedp.Do(s.ctx, chromedp.Focus(chromedp.CSS(css))))
-	eval[bool](s, fmt.Sprintf("(document.querySelector(%q).select(), true)", css))
+	s.until(fmt.Sprintf("(e => e && (e.focus(), e.select(), document.activeElement === e))(document.querySelector(%q))", css))
 	_, err := chromedp.Call(s.ctx, input.InsertText, input.InsertTextParams{Text: text})
 	require.NoError(s.t, err)
 }
 
-// press clicks the button or link that says a text.
+// paste pastes a text into a field.
+func (s *screen) paste(css, text string) {
+	s.t.Helper()
+	s.click(fmt.Sprintf("document.querySelector(%q)", css))
+	eval[bool](s, fmt.Sprintf(`(() => { const data = new DataTransfer(); data.setData('text/plain', %q)
+		return document.querySelector(%q).dispatchEvent(new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true})) || true })()`, text, css))
+}
+
+// press clicks the button or link that says a text, once it can be clicked: a
+// button in a disabled fieldset takes no click.
 func (s *screen) press(text string) {
 	s.t.Helper()
-	find := fmt.Sprintf(`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.disabled)`, text)
-	s.until(find)
-	eval[bool](s, "("+find+".click(), true)")
+	find := fmt.Sprintf(`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled'))`, text)
+	s.click(find)
+}
+
+// click waits for the element that a script finds, and clicks it.
+func (s *screen) click(find string) {
+	s.t.Helper()
+	s.until(fmt.Sprintf("(e => e && (e.click(), true))(%s)", find))
 }
 
 func (s *screen) value(css string) string {

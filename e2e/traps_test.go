@@ -1,17 +1,22 @@
 package e2e
 
 import (
+	"context"
 	"fmt"
-	"os"
-	"path/filepath"
+	"net/http"
+	"net/http/httptest"
+	"net/netip"
 	"testing"
 
 	"inktally/core/page"
-	"inktally/core/text"
+	"inktally/e2e/agreement"
 	"inktally/e2e/browser"
+	"inktally/internal/fetch"
+	"inktally/internal/fetch/drawn"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"golang.org/x/sync/errgroup"
 )
 
 // traps are small pages on which reading goes wrong easily.
@@ -81,32 +86,76 @@ var traps = []string{
 	`<table><tr><td style="display:block">a</td><td style="display:inline">b</td></tr></table>c`,
 	`<span>a</span><span style="display:none"> </span><span>b</span> <span hidden>x</span> c`,
 	`text before <hr> after`,
+	`<img src="/a/b%20c-300x200.JPG?x=1"><img data-src=lazy.png src="data:,"><img src=i.png width=20 height=20><picture><source srcset=x.webp><img src=p@2x.png></picture>`,
+	`<p>chimney sweep tarn. Harbor chimney sweep tarn harbor chimney sweep.</p><p>chimney <b>sweep</b> tarn<p>harbor chimney sweep`,
 }
 
-// Words and headings of small traps are those that the browser shows.
+// scripted are small pages that only a browser can read.
+var scripted = []string{
+	`<p>one<script>document.body.insertAdjacentHTML('beforeend', '<h1>Two</h1><img src=/pics/three.jpg>')</script>`,
+	`<p id=a hidden>one</p><p>two</p><script>document.getElementById('a').hidden = false</script>`,
+	`<style>.on{display:none}</style><p>one</p><p id=a>two</p><script>a.className = 'on'</script>`,
+	`<p>one</p><script>const s = new CSSStyleSheet(); s.replaceSync('p{display:none}'); document.adoptedStyleSheets = [s]</script>two`,
+	`<style id=s></style><p>one</p><b>two</b><script>s.sheet.insertRule('b{display:block;visibility:hidden}')</script>`,
+	`<dialog id=d>one <b>two</b></dialog><script>d.showModal()</script>three`,
+	`<div popover id=d>one</div><script>d.showPopover()</script>two`,
+	`<details id=d><summary>one</summary>two</details><script>d.open = true</script>`,
+	`<script>customElements.define('x-a', class extends HTMLElement { connectedCallback() { this.textContent = 'one two' } })</script><x-a></x-a>three`,
+	`<template id=t><p>one</p></template><script>document.body.append(t.content.cloneNode(true))</script><p>two`,
+	`<p>one<script>document.write('<h2>two</h2>')</script>`,
+	`<p>one<p id=a>two<script>setTimeout(() => { a.textContent = 'three four' }, 250)</script>`,
+	`<p>one</p><img id=i data-real=/pics/roof-sweep.jpg src="data:image/gif;base64,R0lGOD"><script>new IntersectionObserver(() => { i.src = i.dataset.real }).observe(i)</script>`,
+	`<div id=a style="display:flex"></div><script>for (const w of ['one', 'two']) { const s = document.createElement('span'); s.textContent = w; a.append(s) }</script>`,
+	`<ul id=a style="white-space:pre-line"></ul><script>a.innerHTML = '<li>one\ntwo<li style="white-space:normal">three\nfour'</script>`,
+	`<table id=t><tr><td>one</table><script>t.insertRow().insertCell().textContent = 'two'</script>`,
+	`<p>one</p><script>document.querySelector('p').attachShadow({mode: 'open'}).innerHTML = 'shadow <slot></slot>'</script>`,
+	`<svg id=s></svg><script>s.innerHTML = '<text>one</text><text style="display:none">two</text>'</script>three`,
+	`<p>one</p><script>document.title = 'A title'; document.body.append(document.createTextNode('two'), document.createElement('br'), 'three')</script>`,
+	`<select><option>no</select><textarea id=a></textarea><script>a.value = 'no no'</script>yes`,
+}
+
+// Words, headings, image names and phrase counts of small traps are those that
+// the browser shows: as served, and as drawn by the program's own browser.
 func TestTraps(t *testing.T) {
-	ctx := browser.Start(t, nil)
-	file := filepath.Join(t.TempDir(), "trap.html")
-	for _, trap := range traps {
-		body := []byte("<!doctype html><html lang=en><meta charset=utf-8>" + trap)
-		require.NoError(t, os.WriteFile(file, body, 0o600))
-		facts := browser.Read(t, ctx, "file://"+file)
-		p := page.Read(body, page.Source{})
-		var got string
-		for i := range p.Blocks {
-			if !p.Blocks[i].Hidden {
-				got += p.Text(i) + "|"
-			}
+	all := append(append([]string{}, traps...), scripted...)
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		var n int
+		if _, err := fmt.Sscanf(r.URL.Path, "/%d", &n); err != nil {
+			w.WriteHeader(http.StatusNotFound)
+			return
 		}
-		assert.Equal(t, text.Words(facts.Text), p.Words.Seen, "%s\nbrowser: %q\nhere: %q", trap, facts.Text, got)
-		heads := []string{}
-		for _, h := range p.Headings {
-			heads = append(heads, fmt.Sprint(h.Level, " ", h.Text))
-		}
-		shown := []string{}
-		for _, h := range facts.Headings {
-			shown = append(shown, fmt.Sprint(h.Level, " ", h.Text))
-		}
-		assert.Equal(t, shown, heads, trap)
+		w.Header().Set("Content-Type", "text/html; charset=utf-8")
+		_, _ = w.Write(trapPage(all[n]))
+	}))
+	defer server.Close()
+	pages := drawn.New(drawn.Options{Web: fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})})
+	defer pages.Close()
+	drawings := make([]*page.Page, len(all))
+	var group errgroup.Group
+	group.SetLimit(2)
+	for n := range all {
+		group.Go(func() error {
+			doc, err := pages.Draw(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), Overrule: true})
+			drawings[n] = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true})
+			return err
+		})
 	}
+	require.NoError(t, group.Wait())
+	ctx := browser.Start(t, nil)
+	for n, trap := range all {
+		facts := browser.Read(t, ctx, fmt.Sprint(server.URL, "/", n))
+		if n < len(traps) {
+			r := agreement.Compare(page.Read(trapPage(trap), page.Source{}), facts, 0)
+			assert.Empty(t, r.Cause, "as served: %s\n%s\nbrowser: %q", trap, r.Detail, facts.Text)
+		}
+		if n >= len(traps) {
+			facts = browser.Settled(t, ctx)
+		}
+		r := agreement.Compare(drawings[n], facts, 0)
+		assert.Empty(t, r.Cause, "as drawn: %s\n%s\nbrowser: %q", trap, r.Detail, facts.Text)
+	}
+}
+
+func trapPage(trap string) []byte {
+	return []byte("<!doctype html><html lang=en><meta charset=utf-8>" + trap)
 }

@@ -1,73 +1,86 @@
 // Command agree holds the reading of saved pages against a browser's:
 //
-//	agree FOLDER
+//	agree [-drawn] FOLDER
 //
 // It loads every .html file below the folder in Chromium, compares words seen,
-// headings and image names, and reports what differs, by cause. Pages agree
-// when their words are within 1 % and the lists are equal.
+// headings, image names and the counts of the page's own most frequent phrases,
+// and reports what differs, by cause. Pages agree when their words are within
+// 1 % and all else is equal. Pages are compared as served, their scripts off;
+// or as drawn, their scripts on and read through the program's browser.
 package main
 
 import (
 	"context"
+	"flag"
 	"fmt"
 	"io/fs"
+	"net/http"
+	"net/http/httptest"
+	"net/netip"
 	"net/url"
 	"os"
 	"path/filepath"
-	"slices"
-	"sort"
 	"strings"
 
 	"inktally/core/page"
-	"inktally/core/text"
+	"inktally/e2e/agreement"
 	"inktally/e2e/browser"
 	"inktally/internal/fetch"
+	"inktally/internal/fetch/drawn"
 )
 
 func main() {
-	if len(os.Args) != 2 {
+	asDrawn := flag.Bool("drawn", false, "compare the pages as drawn")
+	flag.Parse()
+	if flag.NArg() != 1 {
 		fmt.Fprintln(os.Stderr, "agree: give a folder of saved pages")
 		os.Exit(1)
 	}
-	if err := run(os.Args[1]); err != nil {
+	if err := run(flag.Arg(0), *asDrawn); err != nil {
 		fmt.Fprintln(os.Stderr, "agree:", err)
 		os.Exit(1)
 	}
 }
 
-// finding is how a page differs.
-type finding struct{ file, cause, detail string }
-
-func run(dir string) error {
+func run(dir string, asDrawn bool) error {
 	files, err := pagesBelow(dir)
 	if err != nil {
 		return err
 	}
-	ctx, end, err := browser.Open(context.Background(), map[string]any{
-		"host-resolver-rules": "MAP * ~NOTFOUND"})
+	read := served(dir)
+	if asDrawn {
+		server := httptest.NewServer(http.FileServer(http.Dir(dir)))
+		defer server.Close()
+		web := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})
+		pages := drawn.New(drawn.Options{Web: web})
+		defer pages.Close()
+		read = asBrowserDraws(pages, server.URL)
+	}
+	ctx, end, err := browser.Open(context.Background(), map[string]any{"host-resolver-rules": "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	if err != nil {
 		return err
 	}
 	defer end()
-	if err := browser.NoScripts(ctx); err != nil {
-		return err
-	}
-	var found []finding
-	agreed, failed := 0, 0
-	cache := &page.SheetCache{}
-	for _, file := range files {
-		f, err := compare(ctx, file, cache)
-		switch {
-		case err != nil:
-			failed++
-			fmt.Fprintln(os.Stderr, "agree:", file, err)
-		case f.cause == "":
-			agreed++
-		default:
-			found = append(found, f)
+	if !asDrawn {
+		if err := browser.NoScripts(ctx); err != nil {
+			return err
 		}
 	}
-	report(found, agreed, failed)
+	var r report
+	for _, file := range files {
+		p, address, err := read(ctx, file)
+		var facts browser.Facts
+		if err == nil {
+			facts, err = browser.Ask(ctx, address)
+		}
+		if err != nil {
+			r.failed++
+			fmt.Fprintln(os.Stderr, "agree:", file, err)
+			continue
+		}
+		r.add(file, agreement.Compare(p, facts, 1))
+	}
+	r.print()
 	return nil
 }
 
@@ -75,7 +88,7 @@ func pagesBelow(dir string) ([]string, error) {
 	var out []string
 	err := filepath.WalkDir(dir, func(name string, d fs.DirEntry, err error) error {
 		if err == nil && d.Type().IsRegular() && (strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")) {
-			name, err = filepath.Abs(name)
+			name, err = filepath.Rel(dir, name)
 			out = append(out, name)
 		}
 		return err
@@ -83,92 +96,37 @@ func pagesBelow(dir string) ([]string, error) {
 	return out, err
 }
 
-// compare reads a page here and in the browser.
-func compare(ctx context.Context, file string, cache *page.SheetCache) (finding, error) {
-	doc, err := fetch.File(file)
-	if err != nil {
-		return finding{}, err
-	}
-	p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), Sheets: fetch.FileSheets(doc), Cache: cache})
-	facts, err := browser.Ask(ctx, (&url.URL{Scheme: "file", Path: file}).String())
-	if err != nil {
-		return finding{}, err
-	}
-	f := finding{file: file}
-	seen := text.Words(facts.Text)
-	heads, names := []string{}, []string{}
-	for _, h := range p.Headings {
-		heads = append(heads, fmt.Sprint(h.Level, " ", h.Text))
-	}
-	for _, i := range p.Images {
-		if !i.Background {
-			names = append(names, i.File)
+// reader reads a file below the folder and tells where the browser finds it.
+type reader func(ctx context.Context, file string) (*page.Page, string, error)
+
+// served reads saved files with the style sheets beside them.
+func served(dir string) reader {
+	var cache page.SheetCache
+	return func(_ context.Context, file string) (*page.Page, string, error) {
+		file, err := filepath.Abs(filepath.Join(dir, file))
+		if err != nil {
+			return nil, "", err
 		}
+		doc, err := fetch.File(file)
+		if err != nil {
+			return nil, "", err
+		}
+		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), Sheets: fetch.FileSheets(doc), Cache: &cache})
+		return p, (&url.URL{Scheme: "file", Path: file}).String(), nil
 	}
-	shown := []string{}
-	for _, h := range facts.Headings {
-		shown = append(shown, fmt.Sprint(h.Level, " ", h.Text))
-	}
-	switch diff := seen - p.Words.Seen; {
-	case diff*100 > seen || -diff*100 > seen:
-		f.cause, f.detail = "words", fmt.Sprintf("browser %d, here %d: %s", seen, p.Words.Seen, firstWord(facts.Text, p))
-	case !slices.Equal(heads, shown):
-		f.cause, f.detail = "headings", firstOf(shown, heads)
-	case !slices.Equal(names, facts.Images):
-		f.cause, f.detail = "image names", firstOf(facts.Images, names)
-	}
-	return f, nil
 }
 
-// firstWord shows where the texts part.
-func firstWord(shown string, p *page.Page) string {
-	var here []string
-	for i := range p.Blocks {
-		if !p.Blocks[i].Hidden {
-			here = append(here, strings.Fields(p.Text(i))...)
+// asBrowserDraws reads files from a site of them through the program's browser.
+func asBrowserDraws(b *drawn.Browser, site string) reader {
+	return func(ctx context.Context, file string) (*page.Page, string, error) {
+		path := filepath.ToSlash(file)
+		if filepath.Base(file) == "index.html" {
+			path = strings.TrimSuffix(path, "index.html") // which a file server leaves out
 		}
-	}
-	there := strings.Fields(shown)
-	for i := range min(len(here), len(there)) {
-		if here[i] != there[i] {
-			return fmt.Sprintf("%q, here %q", there[max(0, i-2):min(len(there), i+4)], here[max(0, i-2):min(len(here), i+4)])
+		doc, err := b.Draw(ctx, fetch.Request{Address: site + (&url.URL{Path: "/" + path}).String(), Overrule: true})
+		if err != nil {
+			return nil, "", err
 		}
-	}
-	return "one ends before the other"
-}
-
-func firstOf(there, here []string) string {
-	for i := range max(len(there), len(here)) {
-		var a, b string
-		if i < len(there) {
-			a = there[i]
-		}
-		if i < len(here) {
-			b = here[i]
-		}
-		if a != b {
-			return fmt.Sprintf("browser %q, here %q", a, b)
-		}
-	}
-	return ""
-}
-
-func report(found []finding, agreed, failed int) {
-	sort.SliceStable(found, func(i, j int) bool { return found[i].cause < found[j].cause })
-	causes := map[string]int{}
-	for _, f := range found {
-		causes[f.cause]++
-		fmt.Printf("%s: %s\n    %s\n", f.cause, f.file, f.detail)
-	}
-	total := agreed + len(found)
-	fmt.Printf("%d of %d pages agree (%.1f %%)", agreed, total, 100*float64(agreed)/float64(max(1, total)))
-	if failed > 0 {
-		fmt.Printf(", %d could not be compared", failed)
-	}
-	fmt.Println()
-	for _, cause := range []string{"words", "headings", "image names"} {
-		if causes[cause] > 0 {
-			fmt.Printf("  %s differ on %d\n", cause, causes[cause])
-		}
+		return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true}), doc.URL, nil
 	}
 }

@@ -18,7 +18,9 @@ import (
 // closed when the test ends.
 func Start(t testing.TB, flags map[string]any) context.Context {
 	t.Helper()
-	ctx, end, err := Open(context.Background(), flags)
+	limit, cancel := context.WithTimeout(context.Background(), 8*time.Minute)
+	t.Cleanup(cancel)
+	ctx, end, err := Open(limit, flags)
 	require.NoError(t, err)
 	t.Cleanup(end)
 	return ctx
@@ -43,13 +45,11 @@ func Open(parent context.Context, flags map[string]any) (ctx context.Context, en
 	for name, value := range flags {
 		options = append(options, chromedp.Flag(name, value))
 	}
-	limit, cancel := context.WithTimeout(parent, 8*time.Minute)
-	allocator, release := chromedp.NewExecAllocator(limit, options...)
+	allocator, release := chromedp.NewExecAllocator(parent, options...)
 	ctx, leave := chromedp.NewContext(allocator)
 	end = func() {
 		leave()
 		release()
-		cancel()
 		_ = os.RemoveAll(dir) // the browser may still be writing into it
 	}
 	if err := chromedp.Do(ctx, chromedp.EmulateViewport(1280, 800)); err != nil {
@@ -75,6 +75,15 @@ type Facts struct {
 func Read(t testing.TB, ctx context.Context, address string) Facts {
 	t.Helper()
 	facts, err := Ask(ctx, address)
+	require.NoError(t, err)
+	return facts
+}
+
+// Settled tells what the browser makes of the page that it shows once its
+// scripts have had half a second more.
+func Settled(t testing.TB, ctx context.Context) Facts {
+	t.Helper()
+	facts, err := chromedp.Run(ctx, chromedp.Evaluate[Facts]("new Promise(done => setTimeout(done, 500)).then(() => "+factsScript+")", chromedp.EvalAwaitPromise))
 	require.NoError(t, err)
 	return facts
 }

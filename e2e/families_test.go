@@ -1,0 +1,245 @@
+package e2e
+
+import (
+	"fmt"
+	"os"
+	"path/filepath"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"inktally/internal/app"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"github.com/xuri/excelize/v2"
+)
+
+// row finds the row of a family by its lead.
+func row(lead string) string {
+	return fmt.Sprintf(`document.querySelector('[data-family=%q]')`, lead)
+}
+
+// in finds the button that says a text in an element.
+func in(element, says string) string {
+	return fmt.Sprintf(`[...%s?.querySelectorAll('button') ?? []].find(b => b.textContent.trim() === %q && !b.matches(':disabled'))`, element, says)
+}
+
+// families are the members of a client's families, by their lead.
+func families(t *testing.T, p *program, client int64) map[string][]string {
+	out := map[string][]string{}
+	for _, f := range get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
+		for _, m := range f.Members {
+			out[f.Members[0].Text] = append(out[f.Members[0].Text], m.Text)
+		}
+	}
+	return out
+}
+
+// A family is parted and families are merged by hand; services, places and
+// word lists are edited beside the book, which follows; a page is planned, and
+// a second page for the same families is a conflict. All can be undone.
+func TestFamiliesByHand(t *testing.T) {
+	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
+	defer p.kill(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	const lead, other = "chimney sweep tarn harbor", "tarn harbor chimney sweep"
+	open := func() {
+		s.open(fmt.Sprintf("/clients/%d/book", client))
+		s.until(row(lead))
+	}
+	open()
+	had := families(t, p, client)
+	require.Contains(t, had[lead], other)
+
+	s.click(row(lead) + `?.querySelector('.gain')`)
+	s.sees("half of 220")
+	s.sees("4 of 100 visits become customers, one job of chimney sweep brings $240")
+	part := fmt.Sprintf(`[...%s?.querySelectorAll('.member') ?? []].find(m => m.innerText.includes(%q))`, row(lead), other)
+	s.click(in(part, "Part it"))
+	s.until(row(other))
+	assert.Equal(t, []string{other}, families(t, p, client)[other])
+	s.press("Undo")
+	s.until("!" + row(other))
+	assert.Equal(t, had, families(t, p, client))
+
+	for _, f := range []string{lead, "chimney cleaning tarn harbor"} {
+		s.click(row(f) + `?.querySelector('input')`)
+	}
+	s.press("Merge")
+	s.until("!" + row("chimney cleaning tarn harbor"))
+	assert.Contains(t, families(t, p, client)[lead], "chimney cleaning tarn harbor")
+	s.press("Undo")
+	s.until(row("chimney cleaning tarn harbor"))
+	assert.Equal(t, had, families(t, p, client))
+
+	// A service's other words and a place's spellings: the book follows.
+	s.press("Services and places")
+	s.fill(`[aria-label="Other spellings of place 2"]`, "Tarn North")
+	s.fill(`[aria-label="Service 8"]`, "chimney caps")
+	s.until(`document.querySelector('[aria-label="Service 9"]')`)
+	eval[bool](s, `(document.activeElement.blur(), true)`)
+	s.sees("Saved")
+	assert.Equal(t, []string{"Tarn North"}, get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Places[1].Spellings)
+	s.press("Undo")
+	s.until(`document.querySelector('[aria-label="Service 8"]').value === ''`)
+	s.press("Put away")
+
+	// A word list decides.
+	s.press("Word lists")
+	s.fill("[name=list_elsewhere]", "Tarn Harbor")
+	s.press("Save the lists")
+	s.until("!" + row(lead))
+	s.press("Bring back the standard ones")
+	s.until(row(lead))
+	s.press("Put away")
+
+	// A page is planned, another one claims the same families.
+	const plan = `document.querySelector('[aria-label="plan it: a page for dryer vent cleaning"]')`
+	s.click(plan)
+	s.until("!" + plan)
+	ground := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
+	require.Len(t, ground.Pages, 2)
+	s.open(fmt.Sprintf("/clients/%d/ground", client))
+	s.fill("[name=page_addresses]", "brindleandash.example/dryer-vent-cleaning brindleandash.example/vents/dryer-vent-cleaning.html shop")
+	s.press("Add")
+	s.sees("no dot")
+	s.until(`document.querySelectorAll('[data-page]').length === 3`)
+	assert.Equal(t, "shop", s.value("[name=page_addresses]"), "what was not taken stays")
+	pages := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages
+	assert.Equal(t, ground.Pages[1].ID, pages[1].ID, "the first is the page that was planned")
+	open()
+	s.sees("2 pages")
+	s.open(fmt.Sprintf("/clients/%d/ground", client))
+	off := fmt.Sprintf(`document.querySelector('[data-page="%d"] .off')`, pages[2].ID)
+	s.click(off)
+	s.until(`document.querySelectorAll('[data-page]').length === 2`)
+	s.press("Undo")
+	s.until(`document.querySelectorAll('[data-page]').length === 3`)
+	s.click(off)
+	s.until(`document.querySelectorAll('[data-page]').length === 2`)
+	open()
+	s.until(`document.querySelectorAll('[data-family]').length > 3 && !document.querySelector('aside .stamp')`)
+
+	// The planned page has a sheet of its own families.
+	added := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages[1]
+	sheet := get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, added.ID))
+	require.NotEmpty(t, sheet.Families)
+	for _, f := range sheet.Families {
+		assert.Contains(t, f.Lead, "dryer")
+	}
+	assert.Equal(t, 500, sheet.Target.Words.Target, "home pages make no mark for a service page")
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, added.ID))
+	s.sees("a home page")
+}
+
+// What sites are found for: asked of the source, brought as a list, set side by
+// side, taken into the book and undone.
+func TestFoundFor(t *testing.T) {
+	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
+	defer p.kill(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/found", client))
+	s.until(`document.querySelectorAll('[data-site]').length === 5`)
+	found := func() app.Found { return get[app.Found](t, p, fmt.Sprintf("/api/clients/%d/found", client)) }
+	site := func(name string) app.FoundSite {
+		f := found()
+		at := slices.IndexFunc(f.Sites, func(x app.FoundSite) bool { return x.Site == name })
+		require.GreaterOrEqual(t, at, 0)
+		return f.Sites[at]
+	}
+	before := site("harborflue.example").Sums.Phrases
+
+	list := filepath.Join(t.TempDir(), "harborflue.example-found.csv")
+	require.NoError(t, os.WriteFile(list, []byte("Phrase;Position;Searches\nchimney sweep quillby;2;40\nchimney flue brushing ostrey;3;70\nhow to sweep a flue;9;\n"), 0o600))
+	s.drop("main", list)
+	s.until(`document.querySelector('[name=site]')?.value === 'harborflue.example'`)
+	s.press("Take 3 phrases")
+	s.sees("harborflue.example is found for 3 phrases")
+	s.press("Put away")
+	s.until(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '3'`)
+	sums := site("harborflue.example").Sums
+	assert.Equal(t, 2, sums.First3)
+	assert.InDelta(t, 40*.16+70*.11, sums.Visits, 1e-9)
+
+	s.click(`document.querySelector('[name=gap]')`)
+	s.fill("[name=words]", "brushing")
+	s.until(`document.querySelectorAll('[data-found]').length === 1`)
+	s.press("To the book")
+	s.sees("in the book")
+	assert.Contains(t, families(t, p, client), "chimney flue brushing ostrey")
+	s.press("Undo")
+	s.until(`[...document.querySelectorAll('[data-found] button')].some(b => b.textContent.trim() === 'To the book')`)
+	assert.NotContains(t, families(t, p, client), "chimney flue brushing ostrey")
+
+	s.press("Ask the source")
+	s.until(fmt.Sprintf(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '%d'`, before))
+}
+
+// What is no list, or none that can be taken, is said in one sentence, and
+// what can be taken of a bad one is.
+func TestBadListsInTheBrowser(t *testing.T) {
+	p := shared(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/book", client))
+	s.sees("Worth writing for")
+	dir := t.TempDir()
+	bring := func(name, body string) {
+		file := filepath.Join(dir, name)
+		require.NoError(t, os.WriteFile(file, []byte(body), 0o600))
+		s.drop("main", file)
+	}
+	for name, c := range map[string]struct{ body, says string }{
+		"bytes.csv":  {"\x00\x01\x02\x03", "this is no list of text"},
+		"empty.csv":  {" \n,,\n", "the list holds nothing"},
+		"broken.csv": {"PK\x03\x04 broken", "this workbook cannot be read"},
+		"large.csv":  {strings.Repeat("chimney sweep tarn harbor,12\n", 50<<20/29), "the list is larger than 20 MB"},
+	} {
+		bring(name, c.body)
+		s.sees(c.says)
+		assert.NotContains(t, eval[string](s, `document.querySelector('[aria-label="A list to be taken"]').innerText`), "\n", name)
+	}
+	// A workbook comes in like a list; its formula is not worked out.
+	book := excelize.NewFile()
+	for cell, v := range map[string]any{"A1": "Phrase", "B1": "Searches", "A2": "stove glass tarn harbor", "B2": 1300, "A3": "hearth tiles ostrey"} {
+		require.NoError(t, book.SetCellValue("Sheet1", cell, v))
+	}
+	require.NoError(t, book.SetCellFormula("Sheet1", "B3", "SUM(B2,B2)"))
+	xlsx, err := book.WriteToBuffer()
+	require.NoError(t, err)
+	bring("book.xlsx", xlsx.String())
+	s.press("Take 2 phrases")
+	s.until(`document.querySelector('[data-report]')`)
+	for _, f := range get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
+		switch f.Members[0].Text {
+		case "stove glass tarn harbor":
+			assert.Equal(t, 1300, *f.Members[0].Volume)
+		case "hearth tiles ostrey":
+			assert.Nil(t, f.Members[0].Volume)
+		}
+	}
+	assert.Contains(t, families(t, p, client), "hearth tiles ostrey")
+	s.press("Undo")
+	assert.Eventually(t, func() bool { return len(families(t, p, client)["hearth tiles ostrey"]) == 0 }, 5*time.Second, 50*time.Millisecond)
+
+	bring("numbers.csv", "12,40\n9,1\n")
+	s.press("Take 2 phrases")
+	s.sees("no column holds phrases")
+	s.press("Leave it")
+
+	bring("wide.csv", "chimney tiling ostrey"+strings.Repeat(",x", 10_000)+"\n"+strings.Repeat("word ", 60)+"\n"+
+		`=HYPERLINK("http://x.example")`+"\n煙突 掃除\n\n,,7\n")
+	s.press("Take 5 phrases")
+	s.until(`document.querySelector('[data-report]')`)
+	s.sees("it has more than")
+	s.sees("it is an address, no phrase")
+	taken := families(t, p, client)
+	assert.Contains(t, taken, "chimney tiling ostrey")
+	assert.Contains(t, taken, "煙突 掃除")
+	s.press("Undo")
+	assert.Eventually(t, func() bool { return len(families(t, p, client)["chimney tiling ostrey"]) == 0 }, 5*time.Second, 50*time.Millisecond)
+}
