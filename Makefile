@@ -17,7 +17,7 @@ web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 	cd web && npm ci --no-audit --no-fund
 	touch $@
 
-$(WEB): web/node_modules/.package-lock.json $(shell find web/src web/public web/index.html web/vite.config.ts -type f)
+$(WEB): web/node_modules/.package-lock.json $(shell find web/src web/public web/index.html web/api.html web/vite.config.ts -type f)
 	cd web && npx vite build --logLevel warn
 	touch internal/server/dist/.gitkeep $@
 
@@ -51,9 +51,10 @@ test: build lint browser compiler
 bench: build
 	go run ./bench
 
-# How far reading agrees with a browser on a folder of saved pages.
+# How far reading agrees with a browser on a folder of saved pages; with
+# DRAWN=-drawn as drawn by the program's browser.
 agree: browser
-	@go run ./e2e/agree $(DIR)
+	@go run ./e2e/agree $(DRAWN) $(DIR)
 
 shots: build browser
 	go run ./e2e/shots docs/screenshots
