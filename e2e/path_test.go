@@ -243,3 +243,35 @@ func TestGround(t *testing.T) {
 	assert.Contains(t, s.value("[name=phrases]"), "!!! ???", "what was typed stays")
 	assert.Len(t, get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 6)
 }
+
+// With answers that take their time, what is typed meanwhile is neither lost
+// nor written over.
+func TestSlowAnswers(t *testing.T) {
+	p := shared(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/ground", client))
+	s.fill("[name=trade]", "chimneys and stoves")
+	s.slow(800 * time.Millisecond)
+	leave := func() { eval[bool](s, `(document.activeElement.blur(), true)`) }
+	leave()
+	s.fill("[name=phone]", "207-555-0177")
+	leave()
+	stored := func() app.Ground { return get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)) }
+	require.Eventually(t, func() bool { return stored().Phone == "207-555-0177" }, 20*time.Second, 50*time.Millisecond)
+	assert.Equal(t, "chimneys and stoves", stored().Trade)
+	s.fill("[name=money]", "EUR")
+	leave()
+	require.Eventually(t, func() bool { return stored().Money == "EUR" }, 20*time.Second, 50*time.Millisecond)
+
+	s.sees("Saved: money")
+	s.press("Undo")
+	s.fill("[name=phone]", "207-555-0134")
+	leave()
+	s.fill("[name=trade]", "chimney care")
+	leave()
+	require.Eventually(t, func() bool { return stored().Trade == "chimney care" }, 20*time.Second, 50*time.Millisecond)
+	assert.Equal(t, "$", stored().Money, "undone")
+	assert.Equal(t, "207-555-0134", stored().Phone)
+	s.until(`document.querySelector('[name=money]').value === '$'`)
+}

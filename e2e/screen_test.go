@@ -88,6 +88,14 @@ func (s *screen) sees(text string) {
 	s.until(fmt.Sprintf("document.body.innerText.includes(%q)", text))
 }
 
+// slow lets every answer take its time.
+func (s *screen) slow(latency time.Duration) {
+	s.t.Helper()
+	_, err := chromedp.Call(s.ctx, network.EmulateNetworkConditionsByRule, network.EmulateNetworkConditionsByRuleParams{
+		MatchedNetworkConditions: []*network.Conditions{{Latency: float64(latency.Milliseconds()), DownloadThroughput: -1, UploadThroughput: -1}}})
+	require.NoError(s.t, err)
+}
+
 // fill types a text over what stands in a field.
 func (s *screen) fill(css, text string) {
 	s.t.Helper()

@@ -19,7 +19,7 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
   function show(business: Business) {
     const now = toForm(business)
     const shown = { ...now }
-    for (const key of Object.keys(now) as (keyof Form)[])
+    for (const key of keys)
       if (!same(form.value[key], saved[key])) Object.assign(shown, { [key]: form.value[key] })
     saved = toForm(business)
     form.value = shown
@@ -30,11 +30,14 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
     const sent: Form = JSON.parse(JSON.stringify(form.value))
     const before = toBusiness(saved)
     if (same(toBusiness(sent), before)) return
+    const fields = keys.filter((key) => !same(sent[key], saved[key])).map((key) => fieldNames[key])
     const answer = await saveGround.mutateAsync(toBusiness(sent)).catch(() => null)
     if (!answer) return // what was typed stays
     saved = sent
     show(answer)
-    undo.offer('Saved', () => inTurn(async () => show(await saveGround.mutateAsync(before))))
+    undo.offer(`Saved: ${fields.join(', ')}`, () =>
+      inTurn(async () => show(await saveGround.mutateAsync(before))),
+    )
   }
 
   function inTurn<T>(work: () => Promise<T>) {
@@ -45,5 +48,19 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
 
   return { form, save: () => inTurn(saveNow), error: computed(() => saveGround.error.value) }
 }
+
+const fieldNames: Record<keyof Form, string> = {
+  name: 'name',
+  trade: 'trade',
+  phone: 'phone',
+  homePage: 'home page',
+  language: 'language',
+  customers: 'customers of 100 visits',
+  money: 'money',
+  services: 'services',
+  places: 'places',
+  phrases: 'phrases',
+}
+const keys = Object.keys(fieldNames) as (keyof Form)[]
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
