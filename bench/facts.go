@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/page"
 	"inktally/core/sheet"
+	"inktally/core/style"
 )
 
 // allFacts works out all there is on a page, phrases and image names too.
@@ -34,7 +35,7 @@ func facts() {
 	body, phrases := sample(150_000, 300, 80, 100)
 	q := &sheet.Question{Phrases: phrases}
 	styled, css := withSheet(body)
-	src := page.Source{URL: "http://bench.example/", Sheets: map[string]string{"http://bench.example/site.css": css}, Cache: &page.SheetCache{}}
+	src := page.Source{URL: "http://bench.example/", Sheets: map[string]string{"http://bench.example/site.css": css}, Cache: &style.Cache{}}
 	fmt.Printf("style sheet: %d KB, kept parsed between pages\n", len(css)/1000)
 	report("the same page with it, beside without", 2, func() { allFacts(body, page.Source{}, q) }, func() { allFacts(styled, src, q) })
 	small, phrases := sample(1_500_000, 3000, 800, 100)

@@ -2,10 +2,12 @@ package e2e
 
 import (
 	"context"
+	_ "embed"
 	"fmt"
 	"net/http"
 	"net/http/httptest"
 	"net/netip"
+	"strings"
 	"testing"
 
 	"inktally/core/page"
@@ -118,16 +120,7 @@ var scripted = []string{
 // the browser shows: as served, and as drawn by the program's own browser.
 func TestTraps(t *testing.T) {
 	all := append(append([]string{}, traps...), scripted...)
-	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		var n int
-		if _, err := fmt.Sscanf(r.URL.Path, "/%d", &n); err != nil {
-			w.WriteHeader(http.StatusNotFound)
-			return
-		}
-		w.Header().Set("Content-Type", "text/html; charset=utf-8")
-		_, _ = w.Write(trapPage(all[n]))
-	}))
-	defer server.Close()
+	server := trapServer(t, all)
 	pages := drawn.New(drawn.Options{Web: fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})})
 	defer pages.Close()
 	drawings := make([]*page.Page, len(all))
@@ -153,6 +146,46 @@ func TestTraps(t *testing.T) {
 		}
 		r := agreement.Compare(drawings[n], facts, 0)
 		assert.Empty(t, r.Cause, "as drawn: %s\n%s\nbrowser: %q", trap, r.Detail, facts.Text)
+	}
+}
+
+// trapServer serves each trap under its number.
+func trapServer(t *testing.T, traps []string) *httptest.Server {
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		var n int
+		if _, err := fmt.Sscanf(r.URL.Path, "/%d", &n); err != nil {
+			w.WriteHeader(http.StatusNotFound)
+			return
+		}
+		w.Header().Set("Content-Type", "text/html; charset=utf-8")
+		_, _ = w.Write(trapPage(traps[n]))
+	}))
+	t.Cleanup(server.Close)
+	return server
+}
+
+// The traps of style sheets, a page a line: \n is a line end.
+//
+//go:embed testdata/traps.txt
+var sheetTraps string
+
+// What style sheets show and hide is what the browser shows and hides.
+func TestSheetTraps(t *testing.T) {
+	traps := strings.Split(strings.TrimSpace(sheetTraps), "\n")
+	var addresses []string
+	for n := range traps {
+		traps[n] = strings.ReplaceAll(traps[n], `\n`, "\n")
+	}
+	server := trapServer(t, traps)
+	for n := range traps {
+		addresses = append(addresses, fmt.Sprint(server.URL, "/", n))
+	}
+	shown, err := browser.AskFrames(browser.Start(t, nil), addresses)
+	require.NoError(t, err)
+	require.Len(t, shown, len(traps))
+	for n, trap := range traps {
+		r := agreement.Compare(page.Read(trapPage(trap), page.Source{}), shown[n], 0)
+		assert.Empty(t, r.Cause, "%s\n%s\nbrowser: %q", trap, r.Detail, shown[n].Text)
 	}
 }
 

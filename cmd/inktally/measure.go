@@ -16,6 +16,7 @@ import (
 	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/sheet"
+	"inktally/core/style"
 	"inktally/core/text"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
@@ -61,7 +62,7 @@ type measuring struct {
 	drawn    bool
 	out      io.Writer
 	in       io.Reader
-	cache    page.SheetCache
+	cache    style.Cache
 }
 
 // all measures what an argument names. In a folder a file that cannot be read

@@ -3,6 +3,7 @@ package page
 import (
 	"strings"
 
+	"inktally/core/style"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -47,7 +48,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 	a := readAttributes(n)
 	switch n.DataAtom {
 	case atom.Br:
-		w.breakBlock(parent)
+		w.lineBreak(n, &a, parent)
 		return
 	case atom.Img:
 		w.image(n, parent, &a)
@@ -63,6 +64,10 @@ func (w *walker) element(n *html.Node, parent *context) {
 		return
 	case atom.Iframe, atom.Video:
 		w.embedded(n)
+		w.replaced(n, &a, parent)
+		return
+	case atom.Input, atom.Textarea, atom.Canvas, atom.Audio, atom.Object, atom.Embed, atom.Progress, atom.Meter:
+		w.replaced(n, &a, parent)
 		return
 	case atom.Title:
 		w.title(n)
@@ -115,7 +120,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 		w.breakBlock(&ctx)
 	}
 	if n.DataAtom == atom.Details {
-		w.details(n, &ctx, a.open)
+		w.details(n, &ctx, a.open && w.firstOpen(attr(n, "name")))
 	} else {
 		w.walk(n, &ctx)
 	}
@@ -125,74 +130,47 @@ func (w *walker) element(n *html.Node, parent *context) {
 }
 
 // style works the cascade for n into ctx and tells whether n's box ends
-// blocks (MEASURES 1.2, 1.3).
+// blocks (MEASURES 1.2, 1.3). A paragraph does, whatever its box.
 func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
-	shown := w.ownDisplay(n, a)
-	if w.sheet.empty() && a.style == "" && shown != none && !a.untilFound {
-		if shown != contents {
-			if parent.display.lays() {
-				shown = shown.blockified()
+	own := ownDisplay(n, a)
+	ends := n.DataAtom == atom.P || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+	ctx.keepLines = ctx.keepLines || preformatted(n.DataAtom)
+	if w.sheet.Empty() && a.style == "" && own != style.None && !a.untilFound {
+		if own != style.Contents {
+			if parent.display.Lays() {
+				own = own.Blockified()
 			}
-			ctx.display = shown
+			ctx.display = own
 		}
-		ctx.keepLines = ctx.keepLines || preformatted(n.DataAtom)
-		return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+		return ends || own.Breaks()
 	}
-	var st style
-	skipContent := a.untilFound
-	w.sheet.match(&st, n, a.id, a.class, &parent.ancestors)
-	ctx.ancestors.add(a.id, a.class)
-	waits := w.sheet.vars
-	if a.style != "" {
-		decls, customs := parseInline(a.style)
-		st.applyInline(decls, customs)
-		waits = waits || strings.Contains(a.style, "var(")
-	}
-	if len(st.customs) > 0 {
-		ctx.vars = &vars{parent.vars, st.customs}
-	}
-	if waits {
-		st.settle(ctx.vars)
-	}
-	if st.set[propDisplay] {
-		shown = display(st.value[propDisplay])
-	}
-	if st.set[propContentVisibility] {
-		skipContent = st.value[propContentVisibility] == 1
-	}
-	if shown != none && shown != contents &&
-		(st.value[propFloat] == 1 || st.value[propPosition] == 1 || parent.display.lays()) {
-		shown = shown.blockified()
-	}
-	if st.set[propVisibility] {
-		ctx.invisible = st.value[propVisibility] == 1
-	}
-	if st.set[propWhiteSpace] {
-		ctx.keepLines = st.value[propWhiteSpace] == 1
-	} else if preformatted(n.DataAtom) {
-		ctx.keepLines = true
-	}
-	if shown == none {
+	st := w.sheet.Style(style.Element{Node: n, ID: a.id, Class: a.class, Inline: a.style, Up: &parent.ancestors, Vars: parent.vars})
+	ctx.ancestors.Add(a.id, a.class)
+	ctx.vars = st.Vars
+	ctx.invisible = st.Invisible(ctx.invisible)
+	ctx.keepLines = st.KeepsLines(ctx.keepLines)
+	shown := st.Display(own, parent.display)
+	if shown == style.None {
 		ctx.hidden = true
-		shown = defaultDisplay(n.DataAtom)
+		shown = style.Default(n.DataAtom)
 	}
-	if skipContent && shown != inline {
+	if st.SkipsContent(a.untilFound) && shown != style.Inline {
 		ctx.hidden = true
 	}
-	if shown == contents {
+	ctx.display = shown
+	if shown == style.Contents {
 		ctx.display = parent.display
-	} else {
-		ctx.display = shown
 	}
 	w.backgrounds(&st, ctx)
-	return shown.breaks() || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
+	return ends || shown.Breaks()
 }
 
 // backgrounds adds the background images of an element. One that a style
 // sheet gives to many elements is listed once.
-func (w *walker) backgrounds(st *style, ctx *context) {
-	for _, address := range st.backgrounds {
-		if st.by[propBackground]&priorityInline == 0 {
+func (w *walker) backgrounds(st *style.Style, ctx *context) {
+	addresses, own := st.Backgrounds()
+	for _, address := range addresses {
+		if !own {
 			if w.sheetImages[address] {
 				continue
 			}
@@ -209,14 +187,14 @@ func preformatted(a atom.Atom) bool { return a == atom.Pre || a == atom.Listing 
 
 // ownDisplay is the display by the browser's own sheet and the attribute
 // hidden.
-func (w *walker) ownDisplay(n *html.Node, a *attributes) display {
+func ownDisplay(n *html.Node, a *attributes) style.Display {
 	switch {
 	case a.hidden && !a.untilFound,
 		a.popover && !(n.DataAtom == atom.Dialog && a.open),
 		n.DataAtom == atom.Dialog && !a.open:
-		return none
+		return style.None
 	}
-	return defaultDisplay(n.DataAtom)
+	return style.Default(n.DataAtom)
 }
 
 // place works what n is in the page into ctx: region, kind (MEASURES 1.3, 1.4).
@@ -282,6 +260,22 @@ func (w *walker) details(n *html.Node, ctx *context, open bool) {
 	w.breakBlock(&rest)
 }
 
+// firstOpen tells whether no open details of the same name came before: a
+// browser closes the later ones.
+func (w *walker) firstOpen(name string) bool {
+	if name == "" {
+		return true
+	}
+	if w.opened[name] {
+		return false
+	}
+	if w.opened == nil {
+		w.opened = map[string]bool{}
+	}
+	w.opened[name] = true
+	return true
+}
+
 // foreign handles an SVG or MathML element: text stands in SVG text elements,
 // HTML in foreignObject, and all of MathML's tokens are text.
 func (w *walker) foreign(n *html.Node, parent *context) {
@@ -289,29 +283,76 @@ func (w *walker) foreign(n *html.Node, parent *context) {
 		return
 	}
 	a := readAttributes(n)
+	a.hidden = false // an attribute of HTML alone
 	ctx := *parent
 	ctx.node = n
-	w.style(n, &a, parent, &ctx)
+	ctx.invisible = ctx.invisible && attr(n, "visibility") != "visible" || attr(n, "visibility") == "hidden"
+	breaks := w.style(n, &a, parent, &ctx)
 	if attr(n, "display") == "none" {
 		ctx.hidden = true
 	}
 	ctx.svg = n.Namespace == "svg" && n.Data != "foreignObject"
 	ends := false
 	switch {
+	case n.Namespace == "svg" && n.Data == "svg":
+		ends = breaks && !ctx.hidden
 	case n.Namespace == "svg" && n.Data == "text":
 		ctx.svgText, ends = true, true
 	case n.Data == "foreignObject":
 		ctx.svgText, ends = false, true
-		ctx.display = block
+		ctx.display = style.Block
 	case n.Namespace == "math" && n.Data != "math":
 		ends = true // each is a box of its own kind
 	}
 	if ends {
 		w.breakBlock(&ctx)
 	}
-	w.walk(n, &ctx)
+	if n.Data == "switch" {
+		w.firstChild(n, &ctx)
+	} else {
+		w.walk(n, &ctx)
+	}
 	if ends {
 		w.breakBlock(&ctx)
+	}
+}
+
+// firstChild walks the one child that a switch shows.
+func (w *walker) firstChild(n *html.Node, ctx *context) {
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type == html.ElementNode {
+			w.node(c, ctx)
+			return
+		}
+	}
+}
+
+// lineBreak ends a block at a br, unless it is hidden: many break lines on
+// small screens only.
+func (w *walker) lineBreak(n *html.Node, a *attributes, parent *context) {
+	ctx := *parent
+	if !w.plain(a) {
+		w.style(n, a, parent, &ctx)
+	}
+	if ctx.hidden == parent.hidden && ctx.invisible == parent.invisible {
+		w.breakBlock(parent)
+	}
+}
+
+// plain tells whether nothing says of an element how it is shown.
+func (w *walker) plain(a *attributes) bool {
+	return w.sheet.Empty() && a.style == "" && !a.hidden
+}
+
+// replaced ends a block at a box without text, such as a field, where it is
+// made a block.
+func (w *walker) replaced(n *html.Node, a *attributes, parent *context) {
+	if w.plain(a) || parent.hidden {
+		return
+	}
+	ctx := *parent
+	if w.style(n, a, parent, &ctx) && !ctx.hidden {
+		w.breakBlock(parent)
 	}
 }
 

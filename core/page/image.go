@@ -34,7 +34,10 @@ func (w *walker) image(n *html.Node, parent *context, a *attributes) {
 		}
 	}
 	ctx := *parent
-	w.style(n, a, parent, &ctx)
+	if side := attr(n, "align"); w.style(n, a, parent, &ctx) || side == "left" || side == "right" {
+		defer w.breakBlock(&ctx)
+		w.breakBlock(&ctx)
+	}
 	if small(width) && small(height) {
 		return
 	}

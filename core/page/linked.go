@@ -2,8 +2,11 @@ package page
 
 import (
 	"bytes"
+	"encoding/base64"
 	"net/url"
 	"strings"
+
+	"inktally/core/style"
 
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
@@ -32,11 +35,13 @@ func Linked(body []byte, src Source) []string {
 	base := baseOf(doc, src)
 	eachStyle(doc, func(n *html.Node) {
 		if n.DataAtom == atom.Link {
-			out = append(out, resolve(base, attr(n, "href")))
+			if address := resolve(base, attr(n, "href")); !strings.HasPrefix(address, "data:") {
+				out = append(out, address)
+			}
 			return
 		}
-		for _, i := range parseSheet(n.FirstChild.Data).imports {
-			out = append(out, resolve(base, i.address))
+		for _, i := range style.Parse(n.FirstChild.Data).Imports() {
+			out = append(out, resolve(base, i.Address))
 		}
 	})
 	return out
@@ -48,8 +53,8 @@ func Imports(source, address string) []string {
 		return nil
 	}
 	var out []string
-	for _, i := range parseSheet(source).imports {
-		out = append(out, resolve(address, i.address))
+	for _, i := range style.Parse(source).Imports() {
+		out = append(out, resolve(address, i.Address))
 	}
 	return out
 }
@@ -63,7 +68,7 @@ func eachStyle(n *html.Node, f func(*html.Node)) {
 		}
 		switch {
 		case c.DataAtom == atom.Style:
-			if c.FirstChild != nil && mediaMatches(attr(c, "media")) && cssType(attr(c, "type")) {
+			if c.FirstChild != nil && style.MediaMatches(attr(c, "media")) && cssType(attr(c, "type")) {
 				f(c)
 			}
 			continue
@@ -90,7 +95,7 @@ func isSheet(n *html.Node) bool {
 		}
 	}
 	return strings.Contains(rel, " stylesheet ") && !strings.Contains(rel, " alternate ") && !disabled &&
-		attr(n, "href") != "" && cssType(attr(n, "type")) && mediaMatches(attr(n, "media"))
+		attr(n, "href") != "" && cssType(attr(n, "type")) && style.MediaMatches(attr(n, "media"))
 }
 
 // baseOf is what the addresses in a page are relative to.
@@ -139,17 +144,17 @@ func (w *walker) collectStyles(doc *html.Node, src Source) {
 	missing := 0
 	eachStyle(doc, func(n *html.Node) {
 		if n.DataAtom != atom.Link {
-			s := parseSheet(n.FirstChild.Data)
-			if len(s.imports) > 0 && base == "" {
+			s := style.Parse(n.FirstChild.Data)
+			if len(s.Imports()) > 0 && base == "" {
 				base = baseOf(doc, src)
 			}
-			w.addSheet(s, base, src, 0)
+			w.addSheet(s, base, src, style.Import{}, 0)
 			return
 		}
 		if base == "" {
 			base = baseOf(doc, src)
 		}
-		if !w.addLinked(resolve(base, attr(n, "href")), src, 0) {
+		if !w.addLinked(style.Import{Address: resolve(base, attr(n, "href"))}, src, 0) {
 			missing++
 		}
 	})
@@ -159,19 +164,40 @@ func (w *walker) collectStyles(doc *html.Node, src Source) {
 }
 
 // addLinked adds a sheet by its address; it is false where it was not brought.
-func (w *walker) addLinked(address string, src Source, depth int) bool {
-	source, ok := src.Sheets[address]
+func (w *walker) addLinked(i style.Import, src Source, depth int) bool {
+	source, ok := src.Sheets[i.Address]
+	if !ok {
+		source, ok = sheetInAddress(i.Address)
+	}
 	if !ok || depth > maxImports {
 		return false
 	}
-	w.addSheet(src.Cache.parse(source), address, src, depth)
+	w.addSheet(src.Cache.Parse(source), i.Address, src, i, depth)
 	return true
 }
 
 // addSheet adds what a sheet imports and then the sheet.
-func (w *walker) addSheet(s *sheet, address string, src Source, depth int) {
-	for _, i := range s.imports {
-		w.addLinked(resolve(address, i.address), src, depth+1)
+func (w *walker) addSheet(s *style.Sheet, address string, src Source, by style.Import, depth int) {
+	for _, i := range s.Imports() {
+		i.Address = resolve(address, i.Address)
+		w.addLinked(i.Within(by), src, depth+1)
 	}
-	w.sheet.add(s)
+	w.sheet.Add(s, by)
+}
+
+// sheetInAddress is a style sheet that its address holds itself: data:text/css.
+func sheetInAddress(address string) (string, bool) {
+	rest, ok := strings.CutPrefix(address, "data:text/css")
+	kind, body, comma := strings.Cut(rest, ",")
+	if !ok || !comma {
+		return "", false
+	}
+	if plain, err := url.PathUnescape(body); err == nil {
+		body = plain
+	}
+	if strings.HasSuffix(kind, ";base64") {
+		raw, err := base64.StdEncoding.DecodeString(body)
+		return string(raw), err == nil
+	}
+	return body, true
 }

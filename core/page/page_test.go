@@ -197,18 +197,6 @@ func TestWorstPages(t *testing.T) {
 	assert.Equal(t, "body > p.a", Read([]byte("<p class=a>x"), Source{}).Blocks[0].Path())
 }
 
-func TestMedia(t *testing.T) {
-	for query, want := range map[string]bool{
-		"": true, "screen": true, "print": false, "all": true, "not print": true, "not screen": false,
-		"only screen and (min-width: 600px)": true, "(max-width:1279px)": false, "(max-width: 80em)": true,
-		"print, (min-width:1px)": true, "(width >= 1000px)": true, "(400px <= width < 1280px)": false,
-		"(orientation:portrait)": false, "(prefers-color-scheme: dark)": false, "(hover:hover)": true,
-		"not all and (monochrome)": true, "(bogus: 1)": false,
-	} {
-		assert.Equal(t, want, mediaMatches(query), query)
-	}
-}
-
 // Copy is a part of what is seen, and the sections add up to the copy.
 func TestReadProperties(t *testing.T) {
 	parts := []string{"<p>", "</p>", "word ", "<h2>", "</h2>", "<nav>", "</nav>", "<a href=x>", "</a>", "<div hidden>",

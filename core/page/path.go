@@ -1,6 +1,10 @@
 package page
 
-import "golang.org/x/net/html"
+import (
+	"inktally/core/style"
+
+	"golang.org/x/net/html"
+)
 
 // path spells the chain of elements down to n: "body > main > div.intro > p".
 func path(n *html.Node) string {
@@ -10,7 +14,7 @@ func path(n *html.Node) string {
 	name := n.Data
 	if id := attr(n, "id"); id != "" {
 		name += "#" + id
-	} else if class, _ := nextField(attr(n, "class")); class != "" {
+	} else if class, _ := style.NextClass(attr(n, "class")); class != "" {
 		name += "." + class
 	}
 	if up := path(n.Parent); up != "" {

@@ -6,6 +6,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"inktally/core/style"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -28,7 +29,7 @@ type Source struct {
 	// script has more to add.
 	Drawn bool
 	// Cache keeps parsed sheets between pages; it may be nil.
-	Cache *SheetCache
+	Cache *style.Cache
 }
 
 // Read reads a page (MEASURES 1).
@@ -53,7 +54,7 @@ func Read(body []byte, src Source) *Page {
 	if mayHaveStyles(body) {
 		w.collectStyles(doc, src)
 	}
-	w.walk(doc, &context{display: block})
+	w.walk(doc, &context{display: style.Block})
 	w.finish()
 	return p
 }
@@ -129,7 +130,7 @@ func attr(n *html.Node, key string) string {
 
 // context is what an element hands down to its children.
 type context struct {
-	display      display // of the parent box
+	display      style.Display // of the parent box
 	region       Region
 	kind         Kind
 	level        uint8
@@ -144,16 +145,16 @@ type context struct {
 	quoted       bool // inside a testimonial
 	item         bool // inside an item of structured data
 	svg, svgText bool
-	ancestors    ancestry   // classes and ids, where there are style sheets
-	vars         *vars      // the custom properties that hold here
-	node         *html.Node // the innermost element
+	ancestors    style.Ancestry // classes and ids, where there are style sheets
+	vars         *style.Vars    // the custom properties that hold here
+	node         *html.Node     // the innermost element
 }
 
 // walker gathers the facts of a page in one walk over its tree.
 type walker struct {
 	page        *Page
 	drawn       bool
-	sheet       cascade
+	sheet       style.Cascade
 	body        strings.Builder
 	visible     gatherer
 	concealed   gatherer
@@ -165,6 +166,7 @@ type walker struct {
 	emptyRoot   bool
 	imageHeads  []int           // for each image how many headings had begun
 	imageBlocks []int           // and how many blocks had ended
+	opened      map[string]bool // names of details that stand open
 	sheetImages map[string]bool // backgrounds from style sheets that were listed
 }
 

@@ -3,6 +3,8 @@ package page
 import (
 	"strings"
 
+	"inktally/core/style"
+
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
 )
@@ -68,7 +70,7 @@ var (
 func namedRegion(names string) (Region, bool) {
 	for names != "" {
 		var name string
-		name, names = nextField(names)
+		name, names = style.NextClass(names)
 		if region, ok := regionOfName(name); ok {
 			return region, true
 		}

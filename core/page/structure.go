@@ -3,6 +3,8 @@ package page
 import (
 	"strings"
 
+	"inktally/core/style"
+
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
 )
@@ -95,7 +97,7 @@ func quotation(class string) bool {
 	}
 	for class != "" {
 		var name string
-		name, class = nextField(class)
+		name, class = style.NextClass(class)
 		for _, word := range strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r == '-' || r == '_' }) {
 			if word == "testimonial" || word == "review" {
 				return true

@@ -23,6 +23,7 @@ import (
 	"strings"
 
 	"inktally/core/page"
+	"inktally/core/style"
 	"inktally/e2e/agreement"
 	"inktally/e2e/browser"
 	"inktally/internal/fetch"
@@ -101,7 +102,7 @@ type reader func(ctx context.Context, file string) (*page.Page, string, error)
 
 // served reads saved files with the style sheets beside them.
 func served(dir string) reader {
-	var cache page.SheetCache
+	var cache style.Cache
 	return func(_ context.Context, file string) (*page.Page, string, error) {
 		file, err := filepath.Abs(filepath.Join(dir, file))
 		if err != nil {

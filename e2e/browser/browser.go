@@ -3,7 +3,9 @@ package browser
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
+	"fmt"
 	"os"
 	"os/exec"
 	"testing"
@@ -41,7 +43,8 @@ func Open(parent context.Context, flags map[string]any) (ctx context.Context, en
 		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
 		chromedp.Flag("disable-background-networking", true), chromedp.Flag("disable-sync", true),
 		chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true),
-		chromedp.UserDataDir(dir), chromedp.WindowSize(1280, 800))
+		chromedp.UserDataDir(dir), chromedp.WindowSize(1280, 800),
+		chromedp.Flag("screen-info", "{1280x800}"))
 	for name, value := range flags {
 		options = append(options, chromedp.Flag(name, value))
 	}
@@ -102,13 +105,36 @@ func Ask(ctx context.Context, address string) (Facts, error) {
 	return chromedp.Run(ctx, chromedp.Evaluate[Facts](factsScript))
 }
 
+// AskFrames is Ask of many small pages of one server: each is shown in a frame
+// of the size that pages are read on, without scripts.
+func AskFrames(ctx context.Context, addresses []string) ([]Facts, error) {
+	if err := chromedp.Do(ctx, chromedp.Navigate(addresses[0])); err != nil {
+		return nil, err
+	}
+	list, err := json.Marshal(addresses)
+	if err != nil {
+		return nil, err
+	}
+	return chromedp.Run(ctx, chromedp.Evaluate[[]Facts](fmt.Sprintf(`(async () => {
+		const all = []
+		for (const address of %s) {
+			const frame = Object.assign(document.createElement('iframe'), {sandbox: 'allow-same-origin', width: 1280, height: 800, src: address})
+			await new Promise(done => { frame.onload = done; document.documentElement.append(frame) })
+			all.push((document => %s)(frame.contentDocument))
+			frame.remove()
+		}
+		return all
+	})()`, list, factsScript), chromedp.EvalAwaitPromise))
+}
+
 // factsScript asks for the text as select-all and copy gives it, the headings
 // that show text, and the addresses of the images. Letters are left in the
-// case of the source, and fields and their options hold no text.
+// case of the source; fields and their options hold no text, but are boxes.
 const factsScript = `(() => {
 	const style = document.createElement('style')
-	style.textContent = '*:not(#x#y#z){text-transform:none !important} select,datalist,textarea,progress,meter,canvas,audio,video,object,iframe,noscript,defs,symbol{display:none !important}'
+	style.textContent = '*:not(#x#y#z){text-transform:none !important} datalist,noscript,defs,symbol{display:none !important}'
 	document.documentElement.append(style)
+	for (const e of document.querySelectorAll('select,textarea,progress,meter,canvas,audio,video,object,iframe')) e.replaceChildren()
 	const clean = s => s.replace(/\s+/g, ' ').trim()
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
 		.map(h => ({level: +h.tagName[1], text: h.checkVisibility({visibilityProperty: true}) || h.innerText.trim() ? clean(h.checkVisibility() ? h.innerText : '') : ''}))

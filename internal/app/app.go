@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"inktally/core/page"
+	"inktally/core/style"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 )
@@ -41,7 +42,7 @@ type App struct {
 	now    func() time.Time
 	hub    hub
 	cache  pageCache
-	sheets page.SheetCache
+	sheets style.Cache
 
 	running    context.Context // ends when the app closes
 	stop       context.CancelFunc

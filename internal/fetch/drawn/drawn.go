@@ -170,6 +170,7 @@ func (b *Browser) start() (ctx context.Context, end func(), err error) {
 func flags(path, dir string) []chromedp.ExecAllocatorOption {
 	out := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.ExecPath(path), chromedp.DisableGPU, chromedp.UserDataDir(dir), chromedp.WindowSize(Width, Height),
+		chromedp.Flag("screen-info", fmt.Sprintf("{%dx%d}", Width, Height)),
 		chromedp.NoFirstRun,
 		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
 		chromedp.Flag("host-resolver-rules", "MAP * ~NOTFOUND"),

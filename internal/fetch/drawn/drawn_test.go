@@ -228,13 +228,15 @@ func TestBrowserElsewhere(t *testing.T) {
 
 // elsewhere starts a browser by itself and returns its DevTools address.
 func elsewhere(t *testing.T, path string) string {
-	dir := t.TempDir()
+	dir, err := os.MkdirTemp("", "inktally-elsewhere-")
+	require.NoError(t, err)
 	cmd := exec.Command(path, "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
 		"--disable-background-networking", "--disable-component-update", "--disable-sync", "--remote-debugging-port=0", "--user-data-dir="+dir)
 	require.NoError(t, cmd.Start())
 	t.Cleanup(func() {
 		_ = cmd.Process.Kill()
 		_ = cmd.Wait()
+		_ = os.RemoveAll(dir) // its children may still be writing into it
 	})
 	var port string
 	require.Eventually(t, func() bool {

@@ -1,22 +1,22 @@
-package page
+package style
 
 import "sync"
 
 // cachedSheets bounds the parsed sheets that are kept.
 const cachedSheets = 64
 
-// SheetCache keeps parsed style sheets, since the pages of a site share
+// Cache keeps parsed style sheets, since the pages of a site share
 // theirs. A nil cache keeps none. It is safe for concurrent use.
-type SheetCache struct {
+type Cache struct {
 	mu     sync.Mutex
-	sheets map[string]*sheet // by source
+	sheets map[string]*Sheet // by source
 	order  []string
 }
 
-// parse returns a sheet by its source.
-func (c *SheetCache) parse(source string) *sheet {
+// Parse returns a sheet by its source.
+func (c *Cache) Parse(source string) *Sheet {
 	if c == nil {
-		return parseSheet(source)
+		return Parse(source)
 	}
 	c.mu.Lock()
 	s, ok := c.sheets[source]
@@ -24,11 +24,11 @@ func (c *SheetCache) parse(source string) *sheet {
 	if ok {
 		return s
 	}
-	s = parseSheet(source)
+	s = Parse(source)
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	if c.sheets == nil {
-		c.sheets = map[string]*sheet{}
+		c.sheets = map[string]*Sheet{}
 	}
 	if len(c.order) == cachedSheets {
 		delete(c.sheets, c.order[0])

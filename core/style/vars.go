@@ -1,11 +1,11 @@
-package page
+package style
 
 import "strings"
 
-// vars are the custom properties that an element has, with those of its
+// Vars are the custom properties that an element has, with those of its
 // parents.
-type vars struct {
-	parent *vars
+type Vars struct {
+	parent *Vars
 	values map[string]weighed
 }
 
@@ -17,10 +17,10 @@ const (
 )
 
 // lookup finds a custom property here or above.
-func (v *vars) lookup(name string) (string, bool) {
+func (v *Vars) lookup(name string) (string, bool) {
 	for ; v != nil; v = v.parent {
-		if w, ok := v.values[name]; ok {
-			return w.value, true
+		if w, ok := v.values[name]; ok && w.value != "inherit" && w.value != "unset" {
+			return w.value, w.value != "initial"
 		}
 	}
 	return "", false
@@ -28,7 +28,7 @@ func (v *vars) lookup(name string) (string, bool) {
 
 // substitute puts custom properties in for each var(--name, fallback). It is
 // not ok where one has neither value nor fallback.
-func (v *vars) substitute(value string) (string, bool) {
+func (v *Vars) substitute(value string) (string, bool) {
 	for range maxSubstitutions {
 		if len(value) > maxValue {
 			return "", false
@@ -56,7 +56,7 @@ func (v *vars) substitute(value string) (string, bool) {
 
 // settle puts custom properties into the values that wait for them. A value
 // that stays open is as if it had not been set.
-func (st *style) settle(v *vars) {
+func (st *Style) settle(v *Vars) {
 	for p := range propCount {
 		if !st.set[p] || st.raw[p] == "" {
 			continue

@@ -1,14 +1,10 @@
-package page
+package style
 
 import (
 	"strings"
 
 	"github.com/andybalholm/cascadia"
-	"github.com/tdewolff/parse/v2/css"
 )
-
-// splitSelectors splits a list of selectors at its commas.
-func splitSelectors(tokens []css.Token) []string { return splitList(joined(tokens)) }
 
 // splitList splits a text at the commas that stand in no brackets.
 func splitList(list string) []string {
@@ -40,14 +36,34 @@ func nest(parents, selectors []string) []string {
 			if len(out) == maxNested {
 				return out
 			}
-			if strings.Contains(s, "&") {
-				out = append(out, strings.ReplaceAll(s, "&", p))
+			if put := unnest(s, p); put != s {
+				out = append(out, put)
 			} else {
 				out = append(out, p+" "+s)
 			}
 		}
 	}
 	return out
+}
+
+// unnest puts the outer selector in for each & of one.
+func unnest(selector, outer string) string {
+	if !strings.Contains(selector, "&") {
+		return selector
+	}
+	var b strings.Builder
+	for i := 0; i < len(selector); i++ {
+		switch {
+		case selector[i] == '\\' && i+1 < len(selector):
+			b.WriteString(selector[i : i+2])
+			i++
+		case selector[i] == '&':
+			b.WriteString(outer)
+		default:
+			b.WriteByte(selector[i])
+		}
+	}
+	return b.String()
 }
 
 // variant is a selector without :is and :where.
@@ -75,7 +91,7 @@ func variants(selector string) []variant {
 }
 
 // expand writes a selector once for each part of the list name(...) at byte
-// at. Parts that are chains are only taken where nothing stands before them.
+// at.
 func (v variant) expand(at int, name string) []variant {
 	end := closing(v.selector, at+len(name))
 	if end < 0 {
@@ -90,9 +106,10 @@ func (v variant) expand(at int, name string) []variant {
 	weighs = strings.Replace(weighs, list, weight(name, parts, alone(before, after)), 1)
 	var out []variant
 	for _, part := range parts {
-		if strings.TrimSpace(before) == "" || !strings.ContainsAny(part, combinators) {
-			out = append(out, variant{joint(before, part) + after, weighs})
+		if strings.TrimSpace(before) != "" && strings.ContainsAny(part, combinators) {
+			part = ":not(:not(" + part + "))" // a chain holds beside what stands before
 		}
+		out = append(out, variant{joint(before, part) + after, weighs})
 	}
 	return out
 }
