@@ -13,9 +13,6 @@ type Phone struct {
 
 var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b`)
 
-// phoneDigits are the fewest that a number has.
-const phoneDigits = 7
-
 // phoneList gathers the numbers of a page, each once.
 type phoneList struct {
 	linked map[string]bool // by digits: whether a link calls it

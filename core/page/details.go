@@ -121,14 +121,14 @@ func (p *Page) passages(d *Details) {
 			continue
 		}
 		s, t := p.signsOf(i), p.Text(i)
-		if s.digits >= phoneDigits {
+		if s.phone {
 			phones.find(t)
 		}
 		if s.signal&mayBeFiller != 0 && placeholder(strings.ToLower(t)) {
 			d.Placeholder.add(t, b.Words)
 		} else if b.Words >= foreignWords && tries < foreignTries && p.mayBeForeign(s, b.Words) {
 			tries++
-			if p.foreign(t) {
+			if p.foreign(i) {
 				d.Foreign.add(t, b.Words)
 			}
 		}

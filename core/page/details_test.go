@@ -1,6 +1,7 @@
 package page
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -37,6 +38,39 @@ func TestDetails(t *testing.T) {
 	assert.False(t, VagueWords.First())
 	assert.Equal(t, []Fault{UnderConstruction, NotSecure, NoPhone, NoDescription},
 		Read([]byte("Under construction"), Source{URL: "http://a.example/"}).Details().Faults)
+}
+
+// A page that does not tell its language is told by its small words, and by
+// its letters where those do not decide.
+func TestLanguageOfPage(t *testing.T) {
+	for want, text := range map[string]string{
+		"en": "The sweep comes to the house with a brush and a bag, and we leave the room as it was. That is all we do for you.",
+		"de": "Der Feger kommt mit einer Bürste und einem Sack ins Haus, und wir verlassen das Zimmer, wie es war. Das ist alles, auch im Winter.",
+		"fr": "Le ramoneur vient dans la maison avec une brosse et un sac, et nous laissons la pièce comme elle est. Les outils sont pour vous.",
+		"es": "El deshollinador viene a la casa con una escoba y un saco, y dejamos el cuarto como estaba. Los precios del año son para todos.",
+		"it": "Lo spazzacamino viene con una spazzola e un sacco, e lascia la stanza come era. Il prezzo della visita è per gli amici che sono qui.",
+		"nl": "De veger komt met een borstel en een zak in het huis, en wij laten de kamer zoals hij was. Ook voor het dak zijn wij er.",
+		"sv": "Sotaren kommer med en borste och en påse till huset, och vi lämnar rummet som det var. Det är för att allt ska vara rent.",
+		"ru": "Трубочист приходит в дом со щёткой и мешком, и мы оставляем комнату такой, какой она была раньше. Это всё, что мы делаем для вас, и цена не меняется с прошлого года, потому что мы работаем быстро.",
+		"fi": "Nuohooja tulee taloon harjan ja säkin kanssa, ja jätämme huoneen sellaiseksi kuin se oli ennen työtämme.",
+		"":   "Ash 14",
+	} {
+		assert.Equal(t, want, Read([]byte("<meta charset=utf-8><p>"+text), Source{}).Lang, text)
+	}
+	assert.Equal(t, "de-AT", Read([]byte(`<html xml:lang="de-AT"><p>The and of to`), Source{}).Lang)
+}
+
+// Numbers, years and areas are told where they stand in a block, however long.
+func TestSignsInLongBlocks(t *testing.T) {
+	filler := strings.Repeat("around 1234 years beyond nearby 207 the close of since ", 400)
+	d := Read([]byte("<p>"+filler+"call 207.555.0101 beyond and beyond. "+filler+"Since 1987, ten years of experience near the cities around."), Source{}).Details()
+	assert.Equal(t, []Phone{{"207.555.0101", false}}, d.Phones)
+	assert.Equal(t, []string{"and beyond", "the cities around"}, d.Vague)
+	assert.Equal(t, "Since 1987", d.Years)
+	d = Read([]byte("<p>"+filler), Source{}).Details()
+	assert.Empty(t, d.Vague)
+	assert.Empty(t, d.Phones)
+	assert.Empty(t, d.Years)
 }
 
 func TestUnderConstruction(t *testing.T) {

@@ -80,6 +80,9 @@ func (w *walker) element(n *html.Node, parent *context) {
 		return
 	case atom.Html:
 		w.page.Lang = strings.TrimSpace(attr(n, "lang"))
+		if w.page.Lang == "" {
+			w.page.Lang = strings.TrimSpace(attr(n, "xml:lang"))
+		}
 	}
 	if neverText(n.DataAtom) {
 		return

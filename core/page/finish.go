@@ -4,14 +4,11 @@ import (
 	"strings"
 
 	"inktally/core/text"
-
-	"github.com/abadojack/whatlanggo"
 )
 
 const (
 	thinWords   = 60 // words under which a page may be drawn by script (MEASURES 1.5)
 	manyScripts = 3
-	sampleBytes = 2000 // text that a language is detected on
 )
 
 // finish turns what the walk gathered into the facts of the page.
@@ -44,7 +41,7 @@ func (w *walker) finish() {
 	w.headings()
 	w.findBaked()
 	if p.Lang == "" {
-		p.Lang = detectLanguage(p.scan.Text)
+		p.Lang = p.detectLanguage()
 	}
 	w.warn()
 }
@@ -124,15 +121,6 @@ func (p *Page) Lead() int {
 		words -= p.Headings[i].Words
 	}
 	return words
-}
-
-func detectLanguage(body string) string {
-	sample := body[:min(len(body), sampleBytes)]
-	info := whatlanggo.Detect(sample)
-	if !info.IsReliable() {
-		return ""
-	}
-	return info.Lang.Iso6391()
 }
 
 func (w *walker) warn() {

@@ -9,10 +9,16 @@ import (
 )
 
 const (
-	foreignWords = 12  // words of a block whose language can be told
-	foreignTries = 6   // blocks of a page whose language is told: it is slow
-	foreignBytes = 240 // of a block that are looked at
-	commonShare  = 10  // at least one word in so many is a common one in any text
+	sampleBytes  = 1000 // of a page that are looked at
+	sampleTokens = 1500 // of a page that are looked at for small words
+	foreignWords = 12   // words of a block whose language can be told
+	foreignTries = 6    // blocks of a page whose language is told: it is slow
+	foreignBytes = 240  // of a block that are looked at
+	pageVotes    = 8    // small words that tell the language of a page
+	blockVotes   = 3    // and of a block
+	clearVotes   = 25   // more than another, or twice as many
+	commonShare  = 10   // at least one word in so many is a common one in any text
+	voteShare    = 16   // and one of those that are known here
 )
 
 // placeholder tells left-over text, given in lower case, by its usual words.
@@ -41,12 +47,60 @@ var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 }}
 
 // foreign tells a block in another language than the page's.
-func (p *Page) foreign(s string) bool {
-	if len(s) > foreignBytes {
-		s = strings.ToValidUTF8(s[:foreignBytes], "")
-	}
+func (p *Page) foreign(block int) bool {
 	own, _, _ := strings.Cut(strings.ToLower(p.Lang), "-")
-	info := whatlanggo.DetectWithOptions(s, told)
-	found := info.Lang.Iso6391()
-	return own != "" && info.IsReliable() && found != "" && found != own
+	lo, hi := p.TokenRange(block)
+	found := p.vote(lo, hi, blockVotes)
+	if found == "" {
+		s := p.Text(block)
+		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(s[:min(len(s), foreignBytes)], ""), told)
+		if info.IsReliable() {
+			found = info.Lang.Iso6391()
+		}
+	}
+	return own != "" && found != "" && found != own
+}
+
+// detectLanguage tells the language of a page that does not tell its own.
+func (p *Page) detectLanguage() string {
+	if found := p.vote(0, min(len(p.scan.Tokens), sampleTokens), pageVotes); found != "" {
+		return found
+	}
+	info := whatlanggo.Detect(strings.ToValidUTF8(p.scan.Text[:min(len(p.scan.Text), sampleBytes)], ""))
+	if !info.IsReliable() {
+		return ""
+	}
+	return info.Lang.Iso6391()
+}
+
+// vote tells the language of tokens by its small words: at least so many, one
+// in sixteen, and clearly more than those of any other. It is empty where that does
+// not decide.
+func (p *Page) vote(lo, hi, least int) string {
+	votes := make([]int, len(languages))
+	for i := lo; i < hi; i++ {
+		if !signalKeys[p.scan.Tokens[i].Key()] {
+			continue
+		}
+		if found := signalWords[p.scan.Folded(i)]; found&(english|otherLanguage) != 0 {
+			for l := range languages {
+				if found&languages[l].says != 0 {
+					votes[l]++
+				}
+			}
+		}
+	}
+	best, second := 0, 0
+	for l := range votes {
+		switch {
+		case votes[l] > votes[best]:
+			best, second = l, votes[best]
+		case l != best:
+			second = max(second, votes[l])
+		}
+	}
+	if votes[best] < least || votes[best]*voteShare < hi-lo || votes[best] < 2*second && votes[best] < second+clearVotes {
+		return ""
+	}
+	return languages[best].tag
 }

@@ -144,7 +144,7 @@ func (w *walker) collectStyles(doc *html.Node, src Source) {
 	missing := 0
 	eachStyle(doc, func(n *html.Node) {
 		if n.DataAtom != atom.Link {
-			s := style.Parse(n.FirstChild.Data)
+			s := src.Cache.Parse(n.FirstChild.Data)
 			if len(s.Imports()) > 0 && base == "" {
 				base = baseOf(doc, src)
 			}

@@ -4,16 +4,34 @@ import "inktally/core/text"
 
 // signal is a set of things that a block may say, told by single words, so that
 // the slow looks are only taken at blocks that are worth one.
-type signal uint8
+type signal uint16
 
 const (
 	mayBeFiller   signal = 1 << iota // left-over text
 	mayBeVague                       // a catch-all for the places around
 	mayTellYears                     // years in trade
 	mayBeBuilding                    // under construction
-	isEnglish                        // a word of English that others have not
-	isOther                          // one of another language
+	english                          // a small word of the language, and so on
+	spanish
+	french
+	german
+	portuguese
+	italian
+	dutch
+	swedish
 )
+
+// languages are those that small words are known of, as HTML names them.
+var languages = []struct {
+	says signal
+	tag  string
+}{
+	{english, "en"}, {spanish, "es"}, {french, "fr"}, {german, "de"},
+	{portuguese, "pt"}, {italian, "it"}, {dutch, "nl"}, {swedish, "sv"},
+}
+
+// otherLanguage are the small words of all but English.
+const otherLanguage = spanish | french | german | portuguese | italian | dutch | swedish
 
 // signalWords are the words that give a signal.
 var signalWords, signalKeys = signals(map[signal]string{
@@ -21,9 +39,14 @@ var signalWords, signalKeys = signals(map[signal]string{
 	mayBeVague:    "surrounding nearby neighboring neighbouring around close beyond",
 	mayTellYears:  "since established est founded years",
 	mayBeBuilding: "construction coming launching built",
-	isEnglish:     "the and of to we is for you with our are",
-	isOther: "la le les des nous vous est dans pour el los las una con para por der die das und ist wir sie nicht mit " +
-		"il che per sono della uma nos het een voor niet och att det som",
+	english:       "the and of to we is for you with our are this that be your",
+	spanish:       "el la los las una con para por que del como su y es más sus lo al",
+	french:        "le la les des nous vous est dans pour une et du qui sur au avec par sont cette",
+	german:        "der die das und ist wir sie nicht mit auch ein eine zu von für auf im werden oder bei sich kann den",
+	portuguese:    "os uma para com não por da do dos uns ao mais são em na",
+	italian:       "il la che per sono della di una gli con nel è del dei alla anche",
+	dutch:         "het een voor niet van en de zijn wij naar ook met te op dat aan",
+	swedish:       "och att det som är för en vi på av till med den kan",
 })
 
 func signals(words map[signal]string) (map[string]signal, *[text.Keys]bool) {
@@ -47,33 +70,64 @@ func signals(words map[signal]string) (map[string]signal, *[text.Keys]bool) {
 // signs are what the words of a block tell.
 type signs struct {
 	signal
-	english, others int // words of English and of other languages
-	digits          int
+	english, others int  // words of English and of other languages
+	phone           bool // three, three and four digits one after another
 }
 
 // signsOf looks at the words of a block once.
 func (p *Page) signsOf(block int) (s signs) {
 	lo, hi := p.TokenRange(block)
+	at := func(i int) string {
+		if i < lo || i >= hi {
+			return ""
+		}
+		return p.scan.Folded(i)
+	}
 	for i := lo; i < hi; i++ {
 		if !signalKeys[p.scan.Tokens[i].Key()] {
 			continue
 		}
 		token := p.scan.Folded(i)
 		if token[0] <= '9' {
-			s.digits += len(token)
+			s.phone = s.phone || len(token) == 4 && i >= lo+2 && numeric(at(i-1), 3) && numeric(at(i-2), 3)
 			continue
 		}
 		found := signalWords[token]
-		if found&mayTellYears != 0 && token != "years" && (i+1 == hi || p.scan.Folded(i + 1)[0] > '9') {
-			continue // "since" and the like tell years only before a number
+		switch {
+		case found&mayTellYears != 0 && !tellsYears(token, at(i-1), at(i+1)),
+			found&mayBeVague != 0 && !areaWords[at(i+1)] && !areaWords[at(i-1)] && !(token == "beyond" && at(i-1) == "and"):
+			continue
 		}
 		s.signal |= found
-		if found&isEnglish != 0 {
+		switch {
+		case found&english != 0:
 			s.english++
-		}
-		if found&isOther != 0 {
+		case found&otherLanguage != 0:
 			s.others++
 		}
 	}
 	return s
+}
+
+func numeric(token string, length int) bool {
+	return len(token) == length && token[0] <= '9' && token[length-1] <= '9'
+}
+
+// tellsYears tells whether a word may do so where it stands: "since" and the
+// like before a number, "years" behind one.
+func tellsYears(token, before, after string) bool {
+	if token != "years" {
+		return after != "" && after[0] <= '9'
+	}
+	switch before {
+	case "ten", "fifteen", "twenty", "thirty", "forty", "fifty":
+		return true
+	}
+	return before != "" && before[0] <= '9'
+}
+
+// areaWords stand beside a word that makes them vague.
+var areaWords = map[string]bool{
+	"area": true, "areas": true, "communities": true, "cities": true, "city": true, "town": true, "towns": true,
+	"village": true, "villages": true, "region": true, "regions": true, "community": true,
 }

@@ -2,15 +2,16 @@ package style
 
 import "sync"
 
-// cachedSheets bounds the parsed sheets that are kept.
-const cachedSheets = 64
+// cachedBytes bounds the sources of the parsed sheets that are kept.
+const cachedBytes = 8 << 20
 
-// Cache keeps parsed style sheets, since the pages of a site share
-// theirs. A nil cache keeps none. It is safe for concurrent use.
+// Cache keeps parsed style sheets, since the pages of a site share theirs. A
+// nil cache keeps none. It is safe for concurrent use.
 type Cache struct {
 	mu     sync.Mutex
 	sheets map[string]*Sheet // by source
-	order  []string
+	order  []string          // the oldest first
+	bytes  int
 }
 
 // Parse returns a sheet by its source.
@@ -30,13 +31,16 @@ func (c *Cache) Parse(source string) *Sheet {
 	if c.sheets == nil {
 		c.sheets = map[string]*Sheet{}
 	}
-	if len(c.order) == cachedSheets {
+	if have, ok := c.sheets[source]; ok {
+		return have
+	}
+	c.sheets[source] = s
+	c.order = append(c.order, source)
+	c.bytes += len(source)
+	for c.bytes > cachedBytes {
+		c.bytes -= len(c.order[0])
 		delete(c.sheets, c.order[0])
 		c.order = c.order[1:]
-	}
-	if _, ok := c.sheets[source]; !ok {
-		c.sheets[source] = s
-		c.order = append(c.order, source)
 	}
 	return s
 }

@@ -141,8 +141,34 @@ func valueOf(tokens []css.Token) (value string, important bool) {
 	return strings.Join(strings.Fields(value), " "), important
 }
 
+// matters tells a style attribute that may say something of what is read here;
+// most give colours and sizes.
+func matters(style string) bool {
+	const shortest = len("all:x")
+	for at := 0; at+shortest <= len(style); at++ {
+		switch style[at] | 0x20 {
+		case 'a', 'b', 'c', 'd', 'f', 'p', 'v', 'w':
+			for _, start := range [...]string{"displ", "visib", "float", "posit", "white", "conte", "backg", "all"} {
+				if strings.EqualFold(style[at:at+len(start)], start) {
+					return true
+				}
+			}
+		case '\\' | 0x20: // an escape
+			return true
+		case '-':
+			if style[at+1] == '-' { // a custom property
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // inline reads a style attribute: declarations without a block.
 func inline(style string) (set declarations) {
+	if !matters(style) {
+		return set
+	}
 	r := reader{tokens: tokens(style)}
 	for r.kind() != css.ErrorToken {
 		from := r.at

@@ -78,12 +78,25 @@ func TestCompounds(t *testing.T) {
 	assert.Equal(t, "a\uFFFDb\uFFFDé", unescape(`a\20 b\9\e9`), "no blanks in names")
 }
 
+func TestInline(t *testing.T) {
+	for style, want := range map[string]int{
+		"color:red;width:10px;font-size:1em": 0, "display:none": 1, "COLOR:red;DISPLAY:none": 1, ";;float:left;": 1, "all:unset": 1,
+		`disp\6c ay:none`: 1, "--x:1": 1, "display": 0, "display:none}": 0, "{display:none}": 0, "background:url(a;b.png);display:none": 2,
+		"margin-top:-5px": 0, "": 0, "position:absolute;white-space:pre;visibility:hidden;content-visibility:auto": 4,
+	} {
+		set := inline(style)
+		assert.Equal(t, want, len(set.list)+len(set.customs), style)
+	}
+}
+
 func TestCache(t *testing.T) {
 	cache := &Cache{}
-	for i := range 3 * cachedSheets {
-		cache.Parse(strings.Repeat(" ", i))
+	for i := range 40 {
+		cache.Parse(strings.Repeat(" ", cachedBytes/20+i))
 	}
-	assert.LessOrEqual(t, len(cache.sheets), cachedSheets)
+	assert.LessOrEqual(t, cache.bytes, cachedBytes)
+	assert.Less(t, len(cache.sheets), 21)
+	assert.Len(t, cache.order, len(cache.sheets))
 	assert.Same(t, cache.Parse("p{}"), cache.Parse("p{}"))
 }
 

@@ -48,10 +48,11 @@ func run(dir string, asDrawn bool) error {
 	if err != nil {
 		return err
 	}
-	read := served(dir)
+	// Not by file addresses: there browsers refuse sheets with a checksum.
+	server := httptest.NewServer(http.FileServer(http.Dir(dir)))
+	defer server.Close()
+	read := served(dir, server.URL)
 	if asDrawn {
-		server := httptest.NewServer(http.FileServer(http.Dir(dir)))
-		defer server.Close()
 		web := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})
 		pages := drawn.New(drawn.Options{Web: web})
 		defer pages.Close()
@@ -101,30 +102,35 @@ func pagesBelow(dir string) ([]string, error) {
 type reader func(ctx context.Context, file string) (*page.Page, string, error)
 
 // served reads saved files with the style sheets beside them.
-func served(dir string) reader {
+func served(dir, site string) reader {
 	var cache style.Cache
 	return func(_ context.Context, file string) (*page.Page, string, error) {
-		file, err := filepath.Abs(filepath.Join(dir, file))
+		whole, err := filepath.Abs(filepath.Join(dir, file))
 		if err != nil {
 			return nil, "", err
 		}
-		doc, err := fetch.File(file)
+		doc, err := fetch.File(whole)
 		if err != nil {
 			return nil, "", err
 		}
 		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), Sheets: fetch.FileSheets(doc), Cache: &cache})
-		return p, (&url.URL{Scheme: "file", Path: file}).String(), nil
+		return p, address(site, file), nil
 	}
+}
+
+// address is where a site of the files has one.
+func address(site, file string) string {
+	path := filepath.ToSlash(file)
+	if filepath.Base(file) == "index.html" {
+		path = strings.TrimSuffix(path, "index.html") // which a file server leaves out
+	}
+	return site + (&url.URL{Path: "/" + path}).String()
 }
 
 // asBrowserDraws reads files from a site of them through the program's browser.
 func asBrowserDraws(b *drawn.Browser, site string) reader {
 	return func(ctx context.Context, file string) (*page.Page, string, error) {
-		path := filepath.ToSlash(file)
-		if filepath.Base(file) == "index.html" {
-			path = strings.TrimSuffix(path, "index.html") // which a file server leaves out
-		}
-		doc, err := b.Draw(ctx, fetch.Request{Address: site + (&url.URL{Path: "/" + path}).String(), Overrule: true})
+		doc, err := b.Draw(ctx, fetch.Request{Address: address(site, file), Overrule: true})
 		if err != nil {
 			return nil, "", err
 		}
