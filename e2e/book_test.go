@@ -112,7 +112,7 @@ func TestPhraseBook(t *testing.T) {
 	s.until(`!document.body.innerText.includes('are on the sheet')`)
 	assert.Eventually(t, func() bool {
 		return len(get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases) == had
-	}, 5*time.Second, 50*time.Millisecond)
+	}, 20*time.Second, 50*time.Millisecond)
 
 	// From the sheet: what rivals share, into the book; a typed phrase on every page.
 	_, home := brindle(t, p)

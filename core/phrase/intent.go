@@ -105,6 +105,9 @@ func (s *Sorter) Tell(phrase string) Told {
 	}
 	told.Service, told.Place = s.serviceOf(stems), find(words, s.places)
 	told.Near = find(words, s.near) != ""
+	if told.Service != "" {
+		service = told.Service
+	}
 	told.Intent, told.Reason = s.decide(phrase, tokens, stems, words, service, state)
 	return told
 }
@@ -130,7 +133,7 @@ func (s *Sorter) decide(phrase string, tokens, stems, words []string, service st
 	}
 	for _, list := range [][]listed{s.places, s.near, s.hire} {
 		if at := find(words, list); at != "" {
-			return Hire, service + " + " + at
+			return Hire, at + " + " + service
 		}
 	}
 	return Broad, ""

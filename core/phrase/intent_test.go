@@ -57,7 +57,7 @@ func TestIntent(t *testing.T) {
 	assert.Equal(t, Elsewhere, s.Tell("chimney sweep ferry point").Intent)
 	assert.Equal(t, Hire, s.Tell("soot removal ostrey").Intent)
 	assert.Equal(t, Hire, s.Tell("brindle chimney sweep ostrey").Intent)
-	assert.Equal(t, Told{Intent: Hire, Reason: "sweep + Tarn Harbor", Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"}, s.Tell("sweep tarn harbor"))
+	assert.Equal(t, Told{Intent: Hire, Reason: "Tarn Harbor + chimney sweep", Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"}, s.Tell("sweep tarn harbor"))
 }
 
 // labelled holds the intents of a file against its labels. What is kept are

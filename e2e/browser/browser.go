@@ -129,12 +129,14 @@ func AskFrames(ctx context.Context, addresses []string) ([]Facts, error) {
 
 // factsScript asks for the text as select-all and copy gives it, the headings
 // that show text, and the addresses of the images. Letters are left in the
-// case of the source; fields and their options hold no text, but are boxes.
+// case of the source; fields and their options hold no text, but are boxes. What is
+// not drawn yet only because it is far down is text like any other.
 const factsScript = `(() => {
 	const style = document.createElement('style')
 	style.textContent = '*:not(#x#y#z){text-transform:none !important} datalist,noscript,defs,symbol{display:none !important}'
 	document.documentElement.append(style)
 	for (const e of document.querySelectorAll('select,textarea,progress,meter,canvas,audio,video,object,iframe')) e.replaceChildren()
+	for (const e of document.querySelectorAll('body *')) if (getComputedStyle(e).contentVisibility === 'auto') e.style.setProperty('content-visibility', 'visible', 'important')
 	const clean = s => s.replace(/\s+/g, ' ').trim()
 	const heads = [...document.querySelectorAll('h1,h2,h3,h4,h5,h6')]
 		.map(h => ({level: +h.tagName[1], text: h.checkVisibility({visibilityProperty: true}) || h.innerText.trim() ? clean(h.checkVisibility() ? h.innerText : '') : ''}))

@@ -12,7 +12,7 @@ export const useUndo = defineStore('undo', () => {
     said.value = sentence
     back = undo
     clearTimeout(timer)
-    timer = setTimeout(forget, 12_000)
+    timer = setTimeout(forget, 30_000)
   }
 
   async function undo() {

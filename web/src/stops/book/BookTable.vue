@@ -108,14 +108,15 @@ const pickAll = () =>
 <style scoped src="./line.css"></style>
 <style scoped>
 .book {
-  --columns: 22px minmax(180px, 1.6fr) 68px 66px 62px 74px minmax(120px, 1fr) minmax(120px, 0.9fr) 66px;
+  --columns: 22px minmax(180px, 1.55fr) 60px 58px 54px 60px minmax(120px, 1.25fr) minmax(120px, 0.9fr) 66px;
   display: flex;
   flex-direction: column;
   min-height: 0;
   flex: 1;
 }
 .paid {
-  --columns: 22px minmax(180px, 1.6fr) 68px 66px 62px 74px 70px minmax(120px, 1fr) minmax(120px, 0.9fr) 66px;
+  --columns: 22px minmax(180px, 1.55fr) 60px 58px 54px 60px 64px minmax(120px, 1.25fr) minmax(120px, 0.9fr)
+    66px;
 }
 .head {
   height: 30px;

@@ -16,7 +16,6 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
     is to carry it.
   </p>
   <div v-for="(m, i) in row.members" :key="m.id" class="line member">
-    <span></span>
     <span class="text" :title="m.text">{{ m.text }}</span>
     <span class="num">{{ figure(m.volume) }}</span>
     <span class="num">{{ figure(m.difficulty) }}</span>
@@ -51,7 +50,16 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
   height: 26px;
   color: var(--ink-soft);
 }
+.member .text {
+  grid-column: 1 / span 2;
+  padding-left: 32px;
+}
 .link {
   text-align: left;
+}
+@media (max-width: 1100px) {
+  .member .text {
+    padding-left: 0;
+  }
 }
 </style>

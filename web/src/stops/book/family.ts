@@ -16,11 +16,11 @@ export function sum(row: BookRow): string {
   const [lead, ...others] = row.members
   const known = others.filter((m) => m.volume !== null)
   const searches = known.length
-    ? `${count(row.volume)} searches: ${figure(lead!.volume)} and half of ${known.map((m) => count(m.volume!)).join(', ')}`
+    ? `${count(row.volume)} searches (${figure(lead!.volume)} and half of ${known.map((m) => count(m.volume!)).join(', ')})`
     : `${figure(lead!.volume)} searches`
   if (lead!.volume === null && !known.length)
     return 'How often it is searched for is not known: it counts as none.'
-  return `Estimate: ${searches}; about ${row.now.toFixed(1)} visits now, ${row.then.toFixed(1)} at position ${row.aimed} in some ${Math.round(row.months)} months.`
+  return `Estimate: ${searches}, ${row.now.toFixed(1)} visits now, ${row.then.toFixed(1)} at position ${row.aimed} in ${Math.round(row.months)} months.`
 }
 
 /** What the places of the map pack bring, shown beside and never added. */

@@ -202,11 +202,11 @@ const imagesTell = computed(() =>
   min-width: calc(516px + var(--rivals) * 74px);
 }
 .scroll col.label {
-  width: 188px;
+  width: 202px;
 }
 .scroll col.own,
 .scroll col.target {
-  width: 190px;
+  width: 188px;
 }
 .scroll .narrow col.own,
 .scroll .narrow col.target {
