@@ -1,6 +1,9 @@
 package phrase
 
-import "strings"
+import (
+	"slices"
+	"strings"
+)
 
 // minSlip is the length from which a word may be a slip of another.
 const minSlip = 5
@@ -14,7 +17,7 @@ func (s *Sorter) meant(word string) string {
 	}
 	deed, isDoer := strings.CutSuffix(singular(word), "er")
 	for _, known := range s.tokens {
-		if len(known) >= minSlip && known[0] == word[0] && oneSlip(word, known) {
+		if len(known) >= minSlip && known[0] == word[0] && oneSlip(word, known) && (len(known) > minSlip || s.own(known)) {
 			return known
 		}
 		if isDoer && len(deed) >= minSlip-1 && (known == deed || known == deed+"e" || known == deed+"y") {
@@ -22,6 +25,15 @@ func (s *Sorter) meant(word string) string {
 		}
 	}
 	return ""
+}
+
+// own tells a word of the client's services or places. Of other short words too
+// many are one letter away from another: a storm is no store.
+func (s *Sorter) own(word string) bool {
+	if s.words[s.lang.Stem(word)]&isService != 0 {
+		return true
+	}
+	return slices.ContainsFunc(s.places, func(l listed) bool { return slices.Contains(l.words, singular(word)) })
 }
 
 // oneSlip tells whether two words differ by one letter left out, put in,

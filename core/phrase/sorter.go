@@ -1,6 +1,7 @@
 package phrase
 
 import (
+	"slices"
 	"strings"
 
 	"inktally/core/place"
@@ -65,7 +66,7 @@ func NewSorter(g Ground) *Sorter {
 	s.research = s.list(g.Lists.Research)
 	s.hire = s.list(g.Lists.Hire)
 	s.near = s.list(g.Lists.Near)
-	s.goods = s.list(g.Lists.Goods)
+	s.goods = slices.DeleteFunc(s.list(g.Lists.Goods), func(l listed) bool { return ofServices(l, g.Services) })
 	s.aside = s.list(g.Lists.Elsewhere)
 	for _, w := range g.Lists.Question {
 		s.learn(w, isQuestion)
@@ -84,6 +85,23 @@ func NewSorter(g Ground) *Sorter {
 		s.take(word, verdict)
 	}
 	return s
+}
+
+// ofServices tells an entry that stands in the client's own services: who
+// clears brush is not asked for a brush.
+func ofServices(l listed, services []Service) bool {
+	for _, service := range services {
+		for _, words := range service.Forms() {
+			var own []string
+			for _, t := range text.Tokens(words) {
+				own = append(own, singular(t))
+			}
+			if place.Index(own, l.words) >= 0 {
+				return true
+			}
+		}
+	}
+	return false
 }
 
 // learnServices makes words of services of those that tell one by themselves.
