@@ -22,8 +22,15 @@ func of(b bool) truth {
 // condition evaluates brackets joined by not, and, or, as @media and @supports
 // have them. leaf evaluates what stands in a pair of brackets, or a call.
 func condition(fields []string, leaf func(string) truth) truth {
+	return within(fields, leaf, 0)
+}
+
+func within(fields []string, leaf func(string) truth, depth int) truth {
+	if depth == maxBrackets {
+		return unknown
+	}
 	if len(fields) == 2 && fields[0] == "not" {
-		if t := operand(fields[1], leaf); t != unknown {
+		if t := operand(fields[1], leaf, depth); t != unknown {
 			return 1 - t
 		}
 		return unknown
@@ -31,9 +38,9 @@ func condition(fields []string, leaf func(string) truth) truth {
 	if len(fields)%2 == 0 {
 		return unknown
 	}
-	result := operand(fields[0], leaf)
+	result := operand(fields[0], leaf, depth)
 	for i := 1; i < len(fields); i += 2 {
-		next := operand(fields[i+1], leaf)
+		next := operand(fields[i+1], leaf, depth)
 		switch {
 		case fields[i] != fields[1]:
 			return unknown // and beside or
@@ -48,14 +55,14 @@ func condition(fields []string, leaf func(string) truth) truth {
 	return result
 }
 
-func operand(s string, leaf func(string) truth) truth {
+func operand(s string, leaf func(string) truth, depth int) truth {
 	inner, rest, ok := cutCall(s)
 	if !ok || rest != "" {
 		return leaf(s)
 	}
 	inner = strings.TrimSpace(inner)
 	if strings.HasPrefix(inner, "(") || strings.HasPrefix(inner, "not ") || strings.HasPrefix(inner, "not(") {
-		return condition(fields(inner), leaf)
+		return within(fields(inner), leaf, depth+1)
 	}
 	return leaf(inner)
 }

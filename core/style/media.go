@@ -17,6 +17,9 @@ func MediaMatches(list string) bool {
 	if list == "" {
 		return true
 	}
+	if len(list) > maxSelector {
+		return false
+	}
 	for _, query := range splitList(list) {
 		if queryMatches(fields(query)) {
 			return true

@@ -6,17 +6,27 @@ import "strings"
 // while nobody does anything, such as :hover.
 const never = ".--never"
 
+// maxSelector bounds the length of a selector and of a condition, maxBrackets
+// how deep brackets may stand in one another: nobody writes longer ones.
+const (
+	maxSelector = 4096
+	maxBrackets = 16
+)
+
 // prepareList writes a list of selectors as the matcher knows them, without
 // those that never match. One that no browser knows makes the list void.
 func prepareList(list string, nested bool) (selectors []string, ok bool) {
+	if len(list) > maxRules*maxNested {
+		return nil, false
+	}
 	for _, selector := range splitList(list) {
-		if selector == "" {
+		if selector == "" || len(selector) > maxSelector {
 			return nil, false
 		}
 		if !nested {
 			selector = unnest(selector, ":root")
 		}
-		p := preparer{in: selector, top: true}
+		p := preparer{in: selector}
 		if !p.run() {
 			return nil, false
 		}
@@ -32,7 +42,7 @@ type preparer struct {
 	in    string
 	at    int
 	out   strings.Builder
-	top   bool // not within :not() or :is()
+	depth int  // how many :not(), :is() and the like stand around it
 	never bool // never matches
 }
 
@@ -90,14 +100,14 @@ func (p *preparer) pseudo() bool {
 	}
 	if element || legacyElements[name] {
 		p.never = true
-		return p.top && (legacyElements[name] || elements[name] || strings.HasPrefix(name, "-webkit-"))
+		return p.depth == 0 && (legacyElements[name] || elements[name] || strings.HasPrefix(name, "-webkit-"))
 	}
 	if called {
 		return p.call(name, args)
 	}
 	switch put, ok := classes[name]; {
 	case ok && put == never:
-		p.never = p.never || p.top
+		p.never = p.never || p.depth == 0
 		p.out.WriteString(never)
 	case ok:
 		p.out.WriteString(put)
@@ -137,10 +147,13 @@ func (p *preparer) call(name, args string) bool {
 // list takes a pseudo-class that has selectors in its brackets. :is and :where
 // leave out those that are not known.
 func (p *preparer) list(name, args string) bool {
+	if p.depth == maxBrackets {
+		return false
+	}
 	forgiving := name == "is" || name == "where"
 	var plain, children []string
 	for _, part := range splitList(args) {
-		inner := preparer{in: part}
+		inner := preparer{in: part, depth: p.depth + 1}
 		child := name == "has" && strings.HasPrefix(part, ">")
 		if child {
 			inner.in = strings.TrimSpace(part[1:])
@@ -163,7 +176,7 @@ func (p *preparer) list(name, args string) bool {
 	case len(plain)+len(children) == 0 && name == "not":
 		p.out.WriteString(":not(" + never + ")")
 	case len(plain)+len(children) == 0:
-		p.never = p.never || p.top
+		p.never = p.never || p.depth == 0
 		p.out.WriteString(never)
 	case len(children) == 0:
 		p.out.WriteString(":" + name + "(" + strings.Join(plain, ",") + ")")

@@ -36,10 +36,12 @@ func nest(parents, selectors []string) []string {
 			if len(out) == maxNested {
 				return out
 			}
-			if put := unnest(s, p); put != s {
+			put := unnest(s, p)
+			if put == s {
+				put = p + " " + s
+			}
+			if len(put) <= maxSelector {
 				out = append(out, put)
-			} else {
-				out = append(out, p+" "+s)
 			}
 		}
 	}
@@ -58,6 +60,9 @@ func unnest(selector, outer string) string {
 			b.WriteString(selector[i : i+2])
 			i++
 		case selector[i] == '&':
+			if b.Len() > maxSelector {
+				return b.String() // too long by now
+			}
 			b.WriteString(outer)
 		default:
 			b.WriteByte(selector[i])

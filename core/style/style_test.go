@@ -100,6 +100,33 @@ func TestCache(t *testing.T) {
 	assert.Same(t, cache.Parse("p{}"), cache.Parse("p{}"))
 }
 
+// Sheets that were made to take long, or all memory, are read within bounds and
+// what stands behind them counts.
+func TestHostileSheets(t *testing.T) {
+	many := func(s string) string { return strings.Repeat(s, 200_000) }
+	for name, hostile := range map[string]string{
+		"brackets":        "p" + many(":not(") + strings.Repeat(")", 200_000) + "{}",
+		"open brackets":   "@media " + many("(") + strings.Repeat(")", 200_000) + "{}",
+		"supports":        "@supports " + many("(not ") + strings.Repeat(")", 200_000) + "{}",
+		"nested":          many("a{") + strings.Repeat("}", 200_000),
+		"nesting signs":   strings.Repeat("&&&&&&&&&&{", 60) + "display:none" + strings.Repeat("}", 60),
+		"nested in :is":   strings.Repeat("a,b,c,d:is(&,&,&,&) &{", 60) + "display:none" + strings.Repeat("}", 60),
+		"at-rules":        many("@media screen{") + strings.Repeat("}", 200_000),
+		"layers":          many("@layer a{") + strings.Repeat("}", 200_000),
+		"many :is":        many(":is(a,b)") + "{display:none}",
+		"combinators":     many("a>") + "b{display:none}",
+		"declarations":    "a{" + many("b:c") + "{" + many("d:e") + "}}",
+		"custom property": "a{--x:" + many("{(") + strings.Repeat(")}", 200_000) + "}",
+		"escapes":         many(`\`) + `{display:none}`,
+	} {
+		s := Parse(hostile + "\n.last{display:none}")
+		assert.Len(t, s.byClass["last"], 1, name)
+		assert.LessOrEqual(t, s.count, maxRules, name)
+		Parse(hostile[:len(hostile)/2])
+	}
+	assert.LessOrEqual(t, Parse(many("a,")+"b{display:none}").count, maxRules)
+}
+
 // Whatever a sheet holds, it is parsed within bounds, and so is each selector.
 func FuzzParse(f *testing.F) {
 	f.Add("@import 'a' layer(b.c) supports(display:grid) screen; .a{&:hover{@media (400px<=width<2in){p{float:left}}}} } x{y:z")

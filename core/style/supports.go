@@ -5,7 +5,7 @@ import "strings"
 // supported tells whether an @supports condition holds. What is not known
 // here to be missing in a browser is taken to be there.
 func supported(prelude string) bool {
-	return condition(fields(strings.ToLower(prelude)), supports) == yes
+	return len(prelude) <= maxSelector && condition(fields(strings.ToLower(prelude)), supports) == yes
 }
 
 func supports(leaf string) truth {
