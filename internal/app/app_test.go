@@ -90,7 +90,7 @@ func ended(t *testing.T, a *app.App, client int64) app.Run {
 	require.Eventually(t, func() bool {
 		r, err := a.LastRun(ctx, client)
 		return err == nil && r != nil && r.State != "running"
-	}, 5*time.Second, time.Millisecond)
+	}, 30*time.Second, time.Millisecond)
 	r, err := a.LastRun(ctx, client)
 	require.NoError(t, err)
 	return *r
@@ -210,7 +210,7 @@ func TestStopAndGoOn(t *testing.T) {
 	require.NoError(t, err)
 	_, err = a.Measure(ctx, client)
 	assert.ErrorContains(t, err, "under way already")
-	require.Eventually(t, func() bool { r, _ := a.LastRun(ctx, client); return r.Done == 1 }, 5*time.Second, time.Millisecond)
+	require.Eventually(t, func() bool { r, _ := a.LastRun(ctx, client); return r.Done == 1 }, 30*time.Second, time.Millisecond)
 	_, err = a.Stop(ctx, client, run.ID)
 	require.NoError(t, err)
 	r := ended(t, a, client)

@@ -54,6 +54,9 @@ type PageInfo struct {
 	Words *int `json:"words"`
 	// ToWrite is what its word target asks for, null where it is not known.
 	ToWrite *int `json:"to_write"`
+	// Seems is what its title and h1 name where nothing else tells what it is
+	// for, null where they do not either (MEASURES 5.1).
+	Seems *PageDraft `json:"seems"`
 }
 
 // clean checks what was told and brings it in order. The errors are sentences.
@@ -302,6 +305,9 @@ func (a *App) Ground(ctx context.Context, id int64) (g Ground, err error) {
 		info := pageInfo(p)
 		if r, ok := readings[readingKey(p)]; ok {
 			info.Words = seenOf(r)
+			if info.Seems, err = a.seems(ctx, p, r); err != nil {
+				return g, err
+			}
 		}
 		if s, err := a.studyFor(ctx, id, p.ID, false); err == nil {
 			info.ToWrite = &s.words.ToWrite

@@ -3,6 +3,7 @@ package app
 import (
 	"context"
 	"fmt"
+	"regexp"
 	"slices"
 
 	"inktally/core/phrase"
@@ -113,6 +114,37 @@ func (l *loaded) page(p store.Page, d PageDraft) (store.Page, error) {
 		return p, Invalid{"give the page an address, or say what it is for"}
 	}
 	return p, nil
+}
+
+// seems tells what a page is for by its last reading, where neither its address
+// nor a person told it; nil for nothing.
+func (a *App) seems(ctx context.Context, p store.Page, r store.Reading) (*PageDraft, error) {
+	if p.Kind != target.Other || p.Service != "" || p.Place != "" {
+		return nil, nil
+	}
+	read, err := a.pageOf(ctx, r)
+	if err != nil {
+		return nil, err
+	}
+	var l loaded
+	if err := a.db.Read(ctx, func(tx *store.Tx) error { l, err = loadBook(tx, p.ClientID); return err }); err != nil {
+		return nil, err
+	}
+	h1 := ""
+	for _, h := range read.Headings {
+		if h.Level == 1 {
+			h1 = h.Text
+			break
+		}
+	}
+	home, _ := place.Home(l.Places)
+	d := PageDraft{}
+	name := regexp.MustCompile(`(?i)` + regexp.QuoteMeta(l.Client.Name)) // says what the firm does, not the page
+	d.Kind, d.Service, d.Place = site.Guess(p.URL, name.ReplaceAllString(read.Title, ""), name.ReplaceAllString(h1, ""), home.Name, phrase.NewSorter(l.ground()))
+	if d.Kind != target.Service && d.Kind != target.Area {
+		return nil, nil
+	}
+	return &d, nil
 }
 
 // TakePageOff takes a page off a client; it can be brought back with what was

@@ -36,6 +36,42 @@ func TestNearMiss(t *testing.T) {
 	assert.False(t, near("chimney sweep tarn harbor"), "it stands in the title")
 }
 
+// What an address does not tell, title and h1 may: it is proposed, not taken.
+func TestPageSeems(t *testing.T) {
+	const address = "http://brindle.example/p/17"
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Sweeps</title>", address: "<title>Dryer vent cleaning in Ostrey</title><h1>Dryer vents cleaned</h1>"}}
+	a, _ := open(t, w)
+	b := careful
+	b.Name, b.HomePage = "Brindle Chimney", "brindle.example"
+	client, _ := newClient(t, a, b, "")
+	p, err := a.AddPage(ctx, client, app.PageDraft{URL: address})
+	require.NoError(t, err)
+	assert.Equal(t, target.Other, p.Kind)
+	told := func() app.PageInfo {
+		g, err := a.Ground(ctx, client)
+		require.NoError(t, err)
+		return g.Pages[1]
+	}
+	assert.Nil(t, told().Seems, "not read yet")
+	_, err = a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	seems := told().Seems
+	require.NotNil(t, seems)
+	assert.Equal(t, app.PageDraft{Kind: target.Area, Service: "dryer vent cleaning", Place: "Ostrey"}, *seems)
+	_, err = a.UpdatePage(ctx, client, p.ID, app.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place})
+	require.NoError(t, err)
+	assert.Nil(t, told().Seems, "said by now")
+
+	w.set(address, "<title>What we do | Brindle Chimney</title><h1>Our work</h1>")
+	_, err = a.UpdatePage(ctx, client, p.ID, app.PageDraft{URL: address, Kind: target.Other})
+	require.NoError(t, err)
+	_, err = a.Measure(ctx, client)
+	require.NoError(t, err)
+	ended(t, a, client)
+	assert.Nil(t, told().Seems, "the firm's name tells nothing of a page")
+}
+
 // A page is told by its address; two pages for one family are a conflict; one
 // that is there takes its families on its sheet.
 func TestPages(t *testing.T) {

@@ -1428,6 +1428,7 @@ export interface components {
             id: number;
             kind: string;
             place: string;
+            seems: components["schemas"]["PageDraft"];
             service: string;
             /** Format: int64 */
             to_write: number | null;

@@ -111,6 +111,9 @@ function kindTo(p: PageInfo, kind: string) {
           <option v-for="x in ground.places.filter((x) => !x.home)" :key="x.name">{{ x.name }}</option>
         </select>
       </div>
+      <button v-if="p.seems" class="link pencil" type="button" @click="put(p, p.seems)">
+        It says it is for {{ pageName(p.seems as PageInfo) }}
+      </button>
       <span v-if="p.kind !== 'home' && p.url" class="mono soft" :title="p.url">{{ bare(p.url) }}</span>
     </li>
   </ul>
