@@ -112,6 +112,12 @@ func (s *Sorter) Tell(phrase string) Told {
 	return told
 }
 
+// Names tells whether a text names a service or a place of the client.
+func (s *Sorter) Names(text string) bool {
+	told := s.Tell(text)
+	return told.Service != "" || told.Place != ""
+}
+
 func (s *Sorter) decide(phrase string, tokens, stems, words []string, service string, state span) (Intent, string) {
 	if t := s.first(tokens, stems, isBrand); t != "" {
 		return Brand, t

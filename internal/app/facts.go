@@ -4,7 +4,9 @@ import (
 	"context"
 
 	"inktally/core/page"
+	"inktally/core/phrase"
 	"inktally/core/sheet"
+	"inktally/internal/store"
 )
 
 // PageFacts is all there is on a page beside its words.
@@ -17,7 +19,14 @@ type PageFacts struct {
 // MadeOf is what a page's copy is made of, and what the rivals' have in common.
 type MadeOf struct {
 	Sequences []sheet.Sequence `json:"sequences" doc:"The most frequent first"`
-	Shared    []sheet.Shared   `json:"shared" doc:"What rivals have in common, those on most pages first"`
+	Shared    []SharedWords    `json:"shared" doc:"What rivals have in common, those on most pages first"`
+}
+
+// SharedWords is a sequence that rivals have in common.
+type SharedWords struct {
+	sheet.Shared
+	// Named tells those that name a service or a place of the client.
+	Named bool `json:"named" doc:"It names a service or a place of the client"`
 }
 
 // MadeOf lists the words that a page of the sheet is made of, the client's
@@ -31,7 +40,7 @@ func (a *App) MadeOf(ctx context.Context, client, pageID, entry int64) (*MadeOf,
 	if err != nil {
 		return nil, err
 	}
-	out := &MadeOf{Sequences: []sheet.Sequence{}, Shared: []sheet.Shared{}}
+	out := &MadeOf{Sequences: []sheet.Sequence{}, Shared: []SharedWords{}}
 	if sub.column != nil {
 		out.Sequences = append(out.Sequences, sheet.MadeOf(sub.column.Page)...)
 	}
@@ -43,7 +52,14 @@ func (a *App) MadeOf(ctx context.Context, client, pageID, entry int64) (*MadeOf,
 	for _, r := range s.read() {
 		rivals = append(rivals, r.column.Page)
 	}
-	out.Shared = append(out.Shared, sheet.SharedByRivals(own, rivals)...)
+	var l loaded
+	if err := a.db.Read(ctx, func(tx *store.Tx) (err error) { l, err = loadBook(tx, client); return err }); err != nil {
+		return nil, err
+	}
+	sorter := phrase.NewSorter(l.ground())
+	for _, shared := range sheet.SharedByRivals(own, rivals) {
+		out.Shared = append(out.Shared, SharedWords{shared, sorter.Names(shared.Text)})
+	}
 	return out, nil
 }
 

@@ -1387,7 +1387,7 @@ export interface components {
             /** @description The most frequent first */
             sequences: components["schemas"]["Sequence"][];
             /** @description What rivals have in common, those on most pages first */
-            shared: components["schemas"]["Shared"][];
+            shared: components["schemas"]["SharedWords"][];
         };
         Marked: {
             /** Format: int64 */
@@ -1593,13 +1593,15 @@ export interface components {
              */
             worth?: number;
         };
-        Shared: {
+        SharedWords: {
             /**
              * Format: double
              * @description The median of their rates in 1,000 copy words
              */
             median: number;
             missing: boolean;
+            /** @description It names a service or a place of the client */
+            named: boolean;
             /**
              * Format: int64
              * @description How often it stands in the client's copy

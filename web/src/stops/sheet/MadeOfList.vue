@@ -15,8 +15,15 @@ const { data, error } = useMadeOf(
 )
 const { add, undoImport } = useBookChanges(() => props.client)
 const undo = useUndo()
-const missing = computed(() => data.value?.shared.filter((s) => s.missing) ?? [])
-const rest = computed(() => data.value?.shared.filter((s) => !s.missing) ?? [])
+const groups = computed(() => {
+  const shared = data.value?.shared ?? []
+  const missing = shared.filter((s) => s.missing)
+  return [
+    { name: 'Rivals share, the client has none: services and places', list: missing.filter((s) => s.named) },
+    { name: 'Rivals share, the client has none: other words', list: missing.filter((s) => !s.named) },
+    { name: 'Rivals share, the client has it too', list: shared.filter((s) => !s.missing) },
+  ]
+})
 
 const show = (text: string) => props.margin.open('phrase', props.margin.column.value, text)
 
@@ -30,13 +37,7 @@ async function toBook(text: string) {
 <template>
   <p v-if="error" class="mistake">{{ error.message }}</p>
   <div v-if="data" data-document>
-    <section
-      v-for="g in [
-        { name: 'Rivals share, the client has none', list: missing },
-        { name: 'Rivals share, the client has it too', list: rest },
-      ]"
-      :key="g.name"
-    >
+    <section v-for="g in groups" :key="g.name">
       <template v-if="g.list.length">
         <h3>{{ g.name }}</h3>
         <div v-for="s in g.list.slice(0, 40)" :key="s.text" class="line" data-shared>
