@@ -48,8 +48,9 @@ test: build lint browser compiler
 	CGO_ENABLED=1 go test -race ./core/... ./internal/... ./cmd/...
 	go test -count 1 -timeout 12m ./e2e/...
 
+# What things cost as ratios; with PAGES=FOLDER of the saved pages there.
 bench: build
-	go run ./bench
+	go run ./bench $(PAGES)
 
 # How far reading agrees with a browser on a folder of saved pages; with
 # DRAWN=-drawn as drawn by the program's browser.

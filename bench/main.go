@@ -1,6 +1,7 @@
 // Command bench prints how long the work takes beside one bare html.Parse of
 // the same page, as ratios within one run: the machines it runs on are noisy,
-// so no time stands by itself and nothing here fails.
+// so no time stands by itself and nothing here fails. With a folder of saved
+// pages it measures those instead.
 package main
 
 import (
@@ -22,6 +23,13 @@ func main() {
 	// A second processor that has nothing to do would help to collect garbage
 	// without need, now more and now less.
 	runtime.GOMAXPROCS(1)
+	if len(os.Args) > 1 {
+		if err := savedPages(os.Args[1]); err != nil {
+			fmt.Fprintln(os.Stderr, "bench:", err)
+			os.Exit(1)
+		}
+		return
+	}
 	body, phrases := sample(150_000, 300, 80, 100)
 	parse := func() { parse(body) }
 	q := &sheet.Question{Phrases: phrases[:20]}
