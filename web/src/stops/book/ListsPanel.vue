@@ -34,7 +34,21 @@ const textsOf = (l: Lists) =>
   Object.fromEntries(kinds.map((k) => [k.name, (l[k.name] ?? []).join('\n')])) as Texts
 const listsOf = (t: Texts) =>
   Object.fromEntries(kinds.map((k) => [k.name, linesOf(t[k.name])])) as unknown as Lists
-watch(data, (lists) => lists && (texts.value = textsOf(lists)), { immediate: true })
+const alike = (a: string, b: string) => linesOf(a).join('\n') === linesOf(b).join('\n')
+
+/* What comes is shown, but in lists where something else was typed meanwhile. */
+watch(
+  data,
+  (lists, had) => {
+    if (!lists) return
+    const now = textsOf(lists)
+    const before = had && textsOf(had)
+    for (const { name } of kinds)
+      if (before && texts.value && !alike(texts.value[name], before[name])) now[name] = texts.value[name]
+    texts.value = now
+  },
+  { immediate: true },
+)
 
 const changed = computed(
   () =>
