@@ -190,6 +190,11 @@ async function merge() {
         <button class="link" type="button" @click="say([...picked], '')">As the rules say</button>
         <button class="link" type="button" @click="picked = new Set()">Pick none</button>
       </div>
+      <p v-else-if="filter.part === 'kept' && rows.length && !rows.some((r) => r.volume)" class="sum soft">
+        {{ count(rows.length) }} families. How often they are searched for is not known yet:
+        <i>Ask for searches</i>, or bring a list that has them, and they stand in order of what they may
+        bring.
+      </p>
       <p v-else-if="filter.part === 'kept'" class="sum soft">
         {{ count(rows.length) }} families, about <b class="figure">{{ count(gain) }}</b> visits a month more
         at the aimed positions<template v-if="worth >= 1"

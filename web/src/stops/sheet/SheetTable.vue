@@ -197,6 +197,9 @@ const imagesTell = computed(() =>
   .scroll .narrow td.rival .large {
     font-size: 18px;
   }
+  .scroll .narrow td.rival svg {
+    max-width: 100%;
+  }
 }
 .scroll table.narrow {
   min-width: calc(516px + var(--rivals) * 74px);

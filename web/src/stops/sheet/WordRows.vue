@@ -47,7 +47,8 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
           @click="margin.open('rule', 0)"
         >
           <span class="figure large">{{ words.hold ? 'enough' : count(words.target) }}</span>
-          <span>{{ words.hold ? 'place, do not write' : `write ${count(words.to_write)} more` }}</span>
+          <span v-if="words.hold">{{ narrow ? 'place them' : 'place, do not write' }}</span>
+          <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
         </button>
       </td>
       <td v-for="(c, i) in rivals" :key="c.entry_id" class="rival">
