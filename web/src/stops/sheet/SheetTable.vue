@@ -205,7 +205,7 @@ const imagesTell = computed(() =>
   min-width: calc(516px + var(--rivals) * 74px);
 }
 .scroll col.label {
-  width: 202px;
+  width: 206px;
 }
 .scroll col.own,
 .scroll col.target {
@@ -234,7 +234,7 @@ const imagesTell = computed(() =>
 }
 .scroll tbody th,
 .scroll .corner {
-  padding: 0 10px 0 var(--edge);
+  padding: 0 6px 0 var(--edge);
   white-space: nowrap;
   text-overflow: ellipsis;
 }
