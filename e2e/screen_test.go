@@ -96,12 +96,20 @@ func (s *screen) slow(latency time.Duration) {
 	require.NoError(s.t, err)
 }
 
-// fill types a text over what stands in a field.
+// fill types a text over what stands in a field, and again where the field was
+// drawn anew meanwhile and the typing went astray.
 func (s *screen) fill(css, text string) {
 	s.t.Helper()
-	s.until(fmt.Sprintf("(e => e && (e.focus(), e.select(), document.activeElement === e))(document.querySelector(%q))", css))
-	_, err := chromedp.Call(s.ctx, input.InsertText, input.InsertTextParams{Text: text})
-	require.NoError(s.t, err)
+	took := fmt.Sprintf("document.querySelector(%q)?.value === %q", css, text)
+	for range 5 {
+		s.until(fmt.Sprintf("(e => e && (e.focus(), e.select(), document.activeElement === e))(document.querySelector(%q))", css))
+		_, err := chromedp.Call(s.ctx, input.InsertText, input.InsertTextParams{Text: text})
+		require.NoError(s.t, err)
+		if eval[bool](s, took) {
+			return
+		}
+	}
+	s.t.Fatalf("%s never took %q", css, text)
 }
 
 // paste pastes a text into a field.

@@ -3,6 +3,8 @@ package text
 import (
 	"strings"
 	"testing"
+	"unicode"
+	"unicode/utf8"
 
 	"github.com/stretchr/testify/assert"
 	"pgregory.net/rapid"
@@ -133,6 +135,24 @@ func TestScanProperties(t *testing.T) {
 		}
 		assert.Equal(t, words, starts, "every word has a first token")
 	})
+}
+
+// What is kept of characters is what the tables of Unicode say of them.
+func TestTraits(t *testing.T) {
+	for r := rune(0x80); r <= unicode.MaxRune; r++ {
+		is := traitsOf(r)
+		if !utf8.ValidRune(r) {
+			continue
+		}
+		var folded strings.Builder
+		writeFolded(&folded, r)
+		switch {
+		case is&runeBlank != 0 != unicode.IsSpace(r), is&runeAlnum != 0 != isAlnum(r), is&runeMark != 0 != unicode.IsMark(r),
+			is&runeUnspaced != 0 != (unicode.IsLetter(r) && unicode.In(r, unspaced...)),
+			is&runePlain != 0 && folded.String() != string(r):
+			t.Fatalf("%U is taken as %b", r, is)
+		}
+	}
 }
 
 func FuzzScan(f *testing.F) {

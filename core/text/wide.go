@@ -28,25 +28,25 @@ func invisible(r rune) bool {
 // wide handles one character beyond ASCII.
 func (s *scanner) wide() {
 	r, n := utf8.DecodeRuneInString(s.text[s.i:])
+	is := traitsOf(r)
 	switch {
 	case invisible(r):
 		if s.start >= 0 {
 			s.folding()
 		}
-	case unicode.IsSpace(r):
+	case is&runeBlank != 0:
 		s.closeToken(s.i)
 		s.closeWord()
 	case r == '’' || r == '‘' || r == 'ʼ' || r == '＇':
 		s.apostrophe(n)
 		return
-	case unicode.In(r, unspaced...) && unicode.IsLetter(r):
+	case is&runeUnspaced != 0:
 		s.segments()
 		return
-	case isAlnum(r):
+	case is&runeAlnum != 0:
 		s.open()
-		s.folding()
-		writeFolded(&s.scan.folded, r)
-	case unicode.IsMark(r) && s.start >= 0:
+		s.letter(r, n, is)
+	case is&runeMark != 0 && s.start >= 0:
 		s.folding()
 		if !diacritic(r) {
 			s.scan.folded.WriteRune(r)
@@ -55,6 +55,18 @@ func (s *scanner) wide() {
 		s.closeToken(s.i)
 	}
 	s.i += n
+}
+
+// letter takes a letter or digit of n bytes into the open token. One that folds
+// to itself stands there as it is.
+func (s *scanner) letter(r rune, n int, is traits) {
+	switch {
+	case is&runePlain == 0:
+		s.folding()
+		writeFolded(&s.scan.folded, r)
+	case s.lo >= 0:
+		s.scan.folded.WriteString(s.text[s.i : s.i+n])
+	}
 }
 
 // segments takes the rest of a run of non-space characters by the word
@@ -66,25 +78,28 @@ func (s *scanner) segments() {
 	end := s.i
 	for end < len(s.text) {
 		r, n := utf8.DecodeRuneInString(s.text[end:])
-		if unicode.IsSpace(r) {
+		if traitsOf(r)&runeBlank != 0 {
 			break
 		}
 		end += n
 	}
 	segments := words.FromString(s.text[s.i:end])
 	for segments.Next() {
-		segment := segments.Value()
-		for _, r := range segment {
-			switch {
-			case isAlnum(r):
+		next := s.i + len(segments.Value())
+		for s.i < next {
+			r, n := utf8.DecodeRuneInString(s.text[s.i:])
+			switch is := traitsOf(r); {
+			case is&runeAlnum != 0:
 				s.open()
+				s.letter(r, n, is)
+			case s.start >= 0:
 				s.folding()
-				writeFolded(&s.scan.folded, r)
-			case s.start >= 0 && unicode.IsMark(r) && !diacritic(r):
-				s.scan.folded.WriteRune(r)
+				if is&runeMark != 0 && !diacritic(r) {
+					s.scan.folded.WriteRune(r)
+				}
 			}
+			s.i += n
 		}
-		s.i += len(segment)
 		s.closeToken(s.i)
 		s.closeWord()
 	}
