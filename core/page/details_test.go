@@ -57,6 +57,10 @@ func TestLanguageOfPage(t *testing.T) {
 	} {
 		assert.Equal(t, want, Read([]byte("<meta charset=utf-8><p>"+text), Source{}).Lang, text)
 	}
+	// Languages that share their small words are not taken for one another.
+	for _, text := range []string{"Feieren kommer med en børste og en pose til huset, og vi forlater rommet som det var. Det er for at alt skal være rent, og vi har ikke hastverk på jobben vår.", "Skorstensfejeren kommer med en børste og en pose til huset, og vi efterlader rummet som det var. Det er for at alt skal være rent, og vi har ikke travlt med arbejdet."} {
+		assert.NotEqual(t, "sv", Read([]byte("<meta charset=utf-8><p>"+text), Source{}).Lang, text)
+	}
 	assert.Equal(t, "de-AT", Read([]byte(`<html xml:lang="de-AT"><p>The and of to`), Source{}).Lang)
 }
 

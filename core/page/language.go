@@ -50,7 +50,11 @@ var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 func (p *Page) foreign(block int) bool {
 	own, _, _ := strings.Cut(strings.ToLower(p.Lang), "-")
 	lo, hi := p.TokenRange(block)
-	found := p.vote(lo, hi, blockVotes)
+	voted := p.vote(lo, hi, blockVotes)
+	if voted.says&alike != 0 {
+		return false
+	}
+	found := voted.tag
 	if found == "" {
 		s := p.Text(block)
 		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(s[:min(len(s), foreignBytes)], ""), told)
@@ -63,8 +67,8 @@ func (p *Page) foreign(block int) bool {
 
 // detectLanguage tells the language of a page that does not tell its own.
 func (p *Page) detectLanguage() string {
-	if found := p.vote(0, min(len(p.scan.Tokens), sampleTokens), pageVotes); found != "" {
-		return found
+	if voted := p.vote(0, min(len(p.scan.Tokens), sampleTokens), pageVotes); voted.tag != "" && voted.says&alike == 0 {
+		return voted.tag
 	}
 	info := whatlanggo.Detect(strings.ToValidUTF8(p.scan.Text[:min(len(p.scan.Text), sampleBytes)], ""))
 	if !info.IsReliable() {
@@ -76,13 +80,13 @@ func (p *Page) detectLanguage() string {
 // vote tells the language of tokens by its small words: at least so many, one
 // in sixteen, and clearly more than those of any other. It is empty where that does
 // not decide.
-func (p *Page) vote(lo, hi, least int) string {
+func (p *Page) vote(lo, hi, least int) (winner language) {
 	votes := make([]int, len(languages))
 	for i := lo; i < hi; i++ {
 		if !signalKeys[p.scan.Tokens[i].Key()] {
 			continue
 		}
-		if found := signalWords[p.scan.Folded(i)]; found&(english|otherLanguage) != 0 {
+		if found := signalWords[p.scan.Folded(i)]; found&(english|otherLanguage|alike) != 0 {
 			for l := range languages {
 				if found&languages[l].says != 0 {
 					votes[l]++
@@ -100,7 +104,7 @@ func (p *Page) vote(lo, hi, least int) string {
 		}
 	}
 	if votes[best] < least || votes[best]*voteShare < hi-lo || votes[best] < 2*second && votes[best] < second+clearVotes {
-		return ""
+		return language{}
 	}
-	return languages[best].tag
+	return languages[best]
 }

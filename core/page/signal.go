@@ -19,19 +19,30 @@ const (
 	italian
 	dutch
 	swedish
+	// Those that share words with the ones before; they are not told apart.
+	norwegian
+	danish
+	afrikaans
+	catalan
 )
 
-// languages are those that small words are known of, as HTML names them.
-var languages = []struct {
+// language is one that small words are known of, with its name in HTML.
+type language struct {
 	says signal
 	tag  string
-}{
+}
+
+var languages = []language{
 	{english, "en"}, {spanish, "es"}, {french, "fr"}, {german, "de"},
 	{portuguese, "pt"}, {italian, "it"}, {dutch, "nl"}, {swedish, "sv"},
+	{norwegian, "no"}, {danish, "da"}, {afrikaans, "af"}, {catalan, "ca"},
 }
 
 // otherLanguage are the small words of all but English.
 const otherLanguage = spanish | french | german | portuguese | italian | dutch | swedish
+
+// alike are the languages whose small words do not tell them.
+const alike = norwegian | danish | afrikaans | catalan
 
 // signalWords are the words that give a signal.
 var signalWords, signalKeys = signals(map[signal]string{
@@ -47,6 +58,10 @@ var signalWords, signalKeys = signals(map[signal]string{
 	italian:       "il la che per sono della di una gli con nel è del dei alla anche",
 	dutch:         "het een voor niet van en de zijn wij naar ook met te op dat aan",
 	swedish:       "och att det som är för en vi på av till med den kan",
+	norwegian:     "og det som er for en et vi på av til med den kan ikke har",
+	danish:        "og det som er for en et vi på af til med den kan ikke har",
+	afrikaans:     "die en van het nie is vir wat sy ons te op met",
+	catalan:       "el la els les i per una amb del que és al com en",
 })
 
 func signals(words map[signal]string) (map[string]signal, *[text.Keys]bool) {
