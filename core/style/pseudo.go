@@ -6,17 +6,18 @@ import "strings"
 // while nobody does anything, such as :hover.
 const never = ".--never"
 
-// maxSelector bounds the length of a selector and of a condition, maxBrackets
-// how deep brackets may stand in one another: nobody writes longer ones.
+// The bounds of a selector and of a condition, and how deep brackets may stand
+// in one another: nobody writes longer ones.
 const (
 	maxSelector = 4096
+	maxList     = 1 << 20 // of a list of selectors
 	maxBrackets = 16
 )
 
 // prepareList writes a list of selectors as the matcher knows them, without
 // those that never match. One that no browser knows makes the list void.
 func prepareList(list string, nested bool) (selectors []string, ok bool) {
-	if len(list) > maxRules*maxNested {
+	if len(list) > maxList {
 		return nil, false
 	}
 	for _, selector := range splitList(list) {

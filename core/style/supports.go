@@ -33,7 +33,7 @@ func foreign(name string) bool {
 	}
 	switch name {
 	case "-webkit-touch-callout", "-webkit-overflow-scrolling", "-webkit-hyphens", "-webkit-sticky", "margin-trim",
-		"hanging-punctuation", "leading-trim", "masonry", "bogus":
+		"hanging-punctuation", "leading-trim", "masonry":
 		return true
 	}
 	return false
