@@ -3,6 +3,7 @@ package text
 import (
 	"sync/atomic"
 	"unicode"
+	"unicode/utf8"
 
 	"golang.org/x/text/unicode/norm"
 )
@@ -50,4 +51,12 @@ func findTraits(r rune) (is traits) {
 	set(runeMark, unicode.IsMark(r))
 	set(runePlain, r != 'ß' && r != 'ς' && unicode.ToLower(r) == r && norm.NFD.PropertiesString(string(r)).Decomposition() == nil)
 	return is
+}
+
+// isAlnum tells whether a rune is a letter or a decimal digit.
+func isAlnum(r rune) bool {
+	if r < utf8.RuneSelf {
+		return r >= 0 && classes[r] <= upper
+	}
+	return r != utf8.RuneError && (unicode.IsLetter(r) || unicode.IsDigit(r))
 }

@@ -395,11 +395,3 @@ func (s *scanner) afterInitials() bool {
 	}
 	return n <= 2
 }
-
-// isAlnum tells whether a rune is a letter or a decimal digit.
-func isAlnum(r rune) bool {
-	if r < utf8.RuneSelf {
-		return r >= 0 && classes[r] <= upper
-	}
-	return r != utf8.RuneError && (unicode.IsLetter(r) || unicode.IsDigit(r))
-}
