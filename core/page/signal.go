@@ -38,7 +38,7 @@ var languages = []language{
 	{norwegian, "no"}, {danish, "da"}, {afrikaans, "af"}, {catalan, "ca"},
 }
 
-// otherLanguage are the small words of all but English.
+// otherLanguage are those besides English that are told apart.
 const otherLanguage = spanish | french | german | portuguese | italian | dutch | swedish
 
 // alike are the languages whose small words do not tell them.

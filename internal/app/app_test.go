@@ -321,26 +321,6 @@ func TestBrokenOff(t *testing.T) {
 	assert.Equal(t, "broken off", r.State)
 }
 
-func TestEvidenceOfTypedPhrase(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindle.example/": "<p>Chimney sweeps & more. Chimney sweep!"}}
-	a, _ := open(t, w)
-	client, page := newClient(t, a, sweep, "")
-	_, err := a.Evidence(ctx, client, page, 0, "x")
-	assert.ErrorContains(t, err, "not read yet")
-	_, err = a.Measure(ctx, client)
-	require.NoError(t, err)
-	ended(t, a, client)
-	e, err := a.Evidence(ctx, client, page, 0, " chimney  sweep ")
-	require.NoError(t, err)
-	assert.Equal(t, 1, e.Placement.Exact.Total)
-	assert.Equal(t, 1, e.Placement.Loose.Total)
-	assert.Equal(t, 2, e.FindInPage)
-	_, err = a.Evidence(ctx, client, page, 0, "--")
-	assert.Error(t, err)
-	_, err = a.Evidence(ctx, client, page, 77, "x")
-	assert.ErrorIs(t, err, app.ErrNotFound)
-}
-
 func TestWatch(t *testing.T) {
 	w := &web{pages: map[string]string{}}
 	for i := range 20 {
