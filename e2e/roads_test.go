@@ -152,10 +152,46 @@ func TestFilesBrought(t *testing.T) {
 // drop drops a file on an element.
 func (s *screen) drop(css, file string) {
 	s.t.Helper()
+	s.drag(css, file, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver, input.DispatchDragEventTypeDrop)
+}
+
+// drag carries a file over the middle of an element.
+func (s *screen) drag(css, file string, kinds ...input.DispatchDragEventType) {
+	s.t.Helper()
 	at := eval[[]float64](s, fmt.Sprintf(`(() => { const b = document.querySelector(%q).getBoundingClientRect(); return [b.x + b.width / 2, b.y + b.height / 2] })()`, css))
 	data := &input.DragData{Items: []*input.DragDataItem{}, Files: []string{file}, DragOperationsMask: 1}
-	for _, kind := range []input.DispatchDragEventType{input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver, input.DispatchDragEventTypeDrop} {
+	for _, kind := range kinds {
 		_, err := chromedp.Call(s.ctx, input.DispatchDragEvent, input.DispatchDragEventParams{Type: kind, X: at[0], Y: at[1], Data: data})
 		require.NoError(s.t, err)
 	}
+}
+
+// A file is taken, too, when what lies under the pointer is drawn anew before
+// it is let go; one that is carried away again leaves no word behind.
+func TestDropWhileDrawn(t *testing.T) {
+	p := shared(t)
+	client, home := brindle(t, p)
+	s := look(t, p)
+	list := filepath.Join(t.TempDir(), "list.csv")
+	require.NoError(t, os.WriteFile(list, []byte("bellows mending ostrey,40\n"), 0o600))
+	carryAway := func(css string) {
+		s.drag(css, list, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver)
+		s.until(`document.querySelector('.held')`)
+		s.drag("header", list, input.DispatchDragEventTypeDragOver)
+		s.until(`!document.querySelector('.held')`)
+	}
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
+	s.sees("Bring a saved page")
+	carryAway(".strip")
+	s.open(fmt.Sprintf("/clients/%d/book", client))
+	s.sees("Worth writing for")
+	carryAway("main")
+
+	s.drag("main", list, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver)
+	eval[bool](s, `(() => { const b = document.querySelector('main').getBoundingClientRect()
+		const e = document.elementFromPoint(b.x + b.width / 2, b.y + b.height / 2)
+		e.replaceWith(e.cloneNode(true)); return true })()`)
+	s.drag("main", list, input.DispatchDragEventTypeDrop)
+	s.sees("Take 1 phrase")
+	s.press("Leave it")
 }

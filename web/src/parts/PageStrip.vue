@@ -4,6 +4,7 @@ import { RouterLink } from 'vue-router'
 import type { PageInfo } from '@/api/client'
 import { dropped, useFiles, type Brought } from '@/api/files'
 import { useChanges } from '@/api/queries'
+import { useFileDrop } from './fileDrop'
 import { pageName } from './pages'
 import type { StopName } from './stops'
 import TallyStrokes from './TallyStrokes.vue'
@@ -17,7 +18,8 @@ const props = defineProps<{ client: number; pages: PageInfo[]; page: number; sto
 const bring = useFiles(() => props.client)
 const { dropReadings } = useChanges(() => props.client)
 const undo = useUndo()
-const over = ref(0) // the page whose tab files are held over
+// The page whose tab files are held over.
+const { over, on, within } = useFileDrop<number>(async (data, page) => await take(page, await dropped(data)))
 const picker = ref<HTMLInputElement>()
 const tabs = ref<HTMLElement>()
 
@@ -27,21 +29,6 @@ watch(() => props.page, show, { flush: 'post' })
 onMounted(show)
 
 const labelOf = (id: number) => pageName(props.pages.find((p) => p.id === id) ?? props.pages[0]!)
-
-const holdsFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
-
-function hold(e: DragEvent, page: number) {
-  if (!holdsFiles(e)) return
-  e.preventDefault()
-  over.value = page
-}
-
-async function drop(e: DragEvent, page: number) {
-  over.value = 0
-  if (!e.dataTransfer || !holdsFiles(e)) return
-  e.preventDefault()
-  await take(page, await dropped(e.dataTransfer))
-}
 
 async function pick() {
   const files = [...(picker.value?.files ?? [])]
@@ -77,14 +64,7 @@ const told = computed(() => {
 </script>
 
 <template>
-  <nav
-    class="strip no-print"
-    aria-label="Pages"
-    :class="{ held: over }"
-    @dragover="hold($event, page)"
-    @dragleave.self="over = 0"
-    @drop="drop($event, page)"
-  >
+  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(page)">
     <div ref="tabs" class="tabs">
       <RouterLink
         v-for="p in pages"
@@ -92,8 +72,7 @@ const told = computed(() => {
         :to="{ name: stop, params: { client, page: p.id } }"
         :class="{ here: p.id === page, new: p.words === null, over: over === p.id }"
         :aria-current="p.id === page ? 'page' : undefined"
-        @dragover.stop="hold($event, p.id)"
-        @drop.stop="drop($event, p.id)"
+        v-on="within(p.id)"
       >
         <span class="name" :title="pageName(p)">{{ pageName(p) }}</span>
         <TallyStrokes :words="p.words ?? 0" :write="p.to_write ?? 0" :height="11" :most="5" />

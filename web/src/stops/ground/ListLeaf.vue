@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import { onScopeDispose, ref } from 'vue'
+import { useFileDrop } from '@/parts/fileDrop'
 import ListImport from '../book/ListImport.vue'
 import GroundLeaves from './GroundLeaves.vue'
 
 /** A leaf of the ground that lists come to: dropped, pasted or chosen. */
 defineProps<{ client: number }>()
 const list = ref<File>()
-const held = ref(false)
 const picker = ref<HTMLInputElement>()
 
-const holdsFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false
-function drop(e: DragEvent) {
-  held.value = false
-  list.value = e.dataTransfer?.files[0] ?? list.value
-}
+const { over: held, on: drop } = useFileDrop<true>((data) => {
+  list.value = data.files[0] ?? list.value
+})
 /** Puts a list away, unless another one has been brought since. */
 function done(file: File) {
   if (list.value === file) list.value = undefined
@@ -33,13 +31,7 @@ onScopeDispose(() => window.removeEventListener('paste', paste))
 </script>
 
 <template>
-  <main
-    class="view"
-    :class="{ held }"
-    @dragover="holdsFiles($event) && ($event.preventDefault(), (held = true))"
-    @dragleave.self="held = false"
-    @drop.prevent="drop"
-  >
+  <main class="view" :class="{ held }" v-on="drop(true)">
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
