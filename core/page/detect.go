@@ -5,6 +5,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"golang.org/x/net/html/charset"
 	"golang.org/x/text/encoding"
 	"golang.org/x/text/encoding/japanese"
 	"golang.org/x/text/encoding/korean"
@@ -14,17 +15,44 @@ import (
 // windows-1252, each with the letters that tell it (MEASURES 1.1).
 var detected = []struct {
 	encoding encoding.Encoding
-	letters  []*unicode.RangeTable
+	tells    func(r rune) bool
+	against  func(r rune) bool
 }{
-	{japanese.ShiftJIS, []*unicode.RangeTable{unicode.Hiragana, unicode.Katakana}},
-	{japanese.EUCJP, []*unicode.RangeTable{unicode.Hiragana, unicode.Katakana}},
-	{korean.EUCKR, []*unicode.RangeTable{unicode.Hangul}},
+	{japanese.ShiftJIS, fullKana, nothing},
+	{japanese.EUCJP, fullKana, nothing},
+	{korean.EUCKR, syllable, soloJamo},
 }
+
+// fullKana tells kana but for that of half width, which all sorts of bytes
+// become.
+func fullKana(r rune) bool {
+	return unicode.In(r, unicode.Hiragana, unicode.Katakana) && (r < 0xFF61 || r > 0xFF9F)
+}
+
+// syllable tells the letters that Korean is written in.
+func syllable(r rune) bool { return r >= 0xAC00 && r <= 0xD7A3 }
+
+// soloJamo tells parts of Korean letters by themselves: in that encoding they
+// have the bytes of hiragana, and real texts hardly hold any.
+func soloJamo(r rune) bool { return r >= 0x3131 && r <= 0x318E }
+
+func nothing(rune) bool { return false }
 
 const (
 	detectBytes   = 64 << 10 // of a page that are looked at
 	detectLetters = 3        // that must be found at least
 )
+
+// undeclared finds the encoding of a page that nobody tells (MEASURES 1.1).
+func undeclared(body []byte) (enc encoding.Encoding, name string) {
+	if utf8.Valid(body) {
+		return encoding.Nop, "utf-8"
+	}
+	if enc = detectEastAsian(body); enc != nil {
+		return enc, ""
+	}
+	return charset.Lookup("windows-1252")
+}
 
 // detectEastAsian finds the encoding of an undeclared page by the letters that
 // it would hold; nil where none fits. A text in another encoding gives letters
@@ -47,14 +75,16 @@ func detectEastAsian(body []byte) encoding.Encoding {
 		for _, r := range string(text) {
 			switch {
 			case r < utf8.RuneSelf:
+				continue
 			case r == utf8.RuneError:
 				broken++
-			case unicode.In(r, d.letters...) && (r < 0xFF61 || r > 0xFF9F):
+				continue
+			case d.tells(r):
 				telling++
-				wide++
-			default:
-				wide++
+			case d.against(r):
+				telling--
 			}
+			wide++
 		}
 		if broken*50 > wide || telling < detectLetters {
 			continue

@@ -77,13 +77,13 @@ const bytesPerBlock = 160
 // (MEASURES 1.1).
 func decode(body []byte, contentType string) []byte {
 	enc, name, certain := charset.DetermineEncoding(body, contentType)
-	if name == "utf-8" || !certain && utf8.Valid(body) {
-		return bytes.TrimPrefix(body, []byte("\xef\xbb\xbf"))
-	}
 	if !certain {
-		if found := detectEastAsian(body); found != nil {
-			enc = found
+		if enc, name = declared(body); enc == nil {
+			enc, name = undeclared(body)
 		}
+	}
+	if name == "utf-8" {
+		return bytes.TrimPrefix(body, []byte("\xef\xbb\xbf"))
 	}
 	decoded, err := enc.NewDecoder().Bytes(body)
 	if err != nil {

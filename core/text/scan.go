@@ -346,13 +346,13 @@ func (s *scanner) apostrophe(size int) {
 	if s.start < 0 {
 		return
 	}
-	next, n := utf8.DecodeRuneInString(s.text[s.i:])
+	next, n := visible(s.text[s.i:])
 	if !isAlnum(next) {
 		s.closeToken(at)
 		return
 	}
 	if next == 's' || next == 'S' {
-		after, _ := utf8.DecodeRuneInString(s.text[s.i+n:])
+		after, _ := visible(s.text[s.i+n:])
 		if !isAlnum(after) && !unicode.IsMark(after) {
 			s.i += n
 			s.closeToken(s.i)
@@ -365,14 +365,14 @@ func (s *scanner) apostrophe(size int) {
 // and a capital or a digit, unless the token before has one or two letters
 // (MEASURES 3.1).
 func (s *scanner) stop() {
-	i := s.i
+	i, spaced := s.i, false
 	for i < len(s.text) {
-		r, n := utf8.DecodeRuneInString(s.text[i:])
+		r, n := visible(s.text[i:])
 		if unicode.IsSpace(r) {
-			i += n
+			i, spaced = i+n, true
 			continue
 		}
-		if i == s.i || !(unicode.IsUpper(r) || unicode.IsTitle(r) || unicode.IsDigit(r)) || s.afterInitials() {
+		if !spaced || !(unicode.IsUpper(r) || unicode.IsTitle(r) || unicode.IsDigit(r)) || s.afterInitials() {
 			return
 		}
 		s.newSentence = true
@@ -388,10 +388,12 @@ func (s *scanner) afterInitials() bool {
 	last := len(s.scan.Tokens) - 1
 	n := 0
 	for _, r := range s.text[s.scan.Start(last):s.scan.End(last)] {
-		if !unicode.IsLetter(r) {
+		if invisible(r) {
+			continue
+		}
+		if n++; n > 2 || !unicode.IsLetter(r) {
 			return false
 		}
-		n++
 	}
-	return n <= 2
+	return true
 }

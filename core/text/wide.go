@@ -25,6 +25,18 @@ func invisible(r rune) bool {
 	return false
 }
 
+// visible returns the first character that is seen, and how many bytes there are
+// to its end.
+func visible(s string) (r rune, n int) {
+	for {
+		r, size := utf8.DecodeRuneInString(s[n:])
+		n += size
+		if !invisible(r) {
+			return r, n
+		}
+	}
+}
+
 // wide handles one character beyond ASCII.
 func (s *scanner) wide() {
 	r, n := utf8.DecodeRuneInString(s.text[s.i:])
@@ -83,10 +95,9 @@ func (s *scanner) segments() {
 		}
 		end += n
 	}
-	segments := words.FromString(s.text[s.i:end])
+	segments := words.FromString(seen(s.text[s.i:end]))
 	for segments.Next() {
-		next := s.i + len(segments.Value())
-		for s.i < next {
+		for left := len(segments.Value()); left > 0; {
 			r, n := utf8.DecodeRuneInString(s.text[s.i:])
 			switch is := traitsOf(r); {
 			case is&runeAlnum != 0:
@@ -99,11 +110,30 @@ func (s *scanner) segments() {
 				}
 			}
 			s.i += n
+			if !invisible(r) {
+				left -= n
+			}
 		}
 		s.closeToken(s.i)
 		s.closeWord()
 	}
 	s.i = end
+}
+
+// seen is a text without its invisible characters: they would end segments.
+func seen(run string) string {
+	at := strings.IndexFunc(run, invisible)
+	if at < 0 {
+		return run
+	}
+	var b strings.Builder
+	for ; at >= 0; at = strings.IndexFunc(run, invisible) {
+		_, n := utf8.DecodeRuneInString(run[at:])
+		b.WriteString(run[:at])
+		run = run[at+n:]
+	}
+	b.WriteString(run)
+	return b.String()
 }
 
 // diacritic tells whether a mark is folded away: those of alphabets, not the
