@@ -10,7 +10,6 @@ import (
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
-	"golang.org/x/net/html/charset"
 )
 
 // Source is what is known of a page before it is read.
@@ -35,11 +34,11 @@ type Source struct {
 // Read reads a page (MEASURES 1).
 func Read(body []byte, src Source) *Page {
 	p := &Page{URL: src.URL}
+	body = decode(body, src.ContentType)
 	if looksBinary(body) {
 		p.Warnings = append(p.Warnings, NotHTML, NoText)
 		return p
 	}
-	body = decode(body, src.ContentType)
 	if plainText(src.ContentType) {
 		body = asPage(body)
 	}
@@ -73,32 +72,10 @@ func asPage(plain []byte) []byte {
 // bytesPerBlock is a guess that saves the list of blocks from growing often.
 const bytesPerBlock = 160
 
-// decode turns the bytes of a page into UTF-8 in the standard's order
-// (MEASURES 1.1).
-func decode(body []byte, contentType string) []byte {
-	enc, name, certain := charset.DetermineEncoding(body, contentType)
-	if !certain {
-		if enc, name = declared(body); enc == nil {
-			enc, name = undeclared(body)
-		}
-	}
-	if name == "utf-8" {
-		return bytes.TrimPrefix(body, []byte("\xef\xbb\xbf"))
-	}
-	decoded, err := enc.NewDecoder().Bytes(body)
-	if err != nil {
-		return body
-	}
-	return bytes.TrimPrefix(decoded, []byte("\ufeff"))
-}
-
-// looksBinary tells data that no web page can be: a NUL among the first bytes
-// without the marks of UTF-16.
-func looksBinary(body []byte) bool {
-	head := body[:min(len(body), 1024)]
-	if bytes.HasPrefix(head, []byte("\xfe\xff")) || bytes.HasPrefix(head, []byte("\xff\xfe")) {
-		return false
-	}
+// looksBinary tells data that no web page can be: NULs among the first
+// characters.
+func looksBinary(decoded []byte) bool {
+	head := decoded[:min(len(decoded), 1024)]
 	return bytes.Count(head, []byte{0}) > len(head)/50 || bytes.HasPrefix(head, []byte("%PDF-"))
 }
 

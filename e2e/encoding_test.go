@@ -1,0 +1,108 @@
+package e2e
+
+import (
+	"fmt"
+	"net/http"
+	"net/http/httptest"
+	"strings"
+	"testing"
+
+	"inktally/core/page"
+	"inktally/e2e/browser"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"golang.org/x/net/html/charset"
+)
+
+// A page is decoded as the browser decodes it, whatever it and its server say.
+// Only undeclared UTF-8 is read as such, where a browser does so for files alone
+// (MEASURES 1.1).
+func TestEncodings(t *testing.T) {
+	const (
+		russian = "Чистка дымоходов и печей: недорого, быстро, с гарантией"
+		western = "Ramonage à façade – „schöne“ Öfen für 20 £"
+		nippon  = "煙突の掃除と暖炉のストーブの点検をいたします。お気軽にお電話ください"
+		korean  = "굴뚝 청소와 난로 점검을 해 드립니다. 편하게 전화 주세요"
+		chinese = "烟囱清扫和壁炉检查，欢迎来电"
+	)
+	long := "<!-- " + strings.Repeat("a note that goes on ", 80) + "-->"
+	cases := []struct{ in, header, head, text string }{
+		{"windows-1251", "text/html", "<meta charset=windows-1251>", russian},
+		{"windows-1251", "", "<meta http-equiv=content-type content='text/html; charset=windows-1251'>", russian},
+		{"koi8-r", "text/html; charset=koi8-r", "<meta charset=windows-1251>", russian},
+		{"koi8-r", "text/html;CHARSET=\"KOI8-R\"", "", russian},
+		{"koi8-r", "text/html; charset=koi8-r; charset=utf-8", "", russian},
+		{"koi8-r", "text/html; charset=koi8-r; boundary", "", russian},
+		{"koi8-r", "text/html; charset='koi8-r'", "", russian},
+		{"koi8-r", "text/html; charset=koi8-r;", "", russian},
+		{"koi8-r", "text/html; charset=nothing", "<meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<meta charset=nothing><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", long + "<meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<title>x</title><script>var a = '<meta charset=utf-8>'</script><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<!-- <meta charset=utf-8> --><style>/* <meta charset=utf-8> */</style><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<title><meta charset=utf-8></title><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<meta http-equiv=refresh content='charset=utf-8'><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<meta content='text/html; charset = \"koi8-r\"' http-equiv=Content-Type>", russian},
+		{"koi8-r", "text/html", "<meta charset=koi8-r http-equiv=content-type content='text/html; charset=utf-8'>", russian},
+		{"koi8-r", "text/html", "<meta http-equiv=content-type content='text/html; charset=koi8-r' charset=utf-8>", russian},
+		{"utf-8", "text/html", "<meta charset=windows-1252>", western},
+		{"utf-8", "text/html", "<meta charset=utf-16>", russian},
+		{"utf-8", "text/html", "<meta charset=x-user-defined>", western},
+		{"utf-8", "text/html; charset=koi8-r", "", "\ufeff" + russian},
+		{"utf-8", "text/html; charset=utf-8", "", "\xe7\x85 cut \xff short \xc3"},
+		{"utf-8", "text/html; charset=utf-8", "", "one\r\ntwo\rthree &#150; &#0; &#x110000; &copy &notit; four"},
+		{"windows-1252", "text/html", "", western},
+		{"shift_jis", "text/html", "<meta charset=shift_jis>", nippon},
+		{"shift_jis", "text/html", "", nippon},
+		{"euc-jp", "text/html", "<meta charset=x-euc-jp>", nippon},
+		{"euc-jp", "text/html", "", nippon},
+		{"iso-2022-jp", "text/html", "<meta charset=iso-2022-jp>", nippon},
+		{"euc-kr", "text/html; charset=ks_c_5601-1987", "", korean},
+		{"euc-kr", "text/html", "", korean},
+		{"gbk", "text/html; charset=gb2312", "", chinese},
+		{"gb18030", "text/html", "<meta charset=gb18030>", chinese},
+		{"big5", "text/html; charset=big5", "", "煙囪清掃和壁爐檢查"},
+		{"utf-16le", "text/html; charset=utf-16le", "", russian},
+		{"utf-16be", "text/html", "", "\ufeff" + nippon},
+	}
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		var n int
+		if _, err := fmt.Sscanf(r.URL.Path, "/%d", &n); err != nil {
+			w.WriteHeader(http.StatusNotFound)
+			return
+		}
+		w.Header()["Content-Type"] = []string{cases[n].header}
+		_, _ = w.Write(encoded(t, cases[n].in, cases[n].head, cases[n].text))
+	}))
+	t.Cleanup(server.Close)
+	ctx := browser.Start(t, nil)
+	for n, c := range cases {
+		facts := browser.Read(t, ctx, fmt.Sprint(server.URL, "/", n))
+		p := page.Read(encoded(t, c.in, c.head, c.text), page.Source{ContentType: c.header})
+		var seen []string
+		for i := range p.Blocks {
+			if !p.Blocks[i].Hidden {
+				seen = append(seen, strings.Fields(p.Text(i))...)
+			}
+		}
+		assert.Equal(t, strings.Fields(facts.Text), seen, "%d: %s as %q, %s", n, c.in, c.header, c.head)
+	}
+}
+
+// encoded is a page in an encoding; a byte order mark stands before all.
+func encoded(t *testing.T, in, head, text string) []byte {
+	mark := ""
+	if strings.HasPrefix(text, "\ufeff") {
+		mark, text = "\ufeff", strings.TrimPrefix(text, "\ufeff")
+	}
+	enc, name := charset.Lookup(in)
+	require.NotNil(t, enc, in)
+	body := mark + "<!doctype html><html><head>" + head + "</head><body><p>" + text + "</p></body></html>"
+	if name == "utf-8" {
+		return []byte(body)
+	}
+	out, err := enc.NewEncoder().Bytes([]byte(body))
+	require.NoError(t, err, in)
+	return out
+}
