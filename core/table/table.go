@@ -34,6 +34,7 @@ func Parse(body []byte) ([][]string, error) {
 	if err != nil {
 		return nil, err
 	}
+	plain = lineEnds.Replace(plain)
 	comma := delimiter(plain)
 	rows, swallowed := parse(plain, comma)
 	if swallowed {
@@ -44,6 +45,10 @@ func Parse(body []byte) ([][]string, error) {
 	}
 	return rows, nil
 }
+
+// lineEnds makes all ends of lines the same; some programs write the first half
+// of them only.
+var lineEnds = strings.NewReplacer("\r\n", "\n", "\r", "\n")
 
 // linesInCell is how many lines a cell may have: one with more began with a
 // quote that nothing ends, and swallowed rows.
@@ -104,11 +109,12 @@ func decode(body []byte) (string, error) {
 }
 
 // delimiter guesses what the cells are parted by: the sign that parts most
-// lines into the same number of cells, more than one. A list of phrases alone
-// has none; then nothing parts them.
+// lines into the same number of cells, more than one, and of those that part
+// as many lines the one that parts them into more. A list of phrases alone has
+// none; then nothing parts them.
 func delimiter(plain string) rune {
 	lines := strings.SplitN(plain, "\n", 30)
-	best, bestScore := '\t', 0
+	best, bestLines, bestCells := '\t', 0, 0
 	for _, sign := range "\t;,|" {
 		counts := map[int]int{}
 		for _, line := range lines[:min(len(lines), 29)] {
@@ -116,9 +122,9 @@ func delimiter(plain string) rune {
 				counts[n]++
 			}
 		}
-		for _, same := range counts {
-			if same > bestScore {
-				best, bestScore = sign, same
+		for cells, lines := range counts {
+			if lines > bestLines || lines == bestLines && cells > bestCells {
+				best, bestLines, bestCells = sign, lines, cells
 			}
 		}
 	}
