@@ -109,3 +109,28 @@ func TestProposalProperties(t *testing.T) {
 		}
 	})
 }
+
+// A name is worth the same however its words are parted and written.
+func TestVerdictOfOtherSpellings(t *testing.T) {
+	judges := []*Judge{judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor"),
+		judge(true, places[2], []string{"chimney sweep"}, "chimney sweep pell crossing")}
+	word := rapid.SampledFrom([]string{"chimney", "sweep", "sweeping", "flue", "liner", "tarn", "harbor", "ostrey", "pell", "crossing", "team", "hero",
+		"photo", "of", "roof", "étude"})
+	title := func(w string) string {
+		r := []rune(w)
+		return strings.ToUpper(string(r[0])) + string(r[1:])
+	}
+	rapid.Check(t, func(t *rapid.T) {
+		words := rapid.SliceOfN(word, 1, 6).Draw(t, "words")
+		j := rapid.SampledFrom(judges).Draw(t, "judge")
+		want := j.Verdict(strings.Join(words, "-"))
+		var camel []string
+		for _, w := range words {
+			camel = append(camel, title(w))
+		}
+		for _, name := range []string{strings.Join(words, "_"), strings.Join(words, " "), strings.Join(words, "--"), strings.Join(words, "."),
+			strings.Join(camel, ""), strings.Join(camel, "-"), strings.ToUpper(strings.Join(words, "_")), "-" + strings.Join(words, "-") + "-"} {
+			assert.Equal(t, want, j.Verdict(name), "%s beside %s", name, strings.Join(words, "-"))
+		}
+	})
+}

@@ -1,6 +1,7 @@
 package page
 
 import (
+	"net/url"
 	"strings"
 	"testing"
 	"unicode/utf8"
@@ -138,6 +139,24 @@ func TestFileName(t *testing.T) {
 		name, _ := FileName(src)
 		assert.Equal(t, want, name, src)
 	}
+}
+
+// A file's name is the same wherever the file lies, in whatever size and form.
+func TestFileNameInOtherAddresses(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		want := rapid.StringMatching(`[a-zA-Z][a-zA-Z éß_&(),!+-]{0,20}[a-zé]`).Draw(t, "name")
+		ext := rapid.SampledFrom([]string{".jpg", ".JPEG", ".webp", ".png"}).Draw(t, "extension")
+		folder := rapid.SampledFrom([]string{"", "/", "/a b/c.d/", "http://x.example/", "//cdn.example/w_300,h_200/v1/", "../../pics/", "./"}).Draw(t, "folder")
+		size := rapid.SampledFrom([]string{"", "-1024x768", "@2x", "-scaled", "_thumb", "-300x200@2x"}).Draw(t, "size")
+		tail := rapid.SampledFrom([]string{"", "?v=1.2.3", "?url=/other.gif&w=20", "#top", "?#"}).Draw(t, "tail")
+		written := strings.ReplaceAll(url.PathEscape(want), "+", "%2B")
+		if rapid.Bool().Draw(t, "as it is") {
+			written = want
+		}
+		name, e := FileName(folder + written + size + ext + tail)
+		assert.Equal(t, want, name, folder+written+size+ext+tail)
+		assert.Equal(t, ext, e)
+	})
 }
 
 func TestDecoding(t *testing.T) {
