@@ -2,6 +2,8 @@ package page
 
 import (
 	"encoding/json"
+	"maps"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -36,14 +38,18 @@ func (p *Page) described() []DescribedBusiness {
 			}
 		}
 	}
+	var pieces []any
 	for _, raw := range p.structure.data {
 		var v any
 		if json.Unmarshal([]byte(raw), &v) == nil {
-			add(businesses(v, 0))
+			pieces = append(pieces, v)
 		}
 	}
+	d := data{named: map[string]map[string]any{}, entered: map[string]bool{}}
+	d.name(pieces, 0)
+	add(d.businesses(pieces, 0))
 	for _, n := range p.structure.items {
-		add(businesses(microdata(n, 0), 0))
+		add(d.businesses(microdata(n, 0), 0))
 	}
 	return out
 }
@@ -57,44 +63,103 @@ func hasBusiness(list []DescribedBusiness, b DescribedBusiness) bool {
 	return false
 }
 
-// businesses reads the businesses of one piece of structured data.
-func businesses(v any, depth int) (out []DescribedBusiness) {
+// data is structured data whose parts refer to one another by their @id.
+type data struct {
+	named   map[string]map[string]any
+	entered map[string]bool // references that were looked into for businesses
+}
+
+// name gathers the parts that others may refer to; the first of a name counts.
+func (d data) name(v any, depth int) {
 	if depth > maxDataDepth {
-		return nil
+		return
 	}
 	switch v := v.(type) {
 	case []any:
 		for _, x := range v {
-			out = append(out, businesses(x, depth+1)...)
+			d.name(x, depth+1)
 		}
 	case map[string]any:
-		if b, ok := businessOf(v); ok {
-			return []DescribedBusiness{b}
+		if id, ok := v["@id"].(string); ok && len(v) > 1 && d.named[id] == nil {
+			d.named[id] = v
 		}
-		out = append(businesses(v["@graph"], depth+1), businesses(v["mainEntity"], depth+1)...)
+		for _, key := range slices.Sorted(maps.Keys(v)) {
+			d.name(v[key], depth+1)
+		}
+	}
+}
+
+// part is a value itself where only its @id stands.
+func (d data) part(v any) (part any, id string) {
+	if o, ok := v.(map[string]any); ok && len(o) == 1 {
+		if id, ok := o["@id"].(string); ok && d.named[id] != nil {
+			return d.named[id], id
+		}
+	}
+	return v, ""
+}
+
+// parts is a value as a list of its parts.
+func (d data) parts(v any) []any {
+	list, ok := v.([]any)
+	if !ok {
+		list = []any{v}
+	}
+	out := make([]any, len(list))
+	for i, x := range list {
+		out[i], _ = d.part(x)
 	}
 	return out
 }
 
-// businessOf reads an object that has the phone or the address of a business.
-func businessOf(o map[string]any) (DescribedBusiness, bool) {
-	if o["telephone"] == nil && o["address"] == nil {
-		return DescribedBusiness{}, false
+// holdsBusiness are the properties under which a business may stand within
+// something else.
+var holdsBusiness = []string{"@graph", "mainEntity", "provider", "publisher", "about", "itemListElement", "item"}
+
+// businesses reads the businesses of one piece of structured data.
+func (d data) businesses(v any, depth int) (out []DescribedBusiness) {
+	if depth > maxDataDepth {
+		return nil
 	}
-	b := DescribedBusiness{Type: plain(o["@type"]), Name: plain(o["name"]), Phone: plain(o["telephone"]),
-		Address: postal(o["address"]), Hours: plainList(o["openingHours"]), Areas: plainList(o["areaServed"]), Profiles: plainList(o["sameAs"])}
-	b.Hours = append(b.Hours, hours(o["openingHoursSpecification"])...)
-	return b, b.Name != ""
+	v, id := d.part(v)
+	if id != "" && d.entered[id] {
+		return nil
+	}
+	d.entered[id] = true
+	switch v := v.(type) {
+	case []any:
+		for _, x := range v {
+			out = append(out, d.businesses(x, depth+1)...)
+		}
+	case map[string]any:
+		if b, ok := d.businessOf(v); ok {
+			return []DescribedBusiness{b}
+		}
+		for _, key := range holdsBusiness {
+			out = append(out, d.businesses(v[key], depth+1)...)
+		}
+	}
+	return out
 }
 
-// postal is an address in one line.
-func postal(v any) string {
-	if list, ok := v.([]any); ok && len(list) > 0 {
-		v = list[0]
+// businessOf reads an object that has a name and the phone or the address of a
+// business.
+func (d data) businessOf(o map[string]any) (DescribedBusiness, bool) {
+	b := DescribedBusiness{Type: plain(o["@type"]), Name: plain(o["name"]), Phone: strings.TrimPrefix(plain(o["telephone"]), "tel:"),
+		Address: postal(d.parts(o["address"])), Hours: plainList(o["openingHours"]), Areas: plainList(d.parts(o["areaServed"])),
+		Profiles: plainList(o["sameAs"])}
+	b.Hours = append(b.Hours, hours(d.parts(o["openingHoursSpecification"]))...)
+	return b, b.Name != "" && (b.Phone != "" || b.Address != "")
+}
+
+// postal is the first of some addresses in one line.
+func postal(list []any) string {
+	if len(list) == 0 {
+		return ""
 	}
-	a, ok := v.(map[string]any)
+	a, ok := list[0].(map[string]any)
 	if !ok {
-		return plain(v)
+		return plain(list[0])
 	}
 	var parts []string
 	for _, key := range []string{"streetAddress", "addressLocality", "addressRegion", "postalCode"} {
@@ -107,11 +172,7 @@ func postal(v any) string {
 
 // hours reads opening hours that are given as objects: "Monday, Tuesday
 // 08:00-17:00".
-func hours(v any) (out []string) {
-	list, ok := v.([]any)
-	if !ok {
-		list = []any{v}
-	}
+func hours(list []any) (out []string) {
 	for _, x := range list {
 		o, ok := x.(map[string]any)
 		if !ok {

@@ -1,6 +1,7 @@
 package page
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -94,9 +95,50 @@ func TestMicrodata(t *testing.T) {
 	<meta itemprop=openingHours content="Mo-Fr 09:00-17:00"><meta itemprop="areaServed" content=Quillby><meta itemprop="areaServed" content=Ostrey>
 	<a itemprop=sameAs href="https://people.example/ash">us</a></div>
 	<div itemscope itemtype=x/Offer><b itemprop=name>No business</b></div>`), Source{})
-	assert.Equal(t, []DescribedBusiness{{Type: "Plumber", Name: "Ash Wells", Phone: "tel:207-555-0101", Address: "3 Quay, Ostrey",
+	assert.Equal(t, []DescribedBusiness{{Type: "Plumber", Name: "Ash Wells", Phone: "207-555-0101", Address: "3 Quay, Ostrey",
 		Hours: []string{"Mo-Fr 09:00-17:00"}, Areas: []string{"Quillby", "Ostrey"}, Profiles: []string{"https://people.example/ash"}}}, p.Details().Businesses)
 	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
+}
+
+// The same business is found in whatever notation a page describes it.
+func TestBusinessInOtherNotations(t *testing.T) {
+	want := []DescribedBusiness{{Type: "Store", Name: "Ash Chimney", Phone: "207-555-0101", Address: "3 Quay, Ostrey, ME",
+		Hours: []string{"Monday 08:00-17:00"}, Areas: []string{"Quillby", "Ostrey"}, Profiles: []string{"https://people.example/ash"}}}
+	const (
+		address = `{"@type":"PostalAddress","streetAddress":"3 Quay","addressLocality":"Ostrey","addressRegion":"ME"}`
+		hours   = `{"dayOfWeek":"https://v.example/Monday","opens":"08:00","closes":"17:00"}`
+		rest    = `"@type":"Store","name":"Ash  Chimney","telephone":"207-555-0101","areaServed":["Quillby",{"@type":"City","name":"Ostrey"}],"sameAs":"https://people.example/ash"`
+		plain   = `{` + rest + `,"address":` + address + `,"openingHoursSpecification":[` + hours + `]}`
+		refers  = `{"@id":"#b",` + rest + `,"address":{"@id":"#a"},"openingHoursSpecification":[{"@id":"#h"}]}`
+	)
+	parts := `{"@id":"#a",` + address[1:] + `,{"@id":"#h",` + hours[1:]
+	script := func(data string) string { return `<script type="application/ld+json">` + data + `</script>` }
+	for name, body := range map[string]string{
+		"alone":           script(plain),
+		"in a list":       script(`[{"@type":"WebSite","name":"x"},` + plain + `]`),
+		"in a graph":      script(`{"@context":"https://v.example","@graph":[{"@type":"WebPage"},` + plain + `]}`),
+		"with references": script(`{"@graph":[` + refers + `,` + parts + `]}`),
+		"over scripts":    script(`[`+parts+`]`) + script(refers),
+		"by reference":    script(`{"@graph":[{"@type":"WebSite","publisher":{"@id":"#b"},"about":[{"@id":"#b"}]},` + parts + `,` + refers + `]}`),
+		"as a provider":   script(`{"@type":"Service","name":"Sweeping","provider":` + plain + `}`),
+		"in an item list": script(`{"@type":"ItemList","itemListElement":[{"@type":"ListItem","item":` + plain + `}]}`),
+		"twice":           script(plain) + script(`{"mainEntity":`+plain+`}`),
+		"beside rubbish":  script(`{"name":`) + script(`[]`) + script(`{"address":[],"name":"x"}`) + script(`{"telephone":null,"address":{"@id":"#none"}}`) + script(plain),
+		"in circles": script(`{"@graph":[{"@id":"#x","about":{"@id":"#y"},"provider":{"@id":"#x"}},{"@id":"#y","about":[{"@id":"#x"},{"@id":"#y"}]},` +
+			`{"@id":"#z","name":{"@id":"#z"},"publisher":` + plain + `}]}`),
+		"in the page": `<div itemscope itemtype="https://v.example/Store"><h2 itemprop=name>Ash <i>Chimney</i></h2><a itemprop=telephone href="tel:207-555-0101">Call</a>
+			<p itemprop=address itemscope><span itemprop=streetAddress>3 Quay</span><span itemprop=addressLocality>Ostrey</span><span itemprop=addressRegion>ME</span></p>
+			<div itemprop=openingHoursSpecification itemscope><link itemprop=dayOfWeek href="https://v.example/Monday">
+			<time itemprop=opens datetime="08:00">8</time><time itemprop=closes datetime="17:00">5</time></div>
+			<i itemprop=areaServed>Quillby</i><i itemprop=areaServed>Ostrey</i><a itemprop=sameAs href="https://people.example/ash">us</a></div>`,
+	} {
+		assert.Equal(t, want, Read([]byte(body), Source{}).Details().Businesses, name)
+	}
+	var wide strings.Builder
+	for n := range 2000 {
+		fmt.Fprintf(&wide, `,{"@id":"#%d","about":[{"@id":"#%d"},{"@id":"#%d"},{"@id":"#0"}]}`, n, (n*7+1)%2000, (n*3+2)%2000)
+	}
+	assert.Equal(t, want, Read([]byte(script(`[`+plain+wide.String()+`]`)), Source{}).Details().Businesses, "many that refer to many")
 }
 
 func TestOpeningHours(t *testing.T) {
