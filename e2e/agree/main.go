@@ -19,8 +19,10 @@ import (
 	"net/netip"
 	"net/url"
 	"os"
+	"path"
 	"path/filepath"
 	"strings"
+	"unicode/utf8"
 
 	"inktally/core/page"
 	"inktally/core/style"
@@ -49,7 +51,7 @@ func run(dir string, asDrawn bool) error {
 		return err
 	}
 	// Not by file addresses: there browsers refuse sheets with a checksum.
-	server := httptest.NewServer(http.FileServer(http.Dir(dir)))
+	server := httptest.NewServer(serveFiles(dir))
 	defer server.Close()
 	read := served(dir, server.URL)
 	if asDrawn {
@@ -89,13 +91,39 @@ func run(dir string, asDrawn bool) error {
 func pagesBelow(dir string) ([]string, error) {
 	var out []string
 	err := filepath.WalkDir(dir, func(name string, d fs.DirEntry, err error) error {
-		if err == nil && d.Type().IsRegular() && (strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")) {
+		if err == nil && d.Type().IsRegular() && isPage(name) {
 			name, err = filepath.Rel(dir, name)
 			out = append(out, name)
 		}
 		return err
 	})
 	return out, err
+}
+
+// serveFiles serves the files below a folder.
+func serveFiles(dir string) http.Handler {
+	files := http.FileServer(http.Dir(dir))
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		name := filepath.Join(dir, filepath.FromSlash(path.Clean("/"+r.URL.Path)))
+		if strings.HasSuffix(r.URL.Path, "/") {
+			name = filepath.Join(name, "index.html")
+		}
+		if body, err := os.ReadFile(name); err == nil && isPage(name) {
+			w.Header().Set("Content-Type", contentType(body))
+		}
+		files.ServeHTTP(w, r)
+	})
+}
+
+func isPage(name string) bool { return strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm") }
+
+// contentType is what the server says of a page: nothing of its encoding where
+// that must be its own word.
+func contentType(body []byte) string {
+	if utf8.Valid(body) {
+		return "text/html; charset=utf-8"
+	}
+	return "text/html"
 }
 
 // reader reads a file below the folder and tells where the browser finds it.
@@ -113,7 +141,7 @@ func served(dir, site string) reader {
 		if err != nil {
 			return nil, "", err
 		}
-		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), Sheets: fetch.FileSheets(doc), Cache: &cache})
+		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), ContentType: contentType(doc.Body), Sheets: fetch.FileSheets(doc), Cache: &cache})
 		return p, address(site, file), nil
 	}
 }
