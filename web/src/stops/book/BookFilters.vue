@@ -50,6 +50,7 @@ const pages = distinct('carrier')
       aria-label="Words"
       placeholder="with these words"
     />
+    <slot />
   </div>
 </template>
 

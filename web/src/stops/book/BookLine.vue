@@ -97,6 +97,9 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+.why {
+  font-size: 12.5px;
+}
 .lead {
   font-weight: 500;
   display: flex;

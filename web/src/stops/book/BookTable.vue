@@ -108,15 +108,15 @@ const pickAll = () =>
 <style scoped src="./line.css"></style>
 <style scoped>
 .book {
-  --columns: 22px minmax(180px, 1.55fr) 60px 58px 54px 60px minmax(120px, 1.25fr) minmax(120px, 0.9fr) 66px;
+  --columns: 22px minmax(180px, 1.6fr) 56px 56px 52px 56px minmax(120px, 1.4fr) minmax(118px, 0.97fr) 58px;
   display: flex;
   flex-direction: column;
   min-height: 0;
   flex: 1;
 }
 .paid {
-  --columns: 22px minmax(180px, 1.55fr) 60px 58px 54px 60px 64px minmax(120px, 1.25fr) minmax(120px, 0.9fr)
-    66px;
+  --columns: 22px minmax(180px, 1.6fr) 56px 56px 52px 56px 60px minmax(120px, 1.4fr) minmax(118px, 0.97fr)
+    58px;
 }
 .head {
   height: 30px;
@@ -147,7 +147,7 @@ const pickAll = () =>
 }
 @media (max-width: 1100px) {
   .book {
-    --columns: 22px minmax(150px, 1.6fr) 60px 60px 56px 64px minmax(90px, 1fr) minmax(90px, 0.9fr) 62px;
+    --columns: 22px minmax(150px, 1.6fr) 56px 56px 52px 56px minmax(90px, 1.4fr) minmax(90px, 0.97fr) 58px;
   }
 }
 </style>

@@ -28,6 +28,8 @@ const undo = useUndo()
 const filter = ref(emptyFilter())
 const picked = ref(new Set<string>())
 const reason = ref('')
+/* Whether pages and words stand beside the book where there is little room. */
+const beside = ref(false)
 /* What is open above the book. */
 const panel = ref<'' | 'services' | 'lists' | 'candidates'>('')
 const show = (name: typeof panel.value) => (panel.value = panel.value === name ? '' : name)
@@ -173,7 +175,11 @@ async function merge() {
       </p>
     </div>
     <template v-else>
-      <BookFilters v-model="filter" :book="book" />
+      <BookFilters v-model="filter" :book="book">
+        <button class="link beside" type="button" :aria-expanded="beside" @click="beside = !beside">
+          Pages and words
+        </button>
+      </BookFilters>
       <div v-if="picked.size" class="bulk">
         <b>{{ picked.size }} picked</b>
         <input
@@ -218,7 +224,7 @@ async function merge() {
               put(phrases, where, where ? `“${where}” stands alone` : `“${phrases[0]!.text}” is back`)
           "
         />
-        <aside aria-label="Pages and words">
+        <aside aria-label="Pages and words" :class="{ beside }">
           <CarrierPages
             v-model="filter.page"
             :client="client"
@@ -239,9 +245,13 @@ async function merge() {
   .tally {
     display: none;
   }
-  .columns aside {
-    width: 212px;
-    padding: 4px 12px 16px;
+  .columns aside:not(.beside) {
+    display: none;
+  }
+}
+@media (min-width: 1101px) {
+  .link.beside {
+    display: none;
   }
 }
 .said {
@@ -277,9 +287,9 @@ async function merge() {
   font-size: 16px;
 }
 aside {
-  width: 258px;
+  width: 236px;
   border-left: 1px solid var(--ink);
-  padding: 4px 16px 16px;
+  padding: 4px 14px 16px;
   overflow-y: auto;
 }
 .columns {

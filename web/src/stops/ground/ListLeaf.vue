@@ -64,8 +64,15 @@ onScopeDispose(() => window.removeEventListener('paste', paste))
   height: calc(100vh - var(--header));
 }
 .held {
-  outline: 1.5px dashed var(--pencil);
-  outline-offset: -4px;
+  position: relative;
+}
+/* Above the rows, and out of the pointer's way. */
+.held::after {
+  content: '';
+  position: absolute;
+  inset: 3px;
+  border: 1.5px dashed var(--pencil);
+  pointer-events: none;
 }
 .title {
   display: flex;
