@@ -49,7 +49,7 @@ test: build lint browser compiler
 	go test -count 1 -timeout 12m ./e2e/...
 
 # What things cost as ratios; with PAGES=FOLDER of the saved pages there.
-bench: build
+bench: build browser
 	go run ./bench $(PAGES)
 
 # How far reading agrees with a browser on a folder of saved pages; with

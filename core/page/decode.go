@@ -19,6 +19,24 @@ var marks = []struct{ mark, name string }{{"\xef\xbb\xbf", "utf-8"}, {"\xfe\xff"
 // order mark, by what the server says, by what the page says, by its letters
 // (MEASURES 1.1).
 func decode(body []byte, contentType string) []byte {
+	return decodeBy(body, contentType, declared)
+}
+
+// SheetText turns the bytes of a style sheet into UTF-8, by a byte order mark, by
+// what the server says, by its @charset, by its letters (CSS Syntax 3.2).
+// contentType is the HTTP header, empty when there was none.
+func SheetText(sheet []byte, contentType string) string {
+	return string(decodeBy(sheet, contentType, func(sheet []byte) (encoding.Encoding, string) {
+		after, found := bytes.CutPrefix(sheet[:min(len(sheet), declaredWithin)], []byte(`@charset "`))
+		label, _, closed := bytes.Cut(after, []byte(`";`))
+		if !found || !closed {
+			return nil, ""
+		}
+		return lookup(string(label))
+	}))
+}
+
+func decodeBy(body []byte, contentType string, own func(body []byte) (encoding.Encoding, string)) []byte {
 	for _, m := range marks {
 		if after, ok := bytes.CutPrefix(body, []byte(m.mark)); ok {
 			enc, name := charset.Lookup(m.name)
@@ -27,7 +45,7 @@ func decode(body []byte, contentType string) []byte {
 	}
 	enc, name := charset.Lookup(charsetOf(contentType))
 	if enc == nil {
-		enc, name = declared(body)
+		enc, name = own(body)
 	}
 	if enc == nil {
 		enc, name = undeclared(body)
@@ -107,6 +125,11 @@ func declaredBy(z *html.Tokenizer, more bool) (enc encoding.Encoding, name strin
 	if !ok && strings.EqualFold(seen["http-equiv"], "content-type") {
 		label = charsetOf(seen["content"])
 	}
+	return lookup(label)
+}
+
+// lookup finds the encoding that a text names within itself.
+func lookup(label string) (enc encoding.Encoding, name string) {
 	switch enc, name = charset.Lookup(label); {
 	case strings.HasPrefix(name, "utf-16"): // what could be read so far is none
 		return encoding.Nop, "utf-8"

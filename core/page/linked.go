@@ -17,14 +17,14 @@ const maxImports = 8
 
 // Linked returns the addresses of the style sheets that a page asks for, in
 // their order: linked ones that count on the screen, and those that its style
-// elements import. Whoever brings them hands their text to Read as
-// Source.Sheets, under the same addresses.
+// elements import. Whoever brings them hands their texts (SheetText)
+// to Read as Source.Sheets, under the same addresses.
 func Linked(body []byte, src Source) []string {
-	if plainText(src.ContentType) || looksBinary(body) {
+	if plainText(src.ContentType) {
 		return nil
 	}
 	body = decode(body, src.ContentType)
-	if !mayHaveStyles(body) {
+	if looksBinary(body) || !mayHaveStyles(body) {
 		return nil
 	}
 	doc, err := html.Parse(bytes.NewReader(body))
@@ -49,7 +49,7 @@ func Linked(body []byte, src Source) []string {
 
 // Imports returns the addresses of the sheets that a style sheet imports.
 func Imports(source, address string) []string {
-	if !strings.Contains(source, "@import") {
+	if !strings.Contains(strings.ToLower(source), "@import") {
 		return nil
 	}
 	var out []string

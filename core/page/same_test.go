@@ -156,3 +156,41 @@ func tokensOf(p *Page) []string {
 	}
 	return tokens
 }
+
+// A style sheet hides what it names in whatever encoding it comes, and a page
+// asks for its sheets in any.
+func TestSheetsInEveryEncoding(t *testing.T) {
+	in := func(e encoding.Encoding, s string) []byte {
+		out, err := e.NewEncoder().Bytes([]byte(s))
+		require.NoError(t, err)
+		return out
+	}
+	const western, cyrillic = ".été{display:none}", ".печь{display:none}"
+	for name, c := range map[string]struct {
+		sheet  []byte
+		header string
+	}{
+		"utf-8":                    {[]byte(western + cyrillic), ""},
+		"with a mark":              {[]byte("\ufeff" + western + cyrillic), "text/css"},
+		"a mark beats all":         {[]byte("\ufeff@charset \"koi8-r\";" + western + cyrillic), "text/css; charset=koi8-r"},
+		"utf-16":                   {in(unicode.UTF16(unicode.LittleEndian, unicode.UseBOM), western+cyrillic), ""},
+		"by the server":            {in(charmap.KOI8R, "@charset \"utf-8\";"+cyrillic), "text/css; charset=koi8-r"},
+		"by itself":                {in(charmap.KOI8R, "@charset \"koi8-r\";"+cyrillic), "text/css"},
+		"not quite":                {[]byte("@charset 'koi8-r';" + western + cyrillic), ""},
+		"utf-16 by itself is none": {[]byte("@charset \"utf-16\";" + western + cyrillic), ""},
+		"undeclared":               {in(charmap.Windows1252, western), "text/css"},
+	} {
+		p := Read([]byte("<meta charset=utf-8><link rel=stylesheet href=a.css><p class=été>one<p class=печь>two"),
+			Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": SheetText(c.sheet, c.header)}})
+		want := 0
+		for _, class := range []string{western, cyrillic} {
+			if !strings.Contains(SheetText(c.sheet, c.header), class) {
+				want++
+			}
+		}
+		assert.Equal(t, want, p.Words.Seen, name)
+		assert.Less(t, want, 2, name)
+	}
+	page := in(unicode.UTF16(unicode.BigEndian, unicode.UseBOM), "<link rel=stylesheet href=a.css>")
+	assert.Equal(t, []string{"http://x.example/a.css"}, Linked(page, Source{URL: "http://x.example/"}))
+}

@@ -50,7 +50,7 @@ func FileSheets(doc Document) map[string]string {
 		}
 		defer file.Close()
 		raw, err := io.ReadAll(io.LimitReader(file, maxSheetBytes))
-		return string(raw), err == nil
+		return page.SheetText(raw, ""), err == nil
 	})
 }
 
@@ -143,5 +143,5 @@ func (f *Fetcher) bringSheet(ctx context.Context, address string) (string, bool)
 	if err != nil {
 		return "", false
 	}
-	return strings.TrimPrefix(string(raw), "\ufeff"), true
+	return page.SheetText(raw, resp.Header.Get("Content-Type")), true
 }

@@ -213,8 +213,8 @@ func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, b
 			continue
 		}
 		if sheet, ok := look(address); ok && len(sheet) <= maxSheetBytes {
-			out[address] = string(sheet)
-			wanted = append(wanted, page.Imports(string(sheet), address)...)
+			out[address] = page.SheetText(sheet, "")
+			wanted = append(wanted, page.Imports(out[address], address)...)
 		}
 	}
 	return out

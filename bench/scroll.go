@@ -1,0 +1,117 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"log/slog"
+	"net/http/httptest"
+	"os"
+	"path/filepath"
+	"runtime"
+	"strings"
+	"time"
+
+	"inktally/e2e/browser"
+	"inktally/internal/app"
+	"inktally/internal/server"
+	"inktally/internal/store"
+
+	"github.com/chromedp/chromedp"
+)
+
+const (
+	scrolledFamilies = 5000
+	scrolledFrames   = 240
+)
+
+// scrollBench scrolls a book of 5,000 families in the browser, so many pixels a
+// frame, and counts the frames that came late.
+func scrollBench() error {
+	runtime.GOMAXPROCS(runtime.NumCPU()) // nothing here is held against another time
+	dir, err := os.MkdirTemp("", "inktally-bench-")
+	if err != nil {
+		return err
+	}
+	defer os.RemoveAll(dir)
+	ctx := context.Background()
+	db, err := store.Open(ctx, filepath.Join(dir, "scroll.db"))
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{}})
+	if err != nil {
+		return err
+	}
+	defer a.Close()
+	client, err := largeBook(ctx, a)
+	if err != nil {
+		return err
+	}
+	site := httptest.NewServer(server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil))))
+	defer site.Close()
+	tab, end, err := browser.Open(ctx, nil)
+	if err != nil {
+		return err
+	}
+	defer end()
+	tab, cancel := context.WithTimeout(tab, 2*time.Minute)
+	defer cancel()
+	if err := chromedp.Do(tab, chromedp.Navigate(fmt.Sprintf("%s/clients/%d/book", site.URL, client))); err != nil {
+		return err
+	}
+	if _, err := chromedp.Run(tab, chromedp.Evaluate[bool](showAll, chromedp.EvalAwaitPromise)); err != nil {
+		return err
+	}
+	for _, pixels := range []int{60, 120} {
+		late, err := chromedp.Run(tab, chromedp.Evaluate[[]float64](fmt.Sprintf(scroll, pixels, scrolledFrames), chromedp.EvalAwaitPromise))
+		if err != nil {
+			return err
+		}
+		fmt.Printf("%d families scrolled by %d pixels a frame: %d of %d frames dropped (goal: none), the longest took %.0f ms\n",
+			scrolledFamilies, pixels, int(late[0]), scrolledFrames, late[1])
+	}
+	return nil
+}
+
+// largeBook makes a client whose phrases are a family each.
+func largeBook(ctx context.Context, a *app.App) (client int64, err error) {
+	g, err := a.NewClient(ctx, app.Business{Name: "Bench", Phrases: []string{"chimney sweep"}})
+	if err != nil {
+		return 0, err
+	}
+	var list strings.Builder
+	list.WriteString("phrase,volume,difficulty\n")
+	for i := range scrolledFamilies - 1 {
+		fmt.Fprintf(&list, "%s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], i, i%900, i%70)
+	}
+	_, err = a.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "")
+	return g.ID, err
+}
+
+// showAll shows all parts of the book, once it is there.
+const showAll = `new Promise(done => {
+	const look = () => {
+		const all = [...document.querySelectorAll('.part')].find(e => e.textContent.includes('5,000'))
+		all?.click()
+		if (all && document.querySelector('[data-rows]').scrollHeight > 5000 * 30) setTimeout(() => done(true), 500)
+		else setTimeout(look, 50)
+	}
+	look()
+})`
+
+// scroll tells how many of its frames took the time of two, and the longest.
+const scroll = `new Promise(done => {
+	const rows = document.querySelector('[data-rows]'), took = []
+	let last
+	const frame = now => {
+		if (last) took.push(now - last)
+		last = now
+		rows.scrollTop += %d
+		if (took.length < %d) requestAnimationFrame(frame)
+		else done([took.filter(t => t > 34).length, Math.max(...took)])
+	}
+	rows.scrollTop = 0
+	requestAnimationFrame(frame)
+})`
