@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useVirtualizer, type Range, type VirtualItem } from '@tanstack/vue-virtual'
 import { computed, ref, watch } from 'vue'
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import BookLine from './BookLine.vue'
@@ -32,9 +32,24 @@ const virtual = useVirtualizer(
       const row = props.rows[i]!
       return rowHeight + (open.value.has(row.key) ? unfolded(row) * 26 + 10 : 0)
     },
-    overscan: 12,
+    rangeExtractor: inSteps,
   })),
 )
+
+/* Rows come and go by several at once: most frames of scrolling then change nothing. */
+const step = 6
+function inSteps(range: Range) {
+  const first = Math.max(0, Math.floor(range.startIndex / step - 1) * step)
+  const end = Math.min(range.count, Math.ceil((range.endIndex + 1) / step + 1) * step)
+  return Array.from({ length: end - first }, (_, i) => first + i)
+}
+const items = computed<VirtualItem[]>((had) => {
+  const now = virtual.value.getVirtualItems()
+  const same = (item: VirtualItem, i: number) =>
+    item.index === had![i]!.index && item.start === had![i]!.start && item.size === had![i]!.size
+  return had?.length === now.length && now.every(same) ? had : now
+})
+const height = computed(() => `${virtual.value.getTotalSize()}px`)
 watch([() => props.rows, open], () => virtual.value.measure())
 
 function fold(key: string) {
@@ -75,9 +90,9 @@ const pickAll = () =>
       <span></span>
     </div>
     <div ref="scroll" class="scroller" tabindex="0" aria-label="Families" data-rows>
-      <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
+      <div :style="{ height, position: 'relative' }">
         <div
-          v-for="item in virtual.getVirtualItems()"
+          v-for="item in items"
           :key="rows[item.index]!.key"
           class="row"
           :class="{ aside: !rows[item.index]!.kept, band: item.index % 2 }"
