@@ -1,0 +1,139 @@
+package table
+
+import (
+	"errors"
+	"fmt"
+	"strconv"
+	"strings"
+
+	"inktally/core/text"
+)
+
+// Number reads a number as lists write it: 1300, 1,300, 1.3K, 2M, 10-100 (its
+// middle), < 10. Dashes and words are none.
+func Number(s string) (int, bool) {
+	s = strings.ToLower(strings.TrimSpace(strings.Trim(strings.TrimSpace(s), "<>~≈+")))
+	for _, dash := range []string{"–", "—", " to "} {
+		s = strings.ReplaceAll(s, dash, "-")
+	}
+	if low, high, ok := strings.Cut(s, "-"); ok && low != "" && high != "" {
+		a, okA := Number(low)
+		b, okB := Number(high)
+		return (a + b) / 2, okA && okB && b >= a
+	}
+	factor := 1.0
+	for suffix, f := range map[string]float64{"k": 1e3, "m": 1e6, "%": 1} {
+		if rest, ok := strings.CutSuffix(s, suffix); ok {
+			s, factor = strings.TrimSpace(rest), f
+			break
+		}
+	}
+	s = strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "'", "").Replace(s)
+	if comma := strings.LastIndexByte(s, ','); comma >= 0 {
+		if len(s)-comma-1 == 3 && strings.IndexByte(s, '.') < comma || strings.Count(s, ",") > 1 || strings.Contains(s, ".") {
+			s = strings.ReplaceAll(s, ",", "")
+		} else {
+			s = strings.Replace(s, ",", ".", 1)
+		}
+	}
+	n, err := strconv.ParseFloat(s, 64)
+	if err != nil || n < 0 || n*factor > 1e9 || s == "" || s[0] == '+' || strings.ContainsAny(s, "xein") {
+		return 0, false
+	}
+	return int(n*factor + .5), true
+}
+
+// Row is a phrase of a list with its figures, nil where there are none.
+type Row struct {
+	Phrase                       string
+	Volume, Difficulty, Position *int
+	Address                      string
+}
+
+// Refused is a row that was not taken.
+type Refused struct {
+	Line   int    `json:"line" doc:"The row in the list, from 1"`
+	Text   string `json:"text"`
+	Reason string `json:"reason"`
+}
+
+// Take takes the phrases of a list by its layout. What cannot be taken is told
+// with its reason.
+func Take(rows [][]string, l Layout) (taken []Row, refused []Refused, err error) {
+	phraseAt := -1
+	for c, role := range l.Roles {
+		if role == Phrase {
+			phraseAt = c
+		}
+	}
+	if phraseAt < 0 {
+		return nil, nil, errors.New("no column holds phrases: say which one does")
+	}
+	for i, cells := range rows {
+		if i == 0 && l.Heading {
+			continue
+		}
+		if phraseAt >= len(cells) || cells[phraseAt] == "" {
+			refused = append(refused, Refused{i + 1, strings.Join(cells[:min(len(cells), 3)], " "), "there is no phrase in the row"})
+			continue
+		}
+		row := Row{Phrase: clean(cells[phraseAt])}
+		if reason := unfit(row.Phrase); reason != "" {
+			refused = append(refused, Refused{i + 1, short(cells[phraseAt]), reason})
+			continue
+		}
+		for c, role := range l.Roles {
+			if c < len(cells) {
+				row.set(role, cells[c])
+			}
+		}
+		taken = append(taken, row)
+	}
+	return taken, refused, nil
+}
+
+func (r *Row) set(role Role, cell string) {
+	n, ok := Number(cell)
+	switch {
+	case role == Address:
+		r.Address = cell
+	case !ok:
+	case role == Volume:
+		r.Volume = &n
+	case role == Difficulty:
+		n = min(n, 100)
+		r.Difficulty = &n
+	case role == Position && n > 0:
+		r.Position = &n
+	}
+}
+
+// clean is a phrase without the signs that lists put around it: quotes, the
+// brackets of match types, and what would make a formula of it.
+func clean(s string) string {
+	s = strings.Trim(s, "\"'[]“”")
+	return text.Collapse(strings.TrimLeft(s, "=+-@"))
+}
+
+// unfit tells why a text cannot be a phrase, empty where it can.
+func unfit(s string) string {
+	switch words := len(strings.Fields(s)); {
+	case len(text.Tokens(s)) == 0:
+		return "it holds no word"
+	case words > MaxWords || len(s) > 400:
+		return fmt.Sprintf("it has more than %d words", MaxWords)
+	case strings.Contains(s, "://"):
+		return "it is an address, no phrase"
+	}
+	if _, ok := Number(s); ok {
+		return "it is a number, no phrase"
+	}
+	return ""
+}
+
+func short(s string) string {
+	if r := []rune(s); len(r) > 80 {
+		return string(r[:80]) + "…"
+	}
+	return s
+}
