@@ -1,8 +1,9 @@
 package table
 
 import (
-	"inktally/core/text"
 	"strings"
+
+	"inktally/core/text"
 )
 
 // Role is what a column holds.

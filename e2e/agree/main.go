@@ -115,7 +115,9 @@ func serveFiles(dir string) http.Handler {
 	})
 }
 
-func isPage(name string) bool { return strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm") }
+func isPage(name string) bool {
+	return strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")
+}
 
 // contentType is what the server says of a page: nothing of its encoding where
 // that must be its own word.
