@@ -245,6 +245,9 @@ func (b *builder) nameImages() {
 		if img.Alt != nil {
 			images[i].Alt = *img.Alt
 		}
+		if taken[img.File+img.Ext] { // the same file once more needs no name of its own
+			images[i].Verdict = imagename.NoName
+		}
 		taken[img.File+img.Ext] = true
 	}
 	var wishes []string
