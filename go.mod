@@ -11,6 +11,7 @@ require (
 	github.com/clipperhouse/uax29/v2 v2.7.0
 	github.com/danielgtaylor/huma/v2 v2.37.2
 	github.com/gin-gonic/gin v1.12.0
+	github.com/gogs/chardet v0.0.0-20211120154057-b7413eaefb8f
 	github.com/klauspost/compress v1.20.4
 	github.com/kljensen/snowball v0.10.0
 	github.com/nlnwa/gowarc/v3 v3.1.0

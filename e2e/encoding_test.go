@@ -46,6 +46,11 @@ func TestEncodings(t *testing.T) {
 		{"koi8-r", "text/html", "<meta content='text/html; charset = \"koi8-r\"' http-equiv=Content-Type>", russian},
 		{"koi8-r", "text/html", "<meta charset=koi8-r http-equiv=content-type content='text/html; charset=utf-8'>", russian},
 		{"koi8-r", "text/html", "<meta http-equiv=content-type content='text/html; charset=koi8-r' charset=utf-8>", russian},
+		{"koi8-r", "text/html", `<?xml version="1.0" encoding="koi8-r"?>`, russian},
+		{"koi8-r", "text/html", `<?xml version='1.0' encoding = 'KOI8-R' ?><meta charset=nothing>`, russian},
+		{"koi8-r", "text/html", `<?xml version="1.0" encoding="windows-1251"?><meta charset=koi8-r>`, russian},
+		{"koi8-r", "text/html", `<?xml version="1.0" encoding="utf-8"?><title>x</title>` + long + `<meta charset=koi8-r>`, russian},
+		{"windows-1252", "text/html", `<?xml version="1.0" encoding="koi8-r"?>`, western},
 		{"utf-8", "text/html", "<meta charset=windows-1252>", western},
 		{"utf-8", "text/html", "<meta charset=utf-16>", russian},
 		{"utf-8", "text/html", "<meta charset=x-user-defined>", western},
@@ -63,6 +68,15 @@ func TestEncodings(t *testing.T) {
 		{"gbk", "text/html; charset=gb2312", "", chinese},
 		{"gb18030", "text/html", "<meta charset=gb18030>", chinese},
 		{"big5", "text/html; charset=big5", "", "煙囪清掃和壁爐檢查"},
+		{"koi8-r", "text/html", "", russian},
+		{"windows-1251", "text/html", "", russian},
+		{"iso-8859-2", "text/html", "", "Czyszczenie kominów i pieców: szybko, tanio, z gwarancją, również w święta"},
+		{"windows-1253", "text/html", "", "Καθαρισμός καμινάδων και σόμπων, γρήγορα και φθηνά"},
+		{"windows-1255", "text/html", "", "ניקוי ארובות ותנורים במהירות ובזול"},
+		{"windows-1256", "text/html", "", "تنظيف المداخن والمواقد بسرعة وبسعر رخيص"},
+		{"windows-1254", "text/html", "", "Baca temizliği ve soba bakımı: hızlı, ucuz, güvenilir"},
+		{"gbk", "text/html", "", chinese + "，我们提供专业的烟囱清扫服务，价格便宜"},
+		{"big5", "text/html", "", "煙囪清掃和壁爐檢查，我們提供專業的服務，價格便宜"},
 		{"utf-16le", "text/html; charset=utf-16le", "", russian},
 		{"utf-16be", "text/html", "", "\ufeff" + nippon},
 	}
@@ -90,7 +104,8 @@ func TestEncodings(t *testing.T) {
 	}
 }
 
-// encoded is a page in an encoding; a byte order mark stands before all.
+// encoded is a page in an encoding; a byte order mark stands before all, and an
+// XML declaration before its document type.
 func encoded(t *testing.T, in, head, text string) []byte {
 	mark := ""
 	if strings.HasPrefix(text, "\ufeff") {
@@ -98,7 +113,11 @@ func encoded(t *testing.T, in, head, text string) []byte {
 	}
 	enc, name := charset.Lookup(in)
 	require.NotNil(t, enc, in)
-	body := mark + "<!doctype html><html><head>" + head + "</head><body><p>" + text + "</p></body></html>"
+	first := ""
+	if end := strings.Index(head, "?>"); strings.HasPrefix(head, "<?xml") {
+		first, head = head[:end+2], head[end+2:]
+	}
+	body := mark + first + "<!doctype html><html><head>" + head + "</head><body><p>" + text + "</p></body></html>"
 	if name == "utf-8" {
 		return []byte(body)
 	}

@@ -76,9 +76,21 @@ const (
 	declaredMost   = 64 << 10
 )
 
-// declared returns the encoding that a page says it is in, nil for none
-// (MEASURES 1.1).
+// declared returns the encoding that a page says it is in, nil for none: by its
+// meta, else by an XML declaration before all (MEASURES 1.1).
 func declared(body []byte) (enc encoding.Encoding, name string) {
+	if enc, name = declaredByMeta(body); enc != nil {
+		return enc, name
+	}
+	declaration, ok := bytes.CutPrefix(body[:min(len(body), declaredWithin)], []byte("<?xml"))
+	declaration, _, closed := bytes.Cut(declaration, []byte(">"))
+	if !ok || !closed {
+		return nil, ""
+	}
+	return lookup(labelBehind(string(declaration), "encoding"))
+}
+
+func declaredByMeta(body []byte) (enc encoding.Encoding, name string) {
 	z := html.NewTokenizer(bytes.NewReader(body[:min(len(body), declaredMost)]))
 	read, inHead := 0, true
 	for inHead || read < declaredWithin {
@@ -141,9 +153,13 @@ func lookup(label string) (enc encoding.Encoding, name string) {
 
 // charsetOf takes the name of an encoding out of a content type as it stands in
 // pages.
-func charsetOf(content string) string {
-	for rest := strings.ToLower(content); ; {
-		_, after, found := strings.Cut(rest, "charset")
+func charsetOf(content string) string { return labelBehind(strings.ToLower(content), "charset") }
+
+// labelBehind takes what stands behind the first key= in a text, in quotes or
+// not.
+func labelBehind(s, key string) string {
+	for rest := s; ; {
+		_, after, found := strings.Cut(rest, key)
 		if !found {
 			return ""
 		}
