@@ -2,6 +2,7 @@ package app_test
 
 import (
 	"encoding/json"
+	"flag"
 	"fmt"
 	"strings"
 	"testing"
@@ -13,6 +14,9 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 )
+
+// Each check writes to the store many times, which the race detector makes slow.
+func init() { _ = flag.Set("rapid.checks", "25") }
 
 // lists draws lists as they are brought: phrases that meet others again in
 // other spellings, with figures and without.
