@@ -25,6 +25,11 @@ func TestEncodings(t *testing.T) {
 		nippon  = "煙突の掃除と暖炉のストーブの点検をいたします。お気軽にお電話ください"
 		korean  = "굴뚝 청소와 난로 점검을 해 드립니다. 편하게 전화 주세요"
 		chinese = "烟囱清扫和壁炉检查，欢迎来电"
+		// Letters that differ little from western ones need more of them to be told.
+		polish = "Czyszczenie kominów i pieców, również w święta. Nasze usługi są tanie, szybkie i z gwarancją. Przyjeżdżamy też w sobotę, " +
+			"bezpłatna wycena, płatność kartą, obsługujemy całą okolicę, także żeliwne piecyki i wkłady kominowe"
+		turkish = "Baca temizliği ve soba bakımı: hızlı, ucuz, güvenilir. Şömine, kazan dairesi ve havalandırma kanallarını da temizliyoruz, " +
+			"işçiliğimiz iki yıl garantilidir. Ücretsiz keşif için arayın, hafta sonları da çalışıyoruz"
 	)
 	long := "<!-- " + strings.Repeat("a note that goes on ", 80) + "-->"
 	cases := []struct{ in, header, head, text string }{
@@ -70,11 +75,11 @@ func TestEncodings(t *testing.T) {
 		{"big5", "text/html; charset=big5", "", "煙囪清掃和壁爐檢查"},
 		{"koi8-r", "text/html", "", russian},
 		{"windows-1251", "text/html", "", russian},
-		{"iso-8859-2", "text/html", "", "Czyszczenie kominów i pieców: szybko, tanio, z gwarancją, również w święta"},
+		{"iso-8859-2", "text/html", "", polish},
 		{"windows-1253", "text/html", "", "Καθαρισμός καμινάδων και σόμπων, γρήγορα και φθηνά"},
 		{"windows-1255", "text/html", "", "ניקוי ארובות ותנורים במהירות ובזול"},
 		{"windows-1256", "text/html", "", "تنظيف المداخن والمواقد بسرعة وبسعر رخيص"},
-		{"windows-1254", "text/html", "", "Baca temizliği ve soba bakımı: hızlı, ucuz, güvenilir"},
+		{"windows-1254", "text/html", "", turkish},
 		{"gbk", "text/html", "", chinese + "，我们提供专业的烟囱清扫服务，价格便宜"},
 		{"big5", "text/html", "", "煙囪清掃和壁爐檢查，我們提供專業的服務，價格便宜"},
 		{"utf-16le", "text/html; charset=utf-16le", "", russian},

@@ -25,15 +25,17 @@ type DescribedBusiness struct {
 	Profiles []string `json:"profiles"`
 }
 
-// maxDataDepth bounds how deep structured data is looked into.
-const maxDataDepth = 8
+const (
+	maxDataDepth  = 8   // how deep structured data is looked into
+	maxBusinesses = 100 // of a page that are told
+)
 
 // described are the businesses of a page's structured data, each once.
 func (p *Page) described() []DescribedBusiness {
 	out := []DescribedBusiness{}
 	add := func(list []DescribedBusiness) {
 		for _, b := range list {
-			if !hasBusiness(out, b) {
+			if len(out) < maxBusinesses && !hasBusiness(out, b) {
 				out = append(out, b)
 			}
 		}

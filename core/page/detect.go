@@ -10,6 +10,7 @@ import (
 
 const (
 	detectBytes = 64 << 10 // of a page that are looked at
+	detectLeast = 24       // bytes beyond ASCII, in different words, that a guess needs
 	// detectSure is from which of a hundred a guess is taken. The rarer scripts of
 	// one byte a letter get some 30 where they are right.
 	detectSure = 25
@@ -30,15 +31,31 @@ func undeclared(body []byte) (enc encoding.Encoding, name string) {
 	return enc, name
 }
 
-// guess returns the likeliest encoding, empty where none is likely. Guesses come
-// in any order.
+// guess returns the likeliest encoding of a page, empty where none is likely.
+// Other alphabets are told by the words beyond ASCII alone, western ones with a
+// few letters of their own by all words; the clearer guess counts.
 func guess(body []byte) string {
-	all, err := chardet.NewHtmlDetector().DetectAll(body)
-	if err != nil {
+	words, telling := tellingWords(body)
+	if telling < detectLeast {
 		return ""
 	}
-	best, sure, western := "", detectSure-1, 0
-	for _, g := range all {
+	some, clear := likeliest(chardet.NewTextDetector(), words)
+	all, clearer := likeliest(chardet.NewHtmlDetector(), body)
+	if clearer > clear {
+		return all
+	}
+	return some
+}
+
+// likeliest returns the likeliest encoding of a text and by how much it beats
+// the western ones, 0 where it does not.
+func likeliest(d *chardet.Detector, text []byte) (best string, clear int) {
+	guesses, err := d.DetectAll(text)
+	if err != nil {
+		return "", 0
+	}
+	sure, western := detectSure-1, 0
+	for _, g := range guesses { // they come in any order
 		switch {
 		case g.Charset == "ISO-8859-1" || g.Charset == "windows-1252":
 			western = max(western, g.Confidence)
@@ -47,7 +64,31 @@ func guess(body []byte) string {
 		}
 	}
 	if western+detectClear >= sure {
-		return ""
+		return "", 0
 	}
-	return best
+	return best, sure - western
+}
+
+// tellingWords are the different words of a page that hold more than ASCII, and
+// how many bytes of them do. The markup and the English around them would tell
+// of English, and a sign that comes again and again of too much.
+func tellingWords(body []byte) (words []byte, telling int) {
+	had := map[string]bool{}
+	apart := func(c byte) bool { return c <= ' ' || c == '<' || c == '>' || c == '"' }
+	for len(body) > 0 {
+		end, wide := 0, 0
+		for end < len(body) && !apart(body[end]) {
+			if body[end] >= utf8.RuneSelf {
+				wide++
+			}
+			end++
+		}
+		if word := string(body[:end]); wide > 0 && !had[word] {
+			had[word] = true
+			telling += wide
+			words = append(append(words, word...), ' ')
+		}
+		body = body[min(end+1, len(body)):]
+	}
+	return words, telling
 }
