@@ -3,14 +3,11 @@ package main
 import (
 	"context"
 	"fmt"
-	"os"
-	"path/filepath"
 	"strings"
 
 	"inktally/core/page"
 	"inktally/core/sheet"
 	"inktally/internal/app"
-	"inktally/internal/store"
 )
 
 // matching compares what 1,000 phrases cost on a page with what 10 cost.
@@ -41,17 +38,12 @@ func matching() {
 // bookBench compares the import of 2,000 phrases, and a phrase found on 8
 // pages, with one parse of a page of 150 KB.
 func bookBench(parse func()) error {
-	dir, err := os.MkdirTemp("", "inktally-bench-")
-	if err != nil {
-		return err
-	}
-	defer os.RemoveAll(dir)
 	ctx := context.Background()
-	db, err := store.Open(ctx, filepath.Join(dir, "book.db"))
+	db, end, err := newStore(ctx)
 	if err != nil {
 		return err
 	}
-	defer db.Close()
+	defer end()
 	page, _ := sample(14_000, 40, 10, 20) // some 2,000 words
 	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{page}})
 	if err != nil {

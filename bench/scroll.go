@@ -7,8 +7,6 @@ import (
 	"io"
 	"log/slog"
 	"net/http/httptest"
-	"os"
-	"path/filepath"
 	"runtime"
 	"strings"
 	"time"
@@ -16,7 +14,6 @@ import (
 	"inktally/e2e/browser"
 	"inktally/internal/app"
 	"inktally/internal/server"
-	"inktally/internal/store"
 
 	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/performance"
@@ -33,17 +30,12 @@ const (
 // a plain list.
 func scrollBench() error {
 	runtime.GOMAXPROCS(runtime.NumCPU()) // nothing here is held against another time
-	dir, err := os.MkdirTemp("", "inktally-bench-")
-	if err != nil {
-		return err
-	}
-	defer os.RemoveAll(dir)
 	ctx := context.Background()
-	db, err := store.Open(ctx, filepath.Join(dir, "scroll.db"))
+	db, end, err := newStore(ctx)
 	if err != nil {
 		return err
 	}
-	defer db.Close()
+	defer end()
 	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{}})
 	if err != nil {
 		return err
@@ -55,11 +47,11 @@ func scrollBench() error {
 	}
 	site := httptest.NewServer(server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil))))
 	defer site.Close()
-	tab, end, err := browser.Open(ctx, nil)
+	tab, leave, err := browser.Open(ctx, nil)
 	if err != nil {
 		return err
 	}
-	defer end()
+	defer leave()
 	tab, cancel := context.WithTimeout(tab, 2*time.Minute)
 	defer cancel()
 	if err := chromedp.Do(tab, chromedp.Navigate(fmt.Sprintf("%s/clients/%d/book", site.URL, client))); err != nil {

@@ -3,15 +3,12 @@ package main
 import (
 	"context"
 	"fmt"
-	"os"
-	"path/filepath"
 	"strings"
 
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/internal/app"
 	"inktally/internal/fetch"
-	"inktally/internal/store"
 )
 
 // serving answers every address with one page.
@@ -27,17 +24,12 @@ func (s serving) Sheets(context.Context, fetch.Document) map[string]string { ret
 // one of its pages: with the pages at hand, and with all of them read anew
 // from the store.
 func sheetBench(parse func(), body []byte, phrases []string) error {
-	dir, err := os.MkdirTemp("", "inktally-bench-")
-	if err != nil {
-		return err
-	}
-	defer os.RemoveAll(dir)
 	ctx := context.Background()
-	db, err := store.Open(ctx, filepath.Join(dir, "bench.db"))
+	db, end, err := newStore(ctx)
 	if err != nil {
 		return err
 	}
-	defer db.Close()
+	defer end()
 	open := func() *app.App {
 		a, err := app.New(ctx, app.Options{DB: db, Pages: serving{body}})
 		if err != nil {

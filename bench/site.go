@@ -7,8 +7,6 @@ import (
 	"net/http"
 	"net/http/httptest"
 	"net/netip"
-	"os"
-	"path/filepath"
 	"strings"
 	"time"
 
@@ -16,7 +14,6 @@ import (
 	"inktally/core/place"
 	"inktally/internal/app"
 	"inktally/internal/fetch"
-	"inktally/internal/store"
 )
 
 const (
@@ -38,17 +35,12 @@ func siteBench() error {
 		_, _ = w.Write(body)
 	}))
 	defer server.Close()
-	dir, err := os.MkdirTemp("", "inktally-bench-")
-	if err != nil {
-		return err
-	}
-	defer os.RemoveAll(dir)
 	ctx := context.Background()
-	db, err := store.Open(ctx, filepath.Join(dir, "site.db"))
+	db, end, err := newStore(ctx)
 	if err != nil {
 		return err
 	}
-	defer db.Close()
+	defer end()
 	dialer := &net.Dialer{}
 	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
 		return dialer.DialContext(ctx, network, server.Listener.Addr().String())
