@@ -188,35 +188,56 @@ func (s *scanner) run() {
 		switch c := classes[text[s.i]]; c {
 		case alnum, upper:
 			if c == upper || s.start >= 0 || !s.word() {
-				s.plain()
+				s.letters()
 			}
-			continue
-		case wide:
-			s.wide()
-			continue
 		case space:
 			s.closeToken(s.i)
 			s.closeWord()
-		case quote:
-			s.apostrophe(1)
-			continue
-		case stop:
-			s.closeToken(s.i)
 			s.i++
-			s.stop()
-			continue
-		case ampersand:
-			s.closeToken(s.i)
-			s.start = s.i
-			s.fold("and")
-			s.closeToken(s.i + 1)
 		default:
-			s.closeToken(s.i)
+			s.sign(c)
 		}
-		s.i++
 	}
 	s.closeToken(len(text))
 	s.closeWord()
+}
+
+// spaced takes the text up to byte to, which holds no white space, like any
+// text outside unspaced scripts.
+func (s *scanner) spaced(to int) {
+	for s.i < to {
+		if c := classes[s.text[s.i]]; c <= upper {
+			s.letters()
+		} else {
+			s.sign(c)
+		}
+	}
+}
+
+// sign takes one character that is neither an ASCII letter or digit nor white
+// space.
+func (s *scanner) sign(c class) {
+	switch c {
+	case wide:
+		s.wide()
+		return
+	case quote:
+		s.apostrophe(1)
+		return
+	case stop:
+		s.closeToken(s.i)
+		s.i++
+		s.stop()
+		return
+	case ampersand:
+		s.closeToken(s.i)
+		s.start = s.i
+		s.fold("and")
+		s.closeToken(s.i + 1)
+	default:
+		s.closeToken(s.i)
+	}
+	s.i++
 }
 
 // word takes the most common case at once: a token of lower-case letters and
@@ -253,8 +274,8 @@ func (s *scanner) word() bool {
 	return true
 }
 
-// plain takes a run of ASCII letters and digits.
-func (s *scanner) plain() {
+// letters takes a run of ASCII letters and digits.
+func (s *scanner) letters() {
 	s.open()
 	text, i := s.text, s.i
 	if s.lo < 0 {

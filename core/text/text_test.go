@@ -29,8 +29,9 @@ func TestWords(t *testing.T) {
 		{"(508)", 1},
 		{"٣ ४", 2},
 		{"naïve café", 2},
+		{"東京Sweep's", 3},
 	} {
-		assert.Equal(t, c.want, Words(c.text), "%q", c.text)
+		t.Run(c.text, func(t *testing.T) { assert.Equal(t, c.want, Words(c.text)) })
 	}
 }
 
@@ -50,8 +51,13 @@ func TestTokens(t *testing.T) {
 		{"chim\u00adney", []string{"chimney"}},
 		{"rock'n'roll", []string{"rocknroll"}},
 		{"東京 A", []string{"東", "京", "a"}},
+		{"設定。/etc/apt/sources.list", []string{"設", "定", "etc", "apt", "sources", "list"}},
+		{"宛先、info@example.com", []string{"宛", "先", "info", "example", "com"}},
+		{"東京Sweep's&Ash’s", []string{"東", "京", "sweep", "and", "ash"}},
+		{"ร้O’Brien-Ash", []string{"ร้", "obrien", "ash"}},
+		{"東京Café_2.5", []string{"東", "京", "cafe", "2", "5"}},
 	} {
-		assert.Equal(t, c.want, Tokens(c.text), "%q", c.text)
+		t.Run(c.text, func(t *testing.T) { assert.Equal(t, c.want, Tokens(c.text)) })
 	}
 }
 
@@ -67,6 +73,8 @@ func TestSentences(t *testing.T) {
 		{"Version 1.5 holds", 0},
 		{"About 12. Then more", 1},
 		{"no space.After", 0},
+		{"東京 at noon. Then more", 1},
+		{"東京noon. Then more", 1},
 	} {
 		s, _ := ScanText(c.text)
 		sentences := 0

@@ -82,8 +82,8 @@ func (s *scanner) letter(r rune, n int, is traits) {
 }
 
 // segments takes the rest of a run of non-space characters by the word
-// segments of UAX #29: each that holds a letter or a digit is a word and a
-// token.
+// segments of UAX #29: each that holds a letter or a digit is a word. One of an
+// unspaced script is a token too; others are parted like elsewhere.
 func (s *scanner) segments() {
 	s.closeToken(s.i)
 	s.closeWord()
@@ -97,27 +97,49 @@ func (s *scanner) segments() {
 	}
 	segments := words.FromString(seen(s.text[s.i:end]))
 	for segments.Next() {
-		for left := len(segments.Value()); left > 0; {
-			r, n := utf8.DecodeRuneInString(s.text[s.i:])
-			switch is := traitsOf(r); {
-			case is&runeAlnum != 0:
-				s.open()
-				s.letter(r, n, is)
-			case s.start >= 0:
-				s.folding()
-				if is&runeMark != 0 && !diacritic(r) {
-					s.scan.folded.WriteRune(r)
-				}
-			}
-			s.i += n
-			if !invisible(r) {
-				left -= n
-			}
+		to, unspaced := s.segment(len(segments.Value()))
+		if unspaced {
+			s.unspaced(to)
+		} else {
+			s.spaced(to)
 		}
-		s.closeToken(s.i)
+		s.i = to
+		s.closeToken(to)
 		s.closeWord()
 	}
 	s.i = end
+}
+
+// segment returns where a segment of so many visible bytes ends, and whether it
+// holds a letter of an unspaced script.
+func (s *scanner) segment(visible int) (to int, unspaced bool) {
+	for to = s.i; visible > 0; {
+		r, n := utf8.DecodeRuneInString(s.text[to:])
+		unspaced = unspaced || traitsOf(r)&runeUnspaced != 0
+		to += n
+		if !invisible(r) {
+			visible -= n
+		}
+	}
+	return to, unspaced
+}
+
+// unspaced takes the text up to byte to as one token.
+func (s *scanner) unspaced(to int) {
+	for s.i < to {
+		r, n := utf8.DecodeRuneInString(s.text[s.i:])
+		switch is := traitsOf(r); {
+		case is&runeAlnum != 0:
+			s.open()
+			s.letter(r, n, is)
+		case s.start >= 0:
+			s.folding()
+			if is&runeMark != 0 && !diacritic(r) {
+				s.scan.folded.WriteRune(r)
+			}
+		}
+		s.i += n
+	}
 }
 
 // seen is a text without its invisible characters: they would end segments.
