@@ -33,7 +33,7 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	req.Header.Set("User-Agent", f.userAgent)
 	req.Header.Set("Accept-Encoding", encodings)
 	host := req.URL.Hostname()
-	resp, err := f.do(ctx, f.once, req)
+	resp, err := f.do(ctx, f.noRedirects, req)
 	if err != nil {
 		return Answer{}, explain(host, err)
 	}

@@ -50,14 +50,14 @@ type Request struct {
 // Fetcher reads pages over HTTP.
 type Fetcher struct {
 	client *http.Client
-	// once sends a request without following redirects.
-	once      *http.Client
-	userAgent string
-	mu        sync.Mutex
-	kept      map[string]keptSheet // style sheets by address
-	hosts     map[string]*host
-	robots    map[string]keptRobots // by scheme and host
-	wait      func(ctx context.Context, attempt int, after time.Duration) error
+	// noRedirects sends a request without following redirects.
+	noRedirects *http.Client
+	userAgent   string
+	mu          sync.Mutex
+	kept        map[string]keptSheet // style sheets by address
+	hosts       map[string]*host
+	robots      map[string]keptRobots // by scheme and host
+	wait        func(ctx context.Context, attempt int, after time.Duration) error
 }
 
 // Options are what a Fetcher may be given.
@@ -100,8 +100,8 @@ func New(o Options) *Fetcher {
 		MaxResponseHeaderBytes: maxHeaders,
 	}
 	f := &Fetcher{wait: o.Wait, hosts: map[string]*host{}, userAgent: agent(o.Contact)}
-	f.client = &http.Client{Timeout: o.Timeout, Transport: transport, CheckRedirect: f.checkRedirect}
-	f.once = &http.Client{Timeout: o.Timeout, Transport: transport, CheckRedirect: func(*http.Request, []*http.Request) error {
+	f.client = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: f.checkRedirect}
+	f.noRedirects = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: func(*http.Request, []*http.Request) error {
 		return http.ErrUseLastResponse
 	}}
 	return f

@@ -180,32 +180,54 @@ func TestAskedAgain(t *testing.T) {
 	assert.Greater(t, retryAfter(time.Now().Add(time.Hour).UTC().Format(http.TimeFormat)), time.Minute)
 }
 
-// Not more than a few requests go to one host at the same time.
+// Whatever is asked of a host goes through one limit: pages, what they redirect
+// to, robots.txt and style sheets; a few at the same time, at the host's pace.
 func TestPerHost(t *testing.T) {
 	var mu sync.Mutex
-	now, most := 0, 0
-	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+	now, most, asked := 0, 0, 0
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		mu.Lock()
 		now++
+		asked++
 		most = max(most, now)
 		mu.Unlock()
 		time.Sleep(5 * time.Millisecond)
 		mu.Lock()
 		now--
 		mu.Unlock()
-		_, _ = w.Write([]byte("<p>x"))
+		switch {
+		case r.URL.Path == "/moved":
+			http.Redirect(w, r, "/", http.StatusFound)
+		case strings.HasSuffix(r.URL.Path, ".css"):
+			w.Header().Set("Content-Type", "text/css")
+			_, _ = w.Write([]byte("p{color:red}"))
+		case r.URL.Path == "/robots.txt":
+			http.NotFound(w, r)
+		default:
+			w.Header().Set("Content-Type", "text/html")
+			var links strings.Builder
+			for i := range 9 {
+				fmt.Fprintf(&links, "<link rel=stylesheet href=/%d.css>", i)
+			}
+			_, _ = w.Write([]byte(links.String() + "<p>x"))
+		}
 	}))
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
+	began := time.Now()
 	var group sync.WaitGroup
-	for range 12 {
+	for i := range 6 {
 		group.Go(func() {
-			_, err := f.Get(context.Background(), Request{Address: server.URL, Overrule: true})
+			doc, err := f.Get(context.Background(), Request{Address: server.URL + []string{"/", "/moved"}[i%2]})
 			assert.NoError(t, err)
+			assert.Len(t, f.Sheets(context.Background(), doc), 9)
 		})
 	}
 	group.Wait()
 	assert.LessOrEqual(t, most, perHost)
+	assert.Greater(t, asked, 18)
+	next := f.host("127.0.0.1").next
+	assert.GreaterOrEqual(t, next.Sub(began), time.Duration(asked)*pace, "each of %d requests waits for its start", asked)
 }
 
 // Style sheets come with what they import, once each, and within bounds.

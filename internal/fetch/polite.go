@@ -23,20 +23,33 @@ type host struct {
 	pace  time.Duration
 }
 
-// do sends a request: not more than a few to one host at the same time and not
-// faster than its pace, and again after a pause where the site says that it
-// is busy or failing.
-func (f *Fetcher) do(ctx context.Context, client *http.Client, req *http.Request) (*http.Response, error) {
-	h := f.host(req.URL.Hostname())
+// paced lets every request of a fetcher through one limit: not more than a few
+// to one host at the same time and not faster than its pace, whatever is asked
+// for: pages, what they redirect to, robots.txt, style sheets, what a browser
+// draws a page with.
+type paced struct {
+	f    *Fetcher
+	next http.RoundTripper
+}
+
+// RoundTrip waits for the turn of a request and sends it.
+func (p paced) RoundTrip(req *http.Request) (*http.Response, error) {
+	h := p.f.host(req.URL.Hostname())
 	select {
 	case h.turns <- struct{}{}:
 		defer func() { <-h.turns }()
-	case <-ctx.Done():
-		return nil, ctx.Err()
+	case <-req.Context().Done():
+		return nil, req.Context().Err()
 	}
-	if err := pause(ctx, f.ahead(h)); err != nil {
+	if err := pause(req.Context(), p.f.ahead(h)); err != nil {
 		return nil, err
 	}
+	return p.next.RoundTrip(req)
+}
+
+// do sends a request, and again after a pause if the site says that it is busy
+// or failing.
+func (f *Fetcher) do(ctx context.Context, client *http.Client, req *http.Request) (*http.Response, error) {
 	for attempt := 1; ; attempt++ {
 		resp, err := client.Do(req)
 		if err != nil || !again(resp.StatusCode) || attempt == attempts || req.Method != http.MethodGet {

@@ -20,7 +20,7 @@ const (
 	maxSheets     = 40
 	maxSheetBytes = 2 << 20
 	maxSheetsSum  = 8 << 20
-	sheetTime     = 15 * time.Second // for all sheets of a page
+	sheetTime     = 60 * time.Second // for all sheets of a page: a host may ask for a slow pace
 	sheetsAtOnce  = 4
 	sheetAge      = 10 * time.Minute // how long a sheet is kept
 	maxKeptSheets = 200
