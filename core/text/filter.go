@@ -14,7 +14,7 @@ type StemFilter struct {
 // Add adds a token or a stem. english tells that stems are of English, of
 // which more is known.
 func (f *StemFilter) Add(word string, english bool) {
-	start := word[:max(1, len(word)-2)]
+	start := word[:min(3, max(1, len(word)-2))]
 	if english {
 		start = word
 		if strings.IndexByte("eily", word[len(word)-1]) >= 0 && len(word) > 2 {

@@ -1,0 +1,26 @@
+package text
+
+import "golang.org/x/text/language"
+
+// Base returns the language of a tag such as "en-US" or "pt_BR" by its code of
+// two or three letters. It is empty for no tag and for one that names no
+// language (BCP 47).
+func Base(tag string) string {
+	parsed, err := language.Parse(tag)
+	if err != nil {
+		return ""
+	}
+	base, confidence := parsed.Base()
+	if confidence == language.No {
+		return ""
+	}
+	return base.String()
+}
+
+// English tells whether a tag means English or says nothing.
+func English(tag string) bool {
+	if tag == "" {
+		return true
+	}
+	return Base(tag) == "en"
+}
