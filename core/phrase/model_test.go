@@ -17,7 +17,7 @@ import (
 // for all phrases at once, over any list of phrases and any text.
 func TestMatcherFollowsTheRules(t *testing.T) {
 	lang := LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}},
-		Said{Ties: Ties{{"sweep", "brush"}}})
+		Corrections{Ties: Ties{{"sweep", "brush"}}})
 	words := []string{"chimney", "chimneys", "sweep", "sweeping", "Sweeper's", "brush", "tarn", "harbor", "Ostrey", "me", "near",
 		"the", "in", "of", "best", "flue"}
 	ends := []string{" ", " ", " ", ", ", ". A ", "! Chimney ", " 7 ", " other ", " other soot ", "-"}

@@ -19,11 +19,16 @@ type Phrase struct {
 	// NearMe tells that it asks for what is near; it has no loose form.
 	NearMe bool
 
-	// key is the same for all members of a family.
-	key string
+	family string
 }
 
-// Language is what phrases are read with.
+// Family is the key of the phrase's family: its content words and its place
+// (MEASURES 3.5). It is the same from run to run, as long as the client's
+// language, places and ties are.
+func (p Phrase) Family() string { return p.family }
+
+// Language is what the phrases of one client are read with, and looked for in
+// pages of whatever language: families are one thing (MEASURES 3.5).
 type Language struct {
 	// Stem gives the stem of a token, that of the word that it is tied to where
 	// the user tied it.
@@ -33,20 +38,21 @@ type Language struct {
 	English bool
 	Places  []place.Place
 
-	said Said
+	corrections Corrections
 	// tied are the words that stand for others: they begin like no stem that is
 	// looked for.
 	tied []string
 }
 
-// LanguageOf returns what phrases of pages in a language are read with.
-func LanguageOf(lang string, places []place.Place, said Said) Language {
-	l := Language{Stem: text.StemmerFor(lang), Small: text.SmallFor(lang), English: text.English(lang), Places: places, said: said}
-	if len(said.Small) > 0 {
-		small, more := l.Small, text.Tokens(strings.Join(said.Small, " "))
+// LanguageOf returns what the phrases of a client are read with, by the tag of
+// its language (BCP 47; empty is English).
+func LanguageOf(tag string, places []place.Place, corrections Corrections) Language {
+	l := Language{Stem: text.StemmerFor(tag), Small: text.SmallFor(tag), English: text.English(tag), Places: places, corrections: corrections}
+	if len(corrections.Small) > 0 {
+		small, more := l.Small, text.Tokens(strings.Join(corrections.Small, " "))
 		l.Small = func(token string) bool { return small(token) || slices.Contains(more, token) }
 	}
-	l.tie(slices.Concat(said.Ties, spellingsAsTies(places)))
+	l.tie(slices.Concat(corrections.Ties, spellingsAsTies(places)))
 	return l
 }
 
@@ -68,7 +74,7 @@ func (l Language) Remembering() Language {
 // New reads a phrase.
 func New(s string, lang Language) Phrase {
 	p := read(s, lang)
-	p.key = lang.family(p)
+	p.family = lang.family(p)
 	return p
 }
 
@@ -103,24 +109,29 @@ func (p Phrase) byRule() string {
 // folded is the same for phrases that differ in signs and case only.
 func (p Phrase) folded() string { return strings.Join(p.Tokens, " ") }
 
-// Family is a list of phrases that mean the same search; the first is its
-// lead.
+// Fold is the same for phrases that differ in signs and case only: their
+// tokens, parted by spaces.
+func Fold(phrase string) string { return strings.Join(text.Tokens(phrase), " ") }
+
+// Family is phrases that mean the same search (MEASURES 3.5).
 type Family struct {
-	// Members are indices in the list that was grouped.
+	// Key names the family wherever it is spoken of.
+	Key string
+	// Members are indices in the list that was grouped; the first is the lead.
 	Members []int
 }
 
-// Families groups phrases (MEASURES 3.5). Families and their members keep the
-// order in which they were given.
+// Families groups phrases. Families and their members keep the order in which
+// they were given.
 func Families(phrases []Phrase) []Family {
 	var out []Family
 	byKey := map[string]int{}
 	for i, p := range phrases {
-		at, ok := byKey[p.key]
+		at, ok := byKey[p.family]
 		if !ok {
 			at = len(out)
-			byKey[p.key] = at
-			out = append(out, Family{})
+			byKey[p.family] = at
+			out = append(out, Family{Key: p.family})
 		}
 		out[at].Members = append(out[at].Members, i)
 	}

@@ -11,7 +11,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-var english = LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}, Said{})
+var english = LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}, Corrections{})
 
 func compile(phrases ...string) *Matcher {
 	var list []Phrase
@@ -116,4 +116,33 @@ func TestOthersChangeNothing(t *testing.T) {
 		ea, la := count(s+"\n\n. X", "chimney sweep tarn harbor")
 		assert.Equal(t, [2]int{exact, loose}, [2]int{ea, la})
 	})
+}
+
+// Words tied as one, and other spellings of a place, share a family and are
+// found in texts.
+func TestTiesInTexts(t *testing.T) {
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour", "Tarnharbor"}}}
+	lang := LanguageOf("en", places, Corrections{Ties: Ties{{"sweep", "cleaner", "brusher"}}})
+	assert.Equal(t, New("chimney sweep tarn harbor", lang).Family(), New("cleaners for chimneys tarnharbor me", lang).Family())
+	assert.Equal(t, New("chimney sweep tarn harbor", lang).Family(), New("tarn harbour chimney brusher", lang).Family())
+	list := []Phrase{New("chimney sweep tarn harbor", lang)}
+	Compile(list, lang)
+	m := Compile(list, lang) // a language serves several matchers
+	for s, want := range map[string]int{
+		"A brusher for each chimney of Tarn Harbour":  1,
+		"Cleaners of chimneys, all over Tarn Harbor.": 1,
+		"A mason for each chimney of Tarn Harbor":     0,
+	} {
+		scan := &text.Scan{Text: s}
+		scan.AppendLabel(0, len(s))
+		assert.Len(t, m.Finder(scan).Find(0, len(scan.Tokens)), want, s)
+	}
+}
+
+// Other languages have their stemmer's small words, and the user's.
+func TestOtherLanguages(t *testing.T) {
+	french := LanguageOf("fr-CA", nil, Corrections{})
+	assert.Equal(t, New("ramonage de cheminées", french).Family(), New("cheminée ramonage", french).Family())
+	german := LanguageOf("de", nil, Corrections{Small: []string{"in der", "für"}})
+	assert.Equal(t, New("schornsteinfeger in ostrey", german).Family(), New("ostrey schornsteinfeger", german).Family())
 }

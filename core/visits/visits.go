@@ -7,19 +7,19 @@ package visits
 
 // Rules are what visits are estimated by; a user may change them.
 type Rules struct {
-	// CTR are the click-through rates of positions 1 to 10; Second is that of
-	// 11 to 20. What stands beyond brings nothing.
-	CTR    []float64
-	Second float64
+	// CTR are the click-through rates of positions 1 to 10; Second is that of 11
+	// to 20, Third of 21 to 30. What stands beyond brings nothing.
+	CTR           [10]float64
+	Second, Third float64
 	// Map are the click-through rates of the map pack, shown beside the others
 	// and never added to them.
-	Map []float64
+	Map [3]float64
 	// Others is the share of their volume with which the members of a family
 	// beside its lead count.
 	Others float64
 	// Aims are the positions to aim at, by difficulty; Else beyond them and
 	// Unknown where no difficulty is known.
-	Aims          []Aim
+	Aims          [3]Aim
 	Else, Unknown int
 	// Soon and Late are the months that it takes at a difficulty up to SoonAt,
 	// and from LateAt on; between in proportion.
@@ -33,8 +33,9 @@ type Aim struct{ Difficulty, Position int }
 // Standard are the rules as MEASURES 7 has them.
 func Standard() Rules {
 	return Rules{
-		CTR: []float64{.30, .16, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Map: []float64{.14, .09, .06}, Others: .5,
-		Aims: []Aim{{10, 1}, {25, 2}, {45, 3}}, Else: 5, Unknown: 3, Soon: 4, Late: 10, SoonAt: 10, LateAt: 40,
+		CTR: [10]float64{.33, .20, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Third: .0025,
+		Map: [3]float64{.18, .12, .09}, Others: .5,
+		Aims: [3]Aim{{10, 1}, {25, 2}, {45, 3}}, Else: 5, Unknown: 3, Soon: 4, Late: 10, SoonAt: 10, LateAt: 40,
 	}
 }
 
@@ -45,14 +46,17 @@ func (r Rules) Rate(position int) float64 {
 		return 0
 	case position <= len(r.CTR):
 		return r.CTR[position-1]
-	case position <= 2*len(r.CTR):
+	case position <= 20:
 		return r.Second
+	case position <= 30:
+		return r.Third
 	}
 	return 0
 }
 
-// Aimed is the position to aim at: never worse than today's (MEASURES 7.2).
-// A nil difficulty is not known; today is 0 for no position.
+// Aimed is the position to aim at: never worse than today's, which is the best
+// of a family's members (MEASURES 7.2). A nil difficulty is not known; today is
+// 0 for no position.
 func (r Rules) Aimed(difficulty *int, today int) int {
 	position := r.Unknown
 	if difficulty != nil {
@@ -91,19 +95,19 @@ type Member struct {
 
 // Estimate is what a family brings, in visits a month.
 type Estimate struct {
-	Volume float64 `json:"volume" doc:"Searches a month: the lead's and a share of the others'"`
+	Volume float64
 	// Unknown tells that the volume of some member is not known.
-	Unknown bool    `json:"unknown" doc:"Whether the volume of some member is not known"`
-	Now     float64 `json:"now" doc:"Visits a month now, an estimate"`
-	Aimed   int     `json:"aimed" doc:"The position to aim at"`
-	Then    float64 `json:"then" doc:"Visits a month at that position, an estimate"`
-	Gain    float64 `json:"gain" doc:"Visits a month more, an estimate; never less than 0"`
-	Months  float64 `json:"months" doc:"How long it takes to get there, an estimate"`
+	Unknown bool
+	Now     float64
+	Aimed   int
+	Then    float64
+	Gain    float64
+	Months  float64
 	// Map are the visits of the places in the map pack, shown beside the others
 	// and never added to them (MEASURES 7.1).
-	Map []float64 `json:"map" doc:"Visits a month of each place in the map pack; never added to the gain"`
+	Map [3]float64
 	// Worth is the gain in money, 0 where that is not known.
-	Worth float64 `json:"worth" doc:"The gain in money a month, 0 where that is not known"`
+	Worth float64
 }
 
 // Family estimates a family by its members, the lead first (MEASURES 7.3, 7.4).
@@ -127,13 +131,15 @@ func (r Rules) Family(members []Member, difficulty *int) Estimate {
 		e.Now += share * r.Rate(position)
 	}
 	today := 0
-	if len(members) > 0 {
-		today = members[0].Position
+	for _, m := range members {
+		if m.Position > 0 && (today == 0 || m.Position < today) {
+			today = m.Position
+		}
 	}
 	e.Aimed = r.Aimed(difficulty, today)
 	e.Then = e.Volume * r.Rate(e.Aimed)
-	for _, rate := range r.Map {
-		e.Map = append(e.Map, e.Volume*rate)
+	for place, rate := range r.Map {
+		e.Map[place] = e.Volume * rate
 	}
 	e.Gain = max(0, e.Then-e.Now)
 	e.Months = r.Months(difficulty)

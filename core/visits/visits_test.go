@@ -15,16 +15,17 @@ func TestWorkedExamples(t *testing.T) {
 	assert.InDelta(t, 490, e.Volume, 1e-9)
 	assert.InDelta(t, 3.43, e.Now, 1e-9)
 	assert.Equal(t, 1, e.Aimed)
-	assert.InDelta(t, 147, e.Then, 1e-9)
-	assert.InDelta(t, 143.57, e.Gain, 1e-9)
-	assert.InDelta(t, 143.57*.05*300, e.InMoney(5, 300).Worth, 1e-6)
+	assert.InDelta(t, 161.7, e.Then, 1e-9)
+	assert.InDelta(t, 158.27, e.Gain, 1e-9)
+	assert.InDelta(t, 158.27*.05*300, e.InMoney(5, 300).Worth, 1e-6)
 	e = Standard().Family([]Member{{p(100), 55}, {p(300), 2}}, nil)
-	assert.InDelta(t, 24, e.Now, 1e-9)
+	assert.InDelta(t, 30, e.Now, 1e-9)
+	assert.Equal(t, 2, e.Aimed, "never worse than the best of its members")
 }
 
 func TestRules(t *testing.T) {
 	r := Standard()
-	for position, want := range map[int]float64{0: 0, 1: .30, 10: .02, 11: .007, 20: .007, 21: 0, -1: 0} {
+	for position, want := range map[int]float64{0: 0, 1: .33, 2: .20, 10: .02, 11: .007, 20: .007, 21: .0025, 30: .0025, 31: 0, -1: 0} {
 		assert.Equal(t, want, r.Rate(position), position)
 	}
 	for _, c := range []struct {

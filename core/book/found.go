@@ -1,44 +1,45 @@
-package phrase
+package book
 
 import (
 	"cmp"
 	"slices"
 	"strings"
 
-	"inktally/core/text"
+	"inktally/core/intent"
+	"inktally/core/phrase"
 	"inktally/core/visits"
 )
 
 // FoundPhrase is a phrase that a page or a site is found for.
 type FoundPhrase struct {
-	Text       string `json:"text"`
-	Volume     *int   `json:"volume" doc:"Searches a month, null where it is not known"`
-	Difficulty *int   `json:"difficulty" doc:"0 to 100, null where it is not known"`
+	Text       string
+	Volume     *int
+	Difficulty *int
 	// Position is that in the organic results, 0 where it is not known.
-	Position int `json:"position" doc:"In the organic results, 0 where it is not known"`
+	Position int
 	// Address is the page that is found, empty where it is not known.
-	Address string `json:"address,omitempty" doc:"The page that is found, empty where it is not known"`
+	Address string
 }
 
 // FoundSums is what a list of phrases that a site is found for comes to
 // (MEASURES 7.5).
 type FoundSums struct {
-	Phrases int            `json:"phrases"`
-	First3  int            `json:"first_3" doc:"Phrases at positions 1 to 3"`
-	First10 int            `json:"first_10"`
-	First20 int            `json:"first_20"`
-	Intents map[Intent]int `json:"intents" doc:"Phrases by intent"`
+	Phrases int
+	First3  int
+	First10 int
+	First20 int
+	Intents map[intent.Intent]int
 	// Visits a month, an estimate; Unknown are phrases whose searches are not
 	// known: they count as none.
-	Visits  float64 `json:"visits" doc:"A month, an estimate"`
-	Unknown int     `json:"unknown" doc:"Phrases whose searches are not known: they count as none"`
+	Visits  float64
+	Unknown int
 }
 
 // SumFound sums up what a site is found for. No phrase stands twice.
-func SumFound(found []FoundPhrase, s *Sorter, rules visits.Rules) FoundSums {
-	sums := FoundSums{Phrases: len(found), Intents: map[Intent]int{}}
+func SumFound(found []FoundPhrase, judge *intent.Judge, rules visits.Rules) FoundSums {
+	sums := FoundSums{Phrases: len(found), Intents: map[intent.Intent]int{}}
 	for _, f := range found {
-		sums.Intents[s.Tell(f.Text).Intent]++
+		sums.Intents[judge.Of(f.Text).Intent]++
 		if f.Position >= 1 {
 			sums.First3 += boolInt(f.Position <= 3)
 			sums.First10 += boolInt(f.Position <= 10)
@@ -59,7 +60,7 @@ func UniqueFound(found []FoundPhrase) []FoundPhrase {
 	var out []FoundPhrase
 	at := map[string]int{}
 	for _, f := range found {
-		key := strings.Join(text.Tokens(f.Text), " ")
+		key := phrase.Fold(f.Text)
 		i, ok := at[key]
 		switch {
 		case !ok:
@@ -77,29 +78,29 @@ func UniqueFound(found []FoundPhrase) []FoundPhrase {
 
 // FoundRow is a phrase with the positions of several sites.
 type FoundRow struct {
-	Text   string `json:"text"`
-	Intent Intent `json:"intent" enum:"hire,research,brand,elsewhere,broad"`
+	Text   string
+	Intent intent.Intent
 	// Service is the client's that it names, empty for none.
-	Service string `json:"service"`
-	Volume  *int   `json:"volume" doc:"Searches a month, null where it is not known"`
+	Service string
+	Volume  *int
 	// Positions are those of the sites in their order; 0 is none.
-	Positions []int `json:"positions" doc:"Of the sites in their order; 0 for none"`
+	Positions []int
 }
 
 // CompareFound puts the lists of several sites side by side: a row for each
 // phrase, those with the most searches first.
-func CompareFound(lists [][]FoundPhrase, s *Sorter) []FoundRow {
+func CompareFound(lists [][]FoundPhrase, judge *intent.Judge) []FoundRow {
 	var rows []FoundRow
 	at := map[string]int{}
 	for site, list := range lists {
 		for _, f := range list {
-			key := strings.Join(text.Tokens(f.Text), " ")
+			key := phrase.Fold(f.Text)
 			i, ok := at[key]
 			if !ok {
 				i = len(rows)
 				at[key] = i
-				told := s.Tell(f.Text)
-				rows = append(rows, FoundRow{Text: f.Text, Intent: told.Intent, Service: told.Service, Positions: make([]int, len(lists))})
+				judged := judge.Of(f.Text)
+				rows = append(rows, FoundRow{Text: f.Text, Intent: judged.Intent, Service: judged.Service, Positions: make([]int, len(lists))})
 			}
 			rows[i].Positions[site] = f.Position
 			if rows[i].Volume == nil {
@@ -111,12 +112,4 @@ func CompareFound(lists [][]FoundPhrase, s *Sorter) []FoundRow {
 		return cmp.Or(cmp.Compare(figure(b.Volume), figure(a.Volume)), strings.Compare(a.Text, b.Text))
 	})
 	return rows
-}
-
-// figure sorts what is not known behind all else.
-func figure(n *int) int {
-	if n == nil {
-		return -1
-	}
-	return *n
 }

@@ -1,4 +1,4 @@
-package phrase
+package intent
 
 import (
 	"encoding/csv"
@@ -6,6 +6,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 
 	"github.com/stretchr/testify/assert"
@@ -16,7 +17,7 @@ func brindle() Ground {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}}
 	return Ground{
-		Language: LanguageOf("en", places, Said{}), Trade: "chimney care", Lists: EnglishLists(),
+		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "chimney care", Lists: EnglishLists(),
 		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth", "Old Saltbox Masonry", "Tarn Harbor Chimney Sweep", "Lantern Street Sweeps",
 			"Hearthway National", "Kettle Cove Fireplaces", "Sweepfast"},
 		Services: []Service{
@@ -32,7 +33,7 @@ func brindle() Ground {
 }
 
 func TestIntent(t *testing.T) {
-	s := NewSorter(brindle())
+	s := NewJudge(brindle())
 	for phrase, want := range map[string]Intent{
 		"chimney sweep tarn harbor": Hire, "chimney sweep near me": Hire, "chimney company tarn harbor": Hire, "best chimney sweep": Hire,
 		"low cost chimney sweep ostrey": Hire, "chimney sweep cost": Research, "how to clean a flue": Research, "is a flue liner worth it": Research,
@@ -41,23 +42,23 @@ func TestIntent(t *testing.T) {
 		"gutter cleaning tarn harbor": Broad, "chimney sweep jobs near me": Broad, "chimny swep tarn harbor": Hire, "chimney sweep me": Broad,
 		"chimney sweep tarn harbor me": Hire, "": Broad, "煙突 掃除": Broad,
 	} {
-		assert.Equal(t, want, s.Tell(phrase).Intent, phrase)
+		assert.Equal(t, want, s.Of(phrase).Intent, phrase)
 	}
-	assert.Equal(t, []string{"zebra"}, s.Tell("zebra sweep tarn harbor").Unfamiliar)
+	assert.Equal(t, []string{"zebra"}, s.Of("zebra sweep tarn harbor").Unfamiliar)
 	for phrase, want := range map[string]string{"chimney cap fitting ostrey": "chimney cap fitting", "chimney cleaner": "chimney sweep",
 		"chimney repair": "masonry repair", "dryer vent": "dryer vent cleaning", "chimney company": "chimney sweep", "roof repair": ""} {
-		assert.Equal(t, want, s.Tell(phrase).Service, phrase)
+		assert.Equal(t, want, s.Of(phrase).Service, phrase)
 	}
 	g := brindle()
-	g.Verdicts = map[string]Verdict{"zebra": WordOfBrand, "yonder": WordOfPlace, "soot": WordOfService, "brindle": WordOrdinary}
+	g.Verdicts = map[string]Verdict{"zebra": FirmWord, "yonder": PlaceWord, "soot": ServiceWord, "brindle": OrdinaryWord}
 	g.Lists.Elsewhere = []string{"Ferry Point"}
-	s = NewSorter(g)
-	assert.Equal(t, Brand, s.Tell("zebra sweep tarn harbor").Intent)
-	assert.Equal(t, Elsewhere, s.Tell("chimney sweep yonder").Intent)
-	assert.Equal(t, Elsewhere, s.Tell("chimney sweep ferry point").Intent)
-	assert.Equal(t, Hire, s.Tell("soot removal ostrey").Intent)
-	assert.Equal(t, Hire, s.Tell("brindle chimney sweep ostrey").Intent)
-	assert.Equal(t, Told{Intent: Hire, Reason: "Tarn Harbor + chimney sweep", Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"}, s.Tell("sweep tarn harbor"))
+	s = NewJudge(g)
+	assert.Equal(t, Brand, s.Of("zebra sweep tarn harbor").Intent)
+	assert.Equal(t, Elsewhere, s.Of("chimney sweep yonder").Intent)
+	assert.Equal(t, Elsewhere, s.Of("chimney sweep ferry point").Intent)
+	assert.Equal(t, Hire, s.Of("soot removal ostrey").Intent)
+	assert.Equal(t, Hire, s.Of("brindle chimney sweep ostrey").Intent)
+	assert.Equal(t, Judgement{Intent: Hire, Reason: Reason{ServiceIn, []string{"Tarn Harbor", "chimney sweep"}}, Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"}, s.Of("sweep tarn harbor"))
 }
 
 // labelled holds the intents of a file against its labels. What is kept are
@@ -68,11 +69,11 @@ func labelled(t *testing.T, file string, g Ground) (precisionKept, recallKept, p
 	defer f.Close()
 	rows, err := csv.NewReader(f).ReadAll()
 	require.NoError(t, err)
-	s := NewSorter(g)
+	s := NewJudge(g)
 	var both, kept, should, bothAside, aside, shouldAside float64
 	wrong := map[string][]string{}
 	for _, r := range rows[1:] {
-		told := s.Tell(r[0])
+		told := s.Of(r[0])
 		is, want := told.Intent == Hire, r[3] == string(Hire)
 		count := func(n *float64, yes bool) {
 			if yes {
@@ -109,7 +110,7 @@ func TestLabelledChimneys(t *testing.T) {
 func fenwick() Ground {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Hazard Mills"}, {Name: "Quillby"}, {Name: "Ostrey"}, {Name: "North Tarn"}}
 	return Ground{
-		Language: LanguageOf("en", places, Said{}), Trade: "wells and pumps", Lists: EnglishLists(),
+		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "wells and pumps", Lists: EnglishLists(),
 		Names: []string{"Fenwick Well & Pump", "Bluestem Drilling", "Deepwell Brothers", "Copper Kettle Water"},
 		Services: []Service{
 			{Name: "well drilling", Words: []string{"well driller", "geothermal drilling", "hydrofracking"}},
@@ -144,7 +145,7 @@ func TestLabelledByHand(t *testing.T) {
 			{Name: "septic inspection", Words: []string{"septic inspector", "perc test"}}, {Name: "septic installation", Words: []string{"septic design", "septic system repair"}},
 			{Name: "drain field repair", Words: []string{"leach field replacement"}}, {Name: "grease trap cleaning", Words: []string{"grease trap pumping"}}}},
 	} {
-		g := Ground{Language: LanguageOf("en", places, Said{}), Trade: c.trade, Lists: EnglishLists(), Names: c.names, Services: c.services}
+		g := Ground{Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: c.trade, Lists: EnglishLists(), Names: c.names, Services: c.services}
 		pk, rk, pa, ra := labelled(t, "testdata/"+c.trade+".csv", g)
 		t.Logf("%s, kept: precision %.3f recall %.3f; set aside: precision %.3f recall %.3f", c.trade, pk, rk, pa, ra)
 		for _, share := range []float64{pk, rk, pa, ra} {
@@ -163,10 +164,10 @@ func TestLabelledWells(t *testing.T) {
 
 // Likely ties: a letter wrong, and the doer of what a service is.
 func TestLikelyTies(t *testing.T) {
-	s := NewSorter(brindle())
+	s := NewJudge(brindle())
 	for word, meant := range map[string]string{"chimny": "chimney", "sweeper": "sweep", "sweepers": "sweep", "brusher": "brush",
 		"zebra": "", "tower": "", "er": ""} {
-		told := s.Tell(word + " tarn harbor")
+		told := s.Of(word + " tarn harbor")
 		if meant == "" {
 			assert.Empty(t, told.Slips, word)
 			continue

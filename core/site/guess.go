@@ -10,31 +10,30 @@ import (
 	"path"
 	"strings"
 
-	"inktally/core/phrase"
-	"inktally/core/target"
+	"inktally/core/intent"
 	"inktally/core/text"
 )
 
 // kindWords tell pages that carry no service.
 var kindWords = []struct {
-	kind  target.Kind
+	kind  Kind
 	words []string
 }{
-	{target.About, []string{"about", "team", "history", "story"}},
-	{target.Contact, []string{"contact", "directions", "quote", "estimate", "appointment"}},
-	{target.Gallery, []string{"gallery", "photos", "portfolio", "projects"}},
-	{target.Article, []string{"blog", "news", "article", "articles", "faq", "tips"}},
+	{About, []string{"about", "team", "history", "story"}},
+	{Contact, []string{"contact", "directions", "quote", "estimate", "appointment"}},
+	{Gallery, []string{"gallery", "photos", "portfolio", "projects"}},
+	{Article, []string{"blog", "news", "article", "articles", "faq", "tips"}},
 }
 
 // Guess tells what a page is for by its address and, where it was read, its
 // title and h1: of several services and places the one that all of them name.
 // service and place are empty for none of its own, and for the home town.
-func Guess(address, title, h1, home string, s *phrase.Sorter) (kind target.Kind, service, place string) {
+func Guess(address, title, h1, home string, judge *intent.Judge) (kind Kind, service, place string) {
 	slug := Slug(address)
 	if slug == "" && title == "" && h1 == "" {
-		return target.Home, "", ""
+		return Home, "", ""
 	}
-	service, place = agreed(s, slug, title, h1)
+	service, place = agreed(judge, slug, title, h1)
 	if place == home {
 		place = ""
 	}
@@ -50,24 +49,24 @@ func Guess(address, title, h1, home string, s *phrase.Sorter) (kind target.Kind,
 	}
 	switch {
 	case place != "":
-		return target.Area, service, place
+		return Area, service, place
 	case service != "":
-		return target.Service, service, ""
+		return Service, service, ""
 	}
-	return target.Other, "", ""
+	return Other, "", ""
 }
 
 // agreed is the one service and the one place that the texts name: where they
 // name different ones there is none.
-func agreed(s *phrase.Sorter, texts ...string) (service, place string) {
+func agreed(judge *intent.Judge, texts ...string) (service, place string) {
 	services, places := map[string]bool{}, map[string]bool{}
 	for _, t := range texts {
-		told := s.Tell(t)
-		if told.Service != "" {
-			services[told.Service], service = true, told.Service
+		judged := judge.Of(t)
+		if judged.Service != "" {
+			services[judged.Service], service = true, judged.Service
 		}
-		if told.Place != "" {
-			places[told.Place], place = true, told.Place
+		if judged.Place != "" {
+			places[judged.Place], place = true, judged.Place
 		}
 	}
 	if len(services) > 1 {

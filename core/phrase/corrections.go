@@ -5,8 +5,9 @@ import (
 	"inktally/core/text"
 )
 
-// Said is what the user said of words and phrases; it goes before the rules.
-type Said struct {
+// Corrections are what the user corrected of words and phrases; they go before
+// the rules.
+type Corrections struct {
 	// Ties are words that mean the same.
 	Ties Ties
 	// With names, for a phrase, another one with whose family it stands, or
@@ -70,11 +71,11 @@ func spellingsAsTies(places []place.Place) (ties Ties) {
 // family is the family of a phrase: by its words, or where the user put it.
 func (l Language) family(p Phrase) string {
 	own := p.folded()
-	with, ok := l.said.With[own]
+	with, ok := l.corrections.With[own]
 	switch {
 	case !ok:
 		return p.byRule()
-	case l.said.With[with] == with: // that one stands alone
+	case l.corrections.With[with] == with: // that one stands alone
 		return "=" + with
 	}
 	return read(with, l).byRule()

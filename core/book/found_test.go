@@ -1,8 +1,9 @@
-package phrase
+package book
 
 import (
 	"testing"
 
+	"inktally/core/intent"
 	"inktally/core/visits"
 
 	"github.com/stretchr/testify/assert"
@@ -19,18 +20,18 @@ func TestSumFound(t *testing.T) {
 		found("chimney sweep near me", 10, n(10)), found("chimney sweep ohio", 11, nil), found("stove", 20, n(1)),
 		found("chimney repair quillby", 21, n(500)), found("chimney sweep maine", 0, n(70)),
 	}
-	s := SumFound(list, NewSorter(brindle()), visits.Standard())
+	s := SumFound(list, intent.NewJudge(brindle()), visits.Standard())
 	assert.Equal(t, 8, s.Phrases)
 	assert.Equal(t, []int{2, 4, 6, 1}, []int{s.First3, s.First10, s.First20, s.Unknown})
-	assert.Equal(t, 1, s.Intents[Elsewhere])
-	assert.Equal(t, 1, s.Intents[Research])
-	assert.InDelta(t, 100*.30+50*.11+1000*.08+10*.02+1*.007, s.Visits, 1e-9)
+	assert.Equal(t, 1, s.Intents[intent.Elsewhere])
+	assert.Equal(t, 1, s.Intents[intent.Research])
+	assert.InDelta(t, 100*.33+50*.11+1000*.08+10*.02+1*.007+500*.0025, s.Visits, 1e-9)
 	sum := 0
 	for _, of := range s.Intents {
 		sum += of
 	}
 	assert.Equal(t, s.Phrases, sum, "every phrase has one intent")
-	assert.Equal(t, FoundSums{Intents: map[Intent]int{}}, SumFound(nil, NewSorter(brindle()), visits.Standard()))
+	assert.Equal(t, FoundSums{Intents: map[intent.Intent]int{}}, SumFound(nil, intent.NewJudge(brindle()), visits.Standard()))
 }
 
 // A site that is found for a phrase with several pages stands where its best
@@ -44,7 +45,7 @@ func TestUniqueFound(t *testing.T) {
 }
 
 func TestCompareFound(t *testing.T) {
-	s := NewSorter(brindle())
+	s := intent.NewJudge(brindle())
 	rows := CompareFound([][]FoundPhrase{
 		{found("chimney sweep tarn harbor", 14, nil), found("chimney sweep cost", 3, n(20))},
 		nil,
@@ -57,7 +58,7 @@ func TestCompareFound(t *testing.T) {
 	assert.Equal(t, []string{"chimney sweep tarn harbor", "chimney sweep cost", "apple", "zebra"}, texts, "by searches, then by name")
 	assert.Equal(t, []int{14, 0, 1}, rows[0].Positions)
 	assert.Equal(t, 380, *rows[0].Volume)
-	assert.Equal(t, Hire, rows[0].Intent)
+	assert.Equal(t, intent.Hire, rows[0].Intent)
 	assert.Equal(t, "chimney sweep", rows[0].Service)
 	assert.Equal(t, []int{3, 0, 0}, rows[1].Positions)
 }

@@ -1,4 +1,4 @@
-package phrase
+package intent
 
 import (
 	"slices"
@@ -11,13 +11,13 @@ const minSlip = 5
 // meant returns the known word that a word is a slip of, or the name of whose
 // doer it is (sweeper, for sweep); empty for none. Both are likely ties
 // (MEASURES 3.5).
-func (s *Sorter) meant(word string) string {
+func (j *Judge) meant(word string) string {
 	if len(word) < minSlip {
 		return ""
 	}
 	deed, isDoer := strings.CutSuffix(singular(word), "er")
-	for _, known := range s.tokens {
-		if len(known) >= minSlip && known[0] == word[0] && oneSlip(word, known) && (len(known) > minSlip || s.own(known)) {
+	for _, known := range j.tokens {
+		if len(known) >= minSlip && known[0] == word[0] && oneSlip(word, known) && (len(known) > minSlip || j.own(known)) {
 			return known
 		}
 		if isDoer && len(deed) >= minSlip-1 && (known == deed || known == deed+"e" || known == deed+"y") {
@@ -29,11 +29,11 @@ func (s *Sorter) meant(word string) string {
 
 // own tells a word of the client's services or places. Of other short words too
 // many are one letter away from another: a storm is no store.
-func (s *Sorter) own(word string) bool {
-	if s.words[s.lang.Stem(word)]&isService != 0 {
+func (j *Judge) own(word string) bool {
+	if j.words[j.lang.Stem(word)]&isService != 0 {
 		return true
 	}
-	return slices.ContainsFunc(s.places, func(l listed) bool { return slices.Contains(l.words, singular(word)) })
+	return slices.ContainsFunc(j.places, func(l listed) bool { return slices.Contains(l.words, singular(word)) })
 }
 
 // oneSlip tells whether two words differ by one letter left out, put in,

@@ -1,4 +1,4 @@
-package phrase
+package intent
 
 import (
 	"strings"
@@ -13,7 +13,7 @@ func (s span) covers(i int) bool { return i >= s.lo && i < s.hi }
 
 // state finds a state that is none of the client's. An abbreviation counts at
 // the end of a phrase, behind a word that may be a town's name.
-func (s *Sorter) state(tokens, stems []string) span {
+func (j *Judge) state(tokens, stems []string) span {
 	for i := range tokens {
 		for n := 1; n <= 3 && i+n <= len(tokens); n++ {
 			name := strings.Join(tokens[i:i+n], " ")
@@ -21,17 +21,17 @@ func (s *Sorter) state(tokens, stems []string) span {
 				name = strings.TrimSuffix(name, "s") // typed as a plural
 			}
 			for _, form := range []string{name, strings.Join(tokens[i:i+n], " ")} {
-				if full, ok := place.StateName(form); ok && len(form) > 2 && strings.EqualFold(full, form) && !s.home[form] {
+				if full, ok := place.StateName(form); ok && len(form) > 2 && strings.EqualFold(full, form) && !j.home[form] {
 					return span{i, i + n}
 				}
 			}
 		}
 	}
 	last := len(tokens) - 1
-	if last < 1 || len(tokens[last]) != 2 || s.home[tokens[last]] || s.words[stems[last]]&isKnown != 0 {
+	if last < 1 || len(tokens[last]) != 2 || j.home[tokens[last]] || j.words[stems[last]]&isKnown != 0 {
 		return span{}
 	}
-	if _, ok := place.StateName(strings.ToUpper(tokens[last])); ok && s.words[stems[last-1]]&isKnown == 0 {
+	if _, ok := place.StateName(strings.ToUpper(tokens[last])); ok && j.words[stems[last-1]]&isKnown == 0 {
 		return span{last, last + 1}
 	}
 	return span{}

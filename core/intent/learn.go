@@ -1,9 +1,10 @@
-package phrase
+package intent
 
 import (
 	"slices"
 	"strings"
 
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/text"
 )
@@ -19,10 +20,10 @@ const (
 	isKnown   // stands in some list
 )
 
-// Sorter tells the intents of phrases. It may be shared between goroutines
+// Judge judges phrases for one client. It may be shared between goroutines
 // where its language may.
-type Sorter struct {
-	lang     Language
+type Judge struct {
+	lang     phrase.Language
 	words    map[string]meaning // by stem
 	tokens   []string           // known tokens, for slips of spelling
 	research []listed
@@ -60,31 +61,31 @@ func singular(word string) string {
 	return word
 }
 
-// NewSorter prepares a sorter for a client.
-func NewSorter(g Ground) *Sorter {
-	s := &Sorter{lang: g.Language, words: map[string]meaning{}, home: map[string]bool{}, jobs: map[string]float64{}}
-	s.research = s.list(g.Lists.Research)
-	s.hire = s.list(g.Lists.Hire)
-	s.near = s.list(g.Lists.Near)
-	s.goods = slices.DeleteFunc(s.list(g.Lists.Goods), func(l listed) bool { return ofServices(l, g.Services) })
-	s.aside = s.list(g.Lists.Elsewhere)
+// NewJudge prepares a judge for a client.
+func NewJudge(g Ground) *Judge {
+	j := &Judge{lang: g.Language, words: map[string]meaning{}, home: map[string]bool{}, jobs: map[string]float64{}}
+	j.research = j.list(g.Lists.Research)
+	j.hire = j.list(g.Lists.Hire)
+	j.near = j.list(g.Lists.Near)
+	j.goods = slices.DeleteFunc(j.list(g.Lists.Goods), func(l listed) bool { return ofServices(l, g.Services) })
+	j.aside = j.list(g.Lists.Elsewhere)
 	for _, w := range g.Lists.Question {
-		s.learn(w, isQuestion)
+		j.learn(w, isQuestion)
 	}
-	generic := s.stemSet(g.Lists.Generic)
-	known := s.stemSet(append(g.Lists.Ordinary, g.Trade))
-	s.learnServices(g.Services, known, generic)
-	s.learnPlaces(g.Language.Places, known)
-	s.learnNames(g.Names, known, generic)
-	for _, set := range []map[string]bool{known, generic, s.stemSet(pronouns)} {
+	generic := j.stemSet(g.Lists.Generic)
+	known := j.stemSet(append(g.Lists.Ordinary, g.Trade))
+	j.learnServices(g.Services, known, generic)
+	j.learnPlaces(g.Language.Places, known)
+	j.learnNames(g.Names, known, generic)
+	for _, set := range []map[string]bool{known, generic, j.stemSet(pronouns)} {
 		for stem := range set {
-			s.words[stem] |= isKnown
+			j.words[stem] |= isKnown
 		}
 	}
 	for word, verdict := range g.Verdicts {
-		s.take(word, verdict)
+		j.take(word, verdict)
 	}
-	return s
+	return j
 }
 
 // ofServices tells an entry that stands in the client's own services: who
@@ -105,42 +106,42 @@ func ofServices(l listed, services []Service) bool {
 }
 
 // learnServices makes words of services of those that tell one by themselves.
-func (s *Sorter) learnServices(services []Service, known, generic map[string]bool) {
+func (j *Judge) learnServices(services []Service, known, generic map[string]bool) {
 	for _, service := range services {
-		s.jobs[service.Name] = service.Worth
+		j.jobs[service.Name] = service.Worth
 		for _, words := range service.Forms() {
 			own := form{service: service.Name}
 			for _, t := range text.Tokens(words) {
-				stem := s.lang.Stem(t)
+				stem := j.lang.Stem(t)
 				own.stems = append(own.stems, stem)
-				if s.lang.Small(t) {
+				if j.lang.Small(t) {
 					continue
 				}
 				known[stem] = true
 				if generic[stem] {
-					s.learn(t, 0)
+					j.learn(t, 0)
 				} else {
-					s.learn(t, isService)
+					j.learn(t, isService)
 				}
 			}
-			s.forms = append(s.forms, own)
+			j.forms = append(j.forms, own)
 		}
 	}
 }
 
 // learnPlaces takes in the client's places and their states.
-func (s *Sorter) learnPlaces(places []place.Place, known map[string]bool) {
+func (j *Judge) learnPlaces(places []place.Place, known map[string]bool) {
 	for _, p := range places {
 		for _, form := range p.Forms() {
-			s.places = append(s.places, s.listed(p.Name, form))
+			j.places = append(j.places, j.listed(p.Name, form))
 		}
 		for _, form := range append(p.StateForms(), p.Forms()...) {
 			for _, t := range form {
-				known[s.lang.Stem(t)] = true
+				known[j.lang.Stem(t)] = true
 			}
 		}
 		for _, form := range p.StateForms() {
-			s.home[strings.Join(form, " ")] = true
+			j.home[strings.Join(form, " ")] = true
 		}
 	}
 }
@@ -150,44 +151,44 @@ var pronouns = []string{"i you it my me we they this that these those not no so 
 
 // learnNames makes brand words of the words of names that are neither of the
 // services, nor of places, nor of the trade, nor ordinary.
-func (s *Sorter) learnNames(names []string, known, generic map[string]bool) {
+func (j *Judge) learnNames(names []string, known, generic map[string]bool) {
 	for _, name := range names {
 		for _, t := range text.Tokens(name) {
-			if stem := s.lang.Stem(t); !s.lang.Small(t) && !known[stem] && !generic[stem] && len(t) > 1 {
-				s.learn(t, isBrand)
+			if stem := j.lang.Stem(t); !j.lang.Small(t) && !known[stem] && !generic[stem] && len(t) > 1 {
+				j.learn(t, isBrand)
 			}
 		}
 	}
 }
 
 // take puts a verdict of the user over what is known of a word.
-func (s *Sorter) take(word string, verdict Verdict) {
+func (j *Judge) take(word string, verdict Verdict) {
 	for _, t := range text.Tokens(word) {
-		stem := s.lang.Stem(t)
-		s.words[stem] = isKnown
+		stem := j.lang.Stem(t)
+		j.words[stem] = isKnown
 		switch verdict {
-		case WordOfBrand:
-			s.words[stem] |= isBrand
-		case WordOfService:
-			s.words[stem] |= isService
-		case WordOfPlace:
-			s.words[stem] |= isAside
+		case FirmWord:
+			j.words[stem] |= isBrand
+		case ServiceWord:
+			j.words[stem] |= isService
+		case PlaceWord:
+			j.words[stem] |= isAside
 		}
 	}
 }
 
-func (s *Sorter) learn(word string, m meaning) {
+func (j *Judge) learn(word string, m meaning) {
 	for _, t := range text.Tokens(word) {
-		s.words[s.lang.Stem(t)] |= m | isKnown
-		s.tokens = append(s.tokens, t)
+		j.words[j.lang.Stem(t)] |= m | isKnown
+		j.tokens = append(j.tokens, t)
 	}
 }
 
 // list prepares a list; its words are known ones.
-func (s *Sorter) list(entries []string) []listed {
+func (j *Judge) list(entries []string) []listed {
 	var out []listed
 	for _, e := range entries {
-		if l := s.listed(e, text.Tokens(e)); len(l.words) > 0 {
+		if l := j.listed(e, text.Tokens(e)); len(l.words) > 0 {
 			out = append(out, l)
 		}
 	}
@@ -195,21 +196,21 @@ func (s *Sorter) list(entries []string) []listed {
 }
 
 // listed prepares an entry of a list.
-func (s *Sorter) listed(says string, tokens []string) listed {
+func (j *Judge) listed(says string, tokens []string) listed {
 	l := listed{text: says}
 	for _, t := range tokens {
-		s.words[s.lang.Stem(t)] |= isKnown
-		s.tokens = append(s.tokens, t)
+		j.words[j.lang.Stem(t)] |= isKnown
+		j.tokens = append(j.tokens, t)
 		l.words = append(l.words, singular(t))
 	}
 	return l
 }
 
-func (s *Sorter) stemSet(words []string) map[string]bool {
+func (j *Judge) stemSet(words []string) map[string]bool {
 	out := map[string]bool{}
 	for _, w := range words {
 		for _, t := range text.Tokens(w) {
-			out[s.lang.Stem(t)] = true
+			out[j.lang.Stem(t)] = true
 		}
 	}
 	return out

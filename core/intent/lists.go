@@ -1,4 +1,4 @@
-package phrase
+package intent
 
 import "inktally/core/text"
 
@@ -6,25 +6,25 @@ import "inktally/core/text"
 // the yardstick and can be edited. Entries may be of several words.
 type Lists struct {
 	// Question are words that begin a question.
-	Question []string `json:"question" maxItems:"2000"`
+	Question []string
 	// Research are words of somebody who wants to know, not to hire.
-	Research []string `json:"research" maxItems:"2000"`
+	Research []string
 	// Hire are words of somebody who is ready to hire.
-	Hire []string `json:"hire" maxItems:"2000"`
+	Hire []string
 	// Near are the words for what is close to the searcher.
-	Near []string `json:"near" maxItems:"2000"`
+	Near []string
 	// Generic are words of services that many other trades have too: they make
 	// no service by themselves.
-	Generic []string `json:"generic" maxItems:"2000"`
+	Generic []string
 	// Goods are words of somebody who buys goods, looks for work, or means
 	// something else altogether: such a phrase is broad.
-	Goods []string `json:"goods" maxItems:"2000"`
+	Goods []string
 	// Small are small words beside those of the language.
-	Small []string `json:"small" maxItems:"2000"`
+	Small []string
 	// Elsewhere are places that the client does not serve.
-	Elsewhere []string `json:"elsewhere" maxItems:"2000"`
+	Elsewhere []string
 	// Ordinary are words that stand in names of firms and make no brand.
-	Ordinary []string `json:"ordinary" maxItems:"2000"`
+	Ordinary []string
 }
 
 // Each returns the lists with each of them changed.

@@ -1,0 +1,23 @@
+package site
+
+// Kind is what a page of a site is for.
+type Kind string
+
+// The page kinds.
+const (
+	Home    Kind = "home"
+	Service Kind = "service"
+	Area    Kind = "area"
+	About   Kind = "about"
+	Contact Kind = "contact"
+	Gallery Kind = "gallery"
+	Article Kind = "article"
+	Other   Kind = "other"
+)
+
+// Kinds are all of them.
+func Kinds() []Kind { return []Kind{Home, Service, Area, About, Contact, Gallery, Article, Other} }
+
+// ForOneSubject tells a page that is for one service or one place: others are
+// contradictions on it (MEASURES 5.2).
+func (k Kind) ForOneSubject() bool { return k == Service || k == Area }
