@@ -34,8 +34,8 @@ var headings = []struct {
 // Layout is what the columns of a list hold.
 type Layout struct {
 	// Heading tells that the first row names the columns.
-	Heading bool   `json:"heading"`
-	Roles   []Role `json:"roles"`
+	Heading bool
+	Roles   []Role
 }
 
 // Guess tells what the columns hold, by their headings and else by what is in

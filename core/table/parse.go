@@ -6,15 +6,17 @@ package table
 import (
 	"bytes"
 	"encoding/csv"
-	"errors"
 	"io"
 	"strings"
 	"unicode/utf8"
 
+	"inktally/core/fault"
 	"inktally/core/text"
 
-	"golang.org/x/net/html/charset"
+	"golang.org/x/text/encoding"
+	"golang.org/x/text/encoding/charmap"
 	"golang.org/x/text/encoding/unicode"
+	"golang.org/x/text/transform"
 )
 
 // The bounds of a list.
@@ -22,6 +24,7 @@ const (
 	MaxRows    = 100_000
 	MaxColumns = 200 // of a row that are looked at
 	MaxWords   = 40  // of a phrase
+	MaxLetters = 400 // of a phrase, blanks too
 	sampleRows = 200 // that a column is guessed by
 )
 
@@ -39,7 +42,7 @@ func Parse(body []byte) ([][]string, error) {
 		rows, _ = parse(strings.ReplaceAll(plain, `"`, ""), comma)
 	}
 	if len(rows) == 0 {
-		return nil, errors.New("the list holds nothing")
+		return nil, fault.New(fault.ListEmpty)
 	}
 	return rows, nil
 }
@@ -78,32 +81,28 @@ func parse(plain string, comma rune) (rows [][]string, swallowed bool) {
 	return rows, swallowed
 }
 
-// decode turns a list into UTF-8. Without a mark it is UTF-8 where it is valid,
-// UTF-16 where every other byte is empty, else windows-1252.
+// decode turns a list into UTF-8. Without a byte order mark it is UTF-16 if
+// every other byte is empty, UTF-8 if it is valid, else windows-1252.
 func decode(body []byte) (string, error) {
+	var fallback encoding.Encoding = charmap.Windows1252
 	switch {
-	case bytes.HasPrefix(body, []byte("\xff\xfe")), bytes.HasPrefix(body, []byte("\xfe\xff")):
-		out, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewDecoder().Bytes(body)
-		return string(out), err
-	case bytes.HasPrefix(body, []byte("\xef\xbb\xbf")):
-		body = body[3:]
 	case bytes.Count(body[:min(len(body), 400)], []byte{0}) > 20:
-		order := unicode.LittleEndian
+		fallback = unicode.UTF16(unicode.LittleEndian, unicode.IgnoreBOM)
 		if body[0] == 0 {
-			order = unicode.BigEndian
+			fallback = unicode.UTF16(unicode.BigEndian, unicode.IgnoreBOM)
 		}
-		out, err := unicode.UTF16(order, unicode.IgnoreBOM).NewDecoder().Bytes(body)
-		return string(out), err
+	case bytes.IndexByte(body[:min(len(body), 4096)], 0) >= 0 && !marked(body):
+		return "", fault.New(fault.ListNotText)
+	case utf8.Valid(body):
+		fallback = encoding.Nop
 	}
-	if bytes.IndexByte(body[:min(len(body), 4096)], 0) >= 0 {
-		return "", errors.New("this is no list of text: bring CSV, TSV or XLSX")
-	}
-	if utf8.Valid(body) {
-		return string(body), nil
-	}
-	encoding, _ := charset.Lookup("windows-1252")
-	out, err := encoding.NewDecoder().Bytes(body)
-	return string(out), err
+	plain, _, err := transform.Bytes(unicode.BOMOverride(fallback.NewDecoder()), body)
+	return string(plain), err
+}
+
+// marked tells a list that begins with the mark of UTF-16.
+func marked(body []byte) bool {
+	return bytes.HasPrefix(body, []byte("\xff\xfe")) || bytes.HasPrefix(body, []byte("\xfe\xff"))
 }
 
 // delimiter guesses what the cells are parted by: the sign that parts most

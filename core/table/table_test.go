@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/fault"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"golang.org/x/text/encoding/unicode"
@@ -75,14 +77,43 @@ func TestBadLists(t *testing.T) {
 	}
 	for _, body := range []string{"", " \n,,\n", "\x00\x01\x02\x03binary"} {
 		_, err := Parse([]byte(body))
-		require.Error(t, err, "%q", body)
-		assert.NotContains(t, err.Error(), "\n")
+		_, told := fault.Of(err)
+		assert.True(t, told, "%q", body)
 	}
 	rows, err := Parse([]byte(strings.Repeat("x,", 10_000) + "\n"))
 	require.NoError(t, err)
 	assert.Len(t, rows[0], MaxColumns)
 	_, _, err = Take([][]string{{"1", "2"}}, Layout{Roles: []Role{Volume, Difficulty}})
-	assert.ErrorContains(t, err, "no column holds phrases")
+	assert.True(t, fault.Is(err, fault.NoPhraseColumn))
+}
+
+// A row is refused for its real reason: letters of many bytes are not many
+// words.
+func TestRefusals(t *testing.T) {
+	for name, c := range map[string]struct {
+		phrase string
+		want   Refusal
+	}{
+		"Japanese of 160 characters": {strings.Repeat("煙突掃除", 40), ""},
+		"longer than 400 letters":    {strings.Repeat("煙突掃除", 101), ManyLetters},
+		"one long word":              {strings.Repeat("a", 401), ManyLetters},
+		"41 words":                   {strings.Repeat("a ", 41), ManyWords},
+		"an address":                 {"http://ash.example", IsAddress},
+		"a number":                   {"1,300", IsNumber},
+		"signs":                      {"!!", NoWord},
+		"nothing":                    {"", NoPhrase},
+	} {
+		t.Run(name, func(t *testing.T) {
+			taken, refused, err := Take([][]string{{c.phrase, "7"}}, Layout{Roles: []Role{Phrase, Volume}})
+			require.NoError(t, err)
+			if c.want == "" {
+				assert.Len(t, taken, 1)
+				return
+			}
+			require.Len(t, refused, 1)
+			assert.Equal(t, c.want, refused[0].Reason)
+		})
+	}
 }
 
 func FuzzTable(f *testing.F) {

@@ -1,11 +1,11 @@
 package table
 
 import (
-	"errors"
-	"fmt"
 	"strconv"
 	"strings"
+	"unicode/utf8"
 
+	"inktally/core/fault"
 	"inktally/core/text"
 )
 
@@ -52,9 +52,28 @@ type Row struct {
 
 // Refused is a row that was not taken.
 type Refused struct {
-	Line   int    `json:"line" doc:"The row in the list, from 1"`
-	Text   string `json:"text"`
-	Reason string `json:"reason"`
+	// Line is the row in the list, from 1.
+	Line   int
+	Text   string
+	Reason Refusal
+}
+
+// Refusal is why a row was not taken.
+type Refusal string
+
+// The refusals.
+const (
+	NoPhrase    Refusal = "no_phrase"
+	NoWord      Refusal = "no_word"
+	ManyWords   Refusal = "many_words"   // more than MaxWords
+	ManyLetters Refusal = "many_letters" // more than MaxLetters
+	IsAddress   Refusal = "is_address"
+	IsNumber    Refusal = "is_number"
+)
+
+// Refusals are all of them.
+func Refusals() []Refusal {
+	return []Refusal{NoPhrase, NoWord, ManyWords, ManyLetters, IsAddress, IsNumber}
 }
 
 // Take takes the phrases of a list by its layout. What cannot be taken is told
@@ -67,14 +86,14 @@ func Take(rows [][]string, l Layout) (taken []Row, refused []Refused, err error)
 		}
 	}
 	if phraseAt < 0 {
-		return nil, nil, errors.New("no column holds phrases: say which one does")
+		return nil, nil, fault.New(fault.NoPhraseColumn)
 	}
 	for i, cells := range rows {
 		if i == 0 && l.Heading {
 			continue
 		}
 		if phraseAt >= len(cells) || cells[phraseAt] == "" {
-			refused = append(refused, Refused{i + 1, strings.Join(cells[:min(len(cells), 3)], " "), "there is no phrase in the row"})
+			refused = append(refused, Refused{i + 1, strings.Join(cells[:min(len(cells), 3)], " "), NoPhrase})
 			continue
 		}
 		row := Row{Phrase: clean(cells[phraseAt])}
@@ -115,18 +134,20 @@ func clean(s string) string {
 	return text.Collapse(strings.TrimLeft(s, "=+-@"))
 }
 
-// unfit tells why a text cannot be a phrase, empty where it can.
-func unfit(s string) string {
-	switch words := len(strings.Fields(s)); {
+// unfit tells why a text cannot be a phrase, empty if it can.
+func unfit(s string) Refusal {
+	switch {
 	case len(text.Tokens(s)) == 0:
-		return "it holds no word"
-	case words > MaxWords || len(s) > 400:
-		return fmt.Sprintf("it has more than %d words", MaxWords)
+		return NoWord
 	case strings.Contains(s, "://"):
-		return "it is an address, no phrase"
+		return IsAddress
+	case len(strings.Fields(s)) > MaxWords:
+		return ManyWords
+	case utf8.RuneCountInString(s) > MaxLetters:
+		return ManyLetters
 	}
 	if _, ok := Number(s); ok {
-		return "it is a number, no phrase"
+		return IsNumber
 	}
 	return ""
 }

@@ -1,11 +1,11 @@
 package fetch
 
 import (
-	"errors"
-	"fmt"
 	"net/netip"
 	"net/url"
 	"strings"
+
+	"inktally/core/fault"
 )
 
 // Address reads what somebody typed as the address of a page. Without a scheme
@@ -14,29 +14,29 @@ import (
 func Address(typed string) (string, error) {
 	typed = strings.TrimSpace(typed)
 	if typed == "" {
-		return "", errors.New("an address is missing: type one such as shop.example")
+		return "", fault.New(fault.AddressMissing)
 	}
 	if strings.ContainsAny(typed, " \t\n") {
-		return "", fmt.Errorf("%q is no address: it holds a space", short(typed))
+		return "", fault.New(fault.AddressSpace, typed)
 	}
 	scheme, rest, found := strings.Cut(typed, "://")
 	switch {
 	case !found && hasScheme(typed):
 		scheme, _, _ = strings.Cut(typed, ":")
-		return "", fmt.Errorf("an address that begins with %s: cannot be read; only http and https can", short(scheme))
+		return "", fault.New(fault.AddressScheme, scheme)
 	case !found:
 		typed = "http://" + typed
 	case !strings.EqualFold(scheme, "http") && !strings.EqualFold(scheme, "https"):
-		return "", fmt.Errorf("an address that begins with %s: cannot be read; only http and https can", short(scheme))
+		return "", fault.New(fault.AddressScheme, scheme)
 	case rest == "":
-		return "", fmt.Errorf("%q names no site", short(typed))
+		return "", fault.New(fault.AddressNoSite, typed)
 	}
 	u, err := url.Parse(typed)
 	if err != nil {
-		return "", fmt.Errorf("%q is no address", short(typed))
+		return "", fault.New(fault.AddressBad, typed)
 	}
 	if u.Hostname() == "" {
-		return "", fmt.Errorf("%q names no site", short(typed))
+		return "", fault.New(fault.AddressNoSite, typed)
 	}
 	u.Scheme = strings.ToLower(u.Scheme)
 	u.Host = strings.ToLower(u.Host)
@@ -45,7 +45,7 @@ func Address(typed string) (string, error) {
 		u.Path = "/"
 	}
 	if !strings.Contains(u.Hostname(), ".") && !strings.Contains(u.Hostname(), ":") && u.Hostname() != "localhost" {
-		return "", fmt.Errorf("%q is no address of a site: its name has no dot", short(u.Hostname()))
+		return "", fault.New(fault.AddressNoDot, u.Hostname())
 	}
 	return u.String(), nil
 }
@@ -61,12 +61,4 @@ func hasScheme(typed string) bool {
 	}
 	_, err := netip.ParseAddr(scheme)
 	return err != nil && (rest == "" || rest[0] < '0' || rest[0] > '9')
-}
-
-// short keeps a quotation from filling the screen.
-func short(s string) string {
-	if r := []rune(s); len(r) > 60 {
-		return string(r[:60]) + "…"
-	}
-	return s
 }

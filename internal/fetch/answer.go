@@ -3,10 +3,11 @@ package fetch
 import (
 	"bytes"
 	"context"
-	"fmt"
 	"net/http"
 	"net/url"
 	"strings"
+
+	"inktally/core/fault"
 )
 
 // Answer is what a site answers to one request of a browser, its body
@@ -19,11 +20,11 @@ type Answer struct {
 
 // Ask sends one request of a page that a browser is drawing. It goes the way
 // of all others: the same guard at the socket, the same bounds, no cookies.
-// The errors are sentences for the user.
+// The errors are faults.
 func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.Header, body []byte) (Answer, error) {
 	req, err := http.NewRequestWithContext(ctx, method, address, bytes.NewReader(body))
 	if err != nil || req.URL.Scheme != "http" && req.URL.Scheme != "https" {
-		return Answer{}, fmt.Errorf("%q is no address", short(address))
+		return Answer{}, fault.New(fault.AddressBad, address)
 	}
 	for name, values := range header {
 		if !ownHeader(name) {
@@ -61,12 +62,12 @@ func ownHeader(name string) bool {
 	return false
 }
 
-// Welcome tells whether a site lets programs read an address; Unwelcome where
-// it does not.
+// Welcome tells whether a site lets programs read an address; the fault
+// RobotsRefuse if it does not.
 func (f *Fetcher) Welcome(ctx context.Context, address string) error {
 	u, err := url.Parse(address)
 	if err != nil {
-		return fmt.Errorf("%q is no address", short(address))
+		return fault.New(fault.AddressBad, address)
 	}
 	return f.welcome(ctx, u)
 }

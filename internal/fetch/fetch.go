@@ -3,16 +3,16 @@ package fetch
 import (
 	"context"
 	"errors"
-	"fmt"
 	"io"
 	"net"
 	"net/http"
-	"net/url"
 	"os"
 	"slices"
 	"strings"
 	"sync"
 	"time"
+
+	"inktally/core/fault"
 )
 
 const (
@@ -40,8 +40,8 @@ type Document struct {
 type Request struct {
 	// Address is one that Address has passed.
 	Address string
-	// Overrule reads the page although its site asks programs not to.
-	Overrule bool
+	// IgnoreRobots reads the page although its robots.txt asks programs not to.
+	IgnoreRobots bool
 	// ETag and LastModified are those of the last reading, where it is at hand:
 	// a page that has not changed is then not sent again.
 	ETag, LastModified string
@@ -132,10 +132,10 @@ func Dialer(g Guard) func(ctx context.Context, network, address string) (net.Con
 
 func (f *Fetcher) checkRedirect(req *http.Request, via []*http.Request) error {
 	if len(via) >= maxRedirects {
-		return errors.New("it redirects in a circle")
+		return fault.New(fault.RedirectCircle, req.URL.Hostname())
 	}
 	if s := req.URL.Scheme; s != "http" && s != "https" {
-		return fmt.Errorf("it redirects to an address that begins with %s:", short(s))
+		return fault.New(fault.RedirectScheme, via[0].URL.Hostname(), s)
 	}
 	if req.Context().Value(minding{}) != nil {
 		return f.welcome(req.Context(), req.URL)
@@ -146,15 +146,15 @@ func (f *Fetcher) checkRedirect(req *http.Request, via []*http.Request) error {
 // minding marks the context of a request that minds robots.txt.
 type minding struct{}
 
-// Get reads a page. The errors are sentences for the user; Unwelcome is one
-// that Overrule passes over.
+// Get reads a page. The errors are faults; RobotsRefuse is one that
+// IgnoreRobots passes over.
 func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
-	if !r.Overrule {
+	if !r.IgnoreRobots {
 		ctx = context.WithValue(ctx, minding{}, true)
 	}
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, r.Address, nil)
 	if err != nil {
-		return Document{}, fmt.Errorf("%q is no address", short(r.Address))
+		return Document{}, fault.New(fault.AddressBad, r.Address)
 	}
 	req.Header.Set("User-Agent", f.userAgent)
 	req.Header.Set("Accept", "text/html,application/xhtml+xml;q=0.9,*/*;q=0.1")
@@ -166,7 +166,7 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 		req.Header.Set("If-Modified-Since", r.LastModified)
 	}
 	host := req.URL.Hostname()
-	if !r.Overrule {
+	if !r.IgnoreRobots {
 		if err := f.welcome(ctx, req.URL); err != nil {
 			return Document{}, err
 		}
@@ -183,10 +183,10 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 		return doc, nil
 	}
 	if resp.StatusCode >= 400 {
-		return Document{}, fmt.Errorf("%s answered %d (%s)", host, resp.StatusCode, strings.ToLower(http.StatusText(resp.StatusCode)))
+		return Document{}, Answered(host, resp.StatusCode)
 	}
 	if !readable(doc.ContentType) {
-		return Document{}, fmt.Errorf("%s sent no web page but %s", host, short(doc.ContentType))
+		return Document{}, fault.New(fault.NotAPage, host, doc.ContentType)
 	}
 	if doc.Body, err = unpacked(resp, MaxBody); err != nil {
 		return Document{}, explain(host, err)
@@ -214,7 +214,12 @@ func readable(contentType string) bool {
 	return false
 }
 
-var errTooLarge = fmt.Errorf("the page is larger than %d MB and is not read", MaxBody>>20)
+// Answered is the fault of a site that answers with a status that is no page.
+func Answered(host string, status int) *fault.Fault {
+	return fault.New(fault.SiteAnswered, host, status, strings.ToLower(http.StatusText(status)))
+}
+
+func tooLarge() *fault.Fault { return fault.New(fault.PageTooLarge, MaxBody>>20) }
 
 func readAll(r io.Reader) ([]byte, error) {
 	body, err := io.ReadAll(io.LimitReader(r, MaxBody+1))
@@ -222,7 +227,7 @@ func readAll(r io.Reader) ([]byte, error) {
 		return nil, err
 	}
 	if len(body) > MaxBody {
-		return nil, errTooLarge
+		return nil, tooLarge()
 	}
 	return body, nil
 }
@@ -231,15 +236,11 @@ func readAll(r io.Reader) ([]byte, error) {
 func File(name string) (Document, error) {
 	f, err := os.Open(name)
 	if err != nil {
-		var path *os.PathError
-		if errors.As(err, &path) {
-			err = path.Err
-		}
-		return Document{}, fmt.Errorf("%s cannot be read: %w", name, err)
+		return Document{}, fault.New(fault.FileUnreadable, name).Because(err)
 	}
 	defer f.Close()
 	if info, err := f.Stat(); err == nil && info.IsDir() {
-		return Document{}, fmt.Errorf("%s is a folder", name)
+		return Document{}, fault.New(fault.FileIsFolder, name)
 	}
 	return Stream(name, f)
 }
@@ -248,46 +249,43 @@ func File(name string) (Document, error) {
 func Stream(name string, r io.Reader) (Document, error) {
 	body, err := readAll(r)
 	if err != nil {
-		return Document{}, fmt.Errorf("%s: %w", name, err)
+		if _, told := fault.Of(err); !told {
+			err = fault.New(fault.FileUnreadable, name).Because(err)
+		}
+		return Document{}, err
 	}
 	if len(body) == 0 {
-		return Document{}, fmt.Errorf("%s is empty", name)
+		return Document{}, fault.New(fault.FileEmpty, name)
 	}
 	return Document{URL: name, Body: body}, nil
 }
 
-// explain makes one sentence of what went wrong.
+// explain makes a fault of what went wrong with a host.
 func explain(host string, err error) error {
 	var (
-		no        refused
-		unwelcome Unwelcome
-		dns       *net.DNSError
-		netErr    net.Error
-		address   *url.Error
+		no     refused
+		dns    *net.DNSError
+		netErr net.Error
+		op     *net.OpError
 	)
+	told, known := fault.Of(err)
 	switch {
 	case errors.Is(err, context.Canceled):
 		return context.Canceled
-	case errors.As(err, &unwelcome):
-		return unwelcome
+	case known:
+		return told
 	case errors.Is(err, errBrokenOff):
-		return fmt.Errorf("%s sent only a part of the page, or a damaged one", host)
+		return fault.New(fault.PageCutShort, host).Because(err)
 	case strings.Contains(err.Error(), "headers exceeded"):
-		return fmt.Errorf("%s sent headers without end and is not read", host)
-	case errors.Is(err, errTooLarge):
-		return errTooLarge
+		return fault.New(fault.HeadersEndless, host)
 	case errors.As(err, &no):
-		return fmt.Errorf("%s was not read: %w", host, no)
+		return fault.New(fault.PrivateAddress, host, no.addr)
 	case errors.As(err, &dns):
-		return fmt.Errorf("no site is found under the name %s", host)
+		return fault.New(fault.NoSuchSite, host)
 	case errors.As(err, &netErr) && netErr.Timeout():
-		return fmt.Errorf("%s did not answer in time", host)
-	case errors.As(err, &address):
-		err = address.Err
+		return fault.New(fault.TimedOut, host)
+	case errors.As(err, &op):
+		return fault.New(fault.NoConnection, host).Because(err)
 	}
-	var op *net.OpError
-	if errors.As(err, &op) {
-		return fmt.Errorf("no connection to %s could be made", host)
-	}
-	return fmt.Errorf("%s could not be read: %w", host, err)
+	return fault.New(fault.NotRead, host).Because(err)
 }

@@ -12,6 +12,8 @@ import (
 	"testing"
 	"time"
 
+	"inktally/core/fault"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"golang.org/x/net/dns/dnsmessage"
@@ -73,12 +75,11 @@ func TestChangingName(t *testing.T) {
 	}
 	f := New(Options{Timeout: 2 * time.Second, Guard: guard})
 	for range 3 {
-		_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", Overrule: true})
+		_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})
 		require.Error(t, err)
-		assert.NotContains(t, err.Error(), "\n")
 	}
-	_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", Overrule: true})
-	require.ErrorContains(t, err, "private network")
+	_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})
+	require.True(t, fault.Is(err, fault.PrivateAddress), "%v", err)
 	assert.Greater(t, asked.Load(), int32(1))
 	assert.Contains(t, seen, netip.AddrFrom4([4]byte{192, 0, 2, 7}), "the first answer was followed")
 	assert.Contains(t, seen, netip.AddrFrom4([4]byte{127, 0, 0, 1}), "and so was the second")

@@ -2,11 +2,12 @@ package fetch
 
 import (
 	"context"
-	"fmt"
 	"io"
 	"net/http"
 	"net/url"
 	"time"
+
+	"inktally/core/fault"
 
 	"github.com/temoto/robotstxt"
 )
@@ -17,14 +18,6 @@ const (
 	robotsTime  = 8 * time.Second
 	robotsAge   = 30 * time.Minute
 )
-
-// Unwelcome says that a site asks programs not to read a page. Its user may
-// overrule that, page by page.
-type Unwelcome struct{ Host string }
-
-func (u Unwelcome) Error() string {
-	return fmt.Sprintf("%s asks programs not to read this page (robots.txt)", u.Host)
-}
 
 // keptRobots is what a site's robots.txt says, nil for nothing.
 type keptRobots struct {
@@ -58,7 +51,7 @@ func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
 		path += "?" + u.RawQuery
 	}
 	if kept.data != nil && !kept.data.TestAgent(path, robotsAgent) {
-		return Unwelcome{u.Hostname()}
+		return fault.New(fault.RobotsRefuse, u.Hostname())
 	}
 	return nil
 }

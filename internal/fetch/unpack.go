@@ -12,6 +12,8 @@ import (
 	"net/http"
 	"strings"
 
+	"inktally/core/fault"
+
 	"github.com/andybalholm/brotli"
 )
 
@@ -36,7 +38,7 @@ func unpacked(resp *http.Response, most int) ([]byte, error) {
 		case "deflate":
 			r, err = inflate(r)
 		default:
-			return nil, fmt.Errorf("it packs its pages as %q, which cannot be undone here", short(encoding))
+			return nil, fault.New(fault.UnknownPacking, resp.Request.URL.Hostname(), encoding)
 		}
 		if err != nil {
 			return nil, broken(err)
@@ -47,7 +49,7 @@ func unpacked(resp *http.Response, most int) ([]byte, error) {
 		return nil, broken(err)
 	}
 	if len(body) > most {
-		return nil, errTooLarge
+		return nil, tooLarge()
 	}
 	return body, nil
 }

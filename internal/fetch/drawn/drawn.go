@@ -18,6 +18,7 @@ import (
 	"sync"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/fetch"
 
 	"github.com/chromedp/chromedp"
@@ -81,9 +82,6 @@ func New(o Options) *Browser {
 	return &Browser{options: o, turns: make(chan struct{}, atOnce)}
 }
 
-// ErrMissing says that there is no browser to draw with.
-var ErrMissing = errors.New("no browser is at hand to draw pages: install Chromium, or name one with --browser-url")
-
 // Available tells whether there is a browser to draw with.
 func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
 
@@ -113,7 +111,7 @@ func (b *Browser) browser() (context.Context, error) {
 	b.stop()
 	ctx, end, err := b.start()
 	if err != nil {
-		return nil, fmt.Errorf("the browser does not start: %w", err)
+		return nil, fault.New(fault.BrowserNotStart).Because(err)
 	}
 	b.running, b.end = ctx, end
 	return ctx, nil
@@ -182,13 +180,12 @@ func flags(path, dir string) []chromedp.ExecAllocatorOption {
 	return out
 }
 
-// Draw reads the page at an address as it is drawn. The errors are sentences
-// for the user.
+// Draw reads the page at an address as it is drawn. The errors are faults.
 func (b *Browser) Draw(ctx context.Context, r fetch.Request) (fetch.Document, error) {
 	if !b.Available() {
-		return fetch.Document{}, ErrMissing
+		return fetch.Document{}, fault.New(fault.NoBrowser)
 	}
-	if !r.Overrule {
+	if !r.IgnoreRobots {
 		if err := b.options.Web.Welcome(ctx, r.Address); err != nil {
 			return fetch.Document{}, err
 		}
@@ -200,14 +197,11 @@ func (b *Browser) Draw(ctx context.Context, r fetch.Request) (fetch.Document, er
 		return fetch.Document{}, ctx.Err()
 	}
 	doc, err := b.draw(ctx, r.Address)
-	if errors.Is(err, errDied) && ctx.Err() == nil {
+	if fault.Is(err, fault.BrowserLost) && ctx.Err() == nil {
 		doc, err = b.draw(ctx, r.Address)
 	}
 	return doc, err
 }
-
-// errDied says that the browser was lost while it drew.
-var errDied = errors.New("the browser was lost while it drew the page")
 
 // draw draws a page in a tab of its own.
 func (b *Browser) draw(ctx context.Context, address string) (fetch.Document, error) {
@@ -231,9 +225,9 @@ func (b *Browser) draw(ctx context.Context, address string) (fetch.Document, err
 	case v.failure() != nil:
 		return fetch.Document{}, v.failure()
 	case limit.Err() != nil:
-		return fetch.Document{}, fmt.Errorf("%s was not drawn in time", v.host())
+		return fetch.Document{}, fault.New(fault.RenderTimedOut, v.host())
 	case !alive(running):
-		return fetch.Document{}, errDied
+		return fetch.Document{}, fault.New(fault.BrowserLost).Because(err)
 	}
-	return fetch.Document{}, fmt.Errorf("%s could not be drawn: %w", v.host(), err)
+	return fetch.Document{}, fault.New(fault.RenderFailed, v.host()).Because(err)
 }

@@ -14,6 +14,7 @@ import (
 	"testing"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 
@@ -140,14 +141,13 @@ func TestDrawnOddities(t *testing.T) {
 func TestDrawingFails(t *testing.T) {
 	server, _ := shop(t)
 	b := browser(t, 6*time.Second)
-	for path, says := range map[string]string{
-		"/broken": "answered 502", "/nothing": "answered 404", "/private": "asks programs not to read", "/loop": "was not drawn in time",
-		"/crash": "memory",
+	for path, want := range map[string]fault.Code{
+		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse, "/loop": fault.RenderTimedOut,
+		"/crash": fault.RenderMemory,
 	} {
 		_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + path})
 		require.Error(t, err, path)
-		assert.Contains(t, err.Error(), says, path)
-		assert.NotContains(t, err.Error(), "\n")
+		assert.True(t, fault.Is(err, want), "%v", err)
 	}
 	_, p := draw(t, b, server.URL+"/there")
 	assert.Equal(t, "There", p.Headings[0].Text)
@@ -208,7 +208,7 @@ func TestNoBrowser(t *testing.T) {
 	b := New(Options{})
 	assert.False(t, b.Available())
 	_, err := b.Draw(context.Background(), fetch.Request{Address: "http://shop.example/"})
-	assert.ErrorIs(t, err, ErrMissing)
+	assert.True(t, fault.Is(err, fault.NoBrowser))
 }
 
 // A browser elsewhere serves as well.
@@ -219,7 +219,7 @@ func TestBrowserElsewhere(t *testing.T) {
 	b := New(Options{Web: local.options.Web, URL: "http://127.0.0.1:1/"})
 	assert.True(t, b.Available())
 	_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + "/there"})
-	assert.ErrorContains(t, err, "the browser does not start")
+	assert.True(t, fault.Is(err, fault.BrowserNotStart), "%v", err)
 	b = New(Options{Web: local.options.Web, URL: elsewhere(t, local.options.Path)})
 	defer b.Close()
 	_, p := draw(t, b, server.URL+"/")

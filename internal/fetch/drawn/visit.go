@@ -3,15 +3,14 @@ package drawn
 import (
 	"context"
 	_ "embed"
-	"errors"
 	"fmt"
 	"net/http"
 	"net/url"
-	"strings"
 	"sync"
 	"sync/atomic"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/fetch"
 
 	"github.com/chromedp/cdproto/cdp"
@@ -117,7 +116,7 @@ func (v *visit) hear(event any) {
 			_, _ = chromedp.Call(v.tab, page.HandleJavaScriptDialog, page.HandleJavaScriptDialogParams{Accept: false})
 		}()
 	case *inspector.EventTargetCrashed:
-		v.fail(fmt.Errorf("%s takes more memory to draw than it may", v.host()))
+		v.fail(fault.New(fault.RenderMemory, v.host()))
 	}
 }
 
@@ -166,7 +165,7 @@ func (v *visit) answer(e *intercept.EventRequestPaused) {
 // note keeps what became of the page's own document.
 func (v *visit) note(address string, a fetch.Answer, err error) error {
 	if err == nil && a.Status >= 400 {
-		err = fmt.Errorf("%s answered %d (%s)", v.host(), a.Status, strings.ToLower(http.StatusText(a.Status)))
+		err = fetch.Answered(v.host(), a.Status)
 	}
 	if err != nil {
 		v.fail(err)
@@ -228,7 +227,7 @@ type taken struct {
 	HTML string `json:"html"`
 }
 
-var errTooLarge = errors.New("the page grows larger than can be read when it is drawn")
+var errTooLarge = fault.New(fault.RenderTooLarge)
 
 // takeDown writes the page down as it stands. A page may have led on by
 // script, so its world is looked for anew.

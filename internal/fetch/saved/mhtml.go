@@ -3,16 +3,16 @@ package saved
 import (
 	"bytes"
 	"encoding/base64"
-	"errors"
-	"fmt"
 	"io"
 	"mime"
 	"mime/multipart"
 	"mime/quotedprintable"
 	"net/mail"
 	"net/textproto"
+	"path"
 	"strings"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 )
@@ -27,14 +27,14 @@ const (
 func mhtml(f File) (Page, error) {
 	message, err := mail.ReadMessage(bytes.NewReader(f.Body))
 	if err != nil {
-		return Page{}, errors.New("this web archive cannot be read: it does not begin as one")
+		return Page{}, fault.New(fault.ArchiveUnreadable)
 	}
 	m := parts{byAddress: map[string][]byte{}}
 	if err := m.read(textproto.MIMEHeader(message.Header), message.Body, 0); err != nil {
 		return Page{}, err
 	}
 	if m.page == nil {
-		return Page{}, errors.New("this web archive holds no page")
+		return Page{}, fault.New(fault.ArchiveEmpty)
 	}
 	p := Page{File: f.Name, Archive: true, Sheets: map[string]string{},
 		Document: fetch.Document{ContentType: m.contentType, Body: m.page}, Base: m.location}
@@ -45,7 +45,7 @@ func mhtml(f File) (Page, error) {
 		body, ok := m.byAddress[address]
 		return body, ok
 	})
-	return p, bounds(m.page)
+	return p, bounds(path.Base(f.Name), m.page)
 }
 
 // parts are those of an MHTML file.
@@ -61,7 +61,7 @@ type parts struct {
 // read takes a part or, where it has parts itself, these.
 func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) error {
 	if m.count++; m.count > maxParts || depth > maxNest {
-		return fmt.Errorf("this web archive has more than %d parts, or parts within parts without end", maxParts)
+		return fault.New(fault.ArchiveTooMany, maxParts)
 	}
 	kind, params, err := mime.ParseMediaType(header.Get("Content-Type"))
 	if err != nil {
@@ -78,10 +78,10 @@ func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) err
 		return nil // a page can do without one of its sheets
 	}
 	if err != nil && len(raw) == 0 {
-		return errors.New("this web archive is damaged: a part of it cannot be decoded")
+		return fault.New(fault.ArchiveDamaged)
 	}
 	if m.sum += len(raw); m.sum > MaxBytes {
-		return fmt.Errorf("this web archive unfolds to more than %d MB", MaxBytes>>20)
+		return fault.New(fault.ArchiveTooLarge, MaxBytes>>20)
 	}
 	location := strings.TrimSpace(header.Get("Content-Location"))
 	if isHTML(kind) {
@@ -102,7 +102,7 @@ func (m *parts) readAll(r *multipart.Reader, depth int) error {
 			return nil // what came before the damage is kept
 		}
 		if err != nil {
-			return errors.New("this web archive is damaged: its parts cannot be told apart")
+			return fault.New(fault.ArchiveDamaged)
 		}
 		if err := m.read(part.Header, part, depth+1); err != nil {
 			return err

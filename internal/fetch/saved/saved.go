@@ -8,13 +8,13 @@ package saved
 
 import (
 	"bytes"
-	"fmt"
 	"net/url"
 	"path"
 	"regexp"
 	"slices"
 	"strings"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 )
@@ -46,9 +46,16 @@ const (
 	MaxBytes = 100 << 20
 )
 
-// Read finds the pages in files. The problems are sentences, one for each file
-// that could not be read.
-func Read(files []File) (pages []Page, problems []error) {
+// Problem is why a file could not be read, wholly or in part: its name, empty if
+// it is about all files together, and a fault.
+type Problem struct {
+	File string
+	Err  error
+}
+
+// Read finds the pages in files. There is one problem for each file that could
+// not be read.
+func Read(files []File) (pages []Page, problems []Problem) {
 	byPath := map[string][]byte{}
 	for i := range files {
 		files[i].Name = path.Clean("/" + strings.ReplaceAll(files[i].Name, `\`, "/"))[1:]
@@ -57,12 +64,12 @@ func Read(files []File) (pages []Page, problems []error) {
 	for _, f := range files {
 		found, err := read(f, byPath)
 		if err != nil {
-			problems = append(problems, fmt.Errorf("%s: %w", path.Base(f.Name), err))
+			problems = append(problems, Problem{path.Base(f.Name), err})
 		}
 		pages = append(pages, found...)
 	}
 	if len(pages) == 0 && len(problems) == 0 {
-		problems = append(problems, fmt.Errorf("no page was found among the files: bring an HTML file, a text, or a web archive"))
+		problems = append(problems, Problem{Err: fault.New(fault.NoPageInFiles)})
 	}
 	return pages, problems
 }
@@ -76,7 +83,7 @@ func read(f File, others map[string][]byte) ([]Page, error) {
 		}
 		return one(htmlPage(f, others))
 	case kindText:
-		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}}, bounds(f.Body))
+		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}}, bounds(path.Base(f.Name), f.Body))
 	case kindMHTML:
 		return one(mhtml(f))
 	case kindWARC:
@@ -164,12 +171,12 @@ func besideAnother(name string, others map[string][]byte) bool {
 	return false
 }
 
-func bounds(body []byte) error {
+func bounds(name string, body []byte) error {
 	switch {
 	case len(bytes.TrimSpace(body)) == 0:
-		return fmt.Errorf("the file is empty")
+		return fault.New(fault.FileEmpty, name)
 	case len(body) > fetch.MaxBody:
-		return fmt.Errorf("the page is larger than %d MB and is not read", fetch.MaxBody>>20)
+		return fault.New(fault.PageTooLarge, fetch.MaxBody>>20)
 	}
 	return nil
 }
@@ -193,7 +200,7 @@ func htmlPage(f File, others map[string][]byte) (Page, error) {
 		body, ok := others[path.Clean(u.Path)]
 		return body, ok
 	})
-	return p, bounds(f.Body)
+	return p, bounds(path.Base(f.Name), f.Body)
 }
 
 // maxSheets and maxSheetBytes bound the style sheets of one page.
@@ -222,9 +229,9 @@ func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, b
 
 // Same tells whether two addresses lead to the same page, whatever the scheme,
 // a www or a slash at the end.
-func Same(a, b string) bool { return a != "" && plain(a) == plain(b) }
+func Same(a, b string) bool { return a != "" && bare(a) == bare(b) }
 
-func plain(address string) string {
+func bare(address string) string {
 	_, rest, _ := strings.Cut(address, "://")
 	rest, _, _ = strings.Cut(rest, "#")
 	rest = strings.TrimSuffix(strings.TrimPrefix(rest, "www."), "/")

@@ -7,6 +7,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 
 	"github.com/stretchr/testify/assert"
@@ -115,33 +116,34 @@ func TestWARC(t *testing.T) {
 	// A broken record leaves what stands before it.
 	pages, problems := Read([]File{{"cut.warc", []byte(page + sheet + second[:len(second)-30])}})
 	require.Len(t, problems, 1)
-	assert.Contains(t, problems[0].Error(), "cut.warc: ")
+	assert.Equal(t, "cut.warc", problems[0].File)
 	require.NotEmpty(t, pages)
 	assert.Equal(t, 2, seen(pages[0]))
 }
 
 func TestBadFiles(t *testing.T) {
 	bomb := zipped(strings.Repeat(strings.Repeat("x", 1<<20), 30))
-	for name, c := range map[string]struct{ body, says string }{
-		"empty.html":    {"", "is empty"},
-		"blank.txt":     {" \n ", "is empty"},
-		"photo.jpg":     {"\xff\xd8", "no page was found"},
-		"large.html":    {strings.Repeat("<p>word ", 3<<20), "larger than 20 MB"},
-		"nothing.mhtml": {"nothing", "does not begin as one"},
-		"no.mhtml":      {"MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\nno parts", "cannot be told apart"},
-		"text.mhtml":    {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", "holds no page"},
-		"noise.warc":    {"WARC/1.0\r\nnoise\r\n\r\n", "web archive"},
-		"broken.warc":   {"WARC/", "web archive"},
-		"bomb.warc":     {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb), "cannot be read"},
-		"cut.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb[:len(bomb)/2]), "cannot be read"},
-		"odd.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate", "not deflate"), "cannot be read"},
+	for name, c := range map[string]struct {
+		body string
+		want fault.Code
+	}{
+		"empty.html":    {"", fault.FileEmpty},
+		"blank.txt":     {" \n ", fault.FileEmpty},
+		"photo.jpg":     {"\xff\xd8", fault.NoPageInFiles},
+		"large.html":    {strings.Repeat("<p>word ", 3<<20), fault.PageTooLarge},
+		"nothing.mhtml": {"nothing", fault.ArchiveUnreadable},
+		"no.mhtml":      {"MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\nno parts", fault.ArchiveDamaged},
+		"text.mhtml":    {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", fault.ArchiveEmpty},
+		"noise.warc":    {"WARC/1.0\r\nnoise\r\n\r\n", fault.ArchiveEmpty},
+		"broken.warc":   {"WARC/", fault.ArchiveEmpty},
+		"bomb.warc":     {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb), fault.ArchiveRecords},
+		"cut.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb[:len(bomb)/2]), fault.ArchiveRecords},
+		"odd.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate", "not deflate"), fault.ArchiveRecords},
 	} {
 		pages, problems := Read([]File{{name, []byte(c.body)}})
 		assert.Empty(t, pages, name)
 		require.Len(t, problems, 1, name)
-		assert.Contains(t, problems[0].Error(), c.says, name)
-		assert.NotContains(t, problems[0].Error(), "\n")
-		assert.Less(t, len(problems[0].Error()), 160)
+		assert.True(t, fault.Is(problems[0].Err, c.want), "%s: %v", name, problems[0].Err)
 	}
 }
 
@@ -164,15 +166,15 @@ func FuzzWARC(f *testing.F) {
 	f.Fuzz(func(t *testing.T, body []byte) { check(t, "a.warc.gz", body) })
 }
 
-// check reads any file: pages or problems come of it, and one sentence each.
+// check reads any file: pages or problems come of it, each a fault.
 func check(t *testing.T, name string, body []byte) {
 	pages, problems := Read([]File{{name, body}})
 	if len(pages)+len(problems) == 0 {
-		t.Fatal("neither a page nor a sentence")
+		t.Fatal("neither a page nor a problem")
 	}
-	for _, err := range problems {
-		if strings.ContainsRune(err.Error(), '\n') {
-			t.Fatal(err)
+	for _, p := range problems {
+		if _, told := fault.Of(p.Err); !told {
+			t.Fatal(p.Err)
 		}
 	}
 	for _, p := range pages {

@@ -4,11 +4,11 @@ import (
 	"bufio"
 	"bytes"
 	"errors"
-	"fmt"
 	"io"
 	"net/http"
 	"strings"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 
@@ -24,7 +24,7 @@ func warc(f File) ([]Page, error) {
 		gowarc.WithSyntaxErrorPolicy(gowarc.ErrWarn), gowarc.WithSpecViolationPolicy(gowarc.ErrWarn),
 		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(), gowarc.WithBufferMaxMemBytes(1<<20))
 	if err != nil {
-		return nil, errors.New("this web archive cannot be read")
+		return nil, fault.New(fault.ArchiveUnreadable)
 	}
 	a := archive{sheets: map[string][]byte{}}
 	damage := a.readAll(r)
@@ -37,12 +37,10 @@ func warc(f File) ([]Page, error) {
 		})
 	}
 	switch {
-	case damage != nil && len(a.pages) > 0:
-		return a.pages, fmt.Errorf("%w; the pages before it were taken", damage)
 	case damage != nil:
-		return nil, damage
+		return a.pages, damage
 	case len(a.pages) == 0:
-		return nil, errors.New("this web archive holds no page")
+		return nil, fault.New(fault.ArchiveEmpty)
 	}
 	return a.pages, nil
 }
@@ -62,10 +60,10 @@ func (a *archive) readAll(r *gowarc.WarcFileReader) error {
 			break
 		}
 		if n > maxRecords {
-			return fmt.Errorf("this web archive has more than %d records", maxRecords)
+			return fault.New(fault.ArchiveTooMany, maxRecords)
 		}
 		if err != nil || record.WarcRecord == nil {
-			return fmt.Errorf("this web archive is damaged at record %d", n)
+			return fault.New(fault.ArchiveDamaged).Because(err)
 		}
 		err = a.take(record.WarcRecord)
 		_ = record.Close()
@@ -74,7 +72,7 @@ func (a *archive) readAll(r *gowarc.WarcFileReader) error {
 		}
 	}
 	if a.broken > 0 {
-		return fmt.Errorf("%d of the records of this web archive cannot be read", a.broken)
+		return fault.New(fault.ArchiveRecords, a.broken)
 	}
 	return nil
 }
@@ -107,14 +105,14 @@ func (a *archive) take(record gowarc.WarcRecord) error {
 		return nil
 	}
 	if a.sum += len(body); a.sum > MaxBytes {
-		return fmt.Errorf("this web archive unfolds to more than %d MB", MaxBytes>>20)
+		return fault.New(fault.ArchiveTooLarge, MaxBytes>>20)
 	}
 	if isSheet {
 		a.sheets[address] = body
 		return nil
 	}
 	address, err = fetch.Address(address)
-	if err == nil && bounds(body) == nil {
+	if err == nil && bounds("", body) == nil {
 		a.pages = append(a.pages, Page{Archive: true, Document: fetch.Document{URL: address, ContentType: contentType, Body: body}})
 	}
 	return nil

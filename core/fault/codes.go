@@ -1,0 +1,173 @@
+package fault
+
+// The failures of addresses that somebody typed.
+const (
+	AddressMissing Code = "address_missing"
+	AddressSpace   Code = "address_space"
+	AddressScheme  Code = "address_scheme"
+	AddressNoSite  Code = "address_no_site"
+	AddressBad     Code = "address_bad"
+	AddressNoDot   Code = "address_no_dot"
+)
+
+// The failures of pages that are read from the web.
+const (
+	RedirectCircle Code = "redirect_circle"
+	RedirectScheme Code = "redirect_scheme"
+	SiteAnswered   Code = "site_answered"
+	NotAPage       Code = "not_a_page"
+	PageTooLarge   Code = "page_too_large"
+	PageCutShort   Code = "page_cut_short"
+	HeadersEndless Code = "headers_endless"
+	PrivateAddress Code = "private_address"
+	NoSuchSite     Code = "no_such_site"
+	TimedOut       Code = "timed_out"
+	NoConnection   Code = "no_connection"
+	NotRead        Code = "not_read"
+	UnknownPacking Code = "unknown_packing"
+	RobotsRefuse   Code = "robots_refuse"
+	NotReadBefore  Code = "not_read_before"
+)
+
+// The failures of pages that a browser renders.
+const (
+	NoBrowser       Code = "no_browser"
+	BrowserNotStart Code = "browser_not_started"
+	BrowserLost     Code = "browser_lost"
+	RenderTimedOut  Code = "render_timed_out"
+	RenderFailed    Code = "render_failed"
+	RenderMemory    Code = "render_memory"
+	RenderTooLarge  Code = "render_too_large"
+	TakenAsServed   Code = "taken_as_served"
+	PageNotReadYet  Code = "page_not_read_yet"
+	PageKeptNowhere Code = "page_kept_nowhere"
+)
+
+// The failures of files that a user adds.
+const (
+	FileUnreadable    Code = "file_unreadable"
+	FileIsFolder      Code = "file_is_folder"
+	FileEmpty         Code = "file_empty"
+	FileNotAPage      Code = "file_not_a_page"
+	FolderWithoutPage Code = "folder_without_page"
+	NoFile            Code = "no_file"
+	TooManyFiles      Code = "too_many_files"
+	FilesTooLarge     Code = "files_too_large"
+	NoPageInFiles     Code = "no_page_in_files"
+	FileOfNobody      Code = "file_of_nobody"
+	FileWithoutURL    Code = "file_without_url"
+	NothingPasted     Code = "nothing_pasted"
+	PastedTooLarge    Code = "pasted_too_large"
+	ArchiveUnreadable Code = "archive_unreadable"
+	ArchiveEmpty      Code = "archive_empty"
+	ArchiveTooMany    Code = "archive_too_many"
+	ArchiveDamaged    Code = "archive_damaged"
+	ArchiveRecords    Code = "archive_records"
+	ArchiveTooLarge   Code = "archive_too_large"
+)
+
+// The failures of lists of phrases.
+const (
+	ListTooLarge       Code = "list_too_large"
+	ListEmpty          Code = "list_empty"
+	ListNotText        Code = "list_not_text"
+	ListNotOne         Code = "list_not_one"
+	WorkbookUnreadable Code = "workbook_unreadable"
+	WorkbookEmpty      Code = "workbook_empty"
+	NoPhraseColumn     Code = "no_phrase_column"
+	ColumnsUnreadable  Code = "columns_unreadable"
+	ImportNotLast      Code = "import_not_last"
+)
+
+// The failures of sources outside.
+const (
+	NoDemandSource   Code = "no_demand_source"
+	NoSearchSource   Code = "no_search_source"
+	SourceBadAddress Code = "source_bad_address"
+	SourceSilent     Code = "source_silent"
+	SourceAnswered   Code = "source_answered"
+	SourceUnreadable Code = "source_unreadable"
+	SearchUnknown    Code = "search_unknown"
+)
+
+// The failures of what is typed of a client.
+const (
+	PhraseNoWord      Code = "phrase_no_word"
+	ServiceNoWord     Code = "service_no_word"
+	SpellingNoWord    Code = "spelling_no_word"
+	PlaceNoWord       Code = "place_no_word"
+	TextTooLong       Code = "text_too_long"
+	JobNegative       Code = "job_negative"
+	ClientNeedsName   Code = "client_needs_name"
+	LanguageUnknown   Code = "language_unknown"
+	PhraseNeeded      Code = "phrase_needed"
+	NotOneWord        Code = "not_one_word"
+	TiedToItself      Code = "tied_to_itself"
+	PageThere         Code = "page_there"
+	OneHomePage       Code = "one_home_page"
+	HomePageStays     Code = "home_page_stays"
+	NoSuchService     Code = "no_such_service"
+	NoSuchPlace       Code = "no_such_place"
+	PageNeedsService  Code = "page_needs_service"
+	PageNeedsPlace    Code = "page_needs_place"
+	PageNeedsAddress  Code = "page_needs_address"
+	EntryWithoutSite  Code = "entry_without_site"
+	SomeRivalsAdded   Code = "some_rivals_added"
+	ChangeNeedsValue  Code = "change_needs_value"
+	HoursOutOfRange   Code = "hours_out_of_range"
+	RunUnderWay       Code = "run_under_way"
+	NothingToRead     Code = "nothing_to_read"
+	NoSuchFigure      Code = "no_such_figure"
+	FigureOutOfRange  Code = "figure_out_of_range"
+	GuidelineBackward Code = "guideline_backward"
+	WeightsNotHundred Code = "weights_not_hundred"
+)
+
+// The failures of requests to the program.
+const (
+	NotThere    Code = "not_there"
+	GivenUp     Code = "given_up"
+	OwnMistake  Code = "own_mistake"
+	WrongHost   Code = "wrong_host"
+	OtherSite   Code = "other_site"
+	NoMethod    Code = "no_method"
+	NoAddress   Code = "no_address"
+	BadEntry    Code = "bad_entry"
+	PortTaken   Code = "port_taken"
+	BadDataFile Code = "bad_data_file"
+)
+
+// params are the parameters of each code.
+var params = map[Code][]string{
+	AddressMissing: {}, AddressSpace: {"address"}, AddressScheme: {"scheme"}, AddressNoSite: {"address"}, AddressBad: {"address"},
+	AddressNoDot: {"name"},
+
+	RedirectCircle: {"host"}, RedirectScheme: {"host", "scheme"}, SiteAnswered: {"host", "status", "says"}, NotAPage: {"host", "type"},
+	PageTooLarge: {"mb"}, PageCutShort: {"host"}, HeadersEndless: {"host"}, PrivateAddress: {"host", "address"}, NoSuchSite: {"host"},
+	TimedOut: {"host"}, NoConnection: {"host"}, NotRead: {"host"}, UnknownPacking: {"host", "packing"}, RobotsRefuse: {"host"},
+	NotReadBefore: {},
+
+	NoBrowser: {}, BrowserNotStart: {}, BrowserLost: {}, RenderTimedOut: {"host"}, RenderFailed: {"host"}, RenderMemory: {"host"},
+	RenderTooLarge: {}, TakenAsServed: {}, PageNotReadYet: {}, PageKeptNowhere: {},
+
+	FileUnreadable: {"file"}, FileIsFolder: {"file"}, FileEmpty: {"file"}, FileNotAPage: {"file"}, FolderWithoutPage: {"folder"},
+	NoFile: {}, TooManyFiles: {"most"}, FilesTooLarge: {"mb"}, NoPageInFiles: {}, FileOfNobody: {}, FileWithoutURL: {},
+	NothingPasted: {}, PastedTooLarge: {"mb"}, ArchiveUnreadable: {}, ArchiveEmpty: {}, ArchiveTooMany: {"most"}, ArchiveDamaged: {},
+	ArchiveRecords: {"broken"}, ArchiveTooLarge: {"mb"},
+
+	ListTooLarge: {"mb"}, ListEmpty: {}, ListNotText: {}, ListNotOne: {}, WorkbookUnreadable: {}, WorkbookEmpty: {}, NoPhraseColumn: {},
+	ColumnsUnreadable: {}, ImportNotLast: {"name"},
+
+	NoDemandSource: {}, NoSearchSource: {}, SourceBadAddress: {"source"}, SourceSilent: {"source"}, SourceAnswered: {"source", "status"},
+	SourceUnreadable: {"source"}, SearchUnknown: {"phrase"},
+
+	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
+	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"}, TiedToItself: {},
+	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
+	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
+	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
+	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"},
+
+	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field", "says"},
+	PortTaken: {"address"}, BadDataFile: {"file"},
+}

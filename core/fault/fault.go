@@ -1,0 +1,111 @@
+// Package fault is what a person is told of a failure: a code with parameters,
+// worded at the rim for the language of a screen.
+//
+// Whatever fails for a reason that a person can understand or mend returns a
+// Fault. All other errors are the program's own and are never shown.
+package fault
+
+import (
+	"errors"
+	"fmt"
+	"slices"
+	"strings"
+)
+
+// Code names a kind of failure; it is the same in Go, in the API and in the
+// store.
+type Code string
+
+// Fault is a failure that is told to a person.
+type Fault struct {
+	Code Code
+	// Params fill the places of its sentence, by the names that the code has.
+	Params map[string]string
+	// Inner is another fault that the sentence goes on with, nil for none.
+	Inner *Fault
+	// cause is for logs only.
+	cause error
+}
+
+// New makes a fault. values are those of the code's parameters, in their order;
+// a wrong number of them is a mistake of the program.
+func New(code Code, values ...any) *Fault {
+	names := params[code]
+	if len(names) != len(values) {
+		panic(fmt.Sprintf("fault %s takes %d parameters, not %d", code, len(names), len(values)))
+	}
+	f := &Fault{Code: code, Params: map[string]string{}}
+	for i, name := range names {
+		f.Params[name] = short(fmt.Sprint(values[i]))
+	}
+	return f
+}
+
+// Because puts the error behind a fault, for logs.
+func (f *Fault) Because(cause error) *Fault {
+	f.cause = cause
+	return f
+}
+
+// Around puts another fault into one whose sentence goes on with it.
+func (f *Fault) Around(inner *Fault) *Fault {
+	f.Inner = inner
+	return f
+}
+
+// Error is for logs; people are told the sentence of the code.
+func (f *Fault) Error() string {
+	var b strings.Builder
+	b.WriteString(string(f.Code))
+	for _, name := range params[f.Code] {
+		fmt.Fprintf(&b, " %s=%q", name, f.Params[name])
+	}
+	if f.Inner != nil {
+		fmt.Fprintf(&b, " (%v)", f.Inner)
+	}
+	if f.cause != nil {
+		fmt.Fprintf(&b, ": %v", f.cause)
+	}
+	return b.String()
+}
+
+// Unwrap returns the error behind the fault.
+func (f *Fault) Unwrap() error { return f.cause }
+
+// Of returns the fault that an error is or wraps.
+func Of(err error) (*Fault, bool) {
+	var f *Fault
+	ok := errors.As(err, &f)
+	return f, ok
+}
+
+// Is tells whether an error is a fault of a code.
+func Is(err error, code Code) bool {
+	f, ok := Of(err)
+	return ok && f.Code == code
+}
+
+// Codes are all codes, sorted.
+func Codes() []Code {
+	out := make([]Code, 0, len(params))
+	for code := range params {
+		out = append(out, code)
+	}
+	slices.Sort(out)
+	return out
+}
+
+// Params are the names of a code's parameters, in the order that New takes
+// their values.
+func Params(code Code) []string { return params[code] }
+
+// longest is how many characters of a parameter are kept, so that a quotation
+// never fills the screen.
+const longest = 60
+
+func short(s string) string {
+	if r := []rune(s); len(r) > longest {
+		return string(r[:longest]) + "…"
+	}
+	return s
+}
