@@ -15,14 +15,15 @@ import (
 
 // DescribedBusiness is what structured data says of a business.
 type DescribedBusiness struct {
-	Type    string   `json:"type"`
-	Name    string   `json:"name"`
-	Phone   string   `json:"phone"`
-	Address string   `json:"address"`
-	Hours   []string `json:"hours"`
-	Areas   []string `json:"areas" doc:"Areas served"`
+	Type    string
+	Name    string
+	Phone   string
+	Address string
+	Hours   []string
+	// Areas are the areas served.
+	Areas []string
 	// Profiles are its addresses on other sites.
-	Profiles []string `json:"profiles"`
+	Profiles []string
 }
 
 const (
@@ -147,9 +148,9 @@ func (d data) businesses(v any, depth int) (out []DescribedBusiness) {
 // businessOf reads an object that has a name and the phone or the address of a
 // business.
 func (d data) businessOf(o map[string]any) (DescribedBusiness, bool) {
-	b := DescribedBusiness{Type: plain(o["@type"]), Name: plain(o["name"]), Phone: strings.TrimPrefix(plain(o["telephone"]), "tel:"),
-		Address: postal(d.parts(o["address"])), Hours: plainList(o["openingHours"]), Areas: plainList(d.parts(o["areaServed"])),
-		Profiles: plainList(o["sameAs"])}
+	b := DescribedBusiness{Type: textOf(o["@type"]), Name: textOf(o["name"]), Phone: strings.TrimPrefix(textOf(o["telephone"]), "tel:"),
+		Address: postal(d.parts(o["address"])), Hours: texts(o["openingHours"]), Areas: texts(d.parts(o["areaServed"])),
+		Profiles: texts(o["sameAs"])}
 	b.Hours = append(b.Hours, hours(d.parts(o["openingHoursSpecification"]))...)
 	return b, b.Name != "" && (b.Phone != "" || b.Address != "")
 }
@@ -161,11 +162,11 @@ func postal(list []any) string {
 	}
 	a, ok := list[0].(map[string]any)
 	if !ok {
-		return plain(list[0])
+		return textOf(list[0])
 	}
 	var parts []string
 	for _, key := range []string{"streetAddress", "addressLocality", "addressRegion", "postalCode"} {
-		if s := plain(a[key]); s != "" {
+		if s := textOf(a[key]); s != "" {
 			parts = append(parts, s)
 		}
 	}
@@ -180,11 +181,11 @@ func hours(list []any) (out []string) {
 		if !ok {
 			continue
 		}
-		days := plainList(o["dayOfWeek"])
+		days := texts(o["dayOfWeek"])
 		for i, d := range days {
 			days[i] = d[strings.LastIndexByte(d, '/')+1:]
 		}
-		opens, closes := plain(o["opens"]), plain(o["closes"])
+		opens, closes := textOf(o["opens"]), textOf(o["closes"])
 		if opens != "" || closes != "" {
 			out = append(out, strings.TrimSpace(strings.Join(days, ", ")+" "+opens+"-"+closes))
 		}
@@ -192,9 +193,9 @@ func hours(list []any) (out []string) {
 	return out
 }
 
-// plain is a value of structured data as text; of an object its name, of a
+// textOf is a value of structured data as text; of an object its name, of a
 // list its first.
-func plain(v any) string {
+func textOf(v any) string {
 	switch v := v.(type) {
 	case string:
 		return text.Collapse(v)
@@ -202,22 +203,22 @@ func plain(v any) string {
 		return strconv.FormatFloat(v, 'f', -1, 64)
 	case []any:
 		if len(v) > 0 {
-			return plain(v[0])
+			return textOf(v[0])
 		}
 	case map[string]any:
-		return plain(v["name"])
+		return textOf(v["name"])
 	}
 	return ""
 }
 
-func plainList(v any) []string {
+func texts(v any) []string {
 	list, ok := v.([]any)
 	if !ok {
 		list = []any{v}
 	}
 	out := []string{}
 	for _, x := range list {
-		if s := plain(x); s != "" {
+		if s := textOf(x); s != "" {
 			out = append(out, s)
 		}
 	}

@@ -7,8 +7,10 @@ import (
 
 // Phone is a telephone number on a page.
 type Phone struct {
-	Number string `json:"number"`
-	Linked bool   `json:"linked" doc:"Whether a touch calls it"`
+	// Number is as it stands in the text.
+	Number string
+	// Linked tells that a link calls it: click to call.
+	Linked bool
 }
 
 var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b`)

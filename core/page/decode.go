@@ -2,6 +2,7 @@ package page
 
 import (
 	"bytes"
+	"slices"
 	"strings"
 	"unicode/utf8"
 
@@ -10,10 +11,11 @@ import (
 	"golang.org/x/net/html/charset"
 	"golang.org/x/text/encoding"
 	"golang.org/x/text/encoding/unicode"
+	"golang.org/x/text/transform"
 )
 
-// marks are the byte order marks, each with what it tells.
-var marks = []struct{ mark, name string }{{"\xef\xbb\xbf", "utf-8"}, {"\xfe\xff", "utf-16be"}, {"\xff\xfe", "utf-16le"}}
+// marks are the byte order marks that count.
+var marks = [][]byte{[]byte("\xef\xbb\xbf"), []byte("\xfe\xff"), []byte("\xff\xfe")}
 
 // decode turns the bytes of a page into UTF-8 in the standard's order: by a byte
 // order mark, by what the server says, by what the page says, by its letters
@@ -37,11 +39,12 @@ func SheetText(sheet []byte, contentType string) string {
 }
 
 func decodeBy(body []byte, contentType string, own func(body []byte) (encoding.Encoding, string)) []byte {
-	for _, m := range marks {
-		if after, ok := bytes.CutPrefix(body, []byte(m.mark)); ok {
-			enc, name := charset.Lookup(m.name)
-			return decodeAs(after, enc, name)
+	if slices.ContainsFunc(marks, func(mark []byte) bool { return bytes.HasPrefix(body, mark) }) {
+		decoded, _, err := transform.Bytes(unicode.BOMOverride(transform.Nop), body)
+		if err != nil {
+			return body
 		}
+		return decodeAs(decoded, nil, "utf-8")
 	}
 	enc, name := charset.Lookup(charsetOf(contentType))
 	if enc == nil {

@@ -7,51 +7,49 @@ import (
 
 // Details are what an owner can see of a page beside its words (S8).
 type Details struct {
-	Canonical string `json:"canonical" doc:"As it stands in the page"`
-	Robots    string `json:"robots" doc:"What the page tells search engines"`
-	Secure    bool   `json:"secure" doc:"Read by https"`
-	// Phones are the numbers in the visible text; a linked one can be called by
-	// a touch.
-	Phones []Phone  `json:"phones"`
-	Mails  []string `json:"mails" doc:"Addresses that a link writes to"`
+	// Canonical is as it stands in the page, Robots what the page tells search
+	// engines.
+	Canonical, Robots string
+	// Secure tells a page that was read by https.
+	Secure bool
+	// Phones are the numbers in the visible text.
+	Phones []Phone
+	// Mails are the addresses that a link writes to.
+	Mails []string
 	// Profiles are the addresses of the business on other sites, where people
 	// follow it.
-	Profiles []string `json:"profiles"`
-	Forms    int      `json:"forms" doc:"Forms with something to fill in, searches left out"`
-	Videos   int      `json:"videos"`
-	Maps     int      `json:"maps"`
+	Profiles []string
+	// Forms are those with something to fill in, searches left out.
+	Forms, Videos, Maps int
 	// Internal and External count the links with text, by where they lead.
-	Internal int `json:"internal"`
-	External int `json:"external"`
+	Internal, External int
 	// Businesses are those that the page describes in structured data.
-	Businesses []DescribedBusiness `json:"businesses"`
-	// Placeholder are the visible blocks of left-over text.
-	Placeholder Passages `json:"placeholder"`
-	// Foreign are the visible blocks in another language than the page's.
-	Foreign Passages `json:"foreign"`
+	Businesses []DescribedBusiness
+	// Placeholder are the visible blocks of left-over text, Foreign those in
+	// another language than the page's.
+	Placeholder, Foreign Passages
 	// Vague are the catch-all words for the places around (MEASURES 5.3).
-	Vague []string `json:"vague"`
+	Vague []string
 	// Baked are the files of large images with hardly any text near them: words
 	// may be part of the picture, where no search finds them.
-	Baked []string `json:"baked"`
+	Baked []string
 	// Testimonials counts quotations and blocks marked as reviews.
-	Testimonials int `json:"testimonials"`
+	Testimonials int
 	// Years is what the page says of its years in trade, empty for nothing.
-	Years string `json:"years"`
+	Years string
 	// UnderConstruction tells a page that says so and holds little else.
-	UnderConstruction bool `json:"under_construction"`
-	// Faults are what its owner should hear, the gravest first.
-	Faults []Fault `json:"faults" enum:"under construction,no index,placeholder text,not secure,phone no link,no phone,no description,vague words,other language,words in images"`
-	// FirstFaults is how many of them must be fixed before all else; they stand
-	// first.
-	FirstFaults int `json:"first_faults"`
+	UnderConstruction bool
+	// Flaws are what its owner should hear, the gravest first; FirstFlaws is how
+	// many of them must be fixed before all else.
+	Flaws      []Flaw
+	FirstFlaws int
 }
 
 // Passages are blocks of a page that have something in common.
 type Passages struct {
-	Words int `json:"words"`
+	Words int
 	// Texts are the first of them, cut short.
-	Texts []string `json:"texts"`
+	Texts []string
 }
 
 const (
@@ -86,9 +84,18 @@ const fewWords = 100
 // Details returns what an owner can see of a page. They are worked out when
 // they are first asked for.
 func (p *Page) Details() Details {
-	p.once.Do(func() { p.details = p.findDetails() })
+	p.found.Do(p.find)
 	return p.details
 }
+
+// Menus returns the menus of a page as trees, hidden entries too: most are
+// folded until they are pointed at.
+func (p *Page) Menus() [][]MenuItem {
+	p.found.Do(p.find)
+	return p.menus
+}
+
+func (p *Page) find() { p.details, p.menus = p.findDetails(), p.findMenus() }
 
 func (p *Page) findDetails() Details {
 	s := &p.structure
@@ -104,9 +111,9 @@ func (p *Page) findDetails() Details {
 			d.Baked = append(d.Baked, p.Images[i].File+p.Images[i].Ext)
 		}
 	}
-	d.Faults = p.faults(&d)
-	for d.FirstFaults < len(d.Faults) && d.Faults[d.FirstFaults].First() {
-		d.FirstFaults++
+	d.Flaws = p.flaws(&d)
+	for d.FirstFlaws < len(d.Flaws) && d.Flaws[d.FirstFlaws].First() {
+		d.FirstFlaws++
 	}
 	return d
 }

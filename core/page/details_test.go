@@ -33,12 +33,12 @@ func TestDetails(t *testing.T) {
 		Foreign:     Passages{18, []string{"Nous sommes les ramoneurs de la ville et nous venons chez vous dans la semaine avec nos outils."}},
 		Profiles:    []string{}, Baked: []string{}, Vague: []string{"and the towns nearby", "and surrounding communities"},
 		Testimonials: 2, Years: "thirty years",
-		Faults: []Fault{NoIndex, PlaceholderText, NoDescription, VagueWords, OtherLanguage}, FirstFaults: 2,
+		Flaws: []Flaw{NoIndex, PlaceholderText, NoDescription, VagueWords, OtherLanguage}, FirstFlaws: 2,
 	}, d)
 	assert.True(t, NoIndex.First())
 	assert.False(t, VagueWords.First())
-	assert.Equal(t, []Fault{UnderConstruction, NotSecure, NoPhone, NoDescription},
-		Read([]byte("Under construction"), Source{URL: "http://a.example/"}).Details().Faults)
+	assert.Equal(t, []Flaw{UnderConstruction, NotSecure, NoPhone, NoDescription},
+		Read([]byte("Under construction"), Source{URL: "http://a.example/"}).Details().Flaws)
 }
 
 // A page that does not tell its language is told by its small words, and by
@@ -162,11 +162,11 @@ func TestLinksAndMenus(t *testing.T) {
 	}, p.Menus())
 	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
 	assert.Equal(t, []LinkFact{
-		{"Home", "http://ash.example/", "nav", false, false}, {"", "http://ash.example/sweep", "nav", false, true},
-		{"Liners", "http://ash.example/line", "nav", false, true}, {"About us", "http://ash.example/about", "nav", false, false},
-		{"others", "https://other.example/x", "main", true, false}, {"Pictures", "http://ash.example/p", "main", false, false},
-		{"", "http://ash.example/q", "main", false, true}, {"p", "https://people.example/ash", "footer", true, false},
-		{"Terms", "http://ash.example/t", "nav", false, false},
+		{"Home", "http://ash.example/", Nav, false, false}, {"", "http://ash.example/sweep", Nav, false, true},
+		{"Liners", "http://ash.example/line", Nav, false, true}, {"About us", "http://ash.example/about", Nav, false, false},
+		{"others", "https://other.example/x", Main, true, false}, {"Pictures", "http://ash.example/p", Main, false, false},
+		{"", "http://ash.example/q", Main, false, true}, {"p", "https://people.example/ash", Footer, true, false},
+		{"Terms", "http://ash.example/t", Nav, false, false},
 	}, p.LinkList())
 }
 

@@ -105,7 +105,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 	switch n.DataAtom {
 	case atom.A:
 		if href, ok := href(n); ok {
-			w.page.Links = append(w.page.Links, Link{Href: href, node: n, region: ctx.region, hidden: ctx.hidden || ctx.invisible})
+			w.page.Links = append(w.page.Links, Link{Href: href, node: n, label: text.Collapse(attr(n, "aria-label")), region: ctx.region, hidden: ctx.hidden || ctx.invisible})
 			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:

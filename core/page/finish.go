@@ -17,15 +17,31 @@ func (w *walker) finish() {
 	w.flush(&w.concealed)
 	p := w.page
 	p.scan.Text = w.body.String()
-	p.scan.Tokens = make([]text.Token, 0, w.body.Len()/6+16)
+	p.scanBlocks()
+	w.countLinkWords()
+	settleRegions(p.Blocks, w.banners)
+	p.countWords()
+	w.headings()
+	w.findBaked()
+	if p.Lang == "" {
+		p.Lang = p.detectLanguage()
+	}
+	w.warn()
+}
+
+// scanBlocks parts the text of all blocks into words and tokens.
+func (p *Page) scanBlocks() {
+	p.scan.Tokens = make([]text.Token, 0, len(p.scan.Text)/6+16)
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
 		b.tokenLo = int32(len(p.scan.Tokens))
 		b.Words = p.scan.Append(int(b.start), int(b.end))
 		b.tokenHi = int32(len(p.scan.Tokens))
 	}
-	w.countLinkWords()
-	settleRegions(p.Blocks, w.banners)
+}
+
+// countWords adds up the words of the page (MEASURES 2.2).
+func (p *Page) countWords() {
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
 		switch {
@@ -38,12 +54,6 @@ func (w *walker) finish() {
 			p.Words.Seen += b.Words
 		}
 	}
-	w.headings()
-	w.findBaked()
-	if p.Lang == "" {
-		p.Lang = p.detectLanguage()
-	}
-	w.warn()
 }
 
 // countLinkWords counts for each block the words that stand in links.

@@ -205,7 +205,7 @@ func fileName(src string) (name, ext string, width, height int) {
 	if decoded, err := url.PathUnescape(name); err == nil {
 		name = decoded
 	}
-	if at := strings.LastIndexByte(name, '.'); at >= 0 && len(name)-at-1 <= 5 && plainExtension(name[at+1:]) {
+	if at := strings.LastIndexByte(name, '.'); at >= 0 && len(name)-at-1 <= 5 && extension(name[at+1:]) {
 		name, ext = name[:at], name[at:]
 	}
 	for {
@@ -220,7 +220,7 @@ func fileName(src string) (name, ext string, width, height int) {
 	}
 }
 
-func plainExtension(s string) bool {
+func extension(s string) bool {
 	for i := range len(s) {
 		if c := s[i] | 0x20; (c < 'a' || c > 'z') && (s[i] < '0' || s[i] > '9') {
 			return false

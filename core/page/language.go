@@ -48,7 +48,7 @@ var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 
 // foreign tells a block in another language than the page's.
 func (p *Page) foreign(block int) bool {
-	own, _, _ := strings.Cut(strings.ToLower(p.Lang), "-")
+	own := text.Base(p.Lang)
 	lo, hi := p.TokenRange(block)
 	voted := p.vote(lo, hi, blockVotes)
 	if voted.says&alike != 0 {

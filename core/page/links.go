@@ -14,18 +14,21 @@ import (
 type LinkFact struct {
 	// Text is the anchor text; of a link without text what its image or its
 	// label says.
-	Text    string `json:"text"`
-	Address string `json:"address" doc:"Absolute where the page's own address is known"`
-	Region  string `json:"region" doc:"The part of the page that it stands in"`
-	Away    bool   `json:"away" doc:"Whether it leads to another site"`
-	Hidden  bool   `json:"hidden"`
+	Text string
+	// Address is absolute if the page's own address is known.
+	Address string
+	Region  Region
+	// Away tells that it leads to another site.
+	Away   bool
+	Hidden bool
 }
 
 // MenuItem is an entry of a menu with those below it.
 type MenuItem struct {
-	Text    string     `json:"text"`
-	Address string     `json:"address" doc:"Empty for an entry that only opens those below it"`
-	Items   []MenuItem `json:"items"`
+	Text string
+	// Address is empty for an entry that only opens those below it.
+	Address string
+	Items   []MenuItem
 }
 
 // LinkList returns the links of a page in document order, those that call or
@@ -45,12 +48,12 @@ func (p *Page) LinkList() []LinkFact {
 		default:
 			continue
 		}
-		f := LinkFact{Text: p.AnchorText(l), Address: p.address(l.Href), Region: l.region.String(), Away: p.leadsAway(l.Href), Hidden: l.hidden}
+		f := LinkFact{Text: p.AnchorText(l), Address: p.address(l.Href), Region: l.region, Away: p.leadsAway(l.Href), Hidden: l.hidden}
 		if len(l.Spans) > 0 {
-			f.Region = p.Blocks[l.Spans[0].Block].Region.String()
+			f.Region = p.Blocks[l.Spans[0].Block].Region
 		}
 		if f.Text == "" {
-			if f.Text = text.Collapse(attr(l.node, "aria-label")); f.Text == "" {
+			if f.Text = l.label; f.Text == "" {
 				f.Text = alts[l.Href]
 			}
 		}
@@ -161,9 +164,8 @@ func noLetter(r rune) bool { return r < 'a' || r > 'z' }
 // maxMenu bounds the entries of the menus of a page.
 const maxMenu = 1000
 
-// Menus returns the menus of a page as trees, hidden entries too: most are
-// folded until they are pointed at.
-func (p *Page) Menus() [][]MenuItem {
+// findMenus reads the menus of a page.
+func (p *Page) findMenus() [][]MenuItem {
 	out := [][]MenuItem{}
 	left := maxMenu
 	for _, n := range p.structure.menus {

@@ -1,6 +1,7 @@
 package page
 
 import (
+	"slices"
 	"sync"
 
 	"inktally/core/text"
@@ -25,17 +26,19 @@ type Page struct {
 	Words    Words
 
 	scan      text.Scan // the text and the tokens of all blocks
-	structure structure // for Details
+	structure structure // for Details and Menus
 
-	once    sync.Once
+	found   sync.Once // details and menus
 	details Details
+	menus   [][]MenuItem
 }
 
 // Words are the word counts of a page (MEASURES 2.2).
 type Words struct {
-	Seen   int `json:"seen" doc:"What a visitor gets by select-all and copy (MEASURES 2.2)"`
-	Copy   int `json:"copy" doc:"Words seen less menus, headers, footers and link lists"`
-	Hidden int `json:"hidden" doc:"In the page but not shown"`
+	// Seen are those that a visitor gets by select-all and copy, Copy those seen
+	// less menus, headers, footers and link lists, Hidden those in the page but
+	// not shown.
+	Seen, Copy, Hidden int
 }
 
 // Frame is what is seen but is no copy: menus, headers, footers (MEASURES 8.6).
@@ -88,8 +91,10 @@ type Block struct {
 	Hidden bool
 	// Words is the number of words (MEASURES 2.1).
 	Words int
-	// node is the element that the block begins in.
+	// node is the element that the block begins in, nil for a page that was kept;
+	// then path is there.
 	node *html.Node
+	path string
 
 	start, end       int32 // in the text of Page.scan
 	tokenLo, tokenHi int32 // in Page.scan
@@ -103,7 +108,12 @@ type Block struct {
 func (b *Block) Copy() bool { return !b.Hidden && !b.Region.frame() }
 
 // Path tells the chain of elements that the block stands in.
-func (b *Block) Path() string { return path(b.node) }
+func (b *Block) Path() string {
+	if b.node == nil {
+		return b.path
+	}
+	return path(b.node)
+}
 
 // Text returns the text of block i, white space collapsed.
 func (p *Page) Text(i int) string { return p.scan.Text[p.Blocks[i].start:p.Blocks[i].end] }
@@ -121,14 +131,14 @@ func (p *Page) TokenRange(i int) (lo, hi int) {
 
 // Heading is a visible h1 to h6 that holds text (MEASURES 1.6).
 type Heading struct {
-	Level int    `json:"level"`
-	Text  string `json:"text"`
+	Level int // 1 to 6
+	Text  string
 	// Words are the copy words from this heading to the next (MEASURES 2.3).
-	Words int `json:"words"`
+	Words int
 	// Within counts on to the next heading of the same or a higher level.
-	Within int `json:"within"`
+	Within int
 	// Block is the index of the block in which the heading begins.
-	Block int `json:"block"`
+	Block int
 }
 
 // Span is a range of bytes in the text of a block.
@@ -142,32 +152,35 @@ type Link struct {
 
 	region Region
 	hidden bool
-	node   *html.Node
+	label  string     // its aria-label
+	node   *html.Node // nil for a page that was kept
 }
 
 // Image is one image of a page (MEASURES 4.1).
 type Image struct {
-	Src string `json:"src"`
+	Src string
 	// File is the name by MEASURES 4.1: without folder, query, extension and
 	// size suffix. Inline data has none.
-	File string `json:"file"`
+	File string
 	// Ext is the extension with its point, as it stands in the address.
-	Ext string `json:"ext"`
-	// Alt is nil when the attribute is absent.
-	Alt    *string `json:"alt"`
-	Hidden bool    `json:"hidden"`
+	Ext string
+	// Alt is nil if the attribute is absent.
+	Alt    *string
+	Hidden bool
 	// Background tells that it is the background of an element.
-	Background bool `json:"background"`
+	Background bool
 	// Frame tells that it stands in a menu, header or footer.
-	Frame bool `json:"frame"`
+	Frame bool
 	// Heading is the text of the nearest heading above.
-	Heading string `json:"heading"`
-	// Width and Height are the size that the page gives it, 0 for none.
-	Width  int    `json:"width" doc:"Pixels, as the page or the file's name gives it; 0 for none"`
-	Height int    `json:"height" doc:"Pixels, as the page or the file's name gives it; 0 for none"`
-	Link   string `json:"link" doc:"Where the link leads that it stands in, empty for none"`
-	// Baked tells a large image with hardly any text near it.
-	Baked bool `json:"baked" doc:"Large, hardly any text near it: words may be part of the picture"`
+	Heading string
+	// Width and Height are the pixels that the page or the file's name gives it,
+	// 0 for none.
+	Width, Height int
+	// Link is where the link leads that it stands in, empty for none.
+	Link string
+	// Baked tells a large image with hardly any text near it: words may be part
+	// of the picture.
+	Baked bool
 }
 
 // Warning is something about a reading that its user should know.
@@ -175,9 +188,18 @@ type Warning string
 
 // The warnings that Read gives.
 const (
-	DrawnByScript Warning = "drawn by script: the text may only be there in a browser"
-	NoText        Warning = "the page holds no text"
-	TooDeep       Warning = "the page is nested too deeply to be read"
-	NotHTML       Warning = "this is not a web page"
-	SheetMissing  Warning = "a style sheet could not be read: hidden text may have been counted"
+	// DrawnByScript: the text may only be there in a browser (MEASURES 1.5).
+	DrawnByScript Warning = "drawn_by_script"
+	NoText        Warning = "no_text"
+	// TooDeep: the page is nested too deeply to be read.
+	TooDeep Warning = "too_deep"
+	NotHTML Warning = "not_html"
+	// SheetMissing: hidden text may have been counted.
+	SheetMissing Warning = "sheet_missing"
 )
+
+// Warnings are all of them.
+func Warnings() []Warning { return []Warning{DrawnByScript, NoText, TooDeep, NotHTML, SheetMissing} }
+
+// Warns tells whether a page gave a warning.
+func (p *Page) Warns(w Warning) bool { return slices.Contains(p.Warnings, w) }

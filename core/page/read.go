@@ -196,7 +196,7 @@ func (w *walker) text(s string, ctx *context) {
 	}
 	start := -1
 	for i := 0; i < len(s); {
-		if j := i + text.Plain(s[i:]); j > i {
+		if j := i + text.CollapsedLen(s[i:]); j > i {
 			start = g.write(s[i:j], start, ctx)
 			i = j
 			continue

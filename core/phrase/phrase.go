@@ -81,7 +81,7 @@ func New(s string, lang Language) Phrase {
 func read(s string, lang Language) Phrase {
 	p := Phrase{Text: text.Collapse(s), Tokens: text.Tokens(s)}
 	p.NearMe = place.Index(p.Tokens, []string{"near", "me"}) >= 0
-	for _, t := range place.Plain(p.Tokens, lang.Places) {
+	for _, t := range place.OneForm(p.Tokens, lang.Places) {
 		if !lang.Small(t) {
 			p.Stems = append(p.Stems, lang.Stem(t))
 		}

@@ -9,13 +9,13 @@ import (
 
 // Place is a town or a community.
 type Place struct {
-	Name string `json:"name" doc:"The town or community: Tarn Harbor"`
+	Name string
 	// Spellings are other ways to write it: Tarn Harbour, T. Harbor.
-	Spellings []string `json:"spellings,omitempty" maxItems:"20" doc:"Other ways to write it"`
+	Spellings []string
 	// State is the state's name or abbreviation, empty when it is not known.
-	State string `json:"state,omitempty" doc:"The state's name or abbreviation: ME or Maine"`
+	State string
 	// Home tells that it is the client's home town.
-	Home bool `json:"home,omitempty" doc:"The client's home town"`
+	Home bool
 }
 
 // Parse reads "Tarn Harbor, ME" or "Tarn Harbor, Maine" or "Tarn Harbor".
@@ -64,10 +64,10 @@ func (p Place) StateForms() [][]string {
 	return forms
 }
 
-// Plain brings the place that tokens name into one form: other spellings give
+// OneForm brings the place that tokens name into one form: other spellings give
 // way to the name, and the state right after it is left out (MEASURES 3.5).
 // Of several places the one with the longest form is taken.
-func Plain(tokens []string, places []Place) []string {
+func OneForm(tokens []string, places []Place) []string {
 	best, lo, hi := -1, 0, 0
 	for i, p := range places {
 		for _, form := range p.Forms() {

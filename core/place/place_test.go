@@ -20,7 +20,7 @@ func TestParse(t *testing.T) {
 	}
 }
 
-func TestPlain(t *testing.T) {
+func TestOneForm(t *testing.T) {
 	places := []Place{{Name: "Ostrey"}, {Name: "Tarn Harbor", State: "Maine", Spellings: []string{"Tarn Harbour", "Tarnharbor", "Harbor", "&"}}}
 	for s, want := range map[string]string{
 		"chimney sweep tarn harbor me":    "chimney sweep tarn harbor",
@@ -35,7 +35,7 @@ func TestPlain(t *testing.T) {
 		"ostrey tarn harbour":             "ostrey tarn harbor",
 		"":                                "",
 	} {
-		assert.Equal(t, want, strings.Join(Plain(strings.Fields(s), places), " "), s)
+		assert.Equal(t, want, strings.Join(OneForm(strings.Fields(s), places), " "), s)
 	}
 }
 

@@ -16,7 +16,7 @@ const (
 	runeAlnum                       // a letter or a decimal digit
 	runeUnspaced                    // a letter of a script without spaces
 	runeMark
-	runePlain // folds to itself
+	runeFolded // folds to itself
 )
 
 // runeBlocks are those of the basic plane in blocks of 256, each worked out when
@@ -49,7 +49,7 @@ func findTraits(r rune) (is traits) {
 	set(runeAlnum, isAlnum(r))
 	set(runeUnspaced, unicode.IsLetter(r) && unicode.In(r, unspaced...))
 	set(runeMark, unicode.IsMark(r))
-	set(runePlain, r != 'ß' && r != 'ς' && unicode.ToLower(r) == r && norm.NFD.PropertiesString(string(r)).Decomposition() == nil)
+	set(runeFolded, r != 'ß' && r != 'ς' && unicode.ToLower(r) == r && norm.NFD.PropertiesString(string(r)).Decomposition() == nil)
 	return is
 }
 

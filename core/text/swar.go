@@ -32,9 +32,9 @@ func lowerRun(s string, i int) (n int) {
 	return bits.TrailingZeros64(other) / 8
 }
 
-// Plain returns the length of the longest start of s that is the same after
+// CollapsedLen returns the length of the longest start of s that is the same after
 // white space is collapsed: ASCII with one blank between words.
-func Plain(s string) int {
+func CollapsedLen(s string) int {
 	end, i := 0, 0
 	for i+8 <= len(s) {
 		x := eight(s, i)

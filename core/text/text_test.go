@@ -156,7 +156,7 @@ func TestTraits(t *testing.T) {
 		switch {
 		case is&runeBlank != 0 != unicode.IsSpace(r), is&runeAlnum != 0 != isAlnum(r), is&runeMark != 0 != unicode.IsMark(r),
 			is&runeUnspaced != 0 != (unicode.IsLetter(r) && unicode.In(r, unspaced...)),
-			is&runePlain != 0 && folded.String() != string(r):
+			is&runeFolded != 0 && folded.String() != string(r):
 			t.Fatalf("%U is taken as %b", r, is)
 		}
 	}
@@ -202,7 +202,7 @@ func TestStemFilter(t *testing.T) {
 }
 
 // Eight bytes at once give what one by one does.
-func TestPlain(t *testing.T) {
+func TestCollapsedLen(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := rapid.StringOfN(rapid.RuneFrom([]rune("ab z09 \t\n~\x7f\x1f é\u00a0京")), 0, 40, -1).Draw(t, "s")
 		end := 0
@@ -213,7 +213,7 @@ func TestPlain(t *testing.T) {
 				break
 			}
 		}
-		assert.Equal(t, end, Plain(s), "%q", s)
+		assert.Equal(t, end, CollapsedLen(s), "%q", s)
 		for i := 0; i+8 <= len(s); i++ {
 			n := 0
 			for n < 8 && (s[i+n] >= 'a' && s[i+n] <= 'z' || s[i+n] >= '0' && s[i+n] <= '9') {

@@ -73,7 +73,7 @@ func (s *scanner) wide() {
 // to itself stands there as it is.
 func (s *scanner) letter(r rune, n int, is traits) {
 	switch {
-	case is&runePlain == 0:
+	case is&runeFolded == 0:
 		s.folding()
 		writeFolded(&s.scan.folded, r)
 	case s.lo >= 0:
