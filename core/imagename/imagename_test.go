@@ -14,7 +14,7 @@ import (
 var places = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Pell Crossing"}}
 
 func judge(bound bool, own place.Place, services []string, phrases ...string) *Judge {
-	lang := phrase.LanguageOf("en", places, phrase.Said{})
+	lang := phrase.LanguageOf("en", places, phrase.Corrections{})
 	var list []phrase.Phrase
 	for _, p := range phrases {
 		list = append(list, phrase.New(p, lang))
@@ -61,7 +61,7 @@ func TestVerdict(t *testing.T) {
 
 // Without services a name that holds half of a family's words is near.
 func TestVerdictWithoutServices(t *testing.T) {
-	lang := phrase.LanguageOf("en", nil, phrase.Said{})
+	lang := phrase.LanguageOf("en", nil, phrase.Corrections{})
 	m := phrase.Compile([]phrase.Phrase{phrase.New("chimney sweep tarn harbor", lang)}, lang)
 	j := NewJudge(Judge{Matcher: m, Language: lang})
 	assert.Equal(t, Carries, j.Verdict("Tarn-Harbor-Chimney-Sweep"))

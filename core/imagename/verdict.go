@@ -26,6 +26,11 @@ const (
 	NoName     Verdict = "no name"
 )
 
+// Verdicts are all of them.
+func Verdicts() []Verdict {
+	return []Verdict{WrongPlace, Carries, Near, Camera, Machine, Counter, Plain, NoName}
+}
+
 // Judge knows the families of a page and the client's services and places.
 type Judge struct {
 	Matcher  *phrase.Matcher

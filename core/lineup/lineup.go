@@ -7,7 +7,6 @@
 package lineup
 
 import (
-	"fmt"
 	"net/url"
 	"regexp"
 	"strings"
@@ -39,8 +38,22 @@ const (
 	Business    Kind = "business"
 )
 
-// Most is how many rivals are taken by themselves (MEASURES 6.2).
-const Most = 4
+// Kinds are all of them.
+func Kinds() []Kind { return []Kind{Client, Directory, ListArticle, Business} }
+
+// Parts are all of them, in the order of a result.
+func Parts() []Part { return []Part{Paid, Map, Organic, Typed} }
+
+// Rules are the figures by which rivals are taken (Y).
+type Rules struct {
+	// Most is how many rivals are taken by themselves, Pack how many places of
+	// the map pack count, Organic up to which organic position a firm stands in
+	// both parts (MEASURES 6.2).
+	Most, Pack, Organic int
+}
+
+// StandardRules are those that everybody starts with.
+func StandardRules() Rules { return Rules{Most: 4, Pack: 3, Organic: 10} }
 
 // Entry is one result of a search.
 type Entry struct {
@@ -51,8 +64,41 @@ type Entry struct {
 	URL       string
 	Kind      Kind
 	// Reason is the evidence for the kind, or why an entry is not taken.
-	Reason string
+	Reason Reason
 	Taken  bool
+}
+
+// Paying tells an entry that is paid for: it is no rival (MEASURES 6.2).
+func (e Entry) Paying() bool { return e.Part == Paid || e.Sponsored }
+
+// Reason is why an entry is what it is, or why it is not taken: a code, with the
+// words of its title or a number if the code has one.
+type Reason struct {
+	Code   ReasonCode
+	Quote  string
+	Number int
+}
+
+// ReasonCode names a reason.
+type ReasonCode string
+
+// The reasons.
+const (
+	IsClient        ReasonCode = "is_client"
+	ListTitle       ReasonCode = "list_title"    // the words of its title
+	ManyListings    ReasonCode = "many_listings" // how many businesses it lists
+	IsPaid          ReasonCode = "is_paid"
+	IsSponsored     ReasonCode = "is_sponsored"
+	HasNoSite       ReasonCode = "has_no_site"
+	TakenAlready    ReasonCode = "taken_already" // as another entry of the same firm
+	BeyondPack      ReasonCode = "beyond_pack"   // how many places count
+	BeyondMost      ReasonCode = "beyond_most"   // how many are taken
+	DismissedByHand ReasonCode = "dismissed_by_hand"
+)
+
+// ReasonCodes are all of them.
+func ReasonCodes() []ReasonCode {
+	return []ReasonCode{IsClient, ListTitle, ManyListings, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand}
 }
 
 // Domain returns the registrable domain of an address, the host where it has
@@ -75,75 +121,19 @@ var listTitle = regexp.MustCompile(`(?i)\b(?:best|top)\s+\d+\b|^\d+\s+(?:best|to
 const directoryListings = 5
 
 // Judge tells the kind of an entry by its evidence. read is the entry's page,
-// nil where it was not read.
-func Judge(e Entry, clientDomain string, read *page.Page) (Kind, string) {
+// nil if it was not read.
+func Judge(e Entry, clientDomain string, read *page.Page) (Kind, Reason) {
 	switch {
 	case clientDomain != "" && Domain(e.URL) == clientDomain:
-		return Client, "the client"
+		return Client, Reason{Code: IsClient}
 	case listTitle.MatchString(e.Name):
-		return ListArticle, fmt.Sprintf("title says “%s”", listTitle.FindString(e.Name))
+		return ListArticle, Reason{Code: ListTitle, Quote: listTitle.FindString(e.Name)}
 	}
 	if read != nil {
-		if n := Listings(read); n >= directoryListings {
-			return Directory, fmt.Sprintf("lists %d businesses", n)
+		// A page that lists businesses has a phone number for each.
+		if n := len(read.Details().Phones); n >= directoryListings {
+			return Directory, Reason{Code: ManyListings, Number: n}
 		}
 	}
-	return Business, ""
-}
-
-var phoneNumber = regexp.MustCompile(`(?:\(\d{3}\)\s?|\b\d{3}[-. ])?\b\d{3}[-. ]\d{4}\b`)
-
-// Listings counts the businesses that a page lists, by their phone numbers.
-func Listings(p *page.Page) int {
-	seen := map[string]bool{}
-	for i := range p.Blocks {
-		if p.Blocks[i].Hidden {
-			continue
-		}
-		for _, n := range phoneNumber.FindAllString(p.Text(i), -1) {
-			seen[n] = true
-		}
-	}
-	return len(seen)
-}
-
-// Take marks the rivals that are taken by themselves: the map pack in order,
-// then organic businesses, none that is paid or sponsored, each firm once
-// (MEASURES 6.2).
-func Take(entries []Entry) {
-	taken := map[string]bool{}
-	for _, part := range []Part{Map, Organic} {
-		for i := range entries {
-			e := &entries[i]
-			if e.Part != part || e.Sponsored || e.Kind != Business {
-				continue
-			}
-			domain := Domain(e.URL)
-			switch {
-			case domain == "":
-				e.Reason = "has no site"
-			case taken[domain]:
-				e.Reason = "taken from the map pack"
-			case len(taken) == Most:
-				e.Reason = fmt.Sprintf("beyond the first %d", Most)
-			default:
-				e.Taken = true
-				taken[domain] = true
-			}
-		}
-	}
-	for i := range entries {
-		switch e := &entries[i]; {
-		case e.Part == Paid:
-			e.Reason = "paid"
-		case e.Sponsored:
-			e.Reason = "sponsored"
-		}
-	}
-}
-
-// Open tells whether an entry leaves a high position to be had: an organic
-// one to five that no business holds (MEASURES 6.4).
-func Open(e Entry) bool {
-	return e.Part == Organic && e.Position <= 5 && e.Kind != Business && e.Kind != Client
+	return Business, Reason{}
 }

@@ -25,57 +25,72 @@ func TestDomain(t *testing.T) {
 func TestJudge(t *testing.T) {
 	var list strings.Builder
 	for i := range 6 {
-		fmt.Fprintf(&list, "<p>Sweep %d, (207) 555-01%02d</p><p>555-0100</p>", i, i)
+		fmt.Fprintf(&list, "<p>Sweep %d, (207) 555-01%02d</p><p>207-555-0100</p>", i, i)
 	}
 	directory := page.Read([]byte(list.String()), page.Source{})
 	for _, c := range []struct {
 		e    Entry
 		read *page.Page
 		kind Kind
-		says string
+		why  Reason
 	}{
-		{Entry{URL: "http://www.brindleandash.example/x"}, nil, Client, "the client"},
-		{Entry{Name: "Best 10 chimney sweeps in Maine"}, nil, ListArticle, "title says “Best 10”"},
-		{Entry{Name: "10 best sweeps"}, nil, ListArticle, "title says “10 best”"},
-		{Entry{Name: "Townledger: sweeps"}, directory, Directory, "lists 7 businesses"},
-		{Entry{Name: "The best sweeps"}, page.Read([]byte("<p>555-0101"), page.Source{}), Business, ""},
+		{Entry{URL: "http://www.brindleandash.example/x"}, nil, Client, Reason{Code: IsClient}},
+		{Entry{Name: "Best 10 chimney sweeps in Maine"}, nil, ListArticle, Reason{Code: ListTitle, Quote: "Best 10"}},
+		{Entry{Name: "10 best sweeps"}, nil, ListArticle, Reason{Code: ListTitle, Quote: "10 best"}},
+		{Entry{Name: "Townledger: sweeps"}, directory, Directory, Reason{Code: ManyListings, Number: 6}},
+		{Entry{Name: "The best sweeps"}, page.Read([]byte("<p>207-555-0101"), page.Source{}), Business, Reason{}},
 	} {
-		kind, says := Judge(c.e, "brindleandash.example", c.read)
-		assert.Equal(t, c.kind, kind, c.e.Name)
-		assert.Equal(t, c.says, says)
+		t.Run(c.e.Name, func(t *testing.T) {
+			kind, why := Judge(c.e, "brindleandash.example", c.read)
+			assert.Equal(t, c.kind, kind)
+			assert.Equal(t, c.why, why)
+		})
 	}
 }
 
+// MEASURES 6.2: the pack's first three, firms in both parts first, then organic
+// businesses; nothing that is paid for, and no map place beyond the third.
 func TestTake(t *testing.T) {
 	entries := []Entry{
 		{Part: Paid, Name: "ad", URL: "http://a.example", Kind: Business},
 		{Part: Map, Position: 1, Name: "sponsored", Sponsored: true, URL: "http://b.example", Kind: Business},
-		{Part: Organic, Position: 1, Name: "one again", URL: "http://www.one.example/x", Kind: Business},
+		{Part: Organic, Position: 1, Name: "three again", URL: "http://www.three.example/x", Kind: Business},
 		{Part: Organic, Position: 2, Name: "list", URL: "http://c.example", Kind: Directory},
 		{Part: Organic, Position: 3, Name: "four", URL: "http://four.example", Kind: Business},
 		{Part: Organic, Position: 4, Name: "five", URL: "http://five.example", Kind: Business},
 		{Part: Organic, Position: 5, Name: "six", URL: "http://six.example", Kind: Business},
+		{Part: Organic, Position: 12, Name: "one far down", URL: "http://one.example", Kind: Business},
 		{Part: Map, Position: 1, Name: "one", URL: "http://one.example", Kind: Business},
 		{Part: Map, Position: 2, Name: "siteless", Kind: Business},
 		{Part: Map, Position: 3, Name: "three", URL: "http://three.example", Kind: Business},
+		{Part: Map, Position: 4, Name: "fourth place", URL: "http://fourth.example", Kind: Business},
 	}
-	Take(entries)
-	var taken []string
-	reasons := map[string]string{}
+	StandardRules().Take(entries)
+	reasons := map[string]Reason{}
 	for _, e := range entries {
-		if e.Taken {
-			taken = append(taken, e.Name)
-		}
 		reasons[e.Name] = e.Reason
 	}
-	assert.Equal(t, []string{"four", "five", "one", "three"}, taken)
-	assert.Equal(t, "paid", reasons["ad"])
-	assert.Equal(t, "sponsored", reasons["sponsored"])
-	assert.Equal(t, "taken from the map pack", reasons["one again"])
-	assert.Equal(t, "has no site", reasons["siteless"])
-	assert.Equal(t, "beyond the first 4", reasons["six"])
+	names := func() (out []string) {
+		for _, i := range StandardRules().Rivals(entries) {
+			out = append(out, entries[i].Name)
+		}
+		return out
+	}
+	assert.Equal(t, []string{"three", "one", "four", "five"}, names())
+	assert.Equal(t, Reason{Code: IsPaid}, reasons["ad"])
+	assert.Equal(t, Reason{Code: IsSponsored}, reasons["sponsored"])
+	assert.Equal(t, Reason{Code: TakenAlready}, reasons["three again"])
+	assert.Equal(t, Reason{Code: HasNoSite}, reasons["siteless"])
+	assert.Equal(t, Reason{Code: BeyondPack, Number: 3}, reasons["fourth place"])
+	assert.Equal(t, Reason{Code: BeyondMost, Number: 4}, reasons["six"])
 	assert.True(t, Open(entries[3]))
 	assert.False(t, Open(entries[4]))
+
+	entries[0].Taken, entries[1].Taken = true, true
+	assert.Equal(t, []string{"three", "one", "four", "five"}, names(), "what is paid for is no rival, whatever a file says")
+	entries = append(entries, Entry{Part: Typed, Position: 1, Name: "typed", URL: "http://a.example", Kind: Business, Taken: true})
+	assert.Equal(t, []string{"three", "one", "four", "five", "typed"}, names())
+	assert.Empty(t, StandardRules().Rivals(nil))
 }
 
 func TestNameOf(t *testing.T) {

@@ -2,78 +2,20 @@ package sheet
 
 import (
 	"slices"
-	"strings"
-	"sync"
+	"unicode/utf8"
 
 	"inktally/core/imagename"
 	"inktally/core/page"
 	"inktally/core/phrase"
-	"inktally/core/place"
 	"inktally/core/text"
 )
 
-// Question is what pages are measured for. It may be shared between
-// goroutines.
-type Question struct {
-	// Phrases are the phrases of the client's page.
-	Phrases []string
-	// Services are words for what the client sells.
-	Services []string
-	Places   []place.Place
-	// Said is what the user said of words and phrases.
-	Said phrase.Said
-	// Place is the page's own place (MEASURES 5.1).
-	Place place.Place
-	// PlacesBound tells that other places are contradictions on this page.
-	PlacesBound bool
-
-	mu      sync.Mutex
-	readers map[string]*reader
-}
-
-// reader is a question compiled for one language.
-type reader struct {
-	matcher *phrase.Matcher
-	judge   *imagename.Judge
-}
-
-// reader compiles the question for the language of a page.
-func (q *Question) reader(lang string) *reader {
-	primary, _, _ := strings.Cut(strings.ToLower(lang), "-")
-	q.mu.Lock()
-	defer q.mu.Unlock()
-	if r, ok := q.readers[primary]; ok {
-		return r
-	}
-	language := phrase.LanguageOf(primary, q.Places, q.Said)
-	list := make([]phrase.Phrase, len(q.Phrases))
-	for i, p := range q.Phrases {
-		list[i] = phrase.New(p, language)
-	}
-	r := &reader{matcher: phrase.Compile(list, language)}
-	r.judge = imagename.NewJudge(imagename.Judge{
-		Matcher: r.matcher, Language: language, Services: q.Services, Place: q.Place, PlacesBound: q.PlacesBound,
-	})
-	if q.readers == nil {
-		q.readers = map[string]*reader{}
-	}
-	q.readers[primary] = r
-	return r
-}
-
-// Judge returns the judge of image names for pages in a language.
-func (q *Question) Judge(lang string) *imagename.Judge { return q.reader(lang).judge }
-
-// Families returns the families of the question's phrases in English, each
-// with the indices of its members.
-func (q *Question) Families() []phrase.Family { return q.reader("en").matcher.Families }
-
 // Placement is where a phrase or a family stands in a page.
 type Placement struct {
-	Exact Slots `json:"exact"`
-	Loose Slots `json:"loose"`
+	Exact Slots
+	Loose Slots
 	// InCopy are the occurrences in headings and body, exact and loose.
-	InCopy int `json:"in_copy"`
+	InCopy int
 }
 
 // Rate is the number of occurrences per 1,000 copy words (MEASURES 3.4).
@@ -93,7 +35,9 @@ func (p Placement) Density(tokens, copyWords int) float64 {
 // Column is one page as it stands in a sheet.
 type Column struct {
 	Page *page.Page
-	// Phrases are the placements by phrase, Families those by family.
+	// Criteria are what it was measured for. Phrases are the placements of its
+	// phrases, Families those of its families, in their order.
+	Criteria *Criteria
 	Phrases  []Placement
 	Families []Placement
 	// Verdicts are those of the page's images, in their order.
@@ -101,10 +45,10 @@ type Column struct {
 }
 
 // Measure measures a page.
-func Measure(p *page.Page, q *Question) *Column {
-	r := q.reader(p.Lang)
+func Measure(p *page.Page, r *Criteria) *Column {
 	c := &Column{
 		Page:     p,
+		Criteria: r,
 		Phrases:  make([]Placement, len(r.matcher.Phrases)),
 		Families: make([]Placement, len(r.matcher.Families)),
 		Verdicts: make([]imagename.Verdict, len(p.Images)),
@@ -125,10 +69,28 @@ func Measure(p *page.Page, q *Question) *Column {
 	return c
 }
 
-// Holds tells which of a question's phrases stand exactly in the title or the
+// Family returns the placement of a family by its key; that of one that is none
+// of the criteria's is empty.
+func (c *Column) Family(key string) Placement {
+	if i, ok := c.Criteria.family[key]; ok {
+		return c.Families[i]
+	}
+	return Placement{}
+}
+
+// Phrase returns the placement of a phrase; that of one that is none of the
+// criteria's is empty.
+func (c *Column) Phrase(typed string) Placement {
+	if i, ok := c.Criteria.typed[phrase.Fold(typed)]; ok {
+		return c.Phrases[i]
+	}
+	return Placement{}
+}
+
+// Holds tells which of the criteria's phrases stand exactly in the title or the
 // visible text of a page: a near miss lacks its lead there (MEASURES 3.9).
-func Holds(p *page.Page, q *Question) []bool {
-	c := Measure(p, q)
+func Holds(p *page.Page, criteria *Criteria) []bool {
+	c := Measure(p, criteria)
 	out := make([]bool, len(c.Phrases))
 	for i, placed := range c.Phrases {
 		out[i] = placed.Exact.Title+placed.Exact.Total > 0
@@ -178,15 +140,14 @@ func (c *Column) Carrying() int {
 }
 
 // TitlePosition returns where in the title a member of a family first stands
-// exactly, in characters, and -1 where it does not.
-func (c *Column) TitlePosition(q *Question, family int) int {
-	r := q.reader(c.Page.Lang)
+// exactly, in characters, and -1 if it does not.
+func (c *Column) TitlePosition(family string) int {
 	scan := &text.Scan{Text: c.Page.Title}
 	scan.AppendLabel(0, len(scan.Text))
-	hits := r.matcher.Finder(scan).Find(0, len(scan.Tokens))
-	at := slices.IndexFunc(hits, func(h phrase.Hit) bool { return h.Exact() && h.Family == family })
+	hits := c.Criteria.matcher.Finder(scan).Find(0, len(scan.Tokens))
+	at := slices.IndexFunc(hits, func(h phrase.Hit) bool { return h.Exact() && c.Criteria.Families[h.Family].Key == family })
 	if at < 0 {
 		return -1
 	}
-	return len([]rune(c.Page.Title[:scan.Start(hits[at].Lo)]))
+	return utf8.RuneCountInString(c.Page.Title[:scan.Start(hits[at].Lo)])
 }

@@ -22,13 +22,12 @@ type Mark struct {
 }
 
 // Marks returns the occurrences of one family, all that its placement counts.
-func Marks(p *page.Page, q *Question, family int) []Mark {
-	r := q.reader(p.Lang)
+func Marks(p *page.Page, r *Criteria, family string) []Mark {
 	var out []Mark
 	labels := newLabels(p, r)
 	visit(p, r, labels, func(slot Slot, at int, _ bool, hits []phrase.Hit) {
 		for _, h := range hits {
-			if h.Family == family && h.Counts {
+			if h.Counts && r.Families[h.Family].Key == family {
 				out = append(out, markOf(p, labels, slot, at, h))
 			}
 		}
@@ -43,7 +42,7 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 		scan, start := p.Scan(), p.TextStart(at)
 		m.Start, m.End = scan.Start(h.Lo)-start, scan.End(h.Hi-1)-start
 	case Links:
-		m.Text = LinkText(p, at)
+		m.Text = p.AnchorText(&p.Links[at])
 		m.End = len(m.Text)
 	default:
 		for _, d := range l.list {
@@ -54,15 +53,6 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 		}
 	}
 	return m
-}
-
-// LinkText returns the visible text of a link.
-func LinkText(p *page.Page, link int) string {
-	var pieces []string
-	for _, s := range p.Links[link].Spans {
-		pieces = append(pieces, p.Text(s.Block)[s.Start:s.End])
-	}
-	return text.Collapse(strings.Join(pieces, " "))
 }
 
 // FindInPage counts what a browser's find-in-page would: the letters as

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"inktally/core/page"
+	"inktally/core/stats"
 	"inktally/core/text"
 )
 
@@ -17,23 +18,23 @@ const (
 // Sequence is words that stand one after another in the copy of a page more
 // than once (MEASURES 3.8).
 type Sequence struct {
-	Text  string `json:"text"`
-	Words int    `json:"words"`
-	Count int    `json:"count"`
+	Text  string
+	Words int
+	Count int
 	// Rate is occurrences in 1,000 copy words.
-	Rate float64 `json:"rate" doc:"Occurrences in 1,000 copy words"`
+	Rate float64
 }
 
 // Shared is a sequence that rivals have in common.
 type Shared struct {
-	Text string `json:"text"`
+	Text string
 	// Rivals is on how many of their pages it stands, Median the median of
 	// their rates.
-	Rivals int     `json:"rivals" doc:"On how many of their pages it stands"`
-	Median float64 `json:"median" doc:"The median of their rates in 1,000 copy words"`
+	Rivals int
+	Median float64
 	// Own is how often it stands on the client's page.
-	Own     int  `json:"own" doc:"How often it stands in the client's copy"`
-	Missing bool `json:"missing"`
+	Own     int
+	Missing bool
 }
 
 // run is a sequence of words by their numbers, 0 for none.
@@ -211,8 +212,7 @@ func SharedByRivals(client *page.Page, rivals []*page.Page) []Shared {
 		if len(f.rates) < least || !f.often {
 			continue
 		}
-		slices.Sort(f.rates)
-		out = append(out, Shared{Text: t, Rivals: len(f.rates), Median: median(f.rates), Own: own[t], Missing: own[t] == 0})
+		out = append(out, Shared{Text: t, Rivals: len(f.rates), Median: stats.Median(f.rates), Own: own[t], Missing: own[t] == 0})
 	}
 	slices.SortFunc(out, func(a, b Shared) int {
 		return cmp.Or(cmp.Compare(b.Rivals, a.Rivals), cmp.Compare(b.Median, a.Median), strings.Compare(a.Text, b.Text))
@@ -235,12 +235,4 @@ func withoutParts(list []Shared) []Shared {
 		}
 	}
 	return out
-}
-
-func median(sorted []float64) float64 {
-	n := len(sorted)
-	if n%2 == 1 {
-		return sorted[n/2]
-	}
-	return (sorted[n/2-1] + sorted[n/2]) / 2
 }

@@ -22,7 +22,7 @@ var blocks = []string{
 // All visible text is counted once: the slots of the text add up to the total
 // (MEASURES 3.3), and a page counted in pieces gives what it gives as a whole.
 func TestCountingAddsUp(t *testing.T) {
-	q := &Question{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "tarn harbor", "chimney", "sweep harbor"}}
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "tarn harbor", "chimney", "sweep harbor"}})
 	rapid.Check(t, func(t *rapid.T) {
 		parts := rapid.SliceOfN(rapid.SampledFrom(blocks), 0, 30).Draw(t, "parts")
 		measure := func(body string) *Column { return Measure(page.Read([]byte("<html lang=en>"+body), page.Source{}), q) }
@@ -35,7 +35,7 @@ func TestCountingAddsUp(t *testing.T) {
 			}
 		}
 		// A family's count never exceeds the sum of its members' (MEASURES 3.5).
-		for f, family := range q.Families() {
+		for f, family := range q.Families {
 			exact, loose := 0, 0
 			for _, i := range family.Members {
 				exact += whole.Phrases[i].Exact.Total

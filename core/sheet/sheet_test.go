@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/imagename"
 	"inktally/core/page"
+	"inktally/core/phrase"
 	"inktally/core/place"
 
 	"github.com/stretchr/testify/assert"
@@ -22,7 +23,7 @@ const sample = `<html lang=en><title>Chimney sweep. Tarn Harbor</title>
 <footer>Chimney sweep Tarn Harbor</footer>`
 
 func TestPlacement(t *testing.T) {
-	q := &Question{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor"}}
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor"}})
 	p := page.Read([]byte(sample), page.Source{URL: "http://brindleandash.example/chimney-sweep/tarn-harbor/"})
 	c := Measure(p, q)
 	assert.Equal(t, Slots{Title: 1, Description: 1, Address: 1, Opening: 2, Body: 2, Links: 1, ImageNames: 1, Elsewhere: 2, Total: 4},
@@ -34,14 +35,14 @@ func TestPlacement(t *testing.T) {
 	assert.InDelta(t, 4000.0/float64(p.Words.Copy), c.Phrases[0].Rate(p.Words.Copy), 1e-9)
 	assert.InDelta(t, 1600.0/float64(p.Words.Copy), c.Phrases[0].Density(4, p.Words.Copy), 1e-9)
 	assert.Equal(t, []imagename.Verdict{imagename.Carries, imagename.Carries}, c.Verdicts)
-	assert.Equal(t, 0, c.TitlePosition(q, 0))
+	assert.Equal(t, 0, c.TitlePosition(q.Families[0].Key))
 	assert.Equal(t, 4, FindInPage(p, "Chimney  Sweep TARN harbor"))
 	assert.Equal(t, 0, FindInPage(p, " "))
 }
 
 func TestStateMayBeMissing(t *testing.T) {
 	home := place.Place{Name: "Tarn Harbor", State: "ME"}
-	q := &Question{Phrases: []string{"chimney sweep tarn harbor me"}, Places: []place.Place{home}, Place: home}
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor me"}, Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{}), Place: home})
 	c := Measure(page.Read([]byte("<p>Chimney sweep in Tarn Harbor, and a chimney sweep, Tarn Harbor, Me."), page.Source{}), q)
 	assert.Equal(t, 1, c.Phrases[0].Exact.Body)
 	assert.Equal(t, 1, c.Phrases[0].Loose.Body)
@@ -49,13 +50,13 @@ func TestStateMayBeMissing(t *testing.T) {
 
 func TestOpeningEndsInsideABlock(t *testing.T) {
 	body := "<p>" + strings.Repeat("word ", 97) + "flue liner now flue liner</p><p>flue liner</p>"
-	c := Measure(page.Read([]byte(body), page.Source{}), &Question{Phrases: []string{"flue liner"}})
+	c := Measure(page.Read([]byte(body), page.Source{}), NewCriteria(Asked{Phrases: []string{"flue liner"}}))
 	assert.Equal(t, 1, c.Phrases[0].Exact.Opening)
 	assert.Equal(t, 3, c.Phrases[0].Exact.Body)
 }
 
 func TestLinkInsideAWord(t *testing.T) {
-	c := Measure(page.Read([]byte("<p><a href=x>flue liner</a>s and flue <a href=y>liner</a>"), page.Source{}), &Question{Phrases: []string{"flue liner"}})
+	c := Measure(page.Read([]byte("<p><a href=x>flue liner</a>s and flue <a href=y>liner</a>"), page.Source{}), NewCriteria(Asked{Phrases: []string{"flue liner"}}))
 	assert.Equal(t, 1, c.Phrases[0].Exact.Links)
 	assert.Equal(t, 1, c.Phrases[0].Exact.Body)
 }
@@ -65,14 +66,14 @@ func TestLinkInsideAWord(t *testing.T) {
 func TestMarksAddUp(t *testing.T) {
 	words := []string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "<p>", "</p>", "<h1>", "</h1>", "<h3>", "</h3>",
 		"<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>", "<img alt='chimney sweep tarn harbor' src=tarn-harbor-chimney-sweep.png>", ". Then "}
-	q := &Question{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "sweep", "chimney sweep near me"}}
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "sweep", "chimney sweep near me"}})
 	rapid.Check(t, func(t *rapid.T) {
 		body := strings.Join(rapid.SliceOfN(rapid.SampledFrom(words), 0, 60).Draw(t, "body"), " ")
 		p := page.Read([]byte("<html lang=en>"+body), page.Source{URL: "http://a.example/sweep"})
 		c := Measure(p, q)
 		for f, placed := range c.Families {
 			var exact, loose Slots
-			for _, m := range Marks(p, q, f) {
+			for _, m := range Marks(p, q, q.Families[f].Key) {
 				if m.Exact {
 					exact.add(m.Slot, 1)
 				} else {

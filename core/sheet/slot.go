@@ -22,22 +22,26 @@ const (
 var slotNames = [slotCount]string{"title", "description", "address", "h1", "subheads", "opening", "body", "links",
 	"image_names", "alt", "elsewhere"}
 
+// AllSlots are all of them, Elsewhere last.
+func AllSlots() []Slot {
+	out := make([]Slot, slotCount)
+	for s := range out {
+		out[s] = Slot(s)
+	}
+	return out
+}
+
 func (s Slot) String() string { return slotNames[s] }
 
-// Slots are the occurrences of a phrase in each slot.
+// Slots are the occurrences of a phrase in each slot (MEASURES 3.3).
 type Slots struct {
-	Title       int `json:"title"`
-	Description int `json:"description"`
-	Address     int `json:"address" doc:"Words of the address's path"`
-	H1          int `json:"h1"`
-	Subheads    int `json:"subheads" doc:"h2 to h6"`
-	Opening     int `json:"opening" doc:"The first 100 words of the body; part of it"`
-	Body        int `json:"body" doc:"Copy blocks that are no headings"`
-	Links       int `json:"links" doc:"Anchor texts; they stand in other slots too"`
-	ImageNames  int `json:"image_names"`
-	Alt         int `json:"alt"`
-	Elsewhere   int `json:"elsewhere" doc:"Visible blocks outside the copy that are no headings"`
-	Total       int `json:"total" doc:"h1 + subheads + body + elsewhere: all visible text once (MEASURES 3.3)"`
+	// Address are words of the address's path, Subheads h2 to h6; Opening is the
+	// first 100 words of the body and part of it, Body the copy blocks that are
+	// no headings; Links are anchor texts, which stand in other slots too;
+	// Elsewhere are visible blocks outside the copy that are no headings.
+	Title, Description, Address, H1, Subheads, Opening, Body, Links, ImageNames, Alt, Elsewhere int
+	// Total is h1 + subheads + body + elsewhere: all visible text once.
+	Total int
 }
 
 // at returns the counter of a slot.

@@ -10,16 +10,16 @@ import (
 	"inktally/core/text"
 )
 
-// openingWords is how many words of the body are its opening (MEASURES 3.3).
-const openingWords = 100
+// OpeningWords is how many words of the body are its opening (MEASURES 3.3).
+const OpeningWords = 100
 
 // visitor is called with the occurrences of all phrases in one text. at is the
 // index of the block, link or image that the text belongs to. copied tells
 // that the text is copy. Ranges of hits are token ranges.
 type visitor func(slot Slot, at int, copied bool, hits []phrase.Hit)
 
-// visit finds the phrases of a reader in all slots of a page.
-func visit(p *page.Page, r *reader, labels *labels, see visitor) {
+// visit finds the phrases of criteria in all slots of a page.
+func visit(p *page.Page, r *Criteria, labels *labels, see visitor) {
 	find := r.matcher.Finder(&labels.scan)
 	for _, l := range labels.list {
 		if hits := find.Find(l.lo, l.hi); len(hits) > 0 {
@@ -44,8 +44,8 @@ func visitBlocks(p *page.Page, find *phrase.Finder, see visitor) {
 		hits := find.Find(lo, hi)
 		if len(hits) > 0 {
 			see(slot, i, b.Copy(), hits)
-			if slot == Body && body < openingWords {
-				if in := within(p.Scan(), lo, hits, openingWords-body); len(in) > 0 {
+			if slot == Body && body < OpeningWords {
+				if in := within(p.Scan(), lo, hits, OpeningWords-body); len(in) > 0 {
 					see(Opening, i, false, in)
 				}
 			}
@@ -90,7 +90,7 @@ func within(scan *text.Scan, lo int, hits []phrase.Hit, words int) []phrase.Hit 
 }
 
 // visitLinks goes over the anchor texts, each piece of a block by itself.
-func visitLinks(p *page.Page, r *reader, find *phrase.Finder, see visitor) {
+func visitLinks(p *page.Page, r *Criteria, find *phrase.Finder, see visitor) {
 	scan := p.Scan()
 	for i := range p.Links {
 		for _, s := range p.Links[i].Spans {
@@ -132,7 +132,7 @@ type label struct {
 	text   string
 }
 
-func newLabels(p *page.Page, r *reader) *labels {
+func newLabels(p *page.Page, r *Criteria) *labels {
 	l := &labels{names: make([][]string, len(p.Images))}
 	add := func(slot Slot, at int, s string) {
 		if s != "" {

@@ -1,17 +1,17 @@
 package target
 
 import (
-	"fmt"
 	"strings"
 
 	"inktally/core/imagename"
 	"inktally/core/sheet"
+	"inktally/core/site"
 )
 
 // Targets works out all targets of a page, in the order in which they are
 // worth doing.
-func (y Yardstick) Targets(p Page) []Target {
-	words := y.Words(p.Kind, p.seen(), p.frame(), p.rivalWords())
+func (y Rules) Targets(p Page) []Target {
+	words := y.WordTarget(p.Kind, p.seen(), p.frame(), p.rivalWords())
 	b := builder{y: y, p: p, words: words}
 	b.placeFirst()
 	b.placeOthers()
@@ -47,38 +47,10 @@ func (p Page) rivalWords() []int {
 
 // builder gathers the targets of one page.
 type builder struct {
-	y     Yardstick
+	y     Rules
 	p     Page
 	words WordTarget
 	out   []Target
-}
-
-// slotRule tells what stands in a slot and what a target for it costs.
-type slotRule struct {
-	slot    sheet.Slot
-	subject Subject
-	weight  float64
-	minutes float64
-}
-
-func (y Yardstick) slotRules() map[sheet.Slot]slotRule {
-	w, m := y.Weights, y.Minutes
-	list := []slotRule{
-		{sheet.Title, AboutTitle, w.Title, m.Title},
-		{sheet.Description, AboutDescription, w.Description, m.Title},
-		{sheet.Address, AboutAddress, w.Address, m.Title},
-		{sheet.H1, AboutH1, w.H1, m.H1},
-		{sheet.Subheads, AboutSubhead, w.Subheads, m.Phrase},
-		{sheet.Opening, AboutOpening, w.Opening, m.Phrase},
-		{sheet.Body, AboutBody, w.Body, m.Phrase},
-		{sheet.ImageNames, AboutImageName, w.ImageNames, m.ImageName},
-		{sheet.Alt, AboutAlt, w.Alt, m.Alt},
-	}
-	rules := map[sheet.Slot]slotRule{}
-	for _, r := range list {
-		rules[r.slot] = r
-	}
-	return rules
 }
 
 // placeFirst places the page's first family (MEASURES 9.2).
@@ -95,73 +67,83 @@ func (b *builder) placeFirst() {
 
 // FirstSlots are the slots in which the first family of a page must stand
 // exactly (MEASURES 9.2).
-func FirstSlots(kind Kind) []sheet.Slot {
+func FirstSlots(kind site.Kind) []sheet.Slot {
 	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
-	if kind == Service || kind == Area {
+	if kind.ForOneSubject() {
 		slots = append(slots, sheet.Address)
 	}
 	return slots
 }
+
+// target begins a target of a kind about a family.
+func (b *builder) target(rule KindRule, lead Lead) Target {
+	return Target{Key: key(rule.Kind, lead.Family), Kind: rule.Kind, Phrase: lead.Text, Family: lead.Family, Image: -1,
+		Minutes: rule.minutes(b.y.Minutes), Now: b.now(rule)}
+}
+
+// weighted is the gain of a family in a slot of which a share is missing
+// (MEASURES 12.2).
+func (b *builder) weighted(rule KindRule, lead Lead, missing float64) float64 {
+	return lead.Gain * rule.weight(b.y.Weights) / 100 * missing
+}
+
+// half is the share that is missing of what stands there loosely.
+const half = 0.5
 
 // place asks for a family in a slot unless it stands there.
 func (b *builder) place(lead Lead, slot sheet.Slot) {
 	if slot == sheet.ImageNames {
 		return // the image's own target says it: nameImages
 	}
-	rule := b.y.slotRules()[slot]
-	t := Target{
-		Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family, Image: -1,
-		Minutes: rule.minutes, Now: b.now(slot),
-	}
+	rule := placing(slot)
+	t := b.target(rule, lead)
 	missing := 1.0
 	if c := b.p.Client; c != nil {
-		placed := c.Families[lead.Family]
+		placed := c.Family(lead.Family)
 		if placed.Exact.In(slot) > 0 {
-			if slot != sheet.Title || c.TitlePosition(b.p.Question, lead.Family) < b.y.TitleStart {
+			if slot != sheet.Title || c.TitlePosition(lead.Family) < b.y.TitleStart {
 				return
 			}
-			t.Late = true
+			t.Late, t.Within = true, b.y.TitleStart
 		}
 		if t.Loose = placed.Loose.In(slot) > 0; t.Loose || t.Late {
-			missing = 0.5
+			missing = half
 		}
 	}
-	b.countRivals(&t, lead, slot)
-	t.Gain = lead.Gain * rule.weight / 100 * missing
+	t.Gain = b.weighted(rule, lead, missing)
+	b.countRivals(&t, slot)
 	b.add(t)
 }
 
 // placeLead asks for the lead itself: exactly in title or h1 and once in the
-// body (MEASURES 9.2). Title and h1 are asked for anyway; where they hold
-// another member, the h1 is the one to change.
+// body (MEASURES 9.2). Title and h1 are asked for anyway; if they hold another
+// member, the h1 is the one to change.
 func (b *builder) placeLead(lead Lead) {
-	rules := b.y.slotRules()
 	c := b.p.Client
 	if c != nil {
-		exact := c.Phrases[lead.Phrase].Exact
-		family := c.Families[lead.Family].Exact
+		exact, family := c.Phrase(lead.Text).Exact, c.Family(lead.Family).Exact
 		if exact.Title+exact.H1 == 0 && family.Title > 0 && family.H1 > 0 {
-			rule := rules[sheet.H1]
-			t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family,
-				Lead: true, Image: -1, Now: b.now(sheet.H1), Minutes: rule.minutes, Loose: true,
-				Gain: lead.Gain * rule.weight / 100 / 2}
-			b.countRivals(&t, lead, sheet.H1)
+			t := b.target(RuleOf(H1), lead)
+			t.Lead, t.Loose, t.Gain = true, true, b.weighted(RuleOf(H1), lead, half)
+			b.countRivals(&t, sheet.H1)
 			b.add(t)
 		}
 		if exact.Body > 0 {
 			return
 		}
 	}
-	rule := rules[sheet.Body]
-	t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family, Lead: true,
-		Image: -1, Minutes: rule.minutes, Gain: lead.Gain * rule.weight / 100}
+	rule := RuleOf(Body)
+	t := b.target(rule, lead)
+	t.Lead = true
+	missing := 1.0
 	if c != nil {
-		f := c.Families[lead.Family]
+		f := c.Family(lead.Family)
 		if t.Loose = f.Loose.Body+f.Exact.Body > 0; t.Loose {
-			t.Gain /= 2
+			missing = half
 		}
 	}
-	b.countRivals(&t, lead, sheet.Body)
+	t.Gain = b.weighted(rule, lead, missing)
+	b.countRivals(&t, sheet.Body)
 	b.add(t)
 }
 
@@ -171,60 +153,46 @@ func (b *builder) placeOthers() {
 	if len(b.p.Leads) < 2 {
 		return
 	}
-	rule := b.y.slotRules()[sheet.Subheads]
+	rule := RuleOf(Subhead)
 	room := b.words.Target/max(1, b.y.WordsPerFamily) - 1
 	for _, lead := range b.p.Leads[1:] {
 		if room--; room < 0 {
 			return
 		}
-		t := Target{Key: key(rule.subject, lead.Text), Subject: rule.subject, Phrase: lead.Text, Family: lead.Family,
-			Image: -1, Minutes: rule.minutes, Gain: lead.Gain * rule.weight / 100}
+		t := b.target(rule, lead)
+		missing := 1.0
 		if c := b.p.Client; c != nil {
-			f := c.Families[lead.Family]
+			f := c.Family(lead.Family)
 			if f.Exact.Body+f.Exact.Subheads > 0 {
 				continue
 			}
 			if t.Loose = f.Loose.Body+f.Loose.Subheads > 0; t.Loose {
-				t.Gain /= 2
+				missing = half
 			}
 		}
-		b.countRivals(&t, lead, sheet.Subheads)
+		t.Gain = b.weighted(rule, lead, missing)
+		b.countRivals(&t, sheet.Subheads)
 		b.add(t)
 	}
 }
 
-// countRivals counts the rivals on whose pages the family stands exactly in
-// the slot.
-func (b *builder) countRivals(t *Target, lead Lead, slot sheet.Slot) {
+// countRivals counts the rivals on whose pages the target's family stands
+// exactly in the slot.
+func (b *builder) countRivals(t *Target, slot sheet.Slot) {
 	t.Rivals = len(b.p.Rivals)
 	for _, r := range b.p.Rivals {
-		if r.Families[lead.Family].Exact.In(slot) > 0 {
+		if r.Family(t.Family).Exact.In(slot) > 0 {
 			t.RivalsHave++
 		}
 	}
 }
 
 // now is what stands in a slot that holds one text.
-func (b *builder) now(slot sheet.Slot) string {
-	if b.p.Client == nil {
+func (b *builder) now(rule KindRule) string {
+	if b.p.Client == nil || rule.now == nil {
 		return ""
 	}
-	pg := b.p.Client.Page
-	switch slot {
-	case sheet.Title:
-		return pg.Title
-	case sheet.Description:
-		return pg.Description
-	case sheet.Address:
-		return pg.URL
-	case sheet.H1:
-		for _, h := range pg.Headings {
-			if h.Level == 1 {
-				return h.Text
-			}
-		}
-	}
-	return ""
+	return rule.now(b.p.Client.Page)
 }
 
 // nameImages asks for better names (MEASURES 4.3, 10.2). The first name that
@@ -234,9 +202,9 @@ func (b *builder) nameImages() {
 	if b.p.Client == nil {
 		return
 	}
-	rule := b.y.slotRules()[sheet.ImageNames]
+	rule := RuleOf(ImageName)
 	pg := b.p.Client.Page
-	judge := b.p.Question.Judge(pg.Lang)
+	judge := b.p.Criteria.Judge()
 	images := make([]imagename.Image, len(pg.Images))
 	taken := map[string]bool{}
 	for i, img := range pg.Images {
@@ -259,8 +227,8 @@ func (b *builder) nameImages() {
 			continue
 		}
 		now := pg.Images[i].File + pg.Images[i].Ext
-		t := Target{Key: key(rule.subject, now), Subject: rule.subject, Family: -1, Image: i, Now: now, Wanted: name,
-			Minutes: rule.minutes, First: images[i].Verdict == imagename.WrongPlace, Rivals: len(b.p.Rivals)}
+		t := Target{Key: key(rule.Kind, now), Kind: rule.Kind, Image: i, Now: now, Wanted: name, Verdict: images[i].Verdict,
+			Minutes: rule.minutes(b.y.Minutes), First: images[i].Verdict == imagename.WrongPlace, Rivals: len(b.p.Rivals)}
 		b.creditName(&t, rule)
 		for _, r := range b.p.Rivals {
 			if r.Carrying() > 0 {
@@ -273,21 +241,21 @@ func (b *builder) nameImages() {
 
 // creditName gives a proposed name the gain of the family that it carries and
 // that no image carried yet.
-func (b *builder) creditName(t *Target, rule slotRule) {
+func (b *builder) creditName(t *Target, rule KindRule) {
 	slug := strings.TrimSuffix(t.Wanted, t.Now[len(b.p.Client.Page.Images[t.Image].File):])
 	for _, lead := range b.p.Leads {
 		if imagename.Slug(lead.Text) != slug {
 			continue
 		}
 		t.Family, t.Phrase = lead.Family, lead.Text
-		placed := b.p.Client.Families[lead.Family]
+		placed := b.p.Client.Family(lead.Family)
 		switch {
 		case placed.Exact.ImageNames > 0:
 		case placed.Loose.ImageNames > 0:
 			t.Loose = true
-			t.Gain = lead.Gain * rule.weight / 200
+			t.Gain = b.weighted(rule, lead, half)
 		default:
-			t.Gain = lead.Gain * rule.weight / 100
+			t.Gain = b.weighted(rule, lead, 1)
 		}
 	}
 }
@@ -298,7 +266,7 @@ func (b *builder) writeWords() {
 		return
 	}
 	words := b.words
-	t := Target{Key: key(AboutWords, ""), Subject: AboutWords, Family: -1, Image: -1, Words: &words,
+	t := Target{Key: key(Words, ""), Kind: Words, Image: -1, Words: &words,
 		Rivals:  len(b.p.Rivals),
 		Gain:    b.totalGain() * b.y.Weights.Words / 100 * float64(words.ToWrite) / float64(words.Target),
 		Minutes: float64(words.ToWrite) * b.y.Minutes.HundredWords / 100}
@@ -314,7 +282,7 @@ func (b *builder) writeWords() {
 // inside (MEASURES 12.1).
 func (b *builder) newPage() Target {
 	words := b.words
-	return Target{Key: key(AboutNewPage, ""), Subject: AboutNewPage, Family: -1, Image: -1, Words: &words, Parts: b.out,
+	return Target{Key: key(NewPage, ""), Kind: NewPage, Image: -1, Words: &words, Parts: b.out,
 		Rivals: len(b.p.Rivals), RivalsHave: len(b.p.Rivals), Choice: Choice{State: Open},
 		Gain: b.totalGain(), Minutes: b.y.Minutes.NewPage + float64(words.Target)*b.y.Minutes.HundredWords/100}
 }
@@ -332,14 +300,15 @@ func (b *builder) add(t Target) {
 	b.out = append(b.out, t)
 }
 
-func key(s Subject, of string) string {
-	return strings.TrimSuffix(fmt.Sprintf("%s: %s", s, strings.ToLower(of)), ": ")
+// key is a target's: its kind, and the family or the file that it is about.
+func key(k Kind, of string) string {
+	return strings.TrimSuffix(string(k)+": "+strings.ToLower(of), ": ")
 }
 
 // Wanted returns the slots in which family i of a page's leads should stand
 // exactly: the first in all of its own and the body, as many others as the
 // words allow in a subhead (MEASURES 9.2, 9.3).
-func (y Yardstick) Wanted(kind Kind, i, words int) []sheet.Slot {
+func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
 	switch {
 	case i == 0:
 		return append(FirstSlots(kind), sheet.Body)

@@ -3,31 +3,36 @@ package target
 import (
 	"math"
 	"slices"
+
+	"inktally/core/site"
+	"inktally/core/stats"
 )
 
-// WordTarget is how many words a page needs and why (MEASURES 8).
+// WordTarget is how many words a page needs and why (MEASURES 8), with the
+// figures of the yardstick that decided it.
 type WordTarget struct {
-	// Target is the number of words seen that the page should have.
-	Target int `json:"target" doc:"Words seen that the page should have"`
-	// ToWrite is what is missing, 0 where the page holds.
-	ToWrite int `json:"to_write"`
+	// Target is the number of words seen that the page should have, ToWrite what
+	// is missing, 0 if the page holds.
+	Target, ToWrite int
 	// Hold tells that the page has enough: the work is placement.
-	Hold bool `json:"hold"`
-	// Writer is the target less the page's frame: the copy to hand in (8.6).
-	Writer int `json:"writer"`
-	Frame  int `json:"frame"`
-	// Mark is the rivals' figure to beat, 0 without rivals.
-	Mark float64 `json:"mark"`
-	// MarkOf is the index of the rival whose figure the mark is, else -1.
-	MarkOf int     `json:"mark_of"`
-	Beat   float64 `json:"beat" doc:"The mark and what is to be added to it"`
+	Hold bool
+	// Writer is the copy to hand in: the target less the page's Frame (8.6).
+	Writer, Frame int
+	// Mark is the rivals' figure to beat, 0 without rivals; MarkOf is the index of
+	// the rival whose figure it is, else -1.
+	Mark   float64
+	MarkOf int
+	// Beat is the mark and what is to be added to it.
+	Beat float64
 	// Rule tells what decided the target.
-	Rule WordRule `json:"rule"`
+	Rule WordRule
 	// SetAside are the indices of rivals too far off to count (8.2).
-	SetAside []int `json:"set_aside"`
-	// BeatsMark is false where the ceiling keeps the target from the mark.
-	BeatsMark bool      `json:"beats_mark"`
-	Guideline Guideline `json:"guideline"`
+	SetAside []int
+	// BeatsMark is false if the ceiling keeps the target from the mark.
+	BeatsMark bool
+	// Guideline and Figures are those of the yardstick that it was worked out by.
+	Guideline Guideline
+	Figures   WordFigures
 }
 
 // WordRule is the rule that decided a target.
@@ -40,11 +45,14 @@ const (
 	ByCeiling   WordRule = "ceiling"
 )
 
-// Words works out the word target of a page of so many words seen, of them
+// WordRules are all of them.
+func WordRules() []WordRule { return []WordRule{ByGuideline, ByRivals, ByCeiling} }
+
+// WordTarget works out the word target of a page of so many words seen, of them
 // frame no copy, against the words seen of its like rivals.
-func (y Yardstick) Words(kind Kind, client, frame int, rivals []int) WordTarget {
+func (y Rules) WordTarget(kind site.Kind, client, frame int, rivals []int) WordTarget {
 	g := y.Guideline(kind)
-	t := WordTarget{Guideline: g, Frame: frame, MarkOf: -1, SetAside: []int{}}
+	t := WordTarget{Guideline: g, Figures: y.WordFigures, Frame: frame, MarkOf: -1, SetAside: []int{}}
 	t.Mark, t.MarkOf, t.SetAside = y.mark(rivals, g)
 	if t.Mark > 0 {
 		t.Beat = t.Mark + max(y.BeatWords, t.Mark*y.BeatPercent/100)
@@ -68,11 +76,11 @@ func (y Yardstick) Words(kind Kind, client, frame int, rivals []int) WordTarget 
 }
 
 // mark picks the rivals' figure to beat (MEASURES 8.2).
-func (y Yardstick) mark(rivals []int, g Guideline) (mark float64, of int, aside []int) {
+func (y Rules) mark(rivals []int, g Guideline) (mark float64, of int, aside []int) {
 	of, aside = -1, []int{}
 	limit := math.Inf(1)
 	if len(rivals) >= 3 {
-		limit = y.OutlierFactor * median(rivals)
+		limit = y.OutlierFactor * stats.Median(rivals)
 	}
 	var kept []int
 	for i, words := range rivals {
@@ -87,7 +95,7 @@ func (y Yardstick) mark(rivals []int, g Guideline) (mark float64, of int, aside 
 	}
 	switch y.Mark {
 	case Median:
-		return median(kept), -1, aside
+		return stats.Median(kept), -1, aside
 	case BestThree:
 		slices.Sort(kept)
 		best := kept[max(0, len(kept)-3):]
@@ -105,15 +113,6 @@ func (y Yardstick) mark(rivals []int, g Guideline) (mark float64, of int, aside 
 		}
 	}
 	return float64(best), of, aside
-}
-
-func median(values []int) float64 {
-	sorted := slices.Sorted(slices.Values(values))
-	n := len(sorted)
-	if n%2 == 1 {
-		return float64(sorted[n/2])
-	}
-	return float64(sorted[n/2-1]+sorted[n/2]) / 2
 }
 
 func roundUp(figure float64, step int) int {

@@ -9,6 +9,7 @@ import (
 
 	"inktally/core/page"
 	"inktally/core/sheet"
+	"inktally/core/site"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -45,35 +46,35 @@ func (d draft) html() string {
 	return b.String() + "</main>"
 }
 
-func (d draft) measured(q *sheet.Question) *sheet.Column {
+func (d draft) measured(q *sheet.Criteria) *sheet.Column {
 	return sheet.Measure(page.Read([]byte(d.html()), page.Source{URL: "http://brindleandash.example" + d.path}), q)
 }
 
 // follow does what a target says, no more.
 func (d *draft) follow(t Target) {
-	switch t.Subject {
-	case AboutTitle:
+	switch t.Kind {
+	case Title:
 		d.title = t.Phrase + " " + d.title
-	case AboutDescription:
+	case Description:
 		d.description += ". " + t.Phrase
-	case AboutAddress:
+	case Address:
 		d.path = "/" + strings.ReplaceAll(t.Phrase, " ", "-") + "/"
-	case AboutH1:
+	case H1:
 		d.h1 += " " + t.Phrase
-	case AboutSubhead:
+	case Subhead:
 		d.parts = append(d.parts, "## "+t.Phrase)
-	case AboutOpening:
+	case Opening:
 		d.parts = slices.Insert(d.parts, 0, t.Phrase+".")
-	case AboutBody:
+	case Body:
 		d.parts = append(d.parts, t.Phrase+".")
-	case AboutImageName:
+	case ImageName:
 		d.images[t.Image].file = t.Wanted
-	case AboutAlt:
+	case Alt:
 		if len(d.images) == 0 {
 			d.images = append(d.images, picture{file: "team-at-work.jpg"})
 		}
 		d.images[0].alt = t.Phrase
-	case AboutWords:
+	case Words:
 		d.parts = append(d.parts, strings.Repeat("brick and soot on a roof in rain ", 1+t.Words.ToWrite/8))
 	}
 }
@@ -93,12 +94,12 @@ func TestFollowedTargetsAreDone(t *testing.T) {
 			d.images = append(d.images, picture{rapid.SampledFrom([]string{"IMG_2041.jpg", "hero-final2.png", "chimney-sweep.jpg", "a.webp"}).Draw(t, "file"),
 				line.Draw(t, "alt")})
 		}
-		kind := rapid.SampledFrom([]Kind{Home, Service, Area}).Draw(t, "kind")
-		q := question(phrases...)
-		leads := []Lead{{Text: phrases[0], Family: 0, Phrase: 0, Gain: 143.57}, {Text: phrases[2], Family: 1, Phrase: 2, Gain: 20}, {Text: phrases[3], Family: 2, Phrase: 3, Gain: 5}}
+		kind := rapid.SampledFrom([]site.Kind{site.Home, site.Service, site.Area}).Draw(t, "kind")
+		q := asked(phrases...)
+		brings := leads(q, 143.57, 20, 5)
 		rival := draft{path: "/", title: "Chimney sweep Tarn Harbor", parts: []string{strings.Repeat("word ", rapid.IntRange(0, 1700).Draw(t, "rival"))}}
 		work := func() []Target {
-			return Standard().Targets(Page{Kind: kind, Client: d.measured(q), Rivals: []*sheet.Column{rival.measured(q)}, Question: q, Leads: leads})
+			return StandardRules().Targets(Page{Kind: kind, Client: d.measured(q), Rivals: []*sheet.Column{rival.measured(q)}, Criteria: q, Leads: brings})
 		}
 		list := work()
 		total, promised := 143.57+20+5, 0.0

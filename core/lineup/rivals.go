@@ -1,0 +1,103 @@
+package lineup
+
+import (
+	"cmp"
+	"slices"
+)
+
+// Take marks the rivals that are taken by themselves (MEASURES 6.2): the first
+// places of the map pack, of them firms that stand in the organic results too
+// first, then organic businesses in order; none that is paid for, each firm
+// once.
+func (r Rules) Take(entries []Entry) {
+	taken := map[string]bool{}
+	for _, i := range r.candidates(entries) {
+		e := &entries[i]
+		switch domain := Domain(e.URL); {
+		case domain == "":
+			e.Reason = Reason{Code: HasNoSite}
+		case taken[domain]:
+			e.Reason = Reason{Code: TakenAlready}
+		case e.Part == Map && e.Position > r.Pack:
+			e.Reason = Reason{Code: BeyondPack, Number: r.Pack}
+		case len(taken) == r.Most:
+			e.Reason = Reason{Code: BeyondMost, Number: r.Most}
+		default:
+			e.Taken = true
+			taken[domain] = true
+		}
+	}
+	for i := range entries {
+		switch e := &entries[i]; {
+		case e.Part == Paid:
+			e.Reason = Reason{Code: IsPaid}
+		case e.Sponsored:
+			e.Reason = Reason{Code: IsSponsored}
+		}
+	}
+}
+
+// candidates are the businesses that nobody paid for, in the order in which they
+// are taken.
+func (r Rules) candidates(entries []Entry) []int {
+	var list []int
+	for i, e := range entries {
+		if (e.Part == Map || e.Part == Organic) && !e.Paying() && e.Kind == Business {
+			list = append(list, i)
+		}
+	}
+	r.sort(list, entries)
+	return list
+}
+
+// Rivals are the entries taken, in the order in which they stand beside the
+// client, each page once; those that the user typed come last.
+func (r Rules) Rivals(entries []Entry) []int {
+	var list []int
+	for i, e := range entries {
+		if e.Taken && e.URL != "" && !e.Paying() {
+			list = append(list, i)
+		}
+	}
+	r.sort(list, entries)
+	seen := map[string]bool{}
+	return slices.DeleteFunc(list, func(i int) bool {
+		had := seen[entries[i].URL]
+		seen[entries[i].URL] = true
+		return had
+	})
+}
+
+// sort orders entries: firms in both parts, the map pack, organic ones, typed
+// ones; within each by position.
+func (r Rules) sort(list []int, entries []Entry) {
+	organic := map[string]bool{}
+	for _, e := range entries {
+		if e.Part == Organic && e.Position <= r.Organic {
+			organic[Domain(e.URL)] = true
+		}
+	}
+	rank := func(e Entry) int {
+		switch {
+		case e.Part == Map && e.Position <= r.Pack && e.URL != "" && organic[Domain(e.URL)]:
+			return 0
+		case e.Part == Map:
+			return 1
+		case e.Part == Organic:
+			return 2
+		}
+		return 3
+	}
+	slices.SortStableFunc(list, func(a, b int) int {
+		return cmp.Or(cmp.Compare(rank(entries[a]), rank(entries[b])), cmp.Compare(entries[a].Position, entries[b].Position))
+	})
+}
+
+// openUpTo is the last organic position that is worth having (MEASURES 6.4).
+const openUpTo = 5
+
+// Open tells whether an entry leaves a high position to be had: an organic one
+// that no business holds (MEASURES 6.4).
+func Open(e Entry) bool {
+	return e.Part == Organic && e.Position <= openUpTo && e.Kind != Business && e.Kind != Client
+}
