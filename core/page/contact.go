@@ -3,6 +3,9 @@ package page
 import (
 	"regexp"
 	"strings"
+
+	"github.com/nyaruka/phonenumbers"
+	"golang.org/x/text/language"
 )
 
 // Phone is a telephone number on a page.
@@ -13,49 +16,58 @@ type Phone struct {
 	Linked bool
 }
 
-var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b`)
+// phoneText are numbers as they stand in texts: of ten digits in three groups,
+// with the country before them, or of the country with a 0 before them.
+var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b` +
+	`|\+[1-9]\d{0,2}[-. ]?(?:\(0\))?[-. ()\d]{6,16}\d\b|\(?\b0\d{2,5}\)?[-. /][-. \d]{4,12}\d\b`)
 
 // phoneList gathers the numbers of a page, each once.
 type phoneList struct {
-	linked map[string]bool // by digits: whether a link calls it
+	region string          // of numbers without a country
+	linked map[string]bool // whether a link calls it
 	seen   map[string]bool
 	found  []Phone
 }
 
 func (p *Page) phoneList() *phoneList {
-	l := &phoneList{linked: map[string]bool{}, seen: map[string]bool{}}
+	l := &phoneList{region: regionOf(p.Lang), linked: map[string]bool{}, seen: map[string]bool{}}
 	for i := range p.Links {
 		if scheme, rest := schemeOf(p.Links[i].Href); scheme == "tel" {
-			l.linked[digits(rest)] = true
+			if number, ok := l.number(rest); ok {
+				l.linked[number] = true
+			}
 		}
 	}
 	return l
 }
 
+// regionOf is the country of a language tag, the United States if it names none.
+func regionOf(tag string) string {
+	parsed, err := language.Parse(tag)
+	if region, confidence := parsed.Region(); err == nil && confidence == language.Exact {
+		return region.String()
+	}
+	return "US"
+}
+
 // find adds the numbers of a text.
 func (l *phoneList) find(text string) {
-	for _, number := range phoneText.FindAllString(text, -1) {
-		key := digits(number)
-		if !l.seen[key] {
-			l.seen[key] = true
-			l.found = append(l.found, Phone{Number: number, Linked: l.linked[key]})
+	for _, typed := range phoneText.FindAllString(text, -1) {
+		if number, ok := l.number(typed); ok && !l.seen[number] {
+			l.seen[number] = true
+			l.found = append(l.found, Phone{Number: strings.TrimSpace(typed), Linked: l.linked[number]})
 		}
 	}
 }
 
-// digits are those of a number, without the country's 1.
-func digits(number string) string {
-	var b strings.Builder
-	for i := range len(number) {
-		if number[i] >= '0' && number[i] <= '9' {
-			b.WriteByte(number[i])
-		}
+// number is a number in its international form (E.164); it is not ok for digits
+// that can be none.
+func (l *phoneList) number(typed string) (string, bool) {
+	parsed, err := phonenumbers.Parse(typed, l.region)
+	if err != nil || !phonenumbers.IsPossibleNumber(parsed) {
+		return "", false
 	}
-	only := b.String()
-	if len(only) == 11 {
-		only = strings.TrimPrefix(only, "1")
-	}
-	return only
+	return phonenumbers.Format(parsed, phonenumbers.E164), true
 }
 
 // schemeOf parts an address at its scheme, which is in lower case; without one

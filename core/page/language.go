@@ -80,7 +80,7 @@ func (p *Page) detectLanguage() string {
 // vote tells the language of tokens by its small words: at least so many, one
 // in sixteen, and clearly more than those of any other. It is empty where that does
 // not decide.
-func (p *Page) vote(lo, hi, least int) (winner language) {
+func (p *Page) vote(lo, hi, least int) (winner spoken) {
 	votes := make([]int, len(languages))
 	for i := lo; i < hi; i++ {
 		if !signalKeys[p.scan.Tokens[i].Key()] {
@@ -104,7 +104,7 @@ func (p *Page) vote(lo, hi, least int) (winner language) {
 		}
 	}
 	if votes[best] < least || votes[best]*voteShare < hi-lo || votes[best] < 2*second && votes[best] < second+clearVotes {
-		return language{}
+		return spoken{}
 	}
 	return languages[best]
 }

@@ -26,13 +26,13 @@ const (
 	catalan
 )
 
-// language is one that small words are known of, with its name in HTML.
-type language struct {
+// spoken is a language that small words are known of, with its name in HTML.
+type spoken struct {
 	says signal
 	tag  string
 }
 
-var languages = []language{
+var languages = []spoken{
 	{english, "en"}, {spanish, "es"}, {french, "fr"}, {german, "de"},
 	{portuguese, "pt"}, {italian, "it"}, {dutch, "nl"}, {swedish, "sv"},
 	{norwegian, "no"}, {danish, "da"}, {afrikaans, "af"}, {catalan, "ca"},
@@ -86,7 +86,7 @@ func signals(words map[signal]string) (map[string]signal, *[text.Keys]bool) {
 type signs struct {
 	signal
 	english, others int  // words of English and of other languages
-	phone           bool // three, three and four digits one after another
+	phone           bool // digits that may be those of a telephone
 }
 
 // signsOf looks at the words of a block once.
@@ -104,7 +104,8 @@ func (p *Page) signsOf(block int) (s signs) {
 		}
 		token := p.scan.Folded(i)
 		if token[0] <= '9' {
-			s.phone = s.phone || len(token) == 4 && i >= lo+2 && numeric(at(i-1), 3) && numeric(at(i-2), 3)
+			s.phone = s.phone || len(token) == 4 && i >= lo+2 && numeric(at(i-1), 3) && numeric(at(i-2), 3) ||
+				len(token) >= 5 || len(token) >= 3 && token[0] == '0'
 			continue
 		}
 		found := signalWords[token]

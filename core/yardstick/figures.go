@@ -1,0 +1,194 @@
+package yardstick
+
+import (
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"inktally/core/fault"
+	"inktally/core/target"
+)
+
+// Unit is what a figure is in.
+type Unit string
+
+// The units.
+const (
+	Share     Unit = "share" // of 1
+	Percent   Unit = "percent"
+	WordCount Unit = "words"
+	Minutes   Unit = "minutes"
+	Months    Unit = "months"
+	Visits    Unit = "visits" // a month
+	Position  Unit = "position"
+	Count     Unit = "count"
+	Letters   Unit = "characters"
+	Times     Unit = "times"
+	Choice    Unit = "choice"
+)
+
+// Figure is one figure of a yardstick as it is told.
+type Figure struct {
+	// Key stays the same for ever: what was kept goes by it.
+	Key  string
+	Unit Unit
+	// Rule is the number of the rule that it is of.
+	Rule string
+	// Least and Most are its bounds; Choices those of a figure that is none.
+	Least, Most float64
+	Choices     []string
+	// Value and Default are as they are written down.
+	Value, Default string
+}
+
+// figure is a Figure with its place in a yardstick: one of the three.
+type figure struct {
+	Figure
+	whole    *int
+	fraction *float64
+	choice   *target.MarkRule
+}
+
+func (f figure) value() string {
+	switch {
+	case f.whole != nil:
+		return strconv.Itoa(*f.whole)
+	case f.fraction != nil:
+		return strconv.FormatFloat(*f.fraction, 'f', -1, 64)
+	}
+	return string(*f.choice)
+}
+
+// set puts a value that is within the bounds.
+func (f figure) set(value string) error {
+	value = strings.TrimSpace(value)
+	if f.choice != nil {
+		if !slices.Contains(f.Choices, value) {
+			return fault.New(fault.FigureOutOfRange, f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
+		}
+		*f.choice = target.MarkRule(value)
+		return nil
+	}
+	n, err := strconv.ParseFloat(value, 64)
+	if err != nil || !(n >= f.Least && n <= f.Most) || f.whole != nil && n != float64(int(n)) {
+		return fault.New(fault.FigureOutOfRange, f.Key, f.Least, f.Most)
+	}
+	if f.whole != nil {
+		*f.whole = int(n)
+	} else {
+		*f.fraction = n
+	}
+	return nil
+}
+
+// Figures are all figures with their values and defaults.
+func (y Yardstick) Figures() []Figure {
+	standard := Standard()
+	defaults := standard.figures()
+	var out []Figure
+	for i, f := range y.figures() {
+		f.Value, f.Default = f.value(), defaults[i].value()
+		out = append(out, f.Figure)
+	}
+	return out
+}
+
+// table gathers the figures of a yardstick.
+type table struct{ list []figure }
+
+func (t *table) whole(key, rule string, unit Unit, least, most int, at *int) {
+	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: float64(least), Most: float64(most)}, whole: at})
+}
+
+func (t *table) fraction(key, rule string, unit Unit, least, most float64, at *float64) {
+	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: least, Most: most}, fraction: at})
+}
+
+func (y *Yardstick) figures() []figure {
+	t := &table{}
+	y.ofVisits(t)
+	y.ofBook(t)
+	y.ofWords(t)
+	y.ofTargets(t)
+	return t.list
+}
+
+func (y *Yardstick) ofVisits(t *table) {
+	v := &y.Visits
+	for i := range v.CTR {
+		t.fraction(fmt.Sprintf("visits.ctr.%d", i+1), "7.1", Share, 0, 1, &v.CTR[i])
+	}
+	t.fraction("visits.ctr.11_20", "7.1", Share, 0, 1, &v.Second)
+	t.fraction("visits.ctr.21_30", "7.1", Share, 0, 1, &v.Third)
+	for i := range v.Map {
+		t.fraction(fmt.Sprintf("visits.map.%d", i+1), "7.1", Share, 0, 1, &v.Map[i])
+	}
+	t.fraction("visits.others", "7.3", Share, 0, 1, &v.Others)
+	for i := range v.Aims {
+		t.whole(fmt.Sprintf("visits.aim.%d.difficulty", i+1), "7.2", Count, 0, 100, &v.Aims[i].Difficulty)
+		t.whole(fmt.Sprintf("visits.aim.%d.position", i+1), "7.2", Position, 1, 30, &v.Aims[i].Position)
+	}
+	t.whole("visits.aim.else", "7.2", Position, 1, 30, &v.Else)
+	t.whole("visits.aim.unknown", "7.2", Position, 1, 30, &v.Unknown)
+	t.fraction("visits.soon", "7.2", Months, 0, 60, &v.Soon)
+	t.fraction("visits.late", "7.2", Months, 0, 60, &v.Late)
+	t.whole("visits.soon_at", "7.2", Count, 0, 100, &v.SoonAt)
+	t.whole("visits.late_at", "7.2", Count, 0, 100, &v.LateAt)
+}
+
+func (y *Yardstick) ofBook(t *table) {
+	b, l := &y.Book, &y.Lineup
+	t.whole("book.near_miss.from", "3.9", Position, 1, 100, &b.NearMissFrom)
+	t.whole("book.near_miss.to", "3.9", Position, 1, 100, &b.NearMissTo)
+	t.whole("book.near_miss.difficulty", "3.9", Count, 0, 100, &b.NearMissDifficulty)
+	t.fraction("book.area_gain", "9.1", Visits, 0, 100_000, &b.AreaGain)
+	t.whole("book.page_families", "9.3", Count, 1, 100, &b.PageFamilies)
+	t.whole("lineup.most", "6.2", Count, 0, 20, &l.Most)
+	t.whole("lineup.pack", "6.2", Count, 0, 20, &l.Pack)
+	t.whole("lineup.organic", "6.2", Position, 0, 100, &l.Organic)
+}
+
+func (y *Yardstick) ofWords(t *table) {
+	w := &y.Target
+	for _, g := range []struct {
+		page string
+		at   *target.Guideline
+	}{{"home", &w.Home}, {"service", &w.Service}} {
+		t.whole("words."+g.page+".low", "8.1", WordCount, 0, 20_000, &g.at.Low)
+		t.whole("words."+g.page+".high", "8.1", WordCount, 0, 20_000, &g.at.High)
+		t.whole("words."+g.page+".ceiling", "8.1", WordCount, 0, 20_000, &g.at.Ceiling)
+	}
+	choices := []string{}
+	for _, r := range target.MarkRules() {
+		choices = append(choices, string(r))
+	}
+	t.list = append(t.list, figure{Figure: Figure{Key: "words.mark", Rule: "8.2", Unit: Choice, Choices: choices}, choice: &w.Mark})
+	t.fraction("words.outlier", "8.2", Times, 1, 100, &w.OutlierFactor)
+	t.fraction("words.beat_words", "8.3", WordCount, 0, 10_000, &w.BeatWords)
+	t.fraction("words.beat_percent", "8.3", Percent, 0, 500, &w.BeatPercent)
+	t.whole("words.step", "8.4", WordCount, 1, 1000, &w.Step)
+}
+
+func (y *Yardstick) ofTargets(t *table) {
+	r, weights, minutes := &y.Target, &y.Target.Weights, &y.Target.Minutes
+	for _, w := range []struct {
+		key string
+		at  *float64
+	}{{"words", &weights.Words}, {"title", &weights.Title}, {"h1", &weights.H1}, {"subheads", &weights.Subheads}, {"body", &weights.Body},
+		{"image_names", &weights.ImageNames}, {"opening", &weights.Opening}, {"address", &weights.Address}, {"alt", &weights.Alt},
+		{"description", &weights.Description}} {
+		t.fraction("weight."+w.key, "12.1", Percent, 0, 100, w.at)
+	}
+	for _, m := range []struct {
+		key string
+		at  *float64
+	}{{"hundred_words", &minutes.HundredWords}, {"title", &minutes.Title}, {"h1", &minutes.H1}, {"phrase", &minutes.Phrase},
+		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage}} {
+		t.fraction("minutes."+m.key, "12.3", Minutes, 0, 10_000, m.at)
+	}
+	t.whole("phrases.words_per_family", "9.3", WordCount, 1, 10_000, &r.WordsPerFamily)
+	t.whole("phrases.title_start", "9.2", Letters, 1, 500, &r.TitleStart)
+	t.whole("images.carrying_home", "10.2", Count, 0, 100, &r.CarryingHome)
+	t.whole("images.carrying_other", "10.2", Count, 0, 100, &r.CarryingOther)
+}

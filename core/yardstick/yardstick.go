@@ -1,0 +1,91 @@
+// Package yardstick is the figures that a user may change: those of the visits,
+// the book, the lineup and the targets, as one value (Y in MEASURES).
+//
+// In go the changes of a workspace and of a client, by the keys of figures; out
+// comes the Yardstick that all of the client's pages are measured by. Figures
+// have a key that stays, bounds, a default and the rule that they are of.
+package yardstick
+
+import (
+	"maps"
+	"slices"
+	"strconv"
+
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/target"
+	"inktally/core/visits"
+)
+
+// Yardstick is all figures that may be changed.
+type Yardstick struct {
+	Visits visits.Rules
+	Book   book.Rules
+	Lineup lineup.Rules
+	Target target.Rules
+}
+
+// Standard is the yardstick that everybody starts with.
+func Standard() Yardstick {
+	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(), Target: target.StandardRules()}
+}
+
+// Changes are figures that differ from the standard, by their keys, each as it
+// is written down: a number, or one of a figure's choices.
+type Changes map[string]string
+
+// With returns the yardstick with changes. The first figure that does not exist,
+// is out of its bounds, or contradicts another is the fault; then nothing is
+// changed.
+func (y Yardstick) With(changes Changes) (Yardstick, error) {
+	changed := y
+	figures := changed.figures()
+	for _, key := range slices.Sorted(maps.Keys(changes)) {
+		at := slices.IndexFunc(figures, func(f figure) bool { return f.Key == key })
+		if at < 0 {
+			return y, fault.New(fault.NoSuchFigure, key)
+		}
+		if err := figures[at].set(changes[key]); err != nil {
+			return y, err
+		}
+	}
+	if err := changed.agrees(); err != nil {
+		return y, err
+	}
+	return changed, nil
+}
+
+// agrees finds figures that contradict one another.
+func (y Yardstick) agrees() error {
+	for page, g := range map[string]target.Guideline{"home": y.Target.Home, "service": y.Target.Service} {
+		if g.Low > g.High || g.High > g.Ceiling {
+			return fault.New(fault.GuidelineBackward, page)
+		}
+	}
+	if sum := y.Target.Weights.Sum(); sum < 99.95 || sum > 100.05 {
+		return fault.New(fault.WeightsNotHundred, strconv.FormatFloat(sum, 'f', -1, 64))
+	}
+	return nil
+}
+
+// Preset names a set of changes for other habits (MEASURES 8.1).
+type Preset string
+
+// The presets.
+const (
+	ShorterHome Preset = "shorter_home"
+	MatchOnly   Preset = "match_only"
+	JustAbove   Preset = "just_above"
+	QuarterMore Preset = "quarter_more"
+)
+
+// Presets are the changes of each.
+func Presets() map[Preset]Changes {
+	return map[Preset]Changes{
+		ShorterHome: {"words.home.low": "1000", "words.home.high": "1500", "words.home.ceiling": "2000"},
+		MatchOnly:   {"words.beat_words": "0", "words.beat_percent": "0"},
+		JustAbove:   {"words.beat_words": "1", "words.beat_percent": "0"},
+		QuarterMore: {"words.beat_percent": "25"},
+	}
+}

@@ -1,0 +1,104 @@
+package yardstick
+
+import (
+	"testing"
+
+	"inktally/core/fault"
+	"inktally/core/site"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+// Every figure can be changed by its key, to either of its bounds, and each has
+// a place of its own.
+func TestEachFigure(t *testing.T) {
+	seen := map[string]bool{}
+	for _, f := range Standard().Figures() {
+		t.Run(f.Key, func(t *testing.T) {
+			assert.False(t, seen[f.Key])
+			seen[f.Key] = true
+			assert.Equal(t, f.Default, f.Value)
+			assert.Regexp(t, `^\d+\.\d+$`, f.Rule)
+			assert.Less(t, f.Least, f.Most+float64(len(f.Choices)))
+			y := Standard()
+			for _, place := range y.figures() {
+				if place.Key != f.Key {
+					continue
+				}
+				value := "1"
+				if f.Unit == Choice {
+					value = f.Choices[len(f.Choices)-1]
+				}
+				require.NoError(t, place.set(value))
+			}
+			changed := 0
+			for i, now := range y.Figures() {
+				if now.Value != Standard().Figures()[i].Value {
+					changed++
+				}
+			}
+			assert.LessOrEqual(t, changed, 1)
+		})
+	}
+	assert.Greater(t, len(seen), 50)
+}
+
+func TestWith(t *testing.T) {
+	y, err := Standard().With(Changes{"words.home.low": "800", "words.home.high": " 1200 ", "visits.ctr.1": "0.4", "words.mark": "median"})
+	require.NoError(t, err)
+	assert.Equal(t, 800, y.Target.Home.Low)
+	assert.Equal(t, 1200, y.Target.Home.High)
+	assert.InDelta(t, .4, y.Visits.CTR[0], 1e-9)
+	assert.InDelta(t, .33, Standard().Visits.CTR[0], 1e-9, "the standard stays")
+	for name, c := range map[string]struct {
+		changes Changes
+		want    fault.Code
+	}{
+		"no such figure":      {Changes{"words.nowhere": "1"}, fault.NoSuchFigure},
+		"no number":           {Changes{"words.home.low": "many"}, fault.FigureOutOfRange},
+		"below its bounds":    {Changes{"words.home.low": "-1"}, fault.FigureOutOfRange},
+		"beyond them":         {Changes{"visits.ctr.1": "1.1"}, fault.FigureOutOfRange},
+		"half a word":         {Changes{"words.home.low": "1.5"}, fault.FigureOutOfRange},
+		"not a number at all": {Changes{"visits.ctr.1": "NaN"}, fault.FigureOutOfRange},
+		"no such choice":      {Changes{"words.mark": "weakest"}, fault.FigureOutOfRange},
+		"low over high":       {Changes{"words.home.low": "2100"}, fault.GuidelineBackward},
+		"high over ceiling":   {Changes{"words.service.high": "1300"}, fault.GuidelineBackward},
+		"weights not hundred": {Changes{"weight.words": "40"}, fault.WeightsNotHundred},
+	} {
+		t.Run(name, func(t *testing.T) {
+			same, err := Standard().With(c.changes)
+			assert.True(t, fault.Is(err, c.want), "%v", err)
+			assert.Equal(t, Standard(), same)
+		})
+	}
+}
+
+// The presets of MEASURES 8.1.
+func TestPresets(t *testing.T) {
+	rivals := []int{1720, 380, 1140, 1010}
+	for preset, want := range map[Preset]int{MatchOnly: 1750, JustAbove: 1750, QuarterMore: 2150, ShorterHome: 2000} {
+		y, err := Standard().With(Presets()[preset])
+		require.NoError(t, err)
+		assert.Equal(t, want, y.Target.WordTarget(site.Home, 0, 0, rivals).Target, preset)
+	}
+	shorter, err := Standard().With(Presets()[ShorterHome])
+	require.NoError(t, err)
+	assert.Equal(t, 1000, shorter.Target.WordTarget(site.Home, 0, 0, nil).Target)
+}
+
+// Changes that are taken one after another come to the same as all at once.
+func TestChangesAddUp(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		one := Changes{"visits.ctr.1": rapid.SampledFrom([]string{"0.1", "0.5"}).Draw(t, "ctr"), "words.step": "10"}
+		two := Changes{"words.step": rapid.SampledFrom([]string{"20", "50"}).Draw(t, "step"), "lineup.most": "5"}
+		y, err := Standard().With(one)
+		require.NoError(t, err)
+		y, err = y.With(two)
+		require.NoError(t, err)
+		both, err := Standard().With(Changes{"visits.ctr.1": one["visits.ctr.1"], "words.step": two["words.step"], "lineup.most": "5"})
+		require.NoError(t, err)
+		assert.Equal(t, both, y)
+	})
+}
