@@ -1,0 +1,153 @@
+package wording
+
+import (
+	"strings"
+
+	"inktally/core/fault"
+)
+
+// faults are the sentences of all codes: what happened, and what to do. A
+// parameter stands in braces; {inner} is the sentence of the fault inside.
+var faults = map[fault.Code]string{
+	fault.AddressMissing: "An address is missing. Type one like shop.example.",
+	fault.AddressSpace:   "“{address}” holds a space. Type an address like shop.example.",
+	fault.AddressScheme:  "An address that begins with {scheme}: cannot be read. Only http and https can.",
+	fault.AddressNoSite:  "“{address}” names no site. Type an address like shop.example.",
+	fault.AddressBad:     "“{address}” is not an address. Type one like shop.example.",
+	fault.AddressNoDot:   "“{name}” is not the address of a site: it has no dot. Type one like shop.example.",
+
+	fault.RedirectCircle: "{host} redirects in a circle. Open the page in your browser and paste it instead.",
+	fault.RedirectScheme: "{host} redirects to an address that begins with {scheme}: and cannot be read. Paste the page instead.",
+	fault.SiteAnswered:   "{host} answered {status} ({says}). Try again later, or paste the page.",
+	fault.NotAPage:       "{host} sent {type}, which is not a web page. Check the address.",
+	fault.PageTooLarge:   "The page is larger than {mb} MB and was not read.",
+	fault.PageCutShort:   "{host} sent only part of the page, or a damaged one. Try again.",
+	fault.HeadersEndless: "{host} sent endless headers and was not read. Paste the page instead.",
+	fault.PrivateAddress: "{host} was not read: {address} is on this machine or a private network.",
+	fault.NoSuchSite:     "No site was found under the name {host}. Check the address.",
+	fault.TimedOut:       "{host} did not answer in time. Try again later, or paste the page.",
+	fault.NoConnection:   "No connection to {host} could be made. Try again later, or paste the page.",
+	fault.NotRead:        "{host} could not be read. Try again later, or paste the page.",
+	fault.UnknownPacking: "{host} packs its pages as {packing}, which cannot be unpacked here. Paste the page instead.",
+	fault.RobotsRefuse:   "{host} asks programs not to read this page (robots.txt). You can read it anyway, or paste it.",
+	fault.NotReadBefore:  "This page could not be read last time. Try again.",
+
+	fault.NoBrowser:       "There is no browser to render pages. Install Chromium, or name one with --browser-url.",
+	fault.BrowserNotStart: "The browser did not start. Read the page as served, or try again.",
+	fault.BrowserLost:     "The browser was lost while it rendered the page. Try again.",
+	fault.RenderTimedOut:  "{host} was not rendered in time. Try again, or read the page as served.",
+	fault.RenderFailed:    "{host} could not be rendered. Read the page as served, or paste it.",
+	fault.RenderMemory:    "{host} takes more memory to render than it may. Read the page as served, or paste it.",
+	fault.RenderTooLarge:  "The page grows too large when it is rendered. Read it as served, or paste it.",
+	fault.TakenAsServed:   "Read as served. {inner}",
+	fault.PageNotReadYet:  "This page has not been read yet. Measure it first.",
+	fault.PageKeptNowhere: "The page has not changed, but its last reading is lost. Read it again.",
+
+	fault.FileUnreadable:    "{file} cannot be read. Check that it is there and that you may read it.",
+	fault.FileIsFolder:      "{file} is a folder. Name a file in it.",
+	fault.FileEmpty:         "{file} is empty. Save the page again.",
+	fault.FileNotAPage:      "{file} is not a web page.",
+	fault.FolderWithoutPage: "The folder {folder} holds no saved page.",
+	fault.NoFile:            "No file was added. Choose a saved page or a web archive.",
+	fault.TooManyFiles:      "More than {most} files were added at once. Add fewer.",
+	fault.FilesTooLarge:     "The files are larger than {mb} MB together. Add fewer at once.",
+	fault.NoPageInFiles:     "No page was found among the files. Add an HTML file, a text, or a web archive.",
+	fault.FileOfNobody:      "This is not a page of this client or its rivals. Add its address first.",
+	fault.FileWithoutURL:    "This file does not tell its address. Add it by itself, on the page that it is.",
+	fault.NothingPasted:     "Nothing was pasted. Copy the page’s HTML or text and paste it here.",
+	fault.PastedTooLarge:    "What was pasted is larger than {mb} MB. Save the page and add the file instead.",
+	fault.ArchiveUnreadable: "This web archive cannot be read. Save the page again.",
+	fault.ArchiveEmpty:      "This web archive holds no page.",
+	fault.ArchiveTooMany:    "This web archive has more than {most} parts. Save the page by itself.",
+	fault.ArchiveDamaged:    "This web archive is damaged; what stands before the damage was used. Save the page again.",
+	fault.ArchiveRecords:    "{broken} of the records of this web archive cannot be read; the others were used.",
+	fault.ArchiveTooLarge:   "This web archive unpacks to more than {mb} MB. Save the page by itself.",
+
+	fault.ListTooLarge:       "The list is larger than {mb} MB. Split it and import the parts.",
+	fault.ListEmpty:          "The list is empty. Import one with a phrase in each row.",
+	fault.ListNotText:        "This is not a list. Import CSV, TSV or XLSX.",
+	fault.ListNotOne:         "Import one list at a time.",
+	fault.WorkbookUnreadable: "This workbook cannot be read. Save it again as XLSX or CSV.",
+	fault.WorkbookEmpty:      "The workbook is empty. Import one with a phrase in each row.",
+	fault.NoPhraseColumn:     "No column holds phrases. Choose the one that does.",
+	fault.ColumnsUnreadable:  "What the columns hold could not be understood. Choose the list again.",
+	fault.ImportNotLast:      "Later lists may have changed the same phrases. Undo the last one first: {name}.",
+
+	fault.NoDemandSource:   "No source of search volumes is set up. Start with --demand-url, or import a list.",
+	fault.NoSearchSource:   "No search source is set up. Paste the addresses of the rivals instead.",
+	fault.SourceBadAddress: "The address of the {source} source cannot be used. Check it where the program is started.",
+	fault.SourceSilent:     "The {source} source did not answer. Try again later.",
+	fault.SourceAnswered:   "The {source} source answered {status}. Try again later.",
+	fault.SourceUnreadable: "The {source} source sent an answer that cannot be read. Try again later.",
+	fault.SearchUnknown:    "The search source has no result for “{phrase}”. Paste the rivals’ addresses instead.",
+
+	fault.PhraseNoWord:      "The phrase “{text}” holds no word. Type one like chimney sweep tarn harbor.",
+	fault.ServiceNoWord:     "The service “{text}” holds no word. Type one like chimney sweep.",
+	fault.SpellingNoWord:    "The spelling “{text}” holds no word.",
+	fault.PlaceNoWord:       "The place “{text}” holds no word. Type one like Tarn Harbor, ME.",
+	fault.TextTooLong:       "An entry is longer than {most} characters. Shorten it.",
+	fault.JobNegative:       "A job of “{service}” cannot be worth less than nothing.",
+	fault.ClientNeedsName:   "A client needs a name or an address.",
+	fault.LanguageUnknown:   "“{language}” is not a language. Type a tag like en or pt-BR.",
+	fault.PhraseNeeded:      "A phrase is missing. Type what people search for.",
+	fault.NotOneWord:        "“{text}” is not one word.",
+	fault.TiedToItself:      "A word cannot be tied to itself.",
+	fault.PageThere:         "This page is in the list already.",
+	fault.OneHomePage:       "A client has one home page. Choose what else this page is for.",
+	fault.HomePageStays:     "The home page stays. You can clear its address.",
+	fault.NoSuchService:     "“{service}” is not one of the services. Add it first.",
+	fault.NoSuchPlace:       "“{place}” is not one of the places. Add it first.",
+	fault.PageNeedsService:  "Choose the service that the page is for.",
+	fault.PageNeedsPlace:    "Choose the place that the page is for.",
+	fault.PageNeedsAddress:  "Give the page an address, or choose what it is for.",
+	fault.EntryWithoutSite:  "{name} has no site that could be measured.",
+	fault.SomeRivalsAdded:   "{inner} {added}",
+	fault.ChangeNeedsValue:  "Type what the target should say instead.",
+	fault.HoursOutOfRange:   "Hours are a number from 0 to {most}.",
+	fault.RunUnderWay:       "Pages are being read already. Wait, or stop the run.",
+	fault.NothingToRead:     "There is no page to read. Add the client’s address or use a rival.",
+	fault.NoSuchFigure:      "The yardstick has no figure “{figure}”.",
+	fault.FigureOutOfRange:  "{figure} goes from {least} to {most}.",
+	fault.GuidelineBackward: "The guideline for a {page} page must rise: low, high, ceiling.",
+	fault.WeightsNotHundred: "The weights add up to {sum}, not 100.",
+
+	fault.NotThere:    "This was removed elsewhere. Reload to see what is there.",
+	fault.GivenUp:     "The request was canceled.",
+	fault.OwnMistake:  "Something went wrong in the program; its log says more. Try again.",
+	fault.WrongHost:   "This program answers only under its own address.",
+	fault.OtherSite:   "Other sites cannot change anything here.",
+	fault.NoMethod:    "This cannot be done here.",
+	fault.NoAddress:   "There is nothing at this address.",
+	fault.BadEntry:    "{field}: {says}.",
+	fault.PortTaken:   "{address} cannot be listened on. Is the program running already? Choose another port with --listen.",
+	fault.BadDataFile: "The data file {file} cannot be used. Check that it is there and that you may write to it.",
+}
+
+// Fault words a fault.
+func Fault(f *fault.Fault) string {
+	if f == nil {
+		return ""
+	}
+	sentence := faults[f.Code]
+	for name, value := range f.Params {
+		sentence = strings.ReplaceAll(sentence, "{"+name+"}", value)
+	}
+	return strings.TrimSpace(strings.ReplaceAll(sentence, "{inner}", Fault(f.Inner)))
+}
+
+// Error words an error: a fault as itself, and everything else as the program's
+// own mistake, of which the log says more.
+func Error(err error) string {
+	if f, ok := fault.Of(err); ok {
+		return Fault(f)
+	}
+	return faults[fault.OwnMistake]
+}
+
+// OthersAdded tells how many addresses were used beside one that could not be.
+func OthersAdded(n int) string {
+	if n == 1 {
+		return "1 other rival was added."
+	}
+	return Number(n) + " other rivals were added."
+}
