@@ -6,7 +6,7 @@ import (
 	"errors"
 	"time"
 
-	"inktally/core/phrase"
+	"inktally/core/book"
 )
 
 // Import is a list that was taken into a phrase book.
@@ -17,51 +17,26 @@ type Import struct {
 	// Added are the ids of phrases that it added, Changed the phrases that it
 	// changed, as they were before.
 	Added   []int64
-	Changed []phrase.BookPhrase
+	Changed []book.Phrase
 	// Found are the ids of the lists of what sites are found for.
 	Found []int64
 }
 
 const entryFields = `id, text, volume, difficulty, position, stands_with`
 
-func scanPhrase(r *sql.Rows, e *phrase.BookPhrase) error {
+func scanPhrase(r *sql.Rows, e *book.Phrase) error {
 	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With)
 }
 
 // BookPhrases returns the phrases of a client's book in the order in which they
 // came.
-func (t *Tx) BookPhrases(client int64) ([]phrase.BookPhrase, error) {
+func (t *Tx) BookPhrases(client int64) ([]book.Phrase, error) {
 	return all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? ORDER BY id`, client)
-}
-
-// PhrasesOf returns what a client's book has of phrases, by their folded forms.
-func (t *Tx) PhrasesOf(client int64, folded []string) (map[string]phrase.BookPhrase, error) {
-	list, err := json.Marshal(folded)
-	if err != nil {
-		return nil, err
-	}
-	type row struct {
-		folded string
-		phrase.BookPhrase
-	}
-	rows, err := all(t, func(r *sql.Rows, v *row) error {
-		return r.Scan(&v.folded, &v.ID, &v.Text, &v.Volume, &v.Difficulty, &v.Position, &v.With)
-	}, `SELECT folded, `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded IN (SELECT value FROM json_each(?))`, client, string(list))
-	out := make(map[string]phrase.BookPhrase, len(rows))
-	for _, r := range rows {
-		out[r.folded] = r.BookPhrase
-	}
-	return out, err
-}
-
-// MovedPhrases returns those that the user put in another family.
-func (t *Tx) MovedPhrases(client int64) ([]phrase.BookPhrase, error) {
-	return all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND stands_with <> '' ORDER BY id`, client)
 }
 
 // PutPhrase adds a phrase to a client's book or joins its figures to those of
 // the same phrase. folded is what makes two phrases the same.
-func (t *Tx) PutPhrase(client int64, folded string, e phrase.BookPhrase) (id int64, before *phrase.BookPhrase, err error) {
+func (t *Tx) PutPhrase(client int64, folded string, e book.Phrase) (id int64, before *book.Phrase, err error) {
 	had, err := all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded = ?`, client, folded)
 	if err != nil {
 		return 0, nil, err
@@ -78,7 +53,7 @@ func (t *Tx) PutPhrase(client int64, folded string, e phrase.BookPhrase) (id int
 }
 
 // RestorePhrase gives a phrase the figures that it had.
-func (t *Tx) RestorePhrase(client int64, e phrase.BookPhrase) error {
+func (t *Tx) RestorePhrase(client int64, e book.Phrase) error {
 	_, err := t.exec(`UPDATE book_phrases SET volume = ?, difficulty = ?, position = ? WHERE client_id = ? AND id = ?`,
 		e.Volume, e.Difficulty, e.Position, client, e.ID)
 	return err
@@ -98,20 +73,20 @@ func (t *Tx) DeletePhrase(client, id int64) error {
 
 // AddImport keeps what an import did and returns its id.
 func (t *Tx) AddImport(client int64, i Import) (int64, error) {
-	added, err := json.Marshal(append([]int64{}, i.Added...))
+	added, err := asJSON(append([]int64{}, i.Added...))
 	if err != nil {
 		return 0, err
 	}
-	changed, err := json.Marshal(append([]phrase.BookPhrase{}, i.Changed...))
+	changed, err := asJSON(phraseRows(i.Changed))
 	if err != nil {
 		return 0, err
 	}
-	found, err := json.Marshal(append([]int64{}, i.Found...))
+	found, err := asJSON(append([]int64{}, i.Found...))
 	if err != nil {
 		return 0, err
 	}
 	return t.insert(`INSERT INTO book_imports (client_id, name, taken_at, added, changed, found) VALUES (?, ?, ?, ?, ?, ?)`,
-		client, i.Name, stamp(i.TakenAt), string(added), string(changed), string(found))
+		client, i.Name, stamp(i.TakenAt), added, changed, found)
 }
 
 const importFields = `id, name, taken_at, added, changed, found`
@@ -122,8 +97,10 @@ func scanImport(scan func(...any) error, i *Import) error {
 		return err
 	}
 	i.TakenAt = parseStamp(taken)
-	return errors.Join(json.Unmarshal([]byte(added), &i.Added), json.Unmarshal([]byte(changed), &i.Changed),
-		json.Unmarshal([]byte(found), &i.Found))
+	var before []phraseRow
+	err := errors.Join(json.Unmarshal([]byte(added), &i.Added), json.Unmarshal([]byte(changed), &before), json.Unmarshal([]byte(found), &i.Found))
+	i.Changed = phrasesOf(before)
+	return err
 }
 
 // Import returns an import of a client.
@@ -146,16 +123,16 @@ func (t *Tx) DeleteImport(client, id int64) error {
 }
 
 // BookChoices returns what the user said of families, by their key.
-func (t *Tx) BookChoices(client int64) (map[string]phrase.FamilyChoice, error) {
+func (t *Tx) BookChoices(client int64) (map[string]book.Choice, error) {
 	type row struct {
 		key    string
-		choice phrase.FamilyChoice
+		choice book.Choice
 	}
 	rows, err := all(t, func(r *sql.Rows, v *row) error {
 		return r.Scan(&v.key, &v.choice.State, &v.choice.Reason, &v.choice.Lead)
 	},
 		`SELECT family, state, reason, lead FROM book_choices WHERE client_id = ?`, client)
-	out := make(map[string]phrase.FamilyChoice, len(rows))
+	out := make(map[string]book.Choice, len(rows))
 	for _, r := range rows {
 		out[r.key] = r.choice
 	}
@@ -163,8 +140,8 @@ func (t *Tx) BookChoices(client int64) (map[string]phrase.FamilyChoice, error) {
 }
 
 // SetBookChoice keeps what the user said of a family; nothing said is forgotten.
-func (t *Tx) SetBookChoice(client int64, key string, c phrase.FamilyChoice) error {
-	if c == (phrase.FamilyChoice{}) {
+func (t *Tx) SetBookChoice(client int64, key string, c book.Choice) error {
+	if c == (book.Choice{}) {
 		_, err := t.exec(`DELETE FROM book_choices WHERE client_id = ? AND family = ?`, client, key)
 		return err
 	}

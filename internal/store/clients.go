@@ -5,9 +5,9 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/phrase"
+	"inktally/core/intent"
 	"inktally/core/place"
-	"inktally/core/target"
+	"inktally/core/site"
 )
 
 // Client is one business.
@@ -18,9 +18,10 @@ type Client struct {
 	Phone     string
 	Hours     float64 // to spend on targets
 	Language  string  // of its phrases: en
-	Customers float64 // who come of a hundred visits, 0 where that is not known
+	Customers float64 // who come of a hundred visits, 0 if that is not known
 	Money     string  // the sign of its money
-	Lists     string  // of words, as JSON; empty for the standard ones
+	// Lists are its lists of words, nil for the standard ones.
+	Lists     *intent.Lists
 	CreatedAt time.Time
 }
 
@@ -28,7 +29,7 @@ type Client struct {
 type Page struct {
 	ID       int64
 	ClientID int64
-	Kind     target.Kind
+	Kind     site.Kind
 	URL      string
 	// Service and Place are what it is for; empty is none of its own, and the
 	// home town.
@@ -38,18 +39,23 @@ type Page struct {
 // Ground is what is known of a client.
 type Ground struct {
 	Client   Client
-	Services []phrase.Service
+	Services []intent.Service
 	Places   []place.Place
-	Phrases  []string
-	Pages    []Page
+	// Typed are the phrases that were typed for pages, in their order.
+	Typed []TypedPhrase
+	Pages []Page
 }
 
 const clientColumns = `id, name, trade, phone, hours, language, customers, money, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
-	var created string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &c.Lists, &created)
+	var created, lists string
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &lists, &created)
+	if err != nil {
+		return err
+	}
 	c.CreatedAt = parseStamp(created)
+	c.Lists, err = parseLists(lists)
 	return err
 }
 
@@ -94,8 +100,7 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	if g.Client, err = t.Client(id); err != nil {
 		return g, err
 	}
-	text := func(r *sql.Rows, s *string) error { return r.Scan(s) }
-	g.Services, err = all(t, func(r *sql.Rows, s *phrase.Service) error {
+	g.Services, err = all(t, func(r *sql.Rows, s *intent.Service) error {
 		var words string
 		err := r.Scan(&s.Name, &words, &s.Worth)
 		s.Words = split(words)
@@ -104,7 +109,7 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	if err != nil {
 		return g, err
 	}
-	if g.Phrases, err = all(t, text, `SELECT text FROM phrases WHERE client_id = ? ORDER BY position`, id); err != nil {
+	if g.Typed, err = t.TypedPhrases(id); err != nil {
 		return g, err
 	}
 	g.Places, err = all(t, func(r *sql.Rows, p *place.Place) error {
@@ -130,7 +135,7 @@ func split(s string) []string {
 }
 
 // SetServices replaces the services of a client. Their words hold no comma.
-func (t *Tx) SetServices(client int64, services []phrase.Service) error {
+func (t *Tx) SetServices(client int64, services []intent.Service) error {
 	if _, err := t.exec(`DELETE FROM services WHERE client_id = ?`, client); err != nil {
 		return err
 	}
@@ -144,13 +149,26 @@ func (t *Tx) SetServices(client int64, services []phrase.Service) error {
 	return nil
 }
 
-// SetPhrases replaces the phrases of a client.
-func (t *Tx) SetPhrases(client int64, texts []string) error {
-	if _, err := t.exec(`DELETE FROM phrases WHERE client_id = ?`, client); err != nil {
+// TypedPhrase is a phrase that was typed for a page (MEASURES 9.1).
+type TypedPhrase struct {
+	Page int64
+	Text string
+}
+
+// TypedPhrases returns the phrases that were typed for a client's pages.
+func (t *Tx) TypedPhrases(client int64) ([]TypedPhrase, error) {
+	return all(t, func(r *sql.Rows, p *TypedPhrase) error { return r.Scan(&p.Page, &p.Text) },
+		`SELECT COALESCE(page_id, 0), text FROM phrases WHERE client_id = ? ORDER BY position`, client)
+}
+
+// SetTyped replaces the phrases that were typed for a page.
+func (t *Tx) SetTyped(client, page int64, texts []string) error {
+	if _, err := t.exec(`DELETE FROM phrases WHERE client_id = ? AND page_id = ?`, client, page); err != nil {
 		return err
 	}
 	for i, text := range texts {
-		if _, err := t.exec(`INSERT INTO phrases (client_id, position, text) VALUES (?, ?, ?)`, client, i, text); err != nil {
+		_, err := t.exec(`INSERT INTO phrases (client_id, page_id, position, text) VALUES (?, ?, ?, ?)`, client, page, i, text)
+		if err != nil {
 			return err
 		}
 	}
@@ -217,7 +235,11 @@ func (t *Tx) SetPageURL(id int64, url string) error {
 	return t.change(`UPDATE pages SET url = ? WHERE id = ?`, url, id)
 }
 
-// SetLists changes a client's lists of words.
-func (t *Tx) SetLists(client int64, lists string) error {
-	return t.change(`UPDATE clients SET lists = ? WHERE id = ?`, lists, client)
+// SetLists changes a client's lists of words; nil brings back the standard ones.
+func (t *Tx) SetLists(client int64, lists *intent.Lists) error {
+	kept, err := writeLists(lists)
+	if err != nil {
+		return err
+	}
+	return t.change(`UPDATE clients SET lists = ? WHERE id = ?`, kept, client)
 }

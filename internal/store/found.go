@@ -5,7 +5,7 @@ import (
 	"encoding/json"
 	"time"
 
-	"inktally/core/phrase"
+	"inktally/core/book"
 )
 
 // FoundList is what a site is found for, as one list said it.
@@ -14,17 +14,17 @@ type FoundList struct {
 	Site    string // its registrable domain
 	Source  string // the file, or the source that was asked
 	TakenAt time.Time
-	Phrases []phrase.FoundPhrase
+	Phrases []book.FoundPhrase
 }
 
 // AddFoundList keeps a list of a client and returns its id.
 func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
-	phrases, err := json.Marshal(l.Phrases)
+	phrases, err := asJSON(foundRows(l.Phrases))
 	if err != nil {
 		return 0, err
 	}
 	return t.insert(`INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
-		client, l.Site, l.Source, stamp(l.TakenAt), string(phrases))
+		client, l.Site, l.Source, stamp(l.TakenAt), phrases)
 }
 
 // FoundLists returns the last list of each site of a client.
@@ -35,7 +35,10 @@ func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
 			return err
 		}
 		l.TakenAt = parseStamp(taken)
-		return json.Unmarshal([]byte(phrases), &l.Phrases)
+		var rows []foundRow
+		err := json.Unmarshal([]byte(phrases), &rows)
+		l.Phrases = foundOf(rows)
+		return err
 	}, `SELECT id, site, source, taken_at, phrases FROM found_lists
 		WHERE id IN (SELECT max(id) FROM found_lists WHERE client_id = ? GROUP BY site) ORDER BY id`, client)
 }

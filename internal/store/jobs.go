@@ -3,6 +3,8 @@ package store
 import (
 	"database/sql"
 	"time"
+
+	"inktally/core/fault"
 )
 
 // The states of a job.
@@ -33,11 +35,12 @@ type Job struct {
 
 // JobItem is one page of a run.
 type JobItem struct {
-	Position  int
-	Name      string
-	URL       string
-	State     string
-	Error     string
+	Position int
+	Name     string
+	URL      string
+	State    string
+	// Fault is why it failed, nil if it did not.
+	Fault     *fault.Fault
 	ReadingID *int64
 }
 
@@ -59,8 +62,12 @@ func (t *Tx) AddJob(j Job) (int64, error) {
 
 // SetItem changes the state of an item.
 func (t *Tx) SetItem(job int64, item JobItem) error {
-	return t.change(`UPDATE job_items SET state = ?, error = ?, reading_id = ? WHERE job_id = ? AND position = ?`,
-		item.State, item.Error, item.ReadingID, job, item.Position)
+	failed, err := writeFault(item.Fault)
+	if err != nil {
+		return err
+	}
+	return t.change(`UPDATE job_items SET state = ?, fault = ?, reading_id = ? WHERE job_id = ? AND position = ?`,
+		item.State, failed, item.ReadingID, job, item.Position)
 }
 
 // EndJob ends a running job; items that were under way wait again.
@@ -96,24 +103,34 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 	}
 	j.StartedAt, j.EndedAt = parseStamp(started), parseStamp(ended)
 	j.Items, err = all(t, func(r *sql.Rows, i *JobItem) error {
-		return r.Scan(&i.Position, &i.Name, &i.URL, &i.State, &i.Error, &i.ReadingID)
-	}, `SELECT position, name, url, state, error, reading_id FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
+		var failed string
+		if err := r.Scan(&i.Position, &i.Name, &i.URL, &i.State, &failed, &i.ReadingID); err != nil {
+			return err
+		}
+		i.Fault, err = parseFault(failed)
+		return err
+	}, `SELECT position, name, url, state, fault, reading_id FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
 	return j, err
 }
 
 // Failures returns why pages of a client could not be read when that was last
 // tried, by address.
-func (t *Tx) Failures(client int64) (map[string]string, error) {
+func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
 	rows, err := all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
-		SELECT url, error FROM (
-			SELECT i.url, i.error, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
+		SELECT url, fault FROM (
+			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
 			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.state IN (?, ?))
 		WHERE age = 1 AND state = ?`, client, ItemDone, ItemFailed, ItemFailed)
-	out := make(map[string]string, len(rows))
-	for _, r := range rows {
-		out[r[0]] = r[1]
+	if err != nil {
+		return nil, err
 	}
-	return out, err
+	out := make(map[string]*fault.Fault, len(rows))
+	for _, r := range rows {
+		if out[r[0]], err = parseFault(r[1]); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
 }
 
 // ReopenJob lets an ended job run again.

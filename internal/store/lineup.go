@@ -3,6 +3,8 @@ package store
 import (
 	"database/sql"
 	"time"
+
+	"inktally/core/lineup"
 )
 
 // Lineup is the conditions of a recorded search (MEASURES 6.5).
@@ -18,18 +20,11 @@ type Lineup struct {
 
 // Entry is one result of a recorded search, or a page that was typed in.
 type Entry struct {
-	ID        int64
-	ClientID  int64
-	Part      string // paid, map, organic, typed
-	Position  int
-	Sponsored bool
-	Name      string
-	URL       string
-	Rating    *float64
-	Reviews   *int
-	Kind      string
-	Reason    string
-	Taken     bool
+	ID       int64
+	ClientID int64
+	lineup.Entry
+	Rating  *float64
+	Reviews *int
 }
 
 // Lineup returns the lineup of a client, ErrNotFound where none was recorded.
@@ -48,11 +43,11 @@ func (t *Tx) SetLineup(l Lineup) error {
 	return err
 }
 
-const entryColumns = `id, client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, taken`
+const entryColumns = `id, client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, reason_quote, reason_number, taken`
 
 func scanEntry(scan func(...any) error, e *Entry) error {
 	return scan(&e.ID, &e.ClientID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Reviews, &e.Rating,
-		&e.Kind, &e.Reason, &e.Taken)
+		&e.Kind, &e.Reason.Code, &e.Reason.Quote, &e.Reason.Number, &e.Taken)
 }
 
 // Entries returns the lineup entries of a client in the order of the result.
@@ -72,14 +67,16 @@ func (t *Tx) Entry(client, id int64) (e Entry, err error) {
 
 // AddEntry adds a lineup entry and returns its id.
 func (t *Tx) AddEntry(e Entry) (int64, error) {
-	return t.insert(`INSERT INTO lineup_entries (client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, taken)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, e.ClientID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Reviews, e.Rating,
-		e.Kind, e.Reason, e.Taken)
+	return t.insert(`INSERT INTO lineup_entries (client_id, part, position, sponsored, name, url, reviews, rating, kind,
+		reason, reason_quote, reason_number, taken) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		e.ClientID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Reviews, e.Rating, e.Kind,
+		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken)
 }
 
 // TakeEntry takes an entry as a rival or sets it aside, with the reason.
-func (t *Tx) TakeEntry(client, id int64, taken bool, reason string) error {
-	return t.change(`UPDATE lineup_entries SET taken = ?, reason = ? WHERE client_id = ? AND id = ?`, taken, reason, client, id)
+func (t *Tx) TakeEntry(client, id int64, taken bool, reason lineup.Reason) error {
+	return t.change(`UPDATE lineup_entries SET taken = ?, reason = ?, reason_quote = ?, reason_number = ? WHERE client_id = ? AND id = ?`,
+		taken, reason.Code, reason.Quote, reason.Number, client, id)
 }
 
 // DeleteEntry deletes an entry.

@@ -7,7 +7,7 @@ import (
 	"path/filepath"
 	"testing"
 
-	"inktally/core/phrase"
+	"inktally/core/intent"
 
 	"github.com/pressly/goose/v3"
 	"github.com/stretchr/testify/assert"
@@ -36,7 +36,7 @@ func TestOlderFile(t *testing.T) {
 	require.NoError(t, err)
 	var g Ground
 	require.NoError(t, db.Read(ctx, func(tx *Tx) (err error) { g, err = tx.Ground(7); return err }))
-	assert.Equal(t, []phrase.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning", "flue cleaning"}}, {Name: "masonry repair"}}, g.Services)
+	assert.Equal(t, []intent.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning", "flue cleaning"}}, {Name: "masonry repair"}}, g.Services)
 	assert.Equal(t, "en", g.Client.Language)
 	assert.Empty(t, g.Places[0].Spellings)
 	require.NoError(t, db.Close())

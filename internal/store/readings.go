@@ -3,34 +3,42 @@ package store
 import (
 	"database/sql"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"strings"
 	"time"
+
+	"inktally/core/fault"
+	"inktally/core/page"
+	"inktally/core/reading"
 
 	"github.com/klauspost/compress/zstd"
 )
 
-// Reading is one page, read at one moment. It is never changed afterwards.
+// Reading is one page, read at one moment. Its page is never changed
+// afterwards; what was read of it is made anew when the rules change.
 type Reading struct {
 	ID       int64
 	ClientID int64
 	// URL is the address that was asked for, FinalURL the one that answered.
 	URL      string
 	FinalURL string
-	// Road is how the page came in: web, browser, saved file, web archive or
-	// pasted.
-	Road string
-	// Overruled tells that its site asks programs not to read it.
-	Overruled   bool
-	ContentType string
-	// Base is what relative addresses start from where that is not FinalURL.
+	Source   reading.Source
+	// RobotsIgnored tells that its site asks programs not to read it.
+	RobotsIgnored bool
+	ContentType   string
+	// Base is what relative addresses start from if that is not FinalURL.
 	Base string
 	// Redirects are the addresses that led on to FinalURL.
 	Redirects []string
 	// ETag and LastModified are what the site said of the page's age.
 	ETag, LastModified string
 	TakenAt            time.Time
-	// Facts are the page's figures as JSON; the rules can be run again on HTML.
-	Facts string
+	Facts              reading.Facts
+	// Note is what is to be known of how it came in, nil for nothing.
+	Note *fault.Fault
+	// Rules is the version of the rules that its page was kept by, 0 for none.
+	Rules int
 }
 
 // maxHTML bounds what a kept page may unfold to.
@@ -41,28 +49,72 @@ var (
 	decoder, _ = zstd.NewReader(nil, zstd.WithDecoderMaxMemory(maxHTML))
 )
 
-// AddReading keeps a reading with the page's HTML and returns its id.
-func (t *Tx) AddReading(r Reading, html []byte) (int64, error) {
-	redirects, err := json.Marshal(append([]string{}, r.Redirects...))
+// AddReading keeps a reading with the page's HTML and what was read of it, and
+// returns its id.
+func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
+	redirects, err := asJSON(append([]string{}, r.Redirects...))
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(`INSERT INTO readings (client_id, url, final_url, road, overruled, content_type, base, redirects, etag, last_modified,
-		taken_at, html, facts) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		r.ClientID, r.URL, r.FinalURL, r.Road, r.Overruled, r.ContentType, r.Base, string(redirects), r.ETag, r.LastModified,
-		stamp(r.TakenAt), encoder.EncodeAll(html, nil), r.Facts)
+	note, err := writeFault(r.Note)
+	if err != nil {
+		return 0, err
+	}
+	id, err := t.insert(`INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
+		last_modified, taken_at, html, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, redirects, r.ETag, r.LastModified,
+		stamp(r.TakenAt), encoder.EncodeAll(html, nil), note)
+	if err != nil {
+		return 0, err
+	}
+	return id, t.SetReadingPage(id, r.Facts, p)
 }
 
-const readingColumns = `id, client_id, url, final_url, road, overruled, content_type, base, redirects, etag, last_modified, taken_at, facts`
+// SetReadingPage keeps what was read of a page by today's rules.
+func (t *Tx) SetReadingPage(id int64, facts reading.Facts, p *page.Data) error {
+	packed, err := packPage(p)
+	if err != nil {
+		return err
+	}
+	var warnings []string
+	for _, w := range facts.Warnings {
+		warnings = append(warnings, string(w))
+	}
+	return t.change(`UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ?, page = ? WHERE id = ?`,
+		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, strings.Join(warnings, " "), page.Rules, packed, id)
+}
+
+// ReadingPage returns what was read of a page by today's rules, nil if that is
+// not kept.
+func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
+	var packed []byte
+	err := t.one(`SELECT page FROM readings WHERE id = ? AND rules = ?`, []any{id, page.Rules}, &packed)
+	if errors.Is(err, ErrNotFound) || err == nil && len(packed) == 0 {
+		return nil, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	return unpackPage(packed)
+}
+
+const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag, last_modified, taken_at,
+	title, seen, copied, hidden, warnings, note, rules`
 
 func scanReading(scan func(...any) error, r *Reading) error {
-	var taken, redirects string
-	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Road, &r.Overruled, &r.ContentType, &r.Base, &redirects,
-		&r.ETag, &r.LastModified, &taken, &r.Facts)
+	var taken, redirects, warnings, note string
+	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base, &redirects,
+		&r.ETag, &r.LastModified, &taken, &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy, &r.Facts.Words.Hidden, &warnings, &note, &r.Rules)
 	if err != nil {
 		return err
 	}
 	r.TakenAt = parseStamp(taken)
+	for _, w := range strings.Fields(warnings) {
+		r.Facts.Warnings = append(r.Facts.Warnings, page.Warning(w))
+	}
+	if r.Note, err = parseFault(note); err != nil {
+		return err
+	}
 	return json.Unmarshal([]byte(redirects), &r.Redirects)
 }
 
@@ -109,10 +161,4 @@ func (t *Tx) LatestReading(client int64, url string) (r Reading, err error) {
 // DeleteReading deletes a reading of a client, as if it had not been taken.
 func (t *Tx) DeleteReading(client, id int64) error {
 	return t.change(`DELETE FROM readings WHERE client_id = ? AND id = ?`, client, id)
-}
-
-// CountReadings counts the readings of a client.
-func (t *Tx) CountReadings(client int64) (n int, err error) {
-	err = t.one(`SELECT COUNT(*) FROM readings WHERE client_id = ?`, []any{client}, &n)
-	return n, err
 }

@@ -8,9 +8,14 @@ import (
 	"testing"
 	"time"
 
-	"inktally/core/phrase"
+	"inktally/core/fault"
+	"inktally/core/intent"
+	"inktally/core/page"
 	"inktally/core/place"
+	"inktally/core/reading"
+	"inktally/core/site"
 	"inktally/core/target"
+	"inktally/core/yardstick"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -39,17 +44,17 @@ func TestGroundIsKept(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour", "T. Harbor"}}, {Name: "Ostrey"}}
-	services := []phrase.Service{{Name: "sweep", Words: []string{"cleaning", "brushing"}, Worth: 240}, {Name: "line"}}
+	services := []intent.Service{{Name: "sweep", Words: []string{"cleaning", "brushing"}, Worth: 240}, {Name: "line"}}
 	write(t, db, func(tx *Tx) error {
-		_, err := tx.AddPage(Page{ClientID: id, Kind: target.Home, URL: "http://brindleandash.example/"})
-		return errors.Join(err, tx.SetServices(id, []phrase.Service{{Name: "sweep"}, {Name: "line"}}), tx.SetPlaces(id, places),
-			tx.SetPhrases(id, []string{"b", "a"}), tx.SetHours(id, 2.5), tx.SetServices(id, services))
+		home, err := tx.AddPage(Page{ClientID: id, Kind: site.Home, URL: "http://brindleandash.example/"})
+		return errors.Join(err, tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}}), tx.SetPlaces(id, places),
+			tx.SetTyped(id, home, []string{"b", "a"}), tx.SetHours(id, 2.5), tx.SetServices(id, services))
 	})
 	var g Ground
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { g, err = tx.Ground(id); return err }))
 	assert.Equal(t, services, g.Services)
 	assert.Equal(t, places, g.Places)
-	assert.Equal(t, []string{"b", "a"}, g.Phrases)
+	assert.Equal(t, []TypedPhrase{{g.Pages[0].ID, "b"}, {g.Pages[0].ID, "a"}}, g.Typed)
 	assert.InDelta(t, 2.5, g.Client.Hours, 0)
 	assert.Equal(t, int64(1e9), g.Client.CreatedAt.Unix())
 	assert.Len(t, g.Pages, 1)
@@ -77,13 +82,15 @@ func TestFailedWriteKeepsNothing(t *testing.T) {
 func TestReadings(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
-	html := strings.Repeat("<p>the same words</p>", 5000)
-	add := func(url, body string) (reading int64) {
+	html := strings.Repeat("<p>the same <a href=/x aria-label=X>words</a></p><img src=a.jpg alt=b>", 5000)
+	add := func(url, body string) (id64 int64) {
+		p := page.Read([]byte(body), page.Source{URL: url})
 		write(t, db, func(tx *Tx) (err error) {
-			reading, err = tx.AddReading(Reading{ClientID: id, URL: url, FinalURL: url + "x", Road: "web", TakenAt: time.Now(), Facts: "{}"}, []byte(body))
+			id64, err = tx.AddReading(Reading{ClientID: id, URL: url, FinalURL: url + "x", Source: reading.FromWeb, TakenAt: time.Now(),
+				Facts: reading.FactsOf(p), Note: fault.New(fault.TakenAsServed).Around(fault.New(fault.NoBrowser))}, []byte(body), p.Data())
 			return err
 		})
-		return reading
+		return id64
 	}
 	add("http://a.example/", "old")
 	b := add("http://b.example/", html)
@@ -93,12 +100,93 @@ func TestReadings(t *testing.T) {
 		require.NoError(t, err)
 		assert.Equal(t, a, latest["http://a.example/"].ID)
 		assert.Equal(t, b, latest["http://b.example/"].ID)
+		assert.Equal(t, page.Words{Seen: 15000, Copy: 15000}, latest["http://b.example/"].Facts.Words)
+		assert.Equal(t, fault.NoBrowser, latest["http://b.example/"].Note.Inner.Code)
 		kept, err := tx.ReadingHTML(b)
+		require.NoError(t, err)
 		assert.Equal(t, html, string(kept))
-		n, _ := tx.CountReadings(id)
-		assert.Equal(t, 3, n)
+		data, err := tx.ReadingPage(b)
+		require.NoError(t, err)
+		want := page.Read([]byte(html), page.Source{URL: "http://b.example/"}).Data()
+		assert.Equal(t, want, data, "what was read of a page is kept whole")
 		_, other := tx.Reading(id+1, a)
 		assert.ErrorIs(t, other, ErrNotFound, "another client's reading")
+		return err
+	}))
+	_, err := db.writer.Exec(`UPDATE readings SET rules = rules - 1 WHERE id = ?`, b)
+	require.NoError(t, err)
+	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
+		data, err := tx.ReadingPage(b)
+		assert.Nil(t, data, "by other rules it is not taken")
+		return err
+	}))
+}
+
+// Whatever figures of a client are worked out from raises its revision; what it
+// has nothing to do with does not.
+func TestRevision(t *testing.T) {
+	db := opened(t)
+	id, other := addClient(t, db), addClient(t, db)
+	var home int64
+	write(t, db, func(tx *Tx) (err error) { home, err = tx.AddPage(Page{ClientID: id, Kind: site.Home}); return err })
+	revision := func(of int64) (n int64) {
+		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { n, err = tx.Revision(of); return err }))
+		return n
+	}
+	empty := page.Read(nil, page.Source{})
+	for name, change := range map[string]func(*Tx) error{
+		"services": func(tx *Tx) error { return tx.SetServices(id, []intent.Service{{Name: "sweep"}}) },
+		"places":   func(tx *Tx) error { return tx.SetPlaces(id, []place.Place{{Name: "Ostrey"}}) },
+		"typed":    func(tx *Tx) error { return tx.SetTyped(id, home, []string{"a"}) },
+		"page":     func(tx *Tx) error { return tx.SetPageURL(home, "http://a.example/") },
+		"entry":    func(tx *Tx) error { _, err := tx.AddEntry(Entry{ClientID: id}); return err },
+		"reading": func(tx *Tx) error {
+			_, err := tx.AddReading(Reading{ClientID: id, URL: "u"}, nil, empty.Data())
+			return err
+		},
+		"language": func(tx *Tx) error { return tx.UpdateClient(Client{ID: id, Name: "x", Language: "fr"}) },
+		"lists":    func(tx *Tx) error { return tx.SetLists(id, &intent.Lists{Hire: []string{"now"}}) },
+		"figure":   func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") },
+		"word":     func(tx *Tx) error { return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"}) },
+	} {
+		before, beside := revision(id), revision(other)
+		write(t, db, change)
+		assert.Greater(t, revision(id), before, name)
+		assert.Equal(t, beside, revision(other), name)
+	}
+	before, beside := revision(id), revision(other)
+	write(t, db, func(tx *Tx) error { return tx.SetHours(id, 9) })
+	assert.Equal(t, before, revision(id), "hours decide no figure")
+	write(t, db, func(tx *Tx) error { return tx.SetFigure(0, "words.step", "20") })
+	assert.Greater(t, revision(id), before, "those of the workspace are everybody's")
+	assert.Greater(t, revision(other), beside)
+
+	stale := func() (ids []int64) {
+		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { ids, err = tx.StaleClients(); return err }))
+		return ids
+	}
+	assert.ElementsMatch(t, []int64{id, other}, stale())
+	write(t, db, func(tx *Tx) error {
+		return tx.SetFigures(ClientFigures{ClientID: id, Lead: "a", Pages: []PageFigures{{PageID: home, ToWrite: 7}}}, revision(id))
+	})
+	assert.Equal(t, []int64{other}, stale())
+}
+
+// Figures of the yardstick are kept by their keys, those of a client beside
+// those of the workspace.
+func TestYardstickFigures(t *testing.T) {
+	db := opened(t)
+	id := addClient(t, db)
+	write(t, db, func(tx *Tx) error {
+		return errors.Join(tx.SetFigure(0, "words.step", "10"), tx.SetFigure(id, "words.step", "20"), tx.SetFigure(0, "words.step", "30"),
+			tx.SetFigure(id, "lineup.most", "5"), tx.SetFigure(id, "lineup.most", ""))
+	})
+	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
+		workspace, err := tx.YardstickChanges(0)
+		require.NoError(t, err)
+		assert.Equal(t, yardstick.Changes{"words.step": "30"}, workspace)
+		own, err := tx.YardstickChanges(id)
+		assert.Equal(t, yardstick.Changes{"words.step": "20"}, own)
 		return err
 	}))
 }
@@ -109,13 +197,13 @@ func TestIDsAreNotReused(t *testing.T) {
 	id := addClient(t, db)
 	var first, second int64
 	write(t, db, func(tx *Tx) (err error) {
-		first, err = tx.AddReading(Reading{ClientID: id, URL: "u"}, []byte("x"))
+		first, err = tx.AddReading(Reading{ClientID: id, URL: "u"}, []byte("x"), page.Read(nil, page.Source{}).Data())
 		return errors.Join(err, tx.DeleteClient(id))
 	})
 	id2 := addClient(t, db)
 	assert.Greater(t, id2, id)
 	write(t, db, func(tx *Tx) (err error) {
-		second, err = tx.AddReading(Reading{ClientID: id2, URL: "u"}, []byte("x"))
+		second, err = tx.AddReading(Reading{ClientID: id2, URL: "u"}, []byte("x"), page.Read(nil, page.Source{}).Data())
 		return err
 	})
 	assert.Greater(t, second, first)
@@ -124,9 +212,9 @@ func TestIDsAreNotReused(t *testing.T) {
 func TestJobsAndChoices(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
-	var page int64
+	var home int64
 	write(t, db, func(tx *Tx) (err error) {
-		page, err = tx.AddPage(Page{ClientID: id, Kind: target.Home})
+		home, err = tx.AddPage(Page{ClientID: id, Kind: site.Home})
 		require.NoError(t, err)
 		job, err := tx.AddJob(Job{ClientID: id, Items: []JobItem{{Name: "a", URL: "u"}, {Name: "b", URL: "v"}}})
 		require.NoError(t, err)
@@ -141,16 +229,16 @@ func TestJobsAndChoices(t *testing.T) {
 		return err
 	})
 	write(t, db, func(tx *Tx) error {
-		require.NoError(t, tx.SetChoice(page, "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
-		require.NoError(t, tx.SetChoice(page, "h1: x", target.Choice{State: target.Kept}))
-		require.NoError(t, tx.SetChoice(page, "h1: x", target.Choice{State: target.Open}))
-		choices, err := tx.Choices(page)
+		require.NoError(t, tx.SetChoice(home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
+		require.NoError(t, tx.SetChoice(home, "h1: x", target.Choice{State: target.Kept}))
+		require.NoError(t, tx.SetChoice(home, "h1: x", target.Choice{State: target.Open}))
+		choices, err := tx.Choices(home)
 		assert.Equal(t, map[string]target.Choice{"title: x": {State: target.Dropped, Reason: "no"}}, choices)
 		return err
 	})
 	write(t, db, func(tx *Tx) error { return tx.DeleteClient(id) })
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
-		choices, err := tx.Choices(page)
+		choices, err := tx.Choices(home)
 		assert.Empty(t, choices, "what belongs to a client goes with it")
 		return err
 	}))

@@ -1,0 +1,130 @@
+package store
+
+import (
+	"compress/gzip"
+	"context"
+	"io"
+	"os"
+	"path/filepath"
+	"testing"
+
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/page"
+	"inktally/core/reading"
+	"inktally/core/target"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// version6 is a file that a program of version 6 wrote: the demo, with choices
+// of all kinds made in it.
+func version6(t *testing.T) *DB {
+	packed, err := os.Open("testdata/version6.db.gz")
+	require.NoError(t, err)
+	defer packed.Close()
+	unpacked, err := gzip.NewReader(packed)
+	require.NoError(t, err)
+	name := filepath.Join(t.TempDir(), "version6.db")
+	file, err := os.Create(name)
+	require.NoError(t, err)
+	_, err = io.Copy(file, unpacked)
+	require.NoError(t, err)
+	require.NoError(t, file.Close())
+	db, err := Open(context.Background(), name)
+	require.NoError(t, err)
+	t.Cleanup(func() { assert.NoError(t, db.Close()) })
+	return db
+}
+
+// All that a person entered in a file of an older program is there.
+func TestVersion6(t *testing.T) {
+	const client, home = 2, 2
+	require.NoError(t, version6(t).Read(context.Background(), func(tx *Tx) error {
+		g, err := tx.Ground(client)
+		require.NoError(t, err)
+		assert.Equal(t, "Brindle & Ash Chimney", g.Client.Name)
+		assert.InDelta(t, 7, g.Client.Hours, 0)
+		require.NotNil(t, g.Client.Lists)
+		assert.Contains(t, g.Client.Lists.Goods, "oakum rope")
+		assert.Len(t, g.Services, 7)
+		assert.Equal(t, []string{"chimney cleaning", "chimney cleaner", "fireplace cleaning"}, g.Services[0].Words)
+		assert.Equal(t, []string{"Tarn Harbour"}, g.Places[0].Spellings)
+		assert.Equal(t, TypedPhrase{home, "chimney sweep tarn harbor"}, g.Typed[0], "what was typed for the home page is tied to it")
+		assert.Len(t, g.Typed, 6)
+		assert.Len(t, g.Pages, 3)
+
+		entries, err := tx.Entries(client)
+		require.NoError(t, err)
+		reasons, taken := map[string]lineup.Reason{}, []string{}
+		for _, e := range entries {
+			if e.Part != lineup.Typed {
+				reasons[e.Name] = e.Reason
+			}
+			if e.Taken {
+				taken = append(taken, string(e.Part)+" "+e.URL)
+				assert.False(t, e.Paying(), "what is paid for is no rival")
+			}
+		}
+		assert.Equal(t, lineup.Reason{Code: lineup.ManyListings, Number: 17}, reasons["Townledger: chimney sweeps in and around Tarn Harbor"])
+		assert.Equal(t, lineup.Reason{Code: lineup.ListTitle, Quote: "Best 10"}, reasons["Best 10 chimney sweeps in Maine"])
+		assert.Equal(t, lineup.Reason{Code: lineup.BeyondMost, Number: 4}, reasons["Hearthway National: Tarn Harbor"])
+		assert.Equal(t, lineup.Reason{Code: lineup.DismissedByHand}, reasons["Old Saltbox Masonry"])
+		assert.Equal(t, lineup.Reason{Code: lineup.IsPaid}, reasons["Sweepfast: three offers in a minute"])
+		assert.Equal(t, lineup.Reason{Code: lineup.IsClient}, reasons["Home | Brindle & Ash Chimney"])
+		assert.Contains(t, taken, "typed http://sweepfast.example/", "a paid one that was taken is a typed rival")
+		assert.Contains(t, taken, "typed http://kettlecove.example/", "and so is a sponsored one")
+
+		readings, err := tx.LatestReadings(client)
+		require.NoError(t, err)
+		own := readings["http://brindleandash.example/"]
+		assert.Equal(t, reading.Facts{Title: "Home", Words: page.Words{Seen: 545, Copy: 488, Hidden: 22}}, own.Facts)
+		assert.Equal(t, reading.FromWeb, own.Source)
+		assert.Equal(t, reading.FromPaste, readings["http://townledger.example/"].Source)
+		assert.True(t, readings["http://thchimney.example/practice/unwelcome"].RobotsIgnored)
+		kept, err := tx.ReadingHTML(own.ID)
+		require.NoError(t, err)
+		assert.Contains(t, string(kept), "<title>Home</title>")
+		data, err := tx.ReadingPage(own.ID)
+		assert.Nil(t, data, "what was read of it is made when it is first needed")
+		require.NoError(t, err)
+
+		modes, err := tx.ReadModes(client)
+		require.NoError(t, err)
+		assert.Equal(t, map[string]ReadMode{"http://oldsaltbox.example/": {Mode: reading.Served},
+			"http://thchimney.example/practice/unwelcome": {IgnoreRobots: true}}, modes)
+		failures, err := tx.Failures(client)
+		require.NoError(t, err)
+		assert.Equal(t, fault.NotReadBefore, failures["http://kettlecove.example/"].Code)
+
+		phrases, err := tx.BookPhrases(client)
+		require.NoError(t, err)
+		assert.Greater(t, len(phrases), 90)
+		choices, err := tx.BookChoices(client)
+		require.NoError(t, err)
+		assert.Equal(t, book.Choice{State: book.Aside, Reason: "another firm does these"}, choices["clean dryer me vent|near me"])
+		assert.Equal(t, "tarn harbor chimney sweep", choices["chimney harbor sweep tarn"].Lead)
+		words, err := tx.BookWords(client)
+		require.NoError(t, err)
+		assert.Equal(t, []BookWord{{"oakum", "brand", ""}, {"sweeper", "", "sweep"}}, words)
+		imports, err := tx.Imports(client, 10)
+		require.NoError(t, err)
+		require.Len(t, imports, 2)
+		require.NotEmpty(t, imports[0].Changed)
+		assert.NotEmpty(t, imports[0].Changed[0].Text)
+		found, err := tx.FoundLists(client)
+		require.NoError(t, err)
+		require.Len(t, found, 5)
+		assert.NotNil(t, found[0].Phrases[0].Volume)
+		said, err := tx.Choices(home)
+		assert.Equal(t, map[string]target.Choice{
+			"alt: chimney sweep tarn harbor":   {State: target.Dropped, Reason: "the owner writes these"},
+			"h1: chimney sweep tarn harbor":    {State: target.Kept},
+			"title: chimney sweep tarn harbor": {State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"},
+			"words":                            {State: target.Kept}, "image_names: img_2041.jpg": {State: target.Kept},
+		}, said)
+		return err
+	}))
+}
