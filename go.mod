@@ -14,6 +14,7 @@ require (
 	github.com/fxamacker/cbor/v2 v2.10.0
 	github.com/gin-gonic/gin v1.12.0
 	github.com/gogs/chardet v0.0.0-20211120154057-b7413eaefb8f
+	github.com/hashicorp/golang-lru/v2 v2.0.7
 	github.com/klauspost/compress v1.20.4
 	github.com/nlnwa/gowarc/v3 v3.1.0
 	github.com/nyaruka/phonenumbers v1.8.1

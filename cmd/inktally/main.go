@@ -5,6 +5,9 @@ import (
 	"fmt"
 	"os"
 
+	"inktally/core/fault"
+	"inktally/internal/wording"
+
 	"github.com/spf13/cobra"
 )
 
@@ -17,7 +20,16 @@ func main() {
 	}
 	root.AddCommand(measureCommand(), serveCommand(), demoCommand(), rereadCommand(), openapiCommand())
 	if err := root.Execute(); err != nil {
-		fmt.Fprintln(os.Stderr, "inktally:", err)
+		fmt.Fprintln(os.Stderr, "inktally:", says(err))
 		os.Exit(1)
 	}
+}
+
+// says words an error for the person at the command line: a failure by its
+// sentence, a mistake in what was typed as it is.
+func says(err error) string {
+	if f, ok := fault.Of(err); ok {
+		return wording.Fault(f)
+	}
+	return err.Error()
 }

@@ -3,17 +3,17 @@ package main
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"io/fs"
 	"os"
 	"os/signal"
 	"path/filepath"
-	"slices"
 	"strings"
 
+	"inktally/core/fault"
 	"inktally/core/page"
+	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/sheet"
 	"inktally/core/style"
@@ -26,6 +26,7 @@ import (
 
 func measureCommand() *cobra.Command {
 	var phrases, services, places []string
+	var language string
 	var m measuring
 	cmd := &cobra.Command{
 		Use:   "measure [--json] [--phrase P]... FILE|FOLDER|URL|-",
@@ -34,7 +35,7 @@ func measureCommand() *cobra.Command {
 		RunE: func(cmd *cobra.Command, args []string) (err error) {
 			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt)
 			defer stop()
-			if m.question, err = questionOf(phrases, services, places); err != nil {
+			if m.asked, err = askedOf(phrases, services, places, language); err != nil {
 				return err
 			}
 			m.out, m.in = cmd.OutOrStdout(), cmd.InOrStdin()
@@ -43,26 +44,31 @@ func measureCommand() *cobra.Command {
 	}
 	m.web.flags(cmd)
 	cmd.Flags().BoolVar(&m.asJSON, "json", false, "print JSON, one object for each page")
-	cmd.Flags().BoolVar(&m.overrule, "overrule", false, "read a page although its robots.txt asks programs not to")
-	cmd.Flags().BoolVar(&m.drawn, "drawn", false, "read a page of the web as a browser draws it")
+	cmd.Flags().BoolVar(&m.ignoreRobots, "ignore-robots", false, "read a page although its robots.txt asks programs not to")
+	cmd.Flags().BoolVar(&m.rendered, "rendered", false, "read a page of the web as a browser renders it")
+	// Their former names still serve.
+	cmd.Flags().BoolVar(&m.ignoreRobots, "overrule", false, "")
+	cmd.Flags().BoolVar(&m.rendered, "drawn", false, "")
+	_, _ = cmd.Flags().MarkHidden("overrule"), cmd.Flags().MarkHidden("drawn")
 	cmd.Flags().StringArrayVar(&phrases, "phrase", nil, "a phrase of the page; may be given more than once")
 	cmd.Flags().StringArrayVar(&services, "service", nil, "a service that the business sells, for the image names")
 	cmd.Flags().StringArrayVar(&places, "place", nil, `a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
+	cmd.Flags().StringVar(&language, "language", "", "the language of the phrases, such as en or pt-BR; that of the page if it is not given")
 	cmd.Flags().StringVar(&m.address, "url", "", "the address of a saved page")
 	return cmd
 }
 
 // measuring is what is asked of each page.
 type measuring struct {
-	question *sheet.Question
-	web      reading
-	address  string
-	asJSON   bool
-	overrule bool
-	drawn    bool
-	out      io.Writer
-	in       io.Reader
-	cache    style.Cache
+	asked        asked
+	web          webFlags
+	address      string
+	asJSON       bool
+	ignoreRobots bool
+	rendered     bool
+	out          io.Writer
+	in           io.Reader
+	cache        style.Cache
 }
 
 // all measures what an argument names. In a folder a file that cannot be read
@@ -91,11 +97,11 @@ func (m *measuring) folder(dir string, warnings io.Writer) error {
 		return err
 	}
 	if len(names) == 0 {
-		return fmt.Errorf("the folder %s holds no saved page", dir)
+		return fault.New(fault.FolderWithoutPage, dir)
 	}
 	for _, name := range names {
 		if err := m.file(name); err != nil {
-			fmt.Fprintln(warnings, "inktally:", err)
+			fmt.Fprintln(warnings, "inktally:", says(err))
 		}
 	}
 	return nil
@@ -129,20 +135,26 @@ func (m *measuring) file(name string) error {
 			return err
 		}
 	}
-	return errors.Join(problems...)
+	if len(problems) > 0 {
+		return inFile(problems[0])
+	}
+	return nil
 }
 
-// fromWeb measures a page at an address, as served or as drawn.
+// inFile is the failure of a file with its name before it.
+func inFile(p saved.Problem) error { return fmt.Errorf("%s: %s", p.File, says(p.Err)) }
+
+// fromWeb measures a page at an address, as served or as rendered.
 func (m *measuring) fromWeb(ctx context.Context, typed string) error {
 	address, err := fetch.Address(typed)
 	if err != nil {
 		return err
 	}
 	web := fetch.New(fetch.Options{Contact: m.web.contact})
-	ask := fetch.Request{Address: address, Overrule: m.overrule}
+	ask := fetch.Request{Address: address, IgnoreRobots: m.ignoreRobots}
 	var doc fetch.Document
-	src := page.Source{Drawn: m.drawn}
-	if m.drawn {
+	src := page.Source{Drawn: m.rendered}
+	if m.rendered {
 		browser := m.web.browser(web)
 		defer browser.Close()
 		doc, err = browser.Draw(ctx, ask)
@@ -163,28 +175,46 @@ func (m *measuring) page(name string, body []byte, src page.Source) error {
 		src.URL = m.address
 	}
 	p := page.Read(body, src)
-	if slices.Contains(p.Warnings, page.NotHTML) {
-		return fmt.Errorf("%s is not a web page", name)
+	if p.Warns(page.NotHTML) {
+		return fault.New(fault.FileNotAPage, name)
 	}
-	r := reportOf(sheet.Measure(p, m.question), m.question)
+	r := reportOf(sheet.Measure(p, m.criteria(p)))
 	if m.asJSON {
 		return json.NewEncoder(m.out).Encode(r)
 	}
 	return r.table(m.out)
 }
 
-func questionOf(phrases, services, places []string) (*sheet.Question, error) {
-	q := &sheet.Question{Phrases: phrases, Services: services}
+// asked is what pages are measured for.
+type asked struct {
+	phrases, services []string
+	places            []place.Place
+	language          string // of the phrases; empty is that of each page
+}
+
+func askedOf(phrases, services, places []string, language string) (asked, error) {
+	a := asked{phrases: phrases, services: services, language: language}
 	for _, p := range phrases {
 		if len(text.Tokens(p)) == 0 {
-			return nil, fmt.Errorf("the phrase %q holds no word", p)
+			return a, fault.New(fault.PhraseNoWord, p)
 		}
 	}
 	for i, s := range places {
 		p := place.Parse(s)
 		p.Home = i == 0
-		q.Places = append(q.Places, p)
+		a.places = append(a.places, p)
 	}
-	q.Place, _ = place.Home(q.Places)
-	return q, nil
+	return a, nil
+}
+
+// criteria are what a page is measured by. Without a client it is its own
+// language that tells which phrases are of one family.
+func (m *measuring) criteria(p *page.Page) *sheet.Criteria {
+	language := m.asked.language
+	if language == "" {
+		language = p.Lang
+	}
+	home, _ := place.Home(m.asked.places)
+	return sheet.NewCriteria(sheet.Asked{Phrases: m.asked.phrases, Services: m.asked.services, Place: home,
+		Language: phrase.LanguageOf(language, m.asked.places, phrase.Corrections{})})
 }

@@ -9,6 +9,8 @@ import (
 	"inktally/core/imagename"
 	"inktally/core/page"
 	"inktally/core/sheet"
+	"inktally/internal/view"
+	"inktally/internal/wording"
 )
 
 // report is what measure prints; its shape is kept.
@@ -17,11 +19,11 @@ type report struct {
 	Title       string          `json:"title"`
 	Description string          `json:"description"`
 	Lang        string          `json:"lang"`
-	Words       page.Words      `json:"words"`
+	Words       view.Words      `json:"words"`
 	Headings    []reportHeading `json:"headings"`
 	Images      []reportImage   `json:"images"`
 	Phrases     []reportPhrase  `json:"phrases"`
-	Warnings    []page.Warning  `json:"warnings"`
+	Warnings    []string        `json:"warnings"`
 }
 
 type reportHeading struct {
@@ -39,15 +41,16 @@ type reportImage struct {
 }
 
 type reportPhrase struct {
-	Phrase string      `json:"phrase"`
-	Exact  sheet.Slots `json:"exact"`
-	Loose  sheet.Slots `json:"loose"`
+	Phrase string     `json:"phrase"`
+	Exact  view.Slots `json:"exact"`
+	Loose  view.Slots `json:"loose"`
+	counts sheet.Placement
 }
 
-func reportOf(c *sheet.Column, q *sheet.Question) report {
+func reportOf(c *sheet.Column) report {
 	p := c.Page
-	r := report{URL: p.URL, Title: p.Title, Description: p.Description, Lang: p.Lang, Words: p.Words,
-		Headings: []reportHeading{}, Images: []reportImage{}, Phrases: []reportPhrase{}, Warnings: []page.Warning{}}
+	r := report{URL: p.URL, Title: p.Title, Description: p.Description, Lang: p.Lang, Words: view.WordsOf(p.Words),
+		Headings: []reportHeading{}, Images: []reportImage{}, Phrases: []reportPhrase{}, Warnings: []string{}}
 	for _, h := range p.Headings {
 		r.Headings = append(r.Headings, reportHeading{h.Level, h.Text, h.Words})
 	}
@@ -55,9 +58,11 @@ func reportOf(c *sheet.Column, q *sheet.Question) report {
 		r.Images = append(r.Images, reportImage{img.Src, img.File, img.Alt, img.Hidden, c.Verdicts[i]})
 	}
 	for i, placed := range c.Phrases {
-		r.Phrases = append(r.Phrases, reportPhrase{q.Phrases[i], placed.Exact, placed.Loose})
+		r.Phrases = append(r.Phrases, reportPhrase{c.Criteria.Phrases[i], view.Slots(placed.Exact), view.Slots(placed.Loose), placed})
 	}
-	r.Warnings = append(r.Warnings, p.Warnings...)
+	for _, w := range p.Warnings {
+		r.Warnings = append(r.Warnings, string(w))
+	}
 	return r
 }
 
@@ -70,27 +75,27 @@ func (r report) table(out io.Writer) error {
 	fmt.Fprintf(w, "hidden words\t%6d\t%s\n", r.Words.Hidden, strokes(r.Words.Hidden))
 	for _, p := range r.Phrases {
 		fmt.Fprintf(w, "\n%s\texact\tloose\n", p.Phrase)
-		for slot := sheet.Title; slot <= sheet.Elsewhere; slot++ {
-			if e, l := p.Exact.In(slot), p.Loose.In(slot); e+l > 0 {
-				fmt.Fprintf(w, "  %s\t%5d\t%5d\n", strings.ReplaceAll(slot.String(), "_", " "), e, l)
+		for _, slot := range sheet.AllSlots() {
+			if e, l := p.counts.Exact.In(slot), p.counts.Loose.In(slot); e+l > 0 {
+				fmt.Fprintf(w, "  %s\t%5d\t%5d\n", wording.Slot(slot.String()), e, l)
 			}
 		}
 		fmt.Fprintf(w, "  in all visible text\t%5d\t%5d\n", p.Exact.Total, p.Loose.Total)
 	}
 	fmt.Fprintf(w, "\nheadings\twords\t\n")
 	for _, h := range r.Headings {
-		fmt.Fprintf(w, "  %sh%d %s\t%5d\t\n", strings.Repeat("  ", h.Level-1), h.Level, shortened(h.Text), h.Words)
+		fmt.Fprintf(w, "  %sH%d %s\t%5d\t\n", strings.Repeat("  ", h.Level-1), h.Level, shortened(h.Text), h.Words)
 	}
-	fmt.Fprintf(w, "\nimages\tverdict\talt\n")
+	fmt.Fprintf(w, "\nimages\tfile name\talt text\n")
 	for _, i := range r.Images {
-		alt := "no alt"
+		alt := "no alt text"
 		if i.Alt != nil {
 			alt = shortened(*i.Alt)
 		}
-		fmt.Fprintf(w, "  %s\t%s\t%s\n", shortened(i.File), i.Verdict, alt)
+		fmt.Fprintf(w, "  %s\t%s\t%s\n", shortened(i.File), wording.Verdict(i.Verdict), alt)
 	}
 	for _, warning := range r.Warnings {
-		fmt.Fprintf(w, "\nwarning: %s\n", warning)
+		fmt.Fprintf(w, "\nwarning: %s\n", wording.Warning(page.Warning(warning)))
 	}
 	return w.Flush()
 }

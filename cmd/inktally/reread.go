@@ -7,6 +7,7 @@ import (
 	"path/filepath"
 	"text/tabwriter"
 
+	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/store"
 
@@ -33,7 +34,7 @@ func reread(ctx context.Context, out io.Writer, data string) error {
 	}
 	db, err := store.Open(ctx, data)
 	if err != nil {
-		return err
+		return fault.New(fault.BadDataFile, data).Because(err)
 	}
 	defer db.Close()
 	a, err := app.New(ctx, app.Options{DB: db, Beside: true})
@@ -41,7 +42,7 @@ func reread(ctx context.Context, out io.Writer, data string) error {
 		return err
 	}
 	defer a.Close()
-	changed, read, err := a.RereadAll(ctx)
+	changed, read, err := a.Readings.Reread(ctx)
 	if err != nil {
 		return err
 	}

@@ -14,7 +14,9 @@ import (
 	"syscall"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/demo"
 	"inktally/internal/fetch"
 	"inktally/internal/practice"
 	"inktally/internal/server"
@@ -24,14 +26,14 @@ import (
 	"github.com/spf13/cobra"
 )
 
-// station is where a program listens and keeps its data.
-type station struct {
+// instance is where the program listens and keeps its data.
+type instance struct {
 	address, data, search, demand string
-	web                           reading
+	web                           webFlags
 }
 
 func serveCommand() *cobra.Command {
-	var s station
+	var s instance
 	cmd := &cobra.Command{
 		Use:   "serve",
 		Short: "Starts the program",
@@ -40,7 +42,7 @@ func serveCommand() *cobra.Command {
 			web := fetch.New(fetch.Options{Contact: s.web.contact})
 			pages := s.web.browser(web)
 			defer pages.Close()
-			o := app.Options{Pages: web, Drawer: pages}
+			o := app.Options{Web: web, Renderer: pages}
 			if s.search != "" {
 				o.Search = source.Search{URL: s.search}
 			}
@@ -57,7 +59,7 @@ func serveCommand() *cobra.Command {
 }
 
 func demoCommand() *cobra.Command {
-	var s station
+	var s instance
 	cmd := &cobra.Command{
 		Use:   "demo",
 		Short: "Starts the program with made-up clients and a practice web",
@@ -71,31 +73,31 @@ func demoCommand() *cobra.Command {
 			fetcher := web.Fetcher()
 			pages := s.web.browser(fetcher)
 			defer pages.Close()
-			o := app.Options{Pages: fetcher, Drawer: pages, Search: source.Search{URL: web.SearchURL()},
+			o := app.Options{Web: fetcher, Renderer: pages, Search: source.Search{URL: web.SearchURL()},
 				Demand: source.Demand{URL: web.DemandURL()}}
-			return s.run(cmd.OutOrStdout(), o, practice.Seed)
+			return s.run(cmd.OutOrStdout(), o, demo.Seed)
 		},
 	}
 	s.flags(cmd, "demo.db")
 	return cmd
 }
 
-func (s *station) flags(cmd *cobra.Command, file string) {
+func (s *instance) flags(cmd *cobra.Command, file string) {
 	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8017", "where to listen")
 	s.web.flags(cmd)
 	cmd.Flags().StringVar(&s.data, "data", filepath.Join("data", file), "the data file")
 }
 
 // run serves until it is interrupted. seed fills a new store.
-func (s *station) run(out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
+func (s *instance) run(out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	if err := os.MkdirAll(filepath.Dir(s.data), 0o700); err != nil {
-		return err
+		return fault.New(fault.BadDataFile, s.data).Because(err)
 	}
 	db, err := store.Open(ctx, s.data)
 	if err != nil {
-		return err
+		return fault.New(fault.BadDataFile, s.data).Because(err)
 	}
 	defer db.Close()
 	o.DB, o.Log = db, slog.New(slog.NewTextHandler(os.Stderr, nil))
@@ -111,7 +113,7 @@ func (s *station) run(out io.Writer, o app.Options, seed func(context.Context, *
 	}
 	listener, err := net.Listen("tcp", s.address)
 	if err != nil {
-		return fmt.Errorf("%s cannot be listened on: is the program running already? Choose another port", s.address)
+		return fault.New(fault.PortTaken, s.address).Because(err)
 	}
 	web := &http.Server{Handler: server.New(a, o.Log), ReadHeaderTimeout: 10 * time.Second,
 		BaseContext: func(net.Listener) context.Context { return ctx }}

@@ -62,6 +62,9 @@ const (
 	OrdinaryWord Verdict = "ordinary"
 )
 
+// Verdicts are all of them.
+func Verdicts() []Verdict { return []Verdict{FirmWord, ServiceWord, PlaceWord, OrdinaryWord} }
+
 // Reason is why a phrase has its intent: a code, and the words that decided.
 type Reason struct {
 	Code ReasonCode

@@ -141,6 +141,16 @@ type Heading struct {
 	Block int
 }
 
+// H1 returns the text of the first h1, empty for none.
+func (p *Page) H1() string {
+	for i := range p.Headings {
+		if p.Headings[i].Level == 1 {
+			return p.Headings[i].Text
+		}
+	}
+	return ""
+}
+
 // Span is a range of bytes in the text of a block.
 type Span struct{ Block, Start, End int }
 

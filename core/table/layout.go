@@ -19,6 +19,9 @@ const (
 	Other      Role = ""
 )
 
+// Roles are all of them; Other is empty.
+func Roles() []Role { return []Role{Other, Phrase, Volume, Difficulty, Position, Address} }
+
 // headings are words in a heading that tell what its column holds.
 var headings = []struct {
 	role  Role

@@ -69,7 +69,7 @@ var kinds = []KindRule{
 		weight: func(w Weights) float64 { return w.Address }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.URL }},
 	{Kind: H1, Part: Head, Places: true, Slot: sheet.H1, OneText: true,
-		weight: func(w Weights) float64 { return w.H1 }, minutes: func(m Minutes) float64 { return m.H1 }, now: firstH1},
+		weight: func(w Weights) float64 { return w.H1 }, minutes: func(m Minutes) float64 { return m.H1 }, now: (*page.Page).H1},
 	{Kind: Words, Part: Text},
 	{Kind: Opening, Part: Text, Places: true, Slot: sheet.Opening,
 		weight: func(w Weights) float64 { return w.Opening }, minutes: func(m Minutes) float64 { return m.Phrase }},
@@ -94,13 +94,4 @@ func RuleOf(k Kind) KindRule {
 // placing returns the row of the kind that places a phrase in a slot.
 func placing(slot sheet.Slot) KindRule {
 	return kinds[slices.IndexFunc(kinds, func(r KindRule) bool { return r.Places && r.Slot == slot })]
-}
-
-func firstH1(p *page.Page) string {
-	for _, h := range p.Headings {
-		if h.Level == 1 {
-			return h.Text
-		}
-	}
-	return ""
 }

@@ -28,6 +28,11 @@ const (
 	Choice    Unit = "choice"
 )
 
+// Units are all of them.
+func Units() []Unit {
+	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Choice}
+}
+
 // Figure is one figure of a yardstick as it is told.
 type Figure struct {
 	// Key stays the same for ever: what was kept goes by it.

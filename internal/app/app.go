@@ -1,68 +1,60 @@
-// Package app holds the use cases: what a person asks for, one file each. A
-// use case loads, calls core and stores; it knows no HTTP and no screens.
+// Package app puts the use cases together, a package for each stop of the route,
+// and those that go over several stops. A use case loads, calls core and stores;
+// it knows no HTTP and no screens.
+//
+// Arrows run one way: handoff -> plan -> sheet -> ground, lineup, book ->
+// readings, client -> store -> core.
 package app
 
 import (
 	"context"
 	"errors"
 	"log/slog"
-	"sync"
 	"time"
 
-	"inktally/core/page"
-	"inktally/core/style"
-	"inktally/internal/fetch"
+	"inktally/core/fault"
+	"inktally/core/text"
+	"inktally/internal/app/book"
+	"inktally/internal/app/ground"
+	"inktally/internal/app/handoff"
+	"inktally/internal/app/lineup"
+	"inktally/internal/app/plan"
+	"inktally/internal/app/readings"
+	"inktally/internal/app/runs"
+	"inktally/internal/app/sheet"
+	"inktally/internal/app/shelf"
+	"inktally/internal/app/yardstick"
 	"inktally/internal/store"
+	"inktally/internal/view"
 )
 
-// Fetcher brings pages in.
-type Fetcher interface {
-	// Get brings a page; its errors are sentences.
-	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
-	// Sheets brings the style sheets of a page, by address.
-	Sheets(ctx context.Context, doc fetch.Document) map[string]string
-}
-
-// Drawer brings pages in as a browser draws them.
-type Drawer interface {
-	// Available tells whether there is a browser.
-	Available() bool
-	// Draw brings a page; its errors are sentences.
-	Draw(ctx context.Context, r fetch.Request) (fetch.Document, error)
-}
-
-// App runs the use cases over one store.
+// App is all use cases over one store.
 type App struct {
-	db     *store.DB
-	pages  Fetcher
-	drawer Drawer
-	search Searcher
-	demand Demander
-	log    *slog.Logger
-	now    func() time.Time
-	hub    hub
-	cache  pageCache
-	sheets style.Cache
+	Shelf     *shelf.Shelf
+	Ground    *ground.Ground
+	Book      *book.Book
+	Lineup    *lineup.Lineup
+	Sheet     *sheet.Sheet
+	Plan      *plan.Plan
+	Handoff   *handoff.Handoff
+	Readings  *readings.Readings
+	Runs      *runs.Runs
+	Yardstick *yardstick.Yardstick
 
-	running    context.Context // ends when the app closes
-	stop       context.CancelFunc
-	work       sync.WaitGroup
-	publishing sync.Mutex
-	mu         sync.Mutex
-	stops      map[int64]context.CancelFunc // by job
+	db *store.DB
 }
 
 // Options are the parts of an App.
 type Options struct {
-	DB    *store.DB
-	Pages Fetcher
-	// Drawer draws pages; nil where there is no browser.
-	Drawer Drawer
-	// Search answers recorded searches; nil where there is no source.
-	Search Searcher
-	// Demand tells how often phrases are searched for; nil where there is no
+	DB  *store.DB
+	Web readings.Fetcher
+	// Renderer renders pages; nil if there is no browser.
+	Renderer readings.Renderer
+	// Search answers recorded searches; nil if there is no source.
+	Search lineup.Searcher
+	// Demand tells how often phrases are searched for; nil if there is no
 	// source.
-	Demand Demander
+	Demand book.Demander
 	// Beside tells that the program may be running over the same store: its
 	// runs are then left alone.
 	Beside bool
@@ -73,75 +65,64 @@ type Options struct {
 // New returns an app. Runs that were under way when the program died are
 // marked as broken off.
 func New(ctx context.Context, o Options) (*App, error) {
-	a := &App{db: o.DB, pages: o.Pages, drawer: o.Drawer, search: o.Search, demand: o.Demand, log: o.Log, now: o.Now, stops: map[int64]context.CancelFunc{}}
-	if a.log == nil {
-		a.log = slog.Default()
+	if o.Log == nil {
+		o.Log = slog.Default()
 	}
-	if a.now == nil {
-		a.now = time.Now
+	if o.Now == nil {
+		o.Now = time.Now
 	}
-	a.running, a.stop = context.WithCancel(context.WithoutCancel(ctx))
+	r := &readings.Readings{DB: o.DB, Web: o.Web, Renderer: o.Renderer, Now: o.Now}
+	s := &sheet.Sheet{DB: o.DB, Readings: r}
+	a := &App{
+		db: o.DB, Readings: r, Sheet: s,
+		Shelf:     &shelf.Shelf{DB: o.DB},
+		Ground:    &ground.Ground{DB: o.DB, Readings: r, Now: o.Now},
+		Book:      &book.Book{DB: o.DB, Readings: r, Demand: o.Demand, Now: o.Now},
+		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Search: o.Search, Now: o.Now},
+		Plan:      &plan.Plan{DB: o.DB, Sheet: s},
+		Handoff:   &handoff.Handoff{Sheet: s, Now: o.Now},
+		Yardstick: &yardstick.Yardstick{DB: o.DB},
+		Runs:      runs.New(ctx, o.DB, r, o.Log, o.Now),
+	}
 	if o.Beside {
 		return a, nil
 	}
-	return a, a.breakOff(ctx)
+	return a, a.Runs.BreakOff(ctx)
 }
 
 // Close stops all runs and waits for them; they can be gone on with later.
-func (a *App) Close() {
-	a.stop()
-	a.work.Wait()
-}
+func (a *App) Close() { a.Runs.Close() }
 
-// Invalid is an error that its user can mend; it is one sentence.
-type Invalid struct{ Sentence string }
-
-func (e Invalid) Error() string { return e.Sentence }
-
-// invalid makes an Invalid of an error that is a sentence already.
-func invalid(err error) error { return Invalid{err.Error()} }
-
-// ErrNotFound says that there is no such thing.
-var ErrNotFound = store.ErrNotFound
-
-// ignoreNotFound is for rows that may be missing.
-func ignoreNotFound(err error) error {
-	if errors.Is(err, store.ErrNotFound) {
-		return nil
+// Quick is the short way in: an address, a phrase and rivals' addresses make a
+// client and start its run.
+func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.Ground, error) {
+	if len(text.Tokens(phrase)) == 0 {
+		return view.Ground{}, fault.New(fault.PhraseNeeded)
 	}
-	return err
-}
-
-// pageCache keeps the pages of the readings that were looked at last, since a
-// reading never changes.
-type pageCache struct {
-	mu    sync.Mutex
-	pages map[int64]*page.Page
-	order []int64
-}
-
-// cachedPages bounds the pages that are kept in memory.
-const cachedPages = 64
-
-func (c *pageCache) get(id int64) *page.Page {
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	return c.pages[id]
-}
-
-func (c *pageCache) put(id int64, p *page.Page) {
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	if c.pages == nil {
-		c.pages = map[int64]*page.Page{}
+	addresses, bad := lineup.Addresses(rivals)
+	if bad != nil {
+		return view.Ground{}, bad
 	}
-	if _, ok := c.pages[id]; ok {
-		return
+	g, err := a.Ground.New(ctx, view.Business{HomePage: address, Phrases: []string{phrase}})
+	if err != nil {
+		return view.Ground{}, err
 	}
-	if len(c.order) == cachedPages {
-		delete(c.pages, c.order[0])
-		c.order = c.order[1:]
+	err = a.db.Write(ctx, func(tx *store.Tx) error { return lineup.AddRivals(tx, g.ID, addresses) })
+	if err != nil {
+		return view.Ground{}, err
 	}
-	c.pages[id] = p
-	c.order = append(c.order, id)
+	_, err = a.Runs.Measure(ctx, g.ID)
+	if _, told := fault.Of(err); err != nil && !told {
+		return view.Ground{}, err
+	}
+	return g, nil
 }
+
+// Delete stops what is under way for a client and deletes it.
+func (a *App) Delete(ctx context.Context, client int64) error {
+	a.Runs.StopClient(ctx, client)
+	return a.Ground.Delete(ctx, client)
+}
+
+// IsGone tells an error that says that there is no such thing (any more).
+func IsGone(err error) bool { return errors.Is(err, store.ErrNotFound) }

@@ -7,13 +7,13 @@ import (
 	"strings"
 	"sync"
 
-	"inktally/internal/app"
+	"inktally/internal/source"
 )
 
 // demandFile is what the practice demand knows.
 type demandFile struct {
-	Phrases []app.Demanded            `json:"phrases"`
-	Sites   map[string][]app.Demanded `json:"sites"`
+	Phrases []source.Demanded            `json:"phrases"`
+	Sites   map[string][]source.Demanded `json:"sites"`
 }
 
 var demandData = sync.OnceValue(func() (d demandFile) {
@@ -31,10 +31,10 @@ var demandData = sync.OnceValue(func() (d demandFile) {
 func (w *Web) DemandURL() string { return "http://" + w.Addr() + "/practice/demand" }
 
 // known returns what is known of a phrase, by its very words.
-func (d *demandFile) known(phrase string) (app.Demanded, bool) {
-	at := slices.IndexFunc(d.Phrases, func(k app.Demanded) bool { return strings.EqualFold(k.Phrase, phrase) })
+func (d *demandFile) known(phrase string) (source.Demanded, bool) {
+	at := slices.IndexFunc(d.Phrases, func(k source.Demanded) bool { return strings.EqualFold(k.Phrase, phrase) })
 	if at < 0 {
-		return app.Demanded{}, false
+		return source.Demanded{}, false
 	}
 	return d.Phrases[at], true
 }
@@ -42,7 +42,7 @@ func (d *demandFile) known(phrase string) (app.Demanded, bool) {
 // serveDemand answers by docs/contracts/demand.md.
 func serveDemand(out http.ResponseWriter, r *http.Request) {
 	data := demandData()
-	answer := []app.Demanded{}
+	answer := []source.Demanded{}
 	switch {
 	case strings.HasSuffix(r.URL.Path, "/phrases") && r.Method == http.MethodPost:
 		var asked struct {

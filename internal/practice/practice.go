@@ -1,5 +1,5 @@
 // Package practice holds the stand-ins that ship with the program: a small
-// web of made-up sites, a search over it, and the demo's clients.
+// web of made-up sites, a search over it, and search volumes.
 //
 // Everything is served over real HTTP on a port of this machine, each site
 // under its own host name; in the demo alone the fetcher reaches *.example
@@ -27,6 +27,9 @@ import (
 
 //go:embed sites search demand.json phrases.csv
 var files embed.FS
+
+// Phrases is a list of phrases as a client has one, as CSV.
+func Phrases() ([]byte, error) { return files.ReadFile("phrases.csv") }
 
 // Web is the running practice web.
 type Web struct {

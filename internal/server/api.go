@@ -8,6 +8,7 @@ import (
 	"strings"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/fetch/saved"
 
@@ -42,6 +43,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r.runs()
 	r.pages()
 	r.book()
+	r.yardstick()
 }
 
 // operation names an operation for the API's description.
@@ -51,7 +53,7 @@ func operation(method, path, id, summary string) huma.Operation {
 
 // subjects tell what an operation is about by its path, the first that holds.
 var subjects = []struct{ part, name string }{
-	{"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/read", "runs"}, {"/pages", "pages"},
+	{"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/read", "runs"}, {"/pages", "pages"},
 }
 
 func subject(path string) string {
@@ -81,21 +83,21 @@ func do[I any](r api, method, path, id, summary string, f func(context.Context, 
 	})
 }
 
-// problem makes an answer of an error: one sentence for the user.
+// problem makes an answer of an error: a code and one sentence for the user.
 func (r api) problem(id string, err error) error {
-	var own app.Invalid
+	told, known := fault.Of(err)
 	switch {
 	case err == nil:
 		return nil
-	case errors.As(err, &own):
-		return huma.Error422UnprocessableEntity(own.Sentence)
-	case errors.Is(err, app.ErrNotFound):
-		return huma.Error404NotFound("this is not there any more")
+	case known:
+		return problemOf(http.StatusUnprocessableEntity, told)
+	case app.IsGone(err):
+		return problemOf(http.StatusNotFound, fault.New(fault.NotThere))
 	case errors.Is(err, context.Canceled):
-		return huma.NewError(499, "the request was given up")
+		return problemOf(statusGivenUp, fault.New(fault.GivenUp))
 	}
 	r.log.Error("an operation failed", "operation", id, "error", err)
-	return huma.Error500InternalServerError("something went wrong here; the log says more")
+	return problemOf(http.StatusInternalServerError, fault.New(fault.OwnMistake))
 }
 
 const (

@@ -5,35 +5,41 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
-	"mime/multipart"
 
+	"inktally/core/fault"
 	"inktally/core/imagename"
-	"inktally/core/phrase"
-	"inktally/core/table"
-	"inktally/internal/app"
+	"inktally/internal/app/book"
+	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"
 )
 
+// listForm is a list as a form sends it.
+type listForm struct {
+	File   huma.FormFile `form:"file" required:"true" doc:"CSV, TSV or XLSX"`
+	Layout string        `form:"layout" required:"false" doc:"What the columns hold, as JSON; left out it is guessed"`
+	Site   string        `form:"site" required:"false" doc:"The site whose found-for list it is; left out it is one for the book"`
+}
+
 type listInput struct {
 	ClientPath
-	RawBody multipart.Form
+	RawBody huma.MultipartFormFiles[listForm]
 }
 
 type familiesInput struct {
 	ClientPath
 	Body struct {
 		Keys []string `json:"keys" minItems:"1" maxItems:"10000"`
-		phrase.FamilyChoice
+		view.FamilyChoice
 	}
 }
 
 type wordInput struct {
 	ClientPath
 	Body struct {
-		Word    string `json:"word" maxLength:"100"`
-		Verdict string `json:"verdict" enum:",brand,service,elsewhere,ordinary"`
-		TiedTo  string `json:"tied_to" maxLength:"100" doc:"The word that it means the same as, empty for none"`
+		Word    string           `json:"word" maxLength:"100"`
+		Verdict view.WordVerdict `json:"verdict"`
+		TiedTo  string           `json:"tied_to" maxLength:"100" doc:"The word that it means the same as, empty for none"`
 	}
 }
 
@@ -55,7 +61,7 @@ type membersInput struct {
 type listsInput struct {
 	ClientPath
 	Body struct {
-		Lists *phrase.Lists `json:"lists,omitempty" doc:"Left out, those of the language come back"`
+		Lists *view.Lists `json:"lists,omitempty" doc:"Left out, those of the language come back"`
 	}
 }
 
@@ -68,53 +74,61 @@ type importPath struct {
 func (r api) book() {
 	const book = "/clients/{client}/book"
 	handle(r, get, book, "book", "The phrase book in families, those worth writing for first",
-		func(ctx context.Context, in *ClientPath) (*app.Book, error) { return r.app.Book(ctx, in.Client) })
-	handle(r, put, book+"/families", "chooseFamilies", "Keep families or set them aside, or say which phrase leads",
-		func(ctx context.Context, in *familiesInput) (*app.Book, error) {
-			return r.app.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice)
+		func(ctx context.Context, in *ClientPath) (*view.Book, error) { return r.app.Book.Get(ctx, in.Client) })
+	handle(r, put, book+"/families", "chooseFamilies", "Keep or dismiss families, or choose the lead phrase",
+		func(ctx context.Context, in *familiesInput) (*view.Book, error) {
+			return r.app.Book.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice.Core())
 		})
 	handle(r, put, book+"/words", "judgeWord", "Say what a word is, or which one it means the same as",
-		func(ctx context.Context, in *wordInput) (*app.Book, error) {
-			return r.app.JudgeWord(ctx, in.Client, in.Body.Word, in.Body.Verdict, in.Body.TiedTo)
+		func(ctx context.Context, in *wordInput) (*view.Book, error) {
+			return r.app.Book.JudgeWord(ctx, in.Client, in.Body.Word, string(in.Body.Verdict), in.Body.TiedTo)
 		})
 	handle(r, put, book+"/members", "placePhrases", "Put phrases in the family of another one, or let one stand alone",
-		func(ctx context.Context, in *membersInput) (*app.Book, error) {
-			return r.app.PlacePhrases(ctx, in.Client, in.Body.Phrases, in.Body.With)
+		func(ctx context.Context, in *membersInput) (*view.Book, error) {
+			return r.app.Book.PlacePhrases(ctx, in.Client, in.Body.Phrases, in.Body.With)
 		})
 	handle(r, get, book+"/lists", "lists", "The lists of words by which intents are told",
-		func(ctx context.Context, in *ClientPath) (*app.ListsOfWords, error) {
-			return r.app.Lists(ctx, in.Client)
+		func(ctx context.Context, in *ClientPath) (*view.ListsOfWords, error) {
+			return r.app.Book.Lists(ctx, in.Client)
 		})
 	handle(r, put, book+"/lists", "saveLists", "Replace the lists of words",
-		func(ctx context.Context, in *listsInput) (*app.ListsOfWords, error) {
-			return r.app.SaveLists(ctx, in.Client, in.Body.Lists)
+		func(ctx context.Context, in *listsInput) (*view.ListsOfWords, error) {
+			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists)
 		})
 	handle(r, get, "/clients/{client}/found", "found", "What the client's site and its rivals' are found for, side by side",
-		func(ctx context.Context, in *ClientPath) (*app.Found, error) { return r.app.Found(ctx, in.Client) })
+		func(ctx context.Context, in *ClientPath) (*view.Found, error) {
+			return r.app.Book.Found(ctx, in.Client)
+		})
 	huma.Register(r.huma, operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"), r.bookFile)
 	handle(r, get, book+"/candidates", "candidates", "Phrases of services, places and patterns that the book has not",
-		func(ctx context.Context, in *ClientPath) ([]string, error) { return r.app.Candidates(ctx, in.Client) })
-	handle(r, post, book+"/phrases", "addPhrases", "Add phrases to the book",
-		func(ctx context.Context, in *phrasesInput) (*app.Report, error) {
-			return r.app.AddPhrases(ctx, in.Client, in.Body.Phrases)
+		func(ctx context.Context, in *ClientPath) ([]string, error) {
+			return r.app.Book.Candidates(ctx, in.Client)
 		})
-	handle(r, post, book+"/demand", "askDemand", "Ask the source for the searches of all phrases, and what the site is found for",
-		func(ctx context.Context, in *ClientPath) (*app.Report, error) { return r.app.AskDemand(ctx, in.Client) })
-	handle(r, post, book+"/preview", "previewList", "Show how a list in \"file\" is understood",
-		func(ctx context.Context, in *listInput) (*app.Preview, error) {
-			name, body, err := listOf(in.RawBody)
+	handle(r, post, book+"/phrases", "addPhrases", "Add phrases to the book",
+		func(ctx context.Context, in *phrasesInput) (*view.Report, error) {
+			return r.app.Book.AddPhrases(ctx, in.Client, in.Body.Phrases)
+		})
+	handle(r, post, book+"/demand", "askDemand", "Get the search volumes of all phrases from the source, and what the site is found for",
+		func(ctx context.Context, in *ClientPath) (*view.Report, error) {
+			return r.app.Book.AskDemand(ctx, in.Client)
+		})
+	handle(r, post, book+"/preview", "previewList", "Show how a list is understood before it is imported",
+		func(ctx context.Context, in *listInput) (*view.Preview, error) {
+			name, body, err := listOf(in)
 			if err != nil {
 				return nil, err
 			}
-			return r.app.PreviewList(ctx, in.Client, name, body)
+			return r.app.Book.PreviewList(ctx, in.Client, name, body)
 		})
-	handle(r, post, book+"/import", "importList", "Take the list in \"file\"; \"layout\" says what its columns hold, \"site\" whose found-for list it is", r.importList)
-	do(r, remove, book+"/imports/{import}", "undoImport", "Take back what an import did",
-		func(ctx context.Context, in *importPath) error { return r.app.UndoImport(ctx, in.Client, in.Import) })
+	handle(r, post, book+"/import", "importList", "Import a list", r.importList)
+	do(r, remove, book+"/imports/{import}", "undoImport", "Undo an import",
+		func(ctx context.Context, in *importPath) error {
+			return r.app.Book.UndoImport(ctx, in.Client, in.Import)
+		})
 }
 
 func (r api) bookFile(ctx context.Context, in *ClientPath) (*file, error) {
-	body, name, err := r.app.BookFile(ctx, in.Client)
+	body, name, err := r.app.Book.File(ctx, in.Client)
 	if err != nil {
 		return nil, r.problem("bookFile", err)
 	}
@@ -125,35 +139,25 @@ func (r api) bookFile(ctx context.Context, in *ClientPath) (*file, error) {
 	}, nil
 }
 
-func (r api) importList(ctx context.Context, in *listInput) (*app.Report, error) {
-	name, body, err := listOf(in.RawBody)
+func (r api) importList(ctx context.Context, in *listInput) (*view.Report, error) {
+	name, body, err := listOf(in)
 	if err != nil {
 		return nil, err
 	}
-	var layout *table.Layout
-	if v := in.RawBody.Value["layout"]; len(v) > 0 && v[0] != "" {
-		if err := json.Unmarshal([]byte(v[0]), &layout); err != nil {
-			return nil, app.Invalid{Sentence: "what the columns hold cannot be read"}
+	var layout *view.Layout
+	form := in.RawBody.Data()
+	if form.Layout != "" {
+		if err := json.Unmarshal([]byte(form.Layout), &layout); err != nil {
+			return nil, fault.New(fault.ColumnsUnreadable).Because(err)
 		}
 	}
-	site := ""
-	if v := in.RawBody.Value["site"]; len(v) > 0 {
-		site = v[0]
-	}
-	return r.app.ImportList(ctx, in.Client, name, body, layout, site)
+	return r.app.Book.ImportList(ctx, in.Client, name, body, layout, form.Site)
 }
 
-// listOf takes the one file of a form.
-func listOf(form multipart.Form) (name string, body []byte, err error) {
-	files := form.File["file"]
-	if len(files) != 1 {
-		return "", nil, app.Invalid{Sentence: "bring one list at a time"}
-	}
-	f, err := files[0].Open()
-	if err != nil {
-		return "", nil, err
-	}
-	defer f.Close()
-	body, err = io.ReadAll(io.LimitReader(f, app.MaxList+1))
-	return files[0].Filename, body, err
+// listOf reads the list of a form.
+func listOf(in *listInput) (name string, body []byte, err error) {
+	file := in.RawBody.Data().File
+	defer file.Close()
+	body, err = io.ReadAll(io.LimitReader(file, book.MaxList+1))
+	return file.Filename, body, err
 }

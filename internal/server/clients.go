@@ -3,15 +3,15 @@ package server
 import (
 	"context"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
 )
 
 type groundInput struct {
 	ClientPath
-	Body app.Business
+	Body view.Business
 }
 
-type newClientInput struct{ Body app.Business }
+type newClientInput struct{ Body view.Business }
 
 type quickInput struct {
 	Body struct {
@@ -29,26 +29,33 @@ type hoursInput struct {
 }
 
 func (r api) clients() {
-	handle(r, get, "/clients", "shelf", "All clients", func(ctx context.Context, _ *struct{}) ([]app.ShelfRow, error) {
-		return r.app.Shelf(ctx)
+	handle(r, get, "/clients", "shelf", "All clients", func(ctx context.Context, _ *struct{}) ([]view.ShelfRow, error) {
+		return r.app.Shelf.List(ctx)
 	})
-	handle(r, post, "/clients", "newClient", "A new client", func(ctx context.Context, in *newClientInput) (app.Ground, error) {
-		return r.app.NewClient(ctx, in.Body)
+	handle(r, get, "/names", "names", "All clients by their names", func(ctx context.Context, _ *struct{}) ([]view.ClientName, error) {
+		return r.app.Shelf.Names(ctx)
+	})
+	handle(r, post, "/clients", "newClient", "A new client", func(ctx context.Context, in *newClientInput) (view.Ground, error) {
+		return r.app.Ground.New(ctx, in.Body)
 	})
 	handle(r, post, "/quick", "quick", "The short way in: a client from one line, measured at once",
-		func(ctx context.Context, in *quickInput) (app.Ground, error) {
+		func(ctx context.Context, in *quickInput) (view.Ground, error) {
 			return r.app.Quick(ctx, in.Body.Address, in.Body.Phrase, in.Body.Rivals)
 		})
-	handle(r, get, "/clients/{client}", "ground", "What is known of a client", func(ctx context.Context, in *ClientPath) (app.Ground, error) {
-		return r.app.Ground(ctx, in.Client)
+	handle(r, get, "/clients/{client}", "ground", "What is known of a client", func(ctx context.Context, in *ClientPath) (view.Ground, error) {
+		return r.app.Ground.Get(ctx, in.Client)
 	})
-	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client", func(ctx context.Context, in *groundInput) (app.Ground, error) {
-		return r.app.SaveGround(ctx, in.Client, in.Body)
+	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client", func(ctx context.Context, in *groundInput) (view.Ground, error) {
+		return r.app.Ground.Save(ctx, in.Client, in.Body)
 	})
+	handle(r, get, "/clients/{client}/proposal", "proposal", "What the client's home page says of the business, where nothing was entered",
+		func(ctx context.Context, in *ClientPath) (view.Proposal, error) {
+			return r.app.Ground.Proposal(ctx, in.Client)
+		})
 	do(r, remove, "/clients/{client}", "deleteClient", "Delete a client and all that belongs to it", func(ctx context.Context, in *ClientPath) error {
-		return r.app.DeleteClient(ctx, in.Client)
+		return r.app.Delete(ctx, in.Client)
 	})
 	do(r, put, "/clients/{client}/hours", "setHours", "Set the hours to spend", func(ctx context.Context, in *hoursInput) error {
-		return r.app.SetHours(ctx, in.Client, in.Body.Hours)
+		return r.app.Ground.SetHours(ctx, in.Client, in.Body.Hours)
 	})
 }

@@ -3,7 +3,7 @@ package server
 import (
 	"context"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
 )
 
 type searchInput struct {
@@ -28,28 +28,28 @@ type EntryPath struct {
 type takeInput struct {
 	EntryPath
 	Body struct {
-		Taken bool `json:"taken" doc:"Taken as a rival, or set aside"`
+		Taken bool `json:"taken" doc:"Used as a rival, or dismissed"`
 	}
 }
 
 func (r api) lineup() {
-	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *ClientPath) (*app.Lineup, error) {
-		return r.app.Lineup(ctx, in.Client)
+	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *ClientPath) (*view.Lineup, error) {
+		return r.app.Lineup.Get(ctx, in.Client)
 	})
 	handle(r, post, "/clients/{client}/lineup/search", "recordSearch", "Search and record the result",
-		func(ctx context.Context, in *searchInput) (*app.Lineup, error) {
-			return r.app.RecordSearch(ctx, in.Client, in.Body.Phrase)
+		func(ctx context.Context, in *searchInput) (*view.Lineup, error) {
+			return r.app.Lineup.Record(ctx, in.Client, in.Body.Phrase)
 		})
-	handle(r, post, "/clients/{client}/lineup/rivals", "pasteRivals", "Take addresses as rivals",
-		func(ctx context.Context, in *rivalsInput) (*app.Lineup, error) {
-			return r.app.PasteRivals(ctx, in.Client, in.Body.Addresses)
+	handle(r, post, "/clients/{client}/lineup/rivals", "pasteRivals", "Add addresses as rivals",
+		func(ctx context.Context, in *rivalsInput) (*view.Lineup, error) {
+			return r.app.Lineup.Paste(ctx, in.Client, in.Body.Addresses)
 		})
-	handle(r, put, "/clients/{client}/lineup/{entry}", "take", "Take an entry as a rival or set it aside",
-		func(ctx context.Context, in *takeInput) (*app.Lineup, error) {
-			return r.app.Take(ctx, in.Client, in.Entry, in.Body.Taken)
+	handle(r, put, "/clients/{client}/lineup/{entry}", "take", "Use an entry as a rival or dismiss it; one that is paid for becomes a rival added by hand",
+		func(ctx context.Context, in *takeInput) (*view.Lineup, error) {
+			return r.app.Lineup.Take(ctx, in.Client, in.Entry, in.Body.Taken)
 		})
 	handle(r, remove, "/clients/{client}/lineup/{entry}", "deleteEntry", "Delete an entry",
-		func(ctx context.Context, in *EntryPath) (*app.Lineup, error) {
-			return r.app.DeleteEntry(ctx, in.Client, in.Entry)
+		func(ctx context.Context, in *EntryPath) (*view.Lineup, error) {
+			return r.app.Lineup.Delete(ctx, in.Client, in.Entry)
 		})
 }

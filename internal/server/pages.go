@@ -2,15 +2,15 @@ package server
 
 import (
 	"context"
+	"encoding/json"
 	"fmt"
 	"io"
-	"mime/multipart"
-	"strconv"
 
+	"inktally/core/fault"
 	"inktally/core/imagename"
-	"inktally/core/target"
-	"inktally/internal/app"
+	"inktally/internal/app/handoff"
 	"inktally/internal/fetch/saved"
+	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -23,17 +23,24 @@ type evidenceInput struct {
 
 type draftInput struct {
 	ClientPath
-	Body app.PageDraft
+	Body view.PageDraft
 }
 
 type changeInput struct {
 	PagePath
-	Body app.PageDraft
+	Body view.PageDraft
+}
+
+// filesForm are saved pages and web archives as a form sends them.
+type filesForm struct {
+	Files []huma.FormFile `form:"files" required:"true"`
+	Paths string          `form:"paths" required:"false" doc:"The path of each file with its folders, as a JSON list"`
+	Entry int64           `form:"entry" required:"false" doc:"The rival's lineup entry; 0 for the client's page"`
 }
 
 type filesInput struct {
 	PagePath
-	RawBody multipart.Form
+	RawBody huma.MultipartFormFiles[filesForm]
 }
 
 type pasteInput struct {
@@ -48,7 +55,7 @@ type chooseInput struct {
 	PagePath
 	Body struct {
 		Key string `json:"key"`
-		target.Choice
+		view.Choice
 	}
 }
 
@@ -68,89 +75,87 @@ type file struct {
 func (r api) pages() {
 	const page = "/clients/{client}/pages/{page}"
 	handle(r, post, "/clients/{client}/pages", "addPage", "Add a page of the client; without a kind its address tells what it is for",
-		func(ctx context.Context, in *draftInput) (app.PageInfo, error) {
-			return r.app.AddPage(ctx, in.Client, in.Body)
+		func(ctx context.Context, in *draftInput) (view.PageInfo, error) {
+			return r.app.Ground.AddPage(ctx, in.Client, in.Body)
 		})
 	handle(r, put, page, "updatePage", "Change the address of a page and what it is for",
-		func(ctx context.Context, in *changeInput) (app.PageInfo, error) {
-			return r.app.UpdatePage(ctx, in.Client, in.Page, in.Body)
+		func(ctx context.Context, in *changeInput) (view.PageInfo, error) {
+			return r.app.Ground.UpdatePage(ctx, in.Client, in.Page, in.Body)
 		})
-	do(r, remove, page, "takePageOff", "Take a page off the client",
-		func(ctx context.Context, in *PagePath) error { return r.app.TakePageOff(ctx, in.Client, in.Page) })
-	do(r, post, page+"/back", "bringPageBack", "Bring a page back that was taken off, with what was said of its targets",
-		func(ctx context.Context, in *PagePath) error { return r.app.BringPageBack(ctx, in.Client, in.Page) })
+	do(r, remove, page, "removePage", "Remove a page of the client",
+		func(ctx context.Context, in *PagePath) error { return r.app.Ground.RemovePage(ctx, in.Client, in.Page) })
+	do(r, post, page+"/restore", "restorePage", "Restore a page that was removed, with what was said of its targets",
+		func(ctx context.Context, in *PagePath) error {
+			return r.app.Ground.RestorePage(ctx, in.Client, in.Page)
+		})
 	handle(r, get, page+"/sheet", "sheet", "The page and its rivals', measured side by side",
-		func(ctx context.Context, in *PagePath) (*app.Sheet, error) {
-			return r.app.Sheet(ctx, in.Client, in.Page)
+		func(ctx context.Context, in *PagePath) (*view.Sheet, error) {
+			return r.app.Sheet.Get(ctx, in.Client, in.Page)
 		})
 	handle(r, get, page+"/evidence", "evidence", "What a figure was counted in",
-		func(ctx context.Context, in *evidenceInput) (*app.Evidence, error) {
-			return r.app.Evidence(ctx, in.Client, in.Page, in.Entry, in.Phrase)
+		func(ctx context.Context, in *evidenceInput) (*view.Evidence, error) {
+			return r.app.Sheet.Evidence(ctx, in.Client, in.Page, in.Entry, in.Phrase)
 		})
 	handle(r, get, page+"/facts", "pageFacts", "All there is on a page beside its words",
-		func(ctx context.Context, in *evidenceInput) (*app.PageFacts, error) {
-			return r.app.PageFacts(ctx, in.Client, in.Page, in.Entry)
+		func(ctx context.Context, in *evidenceInput) (*view.PageFacts, error) {
+			return r.app.Sheet.Facts(ctx, in.Client, in.Page, in.Entry)
 		})
 	handle(r, get, page+"/made-of", "madeOf", "What a page's copy is made of, and what rivals share",
-		func(ctx context.Context, in *evidenceInput) (*app.MadeOf, error) {
-			return r.app.MadeOf(ctx, in.Client, in.Page, in.Entry)
+		func(ctx context.Context, in *evidenceInput) (*view.MadeOf, error) {
+			return r.app.Sheet.MadeOf(ctx, in.Client, in.Page, in.Entry)
 		})
-	handle(r, post, page+"/files", "files", "Take saved pages and web archives as readings: files in \"files\", their paths in \"paths\", the rival's entry in \"entry\"", r.files)
-	handle(r, post, page+"/paste", "paste", "Take pasted HTML or text as the page's reading",
-		func(ctx context.Context, in *pasteInput) (app.Filed, error) {
-			return r.app.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
+	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files)
+	handle(r, post, page+"/paste", "paste", "Add pasted HTML or text as the page's reading",
+		func(ctx context.Context, in *pasteInput) (view.Filed, error) {
+			return r.app.Readings.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
 		})
-	do(r, remove, "/clients/{client}/readings/{reading}", "dropReading", "Take a reading back that was brought by mistake",
-		func(ctx context.Context, in *readingPath) error { return r.app.DropReading(ctx, in.Client, in.Reading) })
+	do(r, remove, "/clients/{client}/readings/{reading}", "removeReading", "Remove a reading that was added by mistake",
+		func(ctx context.Context, in *readingPath) error {
+			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
+		})
 	handle(r, get, page+"/targets", "targets", "What the page must have, in order",
-		func(ctx context.Context, in *PagePath) (*app.Targets, error) {
-			return r.app.Targets(ctx, in.Client, in.Page)
+		func(ctx context.Context, in *PagePath) (*view.Targets, error) {
+			return r.app.Plan.Get(ctx, in.Client, in.Page)
 		})
 	handle(r, put, page+"/targets", "choose", "Keep, change or drop a target",
-		func(ctx context.Context, in *chooseInput) (*app.Targets, error) {
-			return r.app.Choose(ctx, in.Client, in.Page, in.Body.Key, in.Body.Choice)
+		func(ctx context.Context, in *chooseInput) (*view.Targets, error) {
+			return r.app.Plan.Choose(ctx, in.Client, in.Page, in.Body.Key, in.Body.Choice.Core())
 		})
 	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
-		func(ctx context.Context, in *PagePath) (*app.Brief, error) {
-			return r.app.Brief(ctx, in.Client, in.Page)
+		func(ctx context.Context, in *PagePath) (*view.Brief, error) {
+			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
 		})
 	huma.Register(r.huma, operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
 	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage", "The page as it was kept"), r.keptPage)
 }
 
 // files takes the files of a form; the paths tell the folders that they were in.
-func (r api) files(ctx context.Context, in *filesInput) ([]app.Filed, error) {
-	headers, paths := in.RawBody.File["files"], in.RawBody.Value["paths"]
+func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
+	form := in.RawBody.Data()
+	var paths []string
+	_ = json.Unmarshal([]byte(form.Paths), &paths) // without them the names serve
 	var files []saved.File
 	sum := 0
-	for i, h := range headers {
-		f, err := h.Open()
-		if err != nil {
-			return nil, err
-		}
+	for i, f := range form.Files {
 		body, err := io.ReadAll(io.LimitReader(f, saved.MaxBytes+1))
 		f.Close()
 		if err != nil {
 			return nil, err
 		}
 		if sum += len(body); sum > saved.MaxBytes {
-			return nil, app.Invalid{Sentence: fmt.Sprintf("the files are larger than %d MB together", saved.MaxBytes>>20)}
+			return nil, fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)
 		}
-		name := h.Filename
+		name := f.Filename
 		if i < len(paths) && paths[i] != "" {
 			name = paths[i]
 		}
 		files = append(files, saved.File{Name: name, Body: body})
 	}
-	entry := int64(0)
-	if v := in.RawBody.Value["entry"]; len(v) > 0 {
-		entry, _ = strconv.ParseInt(v[0], 10, 64)
-	}
-	return r.app.AddFiles(ctx, in.Client, in.Page, entry, files)
+	return r.app.Readings.AddFiles(ctx, in.Client, in.Page, form.Entry, files)
 }
 
 func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
-	b, err := r.app.Brief(ctx, in.Client, in.Page)
+	b, err := r.app.Handoff.Brief(ctx, in.Client, in.Page)
 	if err != nil {
 		return nil, r.problem("briefMarkdown", err)
 	}
@@ -158,14 +163,14 @@ func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
 	return &file{
 		ContentType: "text/markdown; charset=utf-8",
 		Disposition: fmt.Sprintf("attachment; filename=%q", name+".md"),
-		Body:        []byte(b.Markdown()),
+		Body:        []byte(handoff.Markdown(b)),
 	}, nil
 }
 
 // keptPage shows a kept page with nothing of it alive: no scripts, no request
 // to any host.
 func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
-	html, contentType, err := r.app.KeptHTML(ctx, in.Client, in.Reading)
+	html, contentType, err := r.app.Readings.KeptHTML(ctx, in.Client, in.Reading)
 	if err != nil {
 		return nil, r.problem("keptPage", err)
 	}

@@ -13,6 +13,7 @@ import (
 	"strings"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/app"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -31,7 +32,7 @@ func New(a *app.App, log *slog.Logger) http.Handler {
 	router.HandleMethodNotAllowed = true
 	router.Use(gin.CustomRecovery(func(c *gin.Context, failure any) {
 		log.Error("a request failed", "path", c.Request.URL.Path, "error", failure)
-		problem(c, http.StatusInternalServerError, "something went wrong here; the log says more")
+		problem(c, http.StatusInternalServerError, fault.OwnMistake)
 	}))
 	router.Use(guard)
 	api := humagin.New(router, config())
@@ -40,7 +41,7 @@ func New(a *app.App, log *slog.Logger) http.Handler {
 	if err != nil {
 		panic(err) // the folder is compiled in
 	}
-	router.NoMethod(func(c *gin.Context) { problem(c, http.StatusMethodNotAllowed, "this cannot be done here") })
+	router.NoMethod(func(c *gin.Context) { problem(c, http.StatusMethodNotAllowed, fault.NoMethod) })
 	router.NoRoute(func(c *gin.Context) { serveFront(c, front) })
 	return router
 }
@@ -73,12 +74,12 @@ func config() huma.Config {
 // browser that is open beside it.
 func guard(c *gin.Context) {
 	if !ownHost(c.Request.Host) {
-		problem(c, http.StatusForbidden, "this program answers only under its own address")
+		problem(c, http.StatusForbidden, fault.WrongHost)
 		c.Abort()
 		return
 	}
 	if site := c.GetHeader("Sec-Fetch-Site"); c.Request.Method != http.MethodGet && site != "" && site != "same-origin" && site != "none" {
-		problem(c, http.StatusForbidden, "other sites cannot change anything here")
+		problem(c, http.StatusForbidden, fault.OtherSite)
 		c.Abort()
 		return
 	}
@@ -99,17 +100,12 @@ func ownHost(host string) bool {
 	return name == "localhost" || ip != nil
 }
 
-func problem(c *gin.Context, status int, detail string) {
-	c.Header("Content-Type", "application/problem+json")
-	c.JSON(status, huma.ErrorModel{Title: http.StatusText(status), Status: status, Detail: detail})
-}
-
 // serveFront serves the front end: its files, and its page for every address
 // that is one of its own.
 func serveFront(c *gin.Context, front fs.FS) {
 	name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 	if strings.HasPrefix(name, "api/") || name == "api" {
-		problem(c, http.StatusNotFound, "there is nothing under this address")
+		problem(c, http.StatusNotFound, fault.NoAddress)
 		return
 	}
 	if info, err := fs.Stat(front, name); err == nil && !info.IsDir() {
@@ -120,7 +116,7 @@ func serveFront(c *gin.Context, front fs.FS) {
 		return
 	}
 	if strings.HasPrefix(name, "assets/") {
-		problem(c, http.StatusNotFound, "there is nothing under this address")
+		problem(c, http.StatusNotFound, fault.NoAddress)
 		return
 	}
 	index, err := front.Open("index.html")

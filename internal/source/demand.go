@@ -4,13 +4,21 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
-	"errors"
 	"net/http"
 	"net/url"
 	"time"
 
-	"inktally/internal/app"
+	"inktally/core/fault"
 )
+
+// Demanded is what a source knows of a phrase; what it does not know is nil.
+type Demanded struct {
+	Phrase     string `json:"phrase"`
+	Volume     *int   `json:"volume"`
+	Difficulty *int   `json:"difficulty"`
+	Position   *int   `json:"position"`
+	Address    string `json:"address,omitempty"`
+}
 
 // Demand asks a source of search volumes; docs/contracts/demand.md.
 type Demand struct {
@@ -19,11 +27,11 @@ type Demand struct {
 }
 
 type demandAnswer struct {
-	Phrases []app.Demanded `json:"phrases"`
+	Phrases []Demanded `json:"phrases"`
 }
 
 // Phrases returns what is known of how often phrases are searched for.
-func (d Demand) Phrases(ctx context.Context, phrases []string, place string) ([]app.Demanded, error) {
+func (d Demand) Phrases(ctx context.Context, phrases []string, place string) ([]Demanded, error) {
 	body, err := json.Marshal(map[string]any{"place": place, "phrases": phrases})
 	if err != nil {
 		return nil, err
@@ -33,19 +41,19 @@ func (d Demand) Phrases(ctx context.Context, phrases []string, place string) ([]
 
 // Found returns what a site is found for; nothing where the source does not
 // know the site.
-func (d Demand) Found(ctx context.Context, site string) ([]app.Demanded, error) {
+func (d Demand) Found(ctx context.Context, site string) ([]Demanded, error) {
 	return d.ask(ctx, http.MethodGet, "/found?"+url.Values{"site": {site}}.Encode(), nil)
 }
 
-func (d Demand) ask(ctx context.Context, method, path string, body []byte) ([]app.Demanded, error) {
+func (d Demand) ask(ctx context.Context, method, path string, body []byte) ([]Demanded, error) {
 	ctx, cancel := context.WithTimeout(ctx, 20*time.Second)
 	defer cancel()
 	req, err := http.NewRequestWithContext(ctx, method, d.URL+path, bytes.NewReader(body))
 	if err != nil {
-		return nil, errors.New("the address of the demand source is not usable")
+		return nil, fault.New(fault.SourceBadAddress, "search volume").Because(err)
 	}
 	req.Header.Set("Content-Type", "application/json")
 	var answer demandAnswer
-	_, err = answered(req, "demand", &answer)
+	_, err = answered(req, "search volume", &answer)
 	return answer.Phrases, err
 }

@@ -7,7 +7,7 @@ import (
 	"net/http/httptest"
 	"testing"
 
-	"inktally/internal/practice"
+	"inktally/core/fault"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -47,27 +47,11 @@ func TestDemandContract(t *testing.T) {
 	found, err = d.Found(context.Background(), "nobody.example")
 	assert.NoError(t, err)
 	assert.Empty(t, found)
-	for site, says := range map[string]string{"broken.example": "cannot be read", "down.example": "answered 502"} {
+	for site, want := range map[string]fault.Code{"broken.example": fault.SourceUnreadable, "down.example": fault.SourceAnswered} {
 		_, err := d.Found(context.Background(), site)
-		assert.ErrorContains(t, err, says)
+		assert.True(t, fault.Is(err, want), "%v", err)
 	}
 	server.Close()
 	_, err = d.Found(context.Background(), "x")
-	assert.ErrorContains(t, err, "did not answer")
-}
-
-// The practice demand keeps it as well.
-func TestPracticeDemand(t *testing.T) {
-	web, err := practice.Start()
-	require.NoError(t, err)
-	defer web.Close()
-	d := Demand{URL: web.DemandURL()}
-	known, err := d.Phrases(context.Background(), []string{"Chimney sweep Tarn Harbor", "no such phrase"}, "")
-	require.NoError(t, err)
-	require.Len(t, known, 1)
-	assert.Equal(t, 380, *known[0].Volume)
-	assert.Equal(t, 6, *known[0].Difficulty)
-	found, err := d.Found(context.Background(), "brindleandash.example")
-	require.NoError(t, err)
-	assert.Equal(t, 14, *found[0].Position)
+	assert.True(t, fault.Is(err, fault.SourceSilent), "%v", err)
 }

@@ -5,17 +5,37 @@ package source
 
 import (
 	"context"
-	"errors"
-	"fmt"
 	"net/http"
 	"net/url"
 	"time"
 
-	"inktally/internal/app"
+	"inktally/core/fault"
+	"inktally/core/lineup"
 )
 
 // maxAnswer bounds what a source may answer.
 const maxAnswer = 4 << 20
+
+// SearchResult is what a search source answers; docs/contracts/search.md.
+type SearchResult struct {
+	Phrase   string        `json:"phrase"`
+	Place    string        `json:"place"`
+	Device   string        `json:"device"`
+	LookedAt int           `json:"looked_at"`
+	Ads      string        `json:"ads"`
+	Entries  []SearchEntry `json:"entries"`
+}
+
+// SearchEntry is one entry of a search result.
+type SearchEntry struct {
+	Part      lineup.Part `json:"part"`
+	Position  int         `json:"position"`
+	Sponsored bool        `json:"sponsored,omitempty"`
+	Name      string      `json:"name"`
+	URL       string      `json:"url,omitempty"`
+	Rating    *float64    `json:"rating,omitempty"`
+	Reviews   *int        `json:"reviews,omitempty"`
+}
 
 // Search asks a search source; docs/contracts/search.md.
 type Search struct {
@@ -24,18 +44,18 @@ type Search struct {
 }
 
 // Search returns what is found for a phrase by somebody searching from a
-// place. The errors are sentences for the user.
-func (s Search) Search(ctx context.Context, phrase, from string) (app.SearchResult, error) {
-	var result app.SearchResult
+// place. The errors are faults.
+func (s Search) Search(ctx context.Context, phrase, from string) (SearchResult, error) {
+	var result SearchResult
 	ctx, cancel := context.WithTimeout(ctx, 20*time.Second)
 	defer cancel()
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, s.URL+"?"+url.Values{"q": {phrase}, "from": {from}}.Encode(), nil)
 	if err != nil {
-		return result, errors.New("the address of the search source is not usable")
+		return result, fault.New(fault.SourceBadAddress, "search").Because(err)
 	}
 	found, err := answered(req, "search", &result)
 	if err == nil && !found {
-		err = fmt.Errorf("the search source knows no result for “%s”; paste the rivals' addresses instead", phrase)
+		err = fault.New(fault.SearchUnknown, phrase)
 	}
 	return result, err
 }

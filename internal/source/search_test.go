@@ -6,6 +6,7 @@ import (
 	"net/http/httptest"
 	"testing"
 
+	"inktally/core/fault"
 	"inktally/core/lineup"
 
 	"github.com/stretchr/testify/assert"
@@ -35,11 +36,11 @@ func TestContract(t *testing.T) {
 	require.Len(t, result.Entries, 1)
 	assert.Equal(t, lineup.Map, result.Entries[0].Part)
 	assert.Equal(t, 12, *result.Entries[0].Reviews)
-	for phrase, says := range map[string]string{"broken": "cannot be read", "down": "answered 502", "other": "knows no result"} {
+	for phrase, want := range map[string]fault.Code{"broken": fault.SourceUnreadable, "down": fault.SourceAnswered, "other": fault.SearchUnknown} {
 		_, err := s.Search(context.Background(), phrase, "")
-		assert.ErrorContains(t, err, says)
+		assert.True(t, fault.Is(err, want), "%v", err)
 	}
 	server.Close()
 	_, err = s.Search(context.Background(), "x", "")
-	assert.ErrorContains(t, err, "did not answer")
+	assert.True(t, fault.Is(err, fault.SourceSilent), "%v", err)
 }

@@ -1,0 +1,42 @@
+package place
+
+import (
+	"regexp"
+	"strings"
+)
+
+// Capitals writes words as they would stand in a text: places and their states
+// with their capitals, and with first the first letter large too.
+func Capitals(words string, places []Place, first bool) string {
+	for _, p := range places {
+		for _, name := range append([]string{p.Name}, p.Spellings...) {
+			words = capitalize(words, name)
+		}
+		if p.State != "" && p.Name != "" {
+			words = capitalize(words, p.Name+" "+p.State)
+			if long, ok := StateName(p.State); ok {
+				words = capitalize(words, p.Name+" "+long)
+			}
+			if short, ok := StateAbbreviation(p.State); ok {
+				words = capitalize(words, p.Name+" "+short)
+			}
+		}
+	}
+	letters := []rune(words)
+	if first && len(letters) > 0 {
+		return strings.ToUpper(string(letters[0])) + string(letters[1:])
+	}
+	return words
+}
+
+// capitalize writes a name as it is wherever it stands as whole words.
+func capitalize(words, name string) string {
+	if name == "" {
+		return words
+	}
+	anywhere := regexp.MustCompile(`(?i)(^|[^\pL\pN])(` + regexp.QuoteMeta(name) + `)($|[^\pL\pN])`)
+	return anywhere.ReplaceAllStringFunc(words, func(found string) string {
+		m := anywhere.FindStringSubmatch(found)
+		return m[1] + name + m[3]
+	})
+}

@@ -1,0 +1,178 @@
+package site
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"inktally/core/lineup"
+	"inktally/core/page"
+	"inktally/core/place"
+	"inktally/core/text"
+)
+
+// Profile is what a home page says of its business; what it says nothing of is
+// empty.
+type Profile struct {
+	Name, Phone, Trade string
+	Town               place.Place
+	// Service is what a phrase names beside the town.
+	Service string
+}
+
+// ProfileOf reads the name, the phone and the town of a business out of its
+// home page - its structured data, else its title, its text and its footer -
+// and the town and the service out of the phrase that it is to be found for.
+func ProfileOf(p *page.Page, typed string) Profile {
+	d := p.Details()
+	var b page.DescribedBusiness
+	if len(d.Businesses) > 0 {
+		b = d.Businesses[0]
+	}
+	profile := Profile{Name: text.Collapse(b.Name), Phone: b.Phone}
+	if profile.Name == "" && p.URL != "" {
+		profile.Name = firmName(p)
+	}
+	if profile.Phone == "" && len(d.Phones) > 0 {
+		profile.Phone = d.Phones[0].Number
+	}
+	profile.Town = townOf(p, b.Address, typed)
+	profile.Service = withoutTown(typed, profile.Town)
+	profile.Trade = tradeOf(b.Type, profile.Service)
+	return profile
+}
+
+// firmName is the part of the title, of an h1 or of a line of the footer that
+// the address has words of; empty if none has.
+func firmName(p *page.Page) string {
+	candidates := []string{p.Title, p.H1()}
+	for i := range p.Blocks {
+		if b := &p.Blocks[i]; !b.Hidden && (b.Region == page.Footer || b.Region == page.Banner) && b.Words <= 12 {
+			candidates = append(candidates, p.Text(i))
+		}
+	}
+	label, _, _ := strings.Cut(lineup.Domain(p.URL), ".")
+	for _, c := range candidates {
+		if name := strings.Trim(copyright.ReplaceAllString(lineup.NameOf(c, p.URL), ""), " ,.·"); name != "" && name != label {
+			return name
+		}
+	}
+	return ""
+}
+
+// copyright is what stands before a firm's name in a footer.
+var copyright = regexp.MustCompile(`(?i)^(?:©|\(c\)|copyright)?[\s\d–-]*`)
+
+// townState are towns with a state behind them, as addresses have them.
+var townState = regexp.MustCompile(`((?:\p{Lu}[\p{L}'’.-]+ ){0,3}\p{Lu}[\p{L}'’.-]+),? ([A-Z]{2}|\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?)\b`)
+
+// town is a town with its state.
+type town struct{ name, state string }
+
+// townOf finds the town of a business: of the towns with a state in its address
+// and its text the one that the phrase names, else that of the address, else the
+// most frequent; else the end of the phrase that the page has with capitals.
+func townOf(p *page.Page, address, typed string) place.Place {
+	tokens := text.Tokens(typed)
+	counts := map[town]int{}
+	var order []town
+	find := func(s string, weight int) {
+		for _, m := range townState.FindAllStringSubmatch(s, -1) {
+			at, ok := townBefore(m[1], m[2])
+			if !ok {
+				continue
+			}
+			if counts[at] == 0 {
+				order = append(order, at)
+			}
+			counts[at] += weight
+			if place.Index(tokens, text.Tokens(at.name)) >= 0 {
+				counts[at] += 1000 // the phrase names it
+			}
+		}
+	}
+	find(address, 100)
+	for i := range p.Blocks {
+		if !p.Blocks[i].Hidden {
+			find(p.Text(i), 1)
+		}
+	}
+	if len(order) == 0 {
+		return place.Place{Name: capitalized(p, tokens)}
+	}
+	most := slices.MaxFunc(order, func(a, b town) int { return counts[a] - counts[b] })
+	return place.Place{Name: most.name, State: most.state}
+}
+
+// townBefore takes a town's name from the words before a state.
+func townBefore(words, state string) (town, bool) {
+	short, ok := place.StateAbbreviation(state)
+	if !ok {
+		if _, known := place.StateName(state); !known {
+			return town{}, false
+		}
+		short = state
+	}
+	fields := strings.Fields(words)
+	for len(fields) > 1 && streetWord(fields[0]) {
+		fields = fields[1:]
+	}
+	return town{strings.Join(fields, " "), short}, true
+}
+
+// streetWord tells words of an address that stand before the town.
+func streetWord(word string) bool {
+	switch strings.ToLower(strings.Trim(word, ".")) {
+	case "street", "st", "road", "rd", "avenue", "ave", "lane", "ln", "drive", "dr", "way", "wharf", "court", "in", "of", "serving", "the", "from", "suite":
+		return true
+	}
+	return false
+}
+
+// capitalized is the longest end or start of a phrase that stands in a page with
+// capitals: a name, most likely the town's.
+func capitalized(p *page.Page, tokens []string) string {
+	body := p.Scan().Text
+	for n := min(3, len(tokens)-1); n >= 1; n-- {
+		for _, part := range [][]string{tokens[len(tokens)-n:], tokens[:n]} {
+			var words []string
+			for _, t := range part {
+				words = append(words, strings.ToUpper(t[:1])+t[1:])
+			}
+			name := strings.Join(words, " ")
+			// Inside a sentence, where ordinary words have no capitals.
+			if regexp.MustCompile(`[\pL,] `+regexp.QuoteMeta(name)+`\b`).MatchString(body) && !strings.Contains(body, strings.ToLower(name)) {
+				return name
+			}
+		}
+	}
+	return ""
+}
+
+// withoutTown is a phrase less its town and state.
+func withoutTown(typed string, town place.Place) string {
+	tokens := place.OneForm(text.Tokens(typed), []place.Place{town})
+	at := place.Index(tokens, town.Tokens())
+	if at < 0 {
+		return ""
+	}
+	rest := append(slices.Clone(tokens[:at]), tokens[at+len(town.Tokens()):]...)
+	for len(rest) > 0 && text.Small(rest[len(rest)-1]) {
+		rest = rest[:len(rest)-1]
+	}
+	return strings.Join(rest, " ")
+}
+
+// tradeOf is the trade that structured data names, else the service.
+func tradeOf(kind, service string) string {
+	var words []string
+	for _, w := range regexp.MustCompile(`\p{Lu}\p{Ll}+`).FindAllString(kind, -1) {
+		words = append(words, strings.ToLower(w))
+	}
+	trade := strings.Join(words, " ")
+	switch trade {
+	case "", "local business", "organization", "store", "professional service", "home and construction business", "corporation":
+		return service
+	}
+	return trade
+}

@@ -1,0 +1,81 @@
+package book
+
+import (
+	"context"
+
+	"inktally/core/fault"
+	"inktally/core/table"
+	"inktally/internal/app/client"
+	"inktally/internal/app/lineup"
+	"inktally/internal/source"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Demander answers how often phrases are searched for, by
+// docs/contracts/demand.md. Its errors are
+// faults.
+type Demander interface {
+	Phrases(ctx context.Context, phrases []string, place string) ([]source.Demanded, error)
+	Found(ctx context.Context, site string) ([]source.Demanded, error)
+}
+
+// askedAtOnce is how many phrases a source is asked for at once.
+const askedAtOnce = 1000
+
+// AskDemand asks the source for the searches of all phrases of a client's book,
+// and for what its site and its rivals' are found for. It is taken like a list,
+// and undone as one.
+func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
+	if b.Demand == nil {
+		return nil, fault.New(fault.NoDemandSource)
+	}
+	var k *client.Known
+	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		k, err = client.Load(tx, id)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	known, err := b.askPhrases(ctx, k)
+	if err != nil {
+		return nil, err
+	}
+	lists := []listOfSite{{rows: known}}
+	for _, s := range sites(k) {
+		found, err := b.Demand.Found(ctx, s.Site)
+		if err != nil {
+			return nil, err
+		}
+		lists = append(lists, listOfSite{s.Site, rowsOf(found)})
+	}
+	report := &view.Report{Refused: []view.Refused{}}
+	return report, b.put(ctx, id, "search volumes", lists, report)
+}
+
+// askPhrases asks for the searches of the phrases of a book.
+func (b *Book) askPhrases(ctx context.Context, k *client.Known) (rows []table.Row, err error) {
+	from := lineup.From(k.Home())
+	for at := 0; at < len(k.Phrases); at += askedAtOnce {
+		var phrases []string
+		for _, e := range k.Phrases[at:min(at+askedAtOnce, len(k.Phrases))] {
+			phrases = append(phrases, e.Text)
+		}
+		known, err := b.Demand.Phrases(ctx, phrases, from)
+		if err != nil {
+			return nil, err
+		}
+		rows = append(rows, rowsOf(known)...)
+	}
+	return rows, nil
+}
+
+func rowsOf(known []source.Demanded) (rows []table.Row) {
+	for _, d := range known {
+		if d.Phrase != "" {
+			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty, Position: d.Position, Address: d.Address})
+		}
+	}
+	return rows
+}

@@ -1,0 +1,200 @@
+// Package ground is the stop at which a client is described: the business, its
+// services and places, its pages and the phrases that were typed for them.
+package ground
+
+import (
+	"context"
+	"slices"
+	"strings"
+	"time"
+
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/intent"
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/site"
+	"inktally/internal/app/client"
+	"inktally/internal/app/figures"
+	"inktally/internal/app/readings"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Ground keeps what is known of clients.
+type Ground struct {
+	DB       *store.DB
+	Readings *readings.Readings
+	Now      func() time.Time
+}
+
+// New adds a client with a home page.
+func (g *Ground) New(ctx context.Context, told view.Business) (view.Ground, error) {
+	b, err := clean(told)
+	if err != nil {
+		return view.Ground{}, err
+	}
+	var id int64
+	err = g.DB.Write(ctx, func(tx *store.Tx) (err error) {
+		if id, err = tx.AddClient(b.client(0, g.Now())); err != nil {
+			return err
+		}
+		home, err := tx.AddPage(store.Page{ClientID: id, Kind: site.Home, URL: b.homePage})
+		if err != nil {
+			return err
+		}
+		return b.save(tx, id, home)
+	})
+	if err != nil {
+		return view.Ground{}, err
+	}
+	return g.Get(ctx, id)
+}
+
+func (b business) client(id int64, created time.Time) store.Client {
+	return store.Client{ID: id, Name: b.name, Trade: b.trade, Phone: b.phone, Language: b.language, Customers: b.customers, Money: b.money,
+		CreatedAt: created}
+}
+
+// save keeps services, places and the phrases that were typed for the home page;
+// these stand in the book too.
+func (b business) save(tx *store.Tx, id, home int64) error {
+	for _, p := range b.phrases {
+		if _, _, err := tx.PutPhrase(id, phrase.Fold(p), book.Phrase{Text: strings.ToLower(p)}); err != nil {
+			return err
+		}
+	}
+	if err := tx.SetServices(id, b.services); err != nil {
+		return err
+	}
+	if err := tx.SetPlaces(id, b.places); err != nil {
+		return err
+	}
+	return tx.SetTyped(id, home, b.phrases)
+}
+
+// Save replaces what is known of a client.
+func (g *Ground) Save(ctx context.Context, id int64, told view.Business) (view.Ground, error) {
+	b, err := clean(told)
+	if err != nil {
+		return view.Ground{}, err
+	}
+	err = g.DB.Write(ctx, func(tx *store.Tx) error {
+		if err := tx.UpdateClient(b.client(id, time.Time{})); err != nil {
+			return err
+		}
+		had, err := tx.Ground(id)
+		if err != nil {
+			return err
+		}
+		if err := followPages(tx, had, b); err != nil {
+			return err
+		}
+		home, err := client.HomePage(had.Pages)
+		if err != nil {
+			return err
+		}
+		if err := tx.SetPageURL(home.ID, b.homePage); err != nil {
+			return err
+		}
+		return b.save(tx, id, home.ID)
+	})
+	if err != nil {
+		return view.Ground{}, err
+	}
+	return g.Get(ctx, id)
+}
+
+// followPages gives pages the new names of their services and places.
+func followPages(tx *store.Tx, had store.Ground, b business) error {
+	services := renamed(had.Services, b.services, func(s intent.Service) string { return s.Name })
+	places := renamed(had.Places, b.places, func(p place.Place) string { return p.Name })
+	for _, p := range had.Pages {
+		service, ofService := services[p.Service]
+		place, ofPlace := places[p.Place]
+		if ofService {
+			p.Service = service
+		}
+		if ofPlace {
+			p.Place = place
+		}
+		if ofService || ofPlace {
+			if err := tx.UpdatePage(p); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// renamed tells which names were changed: those that are gone and have a new
+// one in their row.
+func renamed[T any](had, now []T, name func(T) string) map[string]string {
+	holds := func(list []T, n string) bool {
+		return slices.ContainsFunc(list, func(x T) bool { return name(x) == n })
+	}
+	out := map[string]string{}
+	for i := range min(len(had), len(now)) {
+		if was, is := name(had[i]), name(now[i]); !holds(now, was) && !holds(had, is) {
+			out[was] = is
+		}
+	}
+	return out
+}
+
+// Get returns what is known of a client.
+func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error) {
+	if err := figures.Refresh(ctx, g.DB); err != nil {
+		return out, err
+	}
+	var k *client.Known
+	var latest map[string]store.Reading
+	var shown map[int64]store.PageFigures
+	err = g.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		if k, err = client.Load(tx, id); err != nil {
+			return err
+		}
+		if latest, err = tx.LatestReadings(id); err != nil {
+			return err
+		}
+		shown, err = tx.PageFigures(id)
+		return err
+	})
+	if err != nil {
+		return out, err
+	}
+	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: view.Business{Name: k.Client.Name, Trade: k.Client.Trade,
+		Phone: k.Client.Phone, Services: view.Services(k.Services), Places: view.Places(k.Places), Language: k.Client.Language,
+		Customers: k.Client.Customers, Money: k.Client.Money, Phrases: []string{}}}
+	for _, p := range k.Pages {
+		info := PageInfo(p)
+		f := shown[p.ID]
+		info.Words, info.ToWrite = f.Words, &f.ToWrite
+		if r, ok := latest[client.ReadingKey(p)]; ok {
+			if info.Seems, err = g.seems(ctx, k, p, r); err != nil {
+				return out, err
+			}
+		}
+		out.Pages = append(out.Pages, info)
+		if p.Kind == site.Home {
+			out.HomePage = p.URL
+			out.Phrases = client.TypedFor(k.Ground, p.ID)
+		}
+	}
+	return out, nil
+}
+
+// Delete deletes a client and all that belongs to it.
+func (g *Ground) Delete(ctx context.Context, id int64) error {
+	return g.DB.Write(ctx, func(tx *store.Tx) error { return tx.DeleteClient(id) })
+}
+
+// SetHours sets the hours to spend on a client's targets.
+func (g *Ground) SetHours(ctx context.Context, id int64, hours float64) error {
+	if !(hours >= 0 && hours <= mostHours) {
+		return fault.New(fault.HoursOutOfRange, mostHours)
+	}
+	return g.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetHours(id, hours) })
+}
+
+const mostHours = 1000

@@ -1,0 +1,150 @@
+package ground
+
+import (
+	"context"
+	"regexp"
+	"slices"
+
+	"inktally/core/fault"
+	"inktally/core/intent"
+	"inktally/core/place"
+	"inktally/core/site"
+	"inktally/core/text"
+	"inktally/internal/app/client"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// PageInfo shows a page without its figures.
+func PageInfo(p store.Page) view.PageInfo {
+	return view.PageInfo{ID: p.ID, Kind: view.PageKind(p.Kind), URL: p.URL, Service: p.Service, Place: p.Place}
+}
+
+// AddPage adds a page to a client. What is not told of it is guessed by its
+// address; it takes the place of one that was planned for the same. A page that
+// is there already is a fault.
+func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.PageInfo, error) {
+	var added store.Page
+	err := g.DB.Write(ctx, func(tx *store.Tx) error {
+		k, err := client.Load(tx, id)
+		if err != nil {
+			return err
+		}
+		p, err := draftOn(k, store.Page{ClientID: id}, d)
+		if err != nil {
+			return err
+		}
+		for _, planned := range k.Pages {
+			if planned.URL == "" && p.URL != "" && planned.Kind == p.Kind && planned.Service == p.Service && planned.Place == p.Place {
+				p.ID = planned.ID
+				added = p
+				return tx.UpdatePage(p)
+			}
+		}
+		p.ID, err = tx.AddPage(p)
+		added = p
+		return err
+	})
+	return PageInfo(added), err
+}
+
+// UpdatePage changes the address of a page and what it is for.
+func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft) (view.PageInfo, error) {
+	var changed store.Page
+	err := g.DB.Write(ctx, func(tx *store.Tx) error {
+		k, err := client.Load(tx, id)
+		if err != nil {
+			return err
+		}
+		had, err := tx.Page(id, page)
+		if err != nil {
+			return err
+		}
+		if changed, err = draftOn(k, had, d); err != nil {
+			return err
+		}
+		return tx.UpdatePage(changed)
+	})
+	return PageInfo(changed), err
+}
+
+// draftOn puts a draft on a page, and checks it.
+func draftOn(k *client.Known, p store.Page, d view.PageDraft) (store.Page, error) {
+	wasHome := p.Kind == site.Home
+	p.URL, p.Kind, p.Service, p.Place = "", site.Kind(d.Kind), text.Collapse(d.Service), text.Collapse(d.Place)
+	home := k.Home().Name
+	if d.URL != "" {
+		address, err := fetch.Address(d.URL)
+		if err != nil {
+			return p, err
+		}
+		p.URL = address
+		if p.Kind == "" {
+			p.Kind, p.Service, p.Place = site.Guess(address, "", "", home, k.Judge())
+		}
+	}
+	for _, other := range k.Pages {
+		if other.ID != p.ID && p.URL != "" && other.URL == p.URL {
+			return p, fault.New(fault.PageThere)
+		}
+	}
+	if p.Place == home {
+		p.Place = ""
+	}
+	switch {
+	case wasHome != (p.Kind == site.Home):
+		return p, fault.New(fault.OneHomePage)
+	case p.Service != "" && !slices.ContainsFunc(k.Services, func(s intent.Service) bool { return s.Name == p.Service }):
+		return p, fault.New(fault.NoSuchService, p.Service)
+	case p.Place != "" && !slices.ContainsFunc(k.Places, func(at place.Place) bool { return at.Name == p.Place }):
+		return p, fault.New(fault.NoSuchPlace, p.Place)
+	case p.Kind == site.Service && p.Service == "":
+		return p, fault.New(fault.PageNeedsService)
+	case p.Kind == site.Area && p.Place == "":
+		return p, fault.New(fault.PageNeedsPlace)
+	case p.URL == "" && p.Kind != site.Home && p.Service == "" && p.Place == "":
+		return p, fault.New(fault.PageNeedsAddress)
+	}
+	return p, nil
+}
+
+// seems tells what a page is for by its last reading, if neither its address
+// nor a person told it; nil for nothing.
+func (g *Ground) seems(ctx context.Context, k *client.Known, p store.Page, r store.Reading) (*view.PageDraft, error) {
+	if p.Kind != site.Other || p.Service != "" || p.Place != "" {
+		return nil, nil
+	}
+	read, err := g.Readings.Page(ctx, r)
+	if err != nil {
+		return nil, err
+	}
+	// The client's name says what the firm does, not what the page is for.
+	name := regexp.MustCompile(`(?i)` + regexp.QuoteMeta(k.Client.Name))
+	title, h1 := name.ReplaceAllString(read.Title, ""), name.ReplaceAllString(read.H1(), "")
+	kind, service, at := site.Guess(p.URL, title, h1, k.Home().Name, k.Judge())
+	if !kind.ForOneSubject() {
+		return nil, nil
+	}
+	return &view.PageDraft{Kind: view.OptionalKind(kind), Service: service, Place: at}, nil
+}
+
+// RemovePage removes a page of a client; it can be restored with what was said
+// of its targets. The home page stays.
+func (g *Ground) RemovePage(ctx context.Context, client, id int64) error {
+	return g.DB.Write(ctx, func(tx *store.Tx) error {
+		p, err := tx.Page(client, id)
+		if err != nil {
+			return err
+		}
+		if p.Kind == site.Home {
+			return fault.New(fault.HomePageStays)
+		}
+		return tx.TakePageOff(client, id)
+	})
+}
+
+// RestorePage restores a page that was removed.
+func (g *Ground) RestorePage(ctx context.Context, client, id int64) error {
+	return g.DB.Write(ctx, func(tx *store.Tx) error { return tx.BringPageBack(client, id) })
+}

@@ -1,0 +1,173 @@
+// Package readings brings pages in - from the web, a browser, files, archives or
+// the clipboard - keeps each as a reading, and hands out the pages of readings.
+// What was read of a page is kept beside its HTML and in memory, so that no
+// other use case reads markup.
+package readings
+
+import (
+	"context"
+	"regexp"
+	"strings"
+	"time"
+
+	"inktally/core/fault"
+	"inktally/core/page"
+	"inktally/core/reading"
+	"inktally/core/style"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Fetcher brings pages in as they are served.
+type Fetcher interface {
+	// Get brings a page; its errors are faults.
+	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
+	// Sheets brings the style sheets of a page, by address.
+	Sheets(ctx context.Context, doc fetch.Document) map[string]string
+}
+
+// Renderer brings pages in as a browser draws them.
+type Renderer interface {
+	// Available tells whether there is a browser.
+	Available() bool
+	// Draw brings a page; its errors are faults.
+	Draw(ctx context.Context, r fetch.Request) (fetch.Document, error)
+}
+
+// Readings keeps readings. It is safe for concurrent use.
+type Readings struct {
+	DB  *store.DB
+	Web Fetcher
+	// Renderer is nil if there is no browser.
+	Renderer Renderer
+	Now      func() time.Time
+
+	cache  cache
+	sheets style.Cache
+}
+
+// Incoming is a page that came in, before it is kept.
+type Incoming struct {
+	Document      fetch.Document
+	Sheets        map[string]string
+	Base          string // what its relative addresses start from, if not its own
+	Source        reading.Source
+	RobotsIgnored bool
+	// Note is what its user should know of how it came in, nil for nothing.
+	Note *fault.Fault
+}
+
+// read reads a page that came in.
+func (r *Readings) read(in Incoming) *page.Page {
+	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType, Base: in.Base,
+		Sheets: in.Sheets, Drawn: in.Source == reading.FromBrowser, Cache: &r.sheets})
+}
+
+// Keep reads a page that came in and keeps it as a reading of a client under an
+// address; it returns the reading's id.
+func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incoming) (int64, error) {
+	p := r.read(in)
+	if p.Warns(page.NotHTML) {
+		return 0, fault.New(fault.FileNotAPage, in.Document.URL)
+	}
+	kept, data := store.Reading{ClientID: client, URL: key, FinalURL: in.Document.URL, Source: in.Source, RobotsIgnored: in.RobotsIgnored,
+		ContentType: in.Document.ContentType, Base: in.Base, Redirects: in.Document.Redirects, ETag: in.Document.ETag,
+		LastModified: in.Document.LastModified, TakenAt: r.Now(), Facts: reading.FactsOf(p), Note: in.Note}, p.Data()
+	err := r.DB.Write(ctx, func(tx *store.Tx) (err error) {
+		if kept.ID, err = tx.AddReading(kept, in.Document.Body, data); err != nil {
+			return err
+		}
+		return tx.AddSheets(kept.ID, in.Sheets)
+	})
+	if err == nil {
+		r.cache.put(kept.ID, page.FromData(data))
+	}
+	return kept.ID, err
+}
+
+// Page returns the page of a reading: the one at hand, else what was kept of it,
+// else by reading its HTML anew.
+func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, error) {
+	if p := r.cache.get(of.ID); p != nil {
+		return p, nil
+	}
+	var data *page.Data
+	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		data, err = tx.ReadingPage(of.ID)
+		return err
+	})
+	if err == nil && data == nil {
+		data, err = r.anew(ctx, of)
+	}
+	if err != nil {
+		return nil, err
+	}
+	p := page.FromData(data)
+	r.cache.put(of.ID, p)
+	return p, nil
+}
+
+// anew reads the HTML of a reading by today's rules and keeps what it finds.
+func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Data, error) {
+	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType}, Base: of.Base, Source: of.Source}
+	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		if in.Document.Body, err = tx.ReadingHTML(of.ID); err != nil || of.Source == reading.FromPaste {
+			return err
+		}
+		in.Sheets, err = tx.ReadingSheets(of.ID)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	p := r.read(in)
+	data := p.Data()
+	err = r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetReadingPage(of.ID, reading.FactsOf(p), data) })
+	return data, err
+}
+
+// Paste keeps pasted HTML or text as a reading of one of the client's pages, or
+// of a rival's if entry is its lineup entry.
+func (r *Readings) Paste(ctx context.Context, client, pageID, entry int64, html string) (view.Filed, error) {
+	if strings.TrimSpace(html) == "" {
+		return view.Filed{}, fault.New(fault.NothingPasted)
+	}
+	if len(html) > fetch.MaxBody {
+		return view.Filed{}, fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)
+	}
+	_, here, err := r.owned(ctx, client, pageID, entry)
+	if err != nil {
+		return view.Filed{}, err
+	}
+	contentType := "text/html; charset=utf-8"
+	if !markup.MatchString(html) {
+		contentType = "text/plain; charset=utf-8"
+	}
+	id, err := r.Keep(ctx, client, here.key, Incoming{Source: reading.FromPaste,
+		Document: fetch.Document{URL: here.address, ContentType: contentType, Body: []byte(html)}})
+	return view.Filed{URL: here.address, Name: here.name, PageID: here.page, ReadingID: id}, err
+}
+
+// markup tells pasted HTML from pasted text.
+var markup = regexp.MustCompile(`(?i)<(!doctype|html|head|body|main|div|p|h[1-6]|a|ul|ol|table|section|article|span|br|img)[\s/>]`)
+
+// Remove removes a reading that was added by mistake; the one before it stands
+// again.
+func (r *Readings) Remove(ctx context.Context, client, id int64) error {
+	return r.DB.Write(ctx, func(tx *store.Tx) error { return tx.DeleteReading(client, id) })
+}
+
+// KeptHTML returns the page of a reading as it was kept, as UTF-8.
+func (r *Readings) KeptHTML(ctx context.Context, client, id int64) (html []byte, contentType string, err error) {
+	err = r.DB.Read(ctx, func(tx *store.Tx) error {
+		of, err := tx.Reading(client, id)
+		if err != nil {
+			return err
+		}
+		contentType = of.ContentType
+		html, err = tx.ReadingHTML(id)
+		return err
+	})
+	return html, contentType, err
+}

@@ -1,0 +1,362 @@
+// Package runs reads a client's pages and its rivals' in the background: with
+// progress, page by page, stopped and gone on with at any time.
+package runs
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"sync"
+	"time"
+
+	"inktally/core/fault"
+	"inktally/core/reading"
+	"inktally/internal/app/client"
+	"inktally/internal/app/figures"
+	"inktally/internal/app/readings"
+	"inktally/internal/store"
+	"inktally/internal/view"
+
+	"golang.org/x/sync/errgroup"
+)
+
+// SideBySide is how many pages are read at the same time.
+const SideBySide = 4
+
+// Runs runs measuring jobs over one store.
+type Runs struct {
+	db       *store.DB
+	readings *readings.Readings
+	log      *slog.Logger
+	now      func() time.Time
+	hub      hub
+
+	running    context.Context // ends when the runs are closed
+	end        context.CancelFunc
+	work       sync.WaitGroup
+	publishing sync.Mutex
+	mu         sync.Mutex
+	stops      map[int64]context.CancelFunc // by job
+}
+
+// New returns runs.
+func New(ctx context.Context, db *store.DB, r *readings.Readings, log *slog.Logger, now func() time.Time) *Runs {
+	runs := &Runs{db: db, readings: r, log: log, now: now, stops: map[int64]context.CancelFunc{}}
+	runs.running, runs.end = context.WithCancel(context.WithoutCancel(ctx))
+	return runs
+}
+
+// Close stops all runs and waits for them; they can be gone on with later.
+func (r *Runs) Close() {
+	r.end()
+	r.work.Wait()
+}
+
+func runOf(j store.Job) view.Run {
+	r := view.Run{ID: j.ID, ClientID: j.ClientID, State: j.State, Started: j.StartedAt, Items: []view.RunItem{}}
+	for _, i := range j.Items {
+		r.Items = append(r.Items, view.RunItem{Name: i.Name, URL: i.URL, State: i.State, Failure: view.FailureOf(i.Fault)})
+		switch i.State {
+		case store.ItemDone:
+			r.Done++
+		case store.ItemFailed:
+			r.Failed++
+		}
+	}
+	return r
+}
+
+// Measure starts a run over the client's pages and its rivals'.
+func (r *Runs) Measure(ctx context.Context, id int64) (view.Run, error) {
+	job := store.Job{ClientID: id, StartedAt: r.now()}
+	err := r.db.Write(ctx, func(tx *store.Tx) error {
+		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning {
+			return fault.New(fault.RunUnderWay)
+		}
+		k, err := client.Load(tx, id)
+		if err != nil {
+			return err
+		}
+		for _, p := range k.Pages {
+			if p.URL != "" {
+				job.Items = append(job.Items, store.JobItem{Name: k.Client.Name, URL: p.URL})
+			}
+		}
+		for _, e := range k.RivalEntries() {
+			job.Items = append(job.Items, store.JobItem{Name: e.Name, URL: e.URL})
+		}
+		if len(job.Items) == 0 {
+			return fault.New(fault.NothingToRead)
+		}
+		job.ID, err = tx.AddJob(job)
+		return err
+	})
+	if err != nil {
+		return view.Run{}, err
+	}
+	return r.start(ctx, id, job.ID)
+}
+
+// Resume goes on with a run that was stopped or broken off, and tries what
+// failed again.
+func (r *Runs) Resume(ctx context.Context, client, id int64) (view.Run, error) {
+	err := r.db.Write(ctx, func(tx *store.Tx) error {
+		job, err := tx.Job(client, id)
+		if err != nil {
+			return err
+		}
+		if job.State == store.JobRunning {
+			return fault.New(fault.RunUnderWay)
+		}
+		return tx.ReopenJob(id)
+	})
+	if err != nil {
+		return view.Run{}, err
+	}
+	return r.start(ctx, client, id)
+}
+
+// IgnoreRobots lets a page be read although its robots.txt asks programs not to,
+// and goes on with the run.
+func (r *Runs) IgnoreRobots(ctx context.Context, client, id int64, url string) (view.Run, error) {
+	err := r.db.Write(ctx, func(tx *store.Tx) error {
+		if _, err := tx.Client(client); err != nil {
+			return err
+		}
+		return tx.IgnoreRobots(client, url)
+	})
+	if err != nil {
+		return view.Run{}, err
+	}
+	return r.Resume(ctx, client, id)
+}
+
+// ReadPage reads one page of a client or a rival again, in a mode that is kept
+// for later runs.
+func (r *Runs) ReadPage(ctx context.Context, client int64, url string, mode reading.Mode) (view.Run, error) {
+	job := store.Job{ClientID: client, StartedAt: r.now()}
+	err := r.db.Write(ctx, func(tx *store.Tx) error {
+		if last, err := tx.LastJob(client); err == nil && last.State == store.JobRunning {
+			return fault.New(fault.RunUnderWay)
+		}
+		name, err := ownerOf(tx, client, url)
+		if err != nil {
+			return err
+		}
+		if err := tx.SetMode(client, url, mode); err != nil {
+			return err
+		}
+		job.Items = []store.JobItem{{Name: name, URL: url}}
+		job.ID, err = tx.AddJob(job)
+		return err
+	})
+	if err != nil {
+		return view.Run{}, err
+	}
+	return r.start(ctx, client, job.ID)
+}
+
+// ownerOf names whose page an address is: the client's or an entry's.
+func ownerOf(tx *store.Tx, client int64, url string) (string, error) {
+	g, err := tx.Ground(client)
+	if err != nil {
+		return "", err
+	}
+	for _, p := range g.Pages {
+		if p.URL == url && url != "" {
+			return g.Client.Name, nil
+		}
+	}
+	entries, err := tx.Entries(client)
+	if err != nil {
+		return "", err
+	}
+	for _, e := range entries {
+		if e.URL == url && url != "" {
+			return e.Name, nil
+		}
+	}
+	return "", store.ErrNotFound
+}
+
+// Stop stops a run; it can be gone on with later.
+func (r *Runs) Stop(ctx context.Context, client, id int64) (view.Run, error) {
+	r.mu.Lock()
+	stop := r.stops[id]
+	r.mu.Unlock()
+	if stop != nil {
+		stop()
+	}
+	return r.run(ctx, client, id)
+}
+
+// StopClient stops the run of a client.
+func (r *Runs) StopClient(ctx context.Context, client int64) {
+	if last, err := r.Last(ctx, client); err == nil && last != nil && last.State == store.JobRunning {
+		_, _ = r.Stop(ctx, client, last.ID)
+	}
+}
+
+// Last returns the newest run of a client, nil where there was none.
+func (r *Runs) Last(ctx context.Context, client int64) (*view.Run, error) {
+	var job store.Job
+	err := r.db.Read(ctx, func(tx *store.Tx) (err error) {
+		if _, err := tx.Client(client); err != nil {
+			return err
+		}
+		job, err = tx.LastJob(client)
+		if errors.Is(err, store.ErrNotFound) {
+			return nil
+		}
+		return err
+	})
+	if err != nil || job.ID == 0 {
+		return nil, err
+	}
+	last := runOf(job)
+	return &last, nil
+}
+
+// Watch returns the states of a client's runs as they change.
+func (r *Runs) Watch(client int64) (<-chan view.Run, func()) { return r.hub.watch(client) }
+
+func (r *Runs) run(ctx context.Context, client, id int64) (view.Run, error) {
+	var job store.Job
+	err := r.db.Read(ctx, func(tx *store.Tx) (err error) {
+		job, err = tx.Job(client, id)
+		return err
+	})
+	return runOf(job), err
+}
+
+// BreakOff marks the runs that a dead program left running.
+func (r *Runs) BreakOff(ctx context.Context) error {
+	return r.db.Write(ctx, func(tx *store.Tx) error {
+		ids, err := tx.RunningJobs()
+		if err != nil {
+			return err
+		}
+		for _, id := range ids {
+			if err := tx.EndJob(id, store.JobBrokenOff, r.now()); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// start sets a job going in the background.
+func (r *Runs) start(ctx context.Context, client, id int64) (view.Run, error) {
+	state, err := r.run(ctx, client, id)
+	if err != nil {
+		return state, err
+	}
+	running, stop := context.WithCancel(r.running)
+	r.mu.Lock()
+	r.stops[id] = stop
+	r.mu.Unlock()
+	r.work.Go(func() {
+		defer stop()
+		r.readAll(running, client, id)
+		r.mu.Lock()
+		delete(r.stops, id)
+		r.mu.Unlock()
+	})
+	return state, nil
+}
+
+// readAll reads the pages of a job side by side and keeps each as it comes.
+func (r *Runs) readAll(running context.Context, client, id int64) {
+	keep := context.WithoutCancel(running) // what was read is kept, stopped or not
+	var job store.Job
+	var modes map[string]store.ReadMode
+	err := r.db.Read(keep, func(tx *store.Tx) (err error) {
+		if job, err = tx.Job(client, id); err != nil {
+			return err
+		}
+		modes, err = tx.ReadModes(client)
+		return err
+	})
+	if err != nil {
+		r.log.Error("a run could not be loaded", "job", id, "error", err)
+		return
+	}
+	var group errgroup.Group
+	group.SetLimit(SideBySide)
+	for _, item := range job.Items {
+		if item.State == store.ItemDone {
+			continue
+		}
+		group.Go(func() error {
+			if running.Err() == nil {
+				r.readItem(running, keep, client, id, item, modes[item.URL])
+			}
+			return nil
+		})
+	}
+	_ = group.Wait()
+	if err := figures.Refresh(keep, r.db); err != nil {
+		r.log.Error("the figures of lists could not be kept", "error", err)
+	}
+	state := store.JobDone
+	if running.Err() != nil {
+		state = store.JobStopped
+	}
+	err = r.db.Write(keep, func(tx *store.Tx) error { return tx.EndJob(id, state, r.now()) })
+	if err != nil {
+		r.log.Error("a run could not be ended", "job", id, "error", err)
+	}
+	r.publish(keep, client, id)
+}
+
+// readItem reads one page of a job. A page that fails says why; the rest of
+// the run goes on.
+func (r *Runs) readItem(running, keep context.Context, client, job int64, item store.JobItem, mode store.ReadMode) {
+	item.State, item.Fault = store.ItemReading, nil
+	r.setItem(keep, client, job, item)
+	in, err := r.readings.Fetch(running, client, item.URL, mode)
+	if err == nil {
+		var kept int64
+		kept, err = r.readings.Keep(keep, client, item.URL, in)
+		item.ReadingID = &kept
+	}
+	switch {
+	case err == nil:
+		item.State = store.ItemDone
+	case errors.Is(err, context.Canceled):
+		item.State, item.ReadingID = store.ItemWaiting, nil
+	default:
+		item.State, item.ReadingID, item.Fault = store.ItemFailed, nil, r.why(item, err)
+	}
+	r.setItem(keep, client, job, item)
+}
+
+// why is the fault of a page that could not be read; what is none is the
+// program's own and goes into the log.
+func (r *Runs) why(item store.JobItem, err error) *fault.Fault {
+	why, told := fault.Of(err)
+	if !told {
+		r.log.Error("a page could not be read", "page", item.URL, "error", err)
+		return fault.New(fault.OwnMistake)
+	}
+	return why
+}
+
+func (r *Runs) setItem(ctx context.Context, client, job int64, item store.JobItem) {
+	err := r.db.Write(ctx, func(tx *store.Tx) error { return tx.SetItem(job, item) })
+	if err != nil {
+		r.log.Error("the state of a page could not be kept", "job", job, "page", item.URL, "error", err)
+		return
+	}
+	r.publish(ctx, client, job)
+}
+
+// publish hands the state of a job to its watchers. States are read and handed
+// on one at a time, so that progress never goes back.
+func (r *Runs) publish(ctx context.Context, client, job int64) {
+	r.publishing.Lock()
+	defer r.publishing.Unlock()
+	if state, err := r.run(ctx, client, job); err == nil {
+		r.hub.publish(state)
+	}
+}

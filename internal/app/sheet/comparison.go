@@ -1,0 +1,263 @@
+// Package sheet is the stop at which the client's page stands beside its
+// rivals', measured, with the evidence of every figure. Targets and documents
+// are made from the same Comparison.
+package sheet
+
+import (
+	"context"
+
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/place"
+	"inktally/core/reading"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/target"
+	"inktally/internal/app/client"
+	"inktally/internal/app/readings"
+	"inktally/internal/store"
+	"inktally/internal/wording"
+)
+
+// Sheet measures pages.
+type Sheet struct {
+	DB       *store.DB
+	Readings *readings.Readings
+}
+
+// Comparison is one page of a client beside the pages of its rivals.
+type Comparison struct {
+	*client.Known
+	Page store.Page
+	// Families are those that the book gives to the page, in order of gain.
+	Families []book.Family
+	Criteria *sheet.Criteria
+	// Leads are the leads of the families; Unit is what their gains are in.
+	Leads  []target.Lead
+	Unit   wording.Unit
+	Client *Side
+	Rivals []*Side // in the order of the lineup, those not read too
+	Words  target.WordTarget
+	// Targets are in the order of work, with what the user said of them.
+	Targets []target.Target
+}
+
+// Side is a page in a comparison: the client's or a rival's.
+type Side struct {
+	Entry   store.Entry // of a rival
+	Name    string
+	URL     string
+	Reading *store.Reading
+	Column  *sheet.Column // nil if the page was not read
+	Failed  *fault.Fault  // why the last attempt to read it failed, nil if it did not
+	Mode    reading.Mode  // how it is to be read
+}
+
+// loaded is what a comparison needs of the store.
+type loaded struct {
+	known    *client.Known
+	page     store.Page
+	latest   map[string]store.Reading
+	choices  map[string]target.Choice
+	failures map[string]*fault.Fault
+	modes    map[string]store.ReadMode
+}
+
+// Compare loads and measures a page of a client and its rivals.
+func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, error) {
+	var l loaded
+	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		if l.page, err = tx.Page(id, pageID); err != nil {
+			return err
+		}
+		if l.known, err = client.Load(tx, id); err != nil {
+			return err
+		}
+		if l.latest, err = tx.LatestReadings(id); err != nil {
+			return err
+		}
+		if l.choices, err = tx.Choices(pageID); err != nil {
+			return err
+		}
+		if l.failures, err = tx.Failures(id); err != nil {
+			return err
+		}
+		l.modes, err = tx.ReadModes(id)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	c := &Comparison{Known: l.known, Page: l.page, Families: l.known.OfPage(pageID)}
+	c.ask()
+	if c.Client, err = s.side(ctx, c, &l, client.ReadingKey(l.page)); err != nil {
+		return nil, err
+	}
+	c.Client.Name, c.Client.URL = c.Known.Client.Name, l.page.URL
+	for _, e := range c.RivalEntries() {
+		side, err := s.side(ctx, c, &l, e.URL)
+		if err != nil {
+			return nil, err
+		}
+		side.Entry, side.Name = e, e.Name
+		c.Rivals = append(c.Rivals, side)
+	}
+	c.aim(l.choices)
+	return c, nil
+}
+
+// side measures the page that is kept under an address.
+func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) (*Side, error) {
+	side := &Side{URL: key, Failed: l.failures[key], Mode: l.modes[key].Mode}
+	r, ok := l.latest[key]
+	if !ok {
+		return side, nil
+	}
+	p, err := s.Readings.Page(ctx, r)
+	if err != nil {
+		return nil, err
+	}
+	side.Reading, side.Column = &r, sheet.Measure(p, c.Criteria)
+	return side, nil
+}
+
+// ask makes the criteria that the pages are measured by.
+func (c *Comparison) ask() {
+	asked := sheet.Asked{Language: c.Language(), Place: c.Home(), PlacesBound: c.Page.Kind.ForOneSubject()}
+	for _, p := range c.Places {
+		if p.Name == c.Page.Place {
+			asked.Place = p
+		}
+	}
+	for _, service := range c.Services {
+		asked.Services = append(asked.Services, service.Forms()...)
+	}
+	gain := 0.0
+	for _, f := range c.Families {
+		gain += f.Gain
+		for _, m := range f.Members {
+			asked.Phrases = append(asked.Phrases, m.Text)
+		}
+	}
+	c.Criteria = sheet.NewCriteria(asked)
+	// Without search volumes every family counts the same: gains are shares of
+	// the page's, in percent (MEASURES 12.2).
+	c.Unit = wording.Visits
+	if gain == 0 {
+		c.Unit = wording.Share
+	}
+	for _, f := range c.Families {
+		lead := target.Lead{Family: f.Key, Text: f.Lead().Text, Gain: f.Gain}
+		if c.Unit == wording.Share {
+			lead.Gain = 100 / float64(len(c.Families))
+		}
+		c.Leads = append(c.Leads, lead)
+	}
+}
+
+// aim works out the targets and puts the user's choices on them.
+func (c *Comparison) aim(choices map[string]target.Choice) {
+	y := c.Yardstick.Target
+	p := target.Page{Kind: c.Page.Kind, Client: c.Client.Column, Criteria: c.Criteria, Leads: c.Leads, Wishes: c.wishes()}
+	var words []int
+	for _, r := range c.Counted() {
+		p.Rivals = append(p.Rivals, r.Column)
+		words = append(words, r.Column.Page.Words.Seen)
+	}
+	seen, frame := 0, 0
+	if own := c.Client.Column; own != nil {
+		seen, frame = own.Page.Words.Seen, own.Page.Words.Frame()
+	}
+	c.Words = y.WordTarget(p.Kind, seen, frame, words)
+	c.Targets = y.Targets(p)
+	choices = target.Adopt(choices, c.Criteria.FamilyOf)
+	for i := range c.Targets {
+		if choice, ok := choices[c.Targets[i].Key]; ok {
+			c.Targets[i].Choice = choice
+		}
+	}
+	c.Targets = target.Order(c.Targets)
+}
+
+// wishes are what image names may say beyond the families: services with the
+// home town, and on the home page the main service with each community
+// (MEASURES 4.3).
+func (c *Comparison) wishes() []string {
+	home, ok := place.Home(c.Places)
+	if !ok {
+		return nil
+	}
+	var out []string
+	for _, service := range c.Services {
+		out = append(out, service.Name+" "+home.Name)
+	}
+	if c.Page.Kind == site.Home && len(c.Services) > 0 {
+		for _, p := range c.Places {
+			if p.Name != home.Name {
+				out = append(out, c.Services[0].Name+" "+p.Name)
+			}
+		}
+	}
+	return out
+}
+
+// Counted are the rivals whose pages count: those that were read whole and are
+// comparable (MEASURES 6.3), in the order of the word target's indices.
+func (c *Comparison) Counted() []*Side {
+	var out []*Side
+	for _, r := range c.Rivals {
+		if r.Column != nil && reading.FactsOf(r.Column.Page).Whole() && c.Like(r) {
+			out = append(out, r)
+		}
+	}
+	return out
+}
+
+// Like tells whether a rival's page is comparable with the client's.
+func (c *Comparison) Like(r *Side) bool { return site.Like(c.Page.Kind, r.URL) }
+
+// Display writes a phrase as it would stand in a text: places with their
+// capitals, its first letter large.
+func (c *Comparison) Display(phrase string) string {
+	return place.Capitals(phrase, c.Places, true)
+}
+
+// WordCase is what the evidence of the word target speaks of.
+func (c *Comparison) WordCase() wording.WordCase {
+	w := wording.WordCase{HasPage: c.Client.Column != nil, HasURL: c.Page.URL != ""}
+	if w.HasPage {
+		w.Seen = c.Client.Column.Page.Words.Seen
+	}
+	for _, r := range c.Counted() {
+		w.Names = append(w.Names, r.Name)
+		w.Words = append(w.Words, r.Column.Page.Words.Seen)
+	}
+	return w
+}
+
+// entry finds a side by its rival's lineup entry, the client's for 0.
+func (c *Comparison) entry(id int64) (*Side, error) {
+	if id == 0 {
+		return c.Client, nil
+	}
+	for _, r := range c.Rivals {
+		if r.Entry.ID == id {
+			return r, nil
+		}
+	}
+	return nil, store.ErrNotFound
+}
+
+// readSide loads the comparison of a page and the one of its sides that is asked
+// for, the client's for entry 0. It must have been read.
+func (s *Sheet) readSide(ctx context.Context, id, pageID, entry int64) (*Comparison, *Side, error) {
+	c, err := s.Compare(ctx, id, pageID)
+	if err != nil {
+		return nil, nil, err
+	}
+	side, err := c.entry(entry)
+	if err == nil && side.Column == nil {
+		err = fault.New(fault.PageNotReadYet)
+	}
+	return c, side, err
+}

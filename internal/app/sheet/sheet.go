@@ -1,0 +1,101 @@
+package sheet
+
+import (
+	"context"
+
+	"inktally/core/target"
+	"inktally/internal/app/ground"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Get measures a page and its rivals for the sheet.
+func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) {
+	c, err := s.Compare(ctx, id, pageID)
+	if err != nil {
+		return nil, err
+	}
+	out := &view.Sheet{Page: c.PageInfo(), Families: c.families(), Columns: []view.Column{}, Target: c.target()}
+	own := column(c.Client)
+	own.Role = "client"
+	c.propose(own.Images)
+	out.Columns = append(out.Columns, own)
+	aside := map[int64]bool{}
+	counted := c.Counted()
+	for _, i := range c.Words.SetAside {
+		aside[counted[i].Entry.ID] = true
+	}
+	for _, r := range c.Rivals {
+		v := column(r)
+		v.Role, v.EntryID, v.Standing = "rival", r.Entry.ID, wording.Standing(r.Entry.Part, r.Entry.Position)
+		v.SetAside, v.Unlike = aside[r.Entry.ID], !c.Like(r)
+		if m := c.Words.MarkOf; m >= 0 && counted[m] == r {
+			out.Target.MarkOf = len(out.Columns)
+		}
+		out.Columns = append(out.Columns, v)
+	}
+	return out, nil
+}
+
+// PageInfo shows the page with its figures.
+func (c *Comparison) PageInfo() view.PageInfo {
+	info := ground.PageInfo(c.Page)
+	if own := c.Client.Column; own != nil {
+		info.Words, info.ToWrite = &own.Page.Words.Seen, &c.Words.ToWrite
+	}
+	return info
+}
+
+func (c *Comparison) families() []view.Family {
+	out := []view.Family{}
+	for _, f := range c.Families {
+		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.Gain}
+		for _, m := range f.Members {
+			family.Members = append(family.Members, m.Text)
+		}
+		out = append(out, family)
+	}
+	return out
+}
+
+func column(side *Side) view.Column {
+	v := view.Column{Name: side.Name, URL: side.URL, Failure: view.FailureOf(side.Failed), Families: []view.FamilyPlacement{},
+		Headings: []view.Heading{}, Images: []view.Image{}, Warnings: []view.Warning{}, Redirects: []string{}, Mode: view.ReadMode(side.Mode)}
+	if side.Column == nil {
+		return v
+	}
+	r := side.Reading
+	v.ReadingID, v.TakenAt, v.Source, v.RobotsIgnored = r.ID, view.When(r.TakenAt), view.Source(r.Source), r.RobotsIgnored
+	v.Redirects = append(v.Redirects, r.Redirects...)
+	v.Note = view.FailureOf(r.Note)
+	v.Measured(side.Column)
+	return v
+}
+
+// propose puts the proposed names of the targets on the client's images.
+func (c *Comparison) propose(images []view.Image) {
+	for _, t := range c.Targets {
+		if t.Kind == target.ImageName && t.Image >= 0 {
+			images[t.Image].Proposal = t.Wanted
+		}
+	}
+}
+
+func (c *Comparison) target() view.SheetTarget {
+	y := c.Yardstick.Target
+	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{}, Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
+		Beat: wording.Beat(c.Words.Figures)}
+	for i, lead := range c.Leads {
+		wanted := view.WantedSlots{Family: lead.Family, Slots: []view.SlotCode{}}
+		for _, slot := range y.Wanted(c.Page.Kind, i, c.Words.Target) {
+			wanted.Slots = append(wanted.Slots, view.SlotCode(slot.String()))
+		}
+		t.Wanted = append(t.Wanted, wanted)
+	}
+	for _, x := range c.Targets {
+		if x.Kind == target.H1 {
+			t.H1 = c.Display(x.Phrase)
+		}
+	}
+	return t
+}

@@ -1,0 +1,63 @@
+// Package shelf lists the clients: the shelf with what their home pages hold
+// and what to do next, and their names alone.
+package shelf
+
+import (
+	"context"
+
+	"inktally/internal/app/figures"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Shelf lists clients.
+type Shelf struct{ DB *store.DB }
+
+// List lists all clients by their kept figures.
+func (s *Shelf) List(ctx context.Context) ([]view.ShelfRow, error) {
+	if err := figures.Refresh(ctx, s.DB); err != nil {
+		return nil, err
+	}
+	var rows []store.ShelfRow
+	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		rows, err = tx.Shelf()
+		return err
+	})
+	out := make([]view.ShelfRow, 0, len(rows))
+	for _, r := range rows {
+		out = append(out, shown(r))
+	}
+	return out, err
+}
+
+func shown(r store.ShelfRow) view.ShelfRow {
+	row := view.ShelfRow{ID: r.ID, Name: r.Name, Trade: r.Trade, Place: r.Place, Lead: r.Lead, Words: r.Words, PageID: r.PageID,
+		MapPosition: r.MapPosition, OrganicPosition: r.OrganicPosition, Searched: r.Searched, MeasuredAt: view.When(r.TakenAt)}
+	if r.Words != nil {
+		row.ToWrite = &r.ToWrite
+	}
+	switch {
+	case r.Lead == "":
+		row.Next = "ground"
+	case r.Rivals == 0 && r.Words == nil:
+		row.Next = "lineup"
+	case r.Words == nil:
+		row.Next = "sheet"
+	default:
+		row.Next = "targets"
+	}
+	return row
+}
+
+// Names lists all clients by their names.
+func (s *Shelf) Names(ctx context.Context) ([]view.ClientName, error) {
+	out := []view.ClientName{}
+	err := s.DB.Read(ctx, func(tx *store.Tx) error {
+		rows, err := tx.Names()
+		for _, r := range rows {
+			out = append(out, view.ClientName{ID: r.ID, Name: r.Name, PageID: r.PageID})
+		}
+		return err
+	})
+	return out, err
+}

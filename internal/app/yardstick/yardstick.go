@@ -1,0 +1,60 @@
+// Package yardstick keeps the figures that a user changed, for the workspace and
+// for single clients.
+package yardstick
+
+import (
+	"context"
+
+	"inktally/internal/app/client"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Yardstick keeps figures.
+type Yardstick struct{ DB *store.DB }
+
+// Figures lists the figures of a client, those of the workspace for client 0.
+func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error) {
+	out := []view.Figure{}
+	err := y.DB.Read(ctx, func(tx *store.Tx) error {
+		if err := there(tx, id); err != nil {
+			return err
+		}
+		figures, err := client.Yardstick(tx, id)
+		for _, f := range figures.Figures() {
+			out = append(out, view.Figure{Key: f.Key, Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
+				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
+		}
+		return err
+	})
+	return out, err
+}
+
+// Change changes figures of a client, of the workspace for client 0, all of them
+// or none; an empty value brings back the one that a figure differs from.
+func (y *Yardstick) Change(ctx context.Context, id int64, changes map[string]string) ([]view.Figure, error) {
+	err := y.DB.Write(ctx, func(tx *store.Tx) error {
+		if err := there(tx, id); err != nil {
+			return err
+		}
+		for key, value := range changes {
+			if err := tx.SetFigure(id, key, value); err != nil {
+				return err
+			}
+		}
+		return client.CheckYardstick(tx, id)
+	})
+	if err != nil {
+		return nil, err
+	}
+	return y.Figures(ctx, id)
+}
+
+// there tells whether there is a client; the workspace always is.
+func there(tx *store.Tx, id int64) error {
+	if id == 0 {
+		return nil
+	}
+	_, err := tx.Client(id)
+	return err
+}

@@ -1,0 +1,63 @@
+package server
+
+import (
+	"net/http"
+	"strings"
+
+	"inktally/core/fault"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gin-gonic/gin"
+)
+
+// statusGivenUp is the status of a request whose asker has left.
+const statusGivenUp = 499
+
+// Problem is an answer that something failed (RFC 9457), with the code of the
+// failure beside its sentence.
+type Problem struct {
+	Title  string         `json:"title"`
+	Status int            `json:"status"`
+	Detail string         `json:"detail" doc:"One or two sentences: what happened, and what to do"`
+	Code   view.FaultCode `json:"code" doc:"What failed"`
+}
+
+// Error is for logs.
+func (p *Problem) Error() string { return string(p.Code) }
+
+// GetStatus is the HTTP status.
+func (p *Problem) GetStatus() int { return p.Status }
+
+// ContentType is that of problems.
+func (p *Problem) ContentType(string) string { return "application/problem+json" }
+
+func problemOf(status int, f *fault.Fault) *Problem {
+	return &Problem{Title: http.StatusText(status), Status: status, Detail: wording.Fault(f), Code: view.FaultCode(f.Code)}
+}
+
+// What the API's library finds wrong with a request is told as a problem too:
+// the first entry that does not fit.
+func init() {
+	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
+		field, says := "entry", message
+		if len(errs) > 0 {
+			says = errs[0].Error()
+			if detail, ok := errs[0].(huma.ErrorDetailer); ok {
+				d := detail.ErrorDetail()
+				says = d.Message
+				if d.Location != "" {
+					field = strings.TrimPrefix(d.Location, "body.")
+				}
+			}
+		}
+		return problemOf(status, fault.New(fault.BadEntry, field, says))
+	}
+}
+
+// problem answers a request that no operation took.
+func problem(c *gin.Context, status int, code fault.Code) {
+	c.Header("Content-Type", "application/problem+json")
+	c.JSON(status, problemOf(status, fault.New(code)))
+}

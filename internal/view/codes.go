@@ -1,0 +1,144 @@
+package view
+
+import (
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/imagename"
+	"inktally/core/intent"
+	"inktally/core/lineup"
+	"inktally/core/page"
+	"inktally/core/reading"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/table"
+	"inktally/core/target"
+	"inktally/core/yardstick"
+	"inktally/internal/wording"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+// Codes are strings of a list that core holds: the API's description has the
+// list, and so have the types of the front end.
+
+func enum[T ~string](list []T) *huma.Schema {
+	s := &huma.Schema{Type: huma.TypeString}
+	for _, c := range list {
+		s.Enum = append(s.Enum, string(c))
+	}
+	s.PrecomputeMessages()
+	return s
+}
+
+// with puts more values before a list: none, for what is not said.
+func with[T ~string](list []T, more ...T) []T { return append(more, list...) }
+
+type (
+	// FaultCode names a failure.
+	FaultCode fault.Code
+	// PageKind is what a page is for; an empty one is to be told by the program.
+	PageKind site.Kind
+	// OptionalKind is a page kind, empty if the address is to tell it.
+	OptionalKind site.Kind
+	// Source is where a reading came from, empty for a page that was not read.
+	Source reading.Source
+	// ReadMode is how a page of the web is read; empty is automatic.
+	ReadMode reading.Mode
+	// WarningCode names what is to be known of a reading.
+	WarningCode page.Warning
+	// FlawCode names what the owner of a page should hear.
+	FlawCode page.Flaw
+	// VerdictCode is what an image file name is worth.
+	VerdictCode imagename.Verdict
+	// IntentCode is what somebody who types a phrase wants.
+	IntentCode intent.Intent
+	// IntentReason names why a phrase has its intent.
+	IntentReason intent.ReasonCode
+	// EntryPart is a part of a search result.
+	EntryPart lineup.Part
+	// EntryKind is what a lineup entry is.
+	EntryKind lineup.Kind
+	// EntryReason names why an entry is what it is or no rival, empty for none.
+	EntryReason lineup.ReasonCode
+	// RefusalCode names why a row of a list was not imported.
+	RefusalCode table.Refusal
+	// ColumnRole is what a column of a list holds; empty is nothing.
+	ColumnRole table.Role
+	// FamilyState is what the user decided of a family; empty leaves it to the
+	// rules.
+	FamilyState book.State
+	// TargetKind is what a target is about.
+	TargetKind target.Kind
+	// TargetState is where a target stands with its user.
+	TargetState target.State
+	// WordRule is what decided a word target.
+	WordRule target.WordRule
+	// BriefPart is a part of a brief.
+	BriefPart target.Part
+	// GainUnit is what gains are in: visits a month, or shares of the page's gain
+	// in percent if no searches are known.
+	GainUnit wording.Unit
+	// SlotCode is a place where a phrase can stand.
+	SlotCode string
+	// WordVerdict is what the user said of a word, empty for nothing.
+	WordVerdict intent.Verdict
+	// FigureUnit is what a figure of the yardstick is in.
+	FigureUnit yardstick.Unit
+)
+
+func (FaultCode) Schema(huma.Registry) *huma.Schema    { return enum(fault.Codes()) }
+func (PageKind) Schema(huma.Registry) *huma.Schema     { return enum(site.Kinds()) }
+func (OptionalKind) Schema(huma.Registry) *huma.Schema { return enum(with(site.Kinds(), "")) }
+func (Source) Schema(huma.Registry) *huma.Schema       { return enum(with(reading.Sources(), "")) }
+func (ReadMode) Schema(huma.Registry) *huma.Schema     { return enum(reading.Modes()) }
+func (WarningCode) Schema(huma.Registry) *huma.Schema  { return enum(page.Warnings()) }
+func (FlawCode) Schema(huma.Registry) *huma.Schema     { return enum(page.Flaws()) }
+func (VerdictCode) Schema(huma.Registry) *huma.Schema  { return enum(imagename.Verdicts()) }
+func (IntentCode) Schema(huma.Registry) *huma.Schema   { return enum(intent.Intents()) }
+func (IntentReason) Schema(huma.Registry) *huma.Schema { return enum(intent.ReasonCodes()) }
+func (EntryPart) Schema(huma.Registry) *huma.Schema    { return enum(lineup.Parts()) }
+func (EntryKind) Schema(huma.Registry) *huma.Schema    { return enum(lineup.Kinds()) }
+func (EntryReason) Schema(huma.Registry) *huma.Schema  { return enum(with(lineup.ReasonCodes(), "")) }
+func (RefusalCode) Schema(huma.Registry) *huma.Schema  { return enum(table.Refusals()) }
+func (ColumnRole) Schema(huma.Registry) *huma.Schema   { return enum(table.Roles()) }
+func (FamilyState) Schema(huma.Registry) *huma.Schema {
+	return enum([]book.State{"", book.Kept, book.Aside})
+}
+func (TargetKind) Schema(huma.Registry) *huma.Schema {
+	var kinds []target.Kind
+	for _, k := range target.Kinds() {
+		kinds = append(kinds, k.Kind)
+	}
+	return enum(kinds)
+}
+func (TargetState) Schema(huma.Registry) *huma.Schema { return enum(target.States()) }
+func (WordRule) Schema(huma.Registry) *huma.Schema    { return enum(target.WordRules()) }
+func (BriefPart) Schema(huma.Registry) *huma.Schema   { return enum(target.Parts()) }
+func (GainUnit) Schema(huma.Registry) *huma.Schema {
+	return enum([]wording.Unit{wording.Visits, wording.Share})
+}
+func (SlotCode) Schema(huma.Registry) *huma.Schema {
+	var slots []string
+	for _, s := range sheet.AllSlots() {
+		slots = append(slots, s.String())
+	}
+	return enum(slots)
+}
+func (WordVerdict) Schema(huma.Registry) *huma.Schema {
+	return enum(with(intent.Verdicts(), ""))
+}
+func (FigureUnit) Schema(huma.Registry) *huma.Schema { return enum(yardstick.Units()) }
+
+// Failure is why something failed.
+type Failure struct {
+	Code FaultCode `json:"code"`
+	Says string    `json:"says" doc:"One or two sentences: what happened, and what to do"`
+}
+
+// FailureOf shows a fault, nil for none.
+func FailureOf(f *fault.Fault) *Failure {
+	if f == nil {
+		return nil
+	}
+	return &Failure{FaultCode(f.Code), wording.Fault(f)}
+}
