@@ -4,6 +4,8 @@ import (
 	"regexp"
 	"slices"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"inktally/core/lineup"
 	"inktally/core/page"
@@ -77,11 +79,13 @@ func townOf(p *page.Page, address, typed string) place.Place {
 	counts := map[town]int{}
 	var order []town
 	find := func(s string, weight int) {
-		for _, m := range townState.FindAllStringSubmatch(s, -1) {
-			at, ok := townBefore(m[1], m[2])
+		for m := townState.FindStringSubmatchIndex(s); m != nil; m = townState.FindStringSubmatchIndex(s) {
+			at, ok := townBefore(s[m[2]:m[3]], s[m[4]:m[5]])
 			if !ok {
+				s = s[m[4]:] // what looked like a state may be the town
 				continue
 			}
+			s = s[m[1]:]
 			if counts[at] == 0 {
 				order = append(order, at)
 			}
@@ -129,24 +133,53 @@ func streetWord(word string) bool {
 	return false
 }
 
-// capitalized is the longest end or start of a phrase that stands in a page with
-// capitals: a name, most likely the town's.
+// capitalized is the longest end or start of a phrase that the page writes with
+// capitals wherever it stands, also inside a sentence, where ordinary words have
+// none: a name, most likely the town's.
 func capitalized(p *page.Page, tokens []string) string {
-	body := p.Scan().Text
 	for n := min(3, len(tokens)-1); n >= 1; n-- {
 		for _, part := range [][]string{tokens[len(tokens)-n:], tokens[:n]} {
-			var words []string
-			for _, t := range part {
-				words = append(words, strings.ToUpper(t[:1])+t[1:])
-			}
-			name := strings.Join(words, " ")
-			// Inside a sentence, where ordinary words have no capitals.
-			if regexp.MustCompile(`[\pL,] `+regexp.QuoteMeta(name)+`\b`).MatchString(body) && !strings.Contains(body, strings.ToLower(name)) {
+			if name := nameOf(p.Scan(), part); name != "" {
 				return name
 			}
 		}
 	}
 	return ""
+}
+
+// insideSentence is what stands before a word inside a sentence.
+var insideSentence = regexp.MustCompile(`[\pL,] $`)
+
+// nameOf is how a text writes words, empty if they are no name in it.
+func nameOf(scan *text.Scan, words []string) string {
+	name, inside := "", false
+	for i := 0; i+len(words) <= len(scan.Tokens); i++ {
+		if !standsAt(scan, i, words) {
+			continue
+		}
+		for k := range words {
+			first, _ := utf8.DecodeRuneInString(scan.Text[scan.Start(i+k):])
+			if !unicode.IsUpper(first) {
+				return ""
+			}
+		}
+		start := scan.Start(i)
+		name = scan.Text[start:scan.End(i+len(words)-1)]
+		inside = inside || insideSentence.MatchString(scan.Text[max(0, start-8):start])
+	}
+	if !inside {
+		return ""
+	}
+	return text.Collapse(name)
+}
+
+func standsAt(scan *text.Scan, i int, words []string) bool {
+	for k, w := range words {
+		if scan.Folded(i+k) != w {
+			return false
+		}
+	}
+	return true
 }
 
 // withoutTown is a phrase less its town and state.

@@ -17,6 +17,15 @@ func Base(tag string) string {
 	return base.String()
 }
 
+// Tag writes a language tag as it is written by rule: "pt-BR" for "PT_br". It is
+// empty for one that names no language (BCP 47).
+func Tag(tag string) string {
+	if Base(tag) == "" {
+		return ""
+	}
+	return language.Make(tag).String()
+}
+
 // English tells whether a tag means English or says nothing.
 func English(tag string) bool {
 	if tag == "" {

@@ -5,25 +5,29 @@ import (
 	"strings"
 	"testing"
 
-	"inktally/core/phrase"
-	"inktally/core/place"
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/intent"
 	"inktally/core/table"
 	"inktally/internal/app"
+	appbook "inktally/internal/app/book"
+	"inktally/internal/store"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"github.com/xuri/excelize/v2"
 )
 
-var careful = app.Business{Name: "Brindle", Trade: "chimney care", Phrases: []string{"chimney sweep tarn harbor"},
-	Services: []phrase.Service{{Name: "chimney sweep, chimney cleaning"}, {Name: "dryer vent cleaning"}},
-	Places:   []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}}
+var careful = view.Business{Name: "Brindle", Trade: "chimney care", Phrases: []string{"chimney sweep tarn harbor"},
+	Services: []view.Service{{Name: "chimney sweep, chimney cleaning"}, {Name: "dryer vent cleaning"}},
+	Places:   []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}}
 
-func bookOf(t *testing.T, a *app.App, client int64) map[string]app.BookRow {
+func bookOf(t *testing.T, a *app.App, client int64) map[string]view.BookRow {
 	t.Helper()
-	b, err := a.Book(ctx, client)
+	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
-	out := map[string]app.BookRow{}
+	out := map[string]view.BookRow{}
 	for _, f := range b.Families {
 		out[f.Members[0].Text] = f
 	}
@@ -36,30 +40,30 @@ func TestImport(t *testing.T) {
 	client, home := newClient(t, a, careful, "")
 	list := []byte("Keyword,Volume,KD,Position\nTarn Harbor chimney sweep,\"1,300\",6,14\nChimney sweep Tarn Harbor,380,,\ndryer vent cleaning ostrey,30,40,\n" +
 		"chimney sweep cost,900,,\n,7,,\n=cmd|x,5,,\nchimney sweep tarn harbor,400,9,\n")
-	p, err := a.PreviewList(ctx, client, "list.csv", list)
+	p, err := a.Book.PreviewList(ctx, client, "list.csv", list)
 	require.NoError(t, err)
-	assert.Equal(t, []table.Role{table.Phrase, table.Volume, table.Difficulty, table.Position}, p.Layout.Roles)
-	report, err := a.ImportList(ctx, client, "list.csv", list, nil, "")
+	assert.Equal(t, []view.ColumnRole{view.ColumnRole(table.Phrase), view.ColumnRole(table.Volume), view.ColumnRole(table.Difficulty), view.ColumnRole(table.Position)}, p.Layout.Roles)
+	report, err := a.Book.ImportList(ctx, client, "list.csv", list, nil, "")
 	require.NoError(t, err)
 	assert.Equal(t, 4, report.Added, "the phrase of the ground was there already")
 	assert.Equal(t, 2, report.Joined)
 	assert.Equal(t, 1, report.RefusedN)
-	book := bookOf(t, a, client)
-	lead := book["tarn harbor chimney sweep"]
+	rows := bookOf(t, a, client)
+	lead := rows["tarn harbor chimney sweep"]
 	require.Len(t, lead.Members, 2)
 	assert.Equal(t, 400, *lead.Members[1].Volume, "the later figure stands")
 	assert.Equal(t, "home", lead.Carrier)
 	assert.Equal(t, home, lead.PageID)
 	assert.Equal(t, 14, *lead.Position)
 	assert.True(t, lead.NearMiss)
-	assert.Equal(t, "dryer vent cleaning", book["dryer vent cleaning ostrey"].Carrier)
-	assert.False(t, book["chimney sweep cost"].Kept)
-	assert.Empty(t, book["chimney sweep cost"].Carrier)
-	require.NoError(t, a.UndoImport(ctx, client, report.ImportID))
-	book = bookOf(t, a, client)
-	require.Len(t, book, 1)
-	assert.Nil(t, book["chimney sweep tarn harbor"].Members[0].Volume)
-	assert.ErrorIs(t, a.UndoImport(ctx, client, report.ImportID), app.ErrNotFound)
+	assert.Equal(t, "dryer vent cleaning", rows["dryer vent cleaning ostrey"].Carrier)
+	assert.False(t, rows["chimney sweep cost"].Kept)
+	assert.Empty(t, rows["chimney sweep cost"].Carrier)
+	require.NoError(t, a.Book.UndoImport(ctx, client, report.ImportID))
+	rows = bookOf(t, a, client)
+	require.Len(t, rows, 1)
+	assert.Nil(t, rows["chimney sweep tarn harbor"].Members[0].Volume)
+	assert.ErrorIs(t, a.Book.UndoImport(ctx, client, report.ImportID), store.ErrNotFound)
 }
 
 // A workbook is read like a list; its formulas are not worked out.
@@ -77,52 +81,48 @@ func TestWorkbook(t *testing.T) {
 	require.NoError(t, f.SetCellFormula("Sheet1", "A4", `HYPERLINK("http://x.example")`))
 	var body bytes.Buffer
 	require.NoError(t, f.Write(&body))
-	report, err := a.ImportList(ctx, client, "book.xlsx", body.Bytes(), nil, "")
+	report, err := a.Book.ImportList(ctx, client, "book.xlsx", body.Bytes(), nil, "")
 	require.NoError(t, err)
 	assert.Equal(t, 2, report.Added)
 	assert.Equal(t, 1300, *bookOf(t, a, client)["chimney sweep ostrey"].Members[0].Volume)
-	for name, bad := range map[string][]byte{
-		"cut": body.Bytes()[:200], "zip": []byte("PK\x03\x04nothing"), "empty": nil, "binary": []byte("\x00\x01\x02\x03"), "large": make([]byte, app.MaxList+1),
-		"numbers": []byte("1,2\n3,4\n"),
+	for code, bad := range map[fault.Code][]byte{
+		fault.WorkbookUnreadable: body.Bytes()[:200], fault.ListEmpty: nil, fault.ListNotText: []byte("\x00\x01\x02\x03"),
+		fault.ListTooLarge: make([]byte, appbook.MaxList+1), fault.NoPhraseColumn: []byte("1,2\n3,4\n"),
 	} {
-		_, err := a.ImportList(ctx, client, name, bad, nil, "")
-		var own app.Invalid
-		require.ErrorAs(t, err, &own, name)
-		assert.NotContains(t, own.Sentence, "\n")
+		_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "")
+		fails(t, err, code)
 	}
-	_, err = a.ImportList(ctx, 99, "x", []byte("flue liner\n"), nil, "")
-	assert.ErrorIs(t, err, app.ErrNotFound)
+	_, err = a.Book.ImportList(ctx, 99, "x", []byte("flue liner\n"), nil, "")
+	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 
 // What is said of families and words stands, and can be taken back.
 func TestBookChoices(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	_, err := a.AddPhrases(ctx, client, []string{"chimney sweep cost", "zebra sweep tarn harbor", "chimny sweep tarn harbor", "chimney sweeper tarn harbor"})
+	_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "zebra sweep tarn harbor", "chimny sweep tarn harbor", "chimney sweeper tarn harbor"})
 	require.NoError(t, err)
-	book := bookOf(t, a, client)
-	key := book["chimney sweep cost"].Key
-	_, err = a.ChooseFamily(ctx, client, []string{key}, phrase.FamilyChoice{State: "kept", Reason: "a good question"})
+	rows := bookOf(t, a, client)
+	key := rows["chimney sweep cost"].Key
+	_, err = a.Book.ChooseFamily(ctx, client, []string{key}, book.Choice{State: book.Kept, Reason: "a good question"})
 	require.NoError(t, err)
 	assert.True(t, bookOf(t, a, client)["chimney sweep cost"].Kept)
-	_, err = a.ChooseFamily(ctx, client, []string{key}, phrase.FamilyChoice{State: "lost"})
-	assert.Error(t, err)
-	b, err := a.Book(ctx, client)
+	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, []app.SlipCount{{Slip: phrase.Slip{Word: "chimny", Meant: "chimney"}, Phrases: 1}, {Slip: phrase.Slip{Word: "sweeper", Meant: "sweep"}, Phrases: 1}}, b.Slips)
-	_, err = a.JudgeWord(ctx, client, "zebra", "brand", "")
+	assert.Equal(t, []view.SlipCount{{Slip: view.Slip{Word: "chimny", Meant: "chimney"}, Phrases: 1}, {Slip: view.Slip{Word: "sweeper", Meant: "sweep"}, Phrases: 1}}, b.Slips)
+	_, err = a.Book.JudgeWord(ctx, client, "zebra", "brand", "")
 	require.NoError(t, err)
-	assert.Equal(t, phrase.Brand, bookOf(t, a, client)["zebra sweep tarn harbor"].Intent)
+	assert.Equal(t, view.IntentCode(intent.Brand), bookOf(t, a, client)["zebra sweep tarn harbor"].Intent)
 	for _, word := range []string{"chimny", "sweeper"} {
-		_, err = a.JudgeWord(ctx, client, word, "", map[string]string{"chimny": "chimney", "sweeper": "sweep"}[word])
+		_, err = a.Book.JudgeWord(ctx, client, word, "", map[string]string{"chimny": "chimney", "sweeper": "sweep"}[word])
 		require.NoError(t, err)
 	}
 	assert.Len(t, bookOf(t, a, client)["chimny sweep tarn harbor"].Members, 3)
-	_, err = a.JudgeWord(ctx, client, "chimny", "", "")
+	_, err = a.Book.JudgeWord(ctx, client, "chimny", "", "")
 	require.NoError(t, err)
 	assert.Len(t, bookOf(t, a, client)["chimny sweep tarn harbor"].Members, 1)
 	for _, bad := range [][2]string{{"two words", "x"}, {"", "x"}, {"same", "same"}} {
-		_, err = a.JudgeWord(ctx, client, bad[0], "", bad[1])
+		_, err = a.Book.JudgeWord(ctx, client, bad[0], "", bad[1])
 		assert.Error(t, err)
 	}
 }
@@ -135,7 +135,7 @@ func TestPlacePhrases(t *testing.T) {
 	b.Phrases = []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney cleaning tarn harbor"}
 	client, home := newClient(t, a, b, "")
 	families := func() (out []string) {
-		s, err := a.Sheet(ctx, client, home)
+		s, err := a.Sheet.Get(ctx, client, home)
 		require.NoError(t, err)
 		for _, f := range s.Families {
 			out = append(out, strings.Join(f.Members, ", "))
@@ -144,21 +144,21 @@ func TestPlacePhrases(t *testing.T) {
 	}
 	ruled := []string{"chimney sweep tarn harbor, tarn harbor chimney sweep", "chimney cleaning tarn harbor"}
 	assert.Equal(t, ruled, families())
-	_, err := a.PlacePhrases(ctx, client, []string{"Tarn Harbor chimney sweep"}, "tarn harbor chimney sweep")
+	_, err := a.Book.PlacePhrases(ctx, client, []string{"Tarn Harbor chimney sweep"}, "tarn harbor chimney sweep")
 	require.NoError(t, err)
 	assert.Equal(t, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, families())
-	book, err := a.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "chimney sweep tarn harbor")
+	rows, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "chimney sweep tarn harbor")
 	require.NoError(t, err)
-	assert.Len(t, book.Families, 1)
+	assert.Len(t, rows.Families, 1)
 	assert.Equal(t, []string{"chimney sweep tarn harbor, tarn harbor chimney sweep, chimney cleaning tarn harbor"}, families())
-	_, err = a.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "")
+	_, err = a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "")
 	require.NoError(t, err)
 	assert.Equal(t, ruled, families())
-	_, err = a.PlacePhrases(ctx, client, []string{"not in the book"}, "")
-	require.ErrorIs(t, err, app.ErrNotFound)
-	_, err = a.PlacePhrases(ctx, client, []string{"chimney cleaning tarn harbor"}, "!!")
-	require.ErrorContains(t, err, "holds no word")
-	_, err = a.JudgeWord(ctx, client, "cleaning", "", "sweep")
+	_, err = a.Book.PlacePhrases(ctx, client, []string{"not in the book"}, "")
+	require.ErrorIs(t, err, store.ErrNotFound)
+	_, err = a.Book.PlacePhrases(ctx, client, []string{"chimney cleaning tarn harbor"}, "!!")
+	fails(t, err, fault.PhraseNoWord)
+	_, err = a.Book.JudgeWord(ctx, client, "cleaning", "", "sweep")
 	require.NoError(t, err)
 	assert.Len(t, families(), 1, "tied words count on the sheet too")
 }
@@ -170,26 +170,26 @@ func TestFound(t *testing.T) {
 	b := careful
 	b.HomePage = "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	_, err := a.PasteRivals(ctx, client, "harborflue.example")
+	_, err := a.Lineup.Paste(ctx, client, "harborflue.example")
 	require.NoError(t, err)
 	own := []byte("Keyword,Position,Volume,URL\nchimney sweep tarn harbor,14,380,http://brindle.example/\nchimney sweep tarn harbor,30,380,http://brindle.example/two\nchimney sweep cost,3,900,http://brindle.example/\n")
-	p, err := a.PreviewList(ctx, client, "own.csv", own)
+	p, err := a.Book.PreviewList(ctx, client, "own.csv", own)
 	require.NoError(t, err)
 	assert.Equal(t, "brindle.example", p.Site, "by its addresses")
-	mine, err := a.ImportList(ctx, client, "own.csv", own, nil, p.Site)
+	mine, err := a.Book.ImportList(ctx, client, "own.csv", own, nil, p.Site)
 	require.NoError(t, err)
 	assert.Equal(t, 2, mine.Found)
 	assert.Equal(t, 14, *bookOf(t, a, client)["chimney sweep tarn harbor"].Position)
 
 	theirs := []byte("query,rank,searches\nchimney sweep tarn harbor,1,380\ndryer vent cleaning ostrey,9,50\nflue liner ohio,2,\n")
-	p, err = a.PreviewList(ctx, client, "harborflue.example-list.csv", theirs)
+	p, err = a.Book.PreviewList(ctx, client, "harborflue.example-list.csv", theirs)
 	require.NoError(t, err)
 	assert.Equal(t, "harborflue.example", p.Site, "by its name")
-	rival, err := a.ImportList(ctx, client, "list.csv", theirs, nil, p.Site)
+	rival, err := a.Book.ImportList(ctx, client, "list.csv", theirs, nil, p.Site)
 	require.NoError(t, err)
 	assert.Zero(t, rival.Added, "a rival's phrases are not the client's")
 
-	found, err := a.Found(ctx, client)
+	found, err := a.Book.Found(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, found.Sites, 2)
 	sums := found.Sites[0].Sums
@@ -205,25 +205,25 @@ func TestFound(t *testing.T) {
 	assert.Equal(t, []int{14, 1}, found.Rows[1].Positions)
 	assert.False(t, found.Rows[2].InBook)
 
-	l, err := a.Lineup(ctx, client)
+	l, err := a.Lineup.Get(ctx, client)
 	require.NoError(t, err)
 	for _, taken := range []bool{false, true} {
-		_, err = a.Take(ctx, client, l.Entries[0].ID, taken)
+		_, err = a.Lineup.Take(ctx, client, l.Entries[0].ID, taken)
 		require.NoError(t, err)
-		again, err := a.Found(ctx, client)
+		again, err := a.Book.Found(ctx, client)
 		require.NoError(t, err)
 		assert.Equal(t, map[bool]string{false: "other", true: "rival"}[taken], again.Sites[1].Role, "the list of a rival that is set aside stays")
 		assert.Equal(t, 3, again.Sites[1].Sums.Phrases)
 	}
-	added, err := a.AddPhrases(ctx, client, []string{"Dryer vent cleaning Ostrey"})
+	added, err := a.Book.AddPhrases(ctx, client, []string{"Dryer vent cleaning Ostrey"})
 	require.NoError(t, err)
 	vents := bookOf(t, a, client)["dryer vent cleaning ostrey"]
 	assert.Equal(t, 50, *vents.Members[0].Volume, "what a list has of it comes along")
 	assert.Nil(t, vents.Position, "but not where a rival stands")
-	require.NoError(t, a.UndoImport(ctx, client, added.ImportID))
-	require.NoError(t, a.UndoImport(ctx, client, rival.ImportID))
-	require.NoError(t, a.UndoImport(ctx, client, mine.ImportID))
-	found, err = a.Found(ctx, client)
+	require.NoError(t, a.Book.UndoImport(ctx, client, added.ImportID))
+	require.NoError(t, a.Book.UndoImport(ctx, client, rival.ImportID))
+	require.NoError(t, a.Book.UndoImport(ctx, client, mine.ImportID))
+	found, err = a.Book.Found(ctx, client)
 	require.NoError(t, err)
 	assert.Zero(t, found.Total)
 	assert.Nil(t, found.Sites[0].Sums)
@@ -235,16 +235,16 @@ func TestFound(t *testing.T) {
 func TestBookFile(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	first, err := a.ImportList(ctx, client, "one.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "")
+	first, err := a.Book.ImportList(ctx, client, "one.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "")
 	require.NoError(t, err)
-	_, err = a.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key}, phrase.FamilyChoice{State: "aside", Reason: "=HYPERLINK(\"x\")"})
+	_, err = a.Book.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key}, book.Choice{State: book.Aside, Reason: "=HYPERLINK(\"x\")"})
 	require.NoError(t, err)
-	csv, name, err := a.BookFile(ctx, client)
+	csv, name, err := a.Book.File(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, "Brindle", name)
 	assert.Contains(t, string(csv), "'=HYPERLINK")
 	second, _ := newClient(t, a, careful, "")
-	report, err := a.ImportList(ctx, second, "book.csv", csv, nil, "")
+	report, err := a.Book.ImportList(ctx, second, "book.csv", csv, nil, "")
 	require.NoError(t, err)
 	assert.Empty(t, report.Refused)
 	was, is := bookOf(t, a, client), bookOf(t, a, second)
@@ -253,16 +253,16 @@ func TestBookFile(t *testing.T) {
 		assert.Equal(t, f.Difficulty, is[lead].Difficulty, lead)
 	}
 
-	later, err := a.AddPhrases(ctx, client, []string{"chimney sweep cost", "flue liner ostrey"})
+	later, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "flue liner ostrey"})
 	require.NoError(t, err)
-	require.ErrorContains(t, a.UndoImport(ctx, client, first.ImportID), "take back the later lists first")
-	b, err := a.Book(ctx, client)
+	fails(t, a.Book.UndoImport(ctx, client, first.ImportID), fault.ImportNotLast)
+	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, b.Imports, 2)
 	assert.Equal(t, later.ImportID, b.Imports[0].ID)
 	assert.Equal(t, []int{1, 1}, []int{b.Imports[0].Added, b.Imports[0].Joined})
-	require.NoError(t, a.UndoImport(ctx, client, later.ImportID))
-	require.NoError(t, a.UndoImport(ctx, client, first.ImportID))
+	require.NoError(t, a.Book.UndoImport(ctx, client, later.ImportID))
+	require.NoError(t, a.Book.UndoImport(ctx, client, first.ImportID))
 	assert.Len(t, bookOf(t, a, client), 1)
 }
 
@@ -270,28 +270,28 @@ func TestBookFile(t *testing.T) {
 func TestListsOfWords(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	_, err := a.AddPhrases(ctx, client, []string{"chimney sweep pronto", "chimney sweep ferry point"})
+	_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep pronto", "chimney sweep ferry point"})
 	require.NoError(t, err)
-	lists, err := a.Lists(ctx, client)
+	lists, err := a.Book.Lists(ctx, client)
 	require.NoError(t, err)
 	assert.True(t, lists.Standard)
-	assert.Equal(t, phrase.Broad, bookOf(t, a, client)["chimney sweep pronto"].Intent)
+	assert.Equal(t, view.IntentCode(intent.Broad), bookOf(t, a, client)["chimney sweep pronto"].Intent)
 	lists.Hire = append(lists.Hire, " pronto ", "--")
 	lists.Elsewhere = []string{"Ferry Point"}
-	lists, err = a.SaveLists(ctx, client, &lists.Lists)
+	lists, err = a.Book.SaveLists(ctx, client, &lists.Lists)
 	require.NoError(t, err)
 	assert.False(t, lists.Standard)
-	assert.Equal(t, phrase.Hire, bookOf(t, a, client)["chimney sweep pronto"].Intent)
-	assert.Equal(t, phrase.Elsewhere, bookOf(t, a, client)["chimney sweep ferry point"].Intent)
-	lists, err = a.SaveLists(ctx, client, nil)
+	assert.Equal(t, view.IntentCode(intent.Hire), bookOf(t, a, client)["chimney sweep pronto"].Intent)
+	assert.Equal(t, view.IntentCode(intent.Elsewhere), bookOf(t, a, client)["chimney sweep ferry point"].Intent)
+	lists, err = a.Book.SaveLists(ctx, client, nil)
 	require.NoError(t, err)
 	assert.True(t, lists.Standard)
-	assert.Equal(t, phrase.Broad, bookOf(t, a, client)["chimney sweep pronto"].Intent)
+	assert.Equal(t, view.IntentCode(intent.Broad), bookOf(t, a, client)["chimney sweep pronto"].Intent)
 
 	other := careful
 	other.Name, other.Language = "Autre", "FR"
 	second, _ := newClient(t, a, other, "")
-	lists, err = a.Lists(ctx, second)
+	lists, err = a.Book.Lists(ctx, second)
 	require.NoError(t, err)
 	assert.Equal(t, "fr", lists.Language)
 	assert.Empty(t, lists.Hire)
@@ -300,16 +300,16 @@ func TestListsOfWords(t *testing.T) {
 func TestCandidatesOfAClient(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	list, err := a.Candidates(ctx, client)
+	list, err := a.Book.Candidates(ctx, client)
 	require.NoError(t, err)
 	assert.Contains(t, list, "dryer vent cleaning ostrey")
 	assert.Contains(t, list, "chimney cleaning tarn harbor maine")
 	assert.NotContains(t, list, "chimney sweep tarn harbor", "which the book has")
-	report, err := a.AddPhrases(ctx, client, append(list, strings.Repeat("word ", 60)))
+	report, err := a.Book.AddPhrases(ctx, client, append(list, strings.Repeat("word ", 60)))
 	require.NoError(t, err)
 	assert.Equal(t, len(list), report.Added)
 	assert.Equal(t, 1, report.RefusedN)
-	list, err = a.Candidates(ctx, client)
+	list, err = a.Book.Candidates(ctx, client)
 	require.NoError(t, err)
 	assert.Empty(t, list)
 }

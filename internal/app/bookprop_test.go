@@ -7,8 +7,8 @@ import (
 	"strings"
 	"testing"
 
-	"inktally/core/phrase"
-	"inktally/internal/app"
+	"inktally/core/book"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -44,25 +44,25 @@ func asJSON(t require.TestingT, v any) string {
 func TestImportsAreUndone(t *testing.T) {
 	a, _ := open(t, &web{})
 	rapid.Check(t, func(t *rapid.T) {
-		g, err := a.NewClient(ctx, careful)
+		g, err := a.Ground.New(ctx, careful)
 		require.NoError(t, err)
-		defer func() { require.NoError(t, a.DeleteClient(ctx, g.ID)) }()
-		_, err = a.PlacePhrases(ctx, g.ID, []string{"chimney sweep tarn harbor"}, "soot")
+		defer func() { require.NoError(t, a.Delete(ctx, g.ID)) }()
+		_, err = a.Book.PlacePhrases(ctx, g.ID, []string{"chimney sweep tarn harbor"}, "soot")
 		require.NoError(t, err)
 		var before []string
 		var taken []int64
 		for range rapid.IntRange(1, 4).Draw(t, "lists") {
-			book, err := a.Book(ctx, g.ID)
+			was, err := a.Book.Get(ctx, g.ID)
 			require.NoError(t, err)
-			report, err := a.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, rapid.SampledFrom([]string{"", "", "ostrey.example"}).Draw(t, "site"))
+			report, err := a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, rapid.SampledFrom([]string{"", "", "ostrey.example"}).Draw(t, "site"))
 			require.NoError(t, err)
-			before, taken = append(before, asJSON(t, book)), append(taken, report.ImportID)
+			before, taken = append(before, asJSON(t, was)), append(taken, report.ImportID)
 		}
 		for i := len(taken) - 1; i >= 0; i-- {
-			require.NoError(t, a.UndoImport(ctx, g.ID, taken[i]))
-			book, err := a.Book(ctx, g.ID)
+			require.NoError(t, a.Book.UndoImport(ctx, g.ID, taken[i]))
+			was, err := a.Book.Get(ctx, g.ID)
 			require.NoError(t, err)
-			assert.Equal(t, before[i], asJSON(t, book), "list %d", i)
+			assert.Equal(t, before[i], asJSON(t, was), "list %d", i)
 		}
 	})
 }
@@ -72,31 +72,31 @@ func TestImportsAreUndone(t *testing.T) {
 func TestBookFileComesBack(t *testing.T) {
 	a, _ := open(t, &web{})
 	families := func(t *rapid.T, client int64) string {
-		book, err := a.Book(ctx, client)
+		was, err := a.Book.Get(ctx, client)
 		require.NoError(t, err)
 		var rows []any
-		for _, f := range book.Families {
+		for _, f := range was.Families {
 			for i := range f.Members {
 				f.Members[i].ID = 0
 			}
-			rows = append(rows, []any{f.Members, f.Intent, f.Reason, f.Kept, f.Carrier, f.Estimate})
+			rows = append(rows, []any{f.Members, f.Intent, f.Why, f.Kept, f.Carrier, f.Estimate})
 		}
 		return asJSON(t, rows)
 	}
 	rapid.Check(t, func(t *rapid.T) {
-		one, err := a.NewClient(ctx, careful)
+		one, err := a.Ground.New(ctx, careful)
 		require.NoError(t, err)
-		two, err := a.NewClient(ctx, careful)
+		two, err := a.Ground.New(ctx, careful)
 		require.NoError(t, err)
 		defer func() {
-			require.NoError(t, a.DeleteClient(ctx, one.ID))
-			require.NoError(t, a.DeleteClient(ctx, two.ID))
+			require.NoError(t, a.Delete(ctx, one.ID))
+			require.NoError(t, a.Delete(ctx, two.ID))
 		}()
-		_, err = a.ImportList(ctx, one.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, "")
+		_, err = a.Book.ImportList(ctx, one.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, "")
 		require.NoError(t, err)
-		file, _, err := a.BookFile(ctx, one.ID)
+		file, _, err := a.Book.File(ctx, one.ID)
 		require.NoError(t, err)
-		_, err = a.ImportList(ctx, two.ID, "book.csv", file, nil, "")
+		_, err = a.Book.ImportList(ctx, two.ID, "book.csv", file, nil, "")
 		require.NoError(t, err)
 		assert.Equal(t, families(t, one.ID), families(t, two.ID), string(file))
 	})
@@ -107,46 +107,46 @@ func TestBookFileComesBack(t *testing.T) {
 func TestChoicesAreUndone(t *testing.T) {
 	a, _ := open(t, &web{})
 	rapid.Check(t, func(t *rapid.T) {
-		g, err := a.NewClient(ctx, careful)
+		g, err := a.Ground.New(ctx, careful)
 		require.NoError(t, err)
-		defer func() { require.NoError(t, a.DeleteClient(ctx, g.ID)) }()
-		_, err = a.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, "")
+		defer func() { require.NoError(t, a.Delete(ctx, g.ID)) }()
+		_, err = a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, "")
 		require.NoError(t, err)
-		book, err := a.Book(ctx, g.ID)
+		was, err := a.Book.Get(ctx, g.ID)
 		require.NoError(t, err)
-		before := asJSON(t, book)
-		family := rapid.SampledFrom(book.Families).Draw(t, "family")
+		before := asJSON(t, was)
+		family := rapid.SampledFrom(was.Families).Draw(t, "family")
 		member := rapid.SampledFrom(family.Members).Draw(t, "member").Text
-		var changed, back *app.Book
+		var changed, back *view.Book
 		switch rapid.SampledFrom([]string{"aside", "kept", "apart", "with", "brand", "tie"}).Draw(t, "change") {
 		case "aside", "kept":
-			changed, err = a.ChooseFamily(ctx, g.ID, []string{family.Key}, phrase.FamilyChoice{State: "aside", Reason: "far away"})
+			changed, err = a.Book.ChooseFamily(ctx, g.ID, []string{family.Key}, book.Choice{State: book.Aside, Reason: "far away"})
 			require.NoError(t, err)
-			back, err = a.ChooseFamily(ctx, g.ID, []string{family.Key}, family.Choice)
+			back, err = a.Book.ChooseFamily(ctx, g.ID, []string{family.Key}, family.Choice.Core())
 		case "apart":
-			changed, err = a.PlacePhrases(ctx, g.ID, []string{member}, member)
+			changed, err = a.Book.PlacePhrases(ctx, g.ID, []string{member}, member)
 			require.NoError(t, err)
-			back, err = a.PlacePhrases(ctx, g.ID, []string{member}, "")
+			back, err = a.Book.PlacePhrases(ctx, g.ID, []string{member}, "")
 		case "with":
-			changed, err = a.PlacePhrases(ctx, g.ID, []string{member}, "chimney sweep tarn harbor")
+			changed, err = a.Book.PlacePhrases(ctx, g.ID, []string{member}, "chimney sweep tarn harbor")
 			require.NoError(t, err)
-			back, err = a.PlacePhrases(ctx, g.ID, []string{member}, "")
+			back, err = a.Book.PlacePhrases(ctx, g.ID, []string{member}, "")
 		case "brand":
-			changed, err = a.JudgeWord(ctx, g.ID, "soot", "brand", "")
+			changed, err = a.Book.JudgeWord(ctx, g.ID, "soot", "brand", "")
 			require.NoError(t, err)
-			back, err = a.JudgeWord(ctx, g.ID, "soot", "", "")
+			back, err = a.Book.JudgeWord(ctx, g.ID, "soot", "", "")
 		case "tie":
-			changed, err = a.JudgeWord(ctx, g.ID, "soot", "", "flue")
+			changed, err = a.Book.JudgeWord(ctx, g.ID, "soot", "", "flue")
 			require.NoError(t, err)
-			back, err = a.JudgeWord(ctx, g.ID, "soot", "", "")
+			back, err = a.Book.JudgeWord(ctx, g.ID, "soot", "", "")
 		}
 		require.NoError(t, err)
 		assert.Equal(t, before, asJSON(t, back))
-		assert.Equal(t, book.Phrases, changed.Phrases, "no phrase is lost by a choice")
+		assert.Equal(t, was.Phrases, changed.Phrases, "no phrase is lost by a choice")
 		n := 0
 		for _, f := range changed.Families {
 			n += len(f.Members)
 		}
-		assert.Equal(t, book.Phrases, n, "each phrase stands in one family")
+		assert.Equal(t, was.Phrases, n, "each phrase stands in one family")
 	})
 }

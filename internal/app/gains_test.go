@@ -4,6 +4,9 @@ import (
 	"testing"
 
 	"inktally/core/target"
+	"inktally/internal/app/handoff"
+	"inktally/internal/view"
+	"inktally/internal/wording"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -17,34 +20,72 @@ func TestGainsByVisits(t *testing.T) {
 	b := careful
 	b.HomePage, b.Phrases = "brindle.example", []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"}
 	client, home := newClient(t, a, b, "")
-	_, err := a.Measure(ctx, client)
+	_, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	gains := func() (unit string, title, words float64) {
-		list, err := a.Targets(ctx, client, home)
+	gains := func() (unit view.GainUnit, title, words float64) {
+		list, err := a.Plan.Get(ctx, client, home)
 		require.NoError(t, err)
 		for _, x := range list.Targets {
-			switch x.Subject {
-			case target.AboutTitle:
+			switch target.Kind(x.Kind) {
+			case target.Title:
 				title = x.Gain
-			case target.AboutWords:
+			case target.Words:
 				words = x.Gain * 1500 / float64(x.Words.ToWrite)
 			}
 		}
 		return list.Unit, title, words
 	}
 	unit, title, _ := gains()
-	assert.Equal(t, "share", unit)
-	assert.InDelta(t, 20, title, 1e-9)
+	assert.Equal(t, view.GainUnit(wording.Share), unit)
+	assert.InDelta(t, 14, title, 1e-9)
 
-	_, err = a.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney sweep,220,,\n"), nil, "")
+	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney sweep,220,,\n"), nil, "")
 	require.NoError(t, err)
 	unit, title, write := gains()
-	assert.Equal(t, "visits", unit)
-	assert.InDelta(t, 28.71, title, .005)
-	assert.InDelta(t, 143.57*.26, write, .005)
-	brief, err := a.Brief(ctx, client, home)
+	assert.Equal(t, view.GainUnit(wording.Visits), unit)
+	assert.InDelta(t, 22.16, title, .005)
+	assert.InDelta(t, 158.27*.34, write, .005)
+	brief, err := a.Handoff.Brief(ctx, client, home)
 	require.NoError(t, err)
-	assert.Contains(t, brief.Markdown(), "about 29 visits a month")
-	assert.Contains(t, brief.Markdown(), "Gains are visits a month")
+	assert.Contains(t, handoff.Markdown(brief), "about 22 visits a month")
+	assert.Contains(t, handoff.Markdown(brief), "Gains are visits a month")
+}
+
+// The home page is measured for the families that the book gives it, and a
+// family's gain is the same in the book, on the sheet and on the targets
+// (MEASURES 9.1).
+func TestOneGain(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><p>" + words(500)}}
+	a, _ := open(t, w)
+	b := careful
+	b.HomePage = "brindle.example"
+	client, home := newClient(t, a, b, "")
+	measured(t, a, client)
+	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"+
+		"chimney cleaning near me,900,30,\nbest chimney sweep tarn harbor,100,,2\nchimney sweep tarn harbor maine,50,,\ndryer vent cleaning ostrey,70,,\n"), nil, "")
+	require.NoError(t, err)
+	book, err := a.Book.Get(ctx, client)
+	require.NoError(t, err)
+	gains := map[string]float64{}
+	for _, f := range book.Families {
+		if f.PageID == home {
+			gains[f.Key] = f.Gain
+		}
+	}
+	s, err := a.Sheet.Get(ctx, client, home)
+	require.NoError(t, err)
+	assert.Greater(t, len(s.Families), 1, "the book's, not only what was typed")
+	onSheet := map[string]float64{}
+	for _, f := range s.Families {
+		onSheet[f.Key] = f.Gain
+	}
+	assert.Equal(t, gains, onSheet)
+	list, err := a.Plan.Get(ctx, client, home)
+	require.NoError(t, err)
+	for _, x := range list.Targets {
+		if target.Kind(x.Kind) == target.Title {
+			assert.InDelta(t, gains[x.Family]*.14, x.Gain, 1e-9)
+		}
+	}
 }

@@ -3,10 +3,11 @@ package app_test
 import (
 	"testing"
 
-	"inktally/core/phrase"
-	"inktally/core/place"
+	"inktally/core/fault"
+	"inktally/core/site"
 	"inktally/core/target"
-	"inktally/internal/app"
+	"inktally/internal/store"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -19,18 +20,18 @@ func TestNearMiss(t *testing.T) {
 	b := careful
 	b.HomePage = "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	_, err := a.ImportList(ctx, client, "x.csv", []byte("phrase,position\nchimney sweep tarn harbor,14\nbest chimney cleaning tarn harbor,40\ndryer vent cleaning ostrey,12\n"), nil, "")
+	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,position\nchimney sweep tarn harbor,14\nbest chimney cleaning tarn harbor,40\ndryer vent cleaning ostrey,12\n"), nil, "")
 	require.NoError(t, err)
 	near := func(lead string) bool { return bookOf(t, a, client)[lead].NearMiss }
 	assert.True(t, near("chimney sweep tarn harbor"), "not read yet")
 	assert.True(t, near("dryer vent cleaning ostrey"), "its page is to be made")
 	assert.False(t, near("best chimney cleaning tarn harbor"), "out of reach")
-	_, err = a.Measure(ctx, client)
+	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
 	assert.True(t, near("chimney sweep tarn harbor"), "it only stands there loosely")
 	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title><p>Here.")
-	_, err = a.Measure(ctx, client)
+	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
 	assert.False(t, near("chimney sweep tarn harbor"), "it stands in the title")
@@ -44,29 +45,29 @@ func TestPageSeems(t *testing.T) {
 	b := careful
 	b.Name, b.HomePage = "Brindle Chimney", "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	p, err := a.AddPage(ctx, client, app.PageDraft{URL: address})
+	p, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: address})
 	require.NoError(t, err)
-	assert.Equal(t, target.Other, p.Kind)
-	told := func() app.PageInfo {
-		g, err := a.Ground(ctx, client)
+	assert.Equal(t, view.PageKind(site.Other), p.Kind)
+	told := func() view.PageInfo {
+		g, err := a.Ground.Get(ctx, client)
 		require.NoError(t, err)
 		return g.Pages[1]
 	}
 	assert.Nil(t, told().Seems, "not read yet")
-	_, err = a.Measure(ctx, client)
+	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
 	seems := told().Seems
 	require.NotNil(t, seems)
-	assert.Equal(t, app.PageDraft{Kind: target.Area, Service: "dryer vent cleaning", Place: "Ostrey"}, *seems)
-	_, err = a.UpdatePage(ctx, client, p.ID, app.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place})
+	assert.Equal(t, view.PageDraft{Kind: view.OptionalKind(site.Area), Service: "dryer vent cleaning", Place: "Ostrey"}, *seems)
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place})
 	require.NoError(t, err)
 	assert.Nil(t, told().Seems, "said by now")
 
 	w.set(address, "<title>What we do | Brindle Chimney</title><h1>Our work</h1>")
-	_, err = a.UpdatePage(ctx, client, p.ID, app.PageDraft{URL: address, Kind: target.Other})
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)})
 	require.NoError(t, err)
-	_, err = a.Measure(ctx, client)
+	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
 	assert.Nil(t, told().Seems, "the firm's name tells nothing of a page")
@@ -79,66 +80,69 @@ func TestPages(t *testing.T) {
 	b := careful
 	b.HomePage = "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	_, err := a.AddPhrases(ctx, client, []string{"dryer vent cleaning tarn harbor", "dryer vent cleaning near me", "chimney sweep ostrey"})
+	_, err := a.Book.AddPhrases(ctx, client, []string{"dryer vent cleaning tarn harbor", "dryer vent cleaning near me", "chimney sweep ostrey"})
 	require.NoError(t, err)
 	assert.Equal(t, int64(0), bookOf(t, a, client)["dryer vent cleaning near me"].PageID)
-	planned, err := a.AddPage(ctx, client, app.PageDraft{Kind: target.Service, Service: "dryer vent cleaning"})
+	planned, err := a.Ground.AddPage(ctx, client, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "dryer vent cleaning"})
 	require.NoError(t, err)
-	vents, err := a.AddPage(ctx, client, app.PageDraft{URL: "brindle.example/dryer-vent-cleaning/"})
+	vents, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindle.example/dryer-vent-cleaning/"})
 	require.NoError(t, err)
 	assert.Equal(t, planned.ID, vents.ID, "it is the one that was planned")
-	assert.Equal(t, target.Service, vents.Kind)
+	assert.Equal(t, view.PageKind(site.Service), vents.Kind)
 	assert.Equal(t, "dryer vent cleaning", vents.Service)
 	row := bookOf(t, a, client)["dryer vent cleaning near me"]
 	assert.Equal(t, vents.ID, row.PageID)
 	assert.Empty(t, row.Conflict)
-	other, err := a.AddPage(ctx, client, app.PageDraft{URL: "brindle.example/p/17", Kind: target.Service, Service: "dryer vent cleaning"})
+	other, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindle.example/p/17", Kind: view.OptionalKind(site.Service), Service: "dryer vent cleaning"})
 	require.NoError(t, err)
 	assert.Equal(t, []int64{other.ID}, bookOf(t, a, client)["dryer vent cleaning near me"].Conflict)
-	sheet, err := a.Sheet(ctx, client, vents.ID)
+	sheet, err := a.Sheet.Get(ctx, client, vents.ID)
 	require.NoError(t, err)
 	require.Len(t, sheet.Families, 2)
 	assert.Equal(t, "dryer vent cleaning tarn harbor", sheet.Families[0].Lead, "near me is no first family")
 	assert.Equal(t, 500, sheet.Target.Words.Target)
 
-	other, err = a.UpdatePage(ctx, client, other.ID, app.PageDraft{Kind: target.Area, Place: "Ostrey"})
+	other, err = a.Ground.UpdatePage(ctx, client, other.ID, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Ostrey"})
 	require.NoError(t, err)
 	assert.Empty(t, other.URL)
 	assert.Equal(t, other.ID, bookOf(t, a, client)["chimney sweep ostrey"].PageID, "a page that is wished for")
-	for says, d := range map[string]app.PageDraft{
-		"there already":           {URL: "http://brindle.example/dryer-vent-cleaning/"},
-		"one home page":           {URL: "brindle.example/index.html"},
-		"none of the services":    {Kind: target.Service, Service: "roofing"},
-		"none of the places":      {Kind: target.Area, Place: "Nowhere"},
-		"say which service":       {URL: "brindle.example/x", Kind: target.Service},
-		"say which place":         {URL: "brindle.example/x", Kind: target.Area, Place: "Tarn Harbor"},
-		"give the page an addres": {Kind: target.About},
-		"no dot":                  {URL: "shop"},
+	for _, bad := range []struct {
+		code  fault.Code
+		draft view.PageDraft
+	}{
+		{fault.PageThere, view.PageDraft{URL: "http://brindle.example/dryer-vent-cleaning/"}},
+		{fault.OneHomePage, view.PageDraft{URL: "brindle.example/index.html"}},
+		{fault.NoSuchService, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "roofing"}},
+		{fault.NoSuchPlace, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Nowhere"}},
+		{fault.PageNeedsService, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Service)}},
+		{fault.PageNeedsPlace, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Area), Place: "Tarn Harbor"}},
+		{fault.PageNeedsAddress, view.PageDraft{Kind: view.OptionalKind(site.About)}},
+		{fault.AddressNoDot, view.PageDraft{URL: "shop"}},
 	} {
-		_, err := a.AddPage(ctx, client, d)
-		require.ErrorContains(t, err, says)
+		_, err := a.Ground.AddPage(ctx, client, bad.draft)
+		fails(t, err, bad.code)
 	}
-	g, err := a.Ground(ctx, client)
+	g, err := a.Ground.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, g.Pages, 3)
-	require.ErrorContains(t, a.TakePageOff(ctx, client, g.Pages[0].ID), "home page stays")
+	fails(t, a.Ground.RemovePage(ctx, client, g.Pages[0].ID), fault.HomePageStays)
 	renamed := b
-	renamed.Services = []phrase.Service{b.Services[0], {Name: "vent cleaning", Words: []string{"dryer vent cleaning"}}}
-	renamed.Places = []place.Place{b.Places[0], {Name: "West Ostrey"}}
-	g, err = a.SaveGround(ctx, client, renamed)
+	renamed.Services = []view.Service{b.Services[0], {Name: "vent cleaning", Words: []string{"dryer vent cleaning"}}}
+	renamed.Places = []view.Place{b.Places[0], {Name: "West Ostrey"}}
+	g, err = a.Ground.Save(ctx, client, renamed)
 	require.NoError(t, err)
 	assert.Equal(t, []string{"", "vent cleaning", ""}, []string{g.Pages[0].Service, g.Pages[1].Service, g.Pages[2].Service}, "a page keeps its service under its new name")
 	assert.Equal(t, "West Ostrey", g.Pages[2].Place)
-	g, err = a.SaveGround(ctx, client, b)
+	g, err = a.Ground.Save(ctx, client, b)
 	require.NoError(t, err)
 	assert.Equal(t, "dryer vent cleaning", g.Pages[1].Service)
-	_, err = a.Choose(ctx, client, other.ID, "new page", target.Choice{State: target.Kept})
+	_, err = a.Plan.Choose(ctx, client, other.ID, "new_page", target.Choice{State: target.Kept})
 	require.NoError(t, err)
-	require.NoError(t, a.TakePageOff(ctx, client, other.ID))
-	require.NoError(t, a.BringPageBack(ctx, client, other.ID))
-	targets, err := a.Targets(ctx, client, other.ID)
+	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
+	require.NoError(t, a.Ground.RestorePage(ctx, client, other.ID))
+	targets, err := a.Plan.Get(ctx, client, other.ID)
 	require.NoError(t, err)
-	assert.Equal(t, target.Kept, targets.Targets[0].Choice.State, "what was said of its targets came back")
-	require.NoError(t, a.TakePageOff(ctx, client, other.ID))
-	assert.ErrorIs(t, a.TakePageOff(ctx, client, other.ID), app.ErrNotFound)
+	assert.Equal(t, view.TargetState(target.Kept), targets.Targets[0].Choice.State, "what was said of its targets came back")
+	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
+	assert.ErrorIs(t, a.Ground.RemovePage(ctx, client, other.ID), store.ErrNotFound)
 }

@@ -304,5 +304,5 @@ type Figure struct {
 	Most    float64    `json:"most"`
 	Choices []string   `json:"choices" doc:"Those of a figure that is no number"`
 	Value   string     `json:"value"`
-	Default string     `json:"default"`
+	Default string     `json:"default" doc:"What an empty change brings back: of a client the workspace's"`
 }

@@ -1,13 +1,15 @@
 package wording
 
 import (
+	"regexp"
 	"strings"
 
 	"inktally/core/fault"
 )
 
 // faults are the sentences of all codes: what happened, and what to do. A
-// parameter stands in braces; {inner} is the sentence of the fault inside.
+// parameter stands in braces; {n:file|files} chooses by the parameter n, and
+// {inner} is the sentence of the fault inside.
 var faults = map[fault.Code]string{
 	fault.AddressMissing: "An address is missing. Type one like shop.example.",
 	fault.AddressSpace:   "“{address}” holds a space. Type an address like shop.example.",
@@ -101,7 +103,7 @@ var faults = map[fault.Code]string{
 	fault.PageNeedsPlace:    "Choose the place that the page is for.",
 	fault.PageNeedsAddress:  "Give the page an address, or choose what it is for.",
 	fault.EntryWithoutSite:  "{name} has no site that could be measured.",
-	fault.SomeRivalsAdded:   "{inner} {added}",
+	fault.SomeRivalsAdded:   "{inner} {added} other {added:rival was|rivals were} added.",
 	fault.ChangeNeedsValue:  "Type what the target should say instead.",
 	fault.HoursOutOfRange:   "Hours are a number from 0 to {most}.",
 	fault.RunUnderWay:       "Pages are being read already. Wait, or stop the run.",
@@ -128,12 +130,24 @@ func Fault(f *fault.Fault) string {
 	if f == nil {
 		return ""
 	}
-	sentence := faults[f.Code]
-	for name, value := range f.Params {
-		sentence = strings.ReplaceAll(sentence, "{"+name+"}", value)
-	}
-	return strings.TrimSpace(strings.ReplaceAll(sentence, "{inner}", Fault(f.Inner)))
+	return strings.TrimSpace(places.ReplaceAllStringFunc(faults[f.Code], func(place string) string {
+		name, forms, counted := strings.Cut(strings.Trim(place, "{}"), ":")
+		one, many, _ := strings.Cut(forms, "|")
+		switch value := f.Params[name]; {
+		case name == "inner":
+			return Fault(f.Inner)
+		case !counted:
+			return value
+		case value == "1":
+			return one
+		default:
+			return many
+		}
+	}))
 }
+
+// places are those of parameters in a sentence.
+var places = regexp.MustCompile(`\{[^}]*\}`)
 
 // Error words an error: a fault as itself, and everything else as the program's
 // own mistake, of which the log says more.
@@ -142,12 +156,4 @@ func Error(err error) string {
 		return Fault(f)
 	}
 	return faults[fault.OwnMistake]
-}
-
-// OthersAdded tells how many addresses were used beside one that could not be.
-func OthersAdded(n int) string {
-	if n == 1 {
-		return "1 other rival was added."
-	}
-	return Number(n) + " other rivals were added."
 }

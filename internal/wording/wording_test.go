@@ -33,9 +33,6 @@ func TestEveryFaultIsWorded(t *testing.T) {
 			assert.NotEmpty(t, sentence)
 			assert.NotRegexp(t, `[{}\n]`, sentence)
 			assert.Equal(t, len(values), strings.Count(sentence, "wert"), sentence)
-			if code == fault.SomeRivalsAdded {
-				return // its parameter is a sentence itself
-			}
 			assert.Regexp(t, `[.?]$`, sentence)
 			ends := regexp.MustCompile(`[.?] [A-Z“]|[.?]$`).FindAllString(sentence, -1)
 			assert.LessOrEqual(t, len(ends), 3, sentence)
@@ -130,7 +127,9 @@ func TestNumbers(t *testing.T) {
 	assert.Equal(t, "about 9.9 visits a month", Gain(Visits, 9.9))
 	assert.Equal(t, "about 1 visit a month", Gain(Visits, 1))
 	assert.Equal(t, "15% of the gain", Gain(Share, 15))
-	assert.Equal(t, "1 other rival was added.", OthersAdded(1))
-	assert.Equal(t, "3 other rivals were added.", OthersAdded(3))
+	for added, want := range map[int]string{1: "1 other rival was added.", 3: "3 other rivals were added."} {
+		bad := fault.New(fault.SomeRivalsAdded, added).Around(fault.New(fault.ListEmpty))
+		assert.Equal(t, Fault(fault.New(fault.ListEmpty))+" "+want, Fault(bad))
+	}
 	assert.Equal(t, "Something went wrong in the program; its log says more. Try again.", Error(assert.AnError), "no text of the inside reaches anybody")
 }

@@ -41,11 +41,8 @@ func clean(g view.Business) (b business, err error) {
 	if b.places, err = cleanPlaces(places); err != nil {
 		return b, err
 	}
-	if b.language = strings.TrimSpace(g.Language); b.language == "" {
-		b.language = "en"
-	}
-	if b.language != anyLanguage && text.Base(b.language) == "" {
-		return b, fault.New(fault.LanguageUnknown, b.language)
+	if b.language, err = cleanLanguage(strings.TrimSpace(g.Language)); err != nil {
+		return b, err
 	}
 	if b.name == "" {
 		b.name = lineup.Domain(b.homePage)
@@ -59,6 +56,19 @@ func clean(g view.Business) (b business, err error) {
 // anyLanguage is the tag of a language that has no other: its words are taken
 // as they stand.
 const anyLanguage = "xx"
+
+func cleanLanguage(typed string) (string, error) {
+	switch tag := text.Tag(typed); {
+	case typed == "":
+		return "en", nil
+	case typed == anyLanguage:
+		return anyLanguage, nil
+	case tag == "":
+		return "", fault.New(fault.LanguageUnknown, typed)
+	default:
+		return tag, nil
+	}
+}
 
 // cleanServices brings services in order. Words behind a comma of the name are
 // other words for it.

@@ -9,7 +9,6 @@ import (
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
-	"inktally/internal/wording"
 )
 
 // Paste adds addresses as rivals, one a line or parted by blanks and commas.
@@ -29,7 +28,7 @@ func (l *Lineup) Paste(ctx context.Context, client int64, pasted string) (*view.
 	case err != nil:
 		return nil, err
 	case bad != nil && len(addresses) > 0:
-		return nil, fault.New(fault.SomeRivalsAdded, wording.OthersAdded(len(addresses))).Around(bad)
+		return nil, fault.New(fault.SomeRivalsAdded, len(addresses)).Around(bad)
 	case bad != nil:
 		return nil, bad
 	}

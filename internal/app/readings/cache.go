@@ -1,6 +1,7 @@
 package readings
 
 import (
+	"cmp"
 	"sync"
 
 	"inktally/core/page"
@@ -17,6 +18,7 @@ type cache struct {
 	mu    sync.Mutex
 	pages *simplelru.LRU[int64, *page.Page]
 	bytes int
+	most  int // bytes; 0 is maxCached
 }
 
 func (c *cache) get(id int64) *page.Page {
@@ -39,7 +41,7 @@ func (c *cache) put(id int64, p *page.Page) {
 		return
 	}
 	c.pages.Add(id, p)
-	for c.bytes += p.Size(); c.bytes > maxCached && c.pages.Len() > 1; {
+	for c.bytes += p.Size(); c.bytes > cmp.Or(c.most, maxCached) && c.pages.Len() > 1; {
 		c.pages.RemoveOldest()
 	}
 }

@@ -20,8 +20,16 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 		if err := there(tx, id); err != nil {
 			return err
 		}
-		figures, err := client.Yardstick(tx, id)
-		for _, f := range figures.Figures() {
+		own, err := client.Yardstick(tx, id)
+		if err != nil {
+			return err
+		}
+		workspace, err := client.Yardstick(tx, 0)
+		usual := workspace.Figures()
+		for i, f := range own.Figures() {
+			if id != 0 {
+				f.Default = usual[i].Value
+			}
 			out = append(out, view.Figure{Key: f.Key, Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
 				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
 		}

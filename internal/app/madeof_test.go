@@ -3,7 +3,8 @@ package app_test
 import (
 	"testing"
 
-	"inktally/internal/app"
+	"inktally/core/fault"
+	"inktally/internal/store"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -18,10 +19,10 @@ func TestMadeOf(t *testing.T) {
 	b := careful
 	b.HomePage = "brindle.example"
 	client, home := newClient(t, a, b, "one.example\ntwo.example")
-	_, err := a.Measure(ctx, client)
+	_, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	made, err := a.MadeOf(ctx, client, home, 0)
+	made, err := a.Sheet.MadeOf(ctx, client, home, 0)
 	require.NoError(t, err)
 	require.Len(t, made.Sequences, 1)
 	assert.Equal(t, "soot and ash", made.Sequences[0].Text)
@@ -32,29 +33,29 @@ func TestMadeOf(t *testing.T) {
 		assert.True(t, s.Missing)
 		named[s.Text] = s.Named
 	}
-	assert.Equal(t, map[string]bool{"winter": false, "chimney cleaning in ostrey": true}, named)
-	_, err = a.MadeOf(ctx, client, home, 999)
+	assert.Equal(t, map[string]bool{"winter": false, "chimney cleaning in Ostrey": true}, named)
+	_, err = a.Sheet.MadeOf(ctx, client, home, 999)
 	assert.Error(t, err)
-	_, err = a.MadeOf(ctx, client+9, home, 0)
-	assert.ErrorIs(t, err, app.ErrNotFound)
+	_, err = a.Sheet.MadeOf(ctx, client+9, home, 0)
+	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 
 func TestEvidenceOfTypedPhrase(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": "<p>Chimney sweeps & more. Chimney sweep!"}}
 	a, _ := open(t, w)
 	client, page := newClient(t, a, sweep, "")
-	_, err := a.Evidence(ctx, client, page, 0, "x")
-	assert.ErrorContains(t, err, "not read yet")
-	_, err = a.Measure(ctx, client)
+	_, err := a.Sheet.Evidence(ctx, client, page, 0, "x")
+	fails(t, err, fault.PageNotReadYet)
+	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	e, err := a.Evidence(ctx, client, page, 0, " chimney  sweep ")
+	e, err := a.Sheet.Evidence(ctx, client, page, 0, " chimney  sweep ")
 	require.NoError(t, err)
 	assert.Equal(t, 1, e.Placement.Exact.Total)
 	assert.Equal(t, 1, e.Placement.Loose.Total)
 	assert.Equal(t, 2, e.FindInPage)
-	_, err = a.Evidence(ctx, client, page, 0, "--")
+	_, err = a.Sheet.Evidence(ctx, client, page, 0, "--")
 	assert.Error(t, err)
-	_, err = a.Evidence(ctx, client, page, 77, "x")
-	assert.ErrorIs(t, err, app.ErrNotFound)
+	_, err = a.Sheet.Evidence(ctx, client, page, 77, "x")
+	assert.ErrorIs(t, err, store.ErrNotFound)
 }

@@ -1,0 +1,137 @@
+package app_test
+
+import (
+	"context"
+	"path/filepath"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"inktally/core/fault"
+	"inktally/core/page"
+	"inktally/internal/app"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+	"inktally/internal/view"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// web is a web of pages by address; an address without a page fails.
+type web struct {
+	mu    sync.Mutex
+	pages map[string]string
+	held  chan struct{} // if it is set, /held waits for it
+}
+
+func (w *web) Get(ctx context.Context, r fetch.Request) (fetch.Document, error) {
+	address := r.Address
+	if strings.HasSuffix(address, "/unwelcome") && !r.IgnoreRobots {
+		return fetch.Document{}, fault.New(fault.RobotsRefuse, "one.example")
+	}
+	w.mu.Lock()
+	body, ok := w.pages[address]
+	w.mu.Unlock()
+	if strings.HasSuffix(address, "/held") {
+		select {
+		case <-w.held:
+		case <-ctx.Done():
+			return fetch.Document{}, context.Canceled
+		}
+	}
+	if !ok {
+		return fetch.Document{}, fault.New(fault.NoSuchSite, address)
+	}
+	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(body)}, nil
+}
+
+func (w *web) Sheets(_ context.Context, doc fetch.Document) map[string]string {
+	out := map[string]string{}
+	for _, address := range page.Linked(doc.Body, page.Source{URL: doc.URL}) {
+		w.mu.Lock()
+		if css, ok := w.pages[address]; ok {
+			out[address] = css
+		}
+		w.mu.Unlock()
+	}
+	return out
+}
+
+func (w *web) set(address, body string) {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	w.pages[address] = body
+}
+
+func open(t *testing.T, w *web) (*app.App, *store.DB) {
+	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "a.db"))
+	require.NoError(t, err)
+	a, err := app.New(context.Background(), app.Options{DB: db, Web: w})
+	require.NoError(t, err)
+	t.Cleanup(func() {
+		a.Close()
+		assert.NoError(t, db.Close())
+	})
+	return a, db
+}
+
+func words(n int) string { return strings.Repeat("word ", n) }
+
+var ctx = context.Background()
+
+// ended waits for the end of a client's run.
+func ended(t *testing.T, a *app.App, client int64) view.Run {
+	t.Helper()
+	require.Eventually(t, func() bool {
+		r, err := a.Runs.Last(ctx, client)
+		return err == nil && r != nil && r.State != "running"
+	}, 30*time.Second, time.Millisecond)
+	r, err := a.Runs.Last(ctx, client)
+	require.NoError(t, err)
+	return *r
+}
+
+// measured measures a client's pages and waits for the end.
+func measured(t require.TestingT, a *app.App, client int64) {
+	_, err := a.Runs.Measure(ctx, client)
+	require.NoError(t, err)
+	states, end := a.Runs.Watch(client)
+	defer end()
+	for {
+		last, err := a.Runs.Last(ctx, client)
+		require.NoError(t, err)
+		if last.State != "running" {
+			return
+		}
+		<-states
+	}
+}
+
+func newClient(t *testing.T, a *app.App, b view.Business, rivals string) (client, page int64) {
+	t.Helper()
+	g, err := a.Ground.New(ctx, b)
+	require.NoError(t, err)
+	if rivals != "" {
+		_, err = a.Lineup.Paste(ctx, g.ID, rivals)
+		require.NoError(t, err)
+	}
+	return g.ID, g.Pages[0].ID
+}
+
+// assertTold asserts that an error is told to a person.
+func assertTold(t require.TestingT, err error) {
+	_, told := fault.Of(err)
+	require.True(t, told, "%v is no fault", err)
+}
+
+// fails asserts that an error is a fault of a code.
+func fails(t require.TestingT, err error, code fault.Code) {
+	f, told := fault.Of(err)
+	require.True(t, told, "%v is no fault", err)
+	assert.Equal(t, code, f.Code)
+}
+
+var sweep = view.Business{HomePage: "brindle.example", Phrases: []string{"chimney sweep tarn harbor"},
+	Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}}
