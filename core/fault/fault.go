@@ -104,6 +104,7 @@ func Params(code Code) []string { return params[code] }
 const longest = 60
 
 func short(s string) string {
+	s = strings.Join(strings.Fields(s), " ") // a sentence is one line
 	if r := []rune(s); len(r) > longest {
 		return string(r[:longest]) + "…"
 	}

@@ -21,7 +21,7 @@ type body[T any] struct{ Body T }
 // ClientPath and PagePath are the paths that most operations share. Parts of
 // an input must be exported for huma to fill them.
 type ClientPath struct {
-	Client int64 `path:"client"`
+	Client int64 `path:"client" minimum:"1"`
 }
 
 type PagePath struct {

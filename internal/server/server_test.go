@@ -4,6 +4,7 @@ import (
 	"bufio"
 	"context"
 	"encoding/json"
+	"fmt"
 	"io"
 	"log/slog"
 	"net/http"
@@ -12,10 +13,12 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/practice"
 	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -28,7 +31,7 @@ func serve(t *testing.T) *httptest.Server {
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "s.db"))
 	require.NoError(t, err)
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
-	a, err := app.New(context.Background(), app.Options{DB: db, Pages: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
+	a, err := app.New(context.Background(), app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
 		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
 	require.NoError(t, err)
 	server := httptest.NewServer(New(a, log))
@@ -60,6 +63,7 @@ func ask(t *testing.T, server *httptest.Server, method, path, body string, chang
 	if resp.StatusCode >= 400 {
 		assert.Equal(t, "application/problem+json", resp.Header.Get("Content-Type"), path)
 		assert.NotEmpty(t, answer["detail"], path)
+		assert.Contains(t, fault.Codes(), fault.Code(fmt.Sprint(answer["code"])), path)
 	}
 	return resp.StatusCode, answer
 }
@@ -69,25 +73,28 @@ func TestProblems(t *testing.T) {
 	for _, c := range []struct {
 		method, path, body string
 		status             int
-		says               string
+		code               fault.Code
 	}{
-		{"GET", "/api/clients/9", "", 404, "not there any more"},
-		{"GET", "/api/clients/x", "", 422, ""},
-		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, "begins with file:"},
-		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, "needs a phrase"},
-		{"POST", "/api/quick", `{"address":`, 400, ""},
-		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, ""},
-		{"DELETE", "/api/clients/9", "", 404, "not there any more"},
-		{"GET", "/api/clients/9/pages/1/sheet", "", 404, ""},
-		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, ""},
-		{"GET", "/api/clients/9/readings/1/page", "", 404, ""},
-		{"GET", "/api/nowhere", "", 404, "nothing under this address"},
-		{"PATCH", "/api/clients", "", 405, "cannot be done here"},
-		{"GET", "/assets/gone.js", "", 404, "nothing under this address"},
+		{"GET", "/api/clients/9", "", 404, fault.NotThere},
+		{"GET", "/api/clients/x", "", 422, fault.BadEntry},
+		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, fault.AddressScheme},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded},
+		{"POST", "/api/quick", `{"address":`, 400, fault.BadEntry},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, fault.BadEntry},
+		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422, fault.BadEntry},
+		{"DELETE", "/api/clients/9", "", 404, fault.NotThere},
+		{"GET", "/api/clients/9/pages/1/sheet", "", 404, fault.NotThere},
+		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, fault.NotThere},
+		{"GET", "/api/clients/9/readings/1/page", "", 404, fault.NotThere},
+		{"GET", "/api/nowhere", "", 404, fault.NoAddress},
+		{"PATCH", "/api/clients", "", 405, fault.NoMethod},
+		{"GET", "/assets/gone.js", "", 404, fault.NoAddress},
 	} {
-		status, answer := ask(t, server, c.method, c.path, c.body)
-		assert.Equal(t, c.status, status, "%s %s", c.method, c.path)
-		assert.Contains(t, answer["detail"], c.says)
+		t.Run(c.method+" "+c.path+" "+string(c.code), func(t *testing.T) {
+			status, answer := ask(t, server, c.method, c.path, c.body)
+			assert.Equal(t, c.status, status)
+			assert.Equal(t, string(c.code), answer["code"], answer["detail"])
+		})
 	}
 }
 
@@ -117,7 +124,7 @@ func TestRunOverTheAPI(t *testing.T) {
 	assert.Len(t, l["entries"], 14)
 	status, l = ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"unknown"}`)
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
-	assert.Contains(t, l["detail"], "knows no result")
+	assert.Equal(t, string(fault.SearchUnknown), l["code"])
 
 	events, err := http.Get(server.URL + "/api/clients/1/progress")
 	require.NoError(t, err)
@@ -132,7 +139,7 @@ func TestRunOverTheAPI(t *testing.T) {
 		if !ok {
 			continue
 		}
-		var state struct{ Run *app.Run }
+		var state struct{ Run *view.Run }
 		require.NoError(t, json.Unmarshal([]byte(data), &state))
 		if run := state.Run; run != nil && run.State == "done" {
 			assert.Equal(t, 5, run.Done, "the site that fails the first time was looked at by the search")
