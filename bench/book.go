@@ -14,22 +14,22 @@ import (
 func matching() {
 	body, _ := sample(150_000, 300, 80, 100)
 	p := page.Read(body, page.Source{})
-	of := func(n int) *sheet.Question {
-		q := &sheet.Question{}
+	of := func(n int) *sheet.Criteria {
+		var phrases []string
 		for i := range n {
-			q.Phrases = append(q.Phrases, fmt.Sprintf("%s %s %s", []string{"", "best", "cheap", "local"}[i%4], services[i/4%len(services)], places[i/40%len(places)]))
+			phrases = append(phrases, fmt.Sprintf("%s %s %s", []string{"", "best", "cheap", "local"}[i%4], services[i/4%len(services)], places[i/40%len(places)]))
 		}
-		for i := range q.Phrases {
-			q.Phrases[i] = strings.TrimSpace(q.Phrases[i])
+		for i := range phrases {
+			phrases[i] = strings.TrimSpace(phrases[i])
 			if i >= 400 {
-				q.Phrases[i] += fmt.Sprintf(" %d", i)
+				phrases[i] += fmt.Sprintf(" %d", i)
 			}
 		}
-		return q
+		return sheet.NewCriteria(sheet.Asked{Phrases: phrases})
 	}
 	few, many := of(10), of(1000)
-	whole := func(q *sheet.Question) func() {
-		return func() { sheet.Measure(page.Read(body, page.Source{}), q) }
+	whole := func(criteria *sheet.Criteria) func() {
+		return func() { sheet.Measure(page.Read(body, page.Source{}), criteria) }
 	}
 	report("a page with 1,000 phrases beside 10", 1.3, whole(few), whole(many))
 	report("  of it: without reading the page", 0, func() { sheet.Measure(p, few) }, func() { sheet.Measure(p, many) })
@@ -45,7 +45,7 @@ func bookBench(parse func()) error {
 	}
 	defer end()
 	page, _ := sample(14_000, 40, 10, 20) // some 2,000 words
-	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{page}})
+	a, err := app.New(ctx, app.Options{DB: db, Web: serving{page}})
 	if err != nil {
 		return err
 	}
@@ -60,19 +60,19 @@ func bookBench(parse func()) error {
 		fmt.Fprintf(&list, "%s %s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], []string{"cost", "best", "", "ohio"}[i%4], i/100, i%900, i%70)
 	}
 	report("2,000 phrases imported, grouped and stored", 400, parse, func() {
-		r, err := a.ImportList(ctx, client, "bench", []byte(list.String()), nil, "")
+		r, err := a.Book.ImportList(ctx, client, "bench", []byte(list.String()), nil, "")
 		if err != nil || r.Added+r.Joined < 1900 {
 			panic(fmt.Sprint("the list was not taken: ", err))
 		}
-		if _, err := a.Book(ctx, client); err != nil {
+		if _, err := a.Book.Get(ctx, client); err != nil {
 			panic(err)
 		}
-		if err := a.UndoImport(ctx, client, r.ImportID); err != nil {
+		if err := a.Book.UndoImport(ctx, client, r.ImportID); err != nil {
 			panic(err)
 		}
 	})
 	report("a typed phrase found on 8 pages", 10, parse, func() {
-		e, err := a.Evidence(ctx, client, home, 0, "flue liner quillby")
+		e, err := a.Sheet.Evidence(ctx, client, home, 0, "flue liner quillby")
 		if err != nil || len(e.Across) != 8 {
 			panic(fmt.Sprint("not found on 8 pages: ", err))
 		}

@@ -32,12 +32,12 @@ func main() {
 	}
 	body, phrases := sample(150_000, 300, 80, 100)
 	parse := func() { parse(body) }
-	q := &sheet.Question{Phrases: phrases[:20]}
-	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() { sheet.Measure(page.Read(body, page.Source{}), q) })
+	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases[:20]})
+	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() { sheet.Measure(page.Read(body, page.Source{}), criteria) })
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
 	facts()
 	matching()
-	for _, err := range []error{sheetBench(parse, body, phrases[:20]), bookBench(parse), siteBench(), scrollBench(), bundle("internal/server/dist")} {
+	for _, err := range []error{sheetBench(parse, body, phrases[:20]), bookBench(parse), shelfBench(parse), siteBench(), scrollBench(), bundle("internal/server/dist")} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)

@@ -31,7 +31,7 @@ type measuredPage struct {
 // little of what real ones cost.
 func savedPages(dir string) error {
 	_, phrases := sample(30_000, 60, 15, 100)
-	q := &sheet.Question{Phrases: phrases}
+	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases})
 	cache := &style.Cache{}
 	var all []measuredPage
 	err := filepath.WalkDir(dir, func(file string, d fs.DirEntry, err error) error {
@@ -40,7 +40,7 @@ func savedPages(dir string) error {
 		}
 		body, err := os.ReadFile(file)
 		if err == nil && len(body) >= smallestPage && len(body) <= largestPage {
-			all = append(all, measuredPage{ratioOf(body, page.Source{Cache: cache}, q), file})
+			all = append(all, measuredPage{ratioOf(body, page.Source{Cache: cache}, criteria), file})
 		}
 		return err
 	})
@@ -57,13 +57,13 @@ func savedPages(dir string) error {
 }
 
 // ratioOf is the median of three.
-func ratioOf(body []byte, src page.Source, q *sheet.Question) float64 {
+func ratioOf(body []byte, src page.Source, criteria *sheet.Criteria) float64 {
 	parse := func() { parse(body) }
 	batch := 1 + int(15*time.Millisecond/(1+cpu(parse, 1)))
 	var ratios []float64
 	for range 3 {
 		base := cpu(parse, batch)
-		ratios = append(ratios, float64(cpu(func() { allFacts(body, src, q) }, batch))/float64(base))
+		ratios = append(ratios, float64(cpu(func() { allFacts(body, src, criteria) }, batch))/float64(base))
 	}
 	slices.Sort(ratios)
 	return ratios[1]

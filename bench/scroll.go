@@ -14,6 +14,7 @@ import (
 	"inktally/e2e/browser"
 	"inktally/internal/app"
 	"inktally/internal/server"
+	"inktally/internal/view"
 
 	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/performance"
@@ -36,7 +37,7 @@ func scrollBench() error {
 		return err
 	}
 	defer end()
-	a, err := app.New(ctx, app.Options{DB: db, Pages: serving{}})
+	a, err := app.New(ctx, app.Options{DB: db, Web: serving{}})
 	if err != nil {
 		return err
 	}
@@ -110,7 +111,7 @@ func busy(tab context.Context) (float64, error) {
 
 // largeBook makes a client whose phrases are a family each.
 func largeBook(ctx context.Context, a *app.App) (client int64, err error) {
-	g, err := a.NewClient(ctx, app.Business{Name: "Bench", Phrases: []string{"chimney sweep"}})
+	g, err := a.Ground.New(ctx, view.Business{Name: "Bench", Phrases: []string{"chimney sweep"}})
 	if err != nil {
 		return 0, err
 	}
@@ -119,7 +120,7 @@ func largeBook(ctx context.Context, a *app.App) (client int64, err error) {
 	for i := range scrolledFamilies - 1 {
 		fmt.Fprintf(&list, "%s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], i, i%900, i%70)
 	}
-	_, err = a.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "")
+	_, err = a.Book.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "")
 	return g.ID, err
 }
 

@@ -5,10 +5,9 @@ import (
 	"fmt"
 	"strings"
 
-	"inktally/core/phrase"
-	"inktally/core/place"
 	"inktally/internal/app"
 	"inktally/internal/fetch"
+	"inktally/internal/view"
 )
 
 // serving answers every address with one page.
@@ -31,7 +30,7 @@ func sheetBench(parse func(), body []byte, phrases []string) error {
 	}
 	defer end()
 	open := func() *app.App {
-		a, err := app.New(ctx, app.Options{DB: db, Pages: serving{body}})
+		a, err := app.New(ctx, app.Options{DB: db, Web: serving{body}})
 		if err != nil {
 			panic(err)
 		}
@@ -43,21 +42,21 @@ func sheetBench(parse func(), body []byte, phrases []string) error {
 		return err
 	}
 	sheet := func(a *app.App) {
-		s, err := a.Sheet(ctx, client, page)
+		s, err := a.Sheet.Get(ctx, client, page)
 		if err != nil || len(s.Columns) != 8 || s.Columns[7].Words.Seen == 0 {
 			panic(fmt.Sprint("no sheet of 8 columns: ", err))
 		}
 	}
 	report("a sheet of 8 such pages, all at hand", 20, parse, func() { sheet(a) })
-	report("  all read anew from the store", 20, parse, func() { sheet(open()) })
+	report("  all read anew from the store", 12, parse, func() { sheet(open()) })
 	a.Close()
 	return nil
 }
 
 // measured makes a client with seven rivals and waits for its run.
 func measured(ctx context.Context, a *app.App, phrases []string) (client, page int64, err error) {
-	g, err := a.NewClient(ctx, app.Business{Name: "Bench", HomePage: "bench.example", Phrases: phrases,
-		Services: []phrase.Service{{Name: "chimney sweep"}}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
+	g, err := a.Ground.New(ctx, view.Business{Name: "Bench", HomePage: "bench.example", Phrases: phrases,
+		Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}})
 	if err != nil {
 		return 0, 0, err
 	}
@@ -65,12 +64,12 @@ func measured(ctx context.Context, a *app.App, phrases []string) (client, page i
 	for i := range 7 {
 		rivals = append(rivals, fmt.Sprintf("rival%d.example", i))
 	}
-	if _, err := a.PasteRivals(ctx, g.ID, strings.Join(rivals, " ")); err != nil {
+	if _, err := a.Lineup.Paste(ctx, g.ID, strings.Join(rivals, " ")); err != nil {
 		return 0, 0, err
 	}
-	states, end := a.Watch(g.ID)
+	states, end := a.Runs.Watch(g.ID)
 	defer end()
-	run, err := a.Measure(ctx, g.ID)
+	run, err := a.Runs.Measure(ctx, g.ID)
 	for err == nil && run.State == "running" {
 		run = <-states
 	}

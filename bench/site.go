@@ -10,10 +10,9 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/phrase"
-	"inktally/core/place"
 	"inktally/internal/app"
 	"inktally/internal/fetch"
+	"inktally/internal/view"
 )
 
 const (
@@ -45,13 +44,13 @@ func siteBench() error {
 	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
 		return dialer.DialContext(ctx, network, server.Listener.Addr().String())
 	}})
-	a, err := app.New(ctx, app.Options{DB: db, Pages: pages})
+	a, err := app.New(ctx, app.Options{DB: db, Web: pages})
 	if err != nil {
 		return err
 	}
 	defer a.Close()
-	g, err := a.NewClient(ctx, app.Business{Name: "Bench", HomePage: "site.example", Phrases: phrases,
-		Services: []phrase.Service{{Name: "chimney sweep"}}, Places: []place.Place{{Name: "Tarn Harbor", State: "ME"}}})
+	g, err := a.Ground.New(ctx, view.Business{Name: "Bench", HomePage: "site.example", Phrases: phrases,
+		Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}})
 	if err != nil {
 		return err
 	}
@@ -59,13 +58,13 @@ func siteBench() error {
 	for i := range sitePages - 1 {
 		rest = append(rest, fmt.Sprintf("http://site.example/page-%d", i))
 	}
-	if _, err := a.PasteRivals(ctx, g.ID, strings.Join(rest, " ")); err != nil {
+	if _, err := a.Lineup.Paste(ctx, g.ID, strings.Join(rest, " ")); err != nil {
 		return err
 	}
-	states, end := a.Watch(g.ID)
+	states, end := a.Runs.Watch(g.ID)
 	defer end()
 	from := time.Now()
-	run, err := a.Measure(ctx, g.ID)
+	run, err := a.Runs.Measure(ctx, g.ID)
 	for err == nil && run.State == "running" {
 		run = <-states
 	}

@@ -160,7 +160,7 @@ func address(site, file string) string {
 // asBrowserDraws reads files from a site of them through the program's browser.
 func asBrowserDraws(b *drawn.Browser, site string) reader {
 	return func(ctx context.Context, file string) (*page.Page, string, error) {
-		doc, err := b.Draw(ctx, fetch.Request{Address: address(site, file), Overrule: true})
+		doc, err := b.Draw(ctx, fetch.Request{Address: address(site, file), IgnoreRobots: true})
 		if err != nil {
 			return nil, "", err
 		}

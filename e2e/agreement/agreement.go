@@ -10,6 +10,7 @@ import (
 	"strings"
 
 	"inktally/core/page"
+	"inktally/core/phrase"
 	"inktally/core/sheet"
 	"inktally/core/text"
 	"inktally/e2e/browser"
@@ -63,15 +64,15 @@ func Compare(p *page.Page, facts browser.Facts, percent int) Result {
 // counts counts the most frequent phrases of a page, exact and loose, in the
 // text that the browser shows and in the page as it was read.
 func counts(p *page.Page, shown string) (there, here []int) {
-	q := &sheet.Question{Phrases: frequent(shown)}
-	if len(q.Phrases) == 0 {
+	phrases := frequent(shown)
+	if len(phrases) == 0 {
 		return nil, nil
 	}
+	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases, Language: phrase.LanguageOf(p.Lang, nil, phrase.Corrections{})})
 	// The cells of a table stand on one line, parted by tabs.
 	plain := page.Read([]byte(strings.ReplaceAll(shown, "\t", "\n")), page.Source{ContentType: "text/plain; charset=utf-8"})
-	plain.Lang = p.Lang // by which the words are stemmed
 	of := func(p *page.Page) (out []int) {
-		for _, placed := range sheet.Measure(p, q).Phrases {
+		for _, placed := range sheet.Measure(p, criteria).Phrases {
 			out = append(out, placed.Exact.Total, placed.Loose.Total)
 		}
 		return out
