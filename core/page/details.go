@@ -3,6 +3,8 @@ package page
 import (
 	"regexp"
 	"strings"
+
+	"inktally/core/text"
 )
 
 // Details are what an owner can see of a page beside its words (S8).
@@ -121,7 +123,7 @@ func (p *Page) findDetails() Details {
 // passages looks through the visible blocks for what they say.
 func (p *Page) passages(d *Details) {
 	phones := p.phoneList()
-	tries := 0
+	tries, english := 0, text.English(p.Lang)
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
 		if b.Hidden {
@@ -133,7 +135,7 @@ func (p *Page) passages(d *Details) {
 		}
 		if s.signal&mayBeFiller != 0 && placeholder(strings.ToLower(t)) {
 			d.Placeholder.add(t, b.Words)
-		} else if b.Words >= foreignWords && tries < foreignTries && p.mayBeForeign(s, b.Words) {
+		} else if b.Words >= foreignWords && tries < foreignTries && mayBeForeign(english, s, b.Words) {
 			tries++
 			if p.foreign(i) {
 				d.Foreign.add(t, b.Words)

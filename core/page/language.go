@@ -33,8 +33,8 @@ func placeholder(low string) bool {
 
 // mayBeForeign tells whether a block of an English page may be in another
 // language, or one of another page in English: telling for sure is slow.
-func (p *Page) mayBeForeign(s signs, words int) bool {
-	if text.English(p.Lang) {
+func mayBeForeign(english bool, s signs, words int) bool {
+	if english {
 		return s.english == 0 && s.others >= 2 && s.others*commonShare >= words
 	}
 	return s.english >= 2 && s.english*commonShare >= words
