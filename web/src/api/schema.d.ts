@@ -101,7 +101,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Ask the source for the searches of all phrases, and what the site is found for */
+        /** Get the search volumes of all phrases from the source, and what the site is found for */
         post: operations["askDemand"];
         delete?: never;
         options?: never;
@@ -117,7 +117,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep families or set them aside, or say which phrase leads */
+        /** Keep or dismiss families, or choose the lead phrase */
         put: operations["chooseFamilies"];
         post?: never;
         delete?: never;
@@ -135,7 +135,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take the list in "file"; "layout" says what its columns hold, "site" whose found-for list it is */
+        /** Import a list */
         post: operations["importList"];
         delete?: never;
         options?: never;
@@ -153,7 +153,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Take back what an import did */
+        /** Undo an import */
         delete: operations["undoImport"];
         options?: never;
         head?: never;
@@ -221,7 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Show how a list in "file" is understood */
+        /** Show how a list is understood before it is imported */
         post: operations["previewList"];
         delete?: never;
         options?: never;
@@ -306,7 +306,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take addresses as rivals */
+        /** Add addresses as rivals */
         post: operations["pasteRivals"];
         delete?: never;
         options?: never;
@@ -339,7 +339,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Take an entry as a rival or set it aside */
+        /** Use an entry as a rival or dismiss it; one that is paid for becomes a rival added by hand */
         put: operations["take"];
         post?: never;
         /** Delete an entry */
@@ -377,25 +377,8 @@ export interface paths {
         /** Change the address of a page and what it is for */
         put: operations["updatePage"];
         post?: never;
-        /** Take a page off the client */
-        delete: operations["takePageOff"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client}/pages/{page}/back": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Bring a page back that was taken off, with what was said of its targets */
-        post: operations["bringPageBack"];
-        delete?: never;
+        /** Remove a page of the client */
+        delete: operations["removePage"];
         options?: never;
         head?: never;
         patch?: never;
@@ -478,7 +461,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take saved pages and web archives as readings: files in "files", their paths in "paths", the rival's entry in "entry" */
+        /** Add saved pages and web archives as readings */
         post: operations["files"];
         delete?: never;
         options?: never;
@@ -512,8 +495,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take pasted HTML or text as the page's reading */
+        /** Add pasted HTML or text as the page's reading */
         post: operations["paste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Restore a page that was removed, with what was said of its targets */
+        post: operations["restorePage"];
         delete?: never;
         options?: never;
         head?: never;
@@ -572,6 +572,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/proposal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the client's home page says of the business, where nothing was entered */
+        get: operations["proposal"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/read": {
         parameters: {
             query?: never;
@@ -581,7 +598,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Read one page anew, as served or in a browser */
+        /** Read one page again, as served or as rendered */
         post: operations["readPage"];
         delete?: never;
         options?: never;
@@ -599,8 +616,8 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Take a reading back that was brought by mistake */
-        delete: operations["dropReading"];
+        /** Remove a reading that was added by mistake */
+        delete: operations["removeReading"];
         options?: never;
         head?: never;
         patch?: never;
@@ -641,7 +658,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client}/run/{run}/overrule": {
+    "/api/clients/{client}/run/{run}/ignore-robots": {
         parameters: {
             query?: never;
             header?: never;
@@ -650,8 +667,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Read a page although its site asks programs not to */
-        post: operations["overrule"];
+        /** Read a page although its robots.txt asks programs not to */
+        post: operations["ignoreRobots"];
         delete?: never;
         options?: never;
         head?: never;
@@ -692,6 +709,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/yardstick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The figures of a client */
+        get: operations["clientYardstick"];
+        /** Change figures of a client, all of them or none */
+        put: operations["changeClientYardstick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All clients by their names */
+        get: operations["names"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/quick": {
         parameters: {
             query?: never;
@@ -703,6 +755,24 @@ export interface paths {
         put?: never;
         /** The short way in: a client from one line, measured at once */
         post: operations["quick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/yardstick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The figures of the workspace */
+        get: operations["yardstick"];
+        /** Change figures of the workspace, all of them or none */
+        put: operations["changeYardstick"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -748,20 +818,26 @@ export interface components {
             /** @description Those worth writing for first, by gain */
             families: components["schemas"]["BookRow"][];
             /** @description Words of firms, by which families were set aside */
-            firms: components["schemas"]["Unfamiliar"][];
-            /** @description The lists that were taken, the last first: that one can be taken back */
+            firms: components["schemas"]["WordCount"][];
+            /** @description The lists that were imported, the last first: that one can be undone */
             imports: components["schemas"]["ImportInfo"][];
             /** @description The pages that carry the families, in order of gain */
             pages: components["schemas"]["CarrierPage"][];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description How many there are
+             */
             phrases: number;
+            /** @description Words that may be others with a letter wrong, for a tie */
             slips: components["schemas"]["SlipCount"][];
             /** @description Families by intent */
             sums: {
                 [key: string]: number;
             };
+            /** @description Words that are taken as one, each group's first word first */
             ties: string[][];
-            unfamiliar: components["schemas"]["Unfamiliar"][];
+            /** @description Words that stand in no list, the most frequent first */
+            unfamiliar: components["schemas"]["WordCount"][];
         };
         BookPhrase: {
             /**
@@ -777,12 +853,14 @@ export interface components {
              */
             position: number | null;
             text: string;
+            /** @description It was typed for a page */
+            typed: boolean;
             /**
              * Format: int64
              * @description Searches a month
              */
             volume: number | null;
-            /** @description The phrase with whose family the user put it, itself where it stands alone */
+            /** @description The phrase with whose family the user put it, itself if it stands alone */
             with: string;
         };
         BookRow: {
@@ -791,21 +869,26 @@ export interface components {
              * @description The position to aim at
              */
             aimed: number;
-            /** @description The page that carries it: home, a service or a place; empty where it is set aside */
+            /** @description The page that carries it: home, a service or a place; empty if it is set aside */
             carrier: string;
             choice: components["schemas"]["FamilyChoice"];
             /** @description Other pages that claim it too */
             conflict: number[];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 0 to 100, null if it is not known
+             */
             difficulty: number | null;
             /**
              * Format: double
-             * @description Visits a month more, an estimate; never less than 0
+             * @description Visits a month more; never less than 0
              */
             gain: number;
             /** @enum {string} */
-            intent: "hire" | "research" | "brand" | "elsewhere" | "broad";
+            intent: "brand" | "elsewhere" | "research" | "hire" | "broad";
+            /** @description Worth writing for: by rule, because it was typed, or as the user says */
             kept: boolean;
+            /** @description The same from run to run */
             key: string;
             /** @description Visits a month of each place in the map pack; never added to the gain */
             map: number[];
@@ -813,34 +896,39 @@ export interface components {
             members: components["schemas"]["BookPhrase"][];
             /**
              * Format: double
-             * @description How long it takes to get there, an estimate
+             * @description How long it takes to get there
              */
             months: number;
+            /** @description It asks for what is close to the searcher */
             near: boolean;
-            /** @description Position 11 to 30 or of low difficulty, and its page lacks the exact lead */
+            /** @description Well within reach, and its page lacks the exact lead */
             near_miss: boolean;
             /**
              * Format: double
-             * @description Visits a month now, an estimate
+             * @description Visits a month now
              */
             now: number;
             /**
              * Format: int64
-             * @description The client's page, 0 where it is to be made
+             * @description The client's page, 0 if it is to be made
              */
             page_id: number;
+            /** @description The client's that it names, empty for none */
             place: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The best of its members, null if it is not known
+             */
             position: number | null;
-            /** @description The words that decided */
-            reason: string;
+            /** @description The client's that it names, empty for none */
             service: string;
-            slips?: components["schemas"]["Slip"][];
+            slips: components["schemas"]["Slip"][];
             /**
              * Format: double
-             * @description Visits a month at that position, an estimate
+             * @description Visits a month at that position
              */
             then: number;
+            /** @description Words that stand in no list */
             unfamiliar: string[];
             /** @description Whether the volume of some member is not known */
             unknown: boolean;
@@ -849,9 +937,11 @@ export interface components {
              * @description Searches a month: the lead's and a share of the others'
              */
             volume: number;
+            /** @description Why it has its intent */
+            why: components["schemas"]["IntentWhy"];
             /**
              * Format: double
-             * @description The gain in money a month, 0 where that is not known
+             * @description The gain in money a month, 0 if that is not known
              */
             worth: number;
         };
@@ -862,15 +952,16 @@ export interface components {
             lead: string;
             page: components["schemas"]["PageInfo"];
             sections: components["schemas"]["BriefSection"][];
-            /**
-             * @description What gains are in
-             * @enum {string}
-             */
+            /** @enum {string} */
             unit: "visits" | "share";
+            /** @description What gains are, in a sentence */
+            unit_note: string;
             words: components["schemas"]["BriefWords"];
         };
         BriefSection: {
-            lines: components["schemas"]["TargetView"][];
+            lines: components["schemas"]["Target"][];
+            /** @enum {string} */
+            part: "page" | "head" | "text" | "images";
             title: string;
         };
         BriefWords: {
@@ -894,19 +985,19 @@ export interface components {
         Business: {
             /**
              * Format: double
-             * @description Customers that come of a hundred visits, 0 where that is not known
+             * @description Customers that come of a hundred visits, 0 if that is not known
              */
             customers?: number;
-            /** @description Address of the home page; empty where there is none yet */
+            /** @description Address of the home page; empty if there is none yet */
             home_page: string;
-            /** @description Of the phrases: en; empty is English */
+            /** @description Of the phrases, as a tag: en, pt-BR; empty is English */
             language?: string;
             /** @description The sign of what a job brings */
             money?: string;
             /** @description The business; empty takes the site's name */
             name: string;
             phone: string;
-            /** @description The phrases of the home page; the first is its lead */
+            /** @description The phrases that were typed for the home page; they stand in the book, tied to it */
             phrases: string[];
             places: components["schemas"]["Place"][];
             /** @description What the client sells; the first is its main service */
@@ -918,7 +1009,10 @@ export interface components {
             carrier: string;
             /** @description Other pages that claim the same families */
             conflict: number[];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description How many it carries
+             */
             families: number;
             /**
              * Format: double
@@ -926,10 +1020,10 @@ export interface components {
              */
             gain: number;
             /** @enum {string} */
-            kind: "home" | "service" | "area";
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
             /**
              * Format: int64
-             * @description 0 where the page is to be made
+             * @description 0 if the page is to be made
              */
             page_id: number;
         };
@@ -948,36 +1042,63 @@ export interface components {
             /** @description What a changed target says instead */
             value?: string;
         };
+        ClientName: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /**
+             * Format: int64
+             * @description The home page
+             */
+            page_id: number;
+        };
         Column: {
             /**
              * Format: int64
-             * @description Images whose names carry a phrase
+             * @description Images whose names hold a phrase
              */
             carrying: number;
             description: string;
+            /** @description Null if the page was not read */
             details: components["schemas"]["Details"];
             /**
              * Format: int64
              * @description The rival's lineup entry, 0 for the client
              */
             entry_id: number;
-            error: string;
-            /** @description In the order of the sheet's families */
-            families: components["schemas"]["Placement"][];
+            /** @description Why the last attempt to read it failed, null if it did not */
+            failure: components["schemas"]["Failure"];
+            /** @description One for each family of the sheet */
+            families: components["schemas"]["FamilyPlacement"][];
             headings: components["schemas"]["Heading"][];
             images: components["schemas"]["Image"][];
             lang: string;
+            /**
+             * @description How it is to be read
+             * @enum {string}
+             */
+            mode: "" | "served" | "rendered";
             name: string;
-            note: string;
-            overruled: boolean;
-            /** Format: int64 */
+            /** @description What is to be known of how it came in, null for nothing */
+            note: components["schemas"]["Failure"];
+            /**
+             * Format: int64
+             * @description 0 if the page was not read
+             */
             reading_id: number;
+            /** @description The addresses that led on to the page */
             redirects: string[];
-            /** @description How the page came in: web, browser, saved file, web archive or pasted */
-            road: string;
+            /** @description Its site asks programs not to read it */
+            robots_ignored: boolean;
             /** @enum {string} */
             role: "client" | "rival";
+            /** @description Too far above the others to count for the mark */
             set_aside: boolean;
+            /**
+             * @description Where the reading came from
+             * @enum {string}
+             */
+            source: "" | "web" | "browser" | "saved_file" | "web_archive" | "pasted";
             /** @description Where the rival stood in the search */
             standing: string;
             /** Format: date-time */
@@ -986,8 +1107,7 @@ export interface components {
             /** @description A page of another kind: it counts for no mark */
             unlike: boolean;
             url: string;
-            warnings: string[];
-            way: string;
+            warnings: components["schemas"]["Warning"][];
             words: components["schemas"]["Words"];
         };
         DescribedBusiness: {
@@ -1001,29 +1121,39 @@ export interface components {
             type: string;
         };
         Details: {
+            /** @description Large images that may hold words */
             baked: string[];
+            /** @description Those that the page describes in structured data */
             businesses: components["schemas"]["DescribedBusiness"][];
             /** @description As it stands in the page */
             canonical: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Links with text to other sites
+             */
             external: number;
-            faults: ("under construction" | "no index" | "placeholder text" | "not secure" | "phone no link" | "no phone" | "no description" | "vague words" | "other language" | "words in images")[];
-            /** Format: int64 */
-            first_faults: number;
+            /** @description The gravest first */
+            flaws: components["schemas"]["Flaw"][];
+            /** @description Visible blocks in another language than the page's */
             foreign: components["schemas"]["Passages"];
             /**
              * Format: int64
              * @description Forms with something to fill in, searches left out
              */
             forms: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Links with text to this site
+             */
             internal: number;
             /** @description Addresses that a link writes to */
             mails: string[];
             /** Format: int64 */
             maps: number;
             phones: components["schemas"]["Phone"][];
+            /** @description Visible blocks of left-over text */
             placeholder: components["schemas"]["Passages"];
+            /** @description Of the business on other sites, where people follow it */
             profiles: string[];
             /** @description What the page tells search engines */
             robots: string;
@@ -1032,17 +1162,20 @@ export interface components {
             /** Format: int64 */
             testimonials: number;
             under_construction: boolean;
+            /** @description Catch-all words for the places around */
             vague: string[];
             /** Format: int64 */
             videos: number;
+            /** @description What the page says of its years in trade */
             years: string;
         };
         Entry: {
-            /** @description Why its page could not be read */
-            error: string;
+            /** @description Why its page could not be read, null if it was */
+            failure: components["schemas"]["Failure"];
             /** Format: int64 */
             id: number;
-            kind: string;
+            /** @enum {string} */
+            kind: "client" | "directory" | "list article" | "business";
             name: string;
             /** @description A high position that no business holds */
             open: boolean;
@@ -1052,66 +1185,42 @@ export interface components {
             position: number;
             /** Format: double */
             rating: number | null;
-            /** @description The evidence for the kind, or why it is not taken */
-            reason: string;
+            /** @description The evidence for the kind, or why it is no rival */
+            reason: components["schemas"]["EntryWhy"];
             /** Format: int64 */
             reviews: number | null;
             sponsored: boolean;
+            /** @description Whether it is a rival */
             taken: boolean;
             url: string;
-            /** Format: int64 */
-            words: number | null;
-        };
-        ErrorDetail: {
-            /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
-            location?: string;
-            /** @description Error message text */
-            message?: string;
-            /** @description The value at the given location */
-            value?: unknown;
-        };
-        ErrorModel: {
-            /**
-             * @description A human-readable explanation specific to this occurrence of the problem.
-             * @example Property foo is required but is missing.
-             */
-            detail?: string;
-            /** @description Optional list of individual error details */
-            errors?: components["schemas"]["ErrorDetail"][];
-            /**
-             * Format: uri
-             * @description A URI reference that identifies the specific occurrence of the problem.
-             * @example https://example.com/error-log/abc123
-             */
-            instance?: string;
             /**
              * Format: int64
-             * @description HTTP status code
-             * @example 400
+             * @description Words seen of its last reading, null if it was not read
              */
-            status?: number;
-            /**
-             * @description A short, human-readable summary of the problem type. This value should not change between occurrences of the error.
-             * @example Bad Request
-             */
-            title?: string;
-            /**
-             * Format: uri
-             * @description A URI reference to human-readable documentation for the error.
-             * @default about:blank
-             * @example https://example.com/errors/example
-             */
-            type: string;
+            words: number | null;
+        };
+        EntryWhy: {
+            /** @enum {string} */
+            code: "" | "is_client" | "list_title" | "many_listings" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand";
+            says: string;
         };
         Evidence: {
+            /** @description What the phrase comes to on every page of the sheet */
             across: components["schemas"]["Across"][];
             blocks: components["schemas"]["Block"][];
-            /** Format: int64 */
+            /** @description The key of the sheet's family that it stands for, empty for none */
+            family: string;
+            /**
+             * Format: int64
+             * @description What a browser's find-in-page counts (rule 3.1)
+             */
             find_in_page: number;
             /** @description Title, description, address, links, names and alt texts in which the phrase stands */
             labels: components["schemas"]["Marked"][];
             name: string;
+            /** @description The phrase that is marked, empty for none */
             phrase: string;
+            /** @description What the marks add up to */
             placement: components["schemas"]["Placement"];
             /** Format: int64 */
             reading_id: number;
@@ -1120,58 +1229,136 @@ export interface components {
             url: string;
             words: components["schemas"]["Words"];
         };
+        Failure: {
+            /** @enum {string} */
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "tied_to_itself" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            /** @description One or two sentences: what happened, and what to do */
+            says: string;
+        };
         FamiliesInputBody: {
             keys: string[];
+            /** @description The member that is to lead, empty for the rule's */
             lead: string;
+            /** @description In the user's words */
             reason: string;
             /** @enum {string} */
             state: "" | "kept" | "aside";
         };
         Family: {
+            /**
+             * Format: double
+             * @description Of the family, as the book has it; an estimate
+             */
+            gain: number;
+            /** @description The same from run to run; everything else speaks of the family by it */
+            key: string;
             lead: string;
             /** @description All members, the lead first */
             members: string[];
         };
         FamilyChoice: {
+            /** @description The member that is to lead, empty for the rule's */
             lead: string;
+            /** @description In the user's words */
             reason: string;
             /** @enum {string} */
             state: "" | "kept" | "aside";
         };
+        FamilyPlacement: {
+            exact: components["schemas"]["Slots"];
+            /** @description Its key */
+            family: string;
+            /**
+             * Format: int64
+             * @description In headings and body, exact and loose
+             */
+            in_copy: number;
+            loose: components["schemas"]["Slots"];
+        };
+        Figure: {
+            /** @description Those of a figure that is no number */
+            choices: string[];
+            /** @description What an empty change brings back: of a client the workspace's */
+            default: string;
+            key: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            /** @description The number of the rule that it is of (docs/rules.md) */
+            rule: string;
+            /** @enum {string} */
+            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "choice";
+            value: string;
+        };
+        FiguresBody: {
+            /**
+             * @description Values by the keys of figures; an empty one brings the other back
+             * @example {
+             *       "words.home.low": "1200"
+             *     }
+             */
+            changes: {
+                [key: string]: string;
+            };
+        };
         Filed: {
+            /** @description Why it became nobody's, null if it did not */
+            failure: components["schemas"]["Failure"];
             file: string;
+            /** @description Whose page it became, empty for nobody's */
             name: string;
             /**
              * Format: int64
              * @description The client's page that it became, 0 for a rival's or nobody's
              */
             page_id: number;
-            problem: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The reading that it became, by which it can be removed
+             */
             reading_id: number;
             /** @description The address that the file tells, empty for none */
             url: string;
+        };
+        Flaw: {
+            /** @enum {string} */
+            code: "under_construction" | "no_index" | "placeholder_text" | "not_secure" | "phone_no_link" | "no_phone" | "no_description" | "vague_words" | "other_language" | "words_in_images";
+            /** @description It must be fixed before all else */
+            first: boolean;
+            says: string;
+        };
+        FormFile: {
+            ContentType: string;
+            Filename: string;
+            IsSet: boolean;
+            /** Format: int64 */
+            Size: number;
         };
         Found: {
             /** @description Those with the most searches first */
             rows: components["schemas"]["FoundPhrase"][];
             /** @description The client's first, then the rivals' in order */
             sites: components["schemas"]["FoundSite"][];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description How many phrases there are
+             */
             total: number;
         };
         FoundPhrase: {
             /** @description Whether the client's book has it */
             in_book: boolean;
             /** @enum {string} */
-            intent: "hire" | "research" | "brand" | "elsewhere" | "broad";
+            intent: "brand" | "elsewhere" | "research" | "hire" | "broad";
             /** @description Of the sites in their order; 0 for none */
             positions: number[];
+            /** @description The client's that it names, empty for none */
             service: string;
             text: string;
             /**
              * Format: int64
-             * @description Searches a month, null where it is not known
+             * @description Searches a month, null if it is not known
              */
             volume: number | null;
         };
@@ -1183,6 +1370,7 @@ export interface components {
             site: string;
             /** @description The file or the source that it is from */
             source: string;
+            /** @description Null if no list of the site was imported */
             sums: components["schemas"]["FoundSums"];
             /** Format: date-time */
             taken_at: string | null;
@@ -1217,14 +1405,14 @@ export interface components {
         Ground: {
             /**
              * Format: double
-             * @description Customers that come of a hundred visits, 0 where that is not known
+             * @description Customers that come of a hundred visits, 0 if that is not known
              */
             customers?: number;
-            /** @description Address of the home page; empty where there is none yet */
+            /** @description Address of the home page; empty if there is none yet */
             home_page: string;
             /** Format: int64 */
             id: number;
-            /** @description Of the phrases: en; empty is English */
+            /** @description Of the phrases, as a tag: en, pt-BR; empty is English */
             language?: string;
             /** @description The sign of what a job brings */
             money?: string;
@@ -1232,7 +1420,7 @@ export interface components {
             name: string;
             pages: components["schemas"]["PageInfo"][];
             phone: string;
-            /** @description The phrases of the home page; the first is its lead */
+            /** @description The phrases that were typed for the home page; they stand in the book, tied to it */
             phrases: string[];
             places: components["schemas"]["Place"][];
             /** @description What the client sells; the first is its main service */
@@ -1251,14 +1439,23 @@ export interface components {
             low: number;
         };
         Heading: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The block in which it begins
+             */
             block: number;
             /** Format: int64 */
             level: number;
             text: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description And on to the next heading of the same or a higher level
+             */
             within: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Copy words from this heading to the next
+             */
             words: number;
         };
         HoursInputBody: {
@@ -1269,13 +1466,19 @@ export interface components {
             hours: number;
         };
         Image: {
+            /** @description Null if the attribute is absent */
             alt: string | null;
+            /** @description The background of an element */
             background: boolean;
             /** @description Large, hardly any text near it: words may be part of the picture */
             baked: boolean;
+            /** @description With its point */
             ext: string;
+            /** @description Without folder, query, extension and size suffix; empty for inline data */
             file: string;
+            /** @description In a menu, header or footer */
             frame: boolean;
+            /** @description The nearest heading above */
             heading: string;
             /**
              * Format: int64
@@ -1288,7 +1491,9 @@ export interface components {
             /** @description A better name with its extension, empty for none */
             proposal: string;
             src: string;
-            verdict: string;
+            /** @enum {string} */
+            verdict: "wrong place" | "carries" | "near" | "camera" | "machine" | "counter" | "plain" | "no name";
+            verdict_says: string;
             /**
              * Format: int64
              * @description Pixels, as the page or the file's name gives it; 0 for none
@@ -1318,13 +1523,19 @@ export interface components {
             /** Format: date-time */
             taken_at: string;
         };
+        IntentWhy: {
+            /** @enum {string} */
+            code: "names_firm" | "other_state" | "other_place" | "asks_question" | "compares" | "wants_to_know" | "service_in_place" | "service_near" | "service_with_hire" | "goods" | "no_service" | "service_alone";
+            says: string;
+        };
         LastRun: {
-            /** @description Null where nothing was measured yet */
+            /** @description Null if nothing was measured yet */
             run: components["schemas"]["Run"];
         };
         Layout: {
+            /** @description The first row names the columns */
             heading: boolean;
-            roles: string[];
+            roles: ("" | "phrase" | "volume" | "difficulty" | "position" | "address")[];
         };
         Lineup: {
             ads: string;
@@ -1335,17 +1546,23 @@ export interface components {
              * @description How many organic entries were looked at
              */
             looked_at: number;
+            /** @description Empty if no search was recorded */
             phrase: string;
-            /** @description The client's phrases */
+            /** @description The client's phrases, to search for */
             phrases: string[];
             place: string;
             /** Format: date-time */
             recorded_at: string | null;
+            /**
+             * Format: int64
+             * @description How many entries are rivals, each page once
+             */
+            rivals: number;
             /** @description Whether a search source is there */
             searchable: boolean;
         };
         LinkFact: {
-            /** @description Absolute where the page's own address is known */
+            /** @description Absolute if the page's own address is known */
             address: string;
             /** @description Whether it leads to another site */
             away: boolean;
@@ -1355,14 +1572,23 @@ export interface components {
             text: string;
         };
         Lists: {
+            /** @description Places that the client does not serve */
             elsewhere: string[];
+            /** @description Words of services that many other trades have too */
             generic: string[];
+            /** @description Words of goods, jobs and the like */
             goods: string[];
+            /** @description Words of somebody who is ready to hire */
             hire: string[];
+            /** @description Words for what is close to the searcher */
             near: string[];
+            /** @description Words that stand in names of firms and make no brand */
             ordinary: string[];
+            /** @description Words that begin a question */
             question: string[];
+            /** @description Words of somebody who wants to know, not to hire */
             research: string[];
+            /** @description Small words beside those of the language */
             small: string[];
         };
         ListsInputBody: {
@@ -1370,15 +1596,24 @@ export interface components {
             lists?: components["schemas"]["Lists"];
         };
         ListsOfWords: {
+            /** @description Places that the client does not serve */
             elsewhere: string[];
+            /** @description Words of services that many other trades have too */
             generic: string[];
+            /** @description Words of goods, jobs and the like */
             goods: string[];
+            /** @description Words of somebody who is ready to hire */
             hire: string[];
             language: string;
+            /** @description Words for what is close to the searcher */
             near: string[];
+            /** @description Words that stand in names of firms and make no brand */
             ordinary: string[];
+            /** @description Words that begin a question */
             question: string[];
+            /** @description Words of somebody who wants to know, not to hire */
             research: string[];
+            /** @description Small words beside those of the language */
             small: string[];
             /** @description Whether they are those that the program comes with */
             standard: boolean;
@@ -1393,7 +1628,8 @@ export interface components {
             /** Format: int64 */
             count: number;
             pieces: components["schemas"]["Piece"][];
-            slot: string;
+            /** @enum {string} */
+            slot: "title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere";
         };
         MembersInputBody: {
             phrases: string[];
@@ -1406,11 +1642,11 @@ export interface components {
             items: components["schemas"]["MenuItem"][];
             text: string;
         };
-        OverruleInputBody: {
-            url: string;
-        };
         PageDraft: {
-            /** @enum {string} */
+            /**
+             * @description Empty if the address is to tell it, with the service and place
+             * @enum {string}
+             */
             kind?: "" | "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
             place?: string;
             service?: string;
@@ -1426,18 +1662,29 @@ export interface components {
         PageInfo: {
             /** Format: int64 */
             id: number;
-            kind: string;
+            /** @enum {string} */
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            /** @description Empty for the home town */
             place: string;
+            /** @description What its title and h1 say that it is for, null if something else tells it */
             seems: components["schemas"]["PageDraft"];
+            /** @description What it is for; empty for none of its own */
             service: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description What its word target asks for, null if it has none
+             */
             to_write: number | null;
-            /** @description Empty where there is no page yet */
+            /** @description Empty if there is no page yet */
             url: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Words seen of its last reading, null if it was not read
+             */
             words: number | null;
         };
         Passages: {
+            /** @description The first of them, cut short */
             texts: string[];
             /** Format: int64 */
             words: number;
@@ -1452,7 +1699,7 @@ export interface components {
             html: string;
         };
         Phone: {
-            /** @description Whether a touch calls it */
+            /** @description Click to call */
             linked: boolean;
             number: string;
         };
@@ -1462,7 +1709,8 @@ export interface components {
         Piece: {
             /** @enum {string} */
             mark: "" | "exact" | "loose";
-            slots?: string[];
+            /** @description The slots that a mark counts for, the opening beside the body */
+            slots?: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
             text: string;
         };
         Place: {
@@ -1477,7 +1725,10 @@ export interface components {
         };
         Placement: {
             exact: components["schemas"]["Slots"];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description In headings and body, exact and loose
+             */
             in_copy: number;
             loose: components["schemas"]["Slots"];
         };
@@ -1495,6 +1746,29 @@ export interface components {
              */
             total: number;
         };
+        Problem: {
+            /**
+             * @description What failed
+             * @enum {string}
+             */
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "tied_to_itself" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            /** @description One or two sentences: what happened, and what to do */
+            detail: string;
+            /** Format: int64 */
+            status: number;
+            title: string;
+        };
+        Proposal: {
+            /** @description That of the page, if phrases are in another one so far */
+            language: string;
+            name: string;
+            phone: string;
+            /** @description The home town: Tarn Harbor, ME */
+            place: string;
+            /** @description What the phrase names beside the place */
+            service: string;
+            trade: string;
+        };
         QuickInputBody: {
             /** @description The client's home page */
             address: string;
@@ -1503,21 +1777,24 @@ export interface components {
             rivals: string;
         };
         ReadInputBody: {
-            /** @description The address of a page of the client or of a rival */
-            url: string;
             /**
-             * @description How it is to be read from now on; empty leaves that to the program
+             * @description How it is to be read from now on; empty is automatic
              * @enum {string}
              */
-            way: "" | "served" | "browser";
+            mode: "" | "served" | "rendered";
+            /** @description The address of a page of the client or of a rival */
+            url: string;
         };
         Refused: {
+            /** @enum {string} */
+            code: "no_phrase" | "no_word" | "many_words" | "many_letters" | "is_address" | "is_number";
             /**
              * Format: int64
              * @description The row in the list, from 1
              */
             line: number;
-            reason: string;
+            /** @description Why it was not imported */
+            says: string;
             text: string;
         };
         Report: {
@@ -1528,14 +1805,17 @@ export interface components {
              * @description Phrases that sites are found for
              */
             found: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description By it the import is undone; 0 if nothing was imported
+             */
             import_id: number;
             /**
              * Format: int64
              * @description Phrases that were there already and took the figures
              */
             joined: number;
-            /** @description The first that were not taken, with the reason */
+            /** @description The first that were not imported, with the reason */
             refused: components["schemas"]["Refused"][];
             /** Format: int64 */
             refused_total: number;
@@ -1543,6 +1823,9 @@ export interface components {
         RivalsInputBody: {
             /** @description Parted by blanks, commas or lines */
             addresses: string;
+        };
+        RobotsInputBody: {
+            url: string;
         };
         Run: {
             /** Format: int64 */
@@ -1563,7 +1846,8 @@ export interface components {
             state: "running" | "done" | "stopped" | "broken off";
         };
         RunItem: {
-            error: string;
+            /** @description Why it could not be read, null if it was */
+            failure: components["schemas"]["Failure"];
             name: string;
             /** @enum {string} */
             state: "waiting" | "reading" | "done" | "failed";
@@ -1580,16 +1864,18 @@ export interface components {
              * @description Occurrences in 1,000 copy words
              */
             rate: number;
+            /** @description With the capitals of places */
             text: string;
             /** Format: int64 */
             words: number;
         };
         Service: {
             name: string;
+            /** @description Other words for it: chimney cleaning, for a chimney sweep */
             words?: string[];
             /**
              * Format: double
-             * @description What one job brings, 0 where it is not known
+             * @description What one job brings, 0 if it is not known
              */
             worth?: number;
         };
@@ -1612,53 +1898,78 @@ export interface components {
              * @description On how many of their pages it stands
              */
             rivals: number;
+            /** @description With the capitals of places */
             text: string;
         };
         Sheet: {
             /** @description The client's page first, then the rivals' in order */
             columns: components["schemas"]["Column"][];
+            /** @description Of the page, in order of gain */
             families: components["schemas"]["Family"][];
             page: components["schemas"]["PageInfo"];
             target: components["schemas"]["SheetTarget"];
         };
         SheetTarget: {
+            /** @description By how much the mark is to be beaten */
+            beat: string;
             /**
              * Format: int64
-             * @description Images whose names should carry a phrase
+             * @description Images whose names should hold a phrase
              */
             carrying: number;
-            /** @description What the h1 should say, empty where it does */
+            /** @description What the H1 should say, empty if it does */
             h1: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The column whose figure is the mark, else -1
+             */
             mark_of: number;
-            wanted: string[][];
+            /** @description One for each family of the sheet */
+            wanted: components["schemas"]["WantedSlots"][];
             words: components["schemas"]["WordTarget"];
         };
         ShelfRow: {
             /** Format: int64 */
             id: number;
+            /** @description The lead phrase */
             lead: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 0 if the client was not found
+             */
             map_position: number;
             /** Format: date-time */
             measured_at: string | null;
             name: string;
-            /** @enum {string} */
+            /**
+             * @description The stop that has the next thing to do
+             * @enum {string}
+             */
             next: "ground" | "lineup" | "sheet" | "targets";
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 0 if the client was not found
+             */
             organic_position: number;
             /**
              * Format: int64
              * @description The home page
              */
             page_id: number;
+            /** @description The home town, empty if it is not known */
             place: string;
             /** @description Whether a search was recorded */
             searched: boolean;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the home page, null if it was not read
+             */
             to_write: number | null;
             trade: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of the home page, null if it was not read
+             */
             words: number | null;
         };
         Slip: {
@@ -1717,83 +2028,64 @@ export interface components {
             title: number;
             /**
              * Format: int64
-             * @description h1 + subheads + body + elsewhere: all visible text once (MEASURES 3.3)
+             * @description h1 + subheads + body + elsewhere: all visible text once
              */
             total: number;
         };
         TakeInputBody: {
-            /** @description Taken as a rival, or set aside */
+            /** @description Used as a rival, or dismissed */
             taken: boolean;
         };
         Target: {
-            choice: components["schemas"]["Choice"];
-            /** Format: int64 */
-            family: number;
-            first: boolean;
-            /**
-             * Format: double
-             * @description Visits a month more, or a share of the page's gain in percent; an estimate
-             */
-            gain: number;
-            /** Format: int64 */
-            image: number;
-            key: string;
-            late?: boolean;
-            lead?: boolean;
-            loose?: boolean;
-            /** Format: double */
-            minutes: number;
-            needs?: string[];
-            now: string;
-            parts?: components["schemas"]["Target"][];
-            phrase?: string;
-            /** Format: int64 */
-            rivals: number;
-            /** Format: int64 */
-            rivals_have: number;
-            subject: string;
-            wanted?: string;
-            words?: components["schemas"]["WordTarget"];
-        };
-        TargetView: {
+            /** @description The rest of the instruction */
+            after: string;
+            /** @description The instruction, up to what is to be written */
             before: string;
             choice: components["schemas"]["Choice"];
             /** @description Why: what stands there now and what rivals have */
             evidence: string;
-            /** Format: int64 */
-            family: number;
+            /** @description The key of the family that is placed, empty for none */
+            family: string;
+            /** @description It must be fixed before all others */
             first: boolean;
             /** @description Above the cut line */
             fits: boolean;
             /**
              * Format: double
-             * @description Visits a month more, or a share of the page's gain in percent; an estimate
+             * @description In the unit, 0 if no rule gives one; an estimate
              */
             gain: number;
-            /** Format: int64 */
-            image: number;
+            /** @description The same when the page is measured again */
             key: string;
-            late?: boolean;
-            lead?: boolean;
-            loose?: boolean;
+            /** @enum {string} */
+            kind: "new_page" | "title" | "description" | "address" | "h1" | "words" | "opening" | "subheads" | "body" | "image_names" | "alt";
             /** Format: double */
             minutes: number;
-            needs?: string[];
-            now: string;
-            parts?: components["schemas"]["Target"][];
-            /** @description The part of the instruction that is to be written on the page */
+            /** @description The kind in words */
+            name: string;
+            /** @description What stands inside the target of a new page */
+            parts: components["schemas"]["Target"][];
+            /** @description What is to be written on the page */
             pencil: string;
-            phrase?: string;
+            /** @description The lead of that family, as it would stand in a text */
+            phrase: string;
             /** Format: int64 */
             rivals: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Of rivals
+             */
             rivals_have: number;
-            subject: string;
-            wanted?: string;
-            words?: components["schemas"]["WordTarget"];
+            /** @description A proposed file name, empty for none */
+            wanted: string;
+            /** @description Null for targets that are not about words */
+            words: components["schemas"]["WordTarget"];
         };
         Targets: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description Targets above the cut line
+             */
             fit: number;
             /**
              * Format: double
@@ -1811,14 +2103,21 @@ export interface components {
              */
             minutes: number;
             page: components["schemas"]["PageInfo"];
-            targets: components["schemas"]["TargetView"][];
-            /**
-             * @description What gains are in: visits a month, or shares of the page's gain in percent where no searches are known
-             * @enum {string}
-             */
+            targets: components["schemas"]["Target"][];
+            /** @enum {string} */
             unit: "visits" | "share";
         };
-        Unfamiliar: {
+        WantedSlots: {
+            /** @description Its key */
+            family: string;
+            slots: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
+        };
+        Warning: {
+            /** @enum {string} */
+            code: "drawn_by_script" | "no_text" | "too_deep" | "not_html" | "sheet_missing";
+            says: string;
+        };
+        WordCount: {
             /**
              * Format: int64
              * @description How many phrases hold it
@@ -1839,25 +2138,64 @@ export interface components {
              * @description The mark and what is to be added to it
              */
             beat: number;
+            /**
+             * Format: double
+             * @description The mark is beaten by this share
+             */
+            beat_percent: number;
+            /**
+             * Format: double
+             * @description The mark is beaten by this many words at least
+             */
+            beat_words: number;
+            /** @description False if the ceiling keeps the target from the mark */
             beats_mark: boolean;
             /** Format: int64 */
             frame: number;
             guideline: components["schemas"]["Guideline"];
+            /** @description The page has enough: the work is placement */
             hold: boolean;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description The rivals' figure to beat, 0 without rivals
+             */
             mark: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The rival whose figure the mark is, else -1
+             */
             mark_of: number;
-            rule: string;
+            /**
+             * Format: double
+             * @description Over so many times the median of all, and above the ceiling, a rival does not count
+             */
+            outlier_factor: number;
+            /**
+             * @description What decided the target
+             * @enum {string}
+             */
+            rule: "guideline" | "rivals" | "ceiling";
+            /** @description Rivals too far above the others to count */
             set_aside: number[];
+            /**
+             * Format: int64
+             * @description Targets are rounded up to it
+             */
+            step: number;
             /**
              * Format: int64
              * @description Words seen that the page should have
              */
             target: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description What is missing, 0 if the page holds
+             */
             to_write: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description The copy to hand in: the target less the page's frame
+             */
             writer: number;
         };
         Words: {
@@ -1873,7 +2211,7 @@ export interface components {
             hidden: number;
             /**
              * Format: int64
-             * @description What a visitor gets by select-all and copy (MEASURES 2.2)
+             * @description What a visitor gets by select-all and copy (rule 2.2)
              */
             seen: number;
         };
@@ -1910,7 +2248,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1943,7 +2281,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1974,7 +2312,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2009,7 +2347,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2038,7 +2376,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2069,7 +2407,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2103,7 +2441,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2134,7 +2472,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2165,7 +2503,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2200,7 +2538,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2214,16 +2552,18 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "multipart/form-data": {
                     /**
                      * Format: binary
-                     * @description filename of the file being uploaded
+                     * @description CSV, TSV or XLSX
                      */
-                    filename?: string;
-                    /** @description general purpose name for multipart form value */
-                    name?: string;
+                    file: string;
+                    /** @description What the columns hold, as JSON; left out it is guessed */
+                    layout?: string;
+                    /** @description The site whose found-for list it is; left out it is one for the book */
+                    site?: string;
                 };
             };
         };
@@ -2243,7 +2583,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2273,7 +2613,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2304,7 +2644,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2339,7 +2679,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2374,7 +2714,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2409,7 +2749,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2423,16 +2763,18 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "multipart/form-data": {
                     /**
                      * Format: binary
-                     * @description filename of the file being uploaded
+                     * @description CSV, TSV or XLSX
                      */
-                    filename?: string;
-                    /** @description general purpose name for multipart form value */
-                    name?: string;
+                    file: string;
+                    /** @description What the columns hold, as JSON; left out it is guessed */
+                    layout?: string;
+                    /** @description The site whose found-for list it is; left out it is one for the book */
+                    site?: string;
                 };
             };
         };
@@ -2452,7 +2794,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2487,7 +2829,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2518,7 +2860,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2551,7 +2893,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2582,7 +2924,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2617,7 +2959,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2652,7 +2994,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2688,7 +3030,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2720,7 +3062,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2755,7 +3097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2791,12 +3133,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    takePageOff: {
+    removePage: {
         parameters: {
             query?: never;
             header?: never;
@@ -2821,37 +3163,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    bringPageBack: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client: number;
-                page: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2883,7 +3195,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2918,7 +3230,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2955,7 +3267,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -2992,7 +3304,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3007,16 +3319,17 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
+        requestBody?: {
             content: {
                 "multipart/form-data": {
                     /**
-                     * Format: binary
-                     * @description filename of the file being uploaded
+                     * Format: int64
+                     * @description The rival's lineup entry; 0 for the client's page
                      */
-                    filename?: string;
-                    /** @description general purpose name for multipart form value */
-                    name?: string;
+                    entry?: number;
+                    files: string[];
+                    /** @description The path of each file with its folders, as a JSON list */
+                    paths?: string;
                 };
             };
         };
@@ -3036,7 +3349,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3073,7 +3386,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3109,7 +3422,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restorePage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3141,7 +3484,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3173,7 +3516,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3209,7 +3552,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3251,7 +3594,38 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposal"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3286,12 +3660,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    dropReading: {
+    removeReading: {
         parameters: {
             query?: never;
             header?: never;
@@ -3316,7 +3690,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3351,7 +3725,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3382,7 +3756,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3413,12 +3787,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    overrule: {
+    ignoreRobots: {
         parameters: {
             query?: never;
             header?: never;
@@ -3430,7 +3804,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OverruleInputBody"];
+                "application/json": components["schemas"]["RobotsInputBody"];
             };
         };
         responses: {
@@ -3449,7 +3823,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3481,7 +3855,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3513,7 +3887,102 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clientYardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeClientYardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    names: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientName"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -3546,7 +4015,69 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    yardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeYardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
                 };
             };
         };
