@@ -35,7 +35,7 @@ func TestKilledInTheMiddle(t *testing.T) {
 	defer p.kill(t)
 	after := get[struct{ Run app.Run }](t, p, path+"/run").Run
 	assert.Equal(t, run.ID, after.ID)
-	assert.Equal(t, "broken off", after.State)
+	assert.Equal(t, "interrupted", after.State)
 	assert.Equal(t, 5, after.Done)
 	for _, item := range after.Items {
 		assert.NotEqual(t, "reading", item.State)

@@ -16,19 +16,19 @@ type Verdict string
 // The verdicts, in the order in which they are tried. NoName is that of
 // inline data.
 const (
-	WrongPlace Verdict = "wrong place"
-	Carries    Verdict = "carries"
-	Near       Verdict = "near"
-	Camera     Verdict = "camera"
-	Machine    Verdict = "machine"
-	Counter    Verdict = "counter"
-	Plain      Verdict = "plain"
-	NoName     Verdict = "no name"
+	WrongPlace    Verdict = "wrong_place"
+	HasPhrase     Verdict = "has_phrase"
+	Partly        Verdict = "partly"
+	CameraName    Verdict = "camera_name"
+	GeneratedName Verdict = "generated_name"
+	NumberedName  Verdict = "numbered_name"
+	WithoutPhrase Verdict = "without_phrase"
+	NoName        Verdict = "no_name"
 )
 
 // Verdicts are all of them.
 func Verdicts() []Verdict {
-	return []Verdict{WrongPlace, Carries, Near, Camera, Machine, Counter, Plain, NoName}
+	return []Verdict{WrongPlace, HasPhrase, Partly, CameraName, GeneratedName, NumberedName, WithoutPhrase, NoName}
 }
 
 // Judge knows the families of a page and the client's services and places.
@@ -132,17 +132,17 @@ func (j *Judge) VerdictOf(name string, words []string, holdsFamily bool) Verdict
 	case j.PlacesBound && other && !own:
 		return WrongPlace
 	case holdsFamily, service && (own || holdsAny(stems, j.places)):
-		return Carries
+		return HasPhrase
 	case service, own, other, j.holdsHalf(stems):
-		return Near
+		return Partly
 	case strings.ContainsAny(name, "0123456789sS") && cameraName.MatchString(name):
-		return Camera
+		return CameraName
 	case machine(name, words):
-		return Machine
+		return GeneratedName
 	case counter(words):
-		return Counter
+		return NumberedName
 	}
-	return Plain
+	return WithoutPhrase
 }
 
 func (j *Judge) stems(tokens []string) []string {

@@ -34,7 +34,7 @@ type Kind string
 const (
 	Client      Kind = "client"
 	Directory   Kind = "directory"
-	ListArticle Kind = "list article"
+	ListArticle Kind = "list_article"
 	Business    Kind = "business"
 )
 

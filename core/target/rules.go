@@ -16,7 +16,7 @@ type MarkRule string
 const (
 	Strongest MarkRule = "strongest"
 	Median    MarkRule = "median"
-	BestThree MarkRule = "best three"
+	BestThree MarkRule = "best_three"
 )
 
 // MarkRules are all of them.

@@ -228,7 +228,7 @@ func TestBrokenOff(t *testing.T) {
 	defer second.Close()
 	r, err := second.Runs.Last(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, "broken off", r.State)
+	assert.Equal(t, "interrupted", r.State)
 }
 
 func TestWatch(t *testing.T) {

@@ -53,7 +53,7 @@ func TestSeed(t *testing.T) {
 		kinds[string(e.Kind)]++
 	}
 	assert.GreaterOrEqual(t, kinds["business"], 4)
-	for _, kind := range []string{"client", "directory", "list article"} {
+	for _, kind := range []string{"client", "directory", "list_article"} {
 		assert.Positive(t, kinds[kind], kind)
 	}
 

@@ -9,10 +9,10 @@ import (
 
 // The states of a job.
 const (
-	JobRunning   = "running"
-	JobDone      = "done"
-	JobStopped   = "stopped"
-	JobBrokenOff = "broken off"
+	JobRunning     = "running"
+	JobDone        = "done"
+	JobStopped     = "stopped"
+	JobInterrupted = "interrupted"
 )
 
 // The states of a job's item.

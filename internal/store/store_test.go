@@ -222,9 +222,9 @@ func TestJobsAndChoices(t *testing.T) {
 		require.NoError(t, tx.SetItem(job, JobItem{Position: 1, State: ItemReading}))
 		running, err := tx.RunningJobs()
 		assert.Equal(t, []int64{job}, running)
-		require.NoError(t, tx.EndJob(job, JobBrokenOff, time.Now()))
+		require.NoError(t, tx.EndJob(job, JobInterrupted, time.Now()))
 		last, err := tx.LastJob(id)
-		assert.Equal(t, JobBrokenOff, last.State)
+		assert.Equal(t, JobInterrupted, last.State)
 		assert.Equal(t, []string{ItemDone, ItemWaiting}, []string{last.Items[0].State, last.Items[1].State})
 		return err
 	})

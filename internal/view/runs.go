@@ -6,7 +6,7 @@ import "time"
 type Run struct {
 	ID       int64     `json:"id"`
 	ClientID int64     `json:"client_id"`
-	State    string    `json:"state" enum:"running,done,stopped,broken off"`
+	State    string    `json:"state" enum:"running,done,stopped,interrupted"`
 	Started  time.Time `json:"started"`
 	Done     int       `json:"done" doc:"Pages read"`
 	Failed   int       `json:"failed"`

@@ -141,17 +141,17 @@ func Verdict(v imagename.Verdict) string {
 	switch v {
 	case imagename.WrongPlace:
 		return "names another place"
-	case imagename.Carries:
+	case imagename.HasPhrase:
 		return "holds a phrase"
-	case imagename.Near:
+	case imagename.Partly:
 		return "only service or place"
-	case imagename.Camera:
+	case imagename.CameraName:
 		return "camera name"
-	case imagename.Machine:
+	case imagename.GeneratedName:
 		return "generated name"
-	case imagename.Counter:
+	case imagename.NumberedName:
 		return "numbered name"
-	case imagename.Plain:
+	case imagename.WithoutPhrase:
 		return "other words"
 	case imagename.NoName:
 		return "no file name"

@@ -86,7 +86,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 		Figures: target.StandardRules().WordFigures}
 	for _, k := range target.Kinds() {
 		t.Run(string(k.Kind), func(t *testing.T) {
-			x := target.Target{Kind: k.Kind, Words: &words, Now: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3}
+			x := target.Target{Kind: k.Kind, Words: &words, Now: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.CameraName, Rivals: 4, RivalsHave: 3}
 			says := Instruct(x, "Chimney sweep Tarn Harbor")
 			assert.NotEmpty(t, says.Before)
 			assert.Equal(t, k.Places, says.Pencil == "Chimney sweep Tarn Harbor")

@@ -237,7 +237,7 @@ func (r *Runs) BreakOff(ctx context.Context) error {
 			return err
 		}
 		for _, id := range ids {
-			if err := tx.EndJob(id, store.JobBrokenOff, r.now()); err != nil {
+			if err := tx.EndJob(id, store.JobInterrupted, r.now()); err != nil {
 				return err
 			}
 		}

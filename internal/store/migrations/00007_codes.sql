@@ -13,6 +13,9 @@ UPDATE lineup_entries SET reason = CASE reason WHEN 'the client' THEN 'is_client
     WHEN 'has no site' THEN 'has_no_site' WHEN 'taken from the map pack' THEN 'taken_already' WHEN 'set aside by hand' THEN 'dismissed_by_hand'
     WHEN 'list_title' THEN reason WHEN 'many_listings' THEN reason WHEN 'beyond_most' THEN reason ELSE '' END;
 
+UPDATE lineup_entries SET kind = 'list_article' WHERE kind = 'list article';
+UPDATE jobs SET state = 'interrupted' WHERE state = 'broken off';
+
 -- What is paid for is no rival: taking it makes a typed rival of it.
 INSERT INTO lineup_entries (client_id, part, position, name, url, kind, taken)
     SELECT client_id, 'typed', 100 + MIN(position), MIN(name), url, 'business', 1 FROM lineup_entries AS e

@@ -5,12 +5,15 @@ type Schemas = components['schemas']
 export type ShelfRow = Schemas['ShelfRow']
 export type Business = Schemas['Business']
 export type Ground = Schemas['Ground']
+export type Proposal = Schemas['Proposal']
 export type Lineup = Schemas['Lineup']
 export type Entry = Schemas['Entry']
+export type Failure = Schemas['Failure']
 export type Run = Schemas['Run']
 export type Sheet = Schemas['Sheet']
 export type Column = Schemas['Column']
 export type Details = Schemas['Details']
+export type Flaw = Schemas['Flaw']
 export type PageFacts = Schemas['PageFacts']
 export type MenuItem = Schemas['MenuItem']
 export type Filed = Schemas['Filed']
@@ -18,7 +21,7 @@ export type Placement = Schemas['Placement']
 export type Slots = Schemas['Slots']
 export type Evidence = Schemas['Evidence']
 export type Targets = Schemas['Targets']
-export type TargetView = Schemas['TargetView']
+export type Target = Schemas['Target']
 export type Choice = Schemas['Choice']
 export type Brief = Schemas['Brief']
 export type Book = Schemas['Book']
@@ -35,17 +38,30 @@ export type Found = Schemas['Found']
 export type FoundPhrase = Schemas['FoundPhrase']
 export type Lists = Schemas['Lists']
 
+/** What the values of lists are called in the API. */
+export type Intent = BookRow['intent']
+export type GainUnit = Targets['unit']
+export type ReadMode = Column['mode']
+export type ColumnRole = Layout['roles'][number]
+
+/** An id as all queries and changes take it: it may become another one. */
+export type Id = () => number
+
 export const api = createClient<paths>({ baseUrl: '/' })
 
-/** The one sentence that a problem answer holds. */
+/** Writes a body as a form: values under their names, each file of a list under the same one. */
+export function asForm(body: Record<string, unknown>): FormData {
+  const form = new FormData()
+  for (const [name, value] of Object.entries(body))
+    for (const one of Array.isArray(value) ? value : [value])
+      if (one !== undefined) form.append(name, one instanceof Blob ? one : String(one))
+  return form
+}
+
+/** The sentence of an answer that something failed. */
 function sentence(problem: unknown): string {
-  if (problem && typeof problem === 'object') {
-    const p = problem as { detail?: string; errors?: { message?: string; location?: string }[] }
-    const first = p.errors?.[0]
-    if (first?.message) return `${first.location?.replace(/^body\./, '') ?? 'the entry'}: ${first.message}`
-    if (p.detail) return p.detail
-  }
-  return 'the program did not answer: is it still running?'
+  const said = problem && typeof problem === 'object' && (problem as { detail?: string }).detail
+  return said || 'The program did not answer. Check that it is still running.'
 }
 
 /** Takes the data out of an answer, or throws its sentence. */

@@ -1,10 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/vue-query'
-import { api, taken, type PageDraft } from './client'
+import { useMutation } from '@tanstack/vue-query'
+import { useFollow } from './changes'
+import { api, taken, type Id, type PageDraft } from './client'
 
 /** Changes of a client's list of pages. */
-export function usePages(client: () => number) {
-  const cache = useQueryClient()
-  const onSettled = () => cache.invalidateQueries({ queryKey: ['client', client()] })
+export function usePages(client: Id) {
+  const onSettled = useFollow(client)
   const pathOf = (page: number) => ({ params: { path: { client: client(), page } } })
   return {
     add: useMutation({
@@ -17,8 +17,9 @@ export function usePages(client: () => number) {
         taken(api.PUT('/api/clients/{client}/pages/{page}', { ...pathOf(page), body })),
       onSettled,
     }),
-    bringBack: useMutation({
-      mutationFn: (page: number) => taken(api.POST('/api/clients/{client}/pages/{page}/back', pathOf(page))),
+    restore: useMutation({
+      mutationFn: (page: number) =>
+        taken(api.POST('/api/clients/{client}/pages/{page}/restore', pathOf(page))),
       onSettled,
     }),
     remove: useMutation({

@@ -1,223 +1,140 @@
-import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { api, taken, type Business, type Choice, type Run } from './client'
+import { skipToken, useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { api, taken, type Id, type Run } from './client'
+import { keys } from './keys'
 
-type Id = MaybeRefOrGetter<number>
-
-/** Lists all clients. */
+/** All clients as the shelf shows them. */
 export function useShelf() {
-  return useQuery({ queryKey: ['shelf'], queryFn: () => taken(api.GET('/api/clients')) })
+  return useQuery({ queryKey: keys.shelf, queryFn: () => taken(api.GET('/api/clients')) })
 }
+
+/** All clients by name. */
+export function useNames() {
+  return useQuery({ queryKey: keys.names, queryFn: () => taken(api.GET('/api/names')) })
+}
+
+const ofClient = (client: Id) => ({ params: { path: { client: client() } } })
+const ofPage = (client: Id, page: Id) => ({ params: { path: { client: client(), page: page() } } })
+const ofColumn = (client: Id, page: Id, entry: Id) => ({
+  params: { path: { client: client(), page: page() }, query: { entry: entry() } },
+})
 
 export function useGround(client: Id) {
   return useQuery({
-    queryKey: ['client', client, 'ground'],
-    queryFn: () => taken(api.GET('/api/clients/{client}', { params: { path: { client: toValue(client) } } })),
+    queryKey: computed(() => keys.ground(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}', ofClient(client))),
+  })
+}
+
+/** What the client's home page says of the business, where nothing was entered yet. */
+export function useProposal(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.proposal(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/proposal', ofClient(client))),
   })
 }
 
 export function useLineup(client: Id) {
   return useQuery({
-    queryKey: ['client', client, 'lineup'],
-    queryFn: () =>
-      taken(api.GET('/api/clients/{client}/lineup', { params: { path: { client: toValue(client) } } })),
+    queryKey: computed(() => keys.lineup(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/lineup', ofClient(client))),
   })
 }
 
 /**
- * The newest run, null where there was none. It comes by events alone
+ * The newest run, null if there was none. It comes by events alone
  * (useProgress): an answer that was asked for could be older than an event that
  * came meanwhile, and put it back.
  */
 export function useRun(client: Id) {
-  return useQuery<Run | null>({ queryKey: ['client', client, 'run'], queryFn: skipToken })
+  return useQuery<Run | null>({ queryKey: computed(() => keys.run(client())), queryFn: skipToken })
 }
 
 export function useSheet(client: Id, page: Id) {
   return useQuery({
-    queryKey: ['client', client, 'sheet', page],
-    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/sheet', pathOf(client, page))),
+    queryKey: computed(() => keys.sheet(client(), page())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/sheet', ofPage(client, page))),
   })
 }
 
 export function useTargets(client: Id, page: Id) {
   return useQuery({
-    queryKey: ['client', client, 'targets', page],
-    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/targets', pathOf(client, page))),
+    queryKey: computed(() => keys.targets(client(), page())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/targets', ofPage(client, page))),
   })
 }
 
 export function useBrief(client: Id, page: Id) {
   return useQuery({
-    queryKey: ['client', client, 'brief', page],
-    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/brief', pathOf(client, page))),
+    queryKey: computed(() => keys.brief(client(), page())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/brief', ofPage(client, page))),
   })
 }
 
 /** What a figure of the sheet was counted in, with a phrase marked. */
-export function useEvidence(
-  client: Id,
-  page: Id,
-  entry: Id,
-  phrase: MaybeRefOrGetter<string>,
-  enabled: MaybeRefOrGetter<boolean>,
-) {
+export function useEvidence(client: Id, page: Id, entry: Id, phrase: () => string, enabled: () => boolean) {
   return useQuery({
-    queryKey: ['client', client, 'evidence', page, entry, phrase],
-    enabled: computed(() => toValue(enabled)),
-    queryFn: () =>
-      taken(
+    queryKey: computed(() => keys.evidence(client(), page(), entry(), phrase())),
+    enabled: computed(enabled),
+    queryFn: () => {
+      const { params } = ofColumn(client, page, entry)
+      return taken(
         api.GET('/api/clients/{client}/pages/{page}/evidence', {
-          params: {
-            path: { client: toValue(client), page: toValue(page) },
-            query: { entry: toValue(entry), phrase: toValue(phrase) },
-          },
+          params: { ...params, query: { ...params.query, phrase: phrase() } },
         }),
-      ),
+      )
+    },
   })
 }
 
 /** All there is on a page of the sheet beside its words. */
 export function usePageFacts(client: Id, page: Id, entry: Id) {
   return useQuery({
-    queryKey: ['client', client, 'facts', page, entry],
-    queryFn: () =>
-      taken(
-        api.GET('/api/clients/{client}/pages/{page}/facts', {
-          params: {
-            path: { client: toValue(client), page: toValue(page) },
-            query: { entry: toValue(entry) },
-          },
-        }),
-      ),
+    queryKey: computed(() => keys.facts(client(), page(), entry())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/facts', ofColumn(client, page, entry))),
   })
 }
 
 /** What a page's copy is made of, and what its rivals share. */
 export function useMadeOf(client: Id, page: Id, entry: Id) {
   return useQuery({
-    queryKey: ['client', client, 'made', page, entry],
+    queryKey: computed(() => keys.madeOf(client(), page(), entry())),
     queryFn: () =>
-      taken(
-        api.GET('/api/clients/{client}/pages/{page}/made-of', {
-          params: {
-            path: { client: toValue(client), page: toValue(page) },
-            query: { entry: toValue(entry) },
-          },
-        }),
-      ),
+      taken(api.GET('/api/clients/{client}/pages/{page}/made-of', ofColumn(client, page, entry))),
   })
 }
 
-function pathOf(client: Id, page: Id) {
-  return { params: { path: { client: toValue(client), page: toValue(page) } } }
+/** A client's phrase book in families. */
+export function useBook(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.book(client())),
+    // Thousands of families are replaced as a whole; watching each is slow.
+    shallow: true,
+    queryFn: () => taken(api.GET('/api/clients/{client}/book', ofClient(client))),
+  })
 }
 
-/** Changes of a client; all that is shown of it follows. */
-export function useChanges(client: Id) {
-  const cache = useQueryClient()
-  const follow = () =>
-    Promise.all([
-      cache.invalidateQueries({ queryKey: ['client', toValue(client)] }),
-      cache.invalidateQueries({ queryKey: ['shelf'] }),
-    ])
-  const path = () => ({ params: { path: { client: toValue(client) } } })
-  const change = <T, R>(mutationFn: (value: T) => Promise<R>) =>
-    useMutation({ mutationFn, onSettled: follow })
-
-  return {
-    saveGround: change((body: Business) => taken(api.PUT('/api/clients/{client}', { ...path(), body }))),
-    search: change((phrase: string) =>
-      taken(api.POST('/api/clients/{client}/lineup/search', { ...path(), body: { phrase } })),
-    ),
-    pasteRivals: change((addresses: string) =>
-      taken(api.POST('/api/clients/{client}/lineup/rivals', { ...path(), body: { addresses } })),
-    ),
-    take: change(({ entry, taken: isTaken }: { entry: number; taken: boolean }) =>
-      taken(
-        api.PUT('/api/clients/{client}/lineup/{entry}', {
-          params: { path: { client: toValue(client), entry } },
-          body: { taken: isTaken },
-        }),
-      ),
-    ),
-    measure: change(() => taken(api.POST('/api/clients/{client}/run', path()))),
-    readPage: change(({ url, way }: { url: string; way: '' | 'served' | 'browser' }) =>
-      taken(api.POST('/api/clients/{client}/read', { ...path(), body: { url, way } })),
-    ),
-    resume: change((run: number) =>
-      taken(
-        api.POST('/api/clients/{client}/run/{run}/resume', {
-          params: { path: { client: toValue(client), run } },
-        }),
-      ),
-    ),
-    overrule: change(({ run, url }: { run: number; url: string }) =>
-      taken(
-        api.POST('/api/clients/{client}/run/{run}/overrule', {
-          params: { path: { client: toValue(client), run } },
-          body: { url },
-        }),
-      ),
-    ),
-    stop: change((run: number) =>
-      taken(
-        api.POST('/api/clients/{client}/run/{run}/stop', {
-          params: { path: { client: toValue(client), run } },
-        }),
-      ),
-    ),
-    choose: change(({ page, key, ...choice }: { page: number; key: string } & Choice) =>
-      taken(
-        api.PUT('/api/clients/{client}/pages/{page}/targets', {
-          params: { path: { client: toValue(client), page } },
-          body: { key, ...choice },
-        }),
-      ),
-    ),
-    setHours: change((hours: number) =>
-      taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours } })),
-    ),
-    dropReadings: change((readings: number[]) =>
-      Promise.all(
-        readings.map((reading) =>
-          taken(
-            api.DELETE('/api/clients/{client}/readings/{reading}', {
-              params: { path: { client: toValue(client), reading } },
-            }),
-          ),
-        ),
-      ),
-    ),
-    paste: change(({ page, entry, html }: { page: number; entry: number; html: string }) =>
-      taken(
-        api.POST('/api/clients/{client}/pages/{page}/paste', {
-          params: { path: { client: toValue(client), page } },
-          body: { entry, html },
-        }),
-      ),
-    ),
-  }
+/** Phrases of services, places and patterns that the book does not hold yet. */
+export function useCandidates(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.candidates(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/book/candidates', ofClient(client))),
+  })
 }
 
-/** Makes and deletes clients. */
-export function useClients() {
-  const cache = useQueryClient()
-  const onSettled = () => cache.invalidateQueries({ queryKey: ['shelf'] })
-  return {
-    add: useMutation({
-      mutationFn: (body: Business) => taken(api.POST('/api/clients', { body })),
-      onSettled,
-    }),
-    quick: useMutation({
-      mutationFn: (body: { address: string; phrase: string; rivals: string }) =>
-        taken(api.POST('/api/quick', { body })),
-      onSettled,
-    }),
-    remove: useMutation({
-      mutationFn: (client: number) =>
-        taken(api.DELETE('/api/clients/{client}', { params: { path: { client } } })),
-      onSettled,
-    }),
-  }
+/** The lists of words by which intents are judged. */
+export function useLists(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.lists(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/book/lists', ofClient(client))),
+  })
+}
+
+/** What the client's site and its rivals' are found for, side by side. */
+export function useFound(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.found(client())),
+    shallow: true,
+    queryFn: () => taken(api.GET('/api/clients/{client}/found', ofClient(client))),
+  })
 }

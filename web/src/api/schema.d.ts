@@ -1175,7 +1175,7 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            kind: "client" | "directory" | "list article" | "business";
+            kind: "client" | "directory" | "list_article" | "business";
             name: string;
             /** @description A high position that no business holds */
             open: boolean;
@@ -1492,7 +1492,7 @@ export interface components {
             proposal: string;
             src: string;
             /** @enum {string} */
-            verdict: "wrong place" | "carries" | "near" | "camera" | "machine" | "counter" | "plain" | "no name";
+            verdict: "wrong_place" | "has_phrase" | "partly" | "camera_name" | "generated_name" | "numbered_name" | "without_phrase" | "no_name";
             verdict_says: string;
             /**
              * Format: int64
@@ -1843,7 +1843,7 @@ export interface components {
             /** Format: date-time */
             started: string;
             /** @enum {string} */
-            state: "running" | "done" | "stopped" | "broken off";
+            state: "running" | "done" | "stopped" | "interrupted";
         };
         RunItem: {
             /** @description Why it could not be read, null if it was */

@@ -1,0 +1,102 @@
+import { useMutation, useQueryClient } from '@tanstack/vue-query'
+import { api, taken, type Business, type Choice, type Id, type ReadMode } from './client'
+import { keys } from './keys'
+
+/** Makes all that is shown of a client follow a change, with the lists of clients. */
+export function useFollow(client: Id) {
+  const cache = useQueryClient()
+  return () =>
+    Promise.all(
+      [keys.client(client()), keys.shelf, keys.names].map((queryKey) =>
+        cache.invalidateQueries({ queryKey }),
+      ),
+    )
+}
+
+/** Changes of a client; all that is shown of it follows. */
+export function useChanges(client: Id) {
+  const onSettled = useFollow(client)
+  const path = () => ({ params: { path: { client: client() } } })
+  const ofRun = (run: number) => ({ params: { path: { client: client(), run } } })
+  const change = <T, R>(mutationFn: (value: T) => Promise<R>) => useMutation({ mutationFn, onSettled })
+
+  return {
+    saveGround: change((body: Business) => taken(api.PUT('/api/clients/{client}', { ...path(), body }))),
+    search: change((phrase: string) =>
+      taken(api.POST('/api/clients/{client}/lineup/search', { ...path(), body: { phrase } })),
+    ),
+    pasteRivals: change((addresses: string) =>
+      taken(api.POST('/api/clients/{client}/lineup/rivals', { ...path(), body: { addresses } })),
+    ),
+    take: change(({ entry, taken: isTaken }: { entry: number; taken: boolean }) =>
+      taken(
+        api.PUT('/api/clients/{client}/lineup/{entry}', {
+          params: { path: { client: client(), entry } },
+          body: { taken: isTaken },
+        }),
+      ),
+    ),
+    measure: change(() => taken(api.POST('/api/clients/{client}/run', path()))),
+    readPage: change((body: { url: string; mode: ReadMode }) =>
+      taken(api.POST('/api/clients/{client}/read', { ...path(), body })),
+    ),
+    resume: change((run: number) => taken(api.POST('/api/clients/{client}/run/{run}/resume', ofRun(run)))),
+    ignoreRobots: change(({ run, url }: { run: number; url: string }) =>
+      taken(api.POST('/api/clients/{client}/run/{run}/ignore-robots', { ...ofRun(run), body: { url } })),
+    ),
+    stop: change((run: number) => taken(api.POST('/api/clients/{client}/run/{run}/stop', ofRun(run)))),
+    choose: change(({ page, key, ...choice }: { page: number; key: string } & Choice) =>
+      taken(
+        api.PUT('/api/clients/{client}/pages/{page}/targets', {
+          params: { path: { client: client(), page } },
+          body: { key, ...choice },
+        }),
+      ),
+    ),
+    setHours: change((hours: number) =>
+      taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours } })),
+    ),
+    removeReadings: change((readings: number[]) =>
+      Promise.all(
+        readings.map((reading) =>
+          taken(
+            api.DELETE('/api/clients/{client}/readings/{reading}', {
+              params: { path: { client: client(), reading } },
+            }),
+          ),
+        ),
+      ),
+    ),
+    paste: change(({ page, ...body }: { page: number; entry: number; html: string }) =>
+      taken(
+        api.POST('/api/clients/{client}/pages/{page}/paste', {
+          params: { path: { client: client(), page } },
+          body,
+        }),
+      ),
+    ),
+  }
+}
+
+/** Makes and deletes clients. */
+export function useClients() {
+  const cache = useQueryClient()
+  const onSettled = () =>
+    Promise.all([keys.shelf, keys.names].map((queryKey) => cache.invalidateQueries({ queryKey })))
+  return {
+    add: useMutation({
+      mutationFn: (body: Business) => taken(api.POST('/api/clients', { body })),
+      onSettled,
+    }),
+    quick: useMutation({
+      mutationFn: (body: { address: string; phrase: string; rivals: string }) =>
+        taken(api.POST('/api/quick', { body })),
+      onSettled,
+    }),
+    remove: useMutation({
+      mutationFn: (client: number) =>
+        taken(api.DELETE('/api/clients/{client}', { params: { path: { client } } })),
+      onSettled,
+    }),
+  }
+}

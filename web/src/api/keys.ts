@@ -1,0 +1,30 @@
+/**
+ * The keys of all that is asked of the program. What is shown of a client stands
+ * below its `client` key, so that a change makes all of it follow.
+ */
+export const keys = {
+  /** All clients as the shelf shows them. */
+  shelf: ['shelf'] as const,
+  /** All clients by name. */
+  names: ['names'] as const,
+  client: (client: number) => ['client', client] as const,
+  ground: (client: number) => ['client', client, 'ground'] as const,
+  proposal: (client: number) => ['client', client, 'proposal'] as const,
+  book: (client: number) => ['client', client, 'book'] as const,
+  candidates: (client: number) => ['client', client, 'candidates'] as const,
+  lists: (client: number) => ['client', client, 'lists'] as const,
+  found: (client: number) => ['client', client, 'found'] as const,
+  lineup: (client: number) => ['client', client, 'lineup'] as const,
+  run: (client: number) => ['client', client, 'run'] as const,
+  sheet: (client: number, page: number) => ['client', client, 'sheet', page] as const,
+  targets: (client: number, page: number) => ['client', client, 'targets', page] as const,
+  brief: (client: number, page: number) => ['client', client, 'brief', page] as const,
+  evidence: (client: number, page: number, entry: number, phrase: string) =>
+    ['client', client, 'evidence', page, entry, phrase] as const,
+  facts: (client: number, page: number, entry: number) => ['client', client, 'facts', page, entry] as const,
+  madeOf: (client: number, page: number, entry: number) =>
+    ['client', client, 'made of', page, entry] as const,
+}
+
+/** Whether a key is that of a run, which comes by events alone. */
+export const isRun = (key: readonly unknown[]) => key[0] === 'client' && key[2] === 'run'
