@@ -45,6 +45,7 @@ compiler:
 	  apt-get update -qq && apt-get install -y -qq --no-install-recommends gcc libc6-dev > /dev/null; }
 
 test: build lint browser compiler
+	cd web && npm run --silent test
 	CGO_ENABLED=1 go test -race ./core/... ./internal/... ./cmd/...
 	go test -count 1 -timeout 12m ./e2e/...
 

@@ -10,5 +10,6 @@ export default ts.config(
   ...vue.configs['flat/recommended'],
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
   { rules: { 'no-undef': 'off', 'vue/multi-word-component-names': 'off' } },
+  { rules: { 'vue/max-len': ['error', { code: 120, template: 120 }] } },
   prettier,
 )

@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig } from 'vite'
+import { defineConfig } from 'vitest/config'
 import vuetify from 'vite-plugin-vuetify'
 
 export default defineConfig({
@@ -12,5 +12,6 @@ export default defineConfig({
     chunkSizeWarningLimit: 1600,
     rolldownOptions: { input: ['index.html', 'api.html'] },
   },
+  test: { include: ['src/**/*.test.ts'] },
   server: { proxy: { '/api': 'http://127.0.0.1:8017' } },
 })

@@ -20,6 +20,7 @@ type Book struct {
 	Imports    []ImportInfo   `json:"imports" doc:"The lists that were imported, the last first: that one can be undone"`
 	Unfamiliar []WordCount    `json:"unfamiliar" doc:"Words that stand in no list, the most frequent first"`
 	Slips      []SlipCount    `json:"slips" doc:"Words that may be others with a letter wrong, for a tie"`
+	OtherShare float64        `json:"other_share" doc:"With this share of their volume the members beside the lead count"`
 	Ties       [][]string     `json:"ties" doc:"Words that are taken as one, each group's first word first"`
 }
 

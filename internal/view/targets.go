@@ -9,13 +9,14 @@ import (
 
 // Targets is what a page must have, in the order in which it is worth doing.
 type Targets struct {
-	Page    PageInfo `json:"page"`
-	Hours   float64  `json:"hours" doc:"To spend on this client's targets"`
-	Targets []Target `json:"targets"`
-	Fit     int      `json:"fit" doc:"Targets above the cut line"`
-	Gain    float64  `json:"gain" doc:"Above the cut line, in the unit; an estimate"`
-	Unit    GainUnit `json:"unit"`
-	Minutes float64  `json:"minutes" doc:"Of all open targets"`
+	Page     PageInfo `json:"page"`
+	Hours    float64  `json:"hours" doc:"To spend on this client's targets"`
+	Targets  []Target `json:"targets"`
+	Fit      int      `json:"fit" doc:"Targets above the cut line"`
+	Gain     float64  `json:"gain" doc:"Above the cut line, in the unit; an estimate"`
+	Unit     GainUnit `json:"unit"`
+	UnitNote string   `json:"unit_note" doc:"What gains are, in a sentence"`
+	Minutes  float64  `json:"minutes" doc:"Of all open targets"`
 }
 
 // Target is one thing a page must have, as people read it.

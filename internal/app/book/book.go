@@ -56,7 +56,7 @@ func (b *Book) Get(ctx context.Context, id int64) (*view.Book, error) {
 		return nil, err
 	}
 	out := show(families)
-	out.Phrases, out.Ties = len(k.Phrases), k.Ties()
+	out.Phrases, out.Ties, out.OtherShare = len(k.Phrases), k.Ties(), k.Yardstick.Visits.Others
 	for _, i := range imports {
 		out.Imports = append(out.Imports, view.ImportInfo{ID: i.ID, Name: i.Name, TakenAt: i.TakenAt, Added: len(i.Added), Joined: len(i.Changed), Sites: len(i.Found)})
 	}

@@ -10,6 +10,7 @@ import (
 	"inktally/internal/app/sheet"
 	"inktally/internal/store"
 	"inktally/internal/view"
+	"inktally/internal/wording"
 )
 
 // Plan keeps what its user says of targets.
@@ -29,7 +30,8 @@ func (p *Plan) Get(ctx context.Context, client, pageID int64) (*view.Targets, er
 
 // Of shows the targets of a comparison.
 func Of(c *sheet.Comparison) *view.Targets {
-	out := &view.Targets{Page: c.PageInfo(), Hours: c.Known.Client.Hours, Targets: []view.Target{}, Unit: view.GainUnit(c.Unit)}
+	out := &view.Targets{Page: c.PageInfo(), Hours: c.Known.Client.Hours, Targets: []view.Target{}, Unit: view.GainUnit(c.Unit),
+		UnitNote: wording.UnitNote(c.Unit)}
 	fits := target.CutLine(c.Targets, out.Hours*60)
 	teller := view.Teller{Display: c.Display, Words: c.WordCase()}
 	for i, t := range c.Targets {

@@ -50,9 +50,9 @@ export type Id = () => number
 export const api = createClient<paths>({ baseUrl: '/' })
 
 /** Writes a body as a form: values under their names, each file of a list under the same one. */
-export function asForm(body: Record<string, unknown>): FormData {
+export function asForm(body: object | undefined): FormData {
   const form = new FormData()
-  for (const [name, value] of Object.entries(body))
+  for (const [name, value] of Object.entries(body ?? {}))
     for (const one of Array.isArray(value) ? value : [value])
       if (one !== undefined) form.append(name, one instanceof Blob ? one : String(one))
   return form
@@ -60,8 +60,10 @@ export function asForm(body: Record<string, unknown>): FormData {
 
 /** The sentence of an answer that something failed. */
 function sentence(problem: unknown): string {
-  const said = problem && typeof problem === 'object' && (problem as { detail?: string }).detail
-  return said || 'The program did not answer. Check that it is still running.'
+  return (
+    (problem as { detail?: string } | null)?.detail ||
+    'The program did not answer. Check that it is still running.'
+  )
 }
 
 /** Takes the data out of an answer, or throws its sentence. */

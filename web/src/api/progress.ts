@@ -1,50 +1,42 @@
 import { useQueryClient } from '@tanstack/vue-query'
-import { type MaybeRefOrGetter, onScopeDispose, toValue, watch } from 'vue'
-import type { Run } from './client'
+import { useDocumentVisibility, useEventListener } from '@vueuse/core'
+import { onScopeDispose, watch } from 'vue'
+import type { Id, Run } from './client'
+import { isRun, keys } from './keys'
 
 /** Follows the runs of a client and lets the screens follow them. */
-export function useProgress(client: MaybeRefOrGetter<number>) {
+export function useProgress(client: Id) {
   const cache = useQueryClient()
   let source: EventSource | undefined
   let seen = ''
 
-  function listen(id: number) {
-    source?.close()
+  function listen() {
+    leave()
     if (document.hidden) return
+    const id = client()
     source = new EventSource(`/api/clients/${id}/progress`)
     source.addEventListener('progress', (event) => {
       const { run } = JSON.parse((event as MessageEvent<string>).data) as { run: Run | null }
-      cache.setQueryData(['client', id, 'run'], run)
+      cache.setQueryData(keys.run(id), run)
       if (!run) return
       const now = `${id} ${run.id} ${run.done} ${run.failed} ${run.state}`
       if (seen.startsWith(`${id} `) && now !== seen) refresh(id)
       seen = now
     })
   }
+  const leave = () => source?.close()
 
   function refresh(id: number) {
     void cache.invalidateQueries({
-      queryKey: ['client', id],
-      predicate: (query) => query.queryKey[2] !== 'run',
+      queryKey: keys.client(id),
+      predicate: (query) => !isRun(query.queryKey),
     })
-    void cache.invalidateQueries({ queryKey: ['shelf'] })
+    void cache.invalidateQueries({ queryKey: keys.shelf })
   }
 
   /* A browser keeps only six connections to a program: tabs that nobody looks at must hold none. */
-  function onVisibility() {
-    if (document.hidden) source?.close()
-    else listen(toValue(client))
-  }
-  const leave = () => source?.close()
-
-  watch(() => toValue(client), listen, { immediate: true })
-  document.addEventListener('visibilitychange', onVisibility)
-  window.addEventListener('pagehide', leave)
-  window.addEventListener('pageshow', onVisibility)
-  onScopeDispose(() => {
-    leave()
-    document.removeEventListener('visibilitychange', onVisibility)
-    window.removeEventListener('pagehide', leave)
-    window.removeEventListener('pageshow', onVisibility)
-  })
+  watch([client, useDocumentVisibility()], listen, { immediate: true })
+  useEventListener(window, 'pagehide', leave)
+  useEventListener(window, 'pageshow', listen)
+  onScopeDispose(leave)
 }

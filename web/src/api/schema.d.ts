@@ -821,6 +821,11 @@ export interface components {
             firms: components["schemas"]["WordCount"][];
             /** @description The lists that were imported, the last first: that one can be undone */
             imports: components["schemas"]["ImportInfo"][];
+            /**
+             * Format: double
+             * @description With this share of their volume the members beside the lead count
+             */
+            other_share: number;
             /** @description The pages that carry the families, in order of gain */
             pages: components["schemas"]["CarrierPage"][];
             /**
@@ -2106,6 +2111,8 @@ export interface components {
             targets: components["schemas"]["Target"][];
             /** @enum {string} */
             unit: "visits" | "share";
+            /** @description What gains are, in a sentence */
+            unit_note: string;
         };
         WantedSlots: {
             /** @description Its key */

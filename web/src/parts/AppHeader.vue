@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Ground } from '@/api/client'
-import { useShelf } from '@/api/queries'
+import { useNames } from '@/api/queries'
 import RunState from './RunState.vue'
 import { stopLocation, stops, type StopName } from './stops'
 
@@ -16,7 +16,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ help: []; find: [] }>()
 
-const { data: shelf } = useShelf()
+const { data: names } = useNames()
 const place = computed(() => {
   const home = props.ground?.places.find((p) => p.home)
   return home ? [home.name, home.state].filter(Boolean).join(', ') : props.ground?.trade
@@ -35,13 +35,13 @@ const place = computed(() => {
     <template v-if="ground">
       <v-menu>
         <template #activator="{ props: open }">
-          <button v-bind="open" class="client plain" type="button" :title="ground.name">
+          <button v-bind="open" class="client quiet" type="button" :title="ground.name">
             <span class="slab name">{{ ground.name }}</span>
             <span class="soft">{{ place || 'no place yet' }}</span>
           </button>
         </template>
         <ul class="clients">
-          <li v-for="c in shelf" :key="c.id">
+          <li v-for="c in names" :key="c.id">
             <RouterLink :to="stopLocation(stop ?? 'ground', c.id, c.page_id)">{{ c.name }}</RouterLink>
           </li>
           <li><RouterLink to="/new">New client</RouterLink></li>
@@ -70,10 +70,17 @@ const place = computed(() => {
       <RunState :client="ground.id" />
     </template>
     <span v-else class="gap"></span>
-    <button class="find plain" type="button" @click="$emit('find')">
+    <button class="find quiet" type="button" @click="$emit('find')">
       Find <span class="kbd">Ctrl K</span>
     </button>
-    <button class="kbd plain help" type="button" aria-label="Keys and signs" @click="$emit('help')">?</button>
+    <button
+      class="kbd quiet help"
+      type="button"
+      aria-label="Keyboard shortcuts and signs"
+      @click="$emit('help')"
+    >
+      ?
+    </button>
   </header>
 </template>
 

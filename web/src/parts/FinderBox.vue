@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useShelf } from '@/api/queries'
+import { useNames } from '@/api/queries'
+import { words } from './format'
 import { stops, stopLocation } from './stops'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
-const { data: shelf } = useShelf()
+const { data: names } = useNames()
 const typed = ref('')
 const at = ref(0)
 const field = ref<HTMLInputElement>()
 
 /** Every stop of every client, narrowed by what is typed. */
 const found = computed(() => {
-  const words = typed.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const all = (shelf.value ?? []).flatMap((c) =>
+  const asked = words(typed.value)
+  const all = (names.value ?? []).flatMap((c) =>
     stops.map((s) => ({
       client: c,
       stop: s,
@@ -22,7 +23,7 @@ const found = computed(() => {
       low: `${c.name} ${s.label}`.toLowerCase(),
     })),
   )
-  return all.filter((f) => words.every((w) => f.low.includes(w))).slice(0, 9)
+  return all.filter((f) => asked.every((w) => f.low.includes(w))).slice(0, 9)
 })
 
 function go(i: number) {
@@ -54,10 +55,10 @@ onMounted(() => nextTick(() => field.value?.focus()))
     />
     <ol>
       <li v-for="(f, i) in found" :key="f.text" :class="{ at: i === at }">
-        <button class="plain" type="button" @click="go(i)">{{ f.text }}</button>
+        <button class="quiet" type="button" @click="go(i)">{{ f.text }}</button>
       </li>
     </ol>
-    <p v-if="!found.length" class="soft">Nothing goes by that name.</p>
+    <p v-if="!found.length" class="soft">No matches</p>
   </div>
 </template>
 

@@ -2,23 +2,23 @@
 defineEmits<{ close: [] }>()
 
 const keys: [string, string][] = [
-  ['1 to 5', 'go to a stop of the route'],
+  ['1 to 5', 'go to a stop'],
   ['m', 'measure: read all pages again'],
   ['Ctrl K', 'find a client or a stop'],
-  ['n, p', 'next and previous mark in the evidence'],
+  ['n, p', 'next and previous match in the evidence'],
   ['j, k', 'next and previous target'],
   ['y, e, x', 'keep, change or drop the target'],
   ['Ctrl Z', 'undo the last change'],
-  ['Esc', 'close the margin'],
-  ['?', 'these keys'],
+  ['Esc', 'close the panel'],
+  ['?', 'this help'],
 ]
 </script>
 
 <template>
-  <aside class="help" aria-label="Keys">
+  <aside class="help" aria-label="Keyboard shortcuts">
     <header>
-      <h2>Keys</h2>
-      <button class="plain" type="button" aria-label="Close" @click="$emit('close')">×</button>
+      <h2>Keyboard shortcuts</h2>
+      <button class="quiet" type="button" aria-label="Close" @click="$emit('close')">×</button>
     </header>
     <dl>
       <template v-for="[key, what] in keys" :key="key">
@@ -30,15 +30,15 @@ const keys: [string, string][] = [
     </dl>
     <h2>Signs</h2>
     <p>
-      One upright stroke is 100 words, a crossed bundle 500. Ink is what is there, pencil what is to be
-      written.
+      One stroke is 100 words, a crossed bundle is 500. Ink is what is on the page, pencil is what is still to
+      be written.
     </p>
     <p>
-      A solid square: the phrase stands there word for word. A half square: its words stand close together in
-      another form. A pencil outline: wanted and missing.
+      A solid square: the phrase is there, word for word. A half square: the words are there, but not as one
+      phrase. A pencil outline: wanted and missing.
     </p>
-    <h2>For programs</h2>
-    <p>Everything here can be asked for by <a href="/api.html">the API</a>.</p>
+    <h2>API</h2>
+    <p>Everything here is also available through <a href="/api.html">the API</a>.</p>
   </aside>
 </template>
 

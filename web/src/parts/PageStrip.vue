@@ -2,9 +2,11 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { PageInfo } from '@/api/client'
-import { dropped, useFiles, type Brought } from '@/api/files'
-import { useChanges } from '@/api/queries'
+import { useChanges } from '@/api/changes'
+import { useFiles } from '@/api/files'
+import { dropped, type DroppedFile } from './dropped'
 import { useFileDrop } from './fileDrop'
+import { plural } from './format'
 import { pageName } from './pages'
 import type { StopName } from './stops'
 import TallyStrokes from './TallyStrokes.vue'
@@ -15,8 +17,8 @@ import { useUndo } from './undo'
  * saved page or a web archive that is dropped on a tab becomes its reading.
  */
 const props = defineProps<{ client: number; pages: PageInfo[]; page: number; stop: StopName }>()
-const bring = useFiles(() => props.client)
-const { dropReadings } = useChanges(() => props.client)
+const added = useFiles(() => props.client)
+const { removeReadings } = useChanges(() => props.client)
 const undo = useUndo()
 // The page whose tab files are held over.
 const { over, on, within } = useFileDrop<number>(async (data, page) => await take(page, await dropped(data)))
@@ -39,26 +41,23 @@ async function pick() {
   )
 }
 
-async function take(page: number, files: Brought[]) {
+async function take(page: number, files: DroppedFile[]) {
   if (!files.length) return
-  const filed = await bring.mutateAsync({ page, files }).catch(() => [])
+  const filed = await added.mutateAsync({ page, files }).catch(() => [])
   const readings = filed.map((f) => f.reading_id).filter((id) => id > 0)
   if (readings.length)
-    undo.offer(
-      readings.length === 1 ? 'A page was brought' : `${readings.length} pages were brought`,
-      async () => {
-        await dropReadings.mutateAsync(readings)
-        bring.reset()
-      },
-    )
+    undo.offer(`${plural(readings.length, 'page')} added`, async () => {
+      await removeReadings.mutateAsync(readings)
+      added.reset()
+    })
 }
 
 const told = computed(() => {
-  const list = bring.data.value ?? []
-  const became = list.filter((f) => !f.problem)
+  const list = added.data.value ?? []
+  const became = list.filter((f) => !f.failure)
   return {
     became: became.map((f) => `${f.file} is now ${f.page_id ? labelOf(f.page_id) : f.name}`),
-    problems: list.filter((f) => f.problem).map((f) => `${f.file}: ${f.problem}`),
+    problems: list.flatMap((f) => (f.failure ? [`${f.file}: ${f.failure.says}`] : [])),
   }
 })
 </script>
@@ -78,9 +77,9 @@ const told = computed(() => {
         <TallyStrokes :words="p.words ?? 0" :write="p.to_write ?? 0" :height="11" :most="5" />
       </RouterLink>
     </div>
-    <span v-if="over" class="hint pencil">Drop it: it becomes the reading of {{ labelOf(over) }}</span>
-    <span v-else-if="bring.isPending.value" class="hint soft" role="status">Reading the files…</span>
-    <button v-else class="link hint" type="button" @click="picker?.click()">Bring a saved page</button>
+    <span v-if="over" class="hint pencil">Drop to add it as the reading of {{ labelOf(over) }}</span>
+    <span v-else-if="added.isPending.value" class="hint soft" role="status">Reading the files…</span>
+    <button v-else class="link hint" type="button" @click="picker?.click()">Add a saved page</button>
     <input
       ref="picker"
       class="unseen"
@@ -93,11 +92,11 @@ const told = computed(() => {
       @change="pick"
     />
   </nav>
-  <p v-if="bring.error.value" class="mistake told" role="alert">{{ bring.error.value.message }}</p>
-  <div v-else-if="bring.data.value" class="told" role="status">
+  <p v-if="added.error.value" class="mistake told" role="alert">{{ added.error.value.message }}</p>
+  <div v-else-if="added.data.value" class="told" role="status">
     <span v-for="t in told.became" :key="t">{{ t }}</span>
     <span v-for="t in told.problems" :key="t" class="mistake">{{ t }}</span>
-    <button class="link" type="button" @click="bring.reset()">Put away</button>
+    <button class="link" type="button" @click="added.reset()">Dismiss</button>
   </div>
 </template>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Placement } from '@/api/client'
-import { groups, slots, type SlotName } from './slots'
+import { groups, slotLabels, slots, type SlotName } from './slots'
 
 /**
- * Where a phrase stands: ten squares, always the same, in four groups. Solid is
+ * Where a phrase is: ten squares, always the same, in four groups. Solid is
  * exact, half is loose, a pencil outline is wanted and missing, a faint dot is
  * neither there nor wanted.
  */
@@ -47,10 +47,8 @@ const squares = computed(() => {
 const width = slots.length * (SIZE + GAP) + (groups.length - 1) * (GROUP_GAP - GAP) - GAP
 
 const label = computed(() => {
-  const said = squares.value
-    .filter((s) => s.state !== 'none')
-    .map((s) => `${s.slot.replace('_', ' ')} ${s.state}`)
-  return said.length ? said.join(', ') : 'stands nowhere'
+  const said = squares.value.filter((s) => s.state !== 'none').map((s) => `${slotLabels[s.slot]} ${s.state}`)
+  return said.length ? said.join(', ') : 'nowhere on the page'
 })
 </script>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useChanges, useRun } from '@/api/queries'
-import { moment } from './format'
+import { useChanges } from '@/api/changes'
+import { useRun } from '@/api/queries'
+import { moment, plural } from './format'
 
 /** The work in progress, and how to stop it or go on with it. */
 const props = defineProps<{ client: number }>()
@@ -10,6 +11,7 @@ const { resume, stop } = useChanges(() => props.client)
 
 const total = computed(() => run.value?.items.length ?? 0)
 const reading = computed(() => run.value?.items.filter((i) => i.state === 'reading').map((i) => i.name) ?? [])
+const states: Record<string, string> = { stopped: 'Stopped', interrupted: 'Interrupted' }
 const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.message)
 </script>
 
@@ -17,19 +19,23 @@ const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.
   <div class="run" role="status" :data-run="run?.state ?? 'none'">
     <template v-if="run">
       <template v-if="run.state === 'running'">
-        <span :title="reading.join(', ')">{{ run.done + run.failed }} of {{ total }} pages read</span>
+        <span :title="reading.join(', ')"
+          >{{ run.done + run.failed }} of {{ plural(total, 'page') }} read</span
+        >
         <button class="link" type="button" @click="stop.mutate(run.id)">Stop</button>
       </template>
       <template v-else-if="run.state === 'done' && !run.failed">
-        <span class="soft">{{ total === 1 ? '1 page read' : `all ${total} pages read` }}</span>
+        <span class="soft">{{ plural(total, 'page') }} read</span>
       </template>
       <template v-else-if="run.state === 'done'">
-        <span>{{ run.failed }} of {{ total }} not read</span>
+        <span>{{ run.failed }} of {{ plural(total, 'page') }} not read</span>
         <button class="link" type="button" @click="resume.mutate(run.id)">Try again</button>
       </template>
       <template v-else>
-        <span :title="`begun ${moment(run.started)}`">{{ run.state }} at {{ run.done }} of {{ total }}</span>
-        <button class="link" type="button" @click="resume.mutate(run.id)">Go on</button>
+        <span :title="`started ${moment(run.started)}`"
+          >{{ states[run.state] }} after {{ run.done }} of {{ plural(total, 'page') }}</span
+        >
+        <button class="link" type="button" @click="resume.mutate(run.id)">Continue</button>
       </template>
     </template>
     <span v-if="mistake" class="mistake">{{ mistake }}</span>

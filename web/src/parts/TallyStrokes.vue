@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { plural } from './format'
 
 /**
  * Words as tally strokes: one upright stroke is 100 words, every fifth crosses
@@ -55,7 +56,9 @@ const width = computed(() => {
   const full = Math.floor(count / 5) * BUNDLE
   return Math.max(4, full + (last ? (last - 1) * STEP + 4 : 0) + (cut.value ? 10 : 0))
 })
-const label = computed(() => `${props.words} words` + (props.write > 0 ? ` and ${props.write} to write` : ''))
+const label = computed(
+  () => plural(props.words, 'word') + (props.write > 0 ? ` and ${props.write} to write` : ''),
+)
 </script>
 
 <template>

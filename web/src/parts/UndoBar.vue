@@ -9,7 +9,7 @@ const undo = useUndo()
     <template v-if="undo.said">
       <span>{{ undo.said }}</span>
       <button class="link" type="button" @click="undo.undo()">Undo</button>
-      <button class="plain" type="button" aria-label="Close" @click="undo.forget()">×</button>
+      <button class="quiet" type="button" aria-label="Close" @click="undo.forget()">×</button>
     </template>
   </div>
 </template>

@@ -5,36 +5,62 @@ export function count(n: number): string {
   return whole.format(Math.round(n))
 }
 
+/** "1 rival", "1,500 rivals"; the plural is in s if no other is given. */
+export function plural(n: number, one: string, many = `${one}s`): string {
+  return `${count(n)} ${n === 1 ? one : many}`
+}
+
 /** A gain, whatever it is in: a decimal under ten. */
 export function gain(figure: number): string {
   return figure < 9.95 ? figure.toFixed(1) : count(figure)
 }
 
-/** What a gain is in. */
-export type Unit = 'visits' | 'share'
-export const unitNotes: Record<Unit, string> = {
-  visits: 'Gains are visits a month at the aimed positions; they are estimates.',
-  share: 'Gains are shares of what the page can win by its phrases; they are estimates.',
+/** A figure, a dash if it is not known. */
+export function figure(n: number | null | undefined): string {
+  return n === null || n === undefined ? '–' : count(n)
 }
 
-/** 291 minutes as "4 h 51". */
+/** 197 minutes as "3 h 17 min". */
 export function duration(minutes: number): string {
-  const m = Math.round(minutes)
-  if (m < 60) return `${m} min`
-  const rest = m % 60
-  return rest ? `${Math.floor(m / 60)} h ${String(rest).padStart(2, '0')}` : `${m / 60} h`
+  const all = Math.round(minutes)
+  const hours = Math.floor(all / 60)
+  const rest = all % 60
+  return [hours && `${hours} h`, (rest || !hours) && `${rest} min`].filter(Boolean).join(' ')
 }
 
 /** Today as a time of day, other days as a date. */
-export function moment(at: string | null | undefined): string {
+export function moment(at: string | null | undefined, now = new Date()): string {
   if (!at) return ''
   const date = new Date(at)
-  const time = date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
-  if (date.toDateString() === new Date().toDateString()) return `today ${time}`
-  return date.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+  if (date.toDateString() !== now.toDateString())
+    return date.toLocaleDateString('en-US', { day: 'numeric', month: 'short', year: 'numeric' })
+  return `today ${date.toLocaleTimeString('en-US', { hour: 'numeric', minute: '2-digit' })}`
+}
+
+/** A day in full: November 26, 2026. */
+export function day(at: string): string {
+  return new Date(at).toLocaleDateString('en-US', { day: 'numeric', month: 'long', year: 'numeric' })
 }
 
 /** An address without what everybody knows: scheme, www and a lone slash. */
 export function bare(url: string): string {
   return url.replace(/^https?:\/\/(www\.)?/, '').replace(/\/$/, '')
+}
+
+/** The lines of a text that hold something, without blanks around them. */
+export function lines(text: string): string[] {
+  return parts(text, '\n')
+}
+
+/** The parts of a text between separators, without blanks around them and without empty ones. */
+export function parts(text: string, by: string): string[] {
+  return text
+    .split(by)
+    .map((part) => part.trim())
+    .filter(Boolean)
+}
+
+/** Words to narrow a list by, in lower case. */
+export function words(typed: string): string[] {
+  return parts(typed.toLowerCase(), ' ')
 }

@@ -12,16 +12,16 @@ export const groups: { name: string; slots: SlotName[] }[] = [
 
 export const slots: SlotName[] = groups.flatMap((g) => g.slots)
 
-export const slotLabels: Record<string, string> = {
+export const slotLabels: Record<SlotName | 'elsewhere', string> = {
   title: 'Title',
-  description: 'Description',
-  address: 'Address',
-  h1: 'h1',
+  description: 'Meta description',
+  address: 'URL',
+  h1: 'H1',
   subheads: 'Subheads',
   opening: 'Opening',
   body: 'Body',
   links: 'Links',
-  image_names: 'Image names',
+  image_names: 'Image file names',
   alt: 'Alt texts',
   elsewhere: 'Menus and footer',
 }

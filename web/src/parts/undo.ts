@@ -1,6 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 
+/** For how long a change can be undone, in milliseconds. */
+export const UNDO_TIME = 30_000
+
 /** What was changed last, and how it is undone. */
 export const useUndo = defineStore('undo', () => {
   const said = ref('')
@@ -9,10 +12,10 @@ export const useUndo = defineStore('undo', () => {
 
   /** Offers to undo a change that was just made. */
   function offer(sentence: string, undo: () => Promise<unknown>) {
+    clearTimeout(timer)
     said.value = sentence
     back = undo
-    clearTimeout(timer)
-    timer = setTimeout(forget, 30_000)
+    timer = setTimeout(forget, UNDO_TIME)
   }
 
   async function undo() {

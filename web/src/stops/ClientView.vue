@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, onScopeDispose } from 'vue'
+import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { useChanges } from '@/api/changes'
 import { useProgress } from '@/api/progress'
-import { useChanges, useGround, useLineup } from '@/api/queries'
+import { useGround, useLineup } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
+import { useShortcuts } from '@/parts/keys'
 import PageStrip from '@/parts/PageStrip.vue'
 import { stopLocation, stops, type StopName } from '@/parts/stops'
 
@@ -11,7 +13,7 @@ defineEmits<{ help: []; find: [] }>()
 
 const route = useRoute()
 const router = useRouter()
-const client = computed(() => Number(route.params.client))
+const client = () => Number(route.params.client)
 const { data: ground, error } = useGround(client)
 const { data: lineup } = useLineup(client)
 const { measure } = useChanges(client)
@@ -37,16 +39,11 @@ const inked = computed<Record<StopName, boolean>>(() => {
   }
 })
 
-function onKey(event: KeyboardEvent) {
-  const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || event.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-    return
-  const next = stops[Number(event.key) - 1]
-  if (next) void router.push(stopLocation(next.name, client.value, page.value))
-  if (event.key === 'm') measure.mutate()
-}
-window.addEventListener('keydown', onKey)
-onScopeDispose(() => window.removeEventListener('keydown', onKey))
+const goTo = (name: StopName) => router.push(stopLocation(name, client(), page.value))
+useShortcuts({
+  ...Object.fromEntries(stops.map((s, i) => [String(i + 1), () => goTo(s.name)])),
+  m: () => measure.mutate(),
+})
 </script>
 
 <template>
@@ -58,13 +55,13 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
     @help="$emit('help')"
     @find="$emit('find')"
   />
-  <PageStrip v-if="paged && ground" :client="client" :pages="ground.pages" :page="page" :stop="stop" />
+  <PageStrip v-if="paged && ground" :client="client()" :pages="ground.pages" :page="page" :stop="stop" />
   <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
   <main v-if="error" class="missing">
     <p class="mistake">{{ error.message }}</p>
-    <router-link to="/">To all clients</router-link>
+    <router-link to="/">All clients</router-link>
   </main>
-  <router-view v-else-if="ground" :key="client" :client="client" :page="page" :ground="ground" />
+  <router-view v-else-if="ground" :key="client()" :client="client()" :page="page" :ground="ground" />
 </template>
 
 <style scoped>

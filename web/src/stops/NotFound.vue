@@ -7,8 +7,8 @@ defineEmits<{ help: []; find: [] }>()
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
   <main class="nothing">
-    <h1>There is nothing under this address</h1>
-    <p><router-link to="/">To all clients</router-link></p>
+    <h1>There is nothing at this address</h1>
+    <p><router-link to="/">All clients</router-link></p>
   </main>
 </template>
 

@@ -21,7 +21,7 @@ const pages = distinct('carrier')
       <button
         v-for="p in parts"
         :key="p.part"
-        class="plain part"
+        class="quiet part"
         :class="{ now: filter.part === p.part }"
         type="button"
         :aria-pressed="filter.part === p.part"
@@ -32,15 +32,15 @@ const pages = distinct('carrier')
     </div>
     <label><input v-model="filter.near" type="checkbox" /> near misses</label>
     <select v-model="filter.service" aria-label="Service">
-      <option value="">every service</option>
+      <option value="">all services</option>
       <option v-for="s in services" :key="s">{{ s }}</option>
     </select>
     <select v-model="filter.place" aria-label="Place">
-      <option value="">every place</option>
+      <option value="">all places</option>
       <option v-for="p in places" :key="p">{{ p }}</option>
     </select>
     <select v-model="filter.page" aria-label="Page">
-      <option value="">every page</option>
+      <option value="">all pages</option>
       <option v-for="p in pages" :key="p">{{ p }}</option>
     </select>
     <input

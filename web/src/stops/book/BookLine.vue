@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
-import { count } from '@/parts/format'
+import { count, figure } from '@/parts/format'
 import FamilyMembers from './FamilyMembers.vue'
-import { figure, why } from './family'
+import { gainOf, why } from './family'
 
 /** A family of the book as a row; it unfolds its phrases and the sum of its estimate. */
 const props = defineProps<{
@@ -10,6 +10,7 @@ const props = defineProps<{
   picked: boolean
   open: boolean
   paid: boolean
+  otherShare: number
   ground: Ground
   pageName: (id: number) => string
   addressOf: (id: number) => string
@@ -28,7 +29,7 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
   <div class="line first">
     <input
       type="checkbox"
-      :aria-label="`Pick ${row.members[0]!.text}`"
+      :aria-label="`Select ${row.members[0]!.text}`"
       :checked="picked"
       @change="emit('pick', [row.key], !picked)"
     />
@@ -48,28 +49,28 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
     <span class="num">{{ figure(row.difficulty) }}</span>
     <span class="num">{{ figure(row.position) }}</span>
     <button
-      class="plain num gain"
+      class="quiet num gain"
       type="button"
-      title="How this is worked out"
+      title="How this was estimated"
       @click="emit('fold', row.key)"
     >
-      {{ row.gain >= 0.05 ? row.gain.toFixed(row.gain < 10 ? 1 : 0) : '–' }}
+      {{ gainOf(row) }}
     </button>
     <span v-if="paid" class="num worth">{{ row.worth >= 1 ? ground.money + count(row.worth) : '–' }}</span>
-    <span class="why soft" :title="row.reason">{{ why(row) }}</span>
+    <span class="why soft" :title="why(row)">{{ why(row) }}</span>
     <span
       class="page"
       :class="{ pencil: row.carrier && !row.page_id }"
-      :title="row.carrier && !row.page_id ? `to be made: ${row.carrier}` : pageOf()"
+      :title="row.carrier && !row.page_id ? `a new page: ${row.carrier}` : pageOf()"
     >
-      <span v-if="row.conflict.length" class="stamp" title="Several pages claim it">{{
+      <span v-if="row.conflict.length" class="stamp" title="Several pages are for it">{{
         row.conflict.length + 1
       }}</span>
       {{ pageOf() }}
     </span>
     <span class="acts">
       <button v-if="row.kept" class="link" type="button" @click="emit('choose', row.key, 'aside')">
-        Set aside
+        Dismiss
       </button>
       <button v-else class="link" type="button" @click="emit('choose', row.key, 'kept')">Keep</button>
     </span>
@@ -78,6 +79,7 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
     v-if="open"
     :row="row"
     :paid="paid"
+    :other-share="otherShare"
     :ground="ground"
     :address-of="addressOf"
     @lead="(text) => emit('lead', row.key, text)"

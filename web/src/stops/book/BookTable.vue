@@ -9,6 +9,8 @@ import { unfolded } from './family'
 const props = defineProps<{
   rows: BookRow[]
   picked: Set<string>
+  /** With this share of their volume the members beside the lead count. */
+  otherShare: number
   ground: Ground
   pageName: (id: number) => string
   addressOf: (id: number) => string
@@ -76,12 +78,12 @@ const pickAll = () =>
 <template>
   <div class="book" :class="{ paid }">
     <div class="line head soft">
-      <input type="checkbox" aria-label="Pick all that are shown" :checked="allPicked" @change="pickAll" />
+      <input type="checkbox" aria-label="Select all that are shown" :checked="allPicked" @change="pickAll" />
       <span>phrase</span>
-      <span class="num">searches</span>
+      <span class="num">searches/mo</span>
       <span class="num">difficulty</span>
       <span class="num">position</span>
-      <span class="num" title="Visits a month more at the aimed position: an estimate">gain, est.</span>
+      <span class="num" title="More visits a month at the aimed position: an estimate">gain, est.</span>
       <span v-if="paid" class="num worth" title="What the gain brings in money a month: an estimate"
         >worth, est.</span
       >
@@ -104,6 +106,7 @@ const pickAll = () =>
             :picked="picked.has(rows[item.index]!.key)"
             :open="open.has(rows[item.index]!.key)"
             :paid="paid"
+            :other-share="otherShare"
             :ground="ground"
             :page-name="pageName"
             :address-of="addressOf"
@@ -116,7 +119,7 @@ const pickAll = () =>
         </div>
       </div>
     </div>
-    <p v-if="!rows.length" class="soft none">No family is like that.</p>
+    <p v-if="!rows.length" class="soft none">No matches</p>
   </div>
 </template>
 

@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useBook, useBookChanges } from '@/api/book'
-import type { BookPhrase, Ground } from '@/api/client'
-import { useChanges } from '@/api/queries'
-import { bare, count } from '@/parts/format'
+import { useBook } from '@/api/queries'
+import type { Ground } from '@/api/client'
+import { bare, count, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
-import { useUndo } from '@/parts/undo'
-import { toBusiness, toForm } from '../ground/business'
 import ListLeaf from '../ground/ListLeaf.vue'
 import BookFilters from './BookFilters.vue'
 import BookTable from './BookTable.vue'
@@ -14,20 +11,21 @@ import CandidateList from './CandidateList.vue'
 import CarrierPages from './CarrierPages.vue'
 import { emptyFilter, shown } from './filter'
 import GroundPanel from './GroundPanel.vue'
+import ImportedLists from './ImportedLists.vue'
 import ListsPanel from './ListsPanel.vue'
-import TakenLists from './TakenLists.vue'
+import { useBookActions } from './useBookActions'
 import WordVerdicts from './WordVerdicts.vue'
 
 /** The phrase book: the ground's second leaf. Lists are dropped, pasted or chosen. */
 const props = defineProps<{ client: number; ground: Ground }>()
 const { data: book, error } = useBook(() => props.client)
-const { choose, place, ask, undoImport } = useBookChanges(() => props.client)
-const { saveGround } = useChanges(() => props.client)
-const undo = useUndo()
 
 const filter = ref(emptyFilter())
-const picked = ref(new Set<string>())
-const reason = ref('')
+const { picked, pick, reason, say, lead, put, merge, writeFor, askDemand, asking, mistakes } = useBookActions(
+  () => props.client,
+  () => props.ground,
+  () => book.value?.families ?? [],
+)
 /* Whether pages and words stand beside the book where there is little room. */
 const beside = ref(false)
 /* What is open above the book. */
@@ -37,7 +35,7 @@ const show = (name: typeof panel.value) => (panel.value = panel.value === name ?
 const panels = [
   { name: 'services', says: 'Services and places' },
   { name: 'lists', says: 'Word lists' },
-  { name: 'candidates', says: 'Candidates' },
+  { name: 'candidates', says: 'Suggestions' },
 ] as const
 
 const rows = computed(() => (book.value ? shown(book.value.families, filter.value) : []))
@@ -48,99 +46,17 @@ const nameOf = (id: number) => {
 /* Where two pages are for the same, their addresses tell them apart. */
 const addressOf = (id: number) => {
   const page = props.ground.pages.find((p) => p.id === id)
-  return page?.url ? bare(page.url) : `${nameOf(id)} (to be made)`
+  return page?.url ? bare(page.url) : `${nameOf(id)} (new)`
 }
 const worth = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.worth : 0), 0))
 const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain : 0), 0))
-
-function pick(keys: string[], on: boolean) {
-  const next = new Set(picked.value)
-  for (const key of keys)
-    if (on) next.add(key)
-    else next.delete(key)
-  picked.value = next
-}
-
-async function say(keys: string[], state: 'kept' | 'aside' | '', why = '') {
-  const before = new Map(book.value?.families.map((f) => [f.key, f.choice]))
-  const ok = await choose.mutateAsync({ keys, state, reason: why, lead: '' }).catch(() => null)
-  if (!ok) return
-  picked.value = new Set()
-  reason.value = ''
-  undo.offer(keys.length === 1 ? 'Said' : `Said of ${keys.length} families`, async () => {
-    const states = new Map<string, string[]>()
-    for (const key of keys) {
-      const c = before.get(key)
-      const as = JSON.stringify([c?.state ?? '', c?.reason ?? ''])
-      states.set(as, [...(states.get(as) ?? []), key])
-    }
-    for (const [as, group] of states) {
-      const [state, reason] = JSON.parse(as)
-      await choose.mutateAsync({ keys: group, state, reason, lead: '' })
-    }
-  })
-}
-
-async function askDemand() {
-  const report = await ask.mutateAsync().catch(() => null)
-  if (report?.import_id)
-    undo.offer(`Searches of ${count(report.added + report.joined)} phrases taken`, () =>
-      undoImport.mutateAsync(report.import_id),
-    )
-}
-
-/** Puts the phrases of the picked families on the sheet of the home page. */
-async function writeFor() {
-  const before = toBusiness(toForm(props.ground))
-  const chosen = (book.value?.families ?? []).filter((f) => picked.value.has(f.key))
-  const phrases = [...new Set([...before.phrases, ...chosen.flatMap((f) => f.members.map((m) => m.text))])]
-  const ok = await saveGround.mutateAsync({ ...before, phrases }).catch(() => null)
-  if (!ok) return
-  picked.value = new Set()
-  undo.offer(`${chosen.length} families are on the sheet`, () => saveGround.mutateAsync(before))
-}
-
-/** Lets another member lead its family. */
-async function lead(key: string, text: string) {
-  const had = book.value?.families.find((f) => f.key === key)
-  if (!had) return
-  const choice = { keys: [key], state: had.choice.state, reason: had.choice.reason }
-  const before = had.choice.lead || had.members[0]!.text
-  const ok = await choose.mutateAsync({ ...choice, lead: text }).catch(() => null)
-  if (ok) undo.offer(`“${text}” leads`, () => choose.mutateAsync({ ...choice, lead: before }))
-}
-
-/** Puts phrases in another family; undone by putting each where it was. */
-async function put(phrases: BookPhrase[], where: string, says: string) {
-  const ok = await place.mutateAsync({ phrases: phrases.map((p) => p.text), with: where }).catch(() => null)
-  if (!ok) return
-  picked.value = new Set()
-  undo.offer(says, async () => {
-    for (const was of new Set(phrases.map((p) => p.with)))
-      await place.mutateAsync({
-        phrases: phrases.filter((p) => p.with === was).map((p) => p.text),
-        with: was,
-      })
-  })
-}
-
-/** Makes one family of those picked: the others join the first, which gains most. */
-async function merge() {
-  const [first, ...others] = (book.value?.families ?? []).filter((f) => picked.value.has(f.key))
-  if (first)
-    await put(
-      others.flatMap((f) => f.members),
-      first.members[0]!.text,
-      `${others.length + 1} families are one`,
-    )
-}
 </script>
 
 <template>
   <ListLeaf :client="client">
     <template #told>
       <span v-if="book" class="soft tally">
-        {{ count(book.phrases) }} phrases in {{ count(book.families.length) }} families
+        {{ plural(book.phrases, 'phrase') }} in {{ plural(book.families.length, 'family', 'families') }}
       </span>
     </template>
     <template #tools>
@@ -154,24 +70,21 @@ async function merge() {
       >
         {{ p.says }}
       </button>
-      <button class="link" type="button" :disabled="ask.isPending.value" @click="askDemand">
-        {{ ask.isPending.value ? 'Asking…' : 'Ask for searches' }}
+      <button class="link" type="button" :disabled="asking" @click="askDemand">
+        {{ asking ? 'Getting search volumes…' : 'Get search volumes' }}
       </button>
       <a class="link" :href="`/api/clients/${client}/book.csv`" download>Save as .csv</a>
     </template>
     <GroundPanel v-if="panel === 'services'" :client="client" :ground="ground" @done="panel = ''" />
     <ListsPanel v-if="panel === 'lists'" :client="client" @done="panel = ''" />
     <CandidateList v-if="panel === 'candidates'" :client="client" @done="panel = ''" />
-    <p v-if="saveGround.error.value" class="mistake said" role="alert">
-      {{ saveGround.error.value.message }}
-    </p>
-    <p v-if="ask.error.value" class="mistake said" role="alert">{{ ask.error.value.message }}</p>
+    <p v-for="m in mistakes" :key="m" class="mistake said" role="alert">{{ m }}</p>
     <p v-if="error" class="mistake said">{{ error.message }}</p>
-    <p v-else-if="!book" class="soft said">Opening the book…</p>
+    <p v-else-if="!book" class="soft said">Loading the book…</p>
     <div v-else-if="!book.families.length" class="said">
       <p class="big">
-        The phrases that people search by come here, in families: drop a list (CSV, TSV, XLSX), paste one, or
-        begin with the candidates of the client’s services and places.
+        The phrases that people search for will be listed here, grouped in families. Import a list (CSV, TSV,
+        XLSX), paste one, or start with suggestions from the client’s services and places.
       </p>
     </div>
     <template v-else>
@@ -181,38 +94,36 @@ async function merge() {
         </button>
       </BookFilters>
       <div v-if="picked.size" class="bulk">
-        <b>{{ picked.size }} picked</b>
+        <b>{{ picked.size }} selected</b>
         <input
           v-model="reason"
           class="field"
           name="reason"
           aria-label="Reason"
-          placeholder="the reason, if there is one"
+          placeholder="reason (optional)"
         />
-        <button class="press" type="button" @click="say([...picked], 'aside', reason)">Set aside</button>
+        <button class="press" type="button" @click="say([...picked], 'aside', reason)">Dismiss</button>
         <button class="press" type="button" @click="say([...picked], 'kept', reason)">Keep</button>
         <button class="press" type="button" :disabled="picked.size < 2" @click="merge">Merge</button>
-        <button class="press" type="button" @click="writeFor">Put on the sheet</button>
-        <button class="link" type="button" @click="say([...picked], '')">As the rules say</button>
-        <button class="link" type="button" @click="picked = new Set()">Pick none</button>
+        <button class="press" type="button" @click="writeFor">Use on the home page</button>
+        <button class="link" type="button" @click="say([...picked], '')">Back to the rule</button>
+        <button class="link" type="button" @click="picked = new Set()">Clear selection</button>
       </div>
       <p v-else-if="filter.part === 'kept' && rows.length && !rows.some((r) => r.volume)" class="sum soft">
-        {{ count(rows.length) }} families. How often they are searched for is not known yet:
-        <i>Ask for searches</i>, or bring a list that has them, and they stand in order of what they may
-        bring.
+        {{ plural(rows.length, 'family', 'families') }}. Search volumes are not known yet. Get them, or import
+        a list that has them, to sort the families by gain.
       </p>
       <p v-else-if="filter.part === 'kept'" class="sum soft">
-        {{ count(rows.length) }} families, about <b class="figure">{{ count(gain) }}</b> visits a month more
-        at the aimed positions<template v-if="worth >= 1"
+        {{ plural(rows.length, 'family', 'families') }}, about <b class="figure">{{ count(gain) }}</b> more
+        visits a month at the aimed positions<template v-if="worth >= 1"
           >, worth about <b class="figure">{{ ground.money }}{{ count(worth) }}</b></template
-        >: an estimate from searches a month and the share that each position gets.
+        >. An estimate from search volume and the click-through rate of each position.
       </p>
-      <p v-if="choose.error.value" class="mistake said">{{ choose.error.value.message }}</p>
-      <p v-if="place.error.value" class="mistake said">{{ place.error.value.message }}</p>
       <div class="columns">
         <BookTable
           :rows="rows"
           :picked="picked"
+          :other-share="book.other_share"
           :ground="ground"
           :page-name="nameOf"
           :address-of="addressOf"
@@ -221,7 +132,7 @@ async function merge() {
           @lead="lead"
           @place="
             (phrases, where) =>
-              put(phrases, where, where ? `“${where}” stands alone` : `“${phrases[0]!.text}” is back`)
+              put(phrases, where, where ? `“${where}” separated` : `“${phrases[0]!.text}” moved back`)
           "
         />
         <aside aria-label="Pages and words" :class="{ beside }">
@@ -233,7 +144,7 @@ async function merge() {
             :address-of="addressOf"
           />
           <WordVerdicts :client="client" :book="book" />
-          <TakenLists :client="client" :imports="book.imports" />
+          <ImportedLists :client="client" :imports="book.imports" />
         </aside>
       </div>
     </template>

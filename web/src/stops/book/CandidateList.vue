@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useBookChanges, useCandidates } from '@/api/book'
-import { count } from '@/parts/format'
+import { useBookChanges } from '@/api/book'
+import { useCandidates } from '@/api/queries'
+import { count, plural, words } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
 /** Candidates from services, places and patterns, shown before they are added. */
@@ -10,39 +11,37 @@ const emit = defineEmits<{ done: [] }>()
 const { data } = useCandidates(() => props.client)
 const { add, undoImport } = useBookChanges(() => props.client)
 const undo = useUndo()
-const words = ref('')
+const typed = ref('')
 const list = computed(() => {
-  const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const asked = words(typed.value)
   return (data.value ?? []).filter((c) => asked.every((w) => c.includes(w)))
 })
 
 async function take() {
   const report = await add.mutateAsync(list.value).catch(() => null)
   if (!report) return
-  undo.offer(`${count(report.added)} candidates added`, () => undoImport.mutateAsync(report.import_id))
+  undo.offer(`${plural(report.added, 'phrase')} added`, () => undoImport.mutateAsync(report.import_id))
   emit('done')
 }
 </script>
 
 <template>
-  <section class="candidates" aria-label="Candidates">
+  <section class="candidates" aria-label="Suggestions">
     <div class="acts">
       <input
-        v-model="words"
+        v-model="typed"
         class="field"
         name="candidates"
-        aria-label="Words of the candidates"
-        placeholder="only those with these words"
+        aria-label="Words in the suggestions"
+        placeholder="with these words"
       />
       <button class="press main" type="button" :disabled="!list.length || add.isPending.value" @click="take">
         Add {{ count(list.length) }}
       </button>
-      <button class="link" type="button" @click="emit('done')">Leave it</button>
+      <button class="link" type="button" @click="emit('done')">Cancel</button>
     </div>
     <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
-    <p v-if="data && !data.length" class="soft">
-      None that the book has not: name services and places on the business leaf.
-    </p>
+    <p v-if="data && !data.length" class="soft">No more suggestions. Add services and places to get some.</p>
     <p class="soft words">
       {{ list.slice(0, 120).join(' · ') }}<template v-if="list.length > 120"> …</template>
     </p>

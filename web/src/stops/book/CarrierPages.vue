@@ -22,20 +22,20 @@ async function plan(p: CarrierPage) {
       ? { kind: 'area' as const, place: p.carrier }
       : { kind: 'service' as const, service: p.carrier }
   const page = await add.mutateAsync(body).catch(() => null)
-  if (page) undo.offer(`${p.carrier} is among the pages`, () => remove.mutateAsync(page.id))
+  if (page) undo.offer(`${p.carrier} added to the pages`, () => remove.mutateAsync(page.id))
 }
 </script>
 
 <template>
   <section v-if="pages.length">
-    <h2>Pages that carry them</h2>
+    <h2>Pages for these families</h2>
     <ul>
       <li class="soft head" aria-hidden="true">
         <span class="wide">families</span><span class="num">gain</span>
       </li>
       <li v-for="p in pages" :key="p.kind + p.carrier + p.page_id">
         <button
-          class="plain"
+          class="quiet"
           type="button"
           :class="{ pencil: !p.page_id, now: shown === p.carrier }"
           :aria-pressed="shown === p.carrier"
@@ -50,10 +50,10 @@ async function plan(p: CarrierPage) {
           class="link"
           type="button"
           :disabled="add.isPending.value"
-          :aria-label="`plan it: a page for ${p.carrier}`"
+          :aria-label="`Add a page for ${p.carrier}`"
           @click="plan(p)"
         >
-          plan it
+          Add page
         </button>
         <span
           v-else-if="p.conflict.length"

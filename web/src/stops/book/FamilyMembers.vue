@@ -1,19 +1,26 @@
 <script setup lang="ts">
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
-import { figure, mapPack, sum, worth } from './family'
+import { figure } from '@/parts/format'
+import { mapPack, sum, worth } from './family'
 
 /** What a family unfolds: how its gain is worked out, a conflict, and its phrases. */
-defineProps<{ row: BookRow; paid: boolean; ground: Ground; addressOf: (id: number) => string }>()
+defineProps<{
+  row: BookRow
+  paid: boolean
+  otherShare: number
+  ground: Ground
+  addressOf: (id: number) => string
+}>()
 const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], where: string] }>()
 </script>
 
 <template>
-  <p class="sum soft" :title="sum(row)">{{ sum(row) }}</p>
+  <p class="sum soft" :title="sum(row, otherShare)">{{ sum(row, otherShare) }}</p>
   <p v-if="row.volume > 0" class="sum soft" :title="mapPack(row)">{{ mapPack(row) }}</p>
   <p v-if="row.worth > 0" class="sum soft" :title="worth(row, ground)">{{ worth(row, ground) }}</p>
   <p v-if="row.conflict.length" class="sum mistake">
-    Two pages for one family: {{ [row.page_id, ...row.conflict].map(addressOf).join(' and ') }}. One of them
-    is to carry it.
+    {{ row.conflict.length + 1 }} pages are for this family:
+    {{ [row.page_id, ...row.conflict].map(addressOf).join(', ') }}. Choose one of them.
   </p>
   <div v-for="(m, i) in row.members" :key="m.id" class="line member">
     <span class="text" :title="m.text">{{ m.text }}</span>
@@ -22,13 +29,11 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
     <span class="num">{{ figure(m.position) }}</span>
     <span></span>
     <span v-if="paid" class="worth"></span>
-    <span v-if="!i">leads</span>
-    <button v-else class="link" type="button" @click="emit('lead', m.text)">Let it lead</button>
-    <button v-if="m.with" class="link" type="button" @click="emit('place', [m], '')">
-      As the rule has it
-    </button>
+    <span v-if="!i">lead</span>
+    <button v-else class="link" type="button" @click="emit('lead', m.text)">Make it the lead</button>
+    <button v-if="m.with" class="link" type="button" @click="emit('place', [m], '')">Back to the rule</button>
     <button v-else-if="row.members.length > 1" class="link" type="button" @click="emit('place', [m], m.text)">
-      Part it
+      Separate
     </button>
   </div>
 </template>

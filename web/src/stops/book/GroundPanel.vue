@@ -18,7 +18,7 @@ const { form, save, error } = useBusinessForm(
     <ServiceRows v-model="form.services" :money="form.money" />
     <PlaceRows v-model="form.places" />
     <div class="end">
-      <button class="link" type="button" @click="emit('done')">Put away</button>
+      <button class="link" type="button" @click="emit('done')">Close</button>
       <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
     </div>
   </section>

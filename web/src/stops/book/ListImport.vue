@@ -2,15 +2,15 @@
 import { ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useBookChanges } from '@/api/book'
-import type { Layout } from '@/api/client'
-import { count } from '@/parts/format'
+import type { ColumnRole, Layout } from '@/api/client'
+import { count, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
-/** A list before it is taken: what its columns hold, and afterwards what became of it. */
+/** A list before it is imported: what its columns hold, and afterwards what became of it. */
 const props = defineProps<{ client: number; file: File }>()
-/* An undo may end when another list has been brought: it is told which one is done. */
+/* An undo may end when another list was chosen: it is told which one is done. */
 const emit = defineEmits<{ done: [file: File] }>()
-const { preview, bring, undoImport } = useBookChanges(() => props.client)
+const { preview, importList, undoImport } = useBookChanges(() => props.client)
 const undo = useUndo()
 const layout = ref<Layout>({ heading: false, roles: [] })
 /* The site whose found-for list it is, empty for phrases for the book. */
@@ -19,31 +19,31 @@ const site = ref('')
 watch(
   () => props.file,
   async (file) => {
-    bring.reset()
+    importList.reset()
     const p = await preview.mutateAsync(file).catch(() => null)
-    if (!p || file !== props.file) return // another one was brought meanwhile
+    if (!p || file !== props.file) return // another one was chosen meanwhile
     layout.value = { heading: p.layout.heading, roles: [...p.layout.roles] }
     site.value = p.site
   },
   { immediate: true },
 )
 
-const roles = [
-  { role: '', says: 'not taken' },
+const roles: { role: ColumnRole; says: string }[] = [
+  { role: '', says: 'skip' },
   { role: 'phrase', says: 'phrase' },
-  { role: 'volume', says: 'searches' },
+  { role: 'volume', says: 'searches/mo' },
   { role: 'difficulty', says: 'difficulty' },
   { role: 'position', says: 'position' },
-  { role: 'address', says: 'address' },
+  { role: 'address', says: 'URL' },
 ]
 
-async function take() {
+async function run() {
   const file = props.file
-  const report = await bring.mutateAsync({ file, layout: layout.value, site: site.value }).catch(() => null)
+  const report = await importList
+    .mutateAsync({ file, layout: layout.value, site: site.value })
+    .catch(() => null)
   if (!report?.import_id) return
-  const says = site.value
-    ? `What ${site.value} is found for was taken`
-    : `${count(report.added)} phrases added`
+  const says = site.value ? `List of ${site.value} imported` : `${plural(report.added, 'phrase')} added`
   undo.offer(says, async () => {
     await undoImport.mutateAsync(report.import_id)
     emit('done', file)
@@ -52,25 +52,25 @@ async function take() {
 </script>
 
 <template>
-  <section class="list" aria-label="A list to be taken">
+  <section class="list" aria-label="Import a list">
     <p v-if="preview.error.value" class="mistake" role="alert">{{ preview.error.value.message }}</p>
     <p v-else-if="preview.isPending.value" class="soft">Reading {{ file.name }}…</p>
-    <template v-else-if="bring.data.value">
+    <template v-else-if="importList.data.value">
       <p role="status" data-report>
-        <template v-if="bring.data.value.found">
-          {{ site }} is found for <b>{{ count(bring.data.value.found) }}</b> phrases;
-          <RouterLink :to="{ name: 'found', params: { client } }">set beside the others</RouterLink>.
+        <template v-if="importList.data.value.found">
+          {{ site }} is found for {{ plural(importList.data.value.found, 'phrase') }}.
+          <RouterLink :to="{ name: 'found', params: { client } }">Compare the sites</RouterLink>.
         </template>
-        <b>{{ count(bring.data.value.added) }}</b> phrases added,
-        <b>{{ count(bring.data.value.joined) }}</b> joined to those that were there,
-        <b>{{ count(bring.data.value.refused_total) }}</b> refused.
-        <button class="link" type="button" @click="emit('done', file)">Put away</button>
+        <b>{{ plural(importList.data.value.added, 'phrase') }}</b> added,
+        <b>{{ count(importList.data.value.joined) }}</b> updated,
+        <b>{{ count(importList.data.value.refused_total) }}</b> not imported.
+        <button class="link" type="button" @click="emit('done', file)">Dismiss</button>
       </p>
-      <details v-if="bring.data.value.refused.length" :open="bring.data.value.refused.length < 7">
-        <summary>What was refused, and why</summary>
+      <details v-if="importList.data.value.refused.length" :open="importList.data.value.refused.length < 7">
+        <summary>What was not imported, and why</summary>
         <ul>
-          <li v-for="r in bring.data.value.refused" :key="r.line">
-            row {{ r.line }}: {{ r.text }} — {{ r.reason }}
+          <li v-for="r in importList.data.value.refused" :key="r.line">
+            Row {{ r.line }}, {{ r.text }}: {{ r.says }}
           </li>
         </ul>
       </details>
@@ -100,26 +100,26 @@ async function take() {
       </div>
       <div class="acts">
         <label
-          >These are
+          >Import as
           <select v-model="site" name="site">
             <option value="">phrases for the book</option>
             <option v-for="s in preview.data.value.sites" :key="s.site" :value="s.site">
-              what {{ s.site }} is found for
+              phrases that {{ s.site }} is found for
             </option>
           </select>
         </label>
         <label><input v-model="layout.heading" type="checkbox" /> The first row names the columns</label>
-        <button class="press main" type="button" :disabled="bring.isPending.value" @click="take">
+        <button class="press main" type="button" :disabled="importList.isPending.value" @click="run">
           {{
-            bring.isPending.value
-              ? 'Taking them…'
-              : `Take ${count(preview.data.value.total - (layout.heading ? 1 : 0))} phrases`
+            importList.isPending.value
+              ? 'Importing…'
+              : `Import ${plural(preview.data.value.total - (layout.heading ? 1 : 0), 'phrase')}`
           }}
         </button>
-        <button class="link" type="button" @click="emit('done', file)">Leave it</button>
+        <button class="link" type="button" @click="emit('done', file)">Cancel</button>
       </div>
     </template>
-    <p v-if="bring.error.value" class="mistake" role="alert">{{ bring.error.value.message }}</p>
+    <p v-if="importList.error.value" class="mistake" role="alert">{{ importList.error.value.message }}</p>
   </section>
 </template>
 

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useBookChanges, useLists } from '@/api/book'
+import { useBookChanges } from '@/api/book'
+import { useLists } from '@/api/queries'
 import type { Lists } from '@/api/client'
+import { lines } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
-/** The lists of words by which intents are told, to be edited: an entry a line. */
+/** The lists of words by which intents are judged, to be edited: an entry a line. */
 const props = defineProps<{ client: number }>()
 const emit = defineEmits<{ done: [] }>()
 const { data, error } = useLists(() => props.client)
@@ -13,35 +15,30 @@ const undo = useUndo()
 
 const kinds: { name: keyof Lists; says: string; tells: string }[] = [
   { name: 'hire', says: 'Ready to hire', tells: 'with a service: worth writing for' },
-  { name: 'near', says: 'Near the searcher', tells: 'as good as a place' },
-  { name: 'question', says: 'Begin a question', tells: 'in the first place only' },
-  { name: 'research', says: 'Want to know', tells: 'kept as questions' },
-  { name: 'goods', says: 'Goods, jobs and the like', tells: 'too broad' },
-  { name: 'elsewhere', says: 'Places not served', tells: 'set aside' },
-  { name: 'generic', says: 'No service alone', tells: 'other trades have them too' },
-  { name: 'ordinary', says: 'In names of firms', tells: 'make no brand' },
-  { name: 'small', says: 'Small words', tells: 'left out of families' },
+  { name: 'near', says: 'Near me', tells: 'counts like a place' },
+  { name: 'question', says: 'Question words', tells: 'only at the start' },
+  { name: 'research', says: 'Research', tells: 'kept as questions' },
+  { name: 'goods', says: 'Products, jobs and the like', tells: 'too broad' },
+  { name: 'elsewhere', says: 'Places not served', tells: 'dismissed' },
+  { name: 'generic', says: 'Not a service alone', tells: 'other trades use them too' },
+  { name: 'ordinary', says: 'In business names', tells: 'no brand words' },
+  { name: 'small', says: 'Small words', tells: 'ignored when grouping' },
 ]
 
 type Texts = Record<keyof Lists, string>
 const texts = ref<Texts>()
-const linesOf = (s: string) =>
-  s
-    .split('\n')
-    .map((x) => x.trim())
-    .filter(Boolean)
 const textsOf = (l: Lists) =>
   Object.fromEntries(kinds.map((k) => [k.name, (l[k.name] ?? []).join('\n')])) as Texts
 const listsOf = (t: Texts) =>
-  Object.fromEntries(kinds.map((k) => [k.name, linesOf(t[k.name])])) as unknown as Lists
-const alike = (a: string, b: string) => linesOf(a).join('\n') === linesOf(b).join('\n')
+  Object.fromEntries(kinds.map((k) => [k.name, lines(t[k.name])])) as unknown as Lists
+const alike = (a: string, b: string) => lines(a).join('\n') === lines(b).join('\n')
 
 /* What comes is shown, but in lists where something else was typed meanwhile. */
 watch(
   data,
-  (lists, had) => {
-    if (!lists) return
-    const now = textsOf(lists)
+  (came, had) => {
+    if (!came) return
+    const now = textsOf(came)
     const before = had && textsOf(had)
     for (const { name } of kinds)
       if (before && texts.value && !alike(texts.value[name], before[name])) now[name] = texts.value[name]
@@ -60,7 +57,7 @@ const changed = computed(
 async function save(lists: Lists | null) {
   const before = data.value?.standard ? null : listsOf(textsOf(data.value!))
   const ok = await saveLists.mutateAsync(lists).catch(() => null)
-  if (ok) undo.offer('The lists are saved', () => saveLists.mutateAsync(before))
+  if (ok) undo.offer('Lists saved', () => saveLists.mutateAsync(before))
 }
 </script>
 
@@ -74,13 +71,13 @@ async function save(lists: Lists | null) {
         :disabled="!changed || saveLists.isPending.value"
         @click="save(listsOf(texts!))"
       >
-        Save the lists
+        Save lists
       </button>
       <button v-if="data && !data.standard" class="link" type="button" @click="save(null)">
-        Bring back the standard ones
+        Restore defaults
       </button>
-      <button class="link" type="button" @click="emit('done')">Put away</button>
-      <span class="soft">One entry a line; an entry may be of several words.</span>
+      <button class="link" type="button" @click="emit('done')">Close</button>
+      <span class="soft">One entry per line; an entry can have several words.</span>
       <p v-if="saveLists.error.value" class="mistake" role="alert">{{ saveLists.error.value.message }}</p>
     </div>
     <div v-if="texts" class="lists">

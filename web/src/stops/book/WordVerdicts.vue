@@ -2,24 +2,25 @@
 import { ref } from 'vue'
 import { useBookChanges, type Verdict } from '@/api/book'
 import type { Book } from '@/api/client'
+import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
-/** Words that stand in no list, for a verdict; and words that are taken as one. */
+/** Words that are in no list, for a verdict; and words that are treated as one. */
 const props = defineProps<{ client: number; book: Book }>()
 const { judge } = useBookChanges(() => props.client)
 const undo = useUndo()
 const tie = ref({ word: '', to: '' })
 
 const verdicts: { verdict: Verdict; says: string }[] = [
-  { verdict: 'brand', says: 'a firm' },
-  { verdict: 'elsewhere', says: 'elsewhere' },
-  { verdict: 'service', says: 'ours' },
-  { verdict: 'ordinary', says: 'ordinary' },
+  { verdict: 'brand', says: 'business name' },
+  { verdict: 'elsewhere', says: 'other place' },
+  { verdict: 'service', says: 'our service' },
+  { verdict: 'ordinary', says: 'common word' },
 ]
 
 async function say(word: string, verdict: Verdict, to = '') {
   const ok = await judge.mutateAsync({ word, verdict, tied_to: to }).catch(() => null)
-  if (ok) undo.offer(`“${word}” is told`, () => judge.mutateAsync({ word, verdict: '', tied_to: '' }))
+  if (ok) undo.offer(`“${word}” judged`, () => judge.mutateAsync({ word, verdict: '', tied_to: '' }))
   return !!ok
 }
 
@@ -28,7 +29,7 @@ async function tieAll() {
   const slips = [...props.book.slips]
   for (const s of slips)
     await judge.mutateAsync({ word: s.word, verdict: '', tied_to: s.meant }).catch(() => null)
-  undo.offer(`${slips.length} words tied`, async () => {
+  undo.offer(`${plural(slips.length, 'word')} tied`, async () => {
     for (const s of slips) await judge.mutateAsync({ word: s.word, verdict: '', tied_to: '' })
   })
 }
@@ -42,7 +43,7 @@ async function tieUp() {
   <div>
     <template v-if="book.slips.length">
       <h2>
-        Likely ties
+        Likely typos
         <button class="link" type="button" :disabled="judge.isPending.value" @click="tieAll">
           Tie all {{ book.slips.length }}
         </button>
@@ -64,7 +65,7 @@ async function tieUp() {
       </ul>
     </template>
     <template v-if="book.firms.length">
-      <h2>Words of firms</h2>
+      <h2>Words in business names</h2>
       <ul>
         <li v-for="u in book.firms.slice(0, 12)" :key="u.word" class="slip">
           <span
@@ -76,13 +77,13 @@ async function tieUp() {
             :disabled="judge.isPending.value"
             @click="say(u.word, 'ordinary')"
           >
-            no firm
+            Not a business
           </button>
         </li>
       </ul>
     </template>
-    <h2>Unfamiliar words</h2>
-    <p v-if="!book.unfamiliar.length" class="soft">Every word of the book is known.</p>
+    <h2>Unknown words</h2>
+    <p v-if="!book.unfamiliar.length" class="soft">No unknown words.</p>
     <ul data-unfamiliar>
       <li v-for="u in book.unfamiliar" :key="u.word">
         <b>{{ u.word }}</b> <span class="soft">in {{ u.phrases }}</span>
@@ -100,11 +101,11 @@ async function tieUp() {
         </div>
       </li>
     </ul>
-    <h2>Words taken as one</h2>
+    <h2>Words treated as one</h2>
     <p v-for="group in book.ties" :key="group[0]">
       {{ group.join(' = ') }}
       <button v-for="word in group.slice(1)" :key="word" class="link" type="button" @click="say(word, '')">
-        part {{ word }}
+        separate {{ word }}
       </button>
     </p>
     <form @submit.prevent="tieUp">

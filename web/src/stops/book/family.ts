@@ -1,38 +1,65 @@
-import type { BookRow, Ground } from '@/api/client'
-import { count } from '@/parts/format'
-
-/** A figure, a dash where it is not known. */
-export const figure = (n: number | null | undefined) => (n === null || n === undefined ? '–' : count(n))
+import type { BookPhrase, BookRow, FamilyChoice, Ground } from '@/api/client'
+import { count, figure, plural } from '@/parts/format'
 
 /** Why a family is where it is: the words that decided, or what the user said. */
-export function why(row: BookRow): string {
+export function why(row: Pick<BookRow, 'choice' | 'why' | 'near_miss'>): string {
   if (row.choice.state) return row.choice.reason || 'your choice'
-  if (row.intent === 'hire') return row.near_miss ? `${row.reason} · near` : row.reason
-  return row.reason ? `${row.intent}: ${row.reason}` : 'too broad'
+  return row.near_miss ? `${row.why.says} · near miss` : row.why.says
 }
 
-/** How a gain was worked out, in words: an estimate always. */
-export function sum(row: BookRow): string {
+/** A gain in a row: a dash for none worth naming. */
+export const gainOf = (row: Pick<BookRow, 'gain'>) =>
+  row.gain >= 0.05 ? row.gain.toFixed(row.gain < 10 ? 1 : 0) : '–'
+
+/**
+ * How a gain was worked out, in words: an estimate always.
+ * @param otherShare with this share of their volume the members beside the lead count
+ */
+export function sum(row: BookRow, otherShare: number): string {
   const [lead, ...others] = row.members
   const known = others.filter((m) => m.volume !== null)
+  if (lead!.volume === null && !known.length) return 'The search volume is not known, so it counts as none.'
+  const volumes = known.map((m) => count(m.volume!)).join(', ')
   const searches = known.length
-    ? `${count(row.volume)} searches (${figure(lead!.volume)} and half of ${known.map((m) => count(m.volume!)).join(', ')})`
-    : `${figure(lead!.volume)} searches`
-  if (lead!.volume === null && !known.length)
-    return 'How often it is searched for is not known: it counts as none.'
-  return `Estimate: ${searches}, ${row.now.toFixed(1)} visits now, ${row.then.toFixed(1)} at position ${row.aimed} in ${Math.round(row.months)} months.`
+    ? `${count(row.volume)} searches/mo (${figure(lead!.volume)} and ${otherShare * 100}% of ${volumes})`
+    : `${figure(lead!.volume)} searches/mo`
+  const then = `${row.then.toFixed(1)} at position ${row.aimed} in ${plural(Math.round(row.months), 'month')}`
+  return `Estimate: ${searches}, ${row.now.toFixed(1)} visits now, ${then}.`
 }
 
 /** What the places of the map pack bring, shown beside and never added. */
-export const mapPack = (row: BookRow) =>
-  `Beside it, not counted: about ${row.map.map((v) => v.toFixed(0)).join(', ')} visits for the first, second and third place of the map pack.`
+export const mapPack = (row: Pick<BookRow, 'map'>) =>
+  `Not included: about ${row.map.map((v) => v.toFixed(0)).join(', ')} visits for place 1, 2 and 3 of the map pack.`
 
-/** What the gain is worth, where a job's worth and the customers are known. */
-export function worth(row: BookRow, ground: Ground): string {
+/** What the gain is worth, if a job's worth and the customers are known. */
+export function worth(row: Pick<BookRow, 'service' | 'worth'>, ground: Ground): string {
   const job = ground.services.find((x) => x.name === row.service)?.worth ?? 0
-  return `Estimate: ${ground.customers} of 100 visits become customers, one job of ${row.service} brings ${ground.money}${count(job)}: about ${ground.money}${count(row.worth)} a month.`
+  const money = (n: number) => `${ground.money}${count(n)}`
+  const customers = `${ground.customers} of 100 visits become customers`
+  return `Estimate: ${customers}, one ${row.service} job brings ${money(job)}: about ${money(row.worth)} a month.`
 }
 
 /** The lines that a family unfolds to: its sums, a conflict, and the phrases. */
-export const unfolded = (row: BookRow) =>
+export const unfolded = (row: Pick<BookRow, 'volume' | 'worth' | 'conflict' | 'members'>) =>
   (row.volume > 0 ? 2 : 1) + (row.worth > 0 ? 1 : 0) + (row.conflict.length ? 1 : 0) + row.members.length
+
+/** The families of each choice that was made before, so that one change brings all of them back to it. */
+export function byChoice(keys: string[], families: Pick<BookRow, 'key' | 'choice'>[]) {
+  const choices = new Map(families.map((f) => [f.key, f.choice]))
+  const groups = new Map<string, { keys: string[] } & Pick<FamilyChoice, 'state' | 'reason'>>()
+  for (const key of keys) {
+    const { state, reason } = choices.get(key) ?? { state: '' as const, reason: '' }
+    const group = groups.get(`${state} ${reason}`) ?? { keys: [], state, reason }
+    group.keys.push(key)
+    groups.set(`${state} ${reason}`, group)
+  }
+  return [...groups.values()]
+}
+
+/** The phrases of each family in which the user put them before, empty for the rule's. */
+export function byPlace(phrases: Pick<BookPhrase, 'text' | 'with'>[]) {
+  return [...new Set(phrases.map((p) => p.with))].map((was) => ({
+    phrases: phrases.filter((p) => p.with === was).map((p) => p.text),
+    with: was,
+  }))
+}

@@ -1,4 +1,5 @@
 import type { BookRow } from '@/api/client'
+import { words } from '@/parts/format'
 
 /** What of the book is shown. */
 export interface Filter {
@@ -15,7 +16,7 @@ export type Part = 'kept' | 'questions' | 'brand' | 'elsewhere' | 'broad' | 'all
 export const parts: { part: Part; says: string }[] = [
   { part: 'kept', says: 'Worth writing for' },
   { part: 'questions', says: 'Questions' },
-  { part: 'brand', says: 'Names of firms' },
+  { part: 'brand', says: 'Business names' },
   { part: 'elsewhere', says: 'Elsewhere' },
   { part: 'broad', says: 'Too broad' },
   { part: 'all', says: 'All' },
@@ -47,7 +48,7 @@ function inPart(row: BookRow, part: Part): boolean {
 export const countIn = (rows: BookRow[], part: Part) => rows.filter((r) => inPart(r, part)).length
 
 export function shown(rows: BookRow[], f: Filter): BookRow[] {
-  const words = f.words.toLowerCase().split(/\s+/).filter(Boolean)
+  const asked = words(f.words)
   return rows.filter(
     (r) =>
       inPart(r, f.part) &&
@@ -55,6 +56,6 @@ export function shown(rows: BookRow[], f: Filter): BookRow[] {
       (!f.service || r.service === f.service) &&
       (!f.place || r.place === f.place) &&
       (!f.page || r.carrier === f.page) &&
-      words.every((w) => r.members.some((m) => m.text.includes(w))),
+      asked.every((w) => r.members.some((m) => m.text.includes(w))),
   )
 }

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, ref } from 'vue'
 import type { Found, FoundPhrase } from '@/api/client'
-import { count } from '@/parts/format'
+import { figure } from '@/parts/format'
 
 /** The phrases with the position of each site; only the rows in sight are drawn. */
 const props = defineProps<{ rows: FoundPhrase[]; sites: Found['sites'] }>()
@@ -24,7 +24,7 @@ const virtual = useVirtualizer(
 <template>
   <div class="found" :style="{ '--sites': columns.length }">
     <div class="line head soft">
-      <span>phrase</span><span class="num">searches</span
+      <span>phrase</span><span class="num">searches/mo</span
       ><span v-for="s in columns" :key="s.site" class="num site" :title="s.site">{{ s.name }}</span
       ><span></span>
     </div>
@@ -39,9 +39,7 @@ const virtual = useVirtualizer(
           :data-found="rows[item.index]!.text"
         >
           <span class="text" :title="rows[item.index]!.text">{{ rows[item.index]!.text }}</span>
-          <span class="num">{{
-            rows[item.index]!.volume === null ? '–' : count(rows[item.index]!.volume!)
-          }}</span>
+          <span class="num">{{ figure(rows[item.index]!.volume) }}</span>
           <span
             v-for="s in columns"
             :key="s.site"
@@ -55,13 +53,13 @@ const virtual = useVirtualizer(
           <span class="acts">
             <span v-if="rows[item.index]!.in_book" class="soft">in the book</span>
             <button v-else class="link" type="button" @click="emit('take', rows[item.index]!.text)">
-              To the book
+              Add to book
             </button>
           </span>
         </div>
       </div>
     </div>
-    <p v-if="!rows.length" class="soft none">No phrase is like that.</p>
+    <p v-if="!rows.length" class="soft none">No matches</p>
   </div>
 </template>
 

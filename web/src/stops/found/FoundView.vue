@@ -3,8 +3,8 @@ import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useBookChanges } from '@/api/book'
 import type { FoundPhrase, Ground } from '@/api/client'
-import { useFound } from '@/api/found'
-import { count } from '@/parts/format'
+import { useFound } from '@/api/queries'
+import { count, plural, words as wordsOf } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import ListLeaf from '../ground/ListLeaf.vue'
 import FoundRows from './FoundRows.vue'
@@ -19,7 +19,7 @@ const undo = useUndo()
 const intent = ref('hire')
 const gap = ref(false)
 const words = ref('')
-const brought = computed(() => found.value?.sites.some((s) => s.sums) ?? false)
+const imported = computed(() => found.value?.sites.some((s) => s.sums) ?? false)
 
 /* Within reach of a searcher: the first two pages of results. */
 const reach = 20
@@ -29,7 +29,7 @@ const isGap = (r: FoundPhrase) => {
   return (!mine || mine > reach) && r.positions.some((p, i) => i !== own.value && p > 0 && p <= reach)
 }
 const rows = computed(() => {
-  const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const asked = wordsOf(words.value)
   return (found.value?.rows ?? []).filter(
     (r) =>
       (!intent.value || r.intent === intent.value) &&
@@ -42,7 +42,7 @@ const missing = computed(() => rows.value.filter((r) => !r.in_book))
 async function take(phrases: string[]) {
   const report = await add.mutateAsync(phrases).catch(() => null)
   if (report?.import_id)
-    undo.offer(`${count(report.added)} phrases are in the book`, () =>
+    undo.offer(`${plural(report.added, 'phrase')} added to the book`, () =>
       undoImport.mutateAsync(report.import_id),
     )
 }
@@ -50,7 +50,7 @@ async function take(phrases: string[]) {
 async function askSource() {
   const report = await ask.mutateAsync().catch(() => null)
   if (report?.import_id)
-    undo.offer(`${count(report.found)} phrases that sites are found for were taken`, () =>
+    undo.offer(`${plural(report.found, 'phrase')} that sites are found for imported`, () =>
       undoImport.mutateAsync(report.import_id),
     )
 }
@@ -60,7 +60,7 @@ async function askSource() {
   <ListLeaf :client="client">
     <template #tools>
       <button class="link" type="button" :disabled="ask.isPending.value" @click="askSource">
-        {{ ask.isPending.value ? 'Asking…' : 'Ask the source' }}
+        {{ ask.isPending.value ? 'Getting lists…' : 'Get lists' }}
       </button>
     </template>
     <p
@@ -70,27 +70,26 @@ async function askSource() {
     >
       {{ e!.message }}
     </p>
-    <p v-if="!found && !error" class="soft said">Opening the lists…</p>
+    <p v-if="!found && !error" class="soft said">Loading…</p>
     <template v-else-if="found">
       <SiteRows v-if="found.sites.length" :sites="found.sites" />
       <p v-if="!found.sites.length" class="said big">
-        Neither the client nor a rival has a site yet. What sites are found for is set side by side here as
-        soon as there is one:
-        <RouterLink :to="{ name: 'lineup', params: { client } }">take rivals in the lineup</RouterLink>.
+        Neither the client nor a rival has a site yet. What their sites are found for will be compared here.
+        <RouterLink :to="{ name: 'lineup', params: { client } }">Add rivals in the lineup</RouterLink>.
       </p>
-      <p v-else-if="!brought" class="said big">
-        Lists of the phrases that a site is found for come here, with positions: drop one for the client and
-        one for each rival (CSV, TSV, XLSX), or ask the source. They are set side by side.
+      <p v-else-if="!imported" class="said big">
+        The phrases that each site is found for will be compared here, with positions. Import a list for the
+        client and one for each rival (CSV, TSV, XLSX), or get the lists from the source.
       </p>
       <template v-else>
         <div class="filters">
           <select v-model="intent" aria-label="Intent">
             <option value="hire">ready to hire</option>
             <option value="research">questions</option>
-            <option value="brand">names of firms</option>
+            <option value="brand">business names</option>
             <option value="elsewhere">elsewhere</option>
             <option value="broad">too broad</option>
-            <option value="">every intent</option>
+            <option value="">all intents</option>
           </select>
           <label
             ><input v-model="gap" type="checkbox" name="gap" /> a rival is in the first 20, the client is
@@ -103,7 +102,7 @@ async function askSource() {
             aria-label="Words"
             placeholder="with these words"
           />
-          <span class="soft">{{ count(rows.length) }} of {{ count(found.total) }} phrases</span>
+          <span class="soft">{{ count(rows.length) }} of {{ plural(found.total, 'phrase') }}</span>
           <button
             v-if="missing.length"
             class="press"

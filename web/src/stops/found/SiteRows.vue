@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Found } from '@/api/client'
-import { count, moment } from '@/parts/format'
+import { count, moment, plural } from '@/parts/format'
 
 /** A line for each site: what its list comes to. */
 defineProps<{ sites: Found['sites'] }>()
 const intents = [
   { intent: 'hire', says: 'hire' },
   { intent: 'research', says: 'questions' },
-  { intent: 'brand', says: 'firms' },
+  { intent: 'brand', says: 'businesses' },
   { intent: 'elsewhere', says: 'elsewhere' },
   { intent: 'broad', says: 'broad' },
 ]
@@ -24,7 +24,11 @@ const intents = [
           <th class="num" scope="col">first 10</th>
           <th class="num" scope="col">first 20</th>
           <th v-for="i in intents" :key="i.intent" class="num" scope="col">{{ i.says }}</th>
-          <th class="num" scope="col" title="Searches × the share that each position gets: an estimate">
+          <th
+            class="num"
+            scope="col"
+            title="Search volume × click-through rate of each position: an estimate"
+          >
             visits, est.
           </th>
           <th scope="col">from</th>
@@ -48,7 +52,7 @@ const intents = [
               class="num figure large"
               :title="
                 s.sums.unknown
-                  ? `${count(s.sums.unknown)} phrases whose searches are not known count as none`
+                  ? `${plural(s.sums.unknown, 'phrase')} without a known search volume count as none`
                   : ''
               "
             >

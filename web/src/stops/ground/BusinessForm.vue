@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Form } from './business'
 import PlaceRows from './PlaceRows.vue'
 import ServiceRows from './ServiceRows.vue'
@@ -7,17 +8,31 @@ import ServiceRows from './ServiceRows.vue'
 const form = defineModel<Form>({ required: true })
 defineEmits<{ settled: [] }>()
 
-/* Those that phrases can be stemmed in; others are taken word by word. */
+/* Those whose word forms are known; in others only the exact words count. */
 const languages = [
   { tag: 'en', says: 'English' },
+  { tag: 'da', says: 'Danish' },
+  { tag: 'nl', says: 'Dutch' },
+  { tag: 'fi', says: 'Finnish' },
   { tag: 'fr', says: 'French' },
+  { tag: 'de', says: 'German' },
+  { tag: 'hu', says: 'Hungarian' },
+  { tag: 'it', says: 'Italian' },
+  { tag: 'no', says: 'Norwegian' },
+  { tag: 'pt', says: 'Portuguese' },
+  { tag: 'ro', says: 'Romanian' },
+  { tag: 'ru', says: 'Russian' },
   { tag: 'es', says: 'Spanish' },
   { tag: 'sv', says: 'Swedish' },
-  { tag: 'no', says: 'Norwegian' },
-  { tag: 'hu', says: 'Hungarian' },
-  { tag: 'ru', says: 'Russian' },
-  { tag: 'xx', says: 'another, word by word' },
+  { tag: 'tr', says: 'Turkish' },
+  { tag: 'xx', says: 'Other (exact words only)' },
 ]
+/* A tag that somebody entered elsewhere stays. */
+const choices = computed(() =>
+  languages.some((l) => l.tag === form.value.language)
+    ? languages
+    : [...languages, { tag: form.value.language, says: form.value.language }],
+)
 </script>
 
 <template>
@@ -33,11 +48,16 @@ const languages = [
       /></label>
       <label
         >Home page
-        <input v-model="form.homePage" class="field mono" name="home_page" placeholder="empty: no site yet" />
+        <input
+          v-model="form.homePage"
+          class="field mono"
+          name="home_page"
+          placeholder="empty if there is no site yet"
+        />
       </label>
       <div class="pair">
         <label
-          >Customers of 100 visits
+          >Customers per 100 visits
           <input
             v-model="form.customers"
             class="field"
@@ -46,12 +66,12 @@ const languages = [
             placeholder="not known"
           />
         </label>
-        <label>Money <input v-model="form.money" class="field" name="money" maxlength="8" /></label>
+        <label>Currency <input v-model="form.money" class="field" name="money" maxlength="8" /></label>
       </div>
       <label
         >Language of the phrases
         <select v-model="form.language" class="field" name="language">
-          <option v-for="l in languages" :key="l.tag" :value="l.tag">{{ l.says }}</option>
+          <option v-for="l in choices" :key="l.tag" :value="l.tag">{{ l.says }}</option>
         </select>
       </label>
       <slot name="business" />
@@ -65,7 +85,7 @@ const languages = [
     <section aria-label="Phrases">
       <label class="list">
         <h2>Phrases of the home page</h2>
-        <span class="soft">what people type into a search; the lead first. A list can be pasted.</span>
+        <span class="soft">What people search for, one per line, the lead first. You can paste a list.</span>
         <textarea v-model="form.phrases" class="field" name="phrases" rows="17"></textarea>
       </label>
     </section>

@@ -6,8 +6,8 @@ defineProps<{ client: number }>()
 </script>
 
 <template>
-  <nav class="leaves" aria-label="Leaves of the ground">
-    <RouterLink :to="{ name: 'ground', params: { client } }">The business</RouterLink>
+  <nav class="leaves" aria-label="Ground">
+    <RouterLink :to="{ name: 'ground', params: { client } }">Business</RouterLink>
     <RouterLink :to="{ name: 'book', params: { client } }">Phrase book</RouterLink>
     <RouterLink :to="{ name: 'found', params: { client } }">Found for</RouterLink>
   </nav>

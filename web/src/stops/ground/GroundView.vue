@@ -2,11 +2,12 @@
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Ground } from '@/api/client'
-import { useChanges, useClients } from '@/api/queries'
+import { useChanges, useClients } from '@/api/changes'
 import BusinessForm from './BusinessForm.vue'
 import GroundLeaves from './GroundLeaves.vue'
 import PageList from './PageList.vue'
 import PastePage from './PastePage.vue'
+import ProposalLine from './ProposalLine.vue'
 import { useBusinessForm } from './useBusinessForm'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
@@ -37,26 +38,25 @@ async function deleteClient() {
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
-      <span class="soft">Everything is saved as you leave a field.</span>
+      <span class="soft">Saved as you leave each field.</span>
       <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
       <p v-if="measure.error.value" class="mistake" role="alert">{{ measure.error.value.message }}</p>
       <button class="press main" type="button" :disabled="measure.isPending.value" @click="measureNow">
         Measure
       </button>
     </div>
+    <ProposalLine :client="client" :ground="ground" />
     <BusinessForm v-model="form" @settled="save">
       <template #business>
         <h2 class="pages">Pages</h2>
         <PageList :client="client" :ground="ground" />
         <PastePage :client="client" :page="page" />
         <div class="end">
-          <button v-if="!deleting" class="link" type="button" @click="deleting = true">
-            Delete this client
-          </button>
+          <button v-if="!deleting" class="link" type="button" @click="deleting = true">Delete client</button>
           <template v-else>
-            Its readings and targets go too.
+            This also deletes its readings and targets.
             <button class="link" type="button" @click="deleteClient">Delete for good</button>
-            <button class="link" type="button" @click="deleting = false">Keep it</button>
+            <button class="link" type="button" @click="deleting = false">Cancel</button>
           </template>
         </div>
       </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { onScopeDispose, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
 import { useFileDrop } from '@/parts/fileDrop'
+import { isField } from '@/parts/keys'
 import ListImport from '../book/ListImport.vue'
 import GroundLeaves from './GroundLeaves.vue'
 
@@ -12,7 +14,7 @@ const picker = ref<HTMLInputElement>()
 const { over: held, on: drop } = useFileDrop<true>((data) => {
   list.value = data.files[0] ?? list.value
 })
-/** Puts a list away, unless another one has been brought since. */
+/** Closes a list, unless another one was chosen since. */
 function done(file: File) {
   if (list.value === file) list.value = undefined
 }
@@ -20,14 +22,13 @@ function chosen() {
   list.value = picker.value?.files?.[0] ?? list.value
   if (picker.value) picker.value.value = '' // so that the same file can be chosen again
 }
-/** A list that is pasted anywhere but in a field is taken like a file. */
+/** A list that is pasted anywhere but in a field is imported like a file. */
 function paste(e: ClipboardEvent) {
-  if (/^(INPUT|TEXTAREA)$/.test((e.target as HTMLElement).tagName)) return
+  if (isField(e.target)) return
   const text = e.clipboardData?.getData('text/plain')
   if (text?.trim()) list.value = new File([text], 'pasted list')
 }
-window.addEventListener('paste', paste)
-onScopeDispose(() => window.removeEventListener('paste', paste))
+useEventListener(window, 'paste', paste)
 </script>
 
 <template>
@@ -35,11 +36,11 @@ onScopeDispose(() => window.removeEventListener('paste', paste))
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
-      <span v-if="held" class="pencil">Drop the list: it is shown before it is taken</span>
+      <span v-if="held" class="pencil">Drop the list to see it before it is imported</span>
       <slot v-else name="told" />
-      <span class="bring">
+      <span class="tools">
         <slot name="tools" />
-        <button class="press main" type="button" @click="picker?.click()">Bring a list</button>
+        <button class="press main" type="button" @click="picker?.click()">Import a list</button>
       </span>
       <input
         ref="picker"
@@ -85,7 +86,7 @@ h1 {
   font-size: 21px;
   margin: 0;
 }
-.bring {
+.tools {
   margin-left: auto;
   display: flex;
   gap: 18px;
@@ -97,7 +98,7 @@ h1 {
 }
 @media (max-width: 1100px) {
   .title,
-  .bring {
+  .tools {
     gap: 14px;
   }
 }

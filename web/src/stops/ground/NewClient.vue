@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useClients } from '@/api/queries'
+import { useClients } from '@/api/changes'
 import AppHeader from '@/parts/AppHeader.vue'
 import { emptyForm, toBusiness } from './business'
 import BusinessForm from './BusinessForm.vue'
@@ -24,9 +24,9 @@ async function save() {
     <form @submit.prevent="save">
       <div class="title">
         <h1>New client</h1>
-        <span class="soft">A name or an address is enough to begin.</span>
+        <span class="soft">A name or an address is enough to start.</span>
         <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
-        <router-link class="back" to="/">Back to the shelf</router-link>
+        <router-link class="back" to="/">All clients</router-link>
         <button class="press main" type="submit" :disabled="add.isPending.value">Save and find rivals</button>
       </div>
       <BusinessForm v-model="form" />

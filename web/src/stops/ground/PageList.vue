@@ -2,14 +2,14 @@
 import { ref } from 'vue'
 import type { Ground, PageDraft, PageInfo } from '@/api/client'
 import { usePages } from '@/api/pages'
-import { bare, count } from '@/parts/format'
+import { bare, count, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import { useUndo } from '@/parts/undo'
 
 /** The client's pages and what each is for. Addresses are added by typing or pasting. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { add, change, remove, bringBack } = usePages(() => props.client)
+const { add, change, remove, restore } = usePages(() => props.client)
 const undo = useUndo()
 const addresses = ref('')
 
@@ -31,9 +31,9 @@ async function addAll() {
     added.push(page)
     left.shift()
   }
-  addresses.value = left.join('\n') // what was not taken stays as it was typed
+  addresses.value = left.join('\n') // what was not added stays as it was typed
   if (added.length)
-    undo.offer(added.length === 1 ? 'A page was added' : `${added.length} pages were added`, async () => {
+    undo.offer(`${plural(added.length, 'page')} added`, async () => {
       for (const p of added) {
         const planned = before.find((b) => b.id === p.id)
         if (planned) await change.mutateAsync({ page: p.id, body: draftOf(planned) })
@@ -52,7 +52,7 @@ async function drop(p: PageInfo) {
     () => true,
     () => false,
   )
-  if (ok) undo.offer(`${pageName(p)} was taken off`, () => bringBack.mutateAsync(p.id))
+  if (ok) undo.offer(`${pageName(p)} removed`, () => restore.mutateAsync(p.id))
 }
 
 /** A page that becomes one for a service or a place needs one at once. */
@@ -73,15 +73,15 @@ function kindTo(p: PageInfo, kind: string) {
           <span class="num figure">{{ count(p.words) }}</span>
           <TallyStrokes :words="p.words" :write="p.to_write ?? 0" :height="14" />
         </template>
-        <span v-else class="pencil">{{ p.url ? 'not measured yet' : 'to be made' }}</span>
+        <span v-else class="pencil">{{ p.url ? 'not measured yet' : 'new page' }}</span>
         <button
           v-if="p.kind !== 'home'"
           class="link off"
           type="button"
-          :aria-label="`take off ${pageName(p)}`"
+          :aria-label="`Remove ${pageName(p)}`"
           @click="drop(p)"
         >
-          take off
+          Remove
         </button>
       </div>
       <div v-if="p.kind !== 'home'" class="line for">
@@ -95,16 +95,16 @@ function kindTo(p: PageInfo, kind: string) {
         <select
           v-if="p.kind === 'service' || p.kind === 'area'"
           :value="p.service"
-          aria-label="Its service"
+          aria-label="Service"
           @change="put(p, { service: ($event.target as HTMLSelectElement).value })"
         >
-          <option value="">every service</option>
+          <option value="">all services</option>
           <option v-for="s in ground.services" :key="s.name">{{ s.name }}</option>
         </select>
         <select
           v-if="p.kind === 'service' || p.kind === 'area'"
           :value="p.place"
-          aria-label="Its place"
+          aria-label="Place"
           @change="put(p, { place: ($event.target as HTMLSelectElement).value })"
         >
           <option value="">{{ ground.places.find((x) => x.home)?.name ?? 'home town' }}</option>
@@ -112,7 +112,7 @@ function kindTo(p: PageInfo, kind: string) {
         </select>
       </div>
       <button v-if="p.seems" class="link pencil" type="button" @click="put(p, p.seems)">
-        It says it is for {{ pageName(p.seems as PageInfo) }}
+        It seems to be for {{ pageName(p.seems as PageInfo) }}
       </button>
       <span v-if="p.kind !== 'home' && p.url" class="mono soft" :title="p.url">{{ bare(p.url) }}</span>
     </li>
@@ -123,8 +123,8 @@ function kindTo(p: PageInfo, kind: string) {
       class="field mono"
       name="page_addresses"
       rows="1"
-      aria-label="Addresses of more pages"
-      placeholder="addresses of more pages, one a line"
+      aria-label="Addresses of pages"
+      placeholder="addresses of pages, one per line"
     ></textarea>
     <button class="press" type="submit" :disabled="!addresses.trim() || add.isPending.value">Add</button>
   </form>

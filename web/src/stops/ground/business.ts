@@ -1,4 +1,5 @@
-import type { Business } from '@/api/client'
+import type { Business, Proposal } from '@/api/client'
+import { lines, parts } from '@/parts/format'
 
 /** A business as the form holds it: rows of text, the last one empty for more. */
 export interface Form {
@@ -73,13 +74,6 @@ export function toForm(b: Business): Form {
   }
 }
 
-const lines = (s: string) => parted(s, '\n')
-const parted = (s: string, by: string) =>
-  s
-    .split(by)
-    .map((part) => part.trim())
-    .filter(Boolean)
-
 /** A number as people type it, 0 for none. */
 const amount = (s: string) => Number(s.replace(/[^0-9.]/g, '')) || 0
 
@@ -95,13 +89,13 @@ export function toBusiness(f: Form): Business {
     money: f.money,
     services: f.services
       .filter((s) => s.name.trim())
-      .map((s) => ({ name: s.name.trim(), words: parted(s.words, ','), worth: amount(s.worth) })),
+      .map((s) => ({ name: s.name.trim(), words: parts(s.words, ','), worth: amount(s.worth) })),
     places: f.places
       .filter((p) => p.name.trim())
       .map((p, i) => ({
         name: p.name.trim(),
         state: p.state.trim(),
-        spellings: parted(p.spellings, ','),
+        spellings: parts(p.spellings, ','),
         home: i === 0,
       })),
     phrases: lines(f.phrases),
@@ -118,4 +112,31 @@ export function serviceOf(line: string): ServiceRow {
 export function placeOf(line: string): PlaceRow {
   const [name = '', state = ''] = line.split(',')
   return { name: name.trim(), state: state.trim(), spellings: '' }
+}
+
+/** The parts of a proposal, those that say something, as they are told. */
+export function proposed(p: Proposal): { field: keyof Proposal; name: string; says: string }[] {
+  const names: [keyof Proposal, string][] = [
+    ['name', 'Name'],
+    ['phone', 'Phone'],
+    ['trade', 'Trade'],
+    ['place', 'Home town'],
+    ['service', 'Service'],
+    ['language', 'Language'],
+  ]
+  return names.map(([field, name]) => ({ field, name, says: p[field] })).filter((f) => f.says)
+}
+
+/** A business with a part of a proposal in it. */
+export function withProposed(b: Business, field: keyof Proposal, says: string): Business {
+  switch (field) {
+    case 'place': {
+      const { name, state } = placeOf(says)
+      return { ...b, places: [...b.places, { name, state, home: !b.places.length }] }
+    }
+    case 'service':
+      return { ...b, services: [...b.services, { name: says }] }
+    default:
+      return { ...b, [field]: says }
+  }
 }

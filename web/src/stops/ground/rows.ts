@@ -1,4 +1,5 @@
 import { watch, type ModelRef } from 'vue'
+import { lines } from '@/parts/format'
 
 /**
  * Rows of a form that grow as they are filled: the last one is always empty. A
@@ -18,11 +19,7 @@ export function useRows<Row extends { name: string }>(
   )
 
   function paste(event: ClipboardEvent, at: number) {
-    const text = event.clipboardData?.getData('text/plain') ?? ''
-    const list = text
-      .split('\n')
-      .map((line) => line.trim())
-      .filter(Boolean)
+    const list = lines(event.clipboardData?.getData('text/plain') ?? '')
     if (list.length < 2) return
     event.preventDefault()
     const next = [...rows.value]

@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
 import type { Business, Ground } from '@/api/client'
-import { useChanges } from '@/api/queries'
+import { useChanges } from '@/api/changes'
 import { useUndo } from '@/parts/undo'
 import { toBusiness, toForm, type Form } from './business'
 
@@ -55,8 +55,8 @@ const fieldNames: Record<keyof Form, string> = {
   phone: 'phone',
   homePage: 'home page',
   language: 'language',
-  customers: 'customers of 100 visits',
-  money: 'money',
+  customers: 'customers per 100 visits',
+  money: 'currency',
   services: 'services',
   places: 'places',
   phrases: 'phrases',

@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import type { Brief } from '@/api/client'
-import { bare, count, duration, gain, unitNotes } from '@/parts/format'
+import { bare, count, day, duration, gain } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** The brief as paper: what a writer fills without asking back. */
 defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
-
-const day = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 </script>
 
 <template>
@@ -15,7 +12,7 @@ const day = (at: string) =>
     <header>
       <h1>{{ brief.client }}</h1>
       <p>
-        Brief for the {{ brief.page.kind }} page<template v-if="brief.page.url">
+        Brief: {{ brief.page.kind }} page<template v-if="brief.page.url">
           · <span class="mono">{{ bare(brief.page.url) }}</span></template
         >
         · {{ day(brief.date) }}
@@ -28,16 +25,16 @@ const day = (at: string) =>
       <div class="large">
         <span v-if="brief.words.hold" class="figure">{{ count(brief.words.now) }}</span>
         <span v-else class="figure pencil">{{ count(brief.words.to_write) }}</span>
-        <span>{{ brief.words.hold ? 'words: the page has enough' : 'words to write' }}</span>
+        <span>{{ brief.words.hold ? 'words: enough' : 'words to write' }}</span>
       </div>
       <TallyStrokes :words="brief.words.now" :write="brief.words.to_write" :height="30" />
       <p v-if="!brief.words.hold">
-        {{ count(brief.words.now) }} stand there now, {{ count(brief.words.target) }} are wanted. Hand in
-        {{ count(brief.words.writer) }} words of copy; the rest are menus and footers.
+        {{ count(brief.words.now) }} words now, {{ count(brief.words.target) }} wanted. Hand in
+        {{ count(brief.words.writer) }} words of copy; the rest are menus and footer.
       </p>
       <p v-if="reasons" class="soft">{{ brief.words.evidence }}</p>
     </section>
-    <section v-for="s in brief.sections" :key="s.title">
+    <section v-for="s in brief.sections" :key="s.part">
       <h2>{{ s.title }}</h2>
       <ul>
         <li v-for="t in s.lines" :key="t.key" :data-line="t.key">
@@ -45,26 +42,27 @@ const day = (at: string) =>
           <div>
             <div class="says">
               {{ t.before }}
-              <span v-if="t.pencil" class="penciled" :class="{ mono: t.subject === 'image_names' }">{{
+              <span v-if="t.pencil" class="penciled" :class="{ mono: t.kind === 'image_names' }">{{
                 t.pencil
               }}</span>
+              {{ t.after }}
             </div>
             <div v-if="reasons" class="soft">{{ t.evidence }}</div>
             <ul v-if="t.parts?.length" class="parts">
               <li v-for="p in t.parts" :key="p.key">
-                {{ p.subject.replace('_', ' ') }}: <span class="penciled">{{ p.phrase }}</span>
+                {{ p.name }}: <span class="penciled">{{ p.phrase }}</span>
               </li>
             </ul>
           </div>
           <span v-if="efforts" class="num soft">
             <template v-if="t.gain > 0"
-              >{{ gain(t.gain) }} {{ brief.unit === 'share' ? '%' : 'visits' }} · </template
+              >{{ gain(t.gain) }}{{ brief.unit === 'share' ? '%' : ' visits' }} · </template
             >{{ duration(t.minutes) }}
           </span>
         </li>
       </ul>
     </section>
-    <p class="soft">{{ unitNotes[brief.unit] }}</p>
+    <p class="soft">{{ brief.unit_note }}</p>
   </article>
 </template>
 

@@ -25,13 +25,13 @@ const print = () => window.print()
       <ul>
         <li class="here">
           <span>Brief</span>
-          <span class="soft">what a writer needs for this page</span>
+          <span class="soft">everything a writer needs for this page</span>
         </li>
       </ul>
     </nav>
     <div class="table">
       <p v-if="error" class="mistake">{{ error.message }}</p>
-      <p v-else-if="isPending" class="soft">Writing the brief…</p>
+      <p v-else-if="isPending" class="soft">Loading the brief…</p>
       <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
     </div>
     <aside class="choices no-print" aria-label="Choices">
@@ -39,10 +39,10 @@ const print = () => window.print()
         Download .md
       </a>
       <button class="press" type="button" @click="print">Print</button>
-      <h2>On the paper</h2>
-      <label><input v-model="reasons" type="checkbox" name="reasons" /> the reasons</label>
+      <h2>Show</h2>
+      <label><input v-model="reasons" type="checkbox" name="reasons" /> reasons</label>
       <label><input v-model="efforts" type="checkbox" name="efforts" /> gain and time</label>
-      <p class="soft">Dropped targets are left out. The download always holds everything.</p>
+      <p class="soft">Dropped targets are left out. The download has everything.</p>
     </aside>
   </main>
 </template>

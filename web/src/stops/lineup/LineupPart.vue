@@ -1,23 +1,31 @@
 <script setup lang="ts">
 import type { Entry } from '@/api/client'
-import { bare, count } from '@/parts/format'
+import { bare, count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** One part of a recorded result, as a ranked list. */
-const props = defineProps<{ title: string; note: string; entries: Entry[] }>()
+defineProps<{ title: string; note: string; entries: Entry[] }>()
 defineEmits<{ toggle: [entry: Entry] }>()
 
 const own = (e: Entry) => e.kind === 'client'
-const aside = (e: Entry) => !e.taken && !own(e) && !e.reason.startsWith('taken')
+const double = (e: Entry) => e.reason.code === 'taken_already'
+const aside = (e: Entry) => !e.taken && !own(e) && !double(e)
+const paid = (e: Entry) => e.part === 'paid' || e.sponsored
+
+const kinds: Record<Entry['kind'], string> = {
+  client: 'the client',
+  directory: 'directory',
+  list_article: 'list article',
+  business: 'business',
+}
 
 function says(e: Entry): string {
   if (own(e)) return 'the client'
-  if (e.part === 'paid' || e.sponsored) return e.reason
-  return [e.kind, e.reason].filter(Boolean).join(': ')
+  if (paid(e)) return e.reason.says
+  return [kinds[e.kind], e.reason.says].filter(Boolean).join(': ')
 }
 
-const position = (e: Entry) =>
-  e.part === 'paid' || e.sponsored || (props.title === 'Brought by hand' && !e.position) ? '—' : e.position
+const position = (e: Entry) => (paid(e) || e.part === 'typed' ? '—' : e.position)
 </script>
 
 <template>
@@ -37,13 +45,13 @@ const position = (e: Entry) =>
             bare(e.url)
           }}</a>
           <span v-else class="soft">no site</span>
-          <span class="soft says" :title="e.error || says(e)">
-            <span v-if="e.error" class="mistake">{{ e.error }}</span>
+          <span class="soft says" :title="e.failure?.says || says(e)">
+            <span v-if="e.failure" class="mistake">{{ e.failure.says }}</span>
             <template v-else>{{ says(e) }}</template>
           </span>
           <span class="soft rated">
             <template v-if="e.rating !== null">{{ e.rating.toFixed(1) }}</template>
-            <template v-if="e.reviews !== null"> · {{ count(e.reviews) }} reviews</template>
+            <template v-if="e.reviews !== null"> · {{ plural(e.reviews, 'review') }}</template>
           </span>
           <span class="words">
             <template v-if="e.words !== null">
@@ -52,17 +60,17 @@ const position = (e: Entry) =>
             </template>
           </span>
           <button
-            v-if="!own(e) && e.url && !e.reason.startsWith('taken')"
+            v-if="!own(e) && e.url && !double(e)"
             class="link"
             type="button"
             @click="$emit('toggle', e)"
           >
-            {{ e.taken ? 'Set aside' : 'Take' }}
+            {{ e.taken ? 'Dismiss' : 'Use as rival' }}
           </button>
         </li>
         <li v-if="e.open" class="open">
-          <span class="free">position {{ e.position }}: no business stands here</span>
-          <span class="soft says">an open place</span>
+          <span class="free">Position {{ e.position }}: no business here</span>
+          <span class="soft says">open position</span>
         </li>
       </template>
     </ol>

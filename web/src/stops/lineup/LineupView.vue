@@ -2,8 +2,9 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Entry, Ground } from '@/api/client'
-import { useChanges, useLineup } from '@/api/queries'
-import { moment } from '@/parts/format'
+import { useChanges } from '@/api/changes'
+import { useLineup } from '@/api/queries'
+import { moment, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import LineupPart from './LineupPart.vue'
 
@@ -26,7 +27,7 @@ watch(
 
 const entries = computed(() => lineup.value?.entries ?? [])
 const part = (name: string) => entries.value.filter((e) => e.part === name)
-const rivals = computed(() => new Set(entries.value.filter((e) => e.taken).map((e) => e.url)).size)
+const rivals = computed(() => lineup.value?.rivals ?? 0)
 const own = computed(() => entries.value.filter((e) => e.kind === 'client' && !e.sponsored))
 
 const mapNote = computed(() => {
@@ -34,17 +35,14 @@ const mapNote = computed(() => {
   const sponsored = list.filter((e) => e.sponsored).length
   const found = own.value.find((e) => e.part === 'map')
   return [
-    `${list.length - sponsored}${sponsored ? ` and ${sponsored} sponsored` : ''}`,
-    found ? `the client is ${found.position}` : 'the client is not in it',
+    `${plural(list.length - sponsored, 'place')}${sponsored ? ` and ${sponsored} sponsored` : ''}`,
+    found ? `client at ${found.position}` : 'client not found',
   ].join(' · ')
 })
 const organicNote = computed(() => {
   const found = own.value.find((e) => e.part === 'organic')
   const looked = lineup.value?.looked_at
-  return [
-    looked ? `first ${looked}` : '',
-    found ? `the client is ${found.position}` : 'the client is not among them',
-  ]
+  return [looked ? `first ${looked}` : '', found ? `client at ${found.position}` : 'client not found']
     .filter(Boolean)
     .join(' · ')
 })
@@ -88,7 +86,7 @@ async function toggle(e: Entry) {
   const was = e.taken
   const ok = await take.mutateAsync({ entry: e.id, taken: !was }).catch(() => null)
   if (ok)
-    undo.offer(was ? `${e.name} set aside` : `${e.name} taken`, () =>
+    undo.offer(was ? `${e.name} dismissed` : `${e.name} used as rival`, () =>
       take.mutateAsync({ entry: e.id, taken: was }),
     )
 }
@@ -104,13 +102,7 @@ async function measureRivals() {
     <form class="title" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>
-        <input
-          v-model="phrase"
-          class="field slab"
-          name="phrase"
-          list="phrases"
-          placeholder="a phrase that people search for"
-        />
+        <input v-model="phrase" class="field slab" name="phrase" list="phrases" placeholder="phrase" />
       </label>
       <datalist id="phrases">
         <option v-for="p in lineup?.phrases" :key="p" :value="p" />
@@ -123,9 +115,7 @@ async function measureRivals() {
         type="submit"
         :disabled="search.isPending.value"
       >
-        {{
-          search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Record again' : 'Search and record'
-        }}
+        {{ search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Search again' : 'Search' }}
       </button>
       <button
         class="press"
@@ -134,32 +124,30 @@ async function measureRivals() {
         :disabled="measure.isPending.value"
         @click="measureRivals"
       >
-        {{ rivals ? `Measure ${rivals} ${rivals === 1 ? 'rival' : 'rivals'}` : 'Measure without rivals' }}
+        {{ rivals ? `Measure ${plural(rivals, 'rival')}` : 'Measure without rivals' }}
       </button>
     </form>
     <p v-if="error" class="mistake said">{{ error.message }}</p>
     <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
     <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
       <p v-if="!entries.length" class="empty">
-        The result of a search comes here: who is found, who of them is a rival, and which high positions no
+        The search results will be listed here: who is found, who is a rival, and which top positions no
         business holds.
         <template v-if="lineup?.searchable">Search for a phrase above, or paste</template>
         <template v-else>Paste</template>
         the addresses of the pages to beat.
       </p>
       <label class="soft"
-        >Rivals’ pages, one a line
+        >Rivals’ pages, one per line
         <textarea v-model="pasted" class="field mono" name="rivals" rows="4"></textarea>
       </label>
-      <button class="press" type="submit" :disabled="pasteRivals.isPending.value">
-        Take these as rivals
-      </button>
+      <button class="press" type="submit" :disabled="pasteRivals.isPending.value">Use as rivals</button>
     </form>
     <template v-if="entries.length">
       <LineupPart
         v-if="part('paid').length"
         title="Paid"
-        note="never rivals"
+        note="not compared"
         :entries="part('paid')"
         @toggle="toggle"
       />
@@ -179,8 +167,8 @@ async function measureRivals() {
       />
       <LineupPart
         v-if="part('typed').length"
-        title="Brought by hand"
-        note="no search stands behind these"
+        title="Added by hand"
+        note="not from a search"
         :entries="part('typed')"
         @toggle="toggle"
       />

@@ -1,34 +1,35 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Column } from '@/api/client'
-import { useChanges, useRun } from '@/api/queries'
+import { useChanges } from '@/api/changes'
+import { useRun } from '@/api/queries'
 import { bare } from '@/parts/format'
 import PastePage from '../ground/PastePage.vue'
-import { cameIn, drawnByScript, ledOn } from './roads'
+import { cameIn, redirected, scriptOnly } from './reading'
 
 /** Whose page a column is, how it came in, and what can be done where that failed. */
 const props = defineProps<{
   column: Column
-  kind: string
+  kind: string // of the client's page
   client: number
   page: number
   narrow: boolean
 }>()
 const { data: run } = useRun(() => props.client)
-const { overrule, readPage } = useChanges(() => props.client)
-const unwelcome = computed(() => props.column.error.includes('robots.txt'))
+const { ignoreRobots, readPage } = useChanges(() => props.client)
+const refused = computed(() => props.column.failure?.code === 'robots_refuse')
 
 const under = computed(() => {
   const c = props.column
   const parts = [c.role === 'client' ? props.kind : c.standing]
   if (c.reading_id) parts.push(cameIn(c))
-  if (c.overruled) parts.push('robots.txt overruled')
-  if (!c.reading_id && !c.error) parts.push(c.url ? 'not read yet' : 'no page yet')
+  if (c.robots_ignored) parts.push('robots.txt ignored')
+  if (!c.reading_id && !c.failure) parts.push(c.url ? 'not read yet' : 'no page yet')
   return parts.join(' · ')
 })
 
-const byScript = computed(() => drawnByScript(props.column))
-const led = computed(() => ledOn(props.column))
+const byScript = computed(() => scriptOnly(props.column))
+const from = computed(() => redirected(props.column))
 </script>
 
 <template>
@@ -44,39 +45,39 @@ const led = computed(() => ledOn(props.column))
     >
     <span v-else class="slab">{{ column.name }}</span>
     <span class="under" :title="under">{{ under }}</span>
-    <span v-if="led" class="under" :title="led">{{ led }}</span>
-    <span v-if="column.error" class="mistake" role="alert">{{ column.error }}</span>
+    <span v-if="from" class="under" :title="from">{{ from }}</span>
+    <span v-if="column.failure" class="mistake" role="alert">{{ column.failure.says }}</span>
     <button
-      v-if="unwelcome && run"
+      v-if="refused && run"
       class="link"
       type="button"
-      @click="overrule.mutate({ run: run.id, url: column.url })"
+      @click="ignoreRobots.mutate({ run: run.id, url: column.url })"
     >
-      Read it all the same
+      Read it anyway
     </button>
-    <span v-if="column.unlike" class="under">a home page, no mark</span>
-    <span v-if="column.set_aside" class="under">set aside: too far off to count</span>
+    <span v-if="column.unlike" class="under">another kind of page: not compared</span>
+    <span v-if="column.set_aside" class="under">much longer than the others: not counted</span>
     <template v-if="byScript">
-      <span class="stamp script" title="Drawn by script: its words are only there in a browser">{{
-        narrow ? 'script' : 'drawn by script'
+      <span class="stamp script" title="A script builds this page: its words are only there in a browser">{{
+        narrow ? 'script' : 'built by script'
       }}</span>
-      <span v-if="column.note && !narrow" class="told">{{ column.note }}</span>
+      <span v-if="column.note && !narrow" class="told">{{ column.note.says }}</span>
       <button
         v-if="column.url && !narrow"
         class="link"
         type="button"
-        @click="readPage.mutate({ url: column.url, way: 'browser' })"
+        @click="readPage.mutate({ url: column.url, mode: 'rendered' })"
       >
-        Read in a browser
+        Read as rendered
       </button>
     </template>
     <template v-else>
-      <span v-for="w in column.warnings" :key="w" class="told">{{ w }}</span>
-      <span v-if="column.note" class="told">{{ column.note }}</span>
+      <span v-for="w in column.warnings" :key="w.code" class="told">{{ w.says }}</span>
+      <span v-if="column.note" class="told">{{ column.note.says }}</span>
     </template>
     <span v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</span>
     <PastePage
-      v-if="!narrow && (column.error || column.note || (!column.reading_id && column.role === 'client'))"
+      v-if="!narrow && (column.failure || column.note || (!column.reading_id && column.role === 'client'))"
       :client="client"
       :page="page"
       :entry="column.entry_id"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, onScopeDispose, ref, watch } from 'vue'
+import { useClipboard } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Sheet } from '@/api/client'
 import { useEvidence } from '@/api/queries'
-import { count } from '@/parts/format'
+import { count, plural } from '@/parts/format'
+import { useShortcuts } from '@/parts/keys'
 import EvidenceText from './EvidenceText.vue'
 import HeadingList from './HeadingList.vue'
 import ImageList from './ImageList.vue'
@@ -23,7 +25,7 @@ const { data: evidence, error } = useEvidence(
   () => props.client,
   () => props.page,
   () => column.value.entry_id,
-  phrase,
+  () => phrase.value,
   () => textual.value && column.value.reading_id > 0,
 )
 
@@ -36,11 +38,11 @@ const title = computed(
       seen: 'Words seen',
       copy: 'Copy words',
       hidden: 'Hidden words',
-      phrase: 'Where it stands',
+      phrase: 'Where it is',
       headings: 'Headings',
-      images: 'Image names',
-      page: 'The page',
-      made: 'What it is made of',
+      images: 'Image file names',
+      page: 'Page facts',
+      made: 'What the copy is made of',
       rule: 'How many words, and why',
       '': '',
     })[what.value],
@@ -51,15 +53,15 @@ const figure = computed(() => {
   const frame = c.words.seen - c.words.copy
   switch (what.value) {
     case 'seen':
-      return `${count(c.words.seen)}, of them ${count(frame)} in menus and footer`
+      return `${count(c.words.seen)}, ${count(frame)} of them in menus and footer`
     case 'copy':
       return `${count(c.words.copy)}; ${count(frame)} more in menus and footer`
     case 'hidden':
-      return `${count(c.words.hidden)} in the page but not shown`
+      return `${count(c.words.hidden)} in the code, but not visible`
     case 'headings':
-      return `${c.headings.length}, with the copy words under each`
+      return `${plural(c.headings.length, 'heading')}, with the copy words under each`
     case 'images':
-      return `${c.carrying} of ${c.images.length} carry a phrase`
+      return `${c.carrying} of ${plural(c.images.length, 'name')} with a phrase`
     default:
       return ''
   }
@@ -96,20 +98,12 @@ watch(
   { immediate: true },
 )
 
-function onKey(event: KeyboardEvent) {
-  const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || /^(INPUT|TEXTAREA)$/.test(target.tagName)) return
-  if (event.key === 'n') step(1)
-  if (event.key === 'p') step(-1)
-}
-window.addEventListener('keydown', onKey)
-onScopeDispose(() => window.removeEventListener('keydown', onKey))
+useShortcuts({ n: () => step(1), p: () => step(-1) })
 
-const copied = ref(false)
-async function copyText() {
+const { copy, copied } = useClipboard({ legacy: true })
+function copyText() {
   const blocks = evidence.value?.blocks.filter((b) => !b.hidden) ?? []
-  await navigator.clipboard.writeText(blocks.map((b) => b.pieces.map((p) => p.text).join('')).join('\n'))
-  copied.value = true
+  return copy(blocks.map((b) => b.pieces.map((p) => p.text).join('')).join('\n'))
 }
 </script>
 
@@ -120,35 +114,33 @@ async function copyText() {
         <h2>
           {{ title }}<template v-if="what !== 'rule'"> · {{ column.name }}</template>
         </h2>
-        <button class="plain close" type="button" aria-label="Close the margin" @click="margin.close()">
-          ×
-        </button>
+        <button class="quiet close" type="button" aria-label="Close" @click="margin.close()">×</button>
       </div>
       <p v-if="figure" class="soft">{{ figure }}</p>
       <form v-if="textual" class="find" @submit.prevent="margin.mark(typed)">
-        <label class="unseen" for="marked">Phrase to mark</label>
+        <label class="unseen" for="marked">Phrase to find</label>
         <input
           id="marked"
           v-model="typed"
           class="field"
           name="marked"
-          placeholder="type a phrase to mark it"
+          placeholder="type a phrase to find it"
           @change="margin.mark(typed)"
         />
         <span v-if="sums" class="sums">
           <b>{{ sums.exact }}</b> exact · <b>{{ sums.loose }}</b> loose
         </span>
-        <button class="kbd plain" type="button" aria-label="Next mark" @click="step(1)">n</button>
-        <button class="kbd plain" type="button" aria-label="Previous mark" @click="step(-1)">p</button>
+        <button class="kbd quiet" type="button" aria-label="Next match" @click="step(1)">n</button>
+        <button class="kbd quiet" type="button" aria-label="Previous match" @click="step(-1)">p</button>
       </form>
       <p v-if="evidence?.phrase && evidence.across.length > 1" class="across" data-across>
         <button
           v-for="a in evidence.across"
           :key="a.entry_id"
-          class="plain"
+          class="quiet"
           :class="{ here: a.entry_id === column.entry_id }"
           type="button"
-          :title="`${a.name}: ${a.exact} exact, ${a.loose} loose; find-in-page says ${a.find_in_page}`"
+          :title="`${a.name}: ${a.exact} exact, ${a.loose} loose; find in page: ${a.find_in_page}`"
           @click="margin.open('phrase', columnOf(a.entry_id), phrase)"
         >
           <span class="soft">{{ a.name }}</span> <b>{{ a.exact }}</b><template v-if="a.loose">
@@ -157,8 +149,7 @@ async function copyText() {
         </button>
       </p>
       <p v-if="sums && sums.found !== sums.exact" class="soft note">
-        A browser’s find-in-page says {{ sums.found }}: it looks for these very letters, across sentences and
-        inside words.
+        A browser’s find in page says {{ sums.found }}: it also matches inside words and across sentences.
       </p>
     </header>
     <div ref="body" class="body" tabindex="0">
@@ -182,10 +173,10 @@ async function copyText() {
         ·
       </template>
       <template v-if="column.url">
-        <a :href="column.url" target="_blank" rel="noreferrer">Open the live page</a> ·
+        <a :href="column.url" target="_blank" rel="noreferrer">Open live page</a> ·
       </template>
       <a :href="`/api/clients/${client}/readings/${column.reading_id}/page`" target="_blank"
-        >The page as kept</a
+        >Open saved page</a
       >
     </footer>
   </aside>

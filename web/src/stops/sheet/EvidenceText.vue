@@ -28,7 +28,7 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
     </template>
   </dl>
   <p v-if="!blocks.length" class="soft">
-    {{ what === 'hidden' ? 'Nothing is hidden.' : 'The page holds no text.' }}
+    {{ what === 'hidden' ? 'No hidden text.' : 'This page has no text.' }}
   </p>
   <div class="text" data-document>
     <div

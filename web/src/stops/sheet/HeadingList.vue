@@ -7,12 +7,14 @@ defineProps<{ column: Column }>()
 </script>
 
 <template>
-  <p v-if="!column.headings.length" class="soft">The page has no headings.</p>
+  <p v-if="!column.headings.length" class="soft">This page has no headings.</p>
   <ol v-else data-document>
     <li v-for="(h, i) in column.headings" :key="i" :style="{ paddingLeft: `${(h.level - 1) * 16}px` }">
-      <span class="level soft">h{{ h.level }}</span>
+      <span class="level soft">H{{ h.level }}</span>
       <span class="text" data-heading>{{ h.text }}</span>
-      <span class="num soft" :title="`${h.within} with all below it`">{{ count(h.words) }}</span>
+      <span class="num soft" :title="`${count(h.within)} including the sections below it`">{{
+        count(h.words)
+      }}</span>
     </li>
   </ol>
 </template>

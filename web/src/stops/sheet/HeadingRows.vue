@@ -5,14 +5,14 @@ import type { Margin } from './margin'
 
 defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
 
-const h1 = (c: Column) => c.headings.find((h) => h.level === 1)?.text ?? 'no h1'
+const h1 = (c: Column) => c.headings.find((h) => h.level === 1)?.text ?? 'no H1'
 const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
 </script>
 
 <template>
   <tbody>
     <tr>
-      <th scope="row">h1</th>
+      <th scope="row">H1</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="{ rival: i > 0 }">
           <button
@@ -33,7 +33,7 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
       </template>
     </tr>
     <tr>
-      <th scope="row">Headings in all</th>
+      <th scope="row">All headings</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="{ rival: i > 0 }">
           <button
@@ -47,7 +47,7 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
             @click="margin.open('headings', i)"
           >
             {{ count(c.headings.length) }}
-            <span v-if="!narrow" class="soft text">{{ subheads(c) }} below the h1</span>
+            <span v-if="!narrow" class="soft text">{{ subheads(c) }} below the H1</span>
           </button>
         </td>
         <td v-if="i === 0" class="target"></td>

@@ -6,13 +6,13 @@ const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narr
 
 const rows: { name: string; key: string; of: (c: Column) => number; target: () => string }[] = [
   {
-    name: 'Names that carry',
+    name: 'Names with a phrase',
     key: 'images',
     of: (c) => c.carrying,
     target: () => String(props.sheet.target.carrying),
   },
   {
-    name: 'With an alt text',
+    name: 'With alt text',
     key: 'alts',
     of: (c) => c.images.filter((i) => i.alt?.trim()).length,
     target: () => '',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PageFacts } from '@/api/client'
-import { bare } from '@/parts/format'
+import { bare, plural } from '@/parts/format'
 
 /** The links of a page by where they stand, each with its words and where it leads. */
 const props = defineProps<{ links: PageFacts['links'] }>()
@@ -9,9 +9,9 @@ const props = defineProps<{ links: PageFacts['links'] }>()
 const names: Record<string, string> = {
   main: 'in the text',
   nav: 'in menus',
-  banner: 'at the top',
-  footer: 'at the foot',
-  aside: 'at the side',
+  banner: 'in the header',
+  footer: 'in the footer',
+  aside: 'in the sidebar',
   dialog: 'in dialogs',
 }
 const groups = computed(() =>
@@ -24,14 +24,14 @@ const groups = computed(() =>
 <template>
   <details v-for="g in groups" :key="g.name" data-links>
     <summary>
-      {{ g.links.length }} {{ g.name
+      {{ plural(g.links.length, 'link') }} {{ g.name
       }}<span v-if="g.links.some((l) => l.away)" class="soft"
         >, {{ g.links.filter((l) => l.away).length }} to other sites</span
       >
     </summary>
     <ul>
       <li v-for="(l, i) in g.links" :key="i" :class="{ soft: l.hidden }">
-        {{ l.text || 'no words' }}<template v-if="l.hidden"> (hidden)</template>
+        {{ l.text || 'no anchor text' }}<template v-if="l.hidden"> (hidden)</template>
         <span class="mono soft">{{ bare(l.address) }}</span>
       </li>
     </ul>

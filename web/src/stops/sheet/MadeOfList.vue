@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import { useBookChanges } from '@/api/book'
 import type { Column } from '@/api/client'
 import { useMadeOf } from '@/api/queries'
+import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import type { Margin } from './margin'
 
-/** What a page's copy is made of, and what its rivals have in common; each word opens its places. */
+/** What a page's copy is made of, and what its rivals have in common; each opens the places where it is. */
 const props = defineProps<{ column: Column; client: number; page: number; margin: Margin }>()
 const { data, error } = useMadeOf(
   () => props.client,
@@ -19,9 +20,12 @@ const groups = computed(() => {
   const shared = data.value?.shared ?? []
   const missing = shared.filter((s) => s.missing)
   return [
-    { name: 'Rivals share, the client has none: services and places', list: missing.filter((s) => s.named) },
-    { name: 'Rivals share, the client has none: other words', list: missing.filter((s) => !s.named) },
-    { name: 'Rivals share, the client has it too', list: shared.filter((s) => !s.missing) },
+    {
+      name: 'Rivals share these services and places, the client has none',
+      list: missing.filter((s) => s.named),
+    },
+    { name: 'Rivals share these words, the client has none', list: missing.filter((s) => !s.named) },
+    { name: 'Rivals and the client share these', list: shared.filter((s) => !s.missing) },
   ]
 })
 
@@ -30,7 +34,7 @@ const show = (text: string) => props.margin.open('phrase', props.margin.column.v
 async function toBook(text: string) {
   const report = await add.mutateAsync([text]).catch(() => null)
   if (report?.import_id)
-    undo.offer(`“${text}” is in the book`, () => undoImport.mutateAsync(report.import_id))
+    undo.offer(`“${text}” added to the book`, () => undoImport.mutateAsync(report.import_id))
 }
 </script>
 
@@ -41,21 +45,23 @@ async function toBook(text: string) {
       <template v-if="g.list.length">
         <h3>{{ g.name }}</h3>
         <div v-for="s in g.list.slice(0, 40)" :key="s.text" class="line" data-shared>
-          <button class="plain text" :class="{ penciled: s.missing }" type="button" @click="show(s.text)">
+          <button class="quiet text" :class="{ penciled: s.missing }" type="button" @click="show(s.text)">
             {{ s.text }}
           </button>
-          <span class="soft">on {{ s.rivals }} · {{ s.median.toFixed(1) }} in 1,000</span>
-          <button class="link" type="button" @click="toBook(s.text)">To the book</button>
+          <span class="soft"
+            >{{ plural(s.rivals, 'rival') }} · {{ s.median.toFixed(1) }} per 1,000 words</span
+          >
+          <button class="link" type="button" @click="toBook(s.text)">Add to book</button>
         </div>
       </template>
     </section>
     <section>
-      <h3>This page is made of</h3>
-      <p v-if="!data.sequences.length" class="soft">Nothing stands twice in its copy.</p>
+      <h3>This page repeats</h3>
+      <p v-if="!data.sequences.length" class="soft">No words repeat.</p>
       <div v-for="s in data.sequences" :key="s.text" class="line" data-sequence>
-        <button class="plain text" type="button" @click="show(s.text)">{{ s.text }}</button>
-        <span class="soft">{{ s.count }} times · {{ s.rate.toFixed(1) }} in 1,000</span>
-        <button class="link" type="button" @click="toBook(s.text)">To the book</button>
+        <button class="quiet text" type="button" @click="show(s.text)">{{ s.text }}</button>
+        <span class="soft">{{ plural(s.count, 'time') }} · {{ s.rate.toFixed(1) }} per 1,000 words</span>
+        <button class="link" type="button" @click="toBook(s.text)">Add to book</button>
       </div>
     </section>
   </div>

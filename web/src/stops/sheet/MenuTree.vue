@@ -9,7 +9,7 @@ defineProps<{ items: MenuItem[] }>()
 <template>
   <ul>
     <li v-for="(item, i) in items" :key="i">
-      <span :title="bare(item.address)">{{ item.text || 'an entry without words' }}</span>
+      <span :title="bare(item.address)">{{ item.text || 'no text' }}</span>
       <MenuTree v-if="item.items.length" :items="item.items" />
     </li>
   </ul>

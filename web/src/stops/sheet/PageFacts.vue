@@ -4,8 +4,8 @@ import type { Column } from '@/api/client'
 import { usePageFacts } from '@/api/queries'
 import LinkList from './LinkList.vue'
 import MenuTree from './MenuTree.vue'
-import { facts, faults } from './pageFacts'
-import ReadingWay from './ReadingWay.vue'
+import { facts } from './pageFacts'
+import ReadMode from './ReadMode.vue'
 
 /** All there is on a page, as an owner would be shown it. */
 const props = defineProps<{ column: Column; client: number; page: number }>()
@@ -15,14 +15,14 @@ const { data, error } = usePageFacts(
   () => props.column.entry_id,
 )
 const groups = computed(() => (props.column.details ? facts(props.column, props.column.details) : []))
-const grave = computed(() => faults(props.column).filter((f) => f.first))
+const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) ?? [])
 </script>
 
 <template>
   <p v-if="grave.length" class="grave">
-    <span v-for="f in grave" :key="f.says" class="stamp">{{ f.says }}</span>
+    <span v-for="f in grave" :key="f.code" class="stamp">{{ f.says }}</span>
   </p>
-  <ReadingWay :column="column" :client="client" />
+  <ReadMode :column="column" :client="client" />
   <div data-document>
     <section v-for="g in groups" :key="g.name">
       <h3>{{ g.name }}</h3>
@@ -45,7 +45,7 @@ const grave = computed(() => faults(props.column).filter((f) => f.first))
       </section>
       <section>
         <h3>Links</h3>
-        <p v-if="!data.links.length" class="soft">The page has no links.</p>
+        <p v-if="!data.links.length" class="soft">This page has no links.</p>
         <LinkList v-else :links="data.links" />
       </section>
     </template>

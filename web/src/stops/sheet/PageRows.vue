@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import type { Column, Details, Sheet } from '@/api/client'
 import type { Margin } from './margin'
+import { formsVideosMaps, phoneSays } from './pageFacts'
 
 defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
 
-const call = (d: Details) =>
-  !d.phones.length ? 'no number' : d.phones.some((p) => p.linked) ? 'a touch calls' : 'no link'
 const rows: { name: string; of: (d: Details) => string; wanted?: string }[] = [
-  { name: 'Phone', of: call, wanted: 'a touch calls' },
-  { name: 'Form, film, map', of: (d) => [d.forms, d.videos, d.maps].join(' · ') },
+  { name: 'Phone', of: phoneSays, wanted: 'click to call' },
+  { name: 'Forms, videos, maps', of: formsVideosMaps },
   { name: 'Testimonials', of: (d) => String(d.testimonials) },
 ]
 </script>

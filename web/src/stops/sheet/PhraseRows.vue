@@ -14,14 +14,14 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
 <template>
   <tbody>
     <tr v-if="sheet.families.length" class="legend">
-      <th scope="row" class="soft">where it stands</th>
+      <th scope="row" class="soft">where it is</th>
       <td v-for="i in sheet.columns.length + 1" :key="i" :class="{ target: i === 2, rival: i > 2 }">
         <span v-if="!narrow || i <= 2" class="groups">
           <span v-for="g in groups" :key="g.name" :style="{ flexGrow: widths[g.name] }">{{ g.name }}</span>
         </span>
       </td>
     </tr>
-    <tr v-for="(family, f) in sheet.families" :key="family.lead">
+    <tr v-for="(family, f) in sheet.families" :key="family.key">
       <th scope="row" :title="family.members.join('\n')">
         {{ family.lead }}
         <span v-if="family.members.length > 1" class="soft">+{{ family.members.length - 1 }}</span>
@@ -46,8 +46,8 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
         </td>
         <td v-if="i === 0" class="target">
           <span class="cell">
-            <PlacementMark :wanted="sheet.target.wanted[f]" target />
-            <span class="end">{{ sheet.target.wanted[f]?.length || '' }}</span>
+            <PlacementMark :wanted="sheet.target.wanted[f]?.slots" target />
+            <span class="end">{{ sheet.target.wanted[f]?.slots.length || '' }}</span>
           </span>
         </td>
       </template>
@@ -63,7 +63,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
             type="button"
             @click="margin.open('made', i)"
           >
-            <span class="text">{{ narrow && i ? 'words' : 'the words it repeats' }}</span>
+            <span class="text">{{ narrow && i ? 'words' : 'words it repeats' }}</span>
           </button>
         </td>
         <td v-if="i === 0" class="target">

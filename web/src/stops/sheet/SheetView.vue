@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { computed, onScopeDispose } from 'vue'
+import { computed } from 'vue'
 import type { Ground } from '@/api/client'
-import { useChanges, useRun, useSheet } from '@/api/queries'
+import { useChanges } from '@/api/changes'
+import { useRun, useSheet } from '@/api/queries'
+import { plural } from '@/parts/format'
+import { useShortcuts } from '@/parts/keys'
+import ProposalLine from '../ground/ProposalLine.vue'
 import EvidenceMargin from './EvidenceMargin.vue'
 import { useMargin } from './margin'
 import SheetTable from './SheetTable.vue'
@@ -19,44 +23,42 @@ const { data: run } = useRun(() => props.client)
 const { measure } = useChanges(() => props.client)
 const margin = useMargin()
 
-const nothing = computed(() => sheet.value?.columns.every((c) => !c.reading_id && !c.error) ?? false)
+const nothing = computed(() => sheet.value?.columns.every((c) => !c.reading_id && !c.failure) ?? false)
 
-function onKey(event: KeyboardEvent) {
-  if (event.key === 'Escape' && margin.what.value) margin.close()
-}
-window.addEventListener('keydown', onKey)
-onScopeDispose(() => window.removeEventListener('keydown', onKey))
+useShortcuts({ Escape: () => margin.what.value && margin.close() })
 </script>
 
 <template>
   <main class="sheet" :class="{ open: margin.what.value }">
     <p v-if="error" class="mistake said">{{ error.message }}</p>
-    <p v-else-if="isPending" class="soft said">Laying out the sheet…</p>
+    <p v-else-if="isPending" class="soft said">Loading the sheet…</p>
     <template v-else-if="sheet">
       <div v-if="nothing" class="said">
         <template v-if="run?.state === 'running'">
-          <p class="big">Reading {{ run.items.length }} pages: {{ run.done }} done.</p>
+          <p class="big">Reading {{ plural(run.items.length, 'page') }}: {{ run.done }} done.</p>
         </template>
         <template v-else-if="!ground.home_page && sheet.columns.length === 1">
-          <p class="big">There is no page yet and no rival: {{ ground.name }} begins with a new page.</p>
+          <p class="big">No page and no rivals yet. {{ ground.name }} starts with a new page.</p>
           <p>
             <router-link class="press main" :to="{ name: 'lineup', params: { client } }"
-              >Find its rivals</router-link
+              >Find rivals</router-link
             >
             <router-link class="more" :to="{ name: 'targets', params: { client, page } }"
-              >See what the new page must hold</router-link
+              >See what the new page needs</router-link
             >
           </p>
         </template>
         <template v-else>
           <p class="big">
-            The client’s page and its rivals’ come here side by side: words, phrases, headings, image names.
+            The client’s page and its rivals’ will be compared here: words, phrases, headings, image file
+            names.
           </p>
           <p v-if="measure.error.value" class="mistake">{{ measure.error.value.message }}</p>
           <button class="press main" type="button" @click="measure.mutate()">Measure</button>
         </template>
       </div>
-      <SheetTable v-else :sheet="sheet" :client="client" :ground="ground" :margin="margin" />
+      <ProposalLine v-if="!nothing" :client="client" :ground="ground" />
+      <SheetTable v-if="!nothing" :sheet="sheet" :client="client" :ground="ground" :margin="margin" />
       <EvidenceMargin
         v-if="margin.what.value"
         :sheet="sheet"

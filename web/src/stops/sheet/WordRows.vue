@@ -37,7 +37,7 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
           <span class="figure large">{{ count(c.words.seen) }}</span>
           <TallyStrokes :words="c.words.seen" :write="words.to_write" :height="18" :most="narrow ? 5 : 6" />
         </button>
-        <span v-else class="cell soft">nothing yet</span>
+        <span v-else class="cell soft">no page yet</span>
       </td>
       <td class="target">
         <button
@@ -47,7 +47,7 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
           @click="margin.open('rule', 0)"
         >
           <span class="figure large">{{ words.hold ? 'enough' : count(words.target) }}</span>
-          <span v-if="words.hold">{{ narrow ? 'place them' : 'place, do not write' }}</span>
+          <span v-if="words.hold">{{ narrow ? 'place' : 'place phrases, no writing' }}</span>
           <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
         </button>
       </td>
@@ -90,7 +90,7 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
           </button>
         </td>
         <td v-if="i === 0" class="target">
-          <span v-if="row.target?.()" class="cell" title="The target less menus and footers">{{
+          <span v-if="row.target?.()" class="cell" title="The target minus menus and footer">{{
             row.target()
           }}</span>
         </td>
@@ -104,7 +104,7 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
 .tall th {
   height: 68px;
 }
-.scroll .stack {
+.tall .cell.stack {
   flex-direction: column;
   align-items: flex-start;
   justify-content: center;

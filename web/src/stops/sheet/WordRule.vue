@@ -15,36 +15,38 @@ const aside = computed(() => props.sheet.columns.filter((c) => c.set_aside))
 <template>
   <ol>
     <li>
-      The guideline for a {{ sheet.page.kind }} page is {{ count(w.guideline.low) }} to
-      {{ count(w.guideline.high) }} words; no target goes beyond {{ count(w.guideline.ceiling) }}.
+      The guideline for {{ sheet.page.kind === 'area' ? 'an' : 'a' }} {{ sheet.page.kind }} page is
+      {{ count(w.guideline.low) }}–{{ count(w.guideline.high) }} words. No target goes beyond
+      {{ count(w.guideline.ceiling) }}.
     </li>
     <li v-for="a in aside" :key="a.entry_id">
-      {{ a.name }} with {{ count(a.words.seen) }} is set aside: above the ceiling and over two and a half
-      times the middle of them all.
+      {{ a.name }} with {{ count(a.words.seen) }} words is not counted: it is above the ceiling and over
+      {{ w.outlier_factor }} times the median.
     </li>
     <li v-if="mark">
-      The mark is the strongest like page: {{ mark.name }} with {{ count(mark.words.seen) }}.
+      The mark is the strongest comparable page: {{ mark.name }} with {{ count(mark.words.seen) }} words.
       <div><TallyStrokes :words="mark.words.seen" tone="rival" /></div>
     </li>
-    <li v-else>No rival’s page was read, so the guideline’s least is the target.</li>
-    <li v-if="mark">
-      To beat it: the mark and 15 %, at least 100 words: {{ count(w.beat) }}. The larger of that and the
-      guideline’s least, rounded up to 50<template v-if="w.rule === 'ceiling'">, at most the ceiling</template
-      >.
+    <li v-else-if="w.mark">The mark from the rivals’ pages is {{ count(w.mark) }} words.</li>
+    <li v-else>No rival’s page was compared, so the guideline’s start is the target.</li>
+    <li v-if="w.mark">
+      Beat it by {{ w.beat_percent }}% (at least {{ count(w.beat_words) }} words): {{ count(w.beat) }}. The
+      target is that or the start of the guideline, the larger of the two, rounded up to {{ count(w.step)
+      }}<template v-if="w.rule === 'ceiling'">, and no more than the ceiling</template>.
     </li>
     <li class="target">
-      Target: <span class="figure">{{ count(w.target) }}</span>
-      <span v-if="!w.beats_mark" class="stamp">does not pass the mark</span>
+      Target: <span class="figure">{{ count(w.target) }}</span> words
+      <span v-if="!w.beats_mark" class="stamp">does not beat the mark</span>
     </li>
     <li v-if="w.hold">
-      The page has {{ count(own.words.seen) }}: enough. The work is where the phrases stand.
+      The page has {{ count(own.words.seen) }} words, which is enough. Work on where the phrases are.
     </li>
     <li v-else>
-      {{ count(own.words.seen) }} stand there, so {{ count(w.to_write) }} are to be written.
+      The page has {{ count(own.words.seen) }} words, so {{ count(w.to_write) }} are to be written.
       <div><TallyStrokes :words="own.words.seen" :write="w.to_write" :height="22" /></div>
     </li>
     <li v-if="w.frame">
-      {{ count(w.frame) }} of the words seen are menus and footers: a writer hands in {{ count(w.writer) }}.
+      {{ count(w.frame) }} of the words seen are menus and footer. A writer hands in {{ count(w.writer) }}.
     </li>
   </ol>
 </template>

@@ -12,11 +12,11 @@ defineEmits<{ help: []; find: [] }>()
 
 const { data: rows, error, isPending } = useShelf()
 
-const nexts: Record<string, string> = {
-  ground: 'Enter its phrases',
-  lineup: 'Find its rivals',
+const nexts: Record<ShelfRow['next'], string> = {
+  ground: 'Enter phrases',
+  lineup: 'Find rivals',
   sheet: 'Measure',
-  targets: 'See its targets',
+  targets: 'See targets',
 }
 
 function position(row: ShelfRow): string {
@@ -38,18 +38,18 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
       <RouterLink class="press" to="/new">New client</RouterLink>
     </div>
     <p v-if="error" class="mistake">{{ error.message }}</p>
-    <p v-else-if="isPending" class="soft">Opening the shelf…</p>
+    <p v-else-if="isPending" class="soft">Loading clients…</p>
     <p v-else-if="!rows?.length" class="empty">
-      Your clients will stand here, one a line: what their pages hold, what is to be written, and what to do
-      next. Begin with the line above, or with a new client.
+      Your clients will be listed here, with the words on their pages, what is still to be written, and what
+      to do next. Start with the line above, or add a client.
     </p>
     <table v-else>
       <thead>
         <tr>
           <th>Client</th>
           <th>Lead phrase</th>
-          <th>Home page: words, and to write</th>
-          <th>Stands at</th>
+          <th>Home page: words now, words to write</th>
+          <th>Position</th>
           <th>Last measured</th>
           <th>Next</th>
         </tr>

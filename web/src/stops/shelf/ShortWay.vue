@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import { useRouter } from 'vue-router'
-import { useClients } from '@/api/queries'
+import { useClients } from '@/api/changes'
 import { stopLocation } from '@/parts/stops'
 
 /** The short way in: one line goes straight to the sheet. */
@@ -17,7 +17,7 @@ async function go() {
 </script>
 
 <template>
-  <form class="short" aria-label="The short way in" @submit.prevent="go">
+  <form class="short" aria-label="Measure a page now" @submit.prevent="go">
     <label
       >Page to measure
       <input v-model="line.address" class="field" name="address" placeholder="shop.example" required />
@@ -33,13 +33,8 @@ async function go() {
       />
     </label>
     <label class="wide"
-      >Rivals’ pages, as many as you like
-      <input
-        v-model="line.rivals"
-        class="field"
-        name="rivals"
-        placeholder="one.example two.example, or none"
-      />
+      >Rivals’ pages (optional)
+      <input v-model="line.rivals" class="field" name="rivals" placeholder="one.example, two.example" />
     </label>
     <button class="press main" type="submit" :disabled="quick.isPending.value">Measure</button>
     <p v-if="quick.error.value" class="mistake" role="alert">{{ quick.error.value.message }}</p>

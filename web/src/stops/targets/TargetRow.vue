@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
-import type { Choice, TargetView } from '@/api/client'
-import { duration, gain, unitNotes, type Unit } from '@/parts/format'
+import type { Choice, GainUnit, Target } from '@/api/client'
+import { duration, gain, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** One target as a plain instruction, with its evidence, gain and effort. */
-const props = defineProps<{ target: TargetView; unit: Unit; number: number; at: boolean; editing: boolean }>()
+const props = defineProps<{
+  target: Target
+  unit: GainUnit
+  unitNote: string
+  number: number
+  at: boolean
+  editing: boolean
+}>()
 const emit = defineEmits<{ keep: []; drop: []; edit: []; say: [choice: Choice] }>()
 
 const row = ref<HTMLElement>()
@@ -52,17 +59,15 @@ function save() {
             v-model="value"
             class="field"
             name="value"
-            aria-label="What it should say instead"
+            aria-label="New text"
             @keydown.esc.stop="$emit('edit')"
           />
           <button class="link" type="submit">Change</button>
         </form>
-        <span
-          v-else-if="target.pencil"
-          class="penciled"
-          :class="{ mono: target.subject === 'image_names' }"
-          >{{ target.pencil }}</span
-        >
+        <span v-else-if="target.pencil" class="penciled" :class="{ mono: target.kind === 'image_names' }">{{
+          target.pencil
+        }}</span>
+        <span v-if="!editing && target.after">{{ target.after }}</span>
         <TallyStrokes
           v-if="target.words"
           class="strokes"
@@ -76,19 +81,19 @@ function save() {
         <template v-if="target.choice.state === 'changed'">changed by hand · </template>
         {{ target.evidence }}
         <button v-if="target.parts?.length" class="link" type="button" @click="inside = !inside">
-          {{ inside ? 'less' : `${target.parts.length} things it must hold` }}
+          {{ inside ? 'Hide parts' : plural(target.parts.length, 'part') }}
         </button>
       </div>
       <ul v-if="inside" class="parts">
         <li v-for="p in target.parts" :key="p.key">
-          {{ p.subject.replace('_', ' ') }}: <span class="penciled">{{ p.phrase }}</span>
+          {{ p.name }}: <span class="penciled">{{ p.phrase }}</span>
         </li>
       </ul>
     </div>
-    <span class="num gain" :title="unitNotes[unit]">
+    <span class="num gain" :title="unitNote">
       <template v-if="target.gain > 0"
         ><span class="figure">{{ gain(target.gain) }}</span
-        ><template v-if="unit === 'share'"> %</template></template
+        ><template v-if="unit === 'share'">%</template></template
       >
       <template v-else>—</template>
     </span>
@@ -97,7 +102,7 @@ function save() {
       <button
         type="button"
         :aria-pressed="target.choice.state === 'kept'"
-        title="Keep it"
+        title="Keep (y)"
         @click="$emit('keep')"
       >
         <span class="unseen">Keep</span>✓
@@ -106,7 +111,7 @@ function save() {
         type="button"
         :aria-pressed="target.choice.state === 'changed'"
         :disabled="!!target.words"
-        title="Change what it says"
+        title="Change (e)"
         @click="$emit('edit')"
       >
         <span class="unseen">Change</span>±
@@ -114,7 +119,7 @@ function save() {
       <button
         type="button"
         :aria-pressed="target.choice.state === 'dropped'"
-        title="Drop it"
+        title="Drop (x)"
         @click="$emit('drop')"
       >
         <span class="unseen">Drop</span>×

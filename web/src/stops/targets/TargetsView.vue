@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref } from 'vue'
-import type { Choice, Ground, TargetView } from '@/api/client'
-import { useChanges, useTargets } from '@/api/queries'
-import { duration, gain } from '@/parts/format'
+import { computed, ref } from 'vue'
+import type { Choice, Ground, Target } from '@/api/client'
+import { useChanges } from '@/api/changes'
+import { useTargets } from '@/api/queries'
+import { duration, gain, plural } from '@/parts/format'
+import { useShortcuts } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
 import TargetRow from './TargetRow.vue'
 
@@ -30,7 +32,7 @@ const open = computed(() => targets.value.filter((t) => t.choice.state !== 'drop
 /** The cut line stands behind the last target that fits. */
 const cut = computed(() => targets.value.filter((t) => t.fits).length)
 
-async function say(t: TargetView, choice: Choice) {
+async function say(t: Target, choice: Choice) {
   const before = { ...t.choice }
   const ok = await choose.mutateAsync({ page: props.page, key: t.key, ...choice }).catch(() => null)
   if (!ok) return // what was typed stays
@@ -43,7 +45,7 @@ async function say(t: TargetView, choice: Choice) {
 
 async function hours(event: Event) {
   const field = event.target as HTMLInputElement
-  const before = list.value?.hours ?? 4
+  const before = list.value!.hours
   const now = Number(field.value)
   if (field.value.trim() === '' || now === before) {
     field.value = String(before)
@@ -53,35 +55,32 @@ async function hours(event: Event) {
     () => true,
     () => false,
   )
-  if (ok) undo.offer(`${now} hours`, () => setHours.mutateAsync(before))
+  if (ok) undo.offer(`Hours set to ${now}`, () => setHours.mutateAsync(before))
 }
 
-function toggle(t: TargetView, state: 'kept' | 'dropped') {
+function toggle(t: Target, state: 'kept' | 'dropped') {
   void say(t, { state: t.choice.state === state ? 'open' : state })
 }
 
-function onKey(event: KeyboardEvent) {
-  const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || /^(INPUT|TEXTAREA)$/.test(target.tagName)) return
-  if (event.key === 'j') at.value = Math.min(at.value + 1, targets.value.length - 1)
-  if (event.key === 'k') at.value = Math.max(at.value - 1, 0)
+const move = (by: number) => (at.value = Math.max(0, Math.min(at.value + by, targets.value.length - 1)))
+/** Does something with the target at hand, if there is one. */
+const withTarget = (act: (t: Target) => unknown) => () => {
   const t = targets.value[at.value]
-  if (!t) return
-  if (event.key === 'y') toggle(t, 'kept')
-  if (event.key === 'x') toggle(t, 'dropped')
-  if (event.key === 'e') {
-    event.preventDefault()
-    editing.value = t.key
-  }
+  return t ? act(t) : false
 }
-window.addEventListener('keydown', onKey)
-onScopeDispose(() => window.removeEventListener('keydown', onKey))
+useShortcuts({
+  j: () => move(1),
+  k: () => move(-1),
+  y: withTarget((t) => toggle(t, 'kept')),
+  x: withTarget((t) => toggle(t, 'dropped')),
+  e: withTarget((t) => (editing.value = t.key)),
+})
 </script>
 
 <template>
   <main>
     <p v-if="error" class="mistake said">{{ error.message }}</p>
-    <p v-else-if="isPending" class="soft said">Working out the targets…</p>
+    <p v-else-if="isPending" class="soft said">Loading targets…</p>
     <template v-else-if="list">
       <div class="top">
         <label>
@@ -97,16 +96,14 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
               @change="hours"
             /><span class="figure">h</span></span
           >
-          <span class="soft">to spend on this client</span>
+          <span class="soft">for this client</span>
         </label>
         <div>
           <span class="figure pencil"
-            >{{ gain(list.gain) }}<template v-if="list.unit === 'share'"> %</template></span
+            >{{ gain(list.gain) }}<template v-if="list.unit === 'share'">%</template></span
           >
           <span class="soft">{{
-            list.unit === 'share'
-              ? 'of the gain above the line, estimated'
-              : 'visits a month above the line, estimated'
+            list.unit === 'share' ? 'of the gain above the line, est.' : 'visits a month above the line, est.'
           }}</span>
         </div>
         <div>
@@ -122,24 +119,22 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
       <p v-if="choose.error.value" class="mistake said" role="alert">{{ choose.error.value.message }}</p>
       <div v-if="!targets.length" class="said empty">
         <template v-if="ground.phrases.length">
-          Nothing is missing: the page holds what it should. Measure it again after it was changed.
+          Nothing is missing on this page. Measure it again after it changes.
         </template>
         <template v-else>
-          What the page must hold comes here, in order of gain. It begins with
-          <router-link :to="{ name: 'ground', params: { client } }"
-            >the phrases that people search for</router-link
-          >.
+          What to do on this page will be listed here, most gain per hour first.
+          <router-link :to="{ name: 'ground', params: { client } }">Add phrases</router-link> to get started.
         </template>
       </div>
       <div v-if="targets.length" class="captions soft" aria-hidden="true">
-        <span>in order of gain per hour</span
+        <span>most gain per hour first</span
         ><span class="num">{{ list.unit === 'share' ? 'gain' : 'visits, est.' }}</span
         ><span class="num">time</span><span class="num">keep · change · drop</span>
       </div>
       <ol>
         <template v-for="(t, i) in targets" :key="t.key">
           <li v-if="i === cut" class="cut" aria-hidden="true">
-            <span>{{ list.hours }} hours end here</span>
+            <span>{{ plural(list.hours, 'hour') }} up to here</span>
             <svg viewBox="0 0 80 10" width="80" height="10">
               <path d="M0 6c10-8 18 6 28 0s18-6 28 0 16 4 24 0" />
             </svg>
@@ -148,6 +143,7 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
           <TargetRow
             :target="t"
             :unit="list.unit"
+            :unit-note="list.unit_note"
             :number="i + 1"
             :at="i === at"
             :editing="editing === t.key"
@@ -158,7 +154,8 @@ onScopeDispose(() => window.removeEventListener('keydown', onKey))
           />
         </template>
         <li v-if="targets.length && cut === targets.length" class="cut" aria-hidden="true">
-          <span>all of it fits in {{ list.hours }} hours</span><i></i>
+          <span>all of it fits in {{ plural(list.hours, 'hour') }}</span
+          ><i></i>
         </li>
       </ol>
     </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Column } from '@/api/client'
-import { useChanges, useRun } from '@/api/queries'
-import { cameIn, ledOn } from './roads'
+import type { Column, ReadMode } from '@/api/client'
+import { useChanges } from '@/api/changes'
+import { useRun } from '@/api/queries'
+import { cameIn, redirected } from './reading'
 
 /** How a page was read, and the choice of how it is to be read from now on. */
 const props = defineProps<{ column: Column; client: number }>()
@@ -10,16 +11,16 @@ const { readPage } = useChanges(() => props.client)
 const { data: run } = useRun(() => props.client)
 const busy = computed(() => run.value?.state === 'running' || readPage.isPending.value)
 
-const ways = [
-  { way: '', says: 'As it needs', tells: 'in a browser only where a script draws the page' },
-  { way: 'served', says: 'As served', tells: 'what the site sends, no script run' },
-  { way: 'browser', says: 'In a browser', tells: 'what a visitor sees after the scripts have run' },
-] as const
+const modes: { mode: ReadMode; says: string; tells: string }[] = [
+  { mode: '', says: 'Automatic', tells: 'Rendered in a browser only if a script builds the page' },
+  { mode: 'served', says: 'As served', tells: 'What the site sends, without running scripts' },
+  { mode: 'rendered', says: 'As rendered', tells: 'What a visitor sees after the scripts have run' },
+]
 
 const lines = computed(() => {
   const c = props.column
-  const said = [cameIn(c), ledOn(c), c.note, ...c.warnings]
-  if (c.overruled) said.push('although its site asks programs not to read it (robots.txt)')
+  const said = [cameIn(c), redirected(c), c.note?.says, ...c.warnings.map((w) => w.says)]
+  if (c.robots_ignored) said.push('read although robots.txt asks programs not to')
   return said.filter(Boolean)
 })
 </script>
@@ -29,18 +30,18 @@ const lines = computed(() => {
     <h3>How it was read</h3>
     <p v-for="l in lines" :key="l" class="line">{{ l }}</p>
     <fieldset v-if="column.url" :disabled="busy">
-      <legend class="soft">Read it anew, and so from now on</legend>
+      <legend class="soft">Read again, and this way from now on</legend>
       <button
-        v-for="w in ways"
-        :key="w.way"
-        class="way"
-        :class="{ now: column.way === w.way }"
+        v-for="m in modes"
+        :key="m.mode"
+        class="mode"
+        :class="{ now: column.mode === m.mode }"
         type="button"
-        :title="w.tells"
-        :aria-pressed="column.way === w.way"
-        @click="readPage.mutate({ url: column.url, way: w.way })"
+        :title="m.tells"
+        :aria-pressed="column.mode === m.mode"
+        @click="readPage.mutate({ url: column.url, mode: m.mode })"
       >
-        {{ w.says }}
+        {{ m.says }}
       </button>
     </fieldset>
     <p v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</p>
@@ -72,22 +73,22 @@ legend {
   padding: 0;
   margin-bottom: 4px;
 }
-.way {
+.mode {
   background: none;
   border: 1px solid var(--ink-soft);
   border-right-width: 0;
   padding: 4px 12px;
   cursor: pointer;
 }
-.way:last-child {
+.mode:last-child {
   border-right-width: 1px;
 }
-.way.now {
+.mode.now {
   background: var(--ink);
   border-color: var(--ink);
   color: var(--paper);
 }
-.way:disabled {
+.mode:disabled {
   cursor: default;
   opacity: 0.6;
 }

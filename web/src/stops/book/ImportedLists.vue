@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { useBookChanges } from '@/api/book'
 import type { Book } from '@/api/client'
-import { count, moment } from '@/parts/format'
+import { count, moment, plural } from '@/parts/format'
 
-/** The lists that were taken into the book; the last one can be taken back. */
+/** The lists that were imported; the last one can be undone. */
 const props = defineProps<{ client: number; imports: Book['imports'] }>()
 const { undoImport } = useBookChanges(() => props.client)
 
 function came(i: Book['imports'][number]): string {
   const parts = [`${count(i.added)} added`]
-  if (i.joined) parts.push(`${count(i.joined)} joined`)
-  if (i.sites) parts.push(`${i.sites} found for`)
+  if (i.joined) parts.push(`${count(i.joined)} updated`)
+  if (i.sites) parts.push(plural(i.sites, 'site'))
   return parts.join(', ')
 }
 </script>
 
 <template>
   <section v-if="imports.length">
-    <h2>Lists that were taken</h2>
+    <h2>Imported lists</h2>
     <ul>
       <li v-for="(i, at) in imports" :key="i.id">
         <span class="name" :title="i.name">{{ i.name }}</span>
@@ -30,7 +30,7 @@ function came(i: Book['imports'][number]): string {
           :disabled="undoImport.isPending.value"
           @click="undoImport.mutate(i.id)"
         >
-          take back
+          Undo
         </button>
       </li>
     </ul>
