@@ -14,8 +14,8 @@ import (
 
 	"inktally/core/text"
 	"inktally/e2e/browser"
-	"inktally/internal/app"
 	"inktally/internal/practice"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -83,8 +83,8 @@ func TestFiguresAgree(t *testing.T) {
 		"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	p := shared(t)
 	client, page := brindle(t, p)
-	sheet := get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, page))
-	onScreen := map[string]app.Column{}
+	sheet := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, page))
+	onScreen := map[string]view.Column{}
 	for _, c := range sheet.Columns {
 		onScreen[c.URL] = c
 	}

@@ -8,7 +8,7 @@ import (
 	"testing"
 	"time"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -17,7 +17,7 @@ import (
 // listOfPhrases writes the labelled list without its labels.
 func listOfPhrases(t *testing.T) string {
 	t.Helper()
-	raw, err := os.Open("../core/phrase/testdata/chimney.csv")
+	raw, err := os.Open("../core/intent/testdata/chimney.csv")
 	require.NoError(t, err)
 	defer raw.Close()
 	rows, err := csv.NewReader(raw).ReadAll()
@@ -46,31 +46,31 @@ func TestPhraseBook(t *testing.T) {
 	s.sees("Worth writing for")
 	s.drop("main", listOfPhrases(t))
 	s.sees("The first row names the columns")
-	s.press("Take 2,000 phrases")
+	s.press("Import 2,000 phrases")
 	s.until(`document.querySelector('[data-report]')`)
-	s.sees("refused")
-	book := get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client))
+	s.sees("not imported")
+	book := get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client))
 	require.Greater(t, book.Phrases, 1990)
 	kept := 0
 	for _, f := range book.Families[:20] {
 		assert.True(t, f.Kept)
 		assert.NotEmpty(t, f.Carrier)
 		assert.Greater(t, f.Gain, 0.0)
-		assert.NotEmpty(t, f.Reason)
+		assert.NotEmpty(t, f.Why.Says)
 	}
 	for _, f := range book.Families {
 		if f.Kept {
 			kept++
 		}
 	}
-	s.press("Put away")
+	s.press("Dismiss")
 	s.until(fmt.Sprintf(`[...document.querySelectorAll('.part.now')].some(e => e.innerText.includes(%q))`, fmt.Sprint(kept)))
 	// Only the rows in sight are drawn.
 	assert.Less(t, eval[int](s, `document.querySelectorAll('[data-family]').length`), 80)
 	first := eval[string](s, `document.querySelector('[data-family]').dataset.family`)
 	assert.Equal(t, book.Families[0].Members[0].Text, first)
 
-	s.press("Set aside")
+	s.press("Dismiss")
 	s.until(fmt.Sprintf(`document.querySelector('[data-family]').dataset.family !== %q`, first))
 	s.press("Undo")
 	s.until(fmt.Sprintf(`document.querySelector('[data-family]').dataset.family === %q`, first))
@@ -78,12 +78,12 @@ func TestPhraseBook(t *testing.T) {
 	// All of one service in bulk, with a reason.
 	eval[bool](s, `(() => { const e = document.querySelector('select[aria-label=Service]'); e.value = 'dryer vent cleaning'; e.dispatchEvent(new Event('change')); return true })()`)
 	s.until(`[...document.querySelectorAll('[data-family]')].every(r => /dryer/.test(r.dataset.family))`)
-	s.click(`document.querySelector('[aria-label="Pick all that are shown"]')`)
-	s.sees("picked")
+	s.click(`document.querySelector('[aria-label="Select all that are shown"]')`)
+	s.sees("selected")
 	s.fill("input[name=reason]", "another firm does these")
-	s.press("Set aside")
-	s.sees("No family is like that.")
-	after := get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client))
+	s.press("Dismiss")
+	s.sees("No matches")
+	after := get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client))
 	for _, f := range after.Families {
 		if f.Service == "dryer vent cleaning" && f.Intent == "hire" {
 			assert.False(t, f.Kept)
@@ -96,22 +96,22 @@ func TestPhraseBook(t *testing.T) {
 	// A word is judged, and the book follows.
 	before := after.Sums["brand"]
 	word := after.Unfamiliar[0].Word
-	s.press("a firm")
+	s.press("business name")
 	s.until(fmt.Sprintf(`![...document.querySelectorAll('[data-unfamiliar] b')].some(b => b.textContent === %q)`, word))
-	assert.Greater(t, get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Sums["brand"], before)
+	assert.Greater(t, get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Sums["brand"], before)
 
 	// What is picked is put on the sheet, and can be taken off again.
 	s.open(fmt.Sprintf("/clients/%d/book", client))
 	s.until(`document.querySelectorAll('[data-family]').length > 3`)
-	had := len(get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases)
+	had := len(get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases)
 	eval[bool](s, `([...document.querySelectorAll('[data-family] input')].slice(0, 3).forEach(e => e.click()), true)`)
-	s.press("Put on the sheet")
-	s.sees("3 families are on the sheet")
-	assert.Greater(t, len(get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases), had)
+	s.press("Use on the home page")
+	s.sees("3 families used on the home page")
+	assert.Greater(t, len(get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases), had)
 	s.press("Undo")
-	s.until(`!document.body.innerText.includes('are on the sheet')`)
+	s.until(`!document.body.innerText.includes('used on the home page')`)
 	assert.Eventually(t, func() bool {
-		return len(get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases) == had
+		return len(get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases) == had
 	}, 20*time.Second, 50*time.Millisecond)
 
 	// From the sheet: what rivals share, into the book; a typed phrase on every page.
@@ -119,10 +119,10 @@ func TestPhraseBook(t *testing.T) {
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet?show=made&column=0", client, home))
 	s.until(`document.querySelectorAll('[data-shared]').length > 5`)
 	shared := eval[string](s, `document.querySelector('[data-shared] .text').textContent.trim()`)
-	s.press("To the book")
-	s.sees("is in the book")
+	s.press("Add to book")
+	s.sees("added to the book")
 	held := false
-	for _, f := range get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
+	for _, f := range get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
 		for _, m := range f.Members {
 			held = held || m.Text == shared
 		}

@@ -72,18 +72,19 @@ var counts = map[string]string{
 	"hidden":   countWords + `([...document.querySelectorAll('.margin [data-block]')])`,
 	"phrase":   `document.querySelectorAll('.margin [data-block] mark').length`,
 	"headings": `document.querySelectorAll('.margin [data-heading]').length`,
-	"images":   `document.querySelectorAll('.margin [data-image][data-verdict=carries]').length`,
+	"images":   `document.querySelectorAll('.margin [data-image][data-verdict=has_phrase]').length`,
 	"alts":     `document.querySelectorAll('.margin [data-image] [data-alt]').length`,
 }
 
 // slotsOfMarks spells the placement mark from the marks of the document.
 const slotsOfMarks = `(() => {
-	const order = ['title','description','address','h1','subheads','opening','body','links','image_names','alt']
+	const names = {title: 'Title', description: 'Meta description', address: 'URL', h1: 'H1', subheads: 'Subheads', opening: 'Opening',
+		body: 'Body', links: 'Links', image_names: 'Image file names', alt: 'Alt texts'}
 	const marks = [...document.querySelectorAll('.margin mark')]
-	const said = order.map(slot => {
+	const said = Object.keys(names).map(slot => {
 		const here = marks.filter(m => m.dataset.slots.split(' ').includes(slot))
-		if (here.some(m => m.dataset.mark === 'exact')) return slot.replace('_', ' ') + ' exact'
-		return here.length ? slot.replace('_', ' ') + ' loose' : ''
+		if (here.some(m => m.dataset.mark === 'exact')) return names[slot] + ' exact'
+		return here.length ? names[slot] + ' loose' : ''
 	}).filter(Boolean)
-	return said.join(', ') || 'stands nowhere'
+	return said.join(', ') || 'nowhere on the page'
 })()`

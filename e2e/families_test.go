@@ -9,7 +9,7 @@ import (
 	"testing"
 	"time"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -29,7 +29,7 @@ func in(element, says string) string {
 // families are the members of a client's families, by their lead.
 func families(t *testing.T, p *program, client int64) map[string][]string {
 	out := map[string][]string{}
-	for _, f := range get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
+	for _, f := range get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
 		for _, m := range f.Members {
 			out[f.Members[0].Text] = append(out[f.Members[0].Text], m.Text)
 		}
@@ -55,10 +55,10 @@ func TestFamiliesByHand(t *testing.T) {
 	require.Contains(t, had[lead], other)
 
 	s.click(row(lead) + `?.querySelector('.gain')`)
-	s.sees("half of 220")
-	s.sees("4 of 100 visits become customers, one job of chimney sweep brings $240")
+	s.sees("50% of 220")
+	s.sees("4 of 100 visits become customers, one chimney sweep job brings $240")
 	part := fmt.Sprintf(`[...%s?.querySelectorAll('.member') ?? []].find(m => m.innerText.includes(%q))`, row(lead), other)
-	s.click(in(part, "Part it"))
+	s.click(in(part, "Separate"))
 	s.until(row(other))
 	assert.Equal(t, []string{other}, families(t, p, client)[other])
 	s.press("Undo")
@@ -82,25 +82,25 @@ func TestFamiliesByHand(t *testing.T) {
 	s.until(`document.querySelector('[aria-label="Service 9"]')`)
 	eval[bool](s, `(document.activeElement.blur(), true)`)
 	s.sees("Saved")
-	assert.Equal(t, []string{"Tarn North"}, get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Places[1].Spellings)
+	assert.Equal(t, []string{"Tarn North"}, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Places[1].Spellings)
 	s.press("Undo")
 	s.until(`document.querySelector('[aria-label="Service 8"]').value === ''`)
-	s.press("Put away")
+	s.press("Close")
 
 	// A word list decides.
 	s.press("Word lists")
 	s.fill("[name=list_elsewhere]", "Tarn Harbor")
-	s.press("Save the lists")
+	s.press("Save lists")
 	s.until("!" + row(lead))
-	s.press("Bring back the standard ones")
+	s.press("Restore defaults")
 	s.until(row(lead))
-	s.press("Put away")
+	s.press("Close")
 
 	// A page is planned, another one claims the same families.
-	const plan = `document.querySelector('[aria-label="plan it: a page for dryer vent cleaning"]')`
+	const plan = `document.querySelector('[aria-label="Add a page for dryer vent cleaning"]')`
 	s.click(plan)
 	s.until("!" + plan)
-	ground := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
+	ground := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
 	require.Len(t, ground.Pages, 2)
 	s.open(fmt.Sprintf("/clients/%d/ground", client))
 	s.fill("[name=page_addresses]", "brindleandash.example/dryer-vent-cleaning brindleandash.example/vents/dryer-vent-cleaning.html shop")
@@ -108,7 +108,7 @@ func TestFamiliesByHand(t *testing.T) {
 	s.sees("no dot")
 	s.until(`document.querySelectorAll('[data-page]').length === 3`)
 	assert.Equal(t, "shop", s.value("[name=page_addresses]"), "what was not taken stays")
-	pages := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages
+	pages := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages
 	assert.Equal(t, ground.Pages[1].ID, pages[1].ID, "the first is the page that was planned")
 	open()
 	s.sees("2 pages")
@@ -124,15 +124,15 @@ func TestFamiliesByHand(t *testing.T) {
 	s.until(`document.querySelectorAll('[data-family]').length > 3 && !document.querySelector('aside .stamp')`)
 
 	// The planned page has a sheet of its own families.
-	added := get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages[1]
-	sheet := get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, added.ID))
+	added := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages[1]
+	sheet := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, added.ID))
 	require.NotEmpty(t, sheet.Families)
 	for _, f := range sheet.Families {
 		assert.Contains(t, f.Lead, "dryer")
 	}
 	assert.Equal(t, 500, sheet.Target.Words.Target, "home pages make no mark for a service page")
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, added.ID))
-	s.sees("a home page")
+	s.sees("another kind of page")
 }
 
 // What sites are found for: asked of the source, brought as a list, set side by
@@ -144,10 +144,10 @@ func TestFoundFor(t *testing.T) {
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/found", client))
 	s.until(`document.querySelectorAll('[data-site]').length === 5`)
-	found := func() app.Found { return get[app.Found](t, p, fmt.Sprintf("/api/clients/%d/found", client)) }
-	site := func(name string) app.FoundSite {
+	found := func() view.Found { return get[view.Found](t, p, fmt.Sprintf("/api/clients/%d/found", client)) }
+	site := func(name string) view.FoundSite {
 		f := found()
-		at := slices.IndexFunc(f.Sites, func(x app.FoundSite) bool { return x.Site == name })
+		at := slices.IndexFunc(f.Sites, func(x view.FoundSite) bool { return x.Site == name })
 		require.GreaterOrEqual(t, at, 0)
 		return f.Sites[at]
 	}
@@ -157,25 +157,25 @@ func TestFoundFor(t *testing.T) {
 	require.NoError(t, os.WriteFile(list, []byte("Phrase;Position;Searches\nchimney sweep quillby;2;40\nchimney flue brushing ostrey;3;70\nhow to sweep a flue;9;\n"), 0o600))
 	s.drop("main", list)
 	s.until(`document.querySelector('[name=site]')?.value === 'harborflue.example'`)
-	s.press("Take 3 phrases")
+	s.press("Import 3 phrases")
 	s.sees("harborflue.example is found for 3 phrases")
-	s.press("Put away")
+	s.press("Dismiss")
 	s.until(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '3'`)
 	sums := site("harborflue.example").Sums
 	assert.Equal(t, 2, sums.First3)
-	assert.InDelta(t, 40*.16+70*.11, sums.Visits, 1e-9)
+	assert.InDelta(t, 40*.20+70*.11, sums.Visits, 1e-9)
 
 	s.click(`document.querySelector('[name=gap]')`)
 	s.fill("[name=words]", "brushing")
 	s.until(`document.querySelectorAll('[data-found]').length === 1`)
-	s.press("To the book")
+	s.press("Add to book")
 	s.sees("in the book")
 	assert.Contains(t, families(t, p, client), "chimney flue brushing ostrey")
 	s.press("Undo")
-	s.until(`[...document.querySelectorAll('[data-found] button')].some(b => b.textContent.trim() === 'To the book')`)
+	s.until(`[...document.querySelectorAll('[data-found] button')].some(b => b.textContent.trim() === 'Add to book')`)
 	assert.NotContains(t, families(t, p, client), "chimney flue brushing ostrey")
 
-	s.press("Ask the source")
+	s.press("Get lists")
 	s.until(fmt.Sprintf(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '%d'`, before))
 }
 
@@ -194,14 +194,14 @@ func TestBadListsInTheBrowser(t *testing.T) {
 		s.drop("main", file)
 	}
 	for name, c := range map[string]struct{ body, says string }{
-		"bytes.csv":  {"\x00\x01\x02\x03", "this is no list of text"},
-		"empty.csv":  {" \n,,\n", "the list holds nothing"},
-		"broken.csv": {"PK\x03\x04 broken", "this workbook cannot be read"},
-		"large.csv":  {strings.Repeat("chimney sweep tarn harbor,12\n", 50<<20/29), "the list is larger than 20 MB"},
+		"bytes.csv":  {"\x00\x01\x02\x03", "This is not a list"},
+		"empty.csv":  {" \n,,\n", "The list is empty"},
+		"broken.csv": {"PK\x03\x04 broken", "This workbook cannot be read"},
+		"large.csv":  {strings.Repeat("chimney sweep tarn harbor,12\n", 50<<20/29), "The list is larger than 20 MB"},
 	} {
 		bring(name, c.body)
 		s.sees(c.says)
-		assert.NotContains(t, eval[string](s, `document.querySelector('[aria-label="A list to be taken"]').innerText`), "\n", name)
+		assert.NotContains(t, eval[string](s, `document.querySelector('[aria-label="Import a list"]').innerText`), "\n", name)
 	}
 	// A workbook comes in like a list; its formula is not worked out.
 	book := excelize.NewFile()
@@ -212,9 +212,9 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	xlsx, err := book.WriteToBuffer()
 	require.NoError(t, err)
 	bring("book.xlsx", xlsx.String())
-	s.press("Take 2 phrases")
+	s.press("Import 2 phrases")
 	s.until(`document.querySelector('[data-report]')`)
-	for _, f := range get[app.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
+	for _, f := range get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
 		switch f.Members[0].Text {
 		case "stove glass tarn harbor":
 			assert.Equal(t, 1300, *f.Members[0].Volume)
@@ -227,16 +227,16 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	assert.Eventually(t, func() bool { return len(families(t, p, client)["hearth tiles ostrey"]) == 0 }, 20*time.Second, 50*time.Millisecond)
 
 	bring("numbers.csv", "12,40\n9,1\n")
-	s.press("Take 2 phrases")
-	s.sees("no column holds phrases")
-	s.press("Leave it")
+	s.press("Import 2 phrases")
+	s.sees("No column holds phrases")
+	s.press("Cancel")
 
 	bring("wide.csv", "chimney tiling ostrey"+strings.Repeat(",x", 10_000)+"\n"+strings.Repeat("word ", 60)+"\n"+
 		`=HYPERLINK("http://x.example")`+"\n煙突 掃除\n\n,,7\n")
-	s.press("Take 5 phrases")
+	s.press("Import 5 phrases")
 	s.until(`document.querySelector('[data-report]')`)
-	s.sees("it has more than")
-	s.sees("it is an address, no phrase")
+	s.sees("more than")
+	s.sees("address")
 	taken := families(t, p, client)
 	assert.Contains(t, taken, "chimney tiling ostrey")
 	assert.Contains(t, taken, "煙突 掃除")

@@ -6,7 +6,7 @@ import (
 	"path/filepath"
 	"testing"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -19,7 +19,7 @@ func TestKilledInTheMiddle(t *testing.T) {
 	p := start(t, data)
 	client, page := brindle(t, p)
 	path := fmt.Sprintf("/api/clients/%d", client)
-	before := get[app.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
+	before := get[view.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
 	// A rival whose page never comes keeps the run going.
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, path+"/lineup/rivals",
 		map[string]string{"addresses": "harborflue.example/practice/never"}))
@@ -28,19 +28,19 @@ func TestKilledInTheMiddle(t *testing.T) {
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
 	s.sees("5 of 6 pages read")
 	s.until(`document.querySelector('[data-run=running]')`)
-	run := get[struct{ Run app.Run }](t, p, path+"/run").Run
+	run := get[struct{ Run view.Run }](t, p, path+"/run").Run
 	p.kill(t)
 
 	p = start(t, data)
 	defer p.kill(t)
-	after := get[struct{ Run app.Run }](t, p, path+"/run").Run
+	after := get[struct{ Run view.Run }](t, p, path+"/run").Run
 	assert.Equal(t, run.ID, after.ID)
 	assert.Equal(t, "interrupted", after.State)
 	assert.Equal(t, 5, after.Done)
 	for _, item := range after.Items {
 		assert.NotEqual(t, "reading", item.State)
 	}
-	sheet := get[app.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
+	sheet := get[view.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
 	require.Len(t, sheet.Columns, len(before.Columns)+1)
 	for i := range before.Columns {
 		assert.Equal(t, before.Columns[i].Words, sheet.Columns[i].Words)
@@ -48,9 +48,9 @@ func TestKilledInTheMiddle(t *testing.T) {
 	}
 	s = look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
-	s.sees("broken off at 5 of 6")
-	s.press("Go on")
+	s.sees("Interrupted after 5 of 6 pages")
+	s.press("Continue")
 	s.until(`document.querySelector('[data-run=running]')`)
 	s.press("Stop")
-	s.sees("stopped at 5 of 6")
+	s.sees("Stopped after 5 of 6 pages")
 }

@@ -9,7 +9,8 @@ import (
 	"testing"
 	"time"
 
-	"inktally/internal/app"
+	"inktally/internal/view"
+	"inktally/internal/wording"
 
 	"github.com/chromedp/cdproto/browser"
 	"github.com/chromedp/chromedp"
@@ -30,9 +31,9 @@ func TestWholePath(t *testing.T) {
 	s.paste("[name=place]", "Tarn Harbor, ME\nOstrey")
 	s.fill("[name=phrases]", "chimney sweep tarn harbor\nflue liner tarn harbor")
 	s.press("Save and find rivals")
-	s.press("Search and record")
+	s.press("Search")
 	s.sees("directory: lists 17 businesses")
-	s.sees("position 2: no business stands here")
+	s.sees("Position 2: no business here")
 	s.until(`document.querySelectorAll('li.taken').length === 4`)
 	s.until(`document.querySelector('li.own').innerText.startsWith('14')`)
 
@@ -48,7 +49,7 @@ func TestWholePath(t *testing.T) {
 	s.sees("1,455 to write")
 
 	s.press("Targets")
-	s.sees("Title: begin with")
+	s.sees("Title: start with")
 	client := eval[int](s, `+location.pathname.split('/')[2]`)
 	page := eval[int](s, `+location.pathname.split('/')[4]`)
 	path := fmt.Sprintf("/api/clients/%d/pages/%d", client, page)
@@ -58,17 +59,17 @@ func TestWholePath(t *testing.T) {
 		t.Helper()
 		s.click(fmt.Sprintf(`[...document.querySelectorAll('[data-target=%q] button')].find(b => b.textContent.includes(%q))`, key, button))
 	}
-	on("h1: chimney sweep tarn harbor", "Keep")
-	s.until(`document.querySelector('[data-target="h1: chimney sweep tarn harbor"] [aria-pressed=true]')`)
-	on("title: chimney sweep tarn harbor", "Change")
+	on("h1: chimney harbor sweep tarn", "Keep")
+	s.until(`document.querySelector('[data-target="h1: chimney harbor sweep tarn"] [aria-pressed=true]')`)
+	on("title: chimney harbor sweep tarn", "Change")
 	s.fill("[name=value]", "Chimney sweep Tarn Harbor | Cinder Lane")
 	s.press("Change")
 	s.sees("changed by hand")
-	on("alt: chimney sweep tarn harbor", "Drop")
-	s.sees("dropped: not wanted")
+	on("alt: chimney harbor sweep tarn", "Drop")
+	s.sees("dropped")
 	s.fill("[name=hours]", "1")
 	eval[bool](s, `(document.querySelector('[name=hours]').blur(), true)`)
-	s.sees("1 hours end here")
+	s.sees("1 hour up to here")
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/run", client), nil))
 	s.until(`document.querySelector('[data-run=running]')`)
 	s.until(`document.querySelector('[data-run=done]')`)
@@ -77,7 +78,7 @@ func TestWholePath(t *testing.T) {
 	s.press("Hand-off")
 	s.until(`document.querySelector('[data-brief]')`)
 	markdown := download(t, s)
-	targets := get[app.Targets](t, p, path+"/targets")
+	targets := get[view.Targets](t, p, path+"/targets")
 	require.Greater(t, len(targets.Targets), 8)
 	for _, x := range targets.Targets {
 		line := strings.TrimSpace(x.Before + " **" + x.Pencil + "**")
@@ -85,7 +86,7 @@ func TestWholePath(t *testing.T) {
 			line = x.Before
 		}
 		if x.Choice.State == "dropped" {
-			assert.NotContains(t, markdown, "One alt text")
+			assert.NotContains(t, markdown, line)
 			continue
 		}
 		at := strings.Index(markdown, line)
@@ -94,9 +95,9 @@ func TestWholePath(t *testing.T) {
 		}
 		rest := markdown[at:min(len(markdown), at+len(line)+400)]
 		assert.Contains(t, rest, x.Evidence)
-		assert.Contains(t, rest, app.Duration(x.Minutes))
+		assert.Contains(t, rest, wording.Duration(x.Minutes))
 		if x.Gain > 0 {
-			assert.Contains(t, rest, app.GainIn(targets.Unit, x.Gain))
+			assert.Contains(t, rest, wording.Gain(wording.Unit(targets.Unit), x.Gain))
 		}
 		assert.True(t, eval[bool](s, fmt.Sprintf(`!!document.querySelector('[data-line=%q]')`, x.Key)), "the paper lacks %q", x.Key)
 	}
@@ -180,7 +181,7 @@ func TestBadEntries(t *testing.T) {
 	s.fill("[name=address]", "shop.example")
 	s.fill("[name=phrase]", "   ")
 	s.press("Measure")
-	s.sees("the short way in needs a phrase")
+	s.sees("A phrase is missing")
 	assert.Equal(t, "shop.example", s.value("[name=address]"))
 }
 
@@ -196,28 +197,28 @@ func TestPagesThatFail(t *testing.T) {
 	s.press("Save and find rivals")
 	s.press("Paste addresses")
 	s.fill("[name=rivals]", "no-such-site.example\nharborflue.example/practice/flaky\nhttp://127.0.0.1/\nbrindleandash.example/nowhere.html\noldsaltbox.example\nthchimney.example/practice/unwelcome")
-	s.press("Take these as rivals")
+	s.press("Use as rivals")
 	s.press("Measure 6 rivals")
 	s.until(`document.querySelector('[data-run=done]')`)
-	s.sees("6 of 7 not read")
+	s.sees("6 of 7 pages not read")
 	s.sees("thchimney.example asks programs not to read this page")
 	s.sees("harborflue.example answered 500")
 	s.sees("brindleandash.example answered 500 (internal server error)")
-	s.sees("no site is found under the name no-such-site.example")
-	s.sees("private network and is not read")
+	s.sees("No site was found under the name no-such-site.example")
+	s.sees("or a private network")
 	s.sees("brindleandash.example answered 404 (not found)")
 	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '381'`)
 	s.press("Try again")
-	s.sees("5 of 7 not read")
+	s.sees("5 of 7 pages not read")
 	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '1726'`)
 
-	s.press("Read it all the same")
-	s.sees("4 of 7 not read")
-	s.sees("robots.txt overruled")
+	s.press("Read it anyway")
+	s.sees("4 of 7 pages not read")
+	s.sees("robots.txt ignored")
 
-	s.press("Paste the page instead")
+	s.press("Paste the page")
 	s.fill("[name=html]", "<title>Pasted</title><h1>Chimney sweep Tarn Harbor</h1><p>four words of text</p>")
-	s.press("Measure what was pasted")
+	s.press("Measure")
 	s.until(`document.querySelector('[data-cell=seen][data-column="0"]')?.dataset.figure === '8'`)
 	s.sees("pasted today")
 	client := eval[int](s, `+location.pathname.split('/')[2]`)
@@ -234,14 +235,14 @@ func TestGround(t *testing.T) {
 	s.fill("[name=trade]", "chimneys and stoves")
 	leave()
 	s.sees("Saved")
-	assert.Equal(t, "chimneys and stoves", get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Trade)
+	assert.Equal(t, "chimneys and stoves", get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Trade)
 	s.press("Undo")
 	s.until(`document.querySelector('[name=trade]').value === 'chimney care'`)
 	s.fill("[name=phrases]", "chimney sweep tarn harbor\n!!! ???")
 	leave()
-	s.sees(`the phrase "!!! ???" holds no word`)
+	s.sees("The phrase “!!! ???” holds no word")
 	assert.Contains(t, s.value("[name=phrases]"), "!!! ???", "what was typed stays")
-	assert.Len(t, get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 6)
+	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 6)
 }
 
 // With answers that take their time, what is typed meanwhile is neither lost
@@ -257,14 +258,14 @@ func TestSlowAnswers(t *testing.T) {
 	leave()
 	s.fill("[name=phone]", "207-555-0177")
 	leave()
-	stored := func() app.Ground { return get[app.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)) }
+	stored := func() view.Ground { return get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)) }
 	require.Eventually(t, func() bool { return stored().Phone == "207-555-0177" }, 20*time.Second, 50*time.Millisecond)
 	assert.Equal(t, "chimneys and stoves", stored().Trade)
 	s.fill("[name=money]", "EUR")
 	leave()
 	require.Eventually(t, func() bool { return stored().Money == "EUR" }, 20*time.Second, 50*time.Millisecond)
 
-	s.sees("Saved: money")
+	s.sees("Saved: currency")
 	s.press("Undo")
 	s.fill("[name=phone]", "207-555-0134")
 	leave()

@@ -128,7 +128,7 @@ func TestTraps(t *testing.T) {
 	group.SetLimit(2)
 	for n := range all {
 		group.Go(func() error {
-			doc, err := pages.Draw(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), Overrule: true})
+			doc, err := pages.Draw(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), IgnoreRobots: true})
 			drawings[n] = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true})
 			return err
 		})

@@ -23,17 +23,17 @@ import (
 // there. The demo's main client is the second, with its home page.
 var views = []struct{ name, path, shown string }{
 	{"shelf", "/", "Last measured"},
-	{"ground", "/clients/2/ground", "The business"},
+	{"ground", "/clients/2/ground", "Currency"},
 	{"book", "/clients/2/book", "Worth writing for"},
 	{"found", "/clients/2/found", "in the first 20"},
 	{"lineup", "/clients/2/lineup", "Lantern Street Sweeps"},
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
 	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor", "Skip to the text"},
-	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "a camera’s name"},
+	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "camera name"},
 	{"sheet-page", "/clients/2/pages/2/sheet?show=page&column=0", "Years in trade"},
 	{"sheet-made-of", "/clients/2/pages/2/sheet?show=made&column=0", "Rivals share"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
-	{"targets", "/clients/2/pages/2/targets", "Title: begin with"},
+	{"targets", "/clients/2/pages/2/targets", "Title: start with"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
 }
 

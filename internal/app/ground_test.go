@@ -143,6 +143,9 @@ func TestProposal(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, view.Proposal{Name: "Brindle & Ash Chimney", Trade: "chimney sweep", Phone: "(207) 555-0142", Place: "Tarn Harbor, ME",
 		Service: "chimney sweep"}, p)
+	targets, err := a.Plan.Get(ctx, g.ID, g.Pages[0].ID)
+	require.NoError(t, err)
+	assert.Equal(t, "Chimney sweep Tarn Harbor", targets.Targets[0].Phrase, "with the capitals of the place")
 	told := g.Business
 	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
 	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}

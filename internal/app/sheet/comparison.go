@@ -40,6 +40,8 @@ type Comparison struct {
 	Words  target.WordTarget
 	// Targets are in the order of work, with what the user said of them.
 	Targets []target.Target
+
+	told []place.Place // that the page names, before one was entered
 }
 
 // Side is a page in a comparison: the client's or a rival's.
@@ -219,7 +221,20 @@ func (c *Comparison) Like(r *Side) bool { return site.Like(c.Page.Kind, r.URL) }
 // Display writes a phrase as it would stand in a text: places with their
 // capitals, its first letter large.
 func (c *Comparison) Display(phrase string) string {
-	return place.Capitals(phrase, c.Places, true)
+	return place.Capitals(phrase, c.named(), true)
+}
+
+// named are the places that are written with capitals: the client's, and before
+// any was entered the one that its page names.
+func (c *Comparison) named() []place.Place {
+	if len(c.Places) > 0 || c.Client.Column == nil || len(c.Families) == 0 {
+		return c.Places
+	}
+	if c.told == nil {
+		town := site.ProfileOf(c.Client.Column.Page, c.Families[0].Lead().Text).Town
+		c.told = []place.Place{town}
+	}
+	return c.told
 }
 
 // WordCase is what the evidence of the word target speaks of.

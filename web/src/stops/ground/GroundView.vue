@@ -38,7 +38,7 @@ async function deleteClient() {
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
-      <span class="soft">Saved as you leave each field.</span>
+      <span class="soft">Fields are saved when you leave them.</span>
       <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
       <p v-if="measure.error.value" class="mistake" role="alert">{{ measure.error.value.message }}</p>
       <button class="press main" type="button" :disabled="measure.isPending.value" @click="measureNow">

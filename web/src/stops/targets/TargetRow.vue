@@ -77,7 +77,9 @@ function save() {
         />
       </div>
       <div class="soft evidence" :title="target.evidence">
-        <template v-if="target.choice.state === 'dropped'">dropped: {{ target.choice.reason }} · </template>
+        <template v-if="target.choice.state === 'dropped'"
+          >dropped<template v-if="target.choice.reason">: {{ target.choice.reason }}</template> ·
+        </template>
         <template v-if="target.choice.state === 'changed'">changed by hand · </template>
         {{ target.evidence }}
         <button v-if="target.parts?.length" class="link" type="button" @click="inside = !inside">

@@ -7,10 +7,11 @@ import (
 	"path/filepath"
 	"testing"
 
+	"inktally/core/reading"
 	"inktally/core/text"
 	"inktally/e2e/browser"
-	"inktally/internal/app"
 	"inktally/internal/practice"
+	"inktally/internal/view"
 
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/page"
@@ -25,7 +26,7 @@ const chainPage = "http://hearthway.example/me/tarn-harbor"
 func takeChain(t *testing.T, p *program) (client, home int64) {
 	t.Helper()
 	client, home = brindle(t, p)
-	for _, e := range get[app.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Entries {
+	for _, e := range get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Entries {
 		if e.URL == chainPage {
 			require.Equal(t, http.StatusOK, send(t, p, http.MethodPut, fmt.Sprintf("/api/clients/%d/lineup/%d", client, e.ID), map[string]bool{"taken": true}))
 			return client, home
@@ -35,8 +36,8 @@ func takeChain(t *testing.T, p *program) (client, home int64) {
 	return 0, 0
 }
 
-// A page drawn by script is read right with Chromium, by itself and by choice.
-func TestDrawnPage(t *testing.T) {
+// A page that a script builds is read right with Chromium, by itself and by choice.
+func TestRenderedPage(t *testing.T) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	defer web.Close()
@@ -51,36 +52,36 @@ func TestDrawnPage(t *testing.T) {
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
 	s.until(`document.querySelectorAll('thead .head').length === 6`)
-	column := func() app.Column {
-		return get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[5]
+	column := func() view.Column {
+		return get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[5]
 	}
 	readPath := fmt.Sprintf("/api/clients/%d/read", client)
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "way": ""}))
-	s.sees("drawn in a browser")
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "mode": ""}))
+	s.sees("rendered in a browser")
 	s.until(fmt.Sprintf(`[...document.querySelectorAll('[data-cell=seen]')].some(c => c.dataset.figure === '%d')`, seen))
 	assert.Equal(t, seen, column().Words.Seen)
 	assert.Equal(t, "Hearthway National in Tarn Harbor, ME", column().Title)
-	assert.Equal(t, "browser", column().Road)
+	assert.Equal(t, view.Source(reading.FromBrowser), column().Source)
 
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "way": "served"}))
-	s.until(`[...document.querySelectorAll('.stamp')].some(e => e.textContent === 'drawn by script')`)
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "mode": "served"}))
+	s.until(`[...document.querySelectorAll('.stamp')].some(e => e.textContent === 'built by script')`)
 	assert.Zero(t, column().Words.Seen)
-	s.press("Read in a browser")
-	s.sees("drawn in a browser")
+	s.press("Read as rendered")
+	s.sees("rendered in a browser")
 	assert.Equal(t, seen, column().Words.Seen)
-	assert.Equal(t, "browser", column().Way)
+	assert.Equal(t, view.ReadMode(reading.Rendered), column().Mode)
 
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet?show=page&column=5", client, home))
 	s.until(`document.querySelectorAll('[data-menu]').length === 1`)
-	s.sees("207-555-0199, a touch calls it")
+	s.sees("207-555-0199, click to call")
 	s.press("As served")
-	s.sees("page holds no text")
-	s.press("As it needs")
-	s.sees("207-555-0199, a touch calls it")
+	s.sees("no text")
+	s.press("Automatic")
+	s.sees("207-555-0199, click to call")
 	s.until(`document.querySelector('[data-menu] li')?.innerText.replace(/\s+/g, ' ') === 'Services Sweeping Inspection Gas hearths'`)
 }
 
-// Without a browser the page is announced as drawn by script, and all else
+// Without a browser the page is announced as built by script, and all else
 // works on.
 func TestNoBrowser(t *testing.T) {
 	t.Setenv("PATH", t.TempDir())
@@ -91,19 +92,19 @@ func TestNoBrowser(t *testing.T) {
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/run", client), nil))
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
-	s.sees("all 6 pages read")
-	s.sees("drawn by script")
-	s.sees("no browser is at hand to draw pages")
-	s.press("Read in a browser")
-	s.sees("1 of 1 not read")
-	sheet := get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home))
+	s.sees("6 pages read")
+	s.sees("built by script")
+	s.sees("There is no browser to render pages")
+	s.press("Read as rendered")
+	s.sees("1 of 1 page not read")
+	sheet := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home))
 	assert.Equal(t, 545, sheet.Columns[0].Words.Seen)
 	assert.Equal(t, 2000, sheet.Target.Words.Target)
 }
 
 // Saved pages and web archives come in by the file dialog and by dropping them
-// on the page strip, and are marked with their road.
-func TestFilesBrought(t *testing.T) {
+// on the page strip, and are marked with their source.
+func TestFilesAdded(t *testing.T) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	defer web.Close()
@@ -123,16 +124,16 @@ func TestFilesBrought(t *testing.T) {
 	defer p.kill(t)
 	client, home := brindle(t, p)
 	s := look(t, p)
-	own := func() app.Column {
-		return get[app.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[0]
+	own := func() view.Column {
+		return get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[0]
 	}
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
-	s.sees("Bring a saved page")
+	s.sees("Add a saved page")
 	require.NoError(t, chromedp.Do(s.ctx, chromedp.SetUploadFiles(chromedp.CSS("input[name=saved]"), []string{saved})))
 	s.sees("page.html is now Home")
 	s.sees("from a saved file")
 	assert.Equal(t, 7, own().Words.Seen)
-	assert.Equal(t, "saved file", own().Road)
+	assert.Equal(t, view.Source(reading.FromFile), own().Source)
 
 	s.drop(".strip", mhtml)
 	s.sees("home.mhtml is now Home")
@@ -145,7 +146,7 @@ func TestFilesBrought(t *testing.T) {
 	assert.Equal(t, 7, own().Words.Seen)
 
 	s.drop(".strip", picture)
-	s.sees("no page was found among the files")
+	s.sees("No page was found among the files")
 	assert.Equal(t, 7, own().Words.Seen)
 }
 
@@ -181,7 +182,7 @@ func TestDropWhileDrawn(t *testing.T) {
 		s.until(`!document.querySelector('.held')`)
 	}
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
-	s.sees("Bring a saved page")
+	s.sees("Add a saved page")
 	carryAway(".strip")
 	s.open(fmt.Sprintf("/clients/%d/book", client))
 	s.sees("Worth writing for")
@@ -192,6 +193,6 @@ func TestDropWhileDrawn(t *testing.T) {
 		const e = document.elementFromPoint(b.x + b.width / 2, b.y + b.height / 2)
 		e.replaceWith(e.cloneNode(true)); return true })()`)
 	s.drag("main", list, input.DispatchDragEventTypeDrop)
-	s.sees("Take 1 phrase")
-	s.press("Leave it")
+	s.sees("Import 1 phrase")
+	s.press("Cancel")
 }
