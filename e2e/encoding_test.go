@@ -17,7 +17,7 @@ import (
 
 // A page is decoded as the browser decodes it, whatever it and its server say.
 // Only undeclared UTF-8 is read as such, where a browser does so for files alone
-// (MEASURES 1.1).
+// (rule 1.1).
 func TestEncodings(t *testing.T) {
 	const (
 		russian = "Чистка дымоходов и печей: недорого, быстро, с гарантией"

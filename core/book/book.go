@@ -27,7 +27,7 @@ type Choice struct {
 	Lead string
 }
 
-// Family is a family of a client's book (MEASURES 3.5).
+// Family is a family of a client's book (rule 3.5).
 type Family struct {
 	// Key is the same from run to run; see phrase.Family.
 	Key string
@@ -38,7 +38,7 @@ type Family struct {
 	// Difficulty is the lead's, else the least of the others'; Position the best
 	// of all members. Nil if it is not known.
 	Difficulty, Position *int
-	// NearMiss tells a family well within reach (MEASURES 3.9). Whether its page
+	// NearMiss tells a family well within reach (rule 3.9). Whether its page
 	// lacks the exact lead must be looked up in that page.
 	NearMiss bool
 	Choice   Choice
@@ -55,10 +55,10 @@ func (f *Family) Lead() Phrase { return f.Members[0] }
 // Rules are the figures that families are judged by (Y).
 type Rules struct {
 	// A near miss stands from NearMissFrom to NearMissTo, or has a difficulty up
-	// to NearMissDifficulty (MEASURES 3.9).
+	// to NearMissDifficulty (rule 3.9).
 	NearMissFrom, NearMissTo, NearMissDifficulty int
 	// AreaGain is the gain from which a place is worth a page of its own, in
-	// visits a month (MEASURES 9.1).
+	// visits a month (rule 9.1).
 	AreaGain float64
 	// PageFamilies is for how many families a page is measured at most.
 	PageFamilies int
@@ -161,7 +161,7 @@ func (f *Family) judge(in Input) {
 	}
 }
 
-// estimate works out what the family brings (MEASURES 7.3, 7.4).
+// estimate works out what the family brings (rules 7.3, 7.4).
 func (f *Family) estimate(rules visits.Rules) {
 	var members []visits.Member
 	for _, p := range f.Members {

@@ -38,7 +38,7 @@ func brindle() intent.Ground {
 	}
 }
 
-// The worked example of MEASURES 3.5: what is one family and what is not.
+// The worked example of rule 3.5: what is one family and what is not.
 func TestBookFamilies(t *testing.T) {
 	entries := []Phrase{
 		{ID: 1, Text: "chimney sweep tarn harbor", Volume: n(380), Difficulty: n(6), Position: n(14)}, {ID: 2, Text: "tarn harbor chimney sweep", Volume: n(220), Difficulty: nil, Position: nil},
@@ -159,7 +159,7 @@ func TestWorth(t *testing.T) {
 }
 
 // A phrase that was typed for a page is kept, and that page carries its family,
-// whatever the rules say of it (MEASURES 9.1).
+// whatever the rules say of it (rule 9.1).
 func TestTypedForAPage(t *testing.T) {
 	g := intent.Ground{Language: phrase.LanguageOf("en", nil, phrase.Corrections{}), Lists: intent.EnglishLists(), Names: []string{"lantern.example"}}
 	book := Families(Input{
@@ -181,7 +181,7 @@ func TestTypedForAPage(t *testing.T) {
 	assert.False(t, aside[0].Kept, "the user goes before what was typed")
 }
 
-// MEASURES 9.1, with pages that are there and pages that are not.
+// rule 9.1, with pages that are there and pages that are not.
 func TestCarriers(t *testing.T) {
 	services := brindle().Services
 	family := func(service, place string, gain float64) Family {

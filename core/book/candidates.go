@@ -8,7 +8,7 @@ import (
 )
 
 // Patterns are how candidates are made: S a word for a service, P a place, ST
-// and State its state (MEASURES 3.7).
+// and State its state (rule 3.7).
 var Patterns = []string{"S P", "P S", "S in P", "S P ST", "S P State", "S company P", "S contractor P", "S near me", "best S P",
 	"emergency S P", "affordable S P"}
 

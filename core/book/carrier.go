@@ -33,7 +33,7 @@ func (c Carrier) Page() int64 {
 }
 
 // assign tells for each kept family, in order of gain, the page that carries it
-// (MEASURES 9.1): the one that a phrase of it was typed for; else home holds the
+// (rule 9.1): the one that a phrase of it was typed for; else home holds the
 // main service, which is the first, in the home town. Every other service has a
 // page of its own, and so has another place that has one already or whose
 // families bring enough together. A page that the user gave the main service

@@ -22,7 +22,7 @@ type FoundPhrase struct {
 }
 
 // FoundSums is what a list of phrases that a site is found for comes to
-// (MEASURES 7.5).
+// (rule 7.5).
 type FoundSums struct {
 	Phrases int
 	First3  int

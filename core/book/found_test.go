@@ -13,7 +13,7 @@ func found(text string, position int, volume *int) FoundPhrase {
 	return FoundPhrase{Text: text, Position: position, Volume: volume}
 }
 
-// MEASURES 7.5: how many, in the first 3, 10 and 20, by intent, and the visits.
+// rule 7.5: how many, in the first 3, 10 and 20, by intent, and the visits.
 func TestSumFound(t *testing.T) {
 	list := []FoundPhrase{
 		found("chimney sweep tarn harbor", 1, n(100)), found("chimney sweep ostrey", 3, n(50)), found("chimney sweep cost", 4, n(1000)),

@@ -16,7 +16,7 @@ type Phrase struct {
 	// alone; empty if the rule decides. It is in its folded form.
 	With string
 	// Page is the page that it was typed for, 0 for none, and Typed its rank
-	// among those typed, from 1 (MEASURES 9.1).
+	// among those typed, from 1 (rule 9.1).
 	Page  int64
 	Typed int
 }

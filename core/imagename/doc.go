@@ -1,5 +1,5 @@
 // Package imagename judges the file names of images and proposes better ones
-// (MEASURES 4.2, 4.3).
+// (rules 4.2, 4.3).
 //
 // In go names without folder and extension, and what is known of the client:
 // the families of the page, services and places. Out come verdicts and

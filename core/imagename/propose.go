@@ -7,7 +7,7 @@ import (
 	"inktally/core/text"
 )
 
-// longest is how long a proposed name may be (MEASURES 4.3).
+// longest is how long a proposed name may be (rule 4.3).
 const longest = 60
 
 // Image is an image that may need a better name.
@@ -23,7 +23,7 @@ type Image struct {
 }
 
 // Propose returns a better name with its extension for each image, empty
-// where it has none to give (MEASURES 4.3). wishes are what names may say, in
+// where it has none to give (rule 4.3). wishes are what names may say, in
 // order of worth: the leads of the page's families, then services with the
 // home town, then on a home page communities. taken are the names that the
 // site has.

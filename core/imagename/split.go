@@ -8,7 +8,7 @@ import (
 
 // split parts a name at hyphens, underscores and other signs, at changes of
 // case and between letters and digits; runs of letters are parted into known
-// words (MEASURES 4.2).
+// words (rule 4.2).
 func split(name string, known map[string]bool) []string {
 	var out []string
 	for _, run := range runs(name) {

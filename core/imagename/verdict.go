@@ -10,7 +10,7 @@ import (
 	"inktally/core/text"
 )
 
-// Verdict is what a file name is worth (MEASURES 4.2).
+// Verdict is what a file name is worth (rule 4.2).
 type Verdict string
 
 // The verdicts, in the order in which they are tried. NoName is that of
@@ -40,7 +40,7 @@ type Judge struct {
 	// Place is the page's own place.
 	Place place.Place
 	// PlacesBound tells that the page is one of a service or an area, on which
-	// other places are contradictions (MEASURES 5.2).
+	// other places are contradictions (rule 5.2).
 	PlacesBound bool
 
 	known    map[string]bool

@@ -1,4 +1,4 @@
-// Package intent judges what somebody who types a phrase wants (MEASURES 3.6).
+// Package intent judges what somebody who types a phrase wants (rule 3.6).
 //
 // In go what is known of a client - its services, places, names, the lists of
 // words and the user's verdicts - and phrases; out comes a Judgement of each,
@@ -14,7 +14,7 @@ import (
 	"inktally/core/text"
 )
 
-// Intent is what somebody who types a phrase wants (MEASURES 3.6).
+// Intent is what somebody who types a phrase wants (rule 3.6).
 type Intent string
 
 // The intents, in the order in which they are tried.

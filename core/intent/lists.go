@@ -2,7 +2,7 @@ package intent
 
 import "inktally/core/text"
 
-// Lists are the words that intents are told by (MEASURES 3.6). They are part of
+// Lists are the words that intents are told by (rule 3.6). They are part of
 // the yardstick and can be edited. Entries may be of several words.
 type Lists struct {
 	// Question are words that begin a question.

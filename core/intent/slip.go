@@ -10,7 +10,7 @@ const minSlip = 5
 
 // meant returns the known word that a word is a slip of, or the name of whose
 // doer it is (sweeper, for sweep); empty for none. Both are likely ties
-// (MEASURES 3.5).
+// (rule 3.5).
 func (j *Judge) meant(word string) string {
 	if len(word) < minSlip {
 		return ""

@@ -1,6 +1,6 @@
 // Package lineup reads the result of a search: what each entry is, which of
 // them are the rivals to beat and which high positions no business holds
-// (MEASURES 6).
+// (rule 6).
 //
 // In go entries with what is known of their pages; out come kinds with their
 // evidence and the entries that are taken.
@@ -27,7 +27,7 @@ const (
 	Typed   Part = "typed"
 )
 
-// Kind is what an entry is (MEASURES 6.1).
+// Kind is what an entry is (rule 6.1).
 type Kind string
 
 // The kinds that are told apart.
@@ -48,7 +48,7 @@ func Parts() []Part { return []Part{Paid, Map, Organic, Typed} }
 type Rules struct {
 	// Most is how many rivals are taken by themselves, Pack how many places of
 	// the map pack count, Organic up to which organic position a firm stands in
-	// both parts (MEASURES 6.2).
+	// both parts (rule 6.2).
 	Most, Pack, Organic int
 }
 
@@ -68,7 +68,7 @@ type Entry struct {
 	Taken  bool
 }
 
-// Paying tells an entry that is paid for: it is no rival (MEASURES 6.2).
+// Paying tells an entry that is paid for: it is no rival (rule 6.2).
 func (e Entry) Paying() bool { return e.Part == Paid || e.Sponsored }
 
 // Reason is why an entry is what it is, or why it is not taken: a code, with the

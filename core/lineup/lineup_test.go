@@ -48,7 +48,7 @@ func TestJudge(t *testing.T) {
 	}
 }
 
-// MEASURES 6.2: the pack's first three, firms in both parts first, then organic
+// rule 6.2: the pack's first three, firms in both parts first, then organic
 // businesses; nothing that is paid for, and no map place beyond the third.
 func TestTake(t *testing.T) {
 	entries := []Entry{

@@ -5,7 +5,7 @@ import (
 	"slices"
 )
 
-// Take marks the rivals that are taken by themselves (MEASURES 6.2): the first
+// Take marks the rivals that are taken by themselves (rule 6.2): the first
 // places of the map pack, of them firms that stand in the organic results too
 // first, then organic businesses in order; none that is paid for, each firm
 // once.
@@ -93,11 +93,11 @@ func (r Rules) sort(list []int, entries []Entry) {
 	})
 }
 
-// openUpTo is the last organic position that is worth having (MEASURES 6.4).
+// openUpTo is the last organic position that is worth having (rule 6.4).
 const openUpTo = 5
 
 // Open tells whether an entry leaves a high position to be had: an organic one
-// that no business holds (MEASURES 6.4).
+// that no business holds (rule 6.4).
 func Open(e Entry) bool {
 	return e.Part == Organic && e.Position <= openUpTo && e.Kind != Business && e.Kind != Client
 }

@@ -19,7 +19,7 @@ var marks = [][]byte{[]byte("\xef\xbb\xbf"), []byte("\xfe\xff"), []byte("\xff\xf
 
 // decode turns the bytes of a page into UTF-8 in the standard's order: by a byte
 // order mark, by what the server says, by what the page says, by its letters
-// (MEASURES 1.1).
+// (rule 1.1).
 func decode(body []byte, contentType string) []byte {
 	return decodeBy(body, contentType, declared)
 }
@@ -80,7 +80,7 @@ const (
 )
 
 // declared returns the encoding that a page says it is in, nil for none: by its
-// meta, else by an XML declaration before all (MEASURES 1.1).
+// meta, else by an XML declaration before all (rule 1.1).
 func declared(body []byte) (enc encoding.Encoding, name string) {
 	if enc, name = declaredByMeta(body); enc != nil {
 		return enc, name

@@ -7,7 +7,7 @@ import (
 	"inktally/core/text"
 )
 
-// Details are what an owner can see of a page beside its words (S8).
+// Details are what an owner can see of a page beside its words.
 type Details struct {
 	// Canonical is as it stands in the page, Robots what the page tells search
 	// engines.
@@ -30,7 +30,7 @@ type Details struct {
 	// Placeholder are the visible blocks of left-over text, Foreign those in
 	// another language than the page's.
 	Placeholder, Foreign Passages
-	// Vague are the catch-all words for the places around (MEASURES 5.3).
+	// Vague are the catch-all words for the places around (rule 5.3).
 	Vague []string
 	// Baked are the files of large images with hardly any text near them: words
 	// may be part of the picture, where no search finds them.

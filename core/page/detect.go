@@ -20,7 +20,7 @@ const (
 )
 
 // undeclared finds the encoding of a page that nobody tells, by its letters;
-// where they tell nothing it is the one of most old pages (MEASURES 1.1).
+// where they tell nothing it is the one of most old pages (rule 1.1).
 func undeclared(body []byte) (enc encoding.Encoding, name string) {
 	if utf8.Valid(body) {
 		return encoding.Nop, "utf-8"

@@ -133,7 +133,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 }
 
 // style works the cascade for n into ctx and tells whether n's box ends
-// blocks (MEASURES 1.2, 1.3). A paragraph does, whatever its box.
+// blocks (rules 1.2, 1.3). A paragraph does, whatever its box.
 func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
 	own := ownDisplay(n, a)
 	ends := n.DataAtom == atom.P || n.DataAtom == atom.Caption || n.DataAtom == atom.Legend
@@ -200,7 +200,7 @@ func ownDisplay(n *html.Node, a *attributes) style.Display {
 	return style.Default(n.DataAtom)
 }
 
-// place works what n is in the page into ctx: region, kind (MEASURES 1.3, 1.4).
+// place works what n is in the page into ctx: region, kind (rules 1.3, 1.4).
 func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
 	region, is := landmark(n.DataAtom, a.role, ctx.sectioned)
 	if is && region == Main {

@@ -7,7 +7,7 @@ import (
 )
 
 const (
-	thinWords   = 60 // words under which a page may be drawn by script (MEASURES 1.5)
+	thinWords   = 60 // words under which a page may be drawn by script (rule 1.5)
 	manyScripts = 3
 )
 
@@ -40,7 +40,7 @@ func (p *Page) scanBlocks() {
 	}
 }
 
-// countWords adds up the words of the page (MEASURES 2.2).
+// countWords adds up the words of the page (rule 2.2).
 func (p *Page) countWords() {
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
@@ -74,7 +74,7 @@ func (w *walker) countLinkWords() {
 }
 
 // headings makes the list of headings and counts the words of their sections
-// (MEASURES 1.6, 2.3).
+// (rules 1.6, 2.3).
 func (w *walker) headings() {
 	p := w.page
 	places := make([]int, len(w.heads)) // index in p.Headings, -1 for none
@@ -124,7 +124,7 @@ func (p *Page) countSections() {
 	}
 }
 
-// Lead returns the copy words before the first heading (MEASURES 2.3).
+// Lead returns the copy words before the first heading (rule 2.3).
 func (p *Page) Lead() int {
 	words := p.Words.Copy
 	for i := range p.Headings {

@@ -6,7 +6,7 @@ import "strings"
 type Flaw string
 
 // The flaws of a page. Those that First tells must be fixed before all else
-// (MEASURES 11).
+// (rule 11).
 const (
 	UnderConstruction Flaw = "under_construction"
 	NoIndex           Flaw = "no_index" // kept out of search engines

@@ -9,7 +9,7 @@ import (
 )
 
 // smallest is the size under which an image is set aside when both its sides
-// are given smaller (MEASURES 4.1).
+// are given smaller (rule 4.1).
 const smallest = 48
 
 // image adds an img element.
@@ -190,7 +190,7 @@ func splitSrcset(srcset string) []string {
 }
 
 // FileName returns the name of an image by its address and the extension that
-// was parted from it (MEASURES 4.1).
+// was parted from it (rule 4.1).
 func FileName(src string) (name, ext string) {
 	name, ext, _, _ = fileName(src)
 	return name, ext

@@ -2,7 +2,7 @@ package page
 
 import "golang.org/x/net/html/atom"
 
-// neverText tells the elements whose content is never text (MEASURES 1.2).
+// neverText tells the elements whose content is never text (rule 1.2).
 func neverText(a atom.Atom) bool {
 	switch a {
 	case atom.Script, atom.Style, atom.Template, atom.Noscript, atom.Canvas, atom.Head, atom.Iframe,

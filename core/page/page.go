@@ -33,7 +33,7 @@ type Page struct {
 	menus   [][]MenuItem
 }
 
-// Words are the word counts of a page (MEASURES 2.2).
+// Words are the word counts of a page (rule 2.2).
 type Words struct {
 	// Seen are those that a visitor gets by select-all and copy, Copy those seen
 	// less menus, headers, footers and link lists, Hidden those in the page but
@@ -41,13 +41,13 @@ type Words struct {
 	Seen, Copy, Hidden int
 }
 
-// Frame is what is seen but is no copy: menus, headers, footers (MEASURES 8.6).
+// Frame is what is seen but is no copy: menus, headers, footers (rule 8.6).
 func (w Words) Frame() int { return w.Seen - w.Copy }
 
 // Kind is what a block is in its page.
 type Kind uint8
 
-// The kinds of blocks (MEASURES 1.3).
+// The kinds of blocks (rule 1.3).
 const (
 	Paragraph Kind = iota
 	HeadingText
@@ -62,7 +62,7 @@ var kindNames = [...]string{"paragraph", "heading", "item", "cell", "caption", "
 
 func (k Kind) String() string { return kindNames[k] }
 
-// Region is the part of a page that a block stands in (MEASURES 1.4).
+// Region is the part of a page that a block stands in (rule 1.4).
 type Region uint8
 
 // The regions of a page.
@@ -79,17 +79,17 @@ var regionNames = [...]string{"main", "banner", "nav", "aside", "footer", "dialo
 
 func (r Region) String() string { return regionNames[r] }
 
-// frame tells whether the region is no copy (MEASURES 2.2).
+// frame tells whether the region is no copy (rule 2.2).
 func (r Region) frame() bool { return r == Banner || r == Nav || r == Footer || r == Dialog }
 
-// Block is a run of text between two line breaks (MEASURES 1.3).
+// Block is a run of text between two line breaks (rule 1.3).
 type Block struct {
 	Kind Kind
 	// Level is 1 to 6 for a heading, else 0.
 	Level  int
 	Region Region
 	Hidden bool
-	// Words is the number of words (MEASURES 2.1).
+	// Words is the number of words (rule 2.1).
 	Words int
 	// node is the element that the block begins in, nil for a page that was kept;
 	// then path is there.
@@ -104,7 +104,7 @@ type Block struct {
 	inMain           bool
 }
 
-// Copy tells whether the block counts as copy (MEASURES 2.2).
+// Copy tells whether the block counts as copy (rule 2.2).
 func (b *Block) Copy() bool { return !b.Hidden && !b.Region.frame() }
 
 // Path tells the chain of elements that the block stands in.
@@ -129,11 +129,11 @@ func (p *Page) TokenRange(i int) (lo, hi int) {
 	return int(p.Blocks[i].tokenLo), int(p.Blocks[i].tokenHi)
 }
 
-// Heading is a visible h1 to h6 that holds text (MEASURES 1.6).
+// Heading is a visible h1 to h6 that holds text (rule 1.6).
 type Heading struct {
 	Level int // 1 to 6
 	Text  string
-	// Words are the copy words from this heading to the next (MEASURES 2.3).
+	// Words are the copy words from this heading to the next (rule 2.3).
 	Words int
 	// Within counts on to the next heading of the same or a higher level.
 	Within int
@@ -166,10 +166,10 @@ type Link struct {
 	node   *html.Node // nil for a page that was kept
 }
 
-// Image is one image of a page (MEASURES 4.1).
+// Image is one image of a page (rule 4.1).
 type Image struct {
 	Src string
-	// File is the name by MEASURES 4.1: without folder, query, extension and
+	// File is the name by rule 4.1: without folder, query, extension and
 	// size suffix. Inline data has none.
 	File string
 	// Ext is the extension with its point, as it stands in the address.
@@ -198,7 +198,7 @@ type Warning string
 
 // The warnings that Read gives.
 const (
-	// DrawnByScript: the text may only be there in a browser (MEASURES 1.5).
+	// DrawnByScript: the text may only be there in a browser (rule 1.5).
 	DrawnByScript Warning = "drawn_by_script"
 	NoText        Warning = "no_text"
 	// TooDeep: the page is nested too deeply to be read.

@@ -205,7 +205,7 @@ func TestDetection(t *testing.T) {
 	assert.Equal(t, ja, p.Text(0))
 }
 
-// The worst pages give an empty reading with a warning (MEASURES 1.1).
+// The worst pages give an empty reading with a warning (rule 1.1).
 func TestWorstPages(t *testing.T) {
 	assert.Contains(t, Read(nil, Source{}).Warnings, NoText)
 	deep := Read([]byte(strings.Repeat("<div>", 2_000_000)), Source{})

@@ -31,7 +31,7 @@ type Source struct {
 	Cache *style.Cache
 }
 
-// Read reads a page (MEASURES 1).
+// Read reads a page (rule 1).
 func Read(body []byte, src Source) *Page {
 	p := &Page{URL: src.URL}
 	body = decode(body, src.ContentType)

@@ -66,7 +66,7 @@ var (
 	}
 )
 
-// namedRegion tells the region that a class or an id names (MEASURES 1.4).
+// namedRegion tells the region that a class or an id names (rule 1.4).
 func namedRegion(names string) (Region, bool) {
 	for names != "" {
 		var name string
@@ -128,12 +128,12 @@ func holdsMain(n *html.Node) bool {
 }
 
 const (
-	linkRun    = 5  // links that make a list of links (MEASURES 1.4)
+	linkRun    = 5  // links that make a list of links (rule 1.4)
 	bannerCopy = 12 // words that make prose of a block in a banner
 )
 
 // settleRegions applies the rules that need the whole page: what of a banner
-// is copy, and which runs of links are menus (MEASURES 1.4).
+// is copy, and which runs of links are menus (rule 1.4).
 func settleRegions(blocks []Block, banners int32) {
 	hasCopy := make([]bool, banners+1)
 	for i := range blocks {

@@ -18,7 +18,7 @@ type Corrections struct {
 }
 
 // Ties are words that are taken as one: each stands for the first of its group
-// (MEASURES 3.5).
+// (rule 3.5).
 type Ties [][]string
 
 // tie puts ties over the stems of a language.

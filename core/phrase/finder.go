@@ -74,7 +74,7 @@ func (f *Finder) sentence() {
 	f.events = f.events[:0]
 }
 
-// exact finds the exact occurrences of the sentence (MEASURES 3.1).
+// exact finds the exact occurrences of the sentence (rule 3.1).
 func (f *Finder) exact() {
 	for i, e := range f.events {
 		at, first := int32(0), len(f.hits)
@@ -102,7 +102,7 @@ func (f *Finder) exact() {
 	}
 }
 
-// loose finds the loose occurrences of the sentence (MEASURES 3.2). Its exact
+// loose finds the loose occurrences of the sentence (rule 3.2). Its exact
 // ones begin at hits[from].
 func (f *Finder) loose(from int) {
 	for _, e := range f.events {

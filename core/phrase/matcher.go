@@ -8,7 +8,7 @@ import (
 )
 
 // looseSlack is how many content tokens beyond its own a loose occurrence may
-// hold (MEASURES 3.2).
+// hold (rule 3.2).
 const looseSlack = 4
 
 // Matcher finds a list of phrases in texts. It may be shared between
@@ -166,7 +166,7 @@ type Hit struct {
 	// Lo and Hi are the range of its tokens in the scan.
 	Lo, Hi int
 	// Counts tells that it counts for its family: of the members that stand
-	// exactly, the leftmost and longest without overlap (MEASURES 3.5).
+	// exactly, the leftmost and longest without overlap (rule 3.5).
 	Counts bool
 }
 

@@ -76,7 +76,7 @@ func byTheRules(m *Matcher, scan *text.Scan, lang Language) []Hit {
 }
 
 // exactByTheRules finds each member from left to right without overlap
-// (MEASURES 3.1), and of them all those that count: the leftmost, of these the
+// (rule 3.1), and of them all those that count: the leftmost, of these the
 // longest (3.5).
 func exactByTheRules(m *Matcher, family Family, tokens []string) []Hit {
 	var hits []Hit
@@ -107,7 +107,7 @@ func exactByTheRules(m *Matcher, family Family, tokens []string) []Hit {
 
 // looseByTheRules finds the windows that end first, of these the shortest, that
 // hold all stems and no more than four other content tokens, without overlap
-// and clear of exact occurrences (MEASURES 3.2).
+// and clear of exact occurrences (rule 3.2).
 func looseByTheRules(lead Phrase, exact []Hit, tokens []string, lang Language) []Hit {
 	var hits []Hit
 	if lead.NearMe || len(lead.Stems) == 0 {

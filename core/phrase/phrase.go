@@ -14,7 +14,7 @@ type Phrase struct {
 	// Tokens are all its tokens, as they must stand for an exact occurrence.
 	Tokens []string
 	// Stems are the distinct stems of its content words, sorted. A state that
-	// follows its town is left out: it may be missing (MEASURES 3.2).
+	// follows its town is left out: it may be missing (rule 3.2).
 	Stems []string
 	// NearMe tells that it asks for what is near; it has no loose form.
 	NearMe bool
@@ -23,12 +23,12 @@ type Phrase struct {
 }
 
 // Family is the key of the phrase's family: its content words and its place
-// (MEASURES 3.5). It is the same from run to run, as long as the client's
+// (rule 3.5). It is the same from run to run, as long as the client's
 // language, places and ties are.
 func (p Phrase) Family() string { return p.family }
 
 // Language is what the phrases of one client are read with, and looked for in
-// pages of whatever language: families are one thing (MEASURES 3.5).
+// pages of whatever language: families are one thing (rule 3.5).
 type Language struct {
 	// Stem gives the stem of a token, that of the word that it is tied to where
 	// the user tied it.
@@ -94,7 +94,7 @@ func read(s string, lang Language) Phrase {
 // Empty tells a phrase of nothing but spaces and signs.
 func (p Phrase) Empty() bool { return len(p.Tokens) == 0 }
 
-// byRule is the family of a phrase by its words (MEASURES 3.5).
+// byRule is the family of a phrase by its words (rule 3.5).
 func (p Phrase) byRule() string {
 	if len(p.Stems) == 0 {
 		return "|" + p.folded()
@@ -113,7 +113,7 @@ func (p Phrase) folded() string { return strings.Join(p.Tokens, " ") }
 // tokens, parted by spaces.
 func Fold(phrase string) string { return strings.Join(text.Tokens(phrase), " ") }
 
-// Family is phrases that mean the same search (MEASURES 3.5).
+// Family is phrases that mean the same search (rule 3.5).
 type Family struct {
 	// Key names the family wherever it is spoken of.
 	Key string

@@ -65,7 +65,7 @@ func (p Place) StateForms() [][]string {
 }
 
 // OneForm brings the place that tokens name into one form: other spellings give
-// way to the name, and the state right after it is left out (MEASURES 3.5).
+// way to the name, and the state right after it is left out (rule 3.5).
 // Of several places the one with the longest form is taken.
 func OneForm(tokens []string, places []Place) []string {
 	best, lo, hi := -1, 0, 0

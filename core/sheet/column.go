@@ -18,7 +18,7 @@ type Placement struct {
 	InCopy int
 }
 
-// Rate is the number of occurrences per 1,000 copy words (MEASURES 3.4).
+// Rate is the number of occurrences per 1,000 copy words (rule 3.4).
 func (p Placement) Rate(copyWords int) float64 {
 	if copyWords == 0 {
 		return 0
@@ -27,7 +27,7 @@ func (p Placement) Rate(copyWords int) float64 {
 }
 
 // Density is the keyword density in percent of a phrase of so many tokens
-// (MEASURES 3.4).
+// (rule 3.4).
 func (p Placement) Density(tokens, copyWords int) float64 {
 	return p.Rate(copyWords) * float64(tokens) / 10
 }
@@ -88,7 +88,7 @@ func (c *Column) Phrase(typed string) Placement {
 }
 
 // Holds tells which of the criteria's phrases stand exactly in the title or the
-// visible text of a page: a near miss lacks its lead there (MEASURES 3.9).
+// visible text of a page: a near miss lacks its lead there (rule 3.9).
 func Holds(p *page.Page, criteria *Criteria) []bool {
 	c := Measure(p, criteria)
 	out := make([]bool, len(c.Phrases))

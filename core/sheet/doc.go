@@ -1,6 +1,6 @@
 // Package sheet measures pages so that they can stand side by side: where the
 // phrases stand in them, slot by slot, and what their image names are worth
-// (MEASURES 3.3, 3.4, 4.2).
+// (rules 3.3, 3.4, 4.2).
 //
 // In go pages and Criteria: the phrases, services and places of a client; out
 // comes a Column for each page, and for any figure the places that it counted.

@@ -56,7 +56,7 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 }
 
 // FindInPage counts what a browser's find-in-page would: the letters as
-// typed, case ignored, in all visible text (MEASURES 3.1).
+// typed, case ignored, in all visible text (rule 3.1).
 func FindInPage(p *page.Page, typed string) int {
 	typed = strings.ToLower(text.Collapse(typed))
 	if typed == "" {

@@ -16,7 +16,7 @@ const (
 )
 
 // Sequence is words that stand one after another in the copy of a page more
-// than once (MEASURES 3.8).
+// than once (rule 3.8).
 type Sequence struct {
 	Text  string
 	Words int
@@ -48,7 +48,7 @@ type counted struct {
 	isSmall func(token string) bool
 }
 
-// idle are words beside the small ones of MEASURES 2.6 that say nothing of
+// idle are words beside the small ones of rule 2.6 that say nothing of
 // what a page is about; no sequence starts or ends in one.
 var idle = func() map[string]bool {
 	out := map[string]bool{}
@@ -170,7 +170,7 @@ func rate(n, words int) float64 {
 	return 1000 * float64(n) / float64(words)
 }
 
-// MadeOf lists what the copy of a page is made of (MEASURES 3.8), the most
+// MadeOf lists what the copy of a page is made of (rule 3.8), the most
 // frequent first.
 func MadeOf(p *page.Page) []Sequence {
 	list := count(p).list()

@@ -20,7 +20,7 @@ var blocks = []string{
 }
 
 // All visible text is counted once: the slots of the text add up to the total
-// (MEASURES 3.3), and a page counted in pieces gives what it gives as a whole.
+// (rule 3.3), and a page counted in pieces gives what it gives as a whole.
 func TestCountingAddsUp(t *testing.T) {
 	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "tarn harbor", "chimney", "sweep harbor"}})
 	rapid.Check(t, func(t *rapid.T) {
@@ -34,7 +34,7 @@ func TestCountingAddsUp(t *testing.T) {
 				loose[i] += placed.Loose.Total
 			}
 		}
-		// A family's count never exceeds the sum of its members' (MEASURES 3.5).
+		// A family's count never exceeds the sum of its members' (rule 3.5).
 		for f, family := range q.Families {
 			exact, loose := 0, 0
 			for _, i := range family.Members {

@@ -62,7 +62,7 @@ func TestLinkInsideAWord(t *testing.T) {
 }
 
 // The marks of the evidence are what the placement counts, and the total is
-// all visible text once (MEASURES 3.3).
+// all visible text once (rule 3.3).
 func TestMarksAddUp(t *testing.T) {
 	words := []string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "<p>", "</p>", "<h1>", "</h1>", "<h3>", "</h3>",
 		"<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>", "<img alt='chimney sweep tarn harbor' src=tarn-harbor-chimney-sweep.png>", ". Then "}

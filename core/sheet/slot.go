@@ -1,6 +1,6 @@
 package sheet
 
-// Slot is a place where a phrase can stand (MEASURES 3.3).
+// Slot is a place where a phrase can stand (rule 3.3).
 type Slot uint8
 
 // The slots; screens show all but the last.
@@ -33,7 +33,7 @@ func AllSlots() []Slot {
 
 func (s Slot) String() string { return slotNames[s] }
 
-// Slots are the occurrences of a phrase in each slot (MEASURES 3.3).
+// Slots are the occurrences of a phrase in each slot (rule 3.3).
 type Slots struct {
 	// Address are words of the address's path, Subheads h2 to h6; Opening is the
 	// first 100 words of the body and part of it, Body the copy blocks that are

@@ -10,7 +10,7 @@ import (
 	"inktally/core/text"
 )
 
-// OpeningWords is how many words of the body are its opening (MEASURES 3.3).
+// OpeningWords is how many words of the body are its opening (rule 3.3).
 const OpeningWords = 100
 
 // visitor is called with the occurrences of all phrases in one text. at is the

@@ -2,7 +2,7 @@
 //
 // In go what a page says of itself - its address, title and h1 - and what is
 // known of the client; out come its kind, its service and its place
-// (MEASURES 5.1, 9.1).
+// (rules 5.1, 9.1).
 package site
 
 import (

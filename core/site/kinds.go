@@ -19,5 +19,5 @@ const (
 func Kinds() []Kind { return []Kind{Home, Service, Area, About, Contact, Gallery, Article, Other} }
 
 // ForOneSubject tells a page that is for one service or one place: others are
-// contradictions on it (MEASURES 5.2).
+// contradictions on it (rule 5.2).
 func (k Kind) ForOneSubject() bool { return k == Service || k == Area }

@@ -1,5 +1,5 @@
 package site
 
 // Like tells whether a rival's page, by its address, is comparable with a page
-// of a kind: a service page is not measured by home pages (MEASURES 6.3).
+// of a kind: a service page is not measured by home pages (rule 6.3).
 func Like(kind Kind, rivalURL string) bool { return kind == Home || Slug(rivalURL) != "" }

@@ -17,7 +17,7 @@ const (
 	byParent  // as its parent has it
 )
 
-// Breaks tells whether a box of this display ends a block (MEASURES 1.3).
+// Breaks tells whether a box of this display ends a block (rule 1.3).
 func (d Display) Breaks() bool { return d == Block || d == Flex }
 
 // Blockified is the display of a floated or positioned box, or of a child of
@@ -65,7 +65,7 @@ func parseDisplay(value string) (Display, bool) {
 	return Inline, false
 }
 
-// Default is the display by the browser's own style sheet (MEASURES 1.2).
+// Default is the display by the browser's own style sheet (rule 1.2).
 func Default(a atom.Atom) Display {
 	switch a {
 	case atom.Html, atom.Body, atom.Address, atom.Article, atom.Aside, atom.Blockquote, atom.Center,

@@ -5,7 +5,7 @@ import (
 	"strings"
 )
 
-// The screen that pages are read on (MEASURES 1.2).
+// The screen that pages are read on (rule 1.2).
 const (
 	screenWidth  = 1280
 	screenHeight = 800

@@ -1,6 +1,6 @@
 // Package style works out what the style sheets of a page say of its text:
 // which boxes are shown, which end a block, which keep their lines
-// (MEASURES 1.2, 1.3). In go the sources of the sheets and, one by one, the
+// (rules 1.2, 1.3). In go the sources of the sheets and, one by one, the
 // elements of a page; out comes a Style for each.
 //
 // Only the few properties that matter to text are kept of a sheet. Rules hold

@@ -3,7 +3,7 @@ package target
 import "slices"
 
 // Order sorts targets: what must be fixed first, then by gain per hour, then
-// what shows none (MEASURES 12.3). Dropped ones go to the end.
+// what shows none (rule 12.3). Dropped ones go to the end.
 func Order(targets []Target) []Target {
 	slices.SortStableFunc(targets, func(a, b Target) int {
 		if ra, rb := rank(a), rank(b); ra != rb {
@@ -34,7 +34,7 @@ func rank(t Target) int {
 
 // CutLine tells for each target, in order, whether it fits in the minutes
 // given: what does not fit any more is skipped and the next tried; what
-// another depends on goes with it (MEASURES 12.4). Dropped targets never fit,
+// another depends on goes with it (rule 12.4). Dropped targets never fit,
 // kept ones are tried before all others.
 func CutLine(targets []Target, minutes float64) []bool {
 	c := cut{targets: targets, byKey: map[string]int{}, fits: make([]bool, len(targets)), left: minutes}

@@ -53,7 +53,7 @@ type builder struct {
 	out   []Target
 }
 
-// placeFirst places the page's first family (MEASURES 9.2).
+// placeFirst places the page's first family (rule 9.2).
 func (b *builder) placeFirst() {
 	if len(b.p.Leads) == 0 {
 		return
@@ -66,7 +66,7 @@ func (b *builder) placeFirst() {
 }
 
 // FirstSlots are the slots in which the first family of a page must stand
-// exactly (MEASURES 9.2).
+// exactly (rule 9.2).
 func FirstSlots(kind site.Kind) []sheet.Slot {
 	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
 	if kind.ForOneSubject() {
@@ -82,7 +82,7 @@ func (b *builder) target(rule KindRule, lead Lead) Target {
 }
 
 // weighted is the gain of a family in a slot of which a share is missing
-// (MEASURES 12.2).
+// (rule 12.2).
 func (b *builder) weighted(rule KindRule, lead Lead, missing float64) float64 {
 	return lead.Gain * rule.weight(b.y.Weights) / 100 * missing
 }
@@ -116,7 +116,7 @@ func (b *builder) place(lead Lead, slot sheet.Slot) {
 }
 
 // placeLead asks for the lead itself: exactly in title or h1 and once in the
-// body (MEASURES 9.2). Title and h1 are asked for anyway; if they hold another
+// body (rule 9.2). Title and h1 are asked for anyway; if they hold another
 // member, the h1 is the one to change.
 func (b *builder) placeLead(lead Lead) {
 	c := b.p.Client
@@ -148,7 +148,7 @@ func (b *builder) placeLead(lead Lead) {
 }
 
 // placeOthers asks for every other family once in body or subheads, as many
-// as the words allow (MEASURES 9.3).
+// as the words allow (rule 9.3).
 func (b *builder) placeOthers() {
 	if len(b.p.Leads) < 2 {
 		return
@@ -195,7 +195,7 @@ func (b *builder) now(rule KindRule) string {
 	return rule.now(b.p.Client.Page)
 }
 
-// nameImages asks for better names (MEASURES 4.3, 10.2). The first name that
+// nameImages asks for better names (rules 4.3, 10.2). The first name that
 // carries the first family has that family's weight; so has each further
 // family with its own. What carries no family has no rule and shows no gain.
 func (b *builder) nameImages() {
@@ -260,7 +260,7 @@ func (b *builder) creditName(t *Target, rule KindRule) {
 	}
 }
 
-// writeWords asks for the words that are missing (MEASURES 8, 12.1).
+// writeWords asks for the words that are missing (rules 8, 12.1).
 func (b *builder) writeWords() {
 	if b.words.Hold {
 		return
@@ -279,7 +279,7 @@ func (b *builder) writeWords() {
 }
 
 // newPage asks for a page that is not there yet, with all that it must hold
-// inside (MEASURES 12.1).
+// inside (rule 12.1).
 func (b *builder) newPage() Target {
 	words := b.words
 	return Target{Key: key(NewPage, ""), Kind: NewPage, Image: -1, Words: &words, Parts: b.out,
@@ -307,7 +307,7 @@ func key(k Kind, of string) string {
 
 // Wanted returns the slots in which family i of a page's leads should stand
 // exactly: the first in all of its own and the body, as many others as the
-// words allow in a subhead (MEASURES 9.2, 9.3).
+// words allow in a subhead (rules 9.2, 9.3).
 func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
 	switch {
 	case i == 0:

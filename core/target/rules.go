@@ -2,14 +2,14 @@ package target
 
 import "inktally/core/site"
 
-// Guideline is how many words a kind of page should have (MEASURES 8.1).
+// Guideline is how many words a kind of page should have (rule 8.1).
 type Guideline struct {
 	Low, High int
 	// Ceiling is what no target goes beyond.
 	Ceiling int
 }
 
-// MarkRule tells what of the rivals' figures is the mark (MEASURES 8.2).
+// MarkRule tells what of the rivals' figures is the mark (rule 8.2).
 type MarkRule string
 
 // The rules for the mark.
@@ -28,12 +28,12 @@ func (w Weights) Sum() float64 {
 }
 
 // Weights are the shares of a family's gain that each kind of target stands
-// for, in percent (MEASURES 12.1).
+// for, in percent (rule 12.1).
 type Weights struct {
 	Words, Title, H1, Subheads, Body, ImageNames, Opening, Address, Alt, Description float64
 }
 
-// Minutes is what the work on each kind of target takes (MEASURES 12.3).
+// Minutes is what the work on each kind of target takes (rule 12.3).
 type Minutes struct {
 	HundredWords float64
 	// Title is that of a description and an address too; Phrase that of a phrase
@@ -41,7 +41,7 @@ type Minutes struct {
 	Title, H1, Phrase, ImageName, Alt, NewPage float64
 }
 
-// WordFigures are the figures that word targets are worked out by (MEASURES
+// WordFigures are the figures that word targets are worked out by (rule
 // 8.2, 8.3, 8.4).
 type WordFigures struct {
 	Mark MarkRule
@@ -91,7 +91,7 @@ func (y Rules) Guideline(k site.Kind) Guideline {
 	return y.Service
 }
 
-// Carrying is how many images of a kind of page must carry a phrase (MEASURES
+// Carrying is how many images of a kind of page must carry a phrase (rule
 // 10.2).
 func (y Rules) Carrying(k site.Kind) int {
 	if k == site.Home {

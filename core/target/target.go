@@ -8,7 +8,7 @@ import (
 
 // Target is one thing a page must have, with its evidence, gain and effort.
 type Target struct {
-	// Key stays the same when the page is measured again (T8): its kind, and the
+	// Key stays the same when the page is measured again: its kind, and the
 	// family or the file that it is about.
 	Key  string
 	Kind Kind
@@ -36,7 +36,7 @@ type Target struct {
 	// Words is set for word targets and new pages.
 	Words *WordTarget
 	// Gain is in visits a month, a share of the page's gain in percent while
-	// there are no search volumes, and 0 if no rule gives one (MEASURES 12.2).
+	// there are no search volumes, and 0 if no rule gives one (rule 12.2).
 	Gain    float64
 	Minutes float64
 	// First tells that it must be fixed before all others.
@@ -49,7 +49,7 @@ type Target struct {
 	Choice Choice
 }
 
-// Choice is what the user said of a target (T8).
+// Choice is what the user said of a target.
 type Choice struct {
 	State State
 	// Value is what a changed target says instead.

@@ -16,7 +16,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-// The worked examples of MEASURES 8.
+// The worked examples of rule 8.
 func TestWordTarget(t *testing.T) {
 	y := StandardRules()
 	for _, c := range []struct {
@@ -117,7 +117,7 @@ func find(list []Target, key string) *Target {
 	return nil
 }
 
-// The worked example of MEASURES 12.
+// The worked example of rule 12.
 func TestGain(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	client := read("<title>Home</title><p>" + strings.Repeat("word ", 545))

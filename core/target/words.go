@@ -8,7 +8,7 @@ import (
 	"inktally/core/stats"
 )
 
-// WordTarget is how many words a page needs and why (MEASURES 8), with the
+// WordTarget is how many words a page needs and why (rule 8), with the
 // figures of the yardstick that decided it.
 type WordTarget struct {
 	// Target is the number of words seen that the page should have, ToWrite what
@@ -38,7 +38,7 @@ type WordTarget struct {
 // WordRule is the rule that decided a target.
 type WordRule string
 
-// The rules that decide a word target (MEASURES 8.4).
+// The rules that decide a word target (rule 8.4).
 const (
 	ByGuideline WordRule = "guideline"
 	ByRivals    WordRule = "rivals"
@@ -75,7 +75,7 @@ func (y Rules) WordTarget(kind site.Kind, client, frame int, rivals []int) WordT
 	return t
 }
 
-// mark picks the rivals' figure to beat (MEASURES 8.2).
+// mark picks the rivals' figure to beat (rule 8.2).
 func (y Rules) mark(rivals []int, g Guideline) (mark float64, of int, aside []int) {
 	of, aside = -1, []int{}
 	limit := math.Inf(1)

@@ -7,7 +7,7 @@ import (
 	"unicode/utf8"
 )
 
-// Token is one token of a scanned text (MEASURES 2.4). It is kept small: a
+// Token is one token of a scanned text (rule 2.4). It is kept small: a
 // page has ten thousand of them and more.
 type Token struct {
 	start int32
@@ -42,10 +42,10 @@ const (
 
 const tooLong = 1<<8 - 1
 
-// NewWord tells that the token is the first of its word (MEASURES 2.1).
+// NewWord tells that the token is the first of its word (rule 2.1).
 func (t Token) NewWord() bool { return t.flags&newWord != 0 }
 
-// NewSentence tells that the token is the first of a sentence (MEASURES 3.1).
+// NewSentence tells that the token is the first of a sentence (rule 3.1).
 func (t Token) NewSentence() bool { return t.flags&newSentence != 0 }
 
 // Scan holds a text and the tokens of those ranges of it that were appended.
@@ -88,7 +88,7 @@ func (s *Scan) fold(token int) fold {
 }
 
 // Append scans Text[lo:hi] as a text of its own, appends its tokens and
-// returns how many words it holds (MEASURES 2.1).
+// returns how many words it holds (rule 2.1).
 func (s *Scan) Append(lo, hi int) int {
 	sc := scanner{scan: s, text: s.Text[:hi], i: lo, start: -1, newSentence: true}
 	sc.run()
@@ -96,7 +96,7 @@ func (s *Scan) Append(lo, hi int) int {
 }
 
 // AppendLabel is Append for a title, an address, a name or an alt text, which
-// is one sentence (MEASURES 3.1).
+// is one sentence (rule 3.1).
 func (s *Scan) AppendLabel(lo, hi int) {
 	first := len(s.Tokens)
 	s.Append(lo, hi)
@@ -112,13 +112,13 @@ func ScanText(text string) (scan *Scan, words int) {
 	return scan, words
 }
 
-// Words counts the words of a text (MEASURES 2.1).
+// Words counts the words of a text (rule 2.1).
 func Words(text string) int {
 	_, words := ScanText(text)
 	return words
 }
 
-// Tokens returns the folded tokens of a text (MEASURES 2.4).
+// Tokens returns the folded tokens of a text (rule 2.4).
 func Tokens(text string) []string {
 	s, _ := ScanText(text)
 	out := make([]string, len(s.Tokens))
@@ -384,7 +384,7 @@ func (s *scanner) apostrophe(size int) {
 
 // stop is called behind '.', '!' or '?'. The sentence ends before white space
 // and a capital or a digit, unless the token before has one or two letters
-// (MEASURES 3.1).
+// (rule 3.1).
 func (s *scanner) stop() {
 	i, spaced := s.i, false
 	for i < len(s.text) {

@@ -2,7 +2,7 @@ package text
 
 import "strings"
 
-// smallWords are the small words of a language by its code (MEASURES 2.6):
+// smallWords are the small words of a language by its code (rule 2.6):
 // articles, prepositions and the like, which no family is told by, folded as
 // tokens are. A language that is not here has none.
 var smallWords = map[string]map[string]bool{
@@ -45,5 +45,5 @@ func SmallFor(tag string) func(token string) bool {
 	return func(token string) bool { return words[token] }
 }
 
-// Small tells whether a folded token is a small word of English (MEASURES 2.6).
+// Small tells whether a folded token is a small word of English (rule 2.6).
 func Small(token string) bool { return smallWords["en"][token] }

@@ -21,7 +21,7 @@ import (
 	"github.com/blevesearch/snowballstem/turkish"
 )
 
-// Stemmer turns a token into its stem (MEASURES 2.5).
+// Stemmer turns a token into its stem (rule 2.5).
 type Stemmer func(token string) string
 
 // snowball are the stemmers by the language's code.

@@ -225,7 +225,7 @@ func TestCollapsedLen(t *testing.T) {
 }
 
 // Small words are those of the text's language; a language that nobody here
-// knows has none (MEASURES 2.5, 2.6).
+// knows has none (rules 2.5, 2.6).
 func TestLanguages(t *testing.T) {
 	for lang, words := range map[string][3]string{
 		"":      {"the", "with", "chimney"},

@@ -9,7 +9,7 @@ import (
 	"golang.org/x/text/unicode/norm"
 )
 
-// unspaced are the scripts that are written without spaces (MEASURES 2.1).
+// unspaced are the scripts that are written without spaces (rule 2.1).
 var unspaced = []*unicode.RangeTable{
 	unicode.Han, unicode.Hiragana, unicode.Katakana,
 	unicode.Thai, unicode.Lao, unicode.Khmer, unicode.Myanmar,

@@ -1,4 +1,4 @@
-// Package visits estimates what positions in a search bring (MEASURES 7).
+// Package visits estimates what positions in a search bring (rule 7).
 //
 // In go search volumes, positions and difficulties; out come visits a month:
 // now, at the position that is aimed at, and the gain between them. All of it
@@ -30,7 +30,7 @@ type Rules struct {
 // Aim is the position to aim at up to a difficulty.
 type Aim struct{ Difficulty, Position int }
 
-// Standard are the rules as MEASURES 7 has them.
+// Standard are the rules as rule 7 has them.
 func Standard() Rules {
 	return Rules{
 		CTR: [10]float64{.33, .20, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Third: .0025,
@@ -55,7 +55,7 @@ func (r Rules) Rate(position int) float64 {
 }
 
 // Aimed is the position to aim at: never worse than today's, which is the best
-// of a family's members (MEASURES 7.2). A nil difficulty is not known; today is
+// of a family's members (rule 7.2). A nil difficulty is not known; today is
 // 0 for no position.
 func (r Rules) Aimed(difficulty *int, today int) int {
 	position := r.Unknown
@@ -74,7 +74,7 @@ func (r Rules) Aimed(difficulty *int, today int) int {
 	return position
 }
 
-// Months is how long it takes to get there (MEASURES 7.2).
+// Months is how long it takes to get there (rule 7.2).
 func (r Rules) Months(difficulty *int) float64 {
 	if difficulty == nil || *difficulty >= r.LateAt {
 		return r.Late
@@ -104,13 +104,13 @@ type Estimate struct {
 	Gain    float64
 	Months  float64
 	// Map are the visits of the places in the map pack, shown beside the others
-	// and never added to them (MEASURES 7.1).
+	// and never added to them (rule 7.1).
 	Map [3]float64
 	// Worth is the gain in money, 0 where that is not known.
 	Worth float64
 }
 
-// Family estimates a family by its members, the lead first (MEASURES 7.3, 7.4).
+// Family estimates a family by its members, the lead first (rules 7.3, 7.4).
 // A member without a position of its own stands where the lead does.
 func (r Rules) Family(members []Member, difficulty *int) Estimate {
 	var e Estimate

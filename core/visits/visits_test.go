@@ -9,7 +9,7 @@ import (
 
 func p(n int) *int { return &n }
 
-// The worked examples of MEASURES 7.4.
+// The worked examples of rule 7.4.
 func TestWorkedExamples(t *testing.T) {
 	e := Standard().Family([]Member{{p(380), 14}, {p(220), 0}}, p(6))
 	assert.InDelta(t, 490, e.Volume, 1e-9)

@@ -1,5 +1,5 @@
 // Package yardstick is the figures that a user may change: those of the visits,
-// the book, the lineup and the targets, as one value (Y in MEASURES).
+// the book, the lineup and the targets, as one value (docs/rules.md).
 //
 // In go the changes of a workspace and of a client, by the keys of figures; out
 // comes the Yardstick that all of the client's pages are measured by. Figures
@@ -69,7 +69,7 @@ func (y Yardstick) agrees() error {
 	return nil
 }
 
-// Preset names a set of changes for other habits (MEASURES 8.1).
+// Preset names a set of changes for other habits (rule 8.1).
 type Preset string
 
 // The presets.

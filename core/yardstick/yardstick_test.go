@@ -75,7 +75,7 @@ func TestWith(t *testing.T) {
 	}
 }
 
-// The presets of MEASURES 8.1.
+// The presets of rule 8.1.
 func TestPresets(t *testing.T) {
 	rivals := []int{1720, 380, 1140, 1010}
 	for preset, want := range map[Preset]int{MatchOnly: 1750, JustAbove: 1750, QuarterMore: 2150, ShorterHome: 2000} {

@@ -70,7 +70,7 @@ type Facts struct {
 		Level int    `json:"level"`
 		Text  string `json:"text"`
 	} `json:"headings"`
-	// Images are the names of the images, as MEASURES 4.1 has them.
+	// Images are the names of the images, as rule 4.1 has them.
 	Images []string `json:"images"`
 }
 

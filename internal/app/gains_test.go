@@ -13,7 +13,7 @@ import (
 )
 
 // With searches in the book gains are visits a month, as the worked example of
-// MEASURES 12 has them; without, they are shares.
+// rule 12 has them; without, they are shares.
 func TestGainsByVisits(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" + words(500)}}
 	a, _ := open(t, w)
@@ -54,7 +54,7 @@ func TestGainsByVisits(t *testing.T) {
 
 // The home page is measured for the families that the book gives it, and a
 // family's gain is the same in the book, on the sheet and on the targets
-// (MEASURES 9.1).
+// (rule 9.1).
 func TestOneGain(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><p>" + words(500)}}
 	a, _ := open(t, w)

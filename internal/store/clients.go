@@ -149,7 +149,7 @@ func (t *Tx) SetServices(client int64, services []intent.Service) error {
 	return nil
 }
 
-// TypedPhrase is a phrase that was typed for a page (MEASURES 9.1).
+// TypedPhrase is a phrase that was typed for a page (rule 9.1).
 type TypedPhrase struct {
 	Page int64
 	Text string

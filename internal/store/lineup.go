@@ -7,7 +7,7 @@ import (
 	"inktally/core/lineup"
 )
 
-// Lineup is the conditions of a recorded search (MEASURES 6.5).
+// Lineup is the conditions of a recorded search (rule 6.5).
 type Lineup struct {
 	ClientID   int64
 	Phrase     string

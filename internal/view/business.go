@@ -22,7 +22,7 @@ type Place struct {
 	Home      bool     `json:"home,omitempty" doc:"The client's home town"`
 }
 
-// Business is what a person tells of a client (G1 to G3).
+// Business is what a person tells of a client.
 type Business struct {
 	Name     string    `json:"name" maxLength:"200" doc:"The business; empty takes the site's name"`
 	Trade    string    `json:"trade" maxLength:"200"`

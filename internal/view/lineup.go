@@ -7,7 +7,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// Lineup is the recorded search of a client (L1, L3, L5).
+// Lineup is the recorded search of a client.
 type Lineup struct {
 	Phrase     string     `json:"phrase" doc:"Empty if no search was recorded"`
 	Place      string     `json:"place"`

@@ -46,7 +46,7 @@ type Flaw struct {
 	First bool     `json:"first" doc:"It must be fixed before all else"`
 }
 
-// Details are what an owner can see of a page beside its words (S8).
+// Details are what an owner can see of a page beside its words.
 type Details struct {
 	Canonical         string              `json:"canonical" doc:"As it stands in the page"`
 	Robots            string              `json:"robots" doc:"What the page tells search engines"`

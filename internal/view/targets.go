@@ -80,7 +80,7 @@ func (t Teller) Target(x target.Target, fits bool) Target {
 	return out
 }
 
-// Brief is a page's targets as a writer needs them (H2).
+// Brief is a page's targets as a writer needs them.
 type Brief struct {
 	Client   string         `json:"client"`
 	Page     PageInfo       `json:"page"`

@@ -11,7 +11,7 @@ import (
 	"inktally/core/table"
 )
 
-// Intent words why a phrase has its intent (MEASURES 3.6).
+// Intent words why a phrase has its intent (rule 3.6).
 func Intent(r intent.Reason) string {
 	w := append(append([]string{}, r.Words...), "", "")
 	switch r.Code {
@@ -136,7 +136,7 @@ func Flaw(f page.Flaw, vague []string) string {
 	return ""
 }
 
-// Verdict words what an image file name is worth (MEASURES 4.2).
+// Verdict words what an image file name is worth (rule 4.2).
 func Verdict(v imagename.Verdict) string {
 	switch v {
 	case imagename.WrongPlace:

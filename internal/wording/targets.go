@@ -107,7 +107,7 @@ func Evidence(t target.Target, c WordCase) string {
 	return strings.Join(parts, " · ")
 }
 
-// WordEvidence words which rule decided a word target (MEASURES 8.4).
+// WordEvidence words which rule decided a word target (rule 8.4).
 func WordEvidence(w target.WordTarget, c WordCase) string {
 	var parts []string
 	switch {

@@ -64,7 +64,7 @@ func (b *Book) Get(ctx context.Context, id int64) (*view.Book, error) {
 }
 
 // missed takes those off the near misses whose lead stands on their page
-// already (MEASURES 3.9).
+// already (rule 3.9).
 func (b *Book) missed(ctx context.Context, k *client.Known, latest map[string]store.Reading, families []book.Family) error {
 	near := map[int64][]*book.Family{}
 	for i := range families {

@@ -22,7 +22,7 @@ import (
 type Known struct {
 	store.Ground
 	// Phrases are those of its book; those that were typed for a page are tied
-	// to it (MEASURES 9.1).
+	// to it (rule 9.1).
 	Phrases   []book.Phrase
 	Choices   map[string]book.Choice
 	Words     []store.BookWord
@@ -185,7 +185,7 @@ func (k *Known) Corrections() phrase.Corrections {
 
 // Families are those of the client's book, with the pages that carry them. It is
 // the one source of families and their gains for book, sheet and targets
-// (MEASURES 9.1).
+// (rule 9.1).
 func (k *Known) Families() []book.Family {
 	in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
 		Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers}

@@ -86,7 +86,7 @@ func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 }
 
 // Take makes a rival of an entry or dismisses it. One that is paid for is never
-// a rival itself: taking it makes a typed rival of its site (MEASURES 6.2).
+// a rival itself: taking it makes a typed rival of its site (rule 6.2).
 func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*view.Lineup, error) {
 	err := l.DB.Write(ctx, func(tx *store.Tx) error {
 		e, err := tx.Entry(client, entry)

@@ -143,7 +143,7 @@ func (c *Comparison) ask() {
 	}
 	c.Criteria = sheet.NewCriteria(asked)
 	// Without search volumes every family counts the same: gains are shares of
-	// the page's, in percent (MEASURES 12.2).
+	// the page's, in percent (rule 12.2).
 	c.Unit = wording.Visits
 	if gain == 0 {
 		c.Unit = wording.Share
@@ -183,7 +183,7 @@ func (c *Comparison) aim(choices map[string]target.Choice) {
 
 // wishes are what image names may say beyond the families: services with the
 // home town, and on the home page the main service with each community
-// (MEASURES 4.3).
+// (rule 4.3).
 func (c *Comparison) wishes() []string {
 	home, ok := place.Home(c.Places)
 	if !ok {
@@ -204,7 +204,7 @@ func (c *Comparison) wishes() []string {
 }
 
 // Counted are the rivals whose pages count: those that were read whole and are
-// comparable (MEASURES 6.3), in the order of the word target's indices.
+// comparable (rule 6.3), in the order of the word target's indices.
 func (c *Comparison) Counted() []*Side {
 	var out []*Side
 	for _, r := range c.Rivals {

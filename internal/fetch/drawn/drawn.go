@@ -25,7 +25,7 @@ import (
 	"github.com/chromedp/chromedp/remote"
 )
 
-// Width and Height are the screen that pages are drawn on (MEASURES 1.2).
+// Width and Height are the screen that pages are drawn on (rule 1.2).
 const (
 	Width  = 1280
 	Height = 800

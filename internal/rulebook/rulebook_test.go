@@ -1,0 +1,120 @@
+// Package rulebook holds docs/rules.md and the code together: every rule that is
+// named anywhere stands there, and every example there stands in a test.
+package rulebook
+
+import (
+	"io/fs"
+	"os"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"testing"
+
+	"inktally/core/yardstick"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+const root = "../.."
+
+var (
+	heading  = regexp.MustCompile(`(?m)^(?:## (\d+) |\*\*(\d+\.\d+) )`)
+	citation = regexp.MustCompile(`\brules? (\d+(?:\.\d+)?(?:(?:, | and | to )\d+(?:\.\d+)?)*)`)
+	number   = regexp.MustCompile(`\d+(?:\.\d+)?`)
+	example  = regexp.MustCompile("(?s)> Example \\(`([a-z/]+)` (\\w+)\\): (.*?)(?:\n\n|$)")
+	quoted   = regexp.MustCompile("`([^`]+)`")
+	// A citation may go on behind the end of a comment's line.
+	wrapped = regexp.MustCompile(`\n\s*(?://|--|\*|#)? ?`)
+)
+
+func rules(t *testing.T) (text string, numbers map[string]bool) {
+	raw, err := os.ReadFile(filepath.Join(root, "docs/rules.md"))
+	require.NoError(t, err)
+	numbers = map[string]bool{}
+	for _, m := range heading.FindAllStringSubmatch(string(raw), -1) {
+		numbers[m[1]+m[2]] = true
+	}
+	require.Greater(t, len(numbers), 50)
+	return string(raw), numbers
+}
+
+// sources are the files in which rules may be named.
+func sources(t *testing.T) map[string]string {
+	out := map[string]string{}
+	for _, dir := range []string{"core", "internal", "cmd", "bench", "e2e", "web/src", "docs/decisions"} {
+		err := filepath.WalkDir(filepath.Join(root, dir), func(path string, d fs.DirEntry, err error) error {
+			if err != nil || d.IsDir() {
+				return err
+			}
+			switch filepath.Ext(path) {
+			case ".go", ".sql", ".ts", ".vue", ".md":
+				raw, err := os.ReadFile(path)
+				out[path] = string(raw)
+				return err
+			}
+			return nil
+		})
+		require.NoError(t, err)
+	}
+	return out
+}
+
+// Every rule that is named exists, and the rules are named where they are
+// followed.
+func TestCitations(t *testing.T) {
+	_, numbers := rules(t)
+	named := map[string]bool{}
+	for file, text := range sources(t) {
+		for _, m := range citation.FindAllStringSubmatch(wrapped.ReplaceAllString(text, " "), -1) {
+			for _, n := range number.FindAllString(m[1], -1) {
+				assert.True(t, numbers[n], "%s names rule %s, which is not in docs/rules.md", file, n)
+				named[n] = true
+			}
+		}
+	}
+	assert.Greater(t, len(named), 40)
+}
+
+// The figures of the yardstick belong to rules.
+func TestFiguresHaveRules(t *testing.T) {
+	_, numbers := rules(t)
+	for _, f := range yardstick.Standard().Figures() {
+		assert.True(t, numbers[f.Rule], "%s is of rule %s, which is not in docs/rules.md", f.Key, f.Rule)
+	}
+}
+
+// What an example quotes stands in the tests that it names.
+func TestExamples(t *testing.T) {
+	text, _ := rules(t)
+	found := example.FindAllStringSubmatch(text, -1)
+	assert.Equal(t, strings.Count(text, "> Example"), len(found), "an example is not written as one")
+	require.NotEmpty(t, found)
+	for _, m := range found {
+		folder, name, says := m[1], m[2], strings.ReplaceAll(m[3], "\n> ", " ")
+		t.Run(name, func(t *testing.T) {
+			body := testBody(t, folder, name)
+			for _, q := range quoted.FindAllStringSubmatch(says, -1) {
+				assert.Contains(t, body, q[1])
+			}
+		})
+	}
+}
+
+// testBody is the source of a test.
+func testBody(t *testing.T, folder, name string) string {
+	files, err := filepath.Glob(filepath.Join(root, folder, "*_test.go"))
+	require.NoError(t, err)
+	for _, file := range files {
+		raw, err := os.ReadFile(file)
+		require.NoError(t, err)
+		_, rest, ok := strings.Cut(string(raw), "\nfunc "+name+"(")
+		if !ok {
+			continue
+		}
+		body, _, _ := strings.Cut(rest, "\n}\n")
+		return body
+	}
+	require.Fail(t, "there is no such test", "%s in %s", name, folder)
+	return ""
+}
