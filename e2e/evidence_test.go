@@ -72,7 +72,7 @@ var counts = map[string]string{
 	"hidden":   countWords + `([...document.querySelectorAll('.margin [data-block]')])`,
 	"phrase":   `document.querySelectorAll('.margin [data-block] mark').length`,
 	"headings": `document.querySelectorAll('.margin [data-heading]').length`,
-	"images":   `document.querySelectorAll('.margin [data-image][data-verdict=has_phrase]').length`,
+	"images":   `document.querySelectorAll('.margin [data-image][data-verdict=carries]').length`,
 	"alts":     `document.querySelectorAll('.margin [data-image] [data-alt]').length`,
 }
 

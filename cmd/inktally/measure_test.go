@@ -75,11 +75,13 @@ func TestMeasureBadInput(t *testing.T) {
 		{"http://10.1.2.3/", "private network"},
 		{"http:///x", "names no site"},
 	} {
-		out, err := run("", "--json", c.arg)
-		require.Error(t, err, c.arg)
-		assert.Contains(t, says(err), c.says)
-		assert.NotContains(t, says(err), "\n")
-		assert.Empty(t, out)
+		t.Run(filepath.Base(c.arg), func(t *testing.T) {
+			out, err := run("", "--json", c.arg)
+			require.Error(t, err, c.arg)
+			assert.Contains(t, says(err), c.says)
+			assert.NotContains(t, says(err), "\n")
+			assert.Empty(t, out)
+		})
 	}
 	_, err := run(sample, "--phrase", "  ", "-")
 	assert.Contains(t, says(err), "holds no word")
@@ -97,7 +99,9 @@ func TestMeasureFolder(t *testing.T) {
 		"a b/x.css":       ".h{display:none}",
 		"not-a-page.text": "x",
 	} {
-		require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(body), 0o600))
+		t.Run(name, func(t *testing.T) {
+			require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(body), 0o600))
+		})
 	}
 	out, err := run("", "--json", dir)
 	require.NoError(t, err)

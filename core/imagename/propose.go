@@ -38,7 +38,7 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 	places := j.placeStems()
 	for _, w := range wishes {
 		name := Slug(w)
-		if name == "" || used[j.key(name)] || j.Verdict(name) != HasPhrase {
+		if name == "" || used[j.key(name)] || j.Verdict(name) != Carries {
 			continue
 		}
 		used[j.key(name)] = true
@@ -47,7 +47,7 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 	type pair struct{ score, slug, image int }
 	var pairs []pair
 	for i, img := range images {
-		if img.Verdict == HasPhrase || img.Verdict == NoName || img.Frame {
+		if img.Verdict == Carries || img.Verdict == NoName || img.Frame {
 			continue
 		}
 		about := j.knownStems(append(text.Tokens(img.Heading+" "+img.Alt), j.Words(img.Name)...))
@@ -85,7 +85,7 @@ func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) 
 func (j *Judge) carried(images []Image) map[string]bool {
 	used := map[string]bool{}
 	for _, img := range images {
-		if img.Verdict == HasPhrase {
+		if img.Verdict == Carries {
 			used[j.key(img.Name)] = true
 		}
 	}

@@ -16,19 +16,19 @@ type Verdict string
 // The verdicts, in the order in which they are tried. NoName is that of
 // inline data.
 const (
-	WrongPlace    Verdict = "wrong_place"
-	HasPhrase     Verdict = "has_phrase"
-	Partly        Verdict = "partly"
-	CameraName    Verdict = "camera_name"
-	GeneratedName Verdict = "generated_name"
-	NumberedName  Verdict = "numbered_name"
-	WithoutPhrase Verdict = "without_phrase"
-	NoName        Verdict = "no_name"
+	WrongPlace Verdict = "wrong_place"
+	Carries    Verdict = "carries"
+	Near       Verdict = "near"
+	Camera     Verdict = "camera"
+	Machine    Verdict = "machine"
+	Counter    Verdict = "counter"
+	Plain      Verdict = "plain"
+	NoName     Verdict = "no_name"
 )
 
 // Verdicts are all of them.
 func Verdicts() []Verdict {
-	return []Verdict{WrongPlace, HasPhrase, Partly, CameraName, GeneratedName, NumberedName, WithoutPhrase, NoName}
+	return []Verdict{WrongPlace, Carries, Near, Camera, Machine, Counter, Plain, NoName}
 }
 
 // Judge knows the families of a page and the client's services and places.
@@ -132,17 +132,17 @@ func (j *Judge) VerdictOf(name string, words []string, holdsFamily bool) Verdict
 	case j.PlacesBound && other && !own:
 		return WrongPlace
 	case holdsFamily, service && (own || holdsAny(stems, j.places)):
-		return HasPhrase
+		return Carries
 	case service, own, other, j.holdsHalf(stems):
-		return Partly
+		return Near
 	case strings.ContainsAny(name, "0123456789sS") && cameraName.MatchString(name):
-		return CameraName
+		return Camera
 	case machine(name, words):
-		return GeneratedName
+		return Machine
 	case counter(words):
-		return NumberedName
+		return Counter
 	}
-	return WithoutPhrase
+	return Plain
 }
 
 func (j *Judge) stems(tokens []string) []string {

@@ -18,7 +18,9 @@ func TestDomain(t *testing.T) {
 		"no address":                      "",
 		"":                                "",
 	} {
-		assert.Equal(t, want, Domain(address), address)
+		t.Run(address, func(t *testing.T) {
+			assert.Equal(t, want, Domain(address), address)
+		})
 	}
 }
 
@@ -102,6 +104,8 @@ func TestNameOf(t *testing.T) {
 		{"Best prices in town", "http://lantern.example/", "lantern"},
 		{"Only a name", "", "Only a name"},
 	} {
-		assert.Equal(t, c[2], NameOf(c[0], c[1]))
+		t.Run(c[0], func(t *testing.T) {
+			assert.Equal(t, c[2], NameOf(c[0], c[1]))
+		})
 	}
 }

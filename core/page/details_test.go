@@ -56,7 +56,9 @@ func TestLanguageOfPage(t *testing.T) {
 		"fi": "Nuohooja tulee taloon harjan ja säkin kanssa, ja jätämme huoneen sellaiseksi kuin se oli ennen työtämme.",
 		"":   "Ash 14",
 	} {
-		assert.Equal(t, want, Read([]byte("<meta charset=utf-8><p>"+text), Source{}).Lang, text)
+		t.Run(want, func(t *testing.T) {
+			assert.Equal(t, want, Read([]byte("<meta charset=utf-8><p>"+text), Source{}).Lang, text)
+		})
 	}
 	// Languages that share their small words are not taken for one another.
 	for _, text := range []string{"Feieren kommer med en børste og en pose til huset, og vi forlater rommet som det var. Det er for at alt skal være rent, og vi har ikke hastverk på jobben vår.", "Skorstensfejeren kommer med en børste og en pose til huset, og vi efterlader rummet som det var. Det er for at alt skal være rent, og vi har ikke travlt med arbejdet."} {
@@ -132,7 +134,9 @@ func TestBusinessInOtherNotations(t *testing.T) {
 			<time itemprop=opens datetime="08:00">8</time><time itemprop=closes datetime="17:00">5</time></div>
 			<i itemprop=areaServed>Quillby</i><i itemprop=areaServed>Ostrey</i><a itemprop=sameAs href="https://people.example/ash">us</a></div>`,
 	} {
-		assert.Equal(t, want, Read([]byte(body), Source{}).Details().Businesses, name)
+		t.Run(name, func(t *testing.T) {
+			assert.Equal(t, want, Read([]byte(body), Source{}).Details().Businesses, name)
+		})
 	}
 	var wide strings.Builder
 	for n := range 2000 {

@@ -63,7 +63,9 @@ func TestBlocks(t *testing.T) {
 		{"seen all the same", `<p style="opacity:0">a</p><p aria-hidden=true>b</p><p style="position:absolute;left:-999px">c</p>`, "a|b|c"},
 		{"ruby", "<ruby>k<rp>(</rp><rt>t</rt><rp>)</rp></ruby>", "kt"},
 	} {
-		assert.Equal(t, c.want, blocksOf(c.html), c.name)
+		t.Run(c.name, func(t *testing.T) {
+			assert.Equal(t, c.want, blocksOf(c.html), c.name)
+		})
 	}
 }
 
@@ -136,8 +138,10 @@ func TestFileName(t *testing.T) {
 		"%zz.png":                                     "%zz",
 		"logo.final.svg":                              "logo.final",
 	} {
-		name, _ := FileName(src)
-		assert.Equal(t, want, name, src)
+		t.Run(src, func(t *testing.T) {
+			name, _ := FileName(src)
+			assert.Equal(t, want, name, src)
+		})
 	}
 }
 
@@ -175,9 +179,11 @@ func TestDecoding(t *testing.T) {
 		"utf-16":      {"\xff\xfe<\x00p\x00>\x00c\x00a\x00f\x00\xe9\x00 \x00S\x00t\x00r\x00a\x00\xdf\x00e\x00", Source{}},
 		"wrong label": {"<meta charset=no-such-thing>" + want, Source{}},
 	} {
-		p := Read([]byte(c.body), c.src)
-		require.NotEmpty(t, p.Blocks, name)
-		assert.Equal(t, want, p.Text(0), name)
+		t.Run(name, func(t *testing.T) {
+			p := Read([]byte(c.body), c.src)
+			require.NotEmpty(t, p.Blocks, name)
+			assert.Equal(t, want, p.Text(0), name)
+		})
 	}
 }
 
@@ -197,9 +203,11 @@ func TestDetection(t *testing.T) {
 		"utf-8":        {ja, ja},
 		"windows-1252": {"caf\xe9 na\xefve \x93quoted\x94 \x96 stra\xdfe \xfcber \xe0 la carte", "café naïve “quoted” – straße über à la carte"},
 	} {
-		p := Read([]byte("<title>x</title><p>"+c.body+"\n"), Source{})
-		require.Len(t, p.Blocks, 1, name)
-		assert.Equal(t, c.want, p.Text(0), name)
+		t.Run(name, func(t *testing.T) {
+			p := Read([]byte("<title>x</title><p>"+c.body+"\n"), Source{})
+			require.Len(t, p.Blocks, 1, name)
+			assert.Equal(t, c.want, p.Text(0), name)
+		})
 	}
 	p := Read([]byte("<meta charset=shift_jis><p>"+encode(japanese.ShiftJIS, ja)), Source{})
 	assert.Equal(t, ja, p.Text(0))

@@ -114,18 +114,20 @@ func TestSameInEveryEncoding(t *testing.T) {
 		{"utf-16le", western, utf16(unicode.LittleEndian), true},
 		{"utf-16be", japanese1, utf16(unicode.BigEndian), true},
 	} {
-		want := gist(Read([]byte(fmt.Sprintf(c.body, "")), Source{ContentType: "text/html; charset=utf-8"}))
-		read := func(meta, contentType string) string {
-			body, err := c.in.NewEncoder().String(fmt.Sprintf(c.body, meta))
-			require.NoError(t, err, c.name)
-			return gist(Read([]byte(body), Source{ContentType: contentType}))
-		}
-		assert.Equal(t, want, read("", "text/html; charset="+strings.ToUpper(c.name)), "%s by the server", c.name)
-		assert.Equal(t, want, read("", "text/html;charset=\""+c.name+"\"; q=1"), "%s in quotes", c.name)
-		assert.Equal(t, want, read("<meta http-equiv=Content-Type content='text/html; charset="+c.name+"'>", ""), "%s by the page", c.name)
-		if c.found {
-			assert.Equal(t, want, read("", "text/html"), "%s found out", c.name)
-		}
+		t.Run(c.name, func(t *testing.T) {
+			want := gist(Read([]byte(fmt.Sprintf(c.body, "")), Source{ContentType: "text/html; charset=utf-8"}))
+			read := func(meta, contentType string) string {
+				body, err := c.in.NewEncoder().String(fmt.Sprintf(c.body, meta))
+				require.NoError(t, err, c.name)
+				return gist(Read([]byte(body), Source{ContentType: contentType}))
+			}
+			assert.Equal(t, want, read("", "text/html; charset="+strings.ToUpper(c.name)), "%s by the server", c.name)
+			assert.Equal(t, want, read("", "text/html;charset=\""+c.name+"\"; q=1"), "%s in quotes", c.name)
+			assert.Equal(t, want, read("<meta http-equiv=Content-Type content='text/html; charset="+c.name+"'>", ""), "%s by the page", c.name)
+			if c.found {
+				assert.Equal(t, want, read("", "text/html"), "%s found out", c.name)
+			}
+		})
 	}
 }
 
@@ -180,16 +182,18 @@ func TestSheetsInEveryEncoding(t *testing.T) {
 		"utf-16 by itself is none": {[]byte("@charset \"utf-16\";" + western + cyrillic), ""},
 		"undeclared":               {in(charmap.Windows1252, western), "text/css"},
 	} {
-		p := Read([]byte("<meta charset=utf-8><link rel=stylesheet href=a.css><p class=été>one<p class=печь>two"),
-			Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": SheetText(c.sheet, c.header)}})
-		want := 0
-		for _, class := range []string{western, cyrillic} {
-			if !strings.Contains(SheetText(c.sheet, c.header), class) {
-				want++
+		t.Run(name, func(t *testing.T) {
+			p := Read([]byte("<meta charset=utf-8><link rel=stylesheet href=a.css><p class=été>one<p class=печь>two"),
+				Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": SheetText(c.sheet, c.header)}})
+			want := 0
+			for _, class := range []string{western, cyrillic} {
+				if !strings.Contains(SheetText(c.sheet, c.header), class) {
+					want++
+				}
 			}
-		}
-		assert.Equal(t, want, p.Words.Seen, name)
-		assert.Less(t, want, 2, name)
+			assert.Equal(t, want, p.Words.Seen, name)
+			assert.Less(t, want, 2, name)
+		})
 	}
 	page := in(unicode.UTF16(unicode.BigEndian, unicode.UseBOM), "<link rel=stylesheet href=a.css>")
 	assert.Equal(t, []string{"http://x.example/a.css"}, Linked(page, Source{URL: "http://x.example/"}))

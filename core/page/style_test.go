@@ -76,8 +76,10 @@ func TestCascade(t *testing.T) {
 		{"hidden is no attribute of SVG", "", "<svg hidden><text>a</text></svg><p>b", "ab"},
 		{"switch shows its first", "", "<svg><switch><text>a</text><text>b</text></switch><text visibility=hidden>c</text></svg>", "a"},
 	} {
-		p := Read([]byte("<style>"+c.css+"</style><body>"+c.html), Source{})
-		assert.Equal(t, c.want, shown(p), c.name)
+		t.Run(c.name, func(t *testing.T) {
+			p := Read([]byte("<style>"+c.css+"</style><body>"+c.html), Source{})
+			assert.Equal(t, c.want, shown(p), c.name)
+		})
 	}
 }
 
@@ -100,14 +102,16 @@ func TestBoxes(t *testing.T) {
 		{"display as around it", "span{display:inherit}", "<div>a<span>b</span>c</div>", []string{"a", "b", "c"}},
 		{"hidden box", "i{display:none}", "a<i>b</i>c", []string{"ac"}},
 	} {
-		p := Read([]byte("<style>"+c.css+"</style><body>"+c.html), Source{})
-		var got []string
-		for i := range p.Blocks {
-			if !p.Blocks[i].Hidden {
-				got = append(got, p.Text(i))
+		t.Run(c.name, func(t *testing.T) {
+			p := Read([]byte("<style>"+c.css+"</style><body>"+c.html), Source{})
+			var got []string
+			for i := range p.Blocks {
+				if !p.Blocks[i].Hidden {
+					got = append(got, p.Text(i))
+				}
 			}
-		}
-		assert.Equal(t, c.want, got, c.name)
+			assert.Equal(t, c.want, got, c.name)
+		})
 	}
 }
 

@@ -62,8 +62,10 @@ func TestOccurrences(t *testing.T) {
 		{"the", "the", 1, 0},
 		{"", "chimney", 0, 0},
 	} {
-		exact, loose := count(c.text, c.phrase)
-		assert.Equal(t, [2]int{c.exact, c.loose}, [2]int{exact, loose}, "%q in %q", c.phrase, c.text)
+		t.Run(c.phrase+" in "+c.text, func(t *testing.T) {
+			exact, loose := count(c.text, c.phrase)
+			assert.Equal(t, [2]int{c.exact, c.loose}, [2]int{exact, loose}, "%q in %q", c.phrase, c.text)
+		})
 	}
 }
 
@@ -133,9 +135,11 @@ func TestTiesInTexts(t *testing.T) {
 		"Cleaners of chimneys, all over Tarn Harbor.": 1,
 		"A mason for each chimney of Tarn Harbor":     0,
 	} {
-		scan := &text.Scan{Text: s}
-		scan.AppendLabel(0, len(s))
-		assert.Len(t, m.Finder(scan).Find(0, len(scan.Tokens)), want, s)
+		t.Run(s, func(t *testing.T) {
+			scan := &text.Scan{Text: s}
+			scan.AppendLabel(0, len(s))
+			assert.Len(t, m.Finder(scan).Find(0, len(scan.Tokens)), want, s)
+		})
 	}
 }
 

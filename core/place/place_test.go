@@ -16,7 +16,9 @@ func TestParse(t *testing.T) {
 		"North ZZ":            {Name: "North ZZ"},
 		"":                    {},
 	} {
-		assert.Equal(t, want, Parse(s), s)
+		t.Run(s, func(t *testing.T) {
+			assert.Equal(t, want, Parse(s), s)
+		})
 	}
 }
 
@@ -35,7 +37,9 @@ func TestOneForm(t *testing.T) {
 		"ostrey tarn harbour":             "ostrey tarn harbor",
 		"":                                "",
 	} {
-		assert.Equal(t, want, strings.Join(OneForm(strings.Fields(s), places), " "), s)
+		t.Run(s, func(t *testing.T) {
+			assert.Equal(t, want, strings.Join(OneForm(strings.Fields(s), places), " "), s)
+		})
 	}
 }
 

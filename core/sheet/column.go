@@ -132,7 +132,7 @@ func (p *Placement) addLoose(slot Slot, copied bool) {
 func (c *Column) Carrying() int {
 	n := 0
 	for _, v := range c.Verdicts {
-		if v == imagename.HasPhrase {
+		if v == imagename.Carries {
 			n++
 		}
 	}

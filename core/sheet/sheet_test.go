@@ -34,7 +34,7 @@ func TestPlacement(t *testing.T) {
 	assert.Equal(t, 4, c.Phrases[0].InCopy)
 	assert.InDelta(t, 4000.0/float64(p.Words.Copy), c.Phrases[0].Rate(p.Words.Copy), 1e-9)
 	assert.InDelta(t, 1600.0/float64(p.Words.Copy), c.Phrases[0].Density(4, p.Words.Copy), 1e-9)
-	assert.Equal(t, []imagename.Verdict{imagename.HasPhrase, imagename.HasPhrase}, c.Verdicts)
+	assert.Equal(t, []imagename.Verdict{imagename.Carries, imagename.Carries}, c.Verdicts)
 	assert.Equal(t, 0, c.TitlePosition(q.Families[0].Key))
 	assert.Equal(t, 4, FindInPage(p, "Chimney  Sweep TARN harbor"))
 	assert.Equal(t, 0, FindInPage(p, " "))

@@ -22,7 +22,9 @@ func TestMedia(t *testing.T) {
 		"(forced-colors)": false, "screen (color)": false, "screen and": false, "(": false, "not": false, "only screen": true,
 		"(-ms-high-contrast:none)": false, "(min-device-width : 768px) and (max-device-width : 1024px)": false,
 	} {
-		assert.Equal(t, want, MediaMatches(query), query)
+		t.Run(query, func(t *testing.T) {
+			assert.Equal(t, want, MediaMatches(query), query)
+		})
 	}
 }
 
@@ -35,7 +37,9 @@ func TestSupports(t *testing.T) {
 		"((-webkit-hyphens:none) and (not (margin-trim:inline))) or ((-moz-orient:inline) and (not (color:rgb(from red r g b))))": false,
 		"(position:sticky) or (position:-webkit-sticky)": true, "(DISPLAY:GRID)": true, "font-tech(color-COLRv1)": true,
 	} {
-		assert.Equal(t, want, supported(condition), condition)
+		t.Run(condition, func(t *testing.T) {
+			assert.Equal(t, want, supported(condition), condition)
+		})
 	}
 }
 
@@ -57,9 +61,11 @@ func TestSelectors(t *testing.T) {
 		"x-a:not(:defined)":             {"x-a:not(:not(.--never))"},
 		"details:open::details-content": nil,
 	} {
-		got, ok := prepareList(list, false)
-		assert.True(t, ok, list)
-		assert.Equal(t, want, got, list)
+		t.Run(list, func(t *testing.T) {
+			got, ok := prepareList(list, false)
+			assert.True(t, ok, list)
+			assert.Equal(t, want, got, list)
+		})
 	}
 	for _, list := range []string{"a:bogus, b", "a::-moz-placeholder, b", "a,", "", "} p", "a:not(:bogus)", "a b {", "svg|p", "p:not(", "a:-moz-any(b)", ":has(:bogus)"} {
 		_, ok := prepareList(list, false)
@@ -84,8 +90,10 @@ func TestInline(t *testing.T) {
 		`disp\6c ay:none`: 1, "--x:1": 1, "display": 0, "display:none}": 0, "{display:none}": 0, "background:url(a;b.png);display:none": 2,
 		"margin-top:-5px": 0, "": 0, "position:absolute;white-space:pre;visibility:hidden;content-visibility:auto": 4,
 	} {
-		set := inline(style)
-		assert.Equal(t, want, len(set.list)+len(set.customs), style)
+		t.Run(style, func(t *testing.T) {
+			set := inline(style)
+			assert.Equal(t, want, len(set.list)+len(set.customs), style)
+		})
 	}
 }
 
@@ -119,10 +127,12 @@ func TestHostileSheets(t *testing.T) {
 		"custom property": "a{--x:" + many("{(") + strings.Repeat(")}", 60_000) + "}",
 		"escapes":         many(`\`) + `{display:none}`,
 	} {
-		s := Parse(hostile + "\n.last{display:none}")
-		assert.Len(t, s.byClass["last"], 1, name)
-		assert.LessOrEqual(t, s.count, maxRules, name)
-		Parse(hostile[:len(hostile)/2])
+		t.Run(name, func(t *testing.T) {
+			s := Parse(hostile + "\n.last{display:none}")
+			assert.Len(t, s.byClass["last"], 1, name)
+			assert.LessOrEqual(t, s.count, maxRules, name)
+			Parse(hostile[:len(hostile)/2])
+		})
 	}
 	assert.LessOrEqual(t, Parse(many("a,")+"b{display:none}").count, maxRules)
 }

@@ -43,10 +43,12 @@ func TestLists(t *testing.T) {
 		"tab":       "phrase\tavg. monthly searches\tkeyword difficulty\nchimney sweep\t1300\t6\nflue, liner\t20\t\n",
 		"bar":       "query|volume|kd\nchimney sweep|1300|6\nflue, liner|10-30|x\n",
 	} {
-		list, refused, l := taken(t, body)
-		assert.Equal(t, want, list, name)
-		assert.Empty(t, refused, name)
-		assert.True(t, l.Heading, name)
+		t.Run(name, func(t *testing.T) {
+			list, refused, l := taken(t, body)
+			assert.Equal(t, want, list, name)
+			assert.Empty(t, refused, name)
+			assert.True(t, l.Heading, name)
+		})
 	}
 	list, _, _ := taken(t, "Keyword,Volume\n\"chimney sweep,1\nflue liner,2\nflue cap,3\nvent,4\nstove,5\nhearth,6\nbrick,7\n")
 	assert.Len(t, list, 7, "a quote that nothing ends swallows no rows")

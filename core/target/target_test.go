@@ -42,16 +42,18 @@ func TestWordTarget(t *testing.T) {
 		{site.Area, 300, []int{100}, 100, 200, 500, 200, false, ByGuideline, []int{}},
 		{site.Service, 0, []int{2450, 680}, 2450, 2817.5, 1200, 1200, false, ByCeiling, []int{}},
 	} {
-		got := y.WordTarget(c.kind, c.client, 0, c.rivals)
-		name := fmt.Sprint(c.kind, c.client, c.rivals)
-		assert.InDelta(t, c.mark, got.Mark, 1e-9, name)
-		assert.InDelta(t, c.beat, got.Beat, 1e-9, name)
-		assert.Equal(t, c.target, got.Target, name)
-		assert.Equal(t, c.toWrite, got.ToWrite, name)
-		assert.Equal(t, c.hold, got.Hold, name)
-		assert.Equal(t, c.rule, got.Rule, name)
-		assert.Equal(t, c.aside, got.SetAside, name)
-		assert.Equal(t, float64(c.target) > c.mark, got.BeatsMark, name)
+		t.Run(fmt.Sprint(c.kind, c.client, c.rivals), func(t *testing.T) {
+			got := y.WordTarget(c.kind, c.client, 0, c.rivals)
+			name := fmt.Sprint(c.kind, c.client, c.rivals)
+			assert.InDelta(t, c.mark, got.Mark, 1e-9, name)
+			assert.InDelta(t, c.beat, got.Beat, 1e-9, name)
+			assert.Equal(t, c.target, got.Target, name)
+			assert.Equal(t, c.toWrite, got.ToWrite, name)
+			assert.Equal(t, c.hold, got.Hold, name)
+			assert.Equal(t, c.rule, got.Rule, name)
+			assert.Equal(t, c.aside, got.SetAside, name)
+			assert.Equal(t, float64(c.target) > c.mark, got.BeatsMark, name)
+		})
 	}
 	got := y.WordTarget(site.Home, 545, 114, []int{1720})
 	assert.Equal(t, 1886, got.Writer)

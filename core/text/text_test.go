@@ -76,14 +76,16 @@ func TestSentences(t *testing.T) {
 		{"東京 at noon. Then more", 1},
 		{"東京noon. Then more", 1},
 	} {
-		s, _ := ScanText(c.text)
-		sentences := 0
-		for _, tok := range s.Tokens {
-			if tok.NewSentence() {
-				sentences++
+		t.Run(c.text, func(t *testing.T) {
+			s, _ := ScanText(c.text)
+			sentences := 0
+			for _, tok := range s.Tokens {
+				if tok.NewSentence() {
+					sentences++
+				}
 			}
-		}
-		assert.Equal(t, c.want+1, sentences, "%q", c.text)
+			assert.Equal(t, c.want+1, sentences, "%q", c.text)
+		})
 	}
 }
 
@@ -240,20 +242,26 @@ func TestLanguages(t *testing.T) {
 		"pt_BR": {"da", "para", "telhado"},
 		"ru":    {"и", "на", "труба"},
 	} {
-		small := SmallFor(lang)
-		assert.True(t, small(words[0]) && small(words[1]), lang)
-		assert.False(t, small(words[2]), lang)
+		t.Run(lang, func(t *testing.T) {
+			small := SmallFor(lang)
+			assert.True(t, small(words[0]) && small(words[1]), lang)
+			assert.False(t, small(words[2]), lang)
+		})
 	}
 	for tag, base := range map[string]string{"en-US": "en", "pt_BR": "pt", "DE-at": "de", "": "", "no such tag": "", "nb-NO": "nb", "zh-Hant-TW": "zh", "x-own": ""} {
-		assert.Equal(t, base, Base(tag), tag)
+		t.Run(tag, func(t *testing.T) {
+			assert.Equal(t, base, Base(tag), tag)
+		})
 	}
 	for lang, pair := range map[string][2]string{
 		"fr": {"ramonages", "ramonage"}, "es": {"servicios", "servicio"}, "sv": {"flickorna", "flicka"}, "no": {"piper", "pipe"},
 		"hu": {"házak", "ház"}, "ru": {"трубы", "труба"}, "en": {"chimneys", "chimney"},
 		"de": {"kamine", "kamin"}, "nl": {"daken", "dak"}, "pt": {"telhados", "telhado"}, "it": {"camini", "camino"}, "da": {"skorstene", "skorsten"},
 	} {
-		stem := StemmerFor(lang)
-		assert.Equal(t, stem(pair[1]), stem(pair[0]), lang)
+		t.Run(lang, func(t *testing.T) {
+			stem := StemmerFor(lang)
+			assert.Equal(t, stem(pair[1]), stem(pair[0]), lang)
+		})
 	}
 	assert.Equal(t, "komin", StemmerFor("pl")("komin"), "a language without a stemmer keeps its tokens")
 	assert.True(t, English("en-GB"))

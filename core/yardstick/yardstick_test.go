@@ -1,6 +1,7 @@
 package yardstick
 
 import (
+	"fmt"
 	"testing"
 
 	"inktally/core/fault"
@@ -79,9 +80,11 @@ func TestWith(t *testing.T) {
 func TestPresets(t *testing.T) {
 	rivals := []int{1720, 380, 1140, 1010}
 	for preset, want := range map[Preset]int{MatchOnly: 1750, JustAbove: 1750, QuarterMore: 2150, ShorterHome: 2000} {
-		y, err := Standard().With(Presets()[preset])
-		require.NoError(t, err)
-		assert.Equal(t, want, y.Target.WordTarget(site.Home, 0, 0, rivals).Target, preset)
+		t.Run(fmt.Sprint(preset), func(t *testing.T) {
+			y, err := Standard().With(Presets()[preset])
+			require.NoError(t, err)
+			assert.Equal(t, want, y.Target.WordTarget(site.Home, 0, 0, rivals).Target, preset)
+		})
 	}
 	shorter, err := Standard().With(Presets()[ShorterHome])
 	require.NoError(t, err)

@@ -2,6 +2,7 @@ package app_test
 
 import (
 	"bytes"
+	"fmt"
 	"strings"
 	"testing"
 
@@ -89,8 +90,10 @@ func TestWorkbook(t *testing.T) {
 		fault.WorkbookUnreadable: body.Bytes()[:200], fault.ListEmpty: nil, fault.ListNotText: []byte("\x00\x01\x02\x03"),
 		fault.ListTooLarge: make([]byte, appbook.MaxList+1), fault.NoPhraseColumn: []byte("1,2\n3,4\n"),
 	} {
-		_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "")
-		fails(t, err, code)
+		t.Run(fmt.Sprint(code), func(t *testing.T) {
+			_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "")
+			fails(t, err, code)
+		})
 	}
 	_, err = a.Book.ImportList(ctx, 99, "x", []byte("flue liner\n"), nil, "")
 	assert.ErrorIs(t, err, store.ErrNotFound)

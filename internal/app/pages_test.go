@@ -119,8 +119,10 @@ func TestPages(t *testing.T) {
 		{fault.PageNeedsAddress, view.PageDraft{Kind: view.OptionalKind(site.About)}},
 		{fault.AddressNoDot, view.PageDraft{URL: "shop"}},
 	} {
-		_, err := a.Ground.AddPage(ctx, client, bad.draft)
-		fails(t, err, bad.code)
+		t.Run(string(bad.code), func(t *testing.T) {
+			_, err := a.Ground.AddPage(ctx, client, bad.draft)
+			fails(t, err, bad.code)
+		})
 	}
 	g, err := a.Ground.Get(ctx, client)
 	require.NoError(t, err)

@@ -29,9 +29,11 @@ func TestAddress(t *testing.T) {
 		"localhost:8017":                "http://localhost:8017/",
 		"[::1]:80":                      "http://[::1]:80/",
 	} {
-		got, err := Address(typed)
-		assert.NoError(t, err, typed)
-		assert.Equal(t, want, got)
+		t.Run(typed, func(t *testing.T) {
+			got, err := Address(typed)
+			assert.NoError(t, err, typed)
+			assert.Equal(t, want, got)
+		})
 	}
 	for typed, want := range map[string]fault.Code{
 		"":                                   fault.AddressMissing,
@@ -48,9 +50,11 @@ func TestAddress(t *testing.T) {
 		"data:text/html,<h1>x":               fault.AddressScheme,
 		"http://" + strings.Repeat("x", 999): fault.AddressNoDot,
 	} {
-		_, err := Address(typed)
-		require.Error(t, err, typed)
-		assert.True(t, fault.Is(err, want), "%v", err)
+		t.Run(typed, func(t *testing.T) {
+			_, err := Address(typed)
+			require.Error(t, err, typed)
+			assert.True(t, fault.Is(err, want), "%v", err)
+		})
 	}
 }
 
@@ -119,9 +123,11 @@ func TestGet(t *testing.T) {
 		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/circle": fault.RedirectCircle,
 		"/away": fault.RedirectScheme, "/picture": fault.NotAPage, "/slow": fault.TimedOut, "/huge": fault.PageTooLarge,
 	} {
-		_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
-		require.Error(t, err, path)
-		assert.True(t, fault.Is(err, want), "%v", err)
+		t.Run(path, func(t *testing.T) {
+			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
+			require.Error(t, err, path)
+			assert.True(t, fault.Is(err, want), "%v", err)
+		})
 	}
 	_, err = f.Get(context.Background(), Request{Address: "http://no-such-site.invalid/", IgnoreRobots: true})
 	assert.True(t, fault.Is(err, fault.NoSuchSite), "%v", err)
@@ -166,9 +172,11 @@ func TestAskedAgain(t *testing.T) {
 		return nil
 	}})
 	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1, "/fine": 1} {
-		_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
-		assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
-		assert.Equal(t, want, asked[path], path)
+		t.Run(path, func(t *testing.T) {
+			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
+			assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
+			assert.Equal(t, want, asked[path], path)
+		})
 	}
 	assert.Contains(t, waits, 7*time.Second)
 	ctx, cancel := context.WithCancel(context.Background())
@@ -289,13 +297,15 @@ func TestRobots(t *testing.T) {
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
 	for path, welcome := range map[string]bool{"/": true, "/kept/x": true, "/quiet": false, "/quiet/x?y": false, "/loud": true} {
-		_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: false})
-		assert.Equal(t, welcome, err == nil, path)
-		if !welcome {
-			assert.True(t, fault.Is(err, fault.RobotsRefuse), "%v", err)
-		}
-		_, err = f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
-		assert.NoError(t, err)
+		t.Run(path, func(t *testing.T) {
+			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: false})
+			assert.Equal(t, welcome, err == nil, path)
+			if !welcome {
+				assert.True(t, fault.Is(err, fault.RobotsRefuse), "%v", err)
+			}
+			_, err = f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
+			assert.NoError(t, err)
+		})
 	}
 	assert.Equal(t, 1, asked, "robots.txt is asked for once")
 	failing = true

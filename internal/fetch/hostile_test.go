@@ -18,9 +18,9 @@ import (
 	"testing"
 	"time"
 
-	"github.com/andybalholm/brotli"
 	"inktally/core/fault"
 
+	"github.com/andybalholm/brotli"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -139,22 +139,24 @@ func TestHostileServers(t *testing.T) {
 		"/unknown": fault.UnknownPacking, "/headers": fault.HeadersEndless, "/line": fault.HeadersEndless,
 		"/drip": fault.TimedOut, "/stall": fault.TimedOut, "/noise": fault.NotRead, "/closed": fault.NotRead,
 	} {
-		var before, after runtime.MemStats
-		runtime.ReadMemStats(&before)
-		from := time.Now()
-		f := patient
-		if path == "/drip" || path == "/stall" {
-			f = hasty
-		}
-		_, err := f.Get(context.Background(), Request{Address: site + path, IgnoreRobots: true})
-		runtime.ReadMemStats(&after)
-		require.Error(t, err, path)
-		assert.True(t, fault.Is(err, want), "%v", err)
-		assert.Less(t, time.Since(from), 25*time.Second, path)
-		assert.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(200<<20), path)
-		d, err := f.Get(context.Background(), Request{Address: site + "/fine", IgnoreRobots: true})
-		require.NoError(t, err, "after %s", path)
-		assert.Equal(t, "<p>fine", string(d.Body))
+		t.Run(path, func(t *testing.T) {
+			var before, after runtime.MemStats
+			runtime.ReadMemStats(&before)
+			from := time.Now()
+			f := patient
+			if path == "/drip" || path == "/stall" {
+				f = hasty
+			}
+			_, err := f.Get(context.Background(), Request{Address: site + path, IgnoreRobots: true})
+			runtime.ReadMemStats(&after)
+			require.Error(t, err, path)
+			assert.True(t, fault.Is(err, want), "%v", err)
+			assert.Less(t, time.Since(from), 25*time.Second, path)
+			assert.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(200<<20), path)
+			d, err := f.Get(context.Background(), Request{Address: site + "/fine", IgnoreRobots: true})
+			require.NoError(t, err, "after %s", path)
+			assert.Equal(t, "<p>fine", string(d.Body))
+		})
 	}
 }
 

@@ -48,8 +48,10 @@ func TestDemandContract(t *testing.T) {
 	assert.NoError(t, err)
 	assert.Empty(t, found)
 	for site, want := range map[string]fault.Code{"broken.example": fault.SourceUnreadable, "down.example": fault.SourceAnswered} {
-		_, err := d.Found(context.Background(), site)
-		assert.True(t, fault.Is(err, want), "%v", err)
+		t.Run(site, func(t *testing.T) {
+			_, err := d.Found(context.Background(), site)
+			assert.True(t, fault.Is(err, want), "%v", err)
+		})
 	}
 	server.Close()
 	_, err = d.Found(context.Background(), "x")

@@ -37,8 +37,10 @@ func TestContract(t *testing.T) {
 	assert.Equal(t, lineup.Map, result.Entries[0].Part)
 	assert.Equal(t, 12, *result.Entries[0].Reviews)
 	for phrase, want := range map[string]fault.Code{"broken": fault.SourceUnreadable, "down": fault.SourceAnswered, "other": fault.SearchUnknown} {
-		_, err := s.Search(context.Background(), phrase, "")
-		assert.True(t, fault.Is(err, want), "%v", err)
+		t.Run(phrase, func(t *testing.T) {
+			_, err := s.Search(context.Background(), phrase, "")
+			assert.True(t, fault.Is(err, want), "%v", err)
+		})
 	}
 	server.Close()
 	_, err = s.Search(context.Background(), "x", "")

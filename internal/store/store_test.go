@@ -149,10 +149,12 @@ func TestRevision(t *testing.T) {
 		"figure":   func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") },
 		"word":     func(tx *Tx) error { return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"}) },
 	} {
-		before, beside := revision(id), revision(other)
-		write(t, db, change)
-		assert.Greater(t, revision(id), before, name)
-		assert.Equal(t, beside, revision(other), name)
+		t.Run(name, func(t *testing.T) {
+			before, beside := revision(id), revision(other)
+			write(t, db, change)
+			assert.Greater(t, revision(id), before, name)
+			assert.Equal(t, beside, revision(other), name)
+		})
 	}
 	before, beside := revision(id), revision(other)
 	write(t, db, func(tx *Tx) error { return tx.SetHours(id, 9) })

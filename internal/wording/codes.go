@@ -141,17 +141,17 @@ func Verdict(v imagename.Verdict) string {
 	switch v {
 	case imagename.WrongPlace:
 		return "names another place"
-	case imagename.HasPhrase:
+	case imagename.Carries:
 		return "holds a phrase"
-	case imagename.Partly:
+	case imagename.Near:
 		return "only service or place"
-	case imagename.CameraName:
+	case imagename.Camera:
 		return "camera name"
-	case imagename.GeneratedName:
+	case imagename.Machine:
 		return "generated name"
-	case imagename.NumberedName:
+	case imagename.Counter:
 		return "numbered name"
-	case imagename.WithoutPhrase:
+	case imagename.Plain:
 		return "other words"
 	case imagename.NoName:
 		return "no file name"

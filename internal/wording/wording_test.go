@@ -1,6 +1,7 @@
 package wording
 
 import (
+	"fmt"
 	"regexp"
 	"strings"
 	"testing"
@@ -86,7 +87,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 		Figures: target.StandardRules().WordFigures}
 	for _, k := range target.Kinds() {
 		t.Run(string(k.Kind), func(t *testing.T) {
-			x := target.Target{Kind: k.Kind, Words: &words, Now: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.CameraName, Rivals: 4, RivalsHave: 3}
+			x := target.Target{Kind: k.Kind, Words: &words, Now: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3}
 			says := Instruct(x, "Chimney sweep Tarn Harbor")
 			assert.NotEmpty(t, says.Before)
 			assert.Equal(t, k.Places, says.Pencil == "Chimney sweep Tarn Harbor")
@@ -112,7 +113,9 @@ func TestWordEvidence(t *testing.T) {
 		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words) · Wide River with 6,000 does not count: too far above the others": {
 			y.WordTarget("home", 545, 0, words), 545},
 	} {
-		assert.Equal(t, want, WordEvidence(c.w, WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
+		t.Run(want, func(t *testing.T) {
+			assert.Equal(t, want, WordEvidence(c.w, WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
+		})
 	}
 	assert.Equal(t, "match it", Beat(target.WordFigures{}))
 	assert.Equal(t, "beat it by 1 word", Beat(target.WordFigures{BeatWords: 1}))
@@ -128,8 +131,10 @@ func TestNumbers(t *testing.T) {
 	assert.Equal(t, "about 1 visit a month", Gain(Visits, 1))
 	assert.Equal(t, "15% of the gain", Gain(Share, 15))
 	for added, want := range map[int]string{1: "1 other rival was added.", 3: "3 other rivals were added."} {
-		bad := fault.New(fault.SomeRivalsAdded, added).Around(fault.New(fault.ListEmpty))
-		assert.Equal(t, Fault(fault.New(fault.ListEmpty))+" "+want, Fault(bad))
+		t.Run(fmt.Sprint(added), func(t *testing.T) {
+			bad := fault.New(fault.SomeRivalsAdded, added).Around(fault.New(fault.ListEmpty))
+			assert.Equal(t, Fault(fault.New(fault.ListEmpty))+" "+want, Fault(bad))
+		})
 	}
 	assert.Equal(t, "Something went wrong in the program; its log says more. Try again.", Error(assert.AnError), "no text of the inside reaches anybody")
 }

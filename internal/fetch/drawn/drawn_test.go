@@ -145,9 +145,11 @@ func TestDrawingFails(t *testing.T) {
 		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse, "/loop": fault.RenderTimedOut,
 		"/crash": fault.RenderMemory,
 	} {
-		_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + path})
-		require.Error(t, err, path)
-		assert.True(t, fault.Is(err, want), "%v", err)
+		t.Run(path, func(t *testing.T) {
+			_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + path})
+			require.Error(t, err, path)
+			assert.True(t, fault.Is(err, want), "%v", err)
+		})
 	}
 	_, p := draw(t, b, server.URL+"/there")
 	assert.Equal(t, "There", p.Headings[0].Text)

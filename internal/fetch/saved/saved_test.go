@@ -106,12 +106,14 @@ func TestWARC(t *testing.T) {
 	for name, body := range map[string]string{
 		"plain.warc": page + sheet + image + second, "packed.warc.gz": zipped(page) + zipped(sheet) + zipped(image) + zipped(second),
 	} {
-		pages, problems := Read([]File{{name, []byte(body)}})
-		require.Empty(t, problems, name)
-		require.Len(t, pages, 2, name)
-		assert.Equal(t, "http://ash.example/", pages[0].Document.URL)
-		assert.Equal(t, 2, seen(pages[0]), name)
-		assert.Equal(t, 1, seen(pages[1]), name)
+		t.Run(name, func(t *testing.T) {
+			pages, problems := Read([]File{{name, []byte(body)}})
+			require.Empty(t, problems, name)
+			require.Len(t, pages, 2, name)
+			assert.Equal(t, "http://ash.example/", pages[0].Document.URL)
+			assert.Equal(t, 2, seen(pages[0]), name)
+			assert.Equal(t, 1, seen(pages[1]), name)
+		})
 	}
 	// A broken record leaves what stands before it.
 	pages, problems := Read([]File{{"cut.warc", []byte(page + sheet + second[:len(second)-30])}})
@@ -140,10 +142,12 @@ func TestBadFiles(t *testing.T) {
 		"cut.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb[:len(bomb)/2]), fault.ArchiveRecords},
 		"odd.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate", "not deflate"), fault.ArchiveRecords},
 	} {
-		pages, problems := Read([]File{{name, []byte(c.body)}})
-		assert.Empty(t, pages, name)
-		require.Len(t, problems, 1, name)
-		assert.True(t, fault.Is(problems[0].Err, c.want), "%s: %v", name, problems[0].Err)
+		t.Run(name, func(t *testing.T) {
+			pages, problems := Read([]File{{name, []byte(c.body)}})
+			assert.Empty(t, pages, name)
+			require.Len(t, problems, 1, name)
+			assert.True(t, fault.Is(problems[0].Err, c.want), "%s: %v", name, problems[0].Err)
+		})
 	}
 }
 

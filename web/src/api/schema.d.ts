@@ -1497,7 +1497,7 @@ export interface components {
             proposal: string;
             src: string;
             /** @enum {string} */
-            verdict: "wrong_place" | "has_phrase" | "partly" | "camera_name" | "generated_name" | "numbered_name" | "without_phrase" | "no_name";
+            verdict: "wrong_place" | "carries" | "near" | "camera" | "machine" | "counter" | "plain" | "no_name";
             verdict_says: string;
             /**
              * Format: int64
