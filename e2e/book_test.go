@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"os"
 	"path/filepath"
+	"strings"
 	"testing"
 	"time"
 
@@ -124,7 +125,7 @@ func TestPhraseBook(t *testing.T) {
 	held := false
 	for _, f := range get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {
 		for _, m := range f.Members {
-			held = held || m.Text == shared
+			held = held || strings.EqualFold(m.Text, shared)
 		}
 	}
 	assert.True(t, held, shared)

@@ -87,17 +87,18 @@ func TestFamiliesByHand(t *testing.T) {
 	s.until(`document.querySelector('[aria-label="Service 8"]').value === ''`)
 	s.press("Close")
 
-	// A word list decides.
+	// A word list decides, but of what was typed for a page.
 	s.press("Word lists")
 	s.fill("[name=list_elsewhere]", "Tarn Harbor")
 	s.press("Save lists")
-	s.until("!" + row(lead))
-	s.press("Restore defaults")
+	s.until("!" + row("chimney cleaning tarn harbor"))
 	s.until(row(lead))
+	s.press("Restore defaults")
+	s.until(row("chimney cleaning tarn harbor"))
 	s.press("Close")
 
 	// A page is planned, another one claims the same families.
-	const plan = `document.querySelector('[aria-label="Add a page for dryer vent cleaning"]')`
+	const plan = `document.querySelector('[aria-label="Add page for dryer vent cleaning"]')`
 	s.click(plan)
 	s.until("!" + plan)
 	ground := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))

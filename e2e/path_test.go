@@ -81,7 +81,7 @@ func TestWholePath(t *testing.T) {
 	targets := get[view.Targets](t, p, path+"/targets")
 	require.Greater(t, len(targets.Targets), 8)
 	for _, x := range targets.Targets {
-		line := strings.TrimSpace(x.Before + " **" + x.Pencil + "**")
+		line := strings.TrimSpace(x.Before + " **" + x.Pencil + "** " + x.After)
 		if x.Pencil == "" {
 			line = x.Before
 		}

@@ -29,6 +29,25 @@ func Capitals(words string, places []Place, first bool) string {
 	return words
 }
 
+// CapitalsOfPart writes words that are cut out of a text like Capitals does, and
+// what they hold of a place's name at their ends with its capitals too: the
+// "tarn" of "chimney sweep in tarn", where Tarn Harbor is a place.
+func CapitalsOfPart(words string, places []Place) string {
+	words = Capitals(words, places, false)
+	for _, p := range places {
+		name := strings.Fields(p.Name)
+		for n := len(name) - 1; n > 0; n-- {
+			if first := strings.Join(name[:n], " "); strings.HasSuffix(" "+words, " "+strings.ToLower(first)) {
+				words = words[:len(words)-len(first)] + first
+			}
+			if last := strings.Join(name[n:], " "); strings.HasPrefix(words+" ", strings.ToLower(last)+" ") {
+				words = last + words[len(last):]
+			}
+		}
+	}
+	return words
+}
+
 // capitalize writes a name as it is wherever it stands as whole words.
 func capitalize(words, name string) string {
 	if name == "" {

@@ -49,3 +49,27 @@ func TestHome(t *testing.T) {
 	home, _ := Home([]Place{{Name: "Ostrey"}, {Name: "Tarn Harbor", Home: true}})
 	assert.Equal(t, "Tarn Harbor", home.Name)
 }
+
+func TestCapitals(t *testing.T) {
+	places := []Place{{Name: "Tarn Harbor", State: "ME", Spellings: []string{"Tarn Harbour"}}, {Name: "Saint-Émile"}}
+	for words, want := range map[string]string{
+		"chimney sweep tarn harbor":    "Chimney sweep Tarn Harbor",
+		"tarn harbor me chimney sweep": "Tarn Harbor ME chimney sweep",
+		"sweep tarn harbor maine":      "Sweep Tarn Harbor Maine",
+		"sweep tarn harbour":           "Sweep Tarn Harbour",
+		"tarn harborside":              "Tarn harborside",
+		"ramonage saint-émile":         "Ramonage Saint-Émile",
+		"":                             "",
+	} {
+		t.Run(words, func(t *testing.T) { assert.Equal(t, want, Capitals(words, places, true)) })
+	}
+	for words, want := range map[string]string{
+		"chimney sweep in tarn": "chimney sweep in Tarn",
+		"harbor chimney sweep":  "Harbor chimney sweep",
+		"in tarn harbor we":     "in Tarn Harbor we",
+		"tarn":                  "Tarn",
+		"sweep of tarns":        "sweep of tarns",
+	} {
+		t.Run("part "+words, func(t *testing.T) { assert.Equal(t, want, CapitalsOfPart(words, places)) })
+	}
+}

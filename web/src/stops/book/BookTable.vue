@@ -126,14 +126,14 @@ const pickAll = () =>
 <style scoped src="./line.css"></style>
 <style scoped>
 .book {
-  --columns: 22px minmax(180px, 1.6fr) 56px 56px 52px 56px minmax(120px, 1.4fr) minmax(118px, 0.97fr) 58px;
+  --columns: 22px minmax(180px, 1.6fr) 72px 56px 52px 56px minmax(120px, 1.4fr) minmax(118px, 0.97fr) 58px;
   display: flex;
   flex-direction: column;
   min-height: 0;
   flex: 1;
 }
 .paid {
-  --columns: 22px minmax(180px, 1.6fr) 56px 56px 52px 56px 60px minmax(120px, 1.4fr) minmax(118px, 0.97fr)
+  --columns: 22px minmax(180px, 1.6fr) 72px 56px 52px 56px 60px minmax(120px, 1.4fr) minmax(118px, 0.97fr)
     58px;
 }
 .head {
@@ -165,7 +165,7 @@ const pickAll = () =>
 }
 @media (max-width: 1100px) {
   .book {
-    --columns: 22px minmax(150px, 1.6fr) 56px 56px 52px 56px minmax(90px, 1.4fr) minmax(90px, 0.97fr) 58px;
+    --columns: 22px minmax(150px, 1.6fr) 70px 56px 52px 56px minmax(90px, 1.4fr) minmax(90px, 0.97fr) 58px;
   }
 }
 </style>

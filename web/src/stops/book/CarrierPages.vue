@@ -50,7 +50,7 @@ async function plan(p: CarrierPage) {
           class="link"
           type="button"
           :disabled="add.isPending.value"
-          :aria-label="`Add a page for ${p.carrier}`"
+          :aria-label="`Add page for ${p.carrier}`"
           @click="plan(p)"
         >
           Add page
@@ -79,7 +79,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 24px 34px 48px;
+  grid-template-columns: minmax(0, 1fr) 24px 34px 56px;
   gap: 0 8px;
   align-items: baseline;
   padding: 4px 0;

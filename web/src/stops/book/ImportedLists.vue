@@ -30,7 +30,7 @@ function came(i: Book['imports'][number]): string {
           :disabled="undoImport.isPending.value"
           @click="undoImport.mutate(i.id)"
         >
-          Undo
+          Undo import
         </button>
       </li>
     </ul>

@@ -98,7 +98,7 @@ li {
   display: grid;
   grid-template-columns:
     40px 22px minmax(180px, 2.2fr) minmax(150px, 1.5fr) minmax(150px, 1.7fr)
-    130px 150px 70px;
+    130px 150px 84px;
   align-items: center;
   gap: 8px;
   min-height: 34px;
@@ -165,7 +165,7 @@ li {
   li {
     grid-template-columns:
       30px 16px minmax(150px, 2fr) minmax(120px, 1.2fr) minmax(120px, 1.3fr)
-      110px 120px 66px;
+      110px 120px 84px;
   }
 }
 </style>

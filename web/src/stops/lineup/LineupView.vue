@@ -102,7 +102,14 @@ async function measureRivals() {
     <form class="title" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>
-        <input v-model="phrase" class="field slab" name="phrase" list="phrases" placeholder="phrase" />
+        <input
+          v-model="phrase"
+          class="field slab"
+          :title="phrase"
+          name="phrase"
+          list="phrases"
+          placeholder="phrase"
+        />
       </label>
       <datalist id="phrases">
         <option v-for="p in lineup?.phrases" :key="p" :value="p" />
@@ -179,13 +186,21 @@ async function measureRivals() {
 <style scoped>
 .title {
   display: flex;
-  gap: 20px;
+  flex-wrap: wrap;
+  gap: 6px 20px;
   align-items: center;
   padding: 9px var(--edge);
   border-bottom: 1px solid var(--ink);
 }
+/* The phrase takes the room that it needs; what stands beside it gives way. */
 .phrase {
-  flex: 0 0 300px;
+  flex: 0 0 auto;
+  max-width: 100%;
+}
+.phrase .field {
+  field-sizing: content;
+  min-width: 300px;
+  max-width: 100%;
 }
 .title .link {
   white-space: nowrap;
@@ -195,7 +210,7 @@ async function measureRivals() {
   border-bottom-color: var(--rule);
 }
 .conditions {
-  margin-right: auto;
+  flex: 1 1 160px;
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -40,7 +40,7 @@ const from = computed(() => redirected(props.column))
       :href="column.url"
       target="_blank"
       rel="noreferrer"
-      :title="bare(column.url)"
+      :title="`${column.name}\n${bare(column.url)}`"
       >{{ column.name }}</a
     >
     <span v-else class="slab">{{ column.name }}</span>

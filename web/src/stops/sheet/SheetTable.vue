@@ -111,11 +111,11 @@ const groups = computed(() => [
 </template>
 
 <style scoped>
-/* The rows of all groups share one table: their look is here. */
+/* The rows of all groups share one table: their look is here, and what a group says itself goes first. */
 .cells {
   overflow-x: auto;
 }
-.cells :deep(table) {
+:where(.cells) :deep(table) {
   border-collapse: collapse;
   table-layout: fixed;
   width: 100%;
@@ -123,54 +123,54 @@ const groups = computed(() => [
   min-width: calc(570px + var(--rivals) * 134px);
 }
 @media (max-width: 1100px) {
-  .cells :deep(table) {
+  :where(.cells) :deep(table) {
     min-width: calc(490px + var(--rivals) * 132px) !important;
   }
-  .cells :deep(table.narrow) {
+  :where(.cells) :deep(table.narrow) {
     min-width: calc(420px + var(--rivals) * 58px) !important;
   }
-  .cells :deep(col.label) {
+  :where(.cells) :deep(col.label) {
     width: 160px !important;
   }
-  .cells :deep(col.own),
-  .cells :deep(col.target) {
+  :where(.cells) :deep(col.own),
+  :where(.cells) :deep(col.target) {
     width: 164px !important;
   }
-  .cells :deep(.narrow col.label) {
+  :where(.cells) :deep(.narrow col.label) {
     width: 140px !important;
   }
-  .cells :deep(.narrow col.target) {
+  :where(.cells) :deep(.narrow col.target) {
     width: 116px !important;
   }
-  .cells :deep(.cell) {
+  :where(.cells) :deep(.cell) {
     padding: 0 7px !important;
   }
-  .cells :deep(.narrow td.rival .large) {
+  :where(.cells) :deep(.narrow td.rival .large) {
     font-size: 18px;
   }
-  .cells :deep(.narrow td.rival svg) {
+  :where(.cells) :deep(.narrow td.rival svg) {
     max-width: 100%;
   }
 }
-.cells :deep(table.narrow) {
+:where(.cells) :deep(table.narrow) {
   min-width: calc(516px + var(--rivals) * 74px);
 }
-.cells :deep(col.label) {
+:where(.cells) :deep(col.label) {
   width: 206px;
 }
-.cells :deep(col.own),
-.cells :deep(col.target) {
+:where(.cells) :deep(col.own),
+:where(.cells) :deep(col.target) {
   width: 188px;
 }
-.cells :deep(.narrow col.own),
-.cells :deep(.narrow col.target) {
+:where(.cells) :deep(.narrow col.own),
+:where(.cells) :deep(.narrow col.target) {
   width: 172px;
 }
-.cells :deep(.narrow col.label) {
+:where(.cells) :deep(.narrow col.label) {
   width: 172px;
 }
-.cells :deep(th),
-.cells :deep(td) {
+:where(.cells) :deep(th),
+:where(.cells) :deep(td) {
   text-align: left;
   font-weight: 400;
   height: var(--row);
@@ -179,62 +179,62 @@ const groups = computed(() => [
   border-right: 1px solid var(--rule);
   overflow: hidden;
 }
-.cells :deep(th:last-child),
-.cells :deep(td:last-child) {
+:where(.cells) :deep(th:last-child),
+:where(.cells) :deep(td:last-child) {
   border-right: 0;
 }
-.cells :deep(tbody th),
-.cells :deep(.corner) {
+:where(.cells) :deep(tbody th),
+:where(.cells) :deep(.corner) {
   padding: 0 6px 0 var(--edge);
   white-space: nowrap;
   text-overflow: ellipsis;
 }
-.cells :deep(thead th) {
+:where(.cells) :deep(thead th) {
   height: 54px;
   padding: 9px 10px 7px;
   border-bottom-color: var(--ink);
   vertical-align: top;
 }
-.cells :deep(.corner) {
+:where(.cells) :deep(.corner) {
   white-space: normal;
   font-size: 12px;
   padding-top: 11px;
 }
-.cells :deep(.group th),
-.cells :deep(.group td) {
+:where(.cells) :deep(.group th),
+:where(.cells) :deep(.group td) {
   background: var(--band);
   border-bottom: 1px solid var(--ink);
   border-top: 1px solid var(--ink);
 }
-.cells :deep(.group th .slab) {
+:where(.cells) :deep(.group th .slab) {
   font-size: 15.5px;
 }
-.cells :deep(.first) {
+:where(.cells) :deep(.first) {
   margin-right: 8px;
 }
-.cells :deep(.group td) {
+:where(.cells) :deep(.group td) {
   padding: 0 10px;
   white-space: nowrap;
   text-overflow: ellipsis;
 }
-.cells :deep(.target),
-.cells :deep(td.target) {
+:where(.cells) :deep(.target),
+:where(.cells) :deep(td.target) {
   background: var(--pencil-wash);
   color: var(--pencil);
 }
-.cells :deep(td.rival),
-.cells :deep(th.rival) {
+:where(.cells) :deep(td.rival),
+:where(.cells) :deep(th.rival) {
   color: var(--rival);
 }
-.cells :deep(.slab) {
+:where(.cells) :deep(.slab) {
   font-size: 15px;
 }
-.cells :deep(.under) {
+:where(.cells) :deep(.under) {
   display: block;
   font-size: 12.5px;
 }
 /* Every figure can be opened: the whole cell is its button. */
-.cells :deep(.cell) {
+:where(.cells) :deep(.cell) {
   display: flex;
   align-items: center;
   gap: 8px;
@@ -249,27 +249,27 @@ const groups = computed(() => [
   overflow: hidden;
   font-variant-numeric: lining-nums tabular-nums;
 }
-.cells :deep(.narrow .cell) {
+:where(.cells) :deep(.narrow .cell) {
   padding: 0 7px;
 }
-.cells :deep(.cell:hover) {
+:where(.cells) :deep(.cell:hover) {
   background: rgb(var(--v-theme-pencil-wash), 0.6);
 }
-.cells :deep(.cell.at) {
+:where(.cells) :deep(.cell.at) {
   box-shadow: inset 0 -3px 0 var(--pencil);
 }
-.cells :deep(.cell:focus-visible) {
+:where(.cells) :deep(.cell:focus-visible) {
   outline-offset: -2px;
 }
-.cells :deep(.text) {
+:where(.cells) :deep(.text) {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.cells :deep(.end) {
+:where(.cells) :deep(.end) {
   margin-left: auto;
 }
-.cells :deep(.none) {
+:where(.cells) :deep(.none) {
   padding: 10px var(--edge);
 }
 </style>

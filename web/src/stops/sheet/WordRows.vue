@@ -104,7 +104,7 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
 .tall th {
   height: 68px;
 }
-.tall .cell.stack {
+.cell.stack {
   flex-direction: column;
   align-items: flex-start;
   justify-content: center;
