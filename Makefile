@@ -54,9 +54,9 @@ bench: build browser
 	go run ./bench $(PAGES)
 
 # How far reading agrees with a browser on a folder of saved pages; with
-# DRAWN=-drawn as drawn by the program's browser.
+# RENDERED=-rendered as rendered by the program's browser.
 agree: browser
-	@go run ./e2e/agree $(DRAWN) $(DIR)
+	@go run ./e2e/agree $(RENDERED) $(DIR)
 
 shots: build browser
 	go run ./e2e/shots docs/screenshots

@@ -97,7 +97,7 @@ func TestFiguresAgree(t *testing.T) {
 		for _, path := range paths {
 			address := "http://" + host + path
 			if strings.HasPrefix(chainPage+"/", address) && path != "/" {
-				continue // drawn by script: TestDrawnPage
+				continue // drawn by script: TestRenderedPage
 			}
 			file := filepath.Join("../internal/practice/sites", host, path)
 			if strings.HasSuffix(path, "/") {

@@ -16,7 +16,7 @@ import (
 )
 
 // A page is decoded as the browser decodes it, whatever it and its server say.
-// Only undeclared UTF-8 is read as such, where a browser does so for files alone
+// Only undeclared UTF-8 is read as such, while a browser does so for files alone
 // (rule 1.1).
 func TestEncodings(t *testing.T) {
 	const (

@@ -96,7 +96,7 @@ func (s *screen) slow(latency time.Duration) {
 	require.NoError(s.t, err)
 }
 
-// fill types a text over what stands in a field, and again where the field was
+// fill types a text over what stands in a field, and again if the field was
 // drawn anew meanwhile and the typing went astray.
 func (s *screen) fill(css, text string) {
 	s.t.Helper()

@@ -14,7 +14,7 @@ import (
 	"inktally/e2e/agreement"
 	"inktally/e2e/browser"
 	"inktally/internal/fetch"
-	"inktally/internal/fetch/drawn"
+	"inktally/internal/fetch/render"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -117,19 +117,19 @@ var scripted = []string{
 }
 
 // Words, headings, image names and phrase counts of small traps are those that
-// the browser shows: as served, and as drawn by the program's own browser.
+// the browser shows: as served, and as rendered by the program's own browser.
 func TestTraps(t *testing.T) {
 	all := append(append([]string{}, traps...), scripted...)
 	server := trapServer(t, all)
-	pages := drawn.New(drawn.Options{Web: fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})})
+	pages := render.New(render.Options{Web: fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})})
 	defer pages.Close()
 	drawings := make([]*page.Page, len(all))
 	var group errgroup.Group
 	group.SetLimit(2)
 	for n := range all {
 		group.Go(func() error {
-			doc, err := pages.Draw(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), IgnoreRobots: true})
-			drawings[n] = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true})
+			doc, err := pages.Render(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), IgnoreRobots: true})
+			drawings[n] = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true})
 			return err
 		})
 	}
@@ -145,7 +145,7 @@ func TestTraps(t *testing.T) {
 			facts = browser.Settled(t, ctx)
 		}
 		r := agreement.Compare(drawings[n], facts, 0)
-		assert.Empty(t, r.Cause, "as drawn: %s\n%s\nbrowser: %q", trap, r.Detail, facts.Text)
+		assert.Empty(t, r.Cause, "as rendered: %s\n%s\nbrowser: %q", trap, r.Detail, facts.Text)
 	}
 }
 

@@ -153,11 +153,11 @@ func (m *measuring) fromWeb(ctx context.Context, typed string) error {
 	web := fetch.New(fetch.Options{Contact: m.web.contact})
 	ask := fetch.Request{Address: address, IgnoreRobots: m.ignoreRobots}
 	var doc fetch.Document
-	src := page.Source{Drawn: m.rendered}
+	src := page.Source{Rendered: m.rendered}
 	if m.rendered {
 		browser := m.web.browser(web)
 		defer browser.Close()
-		doc, err = browser.Draw(ctx, ask)
+		doc, err = browser.Render(ctx, ask)
 	} else if doc, err = web.Get(ctx, ask); err == nil {
 		src.Sheets = web.Sheets(ctx, doc)
 	}

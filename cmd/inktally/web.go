@@ -1,7 +1,7 @@
 package main
 
 import (
-	"inktally/internal/fetch/drawn"
+	"inktally/internal/fetch/render"
 
 	"github.com/spf13/cobra"
 )
@@ -18,6 +18,6 @@ func (f *webFlags) flags(cmd *cobra.Command) {
 }
 
 // browser returns the browser that renders pages through web.
-func (f *webFlags) browser(web drawn.Web) *drawn.Browser {
-	return drawn.New(drawn.Options{Web: web, URL: f.browserURL, Path: f.browserPath})
+func (f *webFlags) browser(web render.Web) *render.Browser {
+	return render.New(render.Options{Web: web, URL: f.browserURL, Path: f.browserPath})
 }

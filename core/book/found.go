@@ -15,9 +15,9 @@ type FoundPhrase struct {
 	Text       string
 	Volume     *int
 	Difficulty *int
-	// Position is that in the organic results, 0 where it is not known.
+	// Position is that in the organic results, 0 if it is not known.
 	Position int
-	// Address is the page that is found, empty where it is not known.
+	// Address is the page that is found, empty if it is not known.
 	Address string
 }
 

@@ -23,7 +23,7 @@ type Image struct {
 }
 
 // Propose returns a better name with its extension for each image, empty
-// where it has none to give (rule 4.3). wishes are what names may say, in
+// if it has none to give (rule 4.3). wishes are what names may say, in
 // order of worth: the leads of the page's families, then services with the
 // home town, then on a home page communities. taken are the names that the
 // site has.

@@ -173,7 +173,7 @@ func (j *Judge) holdsFamily(words []string) bool {
 }
 
 // holdsHalf tells whether half of the words of a family stand in a name, which
-// then is near where the client's services are not known.
+// then is near if the client's services are not known.
 func (j *Judge) holdsHalf(stems []string) bool {
 	if len(j.services) > 0 || !slices.ContainsFunc(stems, func(s string) bool { return j.ofPhrases[s] }) {
 		return false

@@ -31,7 +31,7 @@ type Service struct {
 	Name string
 	// Words are other words for it: chimney cleaning, for a chimney sweep.
 	Words []string
-	// Worth is what one job brings, 0 where that is not known.
+	// Worth is what one job brings, 0 if that is not known.
 	Worth float64
 }
 

@@ -101,7 +101,7 @@ func ReasonCodes() []ReasonCode {
 	return []ReasonCode{IsClient, ListTitle, ManyListings, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand}
 }
 
-// Domain returns the registrable domain of an address, the host where it has
+// Domain returns the registrable domain of an address, the host if it has
 // none, empty for what is no address.
 func Domain(address string) string {
 	u, err := url.Parse(address)

@@ -92,7 +92,7 @@ func (d data) name(v any, depth int) {
 	}
 }
 
-// part is a value itself where only its @id stands.
+// part is a value itself if only its @id stands.
 func (d data) part(v any) (part any, id string) {
 	if o, ok := v.(map[string]any); ok && len(o) == 1 {
 		if id, ok := o["@id"].(string); ok && d.named[id] != nil {

@@ -1,7 +1,7 @@
 package page
 
 // Rules is the version of the rules that a page is read by. What was kept by
-// another version is read anew; TestRulesVersion fails where a change of the
+// another version is read anew; TestRulesVersion fails if a change of the
 // rules forgot it.
 const Rules = 1
 

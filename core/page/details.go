@@ -33,7 +33,7 @@ type Details struct {
 	// Vague are the catch-all words for the places around (rule 5.3).
 	Vague []string
 	// Baked are the files of large images with hardly any text near them: words
-	// may be part of the picture, where no search finds them.
+	// may be part of the picture, in which no search finds them.
 	Baked []string
 	// Testimonials counts quotations and blocks marked as reviews.
 	Testimonials int

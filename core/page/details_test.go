@@ -42,7 +42,7 @@ func TestDetails(t *testing.T) {
 }
 
 // A page that does not tell its language is told by its small words, and by
-// its letters where those do not decide.
+// its letters if those do not decide.
 func TestLanguageOfPage(t *testing.T) {
 	for want, text := range map[string]string{
 		"en": "The sweep comes to the house with a brush and a bag, and we leave the room as it was. That is all we do for you.",

@@ -12,7 +12,7 @@ const (
 	detectBytes = 64 << 10 // of a page that are looked at
 	detectLeast = 24       // bytes beyond ASCII, in different words, that a guess needs
 	// detectSure is from which of a hundred a guess is taken. The rarer scripts of
-	// one byte a letter get some 30 where they are right.
+	// one byte a letter get some 30 if they are right.
 	detectSure = 25
 	// detectClear is by how much a guess must beat the western letters, which most
 	// old pages are written in.
@@ -20,7 +20,7 @@ const (
 )
 
 // undeclared finds the encoding of a page that nobody tells, by its letters;
-// where they tell nothing it is the one of most old pages (rule 1.1).
+// if they say nothing it is the one of most old pages (rule 1.1).
 func undeclared(body []byte) (enc encoding.Encoding, name string) {
 	if utf8.Valid(body) {
 		return encoding.Nop, "utf-8"
@@ -31,7 +31,7 @@ func undeclared(body []byte) (enc encoding.Encoding, name string) {
 	return enc, name
 }
 
-// guess returns the likeliest encoding of a page, empty where none is likely.
+// guess returns the likeliest encoding of a page, empty if none is likely.
 // Other alphabets are told by the words beyond ASCII alone, western ones with a
 // few letters of their own by all words; the clearer guess counts.
 func guess(body []byte) string {
@@ -48,7 +48,7 @@ func guess(body []byte) string {
 }
 
 // likeliest returns the likeliest encoding of a text and by how much it beats
-// the western ones, 0 where it does not.
+// the western ones, 0 if it does not.
 func likeliest(d *chardet.Detector, text []byte) (best string, clear int) {
 	guesses, err := d.DetectAll(text)
 	if err != nil {

@@ -347,7 +347,7 @@ func (w *walker) plain(a *attributes) bool {
 	return w.sheet.Empty() && a.style == "" && !a.hidden
 }
 
-// replaced ends a block at a box without text, such as a field, where it is
+// replaced ends a block at a box without text, such as a field, if it is
 // made a block.
 func (w *walker) replaced(n *html.Node, a *attributes, parent *context) {
 	if w.plain(a) || parent.hidden {

@@ -7,7 +7,7 @@ import (
 )
 
 const (
-	thinWords   = 60 // words under which a page may be drawn by script (rule 1.5)
+	thinWords   = 60 // words under which a page may be built by script (rule 1.5)
 	manyScripts = 3
 )
 
@@ -135,7 +135,7 @@ func (p *Page) Lead() int {
 
 func (w *walker) warn() {
 	p := w.page
-	if !w.drawn && p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
+	if !w.rendered && p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
 		p.Warnings = append(p.Warnings, DrawnByScript)
 	}
 	if p.Words.Seen == 0 {

@@ -88,7 +88,7 @@ func side(size string) (float64, bool) {
 	return n, err == nil
 }
 
-// pixels is a side for lists, 0 where it is not known.
+// pixels is a side for lists, 0 if it is not known.
 func pixels(size string) int {
 	if n, ok := side(size); ok && n >= 1 && n < 1<<16 {
 		return int(n)

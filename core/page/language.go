@@ -78,7 +78,7 @@ func (p *Page) detectLanguage() string {
 }
 
 // vote tells the language of tokens by its small words: at least so many, one
-// in sixteen, and clearly more than those of any other. It is empty where that does
+// in sixteen, and clearly more than those of any other. It is empty if that does
 // not decide.
 func (p *Page) vote(lo, hi, least int) (winner spoken) {
 	votes := make([]int, len(languages))

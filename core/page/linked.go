@@ -163,7 +163,7 @@ func (w *walker) collectStyles(doc *html.Node, src Source) {
 	}
 }
 
-// addLinked adds a sheet by its address; it is false where it was not brought.
+// addLinked adds a sheet by its address; it is false if it could not be fetched.
 func (w *walker) addLinked(i style.Import, src Source, depth int) bool {
 	source, ok := src.Sheets[i.Address]
 	if !ok {

@@ -71,7 +71,7 @@ func (p *Page) AnchorText(l *Link) string {
 	return text.Collapse(strings.Join(pieces, " "))
 }
 
-// address makes the address of a link absolute where the page has one.
+// address makes the address of a link absolute if the page has one.
 func (p *Page) address(href string) string {
 	if p.URL == "" {
 		return strings.TrimSpace(href)

@@ -18,15 +18,15 @@ type Source struct {
 	URL string
 	// ContentType is the HTTP header, empty when there was none.
 	ContentType string
-	// Base is what relative addresses start from where that is not URL: the
+	// Base is what relative addresses start from if that is not URL: the
 	// path of a saved file.
 	Base string
 	// Sheets are the texts of the linked style sheets by their address, as
 	// Linked and Imports name them. Nil says that none were asked for.
 	Sheets map[string]string
-	// Drawn tells that the page was taken down as a browser drew it, so that no
+	// Rendered tells that the page was taken down as a browser rendered it, so that no
 	// script has more to add.
-	Drawn bool
+	Rendered bool
 	// Cache keeps parsed sheets between pages; it may be nil.
 	Cache *style.Cache
 }
@@ -47,7 +47,7 @@ func Read(body []byte, src Source) *Page {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
-	w := walker{page: p, drawn: src.Drawn}
+	w := walker{page: p, rendered: src.Rendered}
 	w.body.Grow(len(body) * 3 / 4)
 	p.Blocks = make([]Block, 0, len(body)/bytesPerBlock)
 	if mayHaveStyles(body) {
@@ -122,7 +122,7 @@ type context struct {
 	quoted       bool // inside a testimonial
 	item         bool // inside an item of structured data
 	svg, svgText bool
-	ancestors    style.Ancestry // classes and ids, where there are style sheets
+	ancestors    style.Ancestry // classes and ids, if there are style sheets
 	vars         *style.Vars    // the custom properties that hold here
 	node         *html.Node     // the innermost element
 }
@@ -130,7 +130,7 @@ type context struct {
 // walker gathers the facts of a page in one walk over its tree.
 type walker struct {
 	page        *Page
-	drawn       bool
+	rendered    bool
 	sheet       style.Cascade
 	body        strings.Builder
 	visible     gatherer

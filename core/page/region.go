@@ -11,7 +11,7 @@ import (
 
 // landmark tells the region that an element opens by its tag or ARIA role.
 // sectioned says that it stands inside an article, section, main, aside or
-// nav, where a header or footer belongs to that part and not to the page.
+// nav, if a header or footer belongs to that part and not to the page.
 func landmark(a atom.Atom, role string, sectioned bool) (Region, bool) {
 	switch strings.ToLower(role) {
 	case "banner":

@@ -29,7 +29,7 @@ func (w *walker) data(n *html.Node) {
 	}
 }
 
-// embedded counts films and maps. A frame shows a map or a film where its
+// embedded counts videos and maps. A frame shows a map or a video if its
 // address or title says so.
 func (w *walker) embedded(n *html.Node) {
 	s := &w.page.structure

@@ -11,7 +11,7 @@ type Corrections struct {
 	// Ties are words that mean the same.
 	Ties Ties
 	// With names, for a phrase, another one with whose family it stands, or
-	// itself where it stands alone; both as their tokens, parted by spaces.
+	// itself if it stands alone; both as their tokens, parted by spaces.
 	With map[string]string
 	// Small are small words beside those of the language.
 	Small []string
@@ -49,7 +49,7 @@ func (l *Language) tie(ties Ties) {
 	}
 }
 
-// spellingsAsTies takes other spellings of places word by word, where they
+// spellingsAsTies takes other spellings of places word by word, if they
 // have as many words as the name.
 func spellingsAsTies(places []place.Place) (ties Ties) {
 	for _, p := range places {

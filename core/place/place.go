@@ -49,7 +49,7 @@ func (p Place) Forms() [][]string {
 }
 
 // StateForms returns the forms of the place's state as tokens: its name and
-// its abbreviation where it is one of the known states.
+// its abbreviation if it is one of the known states.
 func (p Place) StateForms() [][]string {
 	if strings.TrimSpace(p.State) == "" {
 		return nil

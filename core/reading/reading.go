@@ -26,7 +26,7 @@ func Sources() []Source { return []Source{FromWeb, FromBrowser, FromFile, FromAr
 // Mode is how a page of the web is to be read.
 type Mode string
 
-// The modes; Automatic renders a page only if a script draws it.
+// The modes; Automatic renders a page only if a script builds it.
 const (
 	Automatic Mode = ""
 	Served    Mode = "served"

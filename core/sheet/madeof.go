@@ -132,7 +132,7 @@ func (c *counted) text(r run) string {
 	return strings.Join(words, " ")
 }
 
-// list lists the sequences that occur twice or more. One is left out where a
+// list lists the sequences that occur twice or more. One is left out if a
 // longer one that holds it occurs as often.
 func (c *counted) list() []Sequence {
 	covered := map[run]bool{}

@@ -25,7 +25,7 @@ var kindWords = []struct {
 	{Article, []string{"blog", "news", "article", "articles", "faq", "tips"}},
 }
 
-// Guess tells what a page is for by its address and, where it was read, its
+// Guess tells what a page is for by its address and, if it was read, its
 // title and h1: of several services and places the one that all of them name.
 // service and place are empty for none of its own, and for the home town.
 func Guess(address, title, h1, home string, judge *intent.Judge) (kind Kind, service, place string) {
@@ -56,7 +56,7 @@ func Guess(address, title, h1, home string, judge *intent.Judge) (kind Kind, ser
 	return Other, "", ""
 }
 
-// agreed is the one service and the one place that the texts name: where they
+// agreed is the one service and the one place that the texts name: if they
 // name different ones there is none.
 func agreed(judge *intent.Judge, texts ...string) (service, place string) {
 	services, places := map[string]bool{}, map[string]bool{}

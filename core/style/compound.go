@@ -113,7 +113,7 @@ func isHex(c byte) bool {
 }
 
 // attributeEnd is the length of the [...] at the beginning of s, all of s
-// where it is not closed.
+// if it is not closed.
 func attributeEnd(s string) int {
 	var quote byte
 	for i := range len(s) {

@@ -42,7 +42,7 @@ type declaration struct {
 	property  property
 	value     uint8
 	important bool
-	// raw is the value where it holds a var(), to be put in when it is known.
+	// raw is the value if it holds a var(), to be put in when it is known.
 	raw string
 	// addresses are those of background images.
 	addresses []string

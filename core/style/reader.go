@@ -106,7 +106,7 @@ func (r *reader) block(in place) {
 	}
 }
 
-// declaration reads name: value. Where that is none it goes back and is false.
+// declaration reads name: value. If that is none it goes back and is false.
 func (r *reader) declaration(set *declarations) bool {
 	start, name := r.at, r.tokens[r.at]
 	r.at++
@@ -242,7 +242,7 @@ func (r *reader) blanks() {
 	}
 }
 
-// skip goes behind the next token, and where it opens a bracket behind the one
+// skip goes behind the next token, and if it opens a bracket behind the one
 // that closes it.
 func (r *reader) skip() {
 	var closers []css.TokenType
@@ -276,7 +276,7 @@ func joined(tokens []css.Token) string {
 }
 
 // parseImport reads url(x) or "x", a layer, supports() and a media query list.
-// It is not ok where the import does not hold.
+// It is not ok if the import does not hold.
 func parseImport(values []css.Token) (i Import, ok bool) {
 	r := reader{tokens: values}
 	for r.kind() != css.ErrorToken && i.Address == "" {

@@ -75,7 +75,7 @@ func unnest(selector, outer string) string {
 type variant struct {
 	selector string
 	// weighs is the selector whose specificity counts: with the heaviest of
-	// each :is, and without :where. Empty where it is the selector itself.
+	// each :is, and without :where. Empty if it is the selector itself.
 	weighs string
 }
 
@@ -162,7 +162,7 @@ func firstList(selector string) (at int, name string) {
 	return at, name
 }
 
-// closing finds the bracket that closes the one at open, -1 where none does.
+// closing finds the bracket that closes the one at open, -1 if none does.
 func closing(s string, open int) int {
 	depth := 0
 	for i := open; i < len(s); i++ {

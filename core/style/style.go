@@ -35,10 +35,10 @@ func (st *Style) Display(own, around Display) Display {
 	return shown
 }
 
-// Invisible tells whether visibility hides it, where that is as around it.
+// Invisible tells whether visibility hides it, if that is as around it.
 func (st *Style) Invisible(around bool) bool { return st.or(propVisibility, around) }
 
-// KeepsLines tells whether line ends count as such, where they do by default.
+// KeepsLines tells whether line ends count as such, if they do by default.
 func (st *Style) KeepsLines(byDefault bool) bool { return st.or(propWhiteSpace, byDefault) }
 
 // SkipsContent tells whether content-visibility hides what it holds.
@@ -57,7 +57,7 @@ func (st *Style) Backgrounds() (addresses []string, own bool) {
 	return st.backgrounds, st.by[propBackground]&priorityInline != 0
 }
 
-// put sets a property where nothing stronger stands.
+// put sets a property if nothing stronger stands.
 func (st *Style) put(d declaration, by uint64) {
 	if st.set[d.property] && by < st.by[d.property] {
 		return
@@ -69,7 +69,7 @@ func (st *Style) put(d declaration, by uint64) {
 	}
 }
 
-// putCustom sets a custom property where nothing stronger stands.
+// putCustom sets a custom property if nothing stronger stands.
 func (st *Style) putCustom(c custom, by uint64) {
 	if st.customs == nil {
 		st.customs = map[string]weighed{}

@@ -39,7 +39,7 @@ func foreign(name string) bool {
 	return false
 }
 
-// known tells whether a value is one that a property can have, where it is
+// known tells whether a value is one that a property can have, if it is
 // among those that are read here.
 func known(name, value string) bool {
 	d, reads := declaration{}, false

@@ -27,7 +27,7 @@ func (v *Vars) lookup(name string) (string, bool) {
 }
 
 // substitute puts custom properties in for each var(--name, fallback). It is
-// not ok where one has neither value nor fallback.
+// not ok if one has neither value nor fallback.
 func (v *Vars) substitute(value string) (string, bool) {
 	for range maxSubstitutions {
 		if len(value) > maxValue {

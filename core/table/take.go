@@ -43,7 +43,7 @@ func Number(s string) (int, bool) {
 	return int(n*factor + .5), true
 }
 
-// Row is a phrase of a list with its figures, nil where there are none.
+// Row is a phrase of a list with its figures, nil if there are none.
 type Row struct {
 	Phrase                       string
 	Volume, Difficulty, Position *int

@@ -79,7 +79,7 @@ func (c *cut) take(i int) {
 }
 
 // with adds target i and all that it depends on to list, but for what fits
-// already. It is not ok where one of them was dropped.
+// already. It is not ok if one of them was dropped.
 func (c *cut) with(i int, list []int) ([]int, bool) {
 	if c.fits[i] || slices.Contains(list, i) {
 		return list, true

@@ -11,7 +11,7 @@ import (
 // page has ten thousand of them and more.
 type Token struct {
 	start int32
-	size  uint8 // in bytes; tooLong where it does not fit
+	size  uint8 // in bytes; tooLong if it does not fit
 	flags uint8
 	key   uint16
 }
@@ -241,7 +241,7 @@ func (s *scanner) sign(c class) {
 }
 
 // word takes the most common case at once: a token of lower-case letters and
-// digits with a blank behind it. It is false where that is not what comes.
+// digits with a blank behind it. It is false if that is not what comes.
 func (s *scanner) word() bool {
 	text, i := s.text, s.i+1
 	for i+8 <= len(text) {

@@ -23,7 +23,7 @@ func within(x uint64, lo, hi byte) uint64 {
 }
 
 // lowerRun returns how many bytes from s[i] on are lower-case ASCII letters or
-// digits, at most so many as can be told at once; n is 8 where all are.
+// digits, at most so many as can be told at once; n is 8 if all are.
 func lowerRun(s string, i int) (n int) {
 	x := eight(s, i)
 	wide := x & highs

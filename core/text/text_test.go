@@ -123,7 +123,7 @@ func TestStem(t *testing.T) {
 	assert.NotEqual(t, stem("sweep"), stem("sweeper"))
 }
 
-// Counting in pieces equals counting whole, where the pieces are parted by
+// Counting in pieces equals counting whole, if the pieces are parted by
 // white space, and tokens never leave their text.
 func TestScanProperties(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {

@@ -18,7 +18,7 @@ type Rules struct {
 	// beside its lead count.
 	Others float64
 	// Aims are the positions to aim at, by difficulty; Else beyond them and
-	// Unknown where no difficulty is known.
+	// Unknown if no difficulty is known.
 	Aims          [3]Aim
 	Else, Unknown int
 	// Soon and Late are the months that it takes at a difficulty up to SoonAt,
@@ -87,7 +87,7 @@ func (r Rules) Months(difficulty *int) float64 {
 
 // Member is what is known of the search for one phrase of a family.
 type Member struct {
-	// Volume is searches a month, nil where it is not known: it counts as none.
+	// Volume is searches a month, nil if it is not known: it counts as none.
 	Volume *int
 	// Position is today's, 0 for none.
 	Position int
@@ -106,7 +106,7 @@ type Estimate struct {
 	// Map are the visits of the places in the map pack, shown beside the others
 	// and never added to them (rule 7.1).
 	Map [3]float64
-	// Worth is the gain in money, 0 where that is not known.
+	// Worth is the gain in money, 0 if that is not known.
 	Worth float64
 }
 

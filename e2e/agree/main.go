@@ -1,12 +1,12 @@
 // Command agree holds the reading of saved pages against a browser's:
 //
-//	agree [-drawn] FOLDER
+//	agree [-rendered] FOLDER
 //
 // It loads every .html file below the folder in Chromium, compares words seen,
 // headings, image names and the counts of the page's own most frequent phrases,
 // and reports what differs, by cause. Pages agree when their words are within
 // 1 % and all else is equal. Pages are compared as served, their scripts off;
-// or as drawn, their scripts on and read through the program's browser.
+// or as rendered, their scripts on and read through the program's browser.
 package main
 
 import (
@@ -29,23 +29,23 @@ import (
 	"inktally/e2e/agreement"
 	"inktally/e2e/browser"
 	"inktally/internal/fetch"
-	"inktally/internal/fetch/drawn"
+	"inktally/internal/fetch/render"
 )
 
 func main() {
-	asDrawn := flag.Bool("drawn", false, "compare the pages as drawn")
+	asRendered := flag.Bool("rendered", false, "compare the pages as rendered")
 	flag.Parse()
 	if flag.NArg() != 1 {
 		fmt.Fprintln(os.Stderr, "agree: give a folder of saved pages")
 		os.Exit(1)
 	}
-	if err := run(flag.Arg(0), *asDrawn); err != nil {
+	if err := run(flag.Arg(0), *asRendered); err != nil {
 		fmt.Fprintln(os.Stderr, "agree:", err)
 		os.Exit(1)
 	}
 }
 
-func run(dir string, asDrawn bool) error {
+func run(dir string, asRendered bool) error {
 	files, err := pagesBelow(dir)
 	if err != nil {
 		return err
@@ -54,18 +54,18 @@ func run(dir string, asDrawn bool) error {
 	server := httptest.NewServer(serveFiles(dir))
 	defer server.Close()
 	read := served(dir, server.URL)
-	if asDrawn {
+	if asRendered {
 		web := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }})
-		pages := drawn.New(drawn.Options{Web: web})
+		pages := render.New(render.Options{Web: web})
 		defer pages.Close()
-		read = asBrowserDraws(pages, server.URL)
+		read = asBrowserRenders(pages, server.URL)
 	}
 	ctx, end, err := browser.Open(context.Background(), map[string]any{"host-resolver-rules": "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	if err != nil {
 		return err
 	}
 	defer end()
-	if !asDrawn {
+	if !asRendered {
 		if err := browser.NoScripts(ctx); err != nil {
 			return err
 		}
@@ -148,7 +148,7 @@ func served(dir, site string) reader {
 	}
 }
 
-// address is where a site of the files has one.
+// address is that of a file in the site.
 func address(site, file string) string {
 	path := filepath.ToSlash(file)
 	if filepath.Base(file) == "index.html" {
@@ -157,13 +157,13 @@ func address(site, file string) string {
 	return site + (&url.URL{Path: "/" + path}).String()
 }
 
-// asBrowserDraws reads files from a site of them through the program's browser.
-func asBrowserDraws(b *drawn.Browser, site string) reader {
+// asBrowserRenders reads files from a site of them through the program's browser.
+func asBrowserRenders(b *render.Browser, site string) reader {
 	return func(ctx context.Context, file string) (*page.Page, string, error) {
-		doc, err := b.Draw(ctx, fetch.Request{Address: address(site, file), IgnoreRobots: true})
+		doc, err := b.Render(ctx, fetch.Request{Address: address(site, file), IgnoreRobots: true})
 		if err != nil {
 			return nil, "", err
 		}
-		return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true}), doc.URL, nil
+		return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true}), doc.URL, nil
 	}
 }

@@ -18,7 +18,7 @@ import (
 
 // Result is what was compared on a page and how it differs.
 type Result struct {
-	// Cause is what differs, empty where all agrees; Detail shows where.
+	// Cause is what differs, empty if all agrees; Detail shows where.
 	Cause, Detail string
 	// Words, Headings, Images and Found are how much was compared; Found counts
 	// occurrences of phrases.

@@ -24,7 +24,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// pen draws every page as so many words, or fails.
+// pen renders every page as so many words, or fails.
 type pen struct {
 	words int
 	err   error
@@ -32,7 +32,7 @@ type pen struct {
 
 func (p *pen) Available() bool { return true }
 
-func (p *pen) Draw(_ context.Context, r fetch.Request) (fetch.Document, error) {
+func (p *pen) Render(_ context.Context, r fetch.Request) (fetch.Document, error) {
 	return fetch.Document{URL: r.Address, ContentType: "text/html; charset=utf-8", Body: []byte(words(p.words))}, p.err
 }
 
@@ -57,7 +57,7 @@ func column(t *testing.T, a *app.App, client, pageID int64, at int) view.Column 
 	return s.Columns[at]
 }
 
-// A page drawn by script is drawn by itself; a choice for the page beats that,
+// A page that a script builds is rendered by itself; a choice for the page beats that,
 // and a drawing that fails leaves the page as served, with a note.
 func TestReadModes(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": words(70), "http://one.example/": shell}}
@@ -83,7 +83,7 @@ func TestReadModes(t *testing.T) {
 	assert.Equal(t, view.ReadMode(reading.Served), c.Mode)
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
-	assert.Equal(t, -1, s.Target.MarkOf, "a page that was not drawn is nobody's mark")
+	assert.Equal(t, -1, s.Target.MarkOf, "a page that was not rendered is nobody's mark")
 	read("http://brindle.example/", reading.Rendered)
 	assert.Equal(t, 90, column(t, a, client, home, 0).Words.Seen)
 

@@ -42,7 +42,7 @@ type Request struct {
 	Address string
 	// IgnoreRobots reads the page although its robots.txt asks programs not to.
 	IgnoreRobots bool
-	// ETag and LastModified are those of the last reading, where it is at hand:
+	// ETag and LastModified are those of the last reading, if it is at hand:
 	// a page that has not changed is then not sent again.
 	ETag, LastModified string
 }
@@ -64,7 +64,7 @@ type Fetcher struct {
 type Options struct {
 	// Guard decides which addresses may be connected to; nil is Public.
 	Guard Guard
-	// Dial takes the place of the guarded dialer where it is given.
+	// Dial takes the place of the guarded dialer if it is given.
 	Dial func(ctx context.Context, network, address string) (net.Conn, error)
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration

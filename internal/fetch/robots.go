@@ -56,9 +56,9 @@ func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
 	return nil
 }
 
-// askRobots reads a site's robots.txt. Where a site has none, or does not
-// answer at all, nothing is forbidden; where it fails to say, everything is
-// (RFC 9309). It is not ok where the answer is not to be kept.
+// askRobots reads a site's robots.txt. If a site has none, or does not
+// answer at all, nothing is forbidden; if it fails to say, everything is
+// (RFC 9309). It is not ok if the answer is not to be kept.
 func (f *Fetcher) askRobots(ctx context.Context, site string) (data *robotstxt.RobotsData, ok bool) {
 	ctx, cancel := context.WithTimeout(context.WithValue(ctx, minding{}, nil), robotsTime)
 	defer cancel()

@@ -9,7 +9,7 @@ import (
 )
 
 // answered sends a question to a source and decodes its answer. found is false
-// where the source knows nothing of it (404). The errors are faults.
+// if the source knows nothing of it (404). The errors are faults.
 func answered(req *http.Request, source string, into any) (found bool, err error) {
 	resp, err := http.DefaultClient.Do(req)
 	if err != nil {

@@ -39,7 +39,7 @@ func (d Demand) Phrases(ctx context.Context, phrases []string, place string) ([]
 	return d.ask(ctx, http.MethodPost, "/phrases", body)
 }
 
-// Found returns what a site is found for; nothing where the source does not
+// Found returns what a site is found for; nothing if the source does not
 // know the site.
 func (d Demand) Found(ctx context.Context, site string) ([]Demanded, error) {
 	return d.ask(ctx, http.MethodGet, "/found?"+url.Values{"site": {site}}.Encode(), nil)

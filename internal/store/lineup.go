@@ -27,7 +27,7 @@ type Entry struct {
 	Reviews *int
 }
 
-// Lineup returns the lineup of a client, ErrNotFound where none was recorded.
+// Lineup returns the lineup of a client, ErrNotFound if none was recorded.
 func (t *Tx) Lineup(client int64) (l Lineup, err error) {
 	var recorded string
 	err = t.one(`SELECT client_id, phrase, place, device, looked_at, ads, recorded_at FROM lineups WHERE client_id = ?`,

@@ -22,7 +22,7 @@ import (
 //go:embed migrations
 var migrations embed.FS
 
-// ErrNotFound is returned where an id has no row.
+// ErrNotFound is returned if an id has no row.
 var ErrNotFound = errors.New("not found")
 
 // DB is an open store. It is safe for concurrent use: one writer, many
@@ -31,7 +31,7 @@ type DB struct {
 	writer, reader *sql.DB
 }
 
-// Open opens the file at path, makes it where it is missing and brings its
+// Open opens the file at path, makes it if it is missing and brings its
 // tables up to date.
 func Open(ctx context.Context, path string) (*DB, error) {
 	writer, err := open(path, url.Values{"_txlock": {"immediate"}})

@@ -65,7 +65,7 @@ type PageDraft struct {
 	Place   string       `json:"place" required:"false" maxLength:"200"`
 }
 
-// Proposal is what a client's home page says of the business, where nothing was
+// Proposal is what a client's home page says of the business, if nothing was
 // entered yet. Fields that it says nothing of are empty.
 type Proposal struct {
 	Name     string `json:"name"`

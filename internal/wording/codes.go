@@ -92,7 +92,7 @@ func Refusal(r table.Refusal) string {
 func Warning(w page.Warning) string {
 	switch w {
 	case page.DrawnByScript:
-		return "drawn by script: the text may only be there in a browser"
+		return "a script builds this page: its text may only be there in a browser"
 	case page.NoText:
 		return "the page holds no text"
 	case page.TooDeep:

@@ -149,7 +149,7 @@ func (b *Book) ImportList(ctx context.Context, client int64, name string, body [
 	return report, b.put(ctx, client, name, []listOfSite{{site, taken}}, report)
 }
 
-// listOfSite is a list of phrases, of what a site is found for where it names
+// listOfSite is a list of phrases, of what a site is found for if it names
 // one.
 type listOfSite struct {
 	site string

@@ -12,7 +12,7 @@ import (
 )
 
 // Fetch reads a page from the web in the mode that was chosen for it.
-// Automatically it is rendered by a browser only if a script draws it; if that
+// Automatically it is rendered by a browser only if a script builds it; if that
 // cannot be done it is taken as served, with a note.
 func (r *Readings) Fetch(ctx context.Context, client int64, url string, mode store.ReadMode) (Incoming, error) {
 	ask := fetch.Request{Address: url, IgnoreRobots: mode.IgnoreRobots}
@@ -39,12 +39,12 @@ func (r *Readings) Fetch(ctx context.Context, client int64, url string, mode sto
 	return rendered, nil
 }
 
-// render reads a page as a browser draws it.
+// render reads a page as a browser renders it.
 func (r *Readings) render(ctx context.Context, ask fetch.Request) (Incoming, error) {
 	if r.Renderer == nil || !r.Renderer.Available() {
 		return Incoming{}, fault.New(fault.NoBrowser)
 	}
-	doc, err := r.Renderer.Draw(ctx, ask)
+	doc, err := r.Renderer.Render(ctx, ask)
 	return Incoming{Document: doc, Source: reading.FromBrowser, RobotsIgnored: ask.IgnoreRobots}, err
 }
 

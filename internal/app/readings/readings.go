@@ -27,12 +27,12 @@ type Fetcher interface {
 	Sheets(ctx context.Context, doc fetch.Document) map[string]string
 }
 
-// Renderer brings pages in as a browser draws them.
+// Renderer brings pages in as a browser renders them.
 type Renderer interface {
 	// Available tells whether there is a browser.
 	Available() bool
-	// Draw brings a page; its errors are faults.
-	Draw(ctx context.Context, r fetch.Request) (fetch.Document, error)
+	// Render brings a page; its errors are faults.
+	Render(ctx context.Context, r fetch.Request) (fetch.Document, error)
 }
 
 // Readings keeps readings. It is safe for concurrent use.
@@ -61,7 +61,7 @@ type Incoming struct {
 // read reads a page that came in.
 func (r *Readings) read(in Incoming) *page.Page {
 	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType, Base: in.Base,
-		Sheets: in.Sheets, Drawn: in.Source == reading.FromBrowser, Cache: &r.sheets})
+		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser, Cache: &r.sheets})
 }
 
 // Keep reads a page that came in and keeps it as a reading of a client under an

@@ -197,7 +197,7 @@ func (r *Runs) StopClient(ctx context.Context, client int64) {
 	}
 }
 
-// Last returns the newest run of a client, nil where there was none.
+// Last returns the newest run of a client, nil if there was none.
 func (r *Runs) Last(ctx context.Context, client int64) (*view.Run, error) {
 	var job store.Job
 	err := r.db.Read(ctx, func(tx *store.Tx) (err error) {

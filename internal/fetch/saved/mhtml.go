@@ -58,7 +58,7 @@ type parts struct {
 	byAddress   map[string][]byte // style sheets
 }
 
-// read takes a part or, where it has parts itself, these.
+// read takes a part or, if it has parts itself, these.
 func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) error {
 	if m.count++; m.count > maxParts || depth > maxNest {
 		return fault.New(fault.ArchiveTooMany, maxParts)

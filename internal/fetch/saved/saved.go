@@ -30,9 +30,9 @@ type File struct {
 type Page struct {
 	// File is the name of the file that it was in.
 	File string
-	// Document has an address only where the file tells one.
+	// Document has an address only if the file tells one.
 	Document fetch.Document
-	// Base is what relative addresses start from, where that is not the
+	// Base is what relative addresses start from, if that is not the
 	// document's address.
 	Base   string
 	Sheets map[string]string

@@ -58,6 +58,9 @@ async function use(fields: typeof list.value) {
   display: flex;
   gap: 6px;
 }
+.part button {
+  border-bottom: 1px dashed var(--pencil);
+}
 .press {
   padding: 3px 12px;
 }

@@ -1,4 +1,4 @@
-package drawn
+package render
 
 import (
 	"context"
@@ -29,7 +29,7 @@ const (
 	restless = 8 * time.Second
 )
 
-// visit is the drawing of one page.
+// visit is the rendering of one page.
 type visit struct {
 	web      Web
 	ctx      context.Context

@@ -1,4 +1,4 @@
-package drawn
+package render
 
 import (
 	"context"
@@ -87,19 +87,19 @@ func browser(t *testing.T, timeout time.Duration) *Browser {
 	return b
 }
 
-func draw(t *testing.T, b *Browser, address string) (fetch.Document, *page.Page) {
+func render(t *testing.T, b *Browser, address string) (fetch.Document, *page.Page) {
 	t.Helper()
-	doc, err := b.Draw(context.Background(), fetch.Request{Address: address})
+	doc, err := b.Render(context.Background(), fetch.Request{Address: address})
 	require.NoError(t, err)
-	return doc, page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Drawn: true})
+	return doc, page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true})
 }
 
-// A page drawn by script is read with what its scripts brought, what is hidden
+// A page rendered by script is read with what its scripts brought, what is hidden
 // by any sheet is hidden, and no picture and no font is loaded.
 func TestDrawnByScript(t *testing.T) {
 	server, loaded := shop(t)
 	b := browser(t, 0)
-	doc, p := draw(t, b, server.URL+"/")
+	doc, p := render(t, b, server.URL+"/")
 	assert.Equal(t, "Sweeps of Ostrey", p.Title)
 	var shown, hidden []string
 	for i := range p.Blocks {
@@ -123,17 +123,17 @@ func TestDrawnByScript(t *testing.T) {
 func TestDrawnOddities(t *testing.T) {
 	server, _ := shop(t)
 	b := browser(t, 0)
-	doc, p := draw(t, b, server.URL+"/moved")
+	doc, p := render(t, b, server.URL+"/moved")
 	assert.Equal(t, server.URL+"/there", doc.URL)
 	assert.Equal(t, []string{server.URL + "/moved"}, doc.Redirects)
 	assert.Equal(t, "There", p.Headings[0].Text)
-	doc, _ = draw(t, b, server.URL+"/led")
+	doc, _ = render(t, b, server.URL+"/led")
 	assert.Equal(t, server.URL+"/there", doc.URL)
-	_, p = draw(t, b, server.URL+"/ask")
+	_, p = render(t, b, server.URL+"/ask")
 	assert.Equal(t, "two", p.Text(1), "a dialog does not hold a page up")
-	_, p = draw(t, b, server.URL+"/tamper")
+	_, p = render(t, b, server.URL+"/tamper")
 	assert.Equal(t, "real", p.Text(0), "a page cannot reach into its reading")
-	_, p = draw(t, b, server.URL+"/never")
+	_, p = render(t, b, server.URL+"/never")
 	assert.Equal(t, "start", p.Text(0), "a page that never rests is read all the same")
 }
 
@@ -146,16 +146,16 @@ func TestDrawingFails(t *testing.T) {
 		"/crash": fault.RenderMemory,
 	} {
 		t.Run(path, func(t *testing.T) {
-			_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + path})
+			_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + path})
 			require.Error(t, err, path)
 			assert.True(t, fault.Is(err, want), "%v", err)
 		})
 	}
-	_, p := draw(t, b, server.URL+"/there")
+	_, p := render(t, b, server.URL+"/there")
 	assert.Equal(t, "There", p.Headings[0].Text)
 	ctx, cancel := context.WithCancel(context.Background())
 	time.AfterFunc(300*time.Millisecond, cancel)
-	_, err := b.Draw(ctx, fetch.Request{Address: server.URL + "/loop"})
+	_, err := b.Render(ctx, fetch.Request{Address: server.URL + "/loop"})
 	assert.ErrorIs(t, err, context.Canceled)
 }
 
@@ -163,12 +163,12 @@ func TestDrawingFails(t *testing.T) {
 func TestBrowserDies(t *testing.T) {
 	server, _ := shop(t)
 	b := browser(t, 0)
-	draw(t, b, server.URL+"/there")
+	render(t, b, server.URL+"/there")
 	require.NoError(t, chromedp.FromContext(b.running).Browser.Process().Kill())
-	_, p := draw(t, b, server.URL+"/there")
+	_, p := render(t, b, server.URL+"/there")
 	assert.Equal(t, "There", p.Headings[0].Text)
 	time.AfterFunc(200*time.Millisecond, func() { _ = chromedp.FromContext(b.running).Browser.Process().Kill() })
-	_, p = draw(t, b, server.URL+"/") // lost while it draws
+	_, p = render(t, b, server.URL+"/") // lost while it renders
 	assert.Equal(t, "Sweeps of Ostrey", p.Title)
 }
 
@@ -199,7 +199,7 @@ func TestGuardHolds(t *testing.T) {
 	b := New(Options{Web: web})
 	require.True(t, b.Available())
 	defer b.Close()
-	_, p := draw(t, b, server.URL)
+	_, p := render(t, b, server.URL)
 	assert.Equal(t, "Fine", p.Headings[0].Text)
 	assert.Zero(t, reached.Load())
 }
@@ -209,7 +209,7 @@ func TestNoBrowser(t *testing.T) {
 	t.Setenv("PATH", t.TempDir())
 	b := New(Options{})
 	assert.False(t, b.Available())
-	_, err := b.Draw(context.Background(), fetch.Request{Address: "http://shop.example/"})
+	_, err := b.Render(context.Background(), fetch.Request{Address: "http://shop.example/"})
 	assert.True(t, fault.Is(err, fault.NoBrowser))
 }
 
@@ -217,14 +217,14 @@ func TestNoBrowser(t *testing.T) {
 func TestBrowserElsewhere(t *testing.T) {
 	server, _ := shop(t)
 	local := browser(t, 0)
-	draw(t, local, server.URL+"/there")
+	render(t, local, server.URL+"/there")
 	b := New(Options{Web: local.options.Web, URL: "http://127.0.0.1:1/"})
 	assert.True(t, b.Available())
-	_, err := b.Draw(context.Background(), fetch.Request{Address: server.URL + "/there"})
+	_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/there"})
 	assert.True(t, fault.Is(err, fault.BrowserNotStart), "%v", err)
 	b = New(Options{Web: local.options.Web, URL: elsewhere(t, local.options.Path)})
 	defer b.Close()
-	_, p := draw(t, b, server.URL+"/")
+	_, p := render(t, b, server.URL+"/")
 	assert.Equal(t, "Sweeps of Ostrey", p.Title)
 }
 

@@ -1,12 +1,12 @@
-// Package drawn reads pages as a browser draws them, scripts and all.
+// Package render reads pages as a browser renders them, scripts and all.
 //
 // In goes an address; out comes the document as it stands after it was loaded
 // and has come to rest, as HTML that says by itself what is shown: each element
 // carries its computed display, and no style sheet is needed any more. The
 // browser opens no connection of its own: every request of the page is
 // answered through the fetcher, with its guard and its bounds, so that a page
-// that is drawn can reach nothing that a page that is fetched could not.
-package drawn
+// that is rendered can reach nothing that a page that is fetched could not.
+package render
 
 import (
 	"context"
@@ -25,14 +25,14 @@ import (
 	"github.com/chromedp/chromedp/remote"
 )
 
-// Width and Height are the screen that pages are drawn on (rule 1.2).
+// Width and Height are the screen that pages are rendered on (rule 1.2).
 const (
 	Width  = 1280
 	Height = 800
 )
 
 const (
-	atOnce    = 2 // pages that are drawn side by side
+	atOnce    = 2 // pages that are rendered side by side
 	startTime = 20 * time.Second
 	scriptMB  = 512 // memory that the scripts of a page may take
 )
@@ -44,10 +44,10 @@ type Web interface {
 	Welcome(ctx context.Context, address string) error
 }
 
-// Options say which browser draws.
+// Options say which browser renders.
 type Options struct {
 	Web Web
-	// Path is the program; where it is empty Chromium is looked for.
+	// Path is the program; if it is empty Chromium is looked for.
 	Path string
 	// URL is the DevTools address of a browser that runs elsewhere; it takes
 	// the place of a program on this machine.
@@ -56,13 +56,13 @@ type Options struct {
 	Timeout time.Duration
 }
 
-// Browser draws pages. It starts when it is first needed, is kept, and is
+// Browser renders pages. It starts when it is first needed, is kept, and is
 // started anew when it has died. It is safe for concurrent use.
 type Browser struct {
 	options Options
 	turns   chan struct{}
 	mu      sync.Mutex
-	running context.Context // nil where none runs
+	running context.Context // nil if none runs
 	end     func()
 }
 
@@ -82,7 +82,7 @@ func New(o Options) *Browser {
 	return &Browser{options: o, turns: make(chan struct{}, atOnce)}
 }
 
-// Available tells whether there is a browser to draw with.
+// Available tells whether there is a browser to render with.
 func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
 
 // Close ends the browser.
@@ -100,7 +100,7 @@ func (b *Browser) stop() {
 	b.running, b.end = nil, nil
 }
 
-// browser returns the running browser, started where none runs or where the
+// browser returns the running browser, started if none runs or if the
 // last one has died.
 func (b *Browser) browser() (context.Context, error) {
 	b.mu.Lock()
@@ -137,7 +137,7 @@ func (b *Browser) start() (ctx context.Context, end func(), err error) {
 	if b.options.URL != "" {
 		ctx, release = remote.NewAllocator(context.Background(), b.options.URL)
 	} else {
-		dir, err := os.MkdirTemp("", "inktally-drawn-")
+		dir, err := os.MkdirTemp("", "inktally-rendered-")
 		if err != nil {
 			return nil, nil, err
 		}
@@ -180,8 +180,8 @@ func flags(path, dir string) []chromedp.ExecAllocatorOption {
 	return out
 }
 
-// Draw reads the page at an address as it is drawn. The errors are faults.
-func (b *Browser) Draw(ctx context.Context, r fetch.Request) (fetch.Document, error) {
+// Render reads the page at an address as it is rendered. The errors are faults.
+func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, error) {
 	if !b.Available() {
 		return fetch.Document{}, fault.New(fault.NoBrowser)
 	}
@@ -196,15 +196,15 @@ func (b *Browser) Draw(ctx context.Context, r fetch.Request) (fetch.Document, er
 	case <-ctx.Done():
 		return fetch.Document{}, ctx.Err()
 	}
-	doc, err := b.draw(ctx, r.Address)
+	doc, err := b.render(ctx, r.Address)
 	if fault.Is(err, fault.BrowserLost) && ctx.Err() == nil {
-		doc, err = b.draw(ctx, r.Address)
+		doc, err = b.render(ctx, r.Address)
 	}
 	return doc, err
 }
 
-// draw draws a page in a tab of its own.
-func (b *Browser) draw(ctx context.Context, address string) (fetch.Document, error) {
+// render renders a page in a tab of its own.
+func (b *Browser) render(ctx context.Context, address string) (fetch.Document, error) {
 	running, err := b.browser()
 	if err != nil {
 		return fetch.Document{}, err
