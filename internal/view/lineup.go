@@ -47,7 +47,7 @@ type EntryWhy struct {
 
 // EntryOf shows an entry.
 func EntryOf(id int64, e lineup.Entry, rating *float64, reviews *int) Entry {
-	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, Name: e.Name, URL: e.URL, Rating: rating,
+	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL, Name: e.Name, Rating: rating,
 		Reviews: reviews, Kind: EntryKind(e.Kind), Reason: EntryWhy{EntryReason(e.Reason.Code), wording.Entry(e.Reason)}, Taken: e.Taken,
 		Open: lineup.Open(e)}
 }
