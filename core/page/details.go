@@ -4,6 +4,7 @@ import (
 	"regexp"
 	"strings"
 
+	"inktally/core/structured"
 	"inktally/core/text"
 )
 
@@ -26,7 +27,7 @@ type Details struct {
 	// Internal and External count the links with text, by where they lead.
 	Internal, External int
 	// Businesses are those that the page describes in structured data.
-	Businesses []DescribedBusiness
+	Businesses []structured.Business
 	// Placeholder are the visible blocks of left-over text, Foreign those in
 	// another language than the page's.
 	Placeholder, Foreign Passages
@@ -105,7 +106,7 @@ func (p *Page) findDetails() Details {
 		Videos: s.videos, Maps: s.maps, Testimonials: s.quotes,
 		Phones: []Phone{}, Mails: []string{}, Profiles: []string{}, Vague: []string{}, Baked: []string{},
 		Placeholder: Passages{Texts: []string{}}, Foreign: Passages{Texts: []string{}}}
-	d.Businesses = p.described()
+	d.Businesses = structured.Read(p.structure.data, p.structure.items, labelOf)
 	p.links(&d)
 	p.passages(&d)
 	for i := range p.Images {

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/structured"
+
 	"github.com/stretchr/testify/assert"
 )
 
@@ -27,7 +29,7 @@ func TestDetails(t *testing.T) {
 		Canonical: "/", Robots: "noindex, follow", Secure: true,
 		Phones: []Phone{{"207-555-0134", false}, {"(207) 555-0117", true}}, Mails: []string{"a@b.example"},
 		Forms: 1, Videos: 2, Maps: 1, Internal: 2, External: 1,
-		Businesses: []DescribedBusiness{{Type: "HomeBusiness", Name: "Brindle &amp; Ash", Phone: "207-555-0134",
+		Businesses: []structured.Business{{Type: "HomeBusiness", Name: "Brindle &amp; Ash", Phone: "207-555-0134",
 			Address: "14 Ropewalk Lane, Tarn Harbor", Hours: []string{"Mo-Fr 08:00-17:00"}, Areas: []string{"Ostrey", "Quillby"}, Profiles: []string{}}},
 		Placeholder: Passages{8, []string{"Lorem ipsum dolor sit amet, consectetur adipiscing elit."}},
 		Foreign:     Passages{18, []string{"Nous sommes les ramoneurs de la ville et nous venons chez vous dans la semaine avec nos outils."}},
@@ -97,14 +99,14 @@ func TestMicrodata(t *testing.T) {
 	<meta itemprop=openingHours content="Mo-Fr 09:00-17:00"><meta itemprop="areaServed" content=Quillby><meta itemprop="areaServed" content=Ostrey>
 	<a itemprop=sameAs href="https://people.example/ash">us</a></div>
 	<div itemscope itemtype=x/Offer><b itemprop=name>No business</b></div>`), Source{})
-	assert.Equal(t, []DescribedBusiness{{Type: "Plumber", Name: "Ash Wells", Phone: "207-555-0101", Address: "3 Quay, Ostrey",
+	assert.Equal(t, []structured.Business{{Type: "Plumber", Name: "Ash Wells", Phone: "207-555-0101", Address: "3 Quay, Ostrey",
 		Hours: []string{"Mo-Fr 09:00-17:00"}, Areas: []string{"Quillby", "Ostrey"}, Profiles: []string{"https://people.example/ash"}}}, p.Details().Businesses)
 	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
 }
 
 // The same business is found in whatever notation a page describes it.
 func TestBusinessInOtherNotations(t *testing.T) {
-	want := []DescribedBusiness{{Type: "Store", Name: "Ash Chimney", Phone: "207-555-0101", Address: "3 Quay, Ostrey, ME",
+	want := []structured.Business{{Type: "Store", Name: "Ash Chimney", Phone: "207-555-0101", Address: "3 Quay, Ostrey, ME",
 		Hours: []string{"Monday 08:00-17:00"}, Areas: []string{"Quillby", "Ostrey"}, Profiles: []string{"https://people.example/ash"}}}
 	const (
 		address = `{"@type":"PostalAddress","streetAddress":"3 Quay","addressLocality":"Ostrey","addressRegion":"ME"}`

@@ -6,6 +6,7 @@ import (
 	"net/url"
 	"strings"
 
+	"inktally/core/decode"
 	"inktally/core/style"
 
 	"golang.org/x/net/html"
@@ -17,13 +18,13 @@ const maxImports = 8
 
 // Linked returns the addresses of the style sheets that a page asks for, in
 // their order: linked ones that count on the screen, and those that its style
-// elements import. Whoever brings them hands their texts (SheetText)
+// elements import. Whoever brings them hands their texts (decode.Sheet)
 // to Read as Source.Sheets, under the same addresses.
 func Linked(body []byte, src Source) []string {
 	if plainText(src.ContentType) {
 		return nil
 	}
-	body = decode(body, src.ContentType)
+	body = decode.Page(body, src.ContentType)
 	if looksBinary(body) || !mayHaveStyles(body) {
 		return nil
 	}

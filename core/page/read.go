@@ -6,6 +6,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"inktally/core/decode"
 	"inktally/core/style"
 	"inktally/core/text"
 
@@ -34,7 +35,7 @@ type Source struct {
 // Read reads a page (rule 1).
 func Read(body []byte, src Source) *Page {
 	p := &Page{URL: src.URL}
-	body = decode(body, src.ContentType)
+	body = decode.Page(body, src.ContentType)
 	if looksBinary(body) {
 		p.Warnings = append(p.Warnings, NotHTML, NoText)
 		return p

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/decode"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"golang.org/x/text/encoding"
@@ -184,10 +186,10 @@ func TestSheetsInEveryEncoding(t *testing.T) {
 	} {
 		t.Run(name, func(t *testing.T) {
 			p := Read([]byte("<meta charset=utf-8><link rel=stylesheet href=a.css><p class=été>one<p class=печь>two"),
-				Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": SheetText(c.sheet, c.header)}})
+				Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": decode.Sheet(c.sheet, c.header)}})
 			want := 0
 			for _, class := range []string{western, cyrillic} {
-				if !strings.Contains(SheetText(c.sheet, c.header), class) {
+				if !strings.Contains(decode.Sheet(c.sheet, c.header), class) {
 					want++
 				}
 			}

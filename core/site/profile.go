@@ -10,6 +10,7 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/place"
+	"inktally/core/structured"
 	"inktally/core/text"
 )
 
@@ -27,7 +28,7 @@ type Profile struct {
 // and the town and the service out of the phrase that it is to be found for.
 func ProfileOf(p *page.Page, typed string) Profile {
 	d := p.Details()
-	var b page.DescribedBusiness
+	var b structured.Business
 	if len(d.Businesses) > 0 {
 		b = d.Businesses[0]
 	}

@@ -10,6 +10,7 @@ import (
 	"sync"
 	"time"
 
+	"inktally/core/decode"
 	"inktally/core/page"
 
 	"golang.org/x/sync/errgroup"
@@ -50,7 +51,7 @@ func FileSheets(doc Document) map[string]string {
 		}
 		defer file.Close()
 		raw, err := io.ReadAll(io.LimitReader(file, maxSheetBytes))
-		return page.SheetText(raw, ""), err == nil
+		return decode.Sheet(raw, ""), err == nil
 	})
 }
 
@@ -143,5 +144,5 @@ func (f *Fetcher) bringSheet(ctx context.Context, address string) (string, bool)
 	if err != nil {
 		return "", false
 	}
-	return page.SheetText(raw, resp.Header.Get("Content-Type")), true
+	return decode.Sheet(raw, resp.Header.Get("Content-Type")), true
 }

@@ -14,6 +14,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/decode"
 	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
@@ -220,7 +221,7 @@ func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, b
 			continue
 		}
 		if sheet, ok := look(address); ok && len(sheet) <= maxSheetBytes {
-			out[address] = page.SheetText(sheet, "")
+			out[address] = decode.Sheet(sheet, "")
 			wanted = append(wanted, page.Imports(out[address], address)...)
 		}
 	}

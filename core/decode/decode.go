@@ -1,4 +1,5 @@
-package page
+// Package decode turns the bytes of pages and style sheets into UTF-8.
+package decode
 
 import (
 	"bytes"
@@ -17,18 +18,18 @@ import (
 // marks are the byte order marks that count.
 var marks = [][]byte{[]byte("\xef\xbb\xbf"), []byte("\xfe\xff"), []byte("\xff\xfe")}
 
-// decode turns the bytes of a page into UTF-8 in the standard's order: by a byte
+// Page turns the bytes of a page into UTF-8 in the standard's order: by a byte
 // order mark, by what the server says, by what the page says, by its letters
-// (rule 1.1).
-func decode(body []byte, contentType string) []byte {
-	return decodeBy(body, contentType, declared)
+// (rule 1.1). contentType is the HTTP header, empty if there was none.
+func Page(body []byte, contentType string) []byte {
+	return by(body, contentType, declared)
 }
 
-// SheetText turns the bytes of a style sheet into UTF-8, by a byte order mark, by
+// Sheet turns the bytes of a style sheet into UTF-8, by a byte order mark, by
 // what the server says, by its @charset, by its letters (CSS Syntax 3.2).
 // contentType is the HTTP header, empty when there was none.
-func SheetText(sheet []byte, contentType string) string {
-	return string(decodeBy(sheet, contentType, func(sheet []byte) (encoding.Encoding, string) {
+func Sheet(sheet []byte, contentType string) string {
+	return string(by(sheet, contentType, func(sheet []byte) (encoding.Encoding, string) {
 		after, found := bytes.CutPrefix(sheet[:min(len(sheet), declaredWithin)], []byte(`@charset "`))
 		label, _, closed := bytes.Cut(after, []byte(`";`))
 		if !found || !closed {
@@ -38,13 +39,13 @@ func SheetText(sheet []byte, contentType string) string {
 	}))
 }
 
-func decodeBy(body []byte, contentType string, own func(body []byte) (encoding.Encoding, string)) []byte {
+func by(body []byte, contentType string, own func(body []byte) (encoding.Encoding, string)) []byte {
 	if slices.ContainsFunc(marks, func(mark []byte) bool { return bytes.HasPrefix(body, mark) }) {
 		decoded, _, err := transform.Bytes(unicode.BOMOverride(transform.Nop), body)
 		if err != nil {
 			return body
 		}
-		return decodeAs(decoded, nil, "utf-8")
+		return as(decoded, nil, "utf-8")
 	}
 	enc, name := charset.Lookup(charsetOf(contentType))
 	if enc == nil {
@@ -53,11 +54,11 @@ func decodeBy(body []byte, contentType string, own func(body []byte) (encoding.E
 	if enc == nil {
 		enc, name = undeclared(body)
 	}
-	return decodeAs(body, enc, name)
+	return as(body, enc, name)
 }
 
-// decodeAs decodes all of a text; what stands for nothing becomes U+FFFD.
-func decodeAs(body []byte, enc encoding.Encoding, name string) []byte {
+// as decodes all of a text; what stands for nothing becomes U+FFFD.
+func as(body []byte, enc encoding.Encoding, name string) []byte {
 	if name == "utf-8" {
 		if utf8.Valid(body) {
 			return body

@@ -1,4 +1,6 @@
-package page
+// Package structured reads what a page says of businesses in structured data:
+// JSON-LD and microdata.
+package structured
 
 import (
 	"encoding/json"
@@ -10,11 +12,10 @@ import (
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
-	"golang.org/x/net/html/atom"
 )
 
-// DescribedBusiness is what structured data says of a business.
-type DescribedBusiness struct {
+// Business is what structured data says of a business.
+type Business struct {
 	Type    string
 	Name    string
 	Phone   string
@@ -31,10 +32,11 @@ const (
 	maxBusinesses = 100 // of a page that are told
 )
 
-// described are the businesses of a page's structured data, each once.
-func (p *Page) described() []DescribedBusiness {
-	out := []DescribedBusiness{}
-	add := func(list []DescribedBusiness) {
+// Read reads the businesses of a page, each once: of its JSON-LD scripts and of
+// its outermost items of microdata. label is the text of an element.
+func Read(scripts []string, items []*html.Node, label func(*html.Node) string) []Business {
+	out := []Business{}
+	add := func(list []Business) {
 		for _, b := range list {
 			if len(out) < maxBusinesses && !hasBusiness(out, b) {
 				out = append(out, b)
@@ -42,7 +44,7 @@ func (p *Page) described() []DescribedBusiness {
 		}
 	}
 	var pieces []any
-	for _, raw := range p.structure.data {
+	for _, raw := range scripts {
 		var v any
 		if json.Unmarshal([]byte(raw), &v) == nil {
 			pieces = append(pieces, v)
@@ -51,13 +53,13 @@ func (p *Page) described() []DescribedBusiness {
 	d := data{named: map[string]map[string]any{}, entered: map[string]bool{}}
 	d.name(pieces, 0)
 	add(d.businesses(pieces, 0))
-	for _, n := range p.structure.items {
-		add(d.businesses(microdata(n, 0), 0))
+	for _, n := range items {
+		add(d.businesses(microdata{label}.item(n, 0), 0))
 	}
 	return out
 }
 
-func hasBusiness(list []DescribedBusiness, b DescribedBusiness) bool {
+func hasBusiness(list []Business, b Business) bool {
 	for _, have := range list {
 		if have.Name == b.Name && have.Phone == b.Phone && have.Address == b.Address {
 			return true
@@ -120,7 +122,7 @@ func (d data) parts(v any) []any {
 var holdsBusiness = []string{"@graph", "mainEntity", "provider", "publisher", "about", "itemListElement", "item"}
 
 // businesses reads the businesses of one piece of structured data.
-func (d data) businesses(v any, depth int) (out []DescribedBusiness) {
+func (d data) businesses(v any, depth int) (out []Business) {
 	if depth > maxDataDepth {
 		return nil
 	}
@@ -136,7 +138,7 @@ func (d data) businesses(v any, depth int) (out []DescribedBusiness) {
 		}
 	case map[string]any:
 		if b, ok := d.businessOf(v); ok {
-			return []DescribedBusiness{b}
+			return []Business{b}
 		}
 		for _, key := range holdsBusiness {
 			out = append(out, d.businesses(v[key], depth+1)...)
@@ -147,8 +149,8 @@ func (d data) businesses(v any, depth int) (out []DescribedBusiness) {
 
 // businessOf reads an object that has a name and the phone or the address of a
 // business.
-func (d data) businessOf(o map[string]any) (DescribedBusiness, bool) {
-	b := DescribedBusiness{Type: textOf(o["@type"]), Name: textOf(o["name"]), Phone: strings.TrimPrefix(textOf(o["telephone"]), "tel:"),
+func (d data) businessOf(o map[string]any) (Business, bool) {
+	b := Business{Type: textOf(o["@type"]), Name: textOf(o["name"]), Phone: strings.TrimPrefix(textOf(o["telephone"]), "tel:"),
 		Address: postal(d.parts(o["address"])), Hours: texts(o["openingHours"]), Areas: texts(d.parts(o["areaServed"])),
 		Profiles: texts(o["sameAs"])}
 	b.Hours = append(b.Hours, hours(d.parts(o["openingHoursSpecification"]))...)
@@ -223,71 +225,4 @@ func texts(v any) []string {
 		}
 	}
 	return out
-}
-
-// microdata reads the element of an item and what is in it into the shape that
-// JSON-LD has.
-func microdata(n *html.Node, depth int) map[string]any {
-	kind := attr(n, "itemtype")
-	o := map[string]any{"@type": kind[strings.LastIndexByte(kind, '/')+1:]}
-	if depth <= maxDataDepth {
-		properties(n, o, depth)
-	}
-	return o
-}
-
-// properties gathers the properties of the item o below n.
-func properties(n *html.Node, o map[string]any, depth int) {
-	for c := n.FirstChild; c != nil; c = c.NextSibling {
-		if c.Type != html.ElementNode {
-			continue
-		}
-		_, item := attrOf(c, "itemscope")
-		for _, name := range strings.Fields(attr(c, "itemprop")) {
-			var value any
-			if item {
-				value = microdata(c, depth+1)
-			} else {
-				value = propertyValue(c)
-			}
-			if have, ok := o[name].([]any); ok {
-				o[name] = append(have, value)
-			} else {
-				o[name] = []any{value}
-			}
-		}
-		if !item {
-			properties(c, o, depth)
-		}
-	}
-}
-
-// propertyValue is the value of a property's element by the HTML standard.
-func propertyValue(n *html.Node) string {
-	switch n.DataAtom {
-	case atom.Meta:
-		return attr(n, "content")
-	case atom.A, atom.Link, atom.Area:
-		return attr(n, "href")
-	case atom.Img, atom.Iframe, atom.Video, atom.Audio, atom.Embed, atom.Source:
-		return attr(n, "src")
-	case atom.Time:
-		if at, ok := attrOf(n, "datetime"); ok {
-			return at
-		}
-	}
-	// A value in an attribute of its own beats the text.
-	if content, ok := attrOf(n, "content"); ok {
-		return content
-	}
-	return labelOf(n)
-}
-
-func attrOf(n *html.Node, key string) (string, bool) {
-	for i := range n.Attr {
-		if n.Attr[i].Key == key {
-			return n.Attr[i].Val, true
-		}
-	}
-	return "", false
 }

@@ -1,4 +1,4 @@
-package page
+package decode
 
 import (
 	"unicode/utf8"
