@@ -136,7 +136,7 @@ func TestFamiliesByHand(t *testing.T) {
 	s.sees("another kind of page")
 }
 
-// What sites are found for: asked of the source, brought as a list, set side by
+// What sites are found for: asked of the source, imported as a list, set side by
 // side, taken into the book and undone.
 func TestFoundFor(t *testing.T) {
 	p := start(t, filepath.Join(t.TempDir(), "demo.db"))

@@ -12,7 +12,7 @@ type webFlags struct {
 }
 
 func (f *webFlags) flags(cmd *cobra.Command) {
-	cmd.Flags().StringVar(&f.contact, "contact", "", "whom sites may turn to about the reading of their pages: a mail address or a page")
+	cmd.Flags().StringVar(&f.contact, "contact", "", "whom sites may turn to about the reading of their pages: an email address or a page")
 	cmd.Flags().StringVar(&f.browserURL, "browser-url", "", "the DevTools address of a browser elsewhere that renders pages, such as http://host:9222/")
 	cmd.Flags().StringVar(&f.browserPath, "browser", "", "the Chromium that renders pages; it is looked for if this is not given")
 }

@@ -19,7 +19,7 @@ import (
 // Part is a part of a search result.
 type Part string
 
-// The parts of a result; Typed are pages that the user brought.
+// The parts of a result; Typed are pages that the user added.
 const (
 	Paid    Part = "paid"
 	Map     Part = "map"

@@ -233,7 +233,7 @@ func TestFound(t *testing.T) {
 	assert.Nil(t, bookOf(t, a, client)["chimney sweep tarn harbor"].Position)
 }
 
-// The book goes out as CSV that gives the same figures when it is brought
+// The book goes out as CSV that gives the same figures when it is imported
 // again; only the last list can be taken back.
 func TestBookFile(t *testing.T) {
 	a, _ := open(t, &web{})
@@ -269,7 +269,7 @@ func TestBookFile(t *testing.T) {
 	assert.Len(t, bookOf(t, a, client), 1)
 }
 
-// The lists of words are the client's own, and can be brought back.
+// The lists of words are the client's own, and can be restored.
 func TestListsOfWords(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")

@@ -18,7 +18,7 @@ import (
 // Each check writes to the store many times, which the race detector makes slow.
 func init() { _ = flag.Set("rapid.checks", "25") }
 
-// lists draws lists as they are brought: phrases that meet others again in
+// lists draws lists as they are imported: phrases that meet others again in
 // other spellings, with figures and without.
 var lists = rapid.Custom(func(t *rapid.T) string {
 	pool := []string{"chimney sweep tarn harbor", "Tarn Harbor chimney sweep", "chimney sweep, Tarn Harbor!", "dryer vent cleaning ostrey",
@@ -67,7 +67,7 @@ func TestImportsAreUndone(t *testing.T) {
 	})
 }
 
-// A book that is saved as a file and brought to another client holds the same
+// A book that is saved as a file and imported for another client holds the same
 // phrases in the same families with the same figures.
 func TestBookFileComesBack(t *testing.T) {
 	a, _ := open(t, &web{})

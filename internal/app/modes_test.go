@@ -153,7 +153,7 @@ func TestUnchangedPage(t *testing.T) {
 }
 
 // Files become readings of the pages whose address they tell, and a single one
-// that tells none of the page that it was brought for.
+// that tells none of the page that it was added for.
 func TestFilesBecomeReadings(t *testing.T) {
 	a := openWith(t, &web{}, nil)
 	client, home := newClient(t, a, sweep, "one.example two.example/x")

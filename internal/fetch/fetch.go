@@ -21,7 +21,7 @@ const (
 	maxRedirects = 8
 )
 
-// Document is a page as it was brought in.
+// Document is a page as it came in.
 type Document struct {
 	// URL is the address after all redirects; the name of a saved file.
 	URL         string

@@ -279,7 +279,7 @@ func TestSheets(t *testing.T) {
 	assert.Empty(t, New(Options{}).Sheets(context.Background(), doc), "the guard is asked for sheets too")
 }
 
-// What a site asks of programs is kept, and can be overruled.
+// What a site asks of programs is kept, and can be ignored.
 func TestRobots(t *testing.T) {
 	asked := 0
 	failing := false

@@ -186,7 +186,7 @@ func TestUnchanged(t *testing.T) {
 }
 
 // A redirect to a page that programs are asked not to read is not followed,
-// unless that is overruled.
+// unless that is ignored.
 func TestRedirectMindsRobots(t *testing.T) {
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		switch r.URL.Path {

@@ -28,7 +28,7 @@ const (
 )
 
 // Sheets brings the style sheets that a page and its sheets ask for, by their
-// address. One that cannot be brought is left out; Read then warns of it.
+// address. One that cannot be fetched is left out; Read then warns of it.
 func (f *Fetcher) Sheets(ctx context.Context, doc Document) map[string]string {
 	ctx, cancel := context.WithTimeout(ctx, sheetTime)
 	defer cancel()
@@ -92,7 +92,7 @@ func gather(wanted []string, bring func(string) (string, bool)) map[string]strin
 	return out
 }
 
-// keptSheet is a sheet that was brought before.
+// keptSheet is a sheet that was fetched before.
 type keptSheet struct {
 	text string
 	ok   bool

@@ -143,7 +143,7 @@ type ImportInfo struct {
 	TakenAt time.Time `json:"taken_at"`
 	Added   int       `json:"added" doc:"Phrases that it added"`
 	Joined  int       `json:"joined" doc:"Phrases whose figures it changed"`
-	Sites   int       `json:"sites" doc:"Sites whose found-for lists it brought"`
+	Sites   int       `json:"sites" doc:"Sites whose found-for lists it had"`
 }
 
 // WordCount is a word with how many phrases hold it.

@@ -94,7 +94,7 @@ func render(t *testing.T, b *Browser, address string) (fetch.Document, *page.Pag
 	return doc, page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true})
 }
 
-// A page rendered by script is read with what its scripts brought, what is hidden
+// A page that a script builds is read with what its scripts added, what is hidden
 // by any sheet is hidden, and no picture and no font is loaded.
 func TestDrawnByScript(t *testing.T) {
 	server, loaded := shop(t)
@@ -172,7 +172,7 @@ func TestBrowserDies(t *testing.T) {
 	assert.Equal(t, "Sweeps of Ostrey", p.Title)
 }
 
-// A page reaches nothing that the guard refuses, by whatever road.
+// A page reaches nothing that the guard refuses, in whatever way.
 func TestGuardHolds(t *testing.T) {
 	reached := atomic.Int64{}
 	secret := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {

@@ -41,7 +41,7 @@ type Page struct {
 	Archive bool
 }
 
-// MaxFiles and MaxBytes bound what is brought at once.
+// MaxFiles and MaxBytes bound what is added at once.
 const (
 	MaxFiles = 400
 	MaxBytes = 100 << 20

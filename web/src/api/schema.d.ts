@@ -1522,7 +1522,7 @@ export interface components {
             name: string;
             /**
              * Format: int64
-             * @description Sites whose found-for lists it brought
+             * @description Sites whose found-for lists it had
              */
             sites: number;
             /** Format: date-time */

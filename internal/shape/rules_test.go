@@ -1,6 +1,7 @@
-// Package rulebook holds docs/rules.md and the code together: every rule that is
-// named anywhere stands there, and every example there stands in a test.
-package rulebook
+// Package shape holds the documents and the code together: every rule that is
+// named stands in docs/rules.md with examples that tests hold, and packages know
+// of one another as docs/decisions/013-packages.md says.
+package shape
 
 import (
 	"io/fs"

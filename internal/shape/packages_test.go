@@ -1,0 +1,120 @@
+package shape
+
+import (
+	"go/parser"
+	"go/token"
+	"io/fs"
+	"maps"
+	"os"
+	"path/filepath"
+	"slices"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+const (
+	module       = "inktally/"
+	mostLines    = 400
+	mostInFolder = 2200
+)
+
+// larger are the packages that may hold more lines, with how many.
+var larger = map[string]int{"core/page": 2800}
+
+// source is a Go file that is no test.
+type source struct {
+	lines   int
+	imports []string // of this module
+}
+
+// packages are the Go files of each folder.
+func packages(t *testing.T) map[string]map[string]source {
+	out := map[string]map[string]source{}
+	for _, top := range []string{"core", "internal", "cmd"} {
+		err := filepath.WalkDir(filepath.Join(root, top), func(path string, d fs.DirEntry, err error) error {
+			if err != nil || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
+				return err
+			}
+			raw, err := os.ReadFile(path)
+			if err != nil {
+				return err
+			}
+			parsed, err := parser.ParseFile(token.NewFileSet(), path, raw, parser.ImportsOnly)
+			if err != nil {
+				return err
+			}
+			s := source{lines: strings.Count(string(raw), "\n")}
+			for _, i := range parsed.Imports {
+				name, err := strconv.Unquote(i.Path.Value)
+				if err != nil {
+					return err
+				}
+				if of, ours := strings.CutPrefix(name, module); ours {
+					s.imports = append(s.imports, of)
+				}
+			}
+			folder, err := filepath.Rel(root, filepath.Dir(path))
+			if out[folder] == nil {
+				out[folder] = map[string]source{}
+			}
+			out[folder][filepath.Base(path)] = s
+			return err
+		})
+		require.NoError(t, err)
+	}
+	return out
+}
+
+// Packages import what the map says, and core nothing but core.
+func TestArrows(t *testing.T) {
+	raw, err := os.ReadFile(filepath.Join(root, "docs/decisions/013-packages.md"))
+	require.NoError(t, err)
+	_, list, found := strings.Cut(string(raw), "```imports\n")
+	require.True(t, found)
+	list, _, _ = strings.Cut(list, "```")
+	said := map[string][]string{}
+	for _, line := range strings.Split(strings.TrimSpace(list), "\n") {
+		name, imports, ok := strings.Cut(line, ":")
+		require.True(t, ok, line)
+		said[name] = strings.Fields(imports)
+	}
+	for folder, files := range packages(t) {
+		t.Run(folder, func(t *testing.T) {
+			imports := map[string]bool{}
+			for _, f := range files {
+				for _, i := range f.imports {
+					imports[i] = true
+				}
+			}
+			does := slices.Sorted(maps.Keys(imports))
+			assert.ElementsMatch(t, said[folder], does, "docs/decisions/013-packages.md tells otherwise")
+			if strings.HasPrefix(folder, "core/") {
+				for _, i := range does {
+					assert.True(t, strings.HasPrefix(i, "core/"), "core imports %s", i)
+				}
+			}
+		})
+		delete(said, folder)
+	}
+	assert.Empty(t, said, "packages that are not there")
+}
+
+// No file and no package grows too large to be read.
+func TestSizes(t *testing.T) {
+	for folder, files := range packages(t) {
+		all := 0
+		for name, f := range files {
+			assert.LessOrEqual(t, f.lines, mostLines, "%s/%s", folder, name)
+			all += f.lines
+		}
+		most := mostInFolder
+		if n, ok := larger[folder]; ok {
+			most = n
+		}
+		assert.LessOrEqual(t, all, most, folder)
+	}
+}
