@@ -125,16 +125,20 @@ const (
 
 // The failures of requests to the program.
 const (
-	NotThere    Code = "not_there"
-	GivenUp     Code = "given_up"
-	OwnMistake  Code = "own_mistake"
-	WrongHost   Code = "wrong_host"
-	OtherSite   Code = "other_site"
-	NoMethod    Code = "no_method"
-	NoAddress   Code = "no_address"
-	BadEntry    Code = "bad_entry"
-	PortTaken   Code = "port_taken"
-	BadDataFile Code = "bad_data_file"
+	NotThere       Code = "not_there"
+	GivenUp        Code = "given_up"
+	OwnMistake     Code = "own_mistake"
+	WrongHost      Code = "wrong_host"
+	OtherSite      Code = "other_site"
+	NoMethod       Code = "no_method"
+	NoAddress      Code = "no_address"
+	BadEntry       Code = "bad_entry"
+	EntryTooLong   Code = "entry_too_long"
+	EntryTooMany   Code = "entry_too_many"
+	NumberTooLarge Code = "number_too_large"
+	NumberTooSmall Code = "number_too_small"
+	PortTaken      Code = "port_taken"
+	BadDataFile    Code = "bad_data_file"
 )
 
 // params are the parameters of each code.
@@ -168,6 +172,7 @@ var params = map[Code][]string{
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
 	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"},
 
-	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field", "says"},
+	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
+	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
 	PortTaken: {"address"}, BadDataFile: {"file"},
 }

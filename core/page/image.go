@@ -189,14 +189,8 @@ func splitSrcset(srcset string) []string {
 	return out
 }
 
-// FileName returns the name of an image by its address and the extension that
-// was parted from it (rule 4.1).
-func FileName(src string) (name, ext string) {
-	name, ext, _, _ = fileName(src)
-	return name, ext
-}
-
-// fileName is FileName with the size that the name gives, 0 for none.
+// fileName returns the name of an image by its address, the extension that was
+// parted from it, and the size that the name gives, 0 for none (rule 4.1).
 func fileName(src string) (name, ext string, width, height int) {
 	if at := strings.IndexAny(src, "?#"); at >= 0 {
 		src = src[:at]

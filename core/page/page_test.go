@@ -138,7 +138,7 @@ func TestFileName(t *testing.T) {
 		"logo.final.svg":                              "logo.final",
 	} {
 		t.Run(src, func(t *testing.T) {
-			name, _ := FileName(src)
+			name, _, _, _ := fileName(src)
 			assert.Equal(t, want, name, src)
 		})
 	}
@@ -156,7 +156,7 @@ func TestFileNameInOtherAddresses(t *testing.T) {
 		if rapid.Bool().Draw(t, "as it is") {
 			written = want
 		}
-		name, e := FileName(folder + written + size + ext + tail)
+		name, e, _, _ := fileName(folder + written + size + ext + tail)
 		assert.Equal(t, want, name, folder+written+size+ext+tail)
 		assert.Equal(t, ext, e)
 	})

@@ -9,6 +9,7 @@ import (
 	"inktally/internal/wording"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/validation"
 	"github.com/gin-gonic/gin"
 )
 
@@ -52,8 +53,30 @@ func init() {
 				}
 			}
 		}
-		return problemOf(status, fault.New(fault.BadEntry, field, says))
+		return problemOf(status, misfit(field, says))
 	}
+}
+
+// bounds are the messages of the library for entries out of bounds.
+var bounds = []struct {
+	message string
+	code    fault.Code
+}{
+	{validation.MsgExpectedMaxLength, fault.EntryTooLong},
+	{validation.MsgExpectedMaxItems, fault.EntryTooMany},
+	{validation.MsgExpectedMaximumNumber, fault.NumberTooLarge},
+	{validation.MsgExpectedMinimumNumber, fault.NumberTooSmall},
+}
+
+// misfit is the fault of an entry that the library refuses.
+func misfit(field, says string) *fault.Fault {
+	for _, b := range bounds {
+		before, _, _ := strings.Cut(b.message, "%")
+		if limit, ok := strings.CutPrefix(says, before); ok {
+			return fault.New(b.code, field, limit)
+		}
+	}
+	return fault.New(fault.BadEntry, field)
 }
 
 // problem answers a request that no operation took.

@@ -4,8 +4,10 @@ import (
 	"bufio"
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
+	"log"
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
@@ -81,6 +83,9 @@ func TestProblems(t *testing.T) {
 		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded},
 		{"POST", "/api/quick", `{"address":`, 400, fault.BadEntry},
 		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, fault.BadEntry},
+		{"POST", "/api/clients", `{"name":"` + strings.Repeat("x", 201) + `","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.EntryTooLong},
+		{"POST", "/api/clients", `{"name":"x","customers":101,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.NumberTooLarge},
+		{"POST", "/api/clients", `{"name":"x","customers":-1,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.NumberTooSmall},
 		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422, fault.BadEntry},
 		{"DELETE", "/api/clients/9", "", 404, fault.NotThere},
 		{"GET", "/api/clients/9/pages/1/sheet", "", 404, fault.NotThere},
@@ -182,4 +187,18 @@ func TestBookFile(t *testing.T) {
 	assert.Contains(t, string(body), "chimney sweep,chimney sweep,,,,broad")
 	status, _ = ask(t, server, "GET", "/api/clients/9/book.csv", "")
 	assert.Equal(t, http.StatusNotFound, status)
+}
+
+// A failure of the program itself is in its log; what is told of it holds no
+// word of the inside.
+func TestOwnMistake(t *testing.T) {
+	var log strings.Builder
+	r := api{log: slog.New(slog.NewTextHandler(&log, nil))}
+	err := r.problem("sheet", errors.New("sql: no such column: secret"))
+	told, ok := err.(*Problem)
+	require.True(t, ok)
+	assert.Equal(t, http.StatusInternalServerError, told.Status)
+	assert.Equal(t, view.FaultCode(fault.OwnMistake), told.Code)
+	assert.NotContains(t, told.Detail, "secret")
+	assert.Contains(t, log.String(), "secret")
 }

@@ -113,16 +113,20 @@ var faults = map[fault.Code]string{
 	fault.GuidelineBackward: "The guideline for a {page} page must rise: low, high, ceiling.",
 	fault.WeightsNotHundred: "The weights add up to {sum}, not 100.",
 
-	fault.NotThere:    "This was removed elsewhere. Reload to see what is there.",
-	fault.GivenUp:     "The request was canceled.",
-	fault.OwnMistake:  "Something went wrong in the program; its log says more. Try again.",
-	fault.WrongHost:   "This program answers only under its own address.",
-	fault.OtherSite:   "Other sites cannot change anything here.",
-	fault.NoMethod:    "This cannot be done here.",
-	fault.NoAddress:   "There is nothing at this address.",
-	fault.BadEntry:    "{field}: {says}.",
-	fault.PortTaken:   "{address} cannot be listened on. Is the program running already? Choose another port with --listen.",
-	fault.BadDataFile: "The data file {file} cannot be used. Check that it is there and that you may write to it.",
+	fault.NotThere:       "This was removed elsewhere. Reload to see what is there.",
+	fault.GivenUp:        "The request was canceled.",
+	fault.OwnMistake:     "Something went wrong in the program; its log says more. Try again.",
+	fault.WrongHost:      "This program answers only under its own address.",
+	fault.OtherSite:      "Other sites cannot change anything here.",
+	fault.NoMethod:       "This cannot be done here.",
+	fault.NoAddress:      "There is nothing at this address.",
+	fault.BadEntry:       "“{field}” could not be understood. Reload the page and try again.",
+	fault.EntryTooLong:   "“{field}” is longer than {most} characters. Shorten it.",
+	fault.EntryTooMany:   "“{field}” has more than {most} entries. Use fewer.",
+	fault.NumberTooLarge: "“{field}” goes up to {most}. Use a smaller number.",
+	fault.NumberTooSmall: "“{field}” starts at {least}. Use a larger number.",
+	fault.PortTaken:      "{address} cannot be listened on. Is the program running already? Choose another port with --listen.",
+	fault.BadDataFile:    "The data file {file} cannot be used. Check that it is there and that you may write to it.",
 }
 
 // Fault words a fault.
@@ -148,12 +152,3 @@ func Fault(f *fault.Fault) string {
 
 // places are those of parameters in a sentence.
 var places = regexp.MustCompile(`\{[^}]*\}`)
-
-// Error words an error: a fault as itself, and everything else as the program's
-// own mistake, of which the log says more.
-func Error(err error) string {
-	if f, ok := fault.Of(err); ok {
-		return Fault(f)
-	}
-	return faults[fault.OwnMistake]
-}

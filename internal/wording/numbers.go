@@ -71,12 +71,3 @@ func Duration(minutes float64) string {
 
 // quoted puts words in quotation marks.
 func quoted(words string) string { return "“" + words + "”" }
-
-// capital begins a sentence.
-func capital(s string) string {
-	r := []rune(s)
-	if len(r) == 0 {
-		return s
-	}
-	return strings.ToUpper(string(r[0])) + string(r[1:])
-}

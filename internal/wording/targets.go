@@ -12,10 +12,6 @@ import (
 // the page, Before and After what stands around it.
 type Instruction struct{ Before, Pencil, After string }
 
-func (i Instruction) String() string {
-	return strings.TrimSpace(i.Before + " " + i.Pencil + " " + i.After)
-}
-
 // kindWords are what is said of a kind of target.
 type kindWords struct {
 	name          string // as a label

@@ -93,7 +93,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 			assert.Equal(t, k.Places, says.Pencil == "Chimney sweep Tarn Harbor")
 			assert.NotEmpty(t, Evidence(x, WordCase{Names: []string{"Harbor Flue"}, Words: []int{1720}}))
 			x.Choice = target.Choice{State: target.Changed, Value: "something else"}
-			assert.Equal(t, Kind(k.Kind)+": something else", Instruct(x, "").String())
+			assert.Equal(t, Kind(k.Kind)+": something else", strings.TrimSpace(Instruct(x, "").Before + " " + Instruct(x, "").Pencil))
 		})
 	}
 }
@@ -136,5 +136,4 @@ func TestNumbers(t *testing.T) {
 			assert.Equal(t, Fault(fault.New(fault.ListEmpty))+" "+want, Fault(bad))
 		})
 	}
-	assert.Equal(t, "Something went wrong in the program; its log says more. Try again.", Error(assert.AnError), "no text of the inside reaches anybody")
 }

@@ -149,7 +149,8 @@ function copyText() {
         </button>
       </p>
       <p v-if="sums && sums.found !== sums.exact" class="soft note">
-        A browser’s find in page says {{ sums.found }}: it also matches inside words and across sentences.
+        A browser’s find in page says {{ sums.found }}: it looks for these exact characters, also inside words
+        and across sentences.
       </p>
     </header>
     <div ref="body" class="body" tabindex="0">
