@@ -16,7 +16,7 @@ func Intent(r intent.Reason) string {
 	w := append(append([]string{}, r.Words...), "", "")
 	switch r.Code {
 	case intent.NamesFirm:
-		return quoted(w[0]) + " is in a firm’s name"
+		return quoted(w[0]) + " is in a business name"
 	case intent.OtherState:
 		return quoted(w[0]) + " is another state"
 	case intent.OtherPlace:
@@ -58,7 +58,7 @@ func Entry(r lineup.Reason) string {
 	case lineup.HasNoSite:
 		return "has no site"
 	case lineup.TakenAlready:
-		return "the same firm as a rival above"
+		return "the same business as a rival above"
 	case lineup.BeyondPack:
 		return fmt.Sprintf("beyond the first %d of the map pack", r.Number)
 	case lineup.BeyondMost:

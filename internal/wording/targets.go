@@ -79,7 +79,7 @@ func Evidence(t target.Target, c WordCase) string {
 	case t.Kind == target.ImageName:
 		parts = append(parts, Verdict(t.Verdict))
 		if t.RivalsHave > 0 {
-			parts = append(parts, fmt.Sprintf("%d of %s have names with a phrase", t.RivalsHave, Count(t.Rivals, "rival", "")))
+			parts = append(parts, shareOfRivals(t)+" names with a phrase")
 		}
 		return strings.Join(parts, " · ")
 	case t.Late:
@@ -98,7 +98,7 @@ func Evidence(t target.Target, c WordCase) string {
 		parts = append(parts, "the words are there, but not as one phrase")
 	}
 	if t.Rivals > 0 {
-		parts = append(parts, fmt.Sprintf("%d of %s have it", t.RivalsHave, Count(t.Rivals, "rival", "")))
+		parts = append(parts, shareOfRivals(t)+" it")
 	}
 	return strings.Join(parts, " · ")
 }
@@ -148,4 +148,13 @@ func Beat(f target.WordFigures) string {
 		return fmt.Sprintf("beat it by %v%%", f.BeatPercent)
 	}
 	return fmt.Sprintf("beat it by %v%% (at least %s)", f.BeatPercent, Count(int(f.BeatWords), "word", ""))
+}
+
+// shareOfRivals begins what some of the rivals have: "1 of 4 rivals has".
+func shareOfRivals(t target.Target) string {
+	have := "have"
+	if t.RivalsHave == 1 || t.Rivals == 1 {
+		have = "has"
+	}
+	return fmt.Sprintf("%d of %s %s", t.RivalsHave, Count(t.Rivals, "rival", ""), have)
 }

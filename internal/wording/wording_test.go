@@ -130,6 +130,9 @@ func TestNumbers(t *testing.T) {
 	assert.Equal(t, "about 9.9 visits a month", Gain(Visits, 9.9))
 	assert.Equal(t, "about 1 visit a month", Gain(Visits, 1))
 	assert.Equal(t, "15% of the gain", Gain(Share, 15))
+	for have, want := range map[int]string{0: "0 of 1 rival has", 1: "1 of 1 rival has"} {
+		assert.Contains(t, Evidence(target.Target{Kind: target.Body, Rivals: 1, RivalsHave: have}, WordCase{}), want)
+	}
 	for added, want := range map[int]string{1: "1 other rival was added.", 3: "3 other rivals were added."} {
 		t.Run(fmt.Sprint(added), func(t *testing.T) {
 			bad := fault.New(fault.SomeRivalsAdded, added).Around(fault.New(fault.ListEmpty))

@@ -35,7 +35,12 @@ const place = computed(() => {
     <template v-if="ground">
       <v-menu>
         <template #activator="{ props: open }">
-          <button v-bind="open" class="client quiet" type="button" :title="ground.name">
+          <button
+            v-bind="open"
+            class="client quiet"
+            type="button"
+            :title="[ground.name, place].filter(Boolean).join('\n')"
+          >
             <span class="slab name">{{ ground.name }}</span>
             <span class="soft">{{ place || 'no place yet' }}</span>
           </button>

@@ -114,7 +114,8 @@ async function measureRivals() {
       <datalist id="phrases">
         <option v-for="p in lineup?.phrases" :key="p" :value="p" />
       </datalist>
-      <span class="soft conditions" :title="conditions">{{ conditions }}</span>
+      <span v-if="conditions" class="soft conditions" :title="conditions">{{ conditions }}</span>
+      <span v-else class="gap"></span>
       <button class="link" type="button" @click="pasting = !pasting">Paste addresses</button>
       <button
         v-if="lineup?.searchable"
@@ -215,6 +216,9 @@ async function measureRivals() {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.gap {
+  flex: 1;
 }
 .said,
 .paste {
