@@ -21,3 +21,6 @@ func Kinds() []Kind { return []Kind{Home, Service, Area, About, Contact, Gallery
 // ForOneSubject tells a page that is for one service or one place: others are
 // contradictions on it (rule 5.2).
 func (k Kind) ForOneSubject() bool { return k == Service || k == Area }
+
+// HasWordTarget tells the pages that a number of words is asked of (rule 8.1).
+func (k Kind) HasWordTarget() bool { return k == Home || k.ForOneSubject() }

@@ -60,6 +60,19 @@ func TestWordTarget(t *testing.T) {
 	assert.Equal(t, 0, got.MarkOf)
 }
 
+// Home, service and area pages have word targets, no others (rule 8.1).
+func TestPagesWithoutAWordTarget(t *testing.T) {
+	for _, kind := range site.Kinds() {
+		t.Run(string(kind), func(t *testing.T) {
+			w := StandardRules().WordTarget(kind, 10, 3, []int{900})
+			has := kind == site.Home || kind == site.Service || kind == site.Area
+			assert.Equal(t, has, w.ToWrite > 0)
+			assert.Equal(t, !has, w.Rule == NoTarget)
+			assert.NotEqual(t, has, w.Hold)
+		})
+	}
+}
+
 func TestMarkRules(t *testing.T) {
 	rivals := []int{1720, 380, 1140, 1010}
 	y := StandardRules()

@@ -43,14 +43,20 @@ const (
 	ByGuideline WordRule = "guideline"
 	ByRivals    WordRule = "rivals"
 	ByCeiling   WordRule = "ceiling"
+	// NoTarget is that of kinds of pages that no number of words is asked of
+	// (rule 8.1).
+	NoTarget WordRule = "none"
 )
 
 // WordRules are all of them.
-func WordRules() []WordRule { return []WordRule{ByGuideline, ByRivals, ByCeiling} }
+func WordRules() []WordRule { return []WordRule{ByGuideline, ByRivals, ByCeiling, NoTarget} }
 
 // WordTarget works out the word target of a page of so many words seen, of them
 // frame no copy, against the words seen of its like rivals.
 func (y Rules) WordTarget(kind site.Kind, client, frame int, rivals []int) WordTarget {
+	if !kind.HasWordTarget() {
+		return WordTarget{Rule: NoTarget, Hold: true, BeatsMark: true, Frame: frame, MarkOf: -1, SetAside: []int{}, Figures: y.WordFigures}
+	}
 	g := y.Guideline(kind)
 	t := WordTarget{Guideline: g, Figures: y.WordFigures, Frame: frame, MarkOf: -1, SetAside: []int{}}
 	t.Mark, t.MarkOf, t.SetAside = y.mark(rivals, g)

@@ -50,6 +50,8 @@ func Instruct(t target.Target, phrase string) Instruction {
 		return Instruction{Before: w.name + ":", Pencil: t.Choice.Value}
 	case t.Kind == target.Words:
 		return Instruction{Before: "Write " + Count(t.Words.ToWrite, "more word", "")}
+	case t.Kind == target.NewPage && t.Words.Rule == target.NoTarget:
+		return Instruction{Before: "Create this page"}
 	case t.Kind == target.NewPage:
 		return Instruction{Before: "Create this page: " + Count(t.Words.Target, "word", "")}
 	case t.Kind == target.ImageName:
@@ -107,12 +109,17 @@ func Evidence(t target.Target, c WordCase) string {
 func WordEvidence(w target.WordTarget, c WordCase) string {
 	var parts []string
 	switch {
+	case c.HasPage && w.Rule == target.NoTarget:
+		parts = append(parts, Count(c.Seen, "word", ""))
 	case c.HasPage:
 		parts = append(parts, fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target)))
 	case c.HasURL:
 		parts = append(parts, "the page at its address has not been read")
 	default:
 		parts = append(parts, "there is no page yet")
+	}
+	if w.Rule == target.NoTarget {
+		return parts[0]
 	}
 	mark := "the mark"
 	if w.MarkOf >= 0 {

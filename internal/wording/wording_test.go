@@ -93,7 +93,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 			assert.Equal(t, k.Places, says.Pencil == "Chimney sweep Tarn Harbor")
 			assert.NotEmpty(t, Evidence(x, WordCase{Names: []string{"Harbor Flue"}, Words: []int{1720}}))
 			x.Choice = target.Choice{State: target.Changed, Value: "something else"}
-			assert.Equal(t, Kind(k.Kind)+": something else", strings.TrimSpace(Instruct(x, "").Before + " " + Instruct(x, "").Pencil))
+			assert.Equal(t, Kind(k.Kind)+": something else", strings.TrimSpace(Instruct(x, "").Before+" "+Instruct(x, "").Pencil))
 		})
 	}
 }

@@ -2181,7 +2181,7 @@ export interface components {
              * @description What decided the target
              * @enum {string}
              */
-            rule: "guideline" | "rivals" | "ceiling";
+            rule: "guideline" | "rivals" | "ceiling" | "none";
             /** @description Rivals too far above the others to count */
             set_aside: number[];
             /**

@@ -123,7 +123,8 @@ const told = computed(() => {
   min-width: 0;
   height: 100%;
   overflow-x: auto;
-  scrollbar-width: none;
+  scrollbar-width: thin;
+  scrollbar-color: var(--ink-soft) transparent;
   margin-bottom: -2px;
 }
 .name {

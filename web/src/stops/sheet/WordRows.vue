@@ -46,8 +46,11 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
           type="button"
           @click="margin.open('rule', 0)"
         >
-          <span class="figure large">{{ words.hold ? 'enough' : count(words.target) }}</span>
-          <span v-if="words.hold">{{ narrow ? 'place' : 'place phrases, no writing' }}</span>
+          <span class="figure large">{{
+            words.rule === 'none' ? '–' : words.hold ? 'enough' : count(words.target)
+          }}</span>
+          <span v-if="words.rule === 'none'">no word target</span>
+          <span v-else-if="words.hold">{{ narrow ? 'place' : 'place phrases, no writing' }}</span>
           <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
         </button>
       </td>

@@ -13,7 +13,8 @@ const aside = computed(() => props.sheet.columns.filter((c) => c.set_aside))
 </script>
 
 <template>
-  <ol>
+  <p v-if="w.rule === 'none'">This kind of page has no word target. Home, service and area pages have one.</p>
+  <ol v-else>
     <li>
       The guideline for {{ sheet.page.kind === 'area' ? 'an' : 'a' }} {{ sheet.page.kind }} page is
       {{ count(w.guideline.low) }}–{{ count(w.guideline.high) }} words. No target goes beyond

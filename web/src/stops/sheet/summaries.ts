@@ -12,6 +12,7 @@ const rivals = (s: Sheet) => s.columns.filter((c) => c.role === 'rival')
 
 function words(s: Sheet): string {
   const target = s.target.words
+  if (target.rule === 'none') return 'no word target for this kind of page'
   const says = !own(s)
     ? `${s.page.url ? 'not read' : 'a new page'}: ${plural(target.target, 'word')}`
     : target.hold
