@@ -3,6 +3,7 @@ package page
 import (
 	"regexp"
 	"strings"
+	"sync"
 
 	"github.com/nyaruka/phonenumbers"
 	"golang.org/x/text/language"
@@ -23,14 +24,14 @@ var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\
 
 // phoneList gathers the numbers of a page, each once.
 type phoneList struct {
-	region string          // of numbers without a country
+	region func() string   // of numbers without a country
 	linked map[string]bool // whether a link calls it
 	seen   map[string]bool
 	found  []Phone
 }
 
 func (p *Page) phoneList() *phoneList {
-	l := &phoneList{region: regionOf(p.Lang), linked: map[string]bool{}, seen: map[string]bool{}}
+	l := &phoneList{region: sync.OnceValue(func() string { return regionOf(p.Lang) }), linked: map[string]bool{}, seen: map[string]bool{}}
 	for i := range p.Links {
 		if scheme, rest := schemeOf(p.Links[i].Href); scheme == "tel" {
 			if number, ok := l.number(rest); ok {
@@ -63,7 +64,7 @@ func (l *phoneList) find(text string) {
 // number is a number in its international form (E.164); it is not ok for digits
 // that can be none.
 func (l *phoneList) number(typed string) (string, bool) {
-	parsed, err := phonenumbers.Parse(typed, l.region)
+	parsed, err := phonenumbers.Parse(typed, l.region())
 	if err != nil || !phonenumbers.IsPossibleNumber(parsed) {
 		return "", false
 	}

@@ -6,6 +6,9 @@ import "golang.org/x/text/language"
 // two or three letters. It is empty for no tag and for one that names no
 // language (BCP 47).
 func Base(tag string) string {
+	if base := plainBase(tag); base != "" {
+		return base
+	}
 	parsed, err := language.Parse(tag)
 	if err != nil {
 		return ""
@@ -16,6 +19,20 @@ func Base(tag string) string {
 	}
 	return base.String()
 }
+
+// plainBase is the base of a tag that most pages have, such as "en" or "en-US",
+// which costs much less than parsing it; empty for all other tags.
+func plainBase(tag string) string {
+	if len(tag) != 2 && (len(tag) != 5 || tag[2] != '-' || !isUpper(tag[3]) || !isUpper(tag[4])) {
+		return ""
+	}
+	if _, ok := snowball[tag[:2]]; !ok {
+		return ""
+	}
+	return tag[:2]
+}
+
+func isUpper(b byte) bool { return 'A' <= b && b <= 'Z' }
 
 // Tag writes a language tag as it is written by rule: "pt-BR" for "PT_br". It is
 // empty for one that names no language (BCP 47).

@@ -248,7 +248,7 @@ func TestLanguages(t *testing.T) {
 			assert.False(t, small(words[2]), lang)
 		})
 	}
-	for tag, base := range map[string]string{"en-US": "en", "pt_BR": "pt", "DE-at": "de", "": "", "no such tag": "", "nb-NO": "nb", "zh-Hant-TW": "zh", "x-own": ""} {
+	for tag, base := range map[string]string{"en-US": "en", "pt_BR": "pt", "DE-at": "de", "": "", "no such tag": "", "en-US-x": "", "en-us": "en", "EN": "en", "zz-US": "", "de-ÄÖ": "", "nb-NO": "nb", "zh-Hant-TW": "zh", "x-own": ""} {
 		t.Run(tag, func(t *testing.T) {
 			assert.Equal(t, base, Base(tag), tag)
 		})
