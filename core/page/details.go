@@ -4,6 +4,8 @@ import (
 	"regexp"
 	"strings"
 
+	"inktally/core/contact"
+	"inktally/core/signs"
 	"inktally/core/structured"
 	"inktally/core/text"
 )
@@ -16,7 +18,7 @@ type Details struct {
 	// Secure tells a page that was read by https.
 	Secure bool
 	// Phones are the numbers in the visible text.
-	Phones []Phone
+	Phones []contact.Phone
 	// Mails are the addresses that a link writes to.
 	Mails []string
 	// Profiles are the addresses of the business on other sites, where people
@@ -104,7 +106,7 @@ func (p *Page) findDetails() Details {
 	s := &p.structure
 	d := Details{Canonical: s.canonical, Robots: s.robots, Secure: strings.HasPrefix(p.URL, "https:"), Forms: s.forms,
 		Videos: s.videos, Maps: s.maps, Testimonials: s.quotes,
-		Phones: []Phone{}, Mails: []string{}, Profiles: []string{}, Vague: []string{}, Baked: []string{},
+		Phones: []contact.Phone{}, Mails: []string{}, Profiles: []string{}, Vague: []string{}, Baked: []string{},
 		Placeholder: Passages{Texts: []string{}}, Foreign: Passages{Texts: []string{}}}
 	d.Businesses = structured.Read(p.structure.data, p.structure.items, labelOf)
 	p.links(&d)
@@ -123,36 +125,62 @@ func (p *Page) findDetails() Details {
 
 // passages looks through the visible blocks for what they say.
 func (p *Page) passages(d *Details) {
-	phones := p.phoneList()
+	phones := contact.NewList(p.Lang, p.telephones())
 	tries, english := 0, text.English(p.Lang)
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
 		if b.Hidden {
 			continue
 		}
-		s, t := p.signsOf(i), p.Text(i)
-		if s.phone {
-			phones.find(t)
+		lo, hi := p.TokenRange(i)
+		s, t := signs.Of(&p.scan, lo, hi), p.Text(i)
+		if s.Phone {
+			phones.Find(t)
 		}
-		if s.signal&mayBeFiller != 0 && placeholder(strings.ToLower(t)) {
+		if s.May(signs.Filler) && placeholder(strings.ToLower(t)) {
 			d.Placeholder.add(t, b.Words)
-		} else if b.Words >= foreignWords && tries < foreignTries && mayBeForeign(english, s, b.Words) {
+		} else if b.Words >= foreignWords && tries < foreignTries && s.MayBeForeign(english, b.Words) {
 			tries++
-			if p.foreign(i) {
+			if signs.Foreign(&p.scan, lo, hi, t, p.Lang) {
 				d.Foreign.add(t, b.Words)
 			}
 		}
-		if s.signal&mayBeVague != 0 {
+		if s.May(signs.Vague) {
 			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
 		}
-		if d.Years == "" && s.signal&mayTellYears != 0 && b.Copy() {
+		if d.Years == "" && s.May(signs.Years) && b.Copy() {
 			if m := yearsText.FindStringSubmatch(t); m != nil {
 				d.Years = m[1] + m[2]
 			}
 		}
-		if s.signal&mayBeBuilding != 0 && p.Words.Copy < fewWords && buildingText.MatchString(t) {
+		if s.May(signs.Building) && p.Words.Copy < fewWords && buildingText.MatchString(t) {
 			d.UnderConstruction = true
 		}
 	}
-	d.Phones = append(d.Phones, phones.found...)
+	d.Phones = append(d.Phones, phones.Found()...)
+}
+
+// placeholder tells left-over text, given in lower case, by its usual words.
+func placeholder(low string) bool {
+	for _, words := range []string{"lorem ipsum", "dolor sit amet", "your text here", "insert text here"} {
+		if strings.Contains(low, words) {
+			return true
+		}
+	}
+	return false
+}
+
+const (
+	foreignWords = 12 // words of a block whose language can be told
+	foreignTries = 6  // blocks of a page whose language is told: it is slow
+)
+
+// telephones are the numbers that links of the page call.
+func (p *Page) telephones() (out []string) {
+	for i := range p.Links {
+		if scheme, rest := contact.Scheme(p.Links[i].Href); scheme == "tel" {
+			out = append(out, rest)
+		}
+	}
+	return out
 }

@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/contact"
 	"inktally/core/structured"
 
 	"github.com/stretchr/testify/assert"
@@ -27,7 +28,7 @@ func TestDetails(t *testing.T) {
 	d := p.Details()
 	assert.Equal(t, Details{
 		Canonical: "/", Robots: "noindex, follow", Secure: true,
-		Phones: []Phone{{"207-555-0134", false}, {"(207) 555-0117", true}}, Mails: []string{"a@b.example"},
+		Phones: []contact.Phone{{Number: "207-555-0134", Linked: false}, {Number: "(207) 555-0117", Linked: true}}, Mails: []string{"a@b.example"},
 		Forms: 1, Videos: 2, Maps: 1, Internal: 2, External: 1,
 		Businesses: []structured.Business{{Type: "HomeBusiness", Name: "Brindle &amp; Ash", Phone: "207-555-0134",
 			Address: "14 Ropewalk Lane, Tarn Harbor", Hours: []string{"Mo-Fr 08:00-17:00"}, Areas: []string{"Ostrey", "Quillby"}, Profiles: []string{}}},
@@ -73,7 +74,7 @@ func TestLanguageOfPage(t *testing.T) {
 func TestSignsInLongBlocks(t *testing.T) {
 	filler := strings.Repeat("around 1234 years beyond nearby 207 the close of since ", 400)
 	d := Read([]byte("<p>"+filler+"call 207.555.0101 beyond and beyond. "+filler+"Since 1987, ten years of experience near the cities around."), Source{}).Details()
-	assert.Equal(t, []Phone{{"207.555.0101", false}}, d.Phones)
+	assert.Equal(t, []contact.Phone{{Number: "207.555.0101", Linked: false}}, d.Phones)
 	assert.Equal(t, []string{"and beyond", "the cities around"}, d.Vague)
 	assert.Equal(t, "Since 1987", d.Years)
 	d = Read([]byte("<p>"+filler), Source{}).Details()

@@ -3,6 +3,7 @@ package page
 import (
 	"strings"
 
+	"inktally/core/signs"
 	"inktally/core/text"
 )
 
@@ -24,7 +25,7 @@ func (w *walker) finish() {
 	w.headings()
 	w.findBaked()
 	if p.Lang == "" {
-		p.Lang = p.detectLanguage()
+		p.Lang = signs.Language(&p.scan)
 	}
 	w.warn()
 }

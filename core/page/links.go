@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/contact"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -43,7 +44,7 @@ func (p *Page) LinkList() []LinkFact {
 	out := []LinkFact{}
 	for i := range p.Links {
 		l := &p.Links[i]
-		switch scheme, _ := schemeOf(l.Href); scheme {
+		switch scheme, _ := contact.Scheme(l.Href); scheme {
 		case "", "http", "https":
 		default:
 			continue
@@ -83,7 +84,7 @@ func (p *Page) address(href string) string {
 func (p *Page) links(d *Details) {
 	for i := range p.Links {
 		l := &p.Links[i]
-		scheme, rest := schemeOf(l.Href)
+		scheme, rest := contact.Scheme(l.Href)
 		switch scheme {
 		case "mailto":
 			address, _, _ := strings.Cut(rest, "?")

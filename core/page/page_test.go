@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/picture"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"golang.org/x/text/encoding"
@@ -138,7 +140,7 @@ func TestFileName(t *testing.T) {
 		"logo.final.svg":                              "logo.final",
 	} {
 		t.Run(src, func(t *testing.T) {
-			name, _, _, _ := fileName(src)
+			name, _, _, _ := picture.FileName(src)
 			assert.Equal(t, want, name, src)
 		})
 	}
@@ -156,7 +158,7 @@ func TestFileNameInOtherAddresses(t *testing.T) {
 		if rapid.Bool().Draw(t, "as it is") {
 			written = want
 		}
-		name, e, _, _ := fileName(folder + written + size + ext + tail)
+		name, e, _, _ := picture.FileName(folder + written + size + ext + tail)
 		assert.Equal(t, want, name, folder+written+size+ext+tail)
 		assert.Equal(t, ext, e)
 	})

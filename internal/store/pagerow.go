@@ -3,6 +3,7 @@ package store
 import (
 	"fmt"
 
+	"inktally/core/contact"
 	"inktally/core/page"
 	"inktally/core/structured"
 
@@ -254,9 +255,9 @@ func (r detailsRow) details() page.Details {
 		Placeholder: page.Passages{Words: r.Placeholder.Words, Texts: some(r.Placeholder.Texts)},
 		Foreign:     page.Passages{Words: r.Foreign.Words, Texts: some(r.Foreign.Texts)}, Vague: some(r.Vague), Baked: some(r.Baked),
 		Testimonials: r.Testimonials, Years: r.Years, UnderConstruction: r.UnderConstruction, Flaws: some(r.Flaws), FirstFlaws: r.FirstFlaws,
-		Phones: []page.Phone{}, Businesses: []structured.Business{}}
+		Phones: []contact.Phone{}, Businesses: []structured.Business{}}
 	for _, p := range r.Phones {
-		d.Phones = append(d.Phones, page.Phone{Number: p.Number, Linked: p.Linked})
+		d.Phones = append(d.Phones, contact.Phone{Number: p.Number, Linked: p.Linked})
 	}
 	for _, b := range r.Businesses {
 		b.Hours, b.Areas, b.Profiles = some(b.Hours), some(b.Areas), some(b.Profiles)

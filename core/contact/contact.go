@@ -1,4 +1,5 @@
-package page
+// Package contact finds telephone numbers in texts.
+package contact
 
 import (
 	"regexp"
@@ -22,25 +23,28 @@ type Phone struct {
 var phoneText = regexp.MustCompile(`(?:\+?1[-. ])?(?:\(\d{3}\)\s?|\b\d{3}[-. ])\d{3}[-. ]\d{4}\b` +
 	`|\+[1-9]\d{0,2}[-. ]?(?:\(0\))?[-. ()\d]{6,16}\d\b|\(?\b0\d{2,5}\)?[-. /][-. \d]{4,12}\d\b`)
 
-// phoneList gathers the numbers of a page, each once.
-type phoneList struct {
+// List gathers the numbers of a page, each once.
+type List struct {
 	region func() string   // of numbers without a country
 	linked map[string]bool // whether a link calls it
 	seen   map[string]bool
 	found  []Phone
 }
 
-func (p *Page) phoneList() *phoneList {
-	l := &phoneList{region: sync.OnceValue(func() string { return regionOf(p.Lang) }), linked: map[string]bool{}, seen: map[string]bool{}}
-	for i := range p.Links {
-		if scheme, rest := schemeOf(p.Links[i].Href); scheme == "tel" {
-			if number, ok := l.number(rest); ok {
-				l.linked[number] = true
-			}
+// NewList returns a list without numbers. lang is the language tag of the page,
+// called are the numbers that its links call.
+func NewList(lang string, called []string) *List {
+	l := &List{region: sync.OnceValue(func() string { return regionOf(lang) }), linked: map[string]bool{}, seen: map[string]bool{}}
+	for _, typed := range called {
+		if number, ok := l.number(typed); ok {
+			l.linked[number] = true
 		}
 	}
 	return l
 }
+
+// Found are the numbers that were found, in their order.
+func (l *List) Found() []Phone { return l.found }
 
 // regionOf is the country of a language tag, the United States if it names none.
 func regionOf(tag string) string {
@@ -51,8 +55,8 @@ func regionOf(tag string) string {
 	return "US"
 }
 
-// find adds the numbers of a text.
-func (l *phoneList) find(text string) {
+// Find adds the numbers of a text.
+func (l *List) Find(text string) {
 	for _, typed := range phoneText.FindAllString(text, -1) {
 		if number, ok := l.number(typed); ok && !l.seen[number] {
 			l.seen[number] = true
@@ -63,7 +67,7 @@ func (l *phoneList) find(text string) {
 
 // number is a number in its international form (E.164); it is not ok for digits
 // that can be none.
-func (l *phoneList) number(typed string) (string, bool) {
+func (l *List) number(typed string) (string, bool) {
 	parsed, err := phonenumbers.Parse(typed, l.region())
 	if err != nil || !phonenumbers.IsPossibleNumber(parsed) {
 		return "", false
@@ -71,9 +75,9 @@ func (l *phoneList) number(typed string) (string, bool) {
 	return phonenumbers.Format(parsed, phonenumbers.E164), true
 }
 
-// schemeOf parts an address at its scheme, which is in lower case; without one
+// Scheme parts an address at its scheme, which is in lower case; without one
 // it is empty.
-func schemeOf(href string) (scheme, rest string) {
+func Scheme(href string) (scheme, rest string) {
 	href = strings.TrimSpace(href)
 	scheme, rest, found := strings.Cut(href, ":")
 	if !found || strings.ContainsAny(scheme, "/?#") {

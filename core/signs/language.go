@@ -1,4 +1,4 @@
-package page
+package signs
 
 import (
 	"strings"
@@ -11,8 +11,6 @@ import (
 const (
 	sampleBytes  = 1000 // of a page that are looked at
 	sampleTokens = 1500 // of a page that are looked at for small words
-	foreignWords = 12   // words of a block whose language can be told
-	foreignTries = 6    // blocks of a page whose language is told: it is slow
 	foreignBytes = 240  // of a block that are looked at
 	pageVotes    = 8    // small words that tell the language of a page
 	blockVotes   = 3    // and of a block
@@ -21,23 +19,13 @@ const (
 	voteShare    = 16   // and one of those that are known here
 )
 
-// placeholder tells left-over text, given in lower case, by its usual words.
-func placeholder(low string) bool {
-	for _, words := range []string{"lorem ipsum", "dolor sit amet", "your text here", "insert text here"} {
-		if strings.Contains(low, words) {
-			return true
-		}
-	}
-	return false
-}
-
-// mayBeForeign tells whether a block of an English page may be in another
-// language, or one of another page in English: telling for sure is slow.
-func mayBeForeign(english bool, s signs, words int) bool {
+// MayBeForeign tells whether so many words of an English page may be in another
+// language, or those of another page in English: telling for sure is slow.
+func (s Signs) MayBeForeign(english bool, words int) bool {
 	if english {
-		return s.english == 0 && s.others >= 2 && s.others*commonShare >= words
+		return s.English == 0 && s.Others >= 2 && s.Others*commonShare >= words
 	}
-	return s.english >= 2 && s.english*commonShare >= words
+	return s.English >= 2 && s.English*commonShare >= words
 }
 
 // told are the languages that blocks are told apart by.
@@ -46,18 +34,17 @@ var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 	whatlanggo.Ita: true, whatlanggo.Nld: true, whatlanggo.Swe: true,
 }}
 
-// foreign tells a block in another language than the page's.
-func (p *Page) foreign(block int) bool {
-	own := text.Base(p.Lang)
-	lo, hi := p.TokenRange(block)
-	voted := p.vote(lo, hi, blockVotes)
+// Foreign tells a block, the tokens from lo to hi, in another language than the
+// page's own.
+func Foreign(scan *text.Scan, lo, hi int, block, own string) bool {
+	own = text.Base(own)
+	voted := vote(scan, lo, hi, blockVotes)
 	if voted.says&alike != 0 {
 		return false
 	}
 	found := voted.tag
 	if found == "" {
-		s := p.Text(block)
-		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(s[:min(len(s), foreignBytes)], ""), told)
+		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(block[:min(len(block), foreignBytes)], ""), told)
 		if info.IsReliable() {
 			found = info.Lang.Iso6391()
 		}
@@ -65,12 +52,13 @@ func (p *Page) foreign(block int) bool {
 	return own != "" && found != "" && found != own
 }
 
-// detectLanguage tells the language of a page that does not tell its own.
-func (p *Page) detectLanguage() string {
-	if voted := p.vote(0, min(len(p.scan.Tokens), sampleTokens), pageVotes); voted.tag != "" && voted.says&alike == 0 {
+// Language tells the language of a text that does not tell its own, empty if
+// that is not clear (rule 1.6).
+func Language(scan *text.Scan) string {
+	if voted := vote(scan, 0, min(len(scan.Tokens), sampleTokens), pageVotes); voted.tag != "" && voted.says&alike == 0 {
 		return voted.tag
 	}
-	info := whatlanggo.Detect(strings.ToValidUTF8(p.scan.Text[:min(len(p.scan.Text), sampleBytes)], ""))
+	info := whatlanggo.Detect(strings.ToValidUTF8(scan.Text[:min(len(scan.Text), sampleBytes)], ""))
 	if !info.IsReliable() {
 		return ""
 	}
@@ -80,13 +68,13 @@ func (p *Page) detectLanguage() string {
 // vote tells the language of tokens by its small words: at least so many, one
 // in sixteen, and clearly more than those of any other. It is empty if that does
 // not decide.
-func (p *Page) vote(lo, hi, least int) (winner spoken) {
+func vote(scan *text.Scan, lo, hi, least int) (winner spoken) {
 	votes := make([]int, len(languages))
 	for i := lo; i < hi; i++ {
-		if !signalKeys[p.scan.Tokens[i].Key()] {
+		if !signalKeys[scan.Tokens[i].Key()] {
 			continue
 		}
-		if found := signalWords[p.scan.Folded(i)]; found&(english|otherLanguage|alike) != 0 {
+		if found := signalWords[scan.Folded(i)]; found&(english|otherLanguage|alike) != 0 {
 			for l := range languages {
 				if found&languages[l].says != 0 {
 					votes[l]++
