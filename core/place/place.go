@@ -37,7 +37,8 @@ func Parse(s string) Place {
 // Tokens returns the tokens of the place's name.
 func (p Place) Tokens() []string { return text.Tokens(p.Name) }
 
-// Forms returns the tokens of the place's name and of its other spellings.
+// Forms returns the tokens of the place's name and of its other spellings, those
+// with mount, saint and the like each in both ways to write them (rule 3.5).
 func (p Place) Forms() [][]string {
 	forms := [][]string{p.Tokens()}
 	for _, s := range p.Spellings {
@@ -45,7 +46,28 @@ func (p Place) Forms() [][]string {
 			forms = append(forms, tokens)
 		}
 	}
+	for _, form := range forms {
+		if other, ok := otherWay(form); ok {
+			forms = append(forms, other)
+		}
+	}
 	return forms
+}
+
+// ways are the two ways to write words of places' names.
+var ways = map[string]string{"saint": "st", "sainte": "ste", "mount": "mt", "fort": "ft", "heights": "hts",
+	"st": "saint", "ste": "sainte", "mt": "mount", "ft": "fort", "hts": "heights",
+	"north": "n", "south": "s", "east": "e", "west": "w"}
+
+// otherWay writes a name in the other way; false if it has one only.
+func otherWay(tokens []string) ([]string, bool) {
+	out, changed := slices.Clone(tokens), false
+	for i, t := range tokens {
+		if other := ways[t]; other != "" {
+			out[i], changed = other, true
+		}
+	}
+	return out, changed
 }
 
 // StateForms returns the forms of the place's state as tokens: its name and

@@ -1,6 +1,10 @@
 package text
 
-import "strings"
+import (
+	"maps"
+	"slices"
+	"strings"
+)
 
 // smallWords are the small words of a language by its code (rule 2.6):
 // articles, prepositions and the like, which no family is told by, folded as
@@ -47,3 +51,9 @@ func SmallFor(tag string) func(token string) bool {
 
 // Small tells whether a folded token is a small word of English (rule 2.6).
 func Small(token string) bool { return smallWords["en"][token] }
+
+// SmallWords are the small words of a language, sorted; none for one that is not
+// known.
+func SmallWords(tag string) []string {
+	return slices.Sorted(maps.Keys(smallWords[Base(tag)]))
+}

@@ -37,7 +37,8 @@ func StemmerFor(tag string) Stemmer {
 	if tag == "" {
 		tag = "en"
 	}
-	stem, ok := snowball[Base(tag)]
+	base := Base(tag)
+	stem, ok := snowball[base]
 	if !ok {
 		return func(token string) string { return token }
 	}
@@ -45,8 +46,24 @@ func StemmerFor(tag string) Stemmer {
 		if strings.ContainsAny(token, "0123456789") {
 			return token
 		}
+		if regular, ok := irregular[token]; ok && base == "en" {
+			token = regular
+		}
 		env := snowballstem.NewEnv(token)
 		stem(env)
 		return env.Current()
 	}
+}
+
+// irregular are plurals of English that share no ending with their singular, and
+// words that two countries write in two ways (rule 2.5).
+var irregular = map[string]string{
+	"mice": "mouse", "lice": "louse", "geese": "goose", "feet": "foot", "teeth": "tooth", "men": "man", "women": "woman", "children": "child",
+	"oxen": "ox", "leaves": "leaf", "knives": "knife", "shelves": "shelf", "wolves": "wolf", "calves": "calf", "halves": "half", "loaves": "loaf",
+	"scarves": "scarf", "hooves": "hoof", "thieves": "thief", "wives": "wife", "lives": "life", "elves": "elf", "roofs": "roof", "rooves": "roof",
+	"colour": "color", "colours": "color", "grey": "gray", "centre": "center", "centres": "center", "licence": "license", "licences": "license",
+	"aluminium": "aluminum", "mould": "mold", "moulds": "mold", "moulding": "molding", "tyre": "tire", "tyres": "tire", "kerb": "curb", "kerbs": "curb",
+	"plough": "plow", "ploughing": "plowing", "harbour": "harbor", "harbours": "harbor", "jewellery": "jewelry", "fibreglass": "fiberglass",
+	"woollen": "woolen", "neighbour": "neighbor", "neighbours": "neighbor", "labour": "labor", "catalogue": "catalog", "cheque": "check",
+	"storey": "story", "storeys": "story", "metre": "meter", "litre": "liter", "programme": "program", "vapour": "vapor", "odour": "odor", "odours": "odor",
 }
