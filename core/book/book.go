@@ -47,6 +47,14 @@ type Family struct {
 	Kept bool
 	// Carrier is the page that carries it; the zero Carrier if it is not kept.
 	Carrier Carrier
+	// Uncounted are searches that are known and count for nothing, because they are not
+	// those of the client's town (rule 7.1).
+	Uncounted int
+	// Also are the families that are folded under it, Under the one that it is folded
+	// under; RowGain is its gain with its share of theirs (rule 3.10).
+	Also    []string
+	Under   string
+	RowGain float64
 }
 
 // Lead is the phrase to place exactly.
@@ -60,13 +68,24 @@ type Rules struct {
 	// AreaGain is the gain from which a place is worth a page of its own, in
 	// visits a month (rule 9.1).
 	AreaGain float64
+	// MemberSearches and MemberPercent of its lead's searches are those from which a
+	// further member of a family is to stand exactly, Members how many at most (rule 9.3).
+	MemberSearches int
+	MemberPercent  float64
+	Members        int
+	// AlsoShare is the share of the gain of a folded family that its row has
+	// (rule 3.10).
+	AlsoShare float64
+	// CommunityKm is how far from the home town communities are proposed (rule 5.4).
+	CommunityKm float64
 	// PageFamilies is for how many families a page is measured at most.
 	PageFamilies int
 }
 
 // StandardRules are those that everybody starts with.
 func StandardRules() Rules {
-	return Rules{NearMissFrom: 11, NearMissTo: 30, NearMissDifficulty: 10, AreaGain: 5, PageFamilies: 12}
+	return Rules{NearMissFrom: 11, NearMissTo: 30, NearMissDifficulty: 10, AreaGain: 5, PageFamilies: 12,
+		MemberSearches: 10, MemberPercent: 10, Members: 4, AlsoShare: .5, CommunityKm: 25}
 }
 
 // Input is what a book is made from.
@@ -80,6 +99,8 @@ type Input struct {
 	Home     string
 	Rules    Rules
 	Visits   visits.Rules
+	// Slips are words that are slips of spelling: no lead holds one.
+	Slips map[string]bool
 	// Customers are those who come of a hundred visits, 0 if that is not known.
 	Customers float64
 }
@@ -97,26 +118,27 @@ func Families(in Input) []Family {
 		for _, m := range grouped.Members {
 			f.Members = append(f.Members, in.Phrases[m])
 		}
-		f.lead()
+		f.lead(in.Slips)
 		f.judge(in)
 		families = append(families, f)
 	}
+	fold(families, in)
 	slices.SortStableFunc(families, func(a, b Family) int {
-		return cmp.Or(compareBool(b.Kept, a.Kept), cmp.Compare(b.Gain, a.Gain), cmp.Compare(b.Volume, a.Volume),
-			typedFirst(a.typed(), b.typed()))
+		return cmp.Or(compareBool(b.Kept, a.Kept), cmp.Compare(b.RowGain, a.RowGain), cmp.Compare(b.Volume, a.Volume),
+			cmp.Compare(b.Uncounted, a.Uncounted), typedFirst(a.typed(), b.typed()))
 	})
 	assign(families, in)
 	return families
 }
 
-// OfPage are the families that a page carries, in order of gain. Those that ask
-// for what is near come last: nobody writes "near me" into a title, so that
-// none of them can be a page's first family.
+// OfPage are the families that a page carries, a row of the book each, in order of
+// gain. Those that ask for what is near come last: nobody writes "near me" into a
+// title, so that none of them can be a page's first family.
 func OfPage(families []Family, page int64, most int) []Family {
 	var out []Family
 	for _, near := range []bool{false, true} {
 		for _, f := range families {
-			if f.Kept && f.Near == near && f.Carrier.Page() == page && page != 0 && len(out) < most {
+			if f.Kept && f.Under == "" && f.Near == near && f.Carrier.Page() == page && page != 0 && len(out) < most {
 				out = append(out, f)
 			}
 		}
@@ -125,10 +147,11 @@ func OfPage(families []Family, page int64, most int) []Family {
 }
 
 // lead puts the lead first: the one that the user chose, else the one with the
-// highest volume, then the shortest, then the first.
-func (f *Family) lead() {
+// highest volume, then the shortest, then the first, and never a slip (rule 3.5).
+func (f *Family) lead(slips map[string]bool) {
 	slices.SortStableFunc(f.Members, func(x, y Phrase) int {
-		return cmp.Or(compareBool(y.Text == f.Choice.Lead, x.Text == f.Choice.Lead), cmp.Compare(figure(y.Volume), figure(x.Volume)),
+		return cmp.Or(compareBool(y.Text == f.Choice.Lead, x.Text == f.Choice.Lead),
+			compareBool(hasSlip(x.Text, slips), hasSlip(y.Text, slips)), cmp.Compare(figure(y.Volume), figure(x.Volume)),
 			cmp.Compare(len(x.Text), len(y.Text)), typedFirst(x, y))
 	})
 }
@@ -145,11 +168,11 @@ func (f *Family) typed() Phrase {
 }
 
 func (f *Family) judge(in Input) {
-	f.Judgement = in.Judge.Of(f.Members[0].Text)
+	f.Judgement = judged(f.Members, in.Judge)
 	f.estimate(in.Visits)
 	f.Estimate = f.InMoney(in.Customers, in.Judge.Job(f.Service))
 	near := in.Rules
-	f.NearMiss = f.Intent == intent.Hire && (f.Position != nil && *f.Position >= near.NearMissFrom && *f.Position <= near.NearMissTo ||
+	f.NearMiss = f.Intent.Hires() && (f.Position != nil && *f.Position >= near.NearMissFrom && *f.Position <= near.NearMissTo ||
 		f.Difficulty != nil && *f.Difficulty <= near.NearMissDifficulty)
 	switch f.Choice.State {
 	case Kept:
@@ -157,8 +180,23 @@ func (f *Family) judge(in Input) {
 	case Aside:
 		f.Kept = false
 	default:
-		f.Kept = f.Intent == intent.Hire || f.typed().Page != 0
+		f.Kept = f.Intent.Hires() || f.typed().Page != 0
 	}
+}
+
+// judged judges a family by its lead, and where that has its words in an order in
+// which its place is not to be told, by the first member that tells it.
+func judged(members []Phrase, judge *intent.Judge) intent.Judgement {
+	lead := judge.Of(members[0].Text)
+	if lead.Place != "" || lead.Near || lead.Intent.Hires() {
+		return lead
+	}
+	for _, m := range members[1:] {
+		if told := judge.Of(m.Text); told.Place != "" || told.Near {
+			return told
+		}
+	}
+	return lead
 }
 
 // estimate works out what the family brings (rules 7.3, 7.4).
@@ -166,6 +204,10 @@ func (f *Family) estimate(rules visits.Rules) {
 	var members []visits.Member
 	for _, p := range f.Members {
 		m := visits.Member{Volume: p.Volume}
+		if p.Volume != nil && !p.Area.Counts(f.Place != "") {
+			f.Uncounted += *p.Volume
+			m.Volume = new(int)
+		}
 		if p.Position != nil {
 			m.Position = *p.Position
 			if f.Position == nil || *p.Position < *f.Position {
@@ -182,3 +224,6 @@ func (f *Family) estimate(rules visits.Rules) {
 	}
 	f.Estimate = rules.Family(members, f.Difficulty)
 }
+
+// unsure tells a family that waits for a verdict on a word.
+func (f *Family) unsure() bool { return f.Intent == intent.Unsure && f.Choice.State == "" }

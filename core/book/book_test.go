@@ -63,7 +63,7 @@ func TestBookFamilies(t *testing.T) {
 	assert.Contains(t, byLead, "best chimney sweep tarn harbor")
 	assert.Contains(t, byLead, "chimney sweep near me")
 	assert.False(t, byLead["chimney sweep cost"].Kept)
-	assert.Equal(t, intent.Research, byLead["chimney sweep cost"].Intent)
+	assert.Equal(t, intent.Question, byLead["chimney sweep cost"].Intent)
 	assert.Contains(t, byLead, "chimney sweeper tarn harbor")
 
 	g := brindle()

@@ -49,9 +49,17 @@ func assign(families []Family, in Input) {
 			c.gains[f.Place] += f.Gain
 		}
 	}
+	at := map[string]Carrier{}
 	for i := range families {
 		if families[i].Kept {
 			families[i].Carrier = c.of(&families[i])
+			at[families[i].Key] = families[i].Carrier
+		}
+	}
+	for i := range families { // what is folded stands with its row, but for what was typed for a page
+		f := &families[i]
+		if row, ok := at[f.Under]; ok && f.Under != "" && f.typed().Page == 0 {
+			f.Carrier = row
 		}
 	}
 }

@@ -24,7 +24,7 @@ func TestSumFound(t *testing.T) {
 	assert.Equal(t, 8, s.Phrases)
 	assert.Equal(t, []int{2, 4, 6, 1}, []int{s.First3, s.First10, s.First20, s.Unknown})
 	assert.Equal(t, 1, s.Intents[intent.Elsewhere])
-	assert.Equal(t, 1, s.Intents[intent.Research])
+	assert.Equal(t, 1, s.Intents[intent.Question])
 	assert.InDelta(t, 100*.33+50*.11+1000*.08+10*.02+1*.007+500*.0025, s.Visits, 1e-9)
 	sum := 0
 	for _, of := range s.Intents {

@@ -2,7 +2,11 @@ package book
 
 import (
 	"cmp"
+	"slices"
 	"strings"
+
+	"inktally/core/text"
+	"inktally/core/visits"
 )
 
 // Phrase is a phrase of a client's book with what is known of its search.
@@ -12,6 +16,8 @@ type Phrase struct {
 	// Volume is searches a month, Difficulty 0 to 100, Position today's; nil if
 	// it is not known.
 	Volume, Difficulty, Position *int
+	// Area is where the volume was counted, empty if it is not known (rule 7.1).
+	Area visits.Area
 	// With is the phrase with whose family the user put it, itself if it stands
 	// alone; empty if the rule decides. It is in its folded form.
 	With string
@@ -42,4 +48,9 @@ func figure(n *int) int {
 		return -1
 	}
 	return *n
+}
+
+// hasSlip tells whether a phrase holds a slip of spelling.
+func hasSlip(phrase string, slips map[string]bool) bool {
+	return len(slips) > 0 && slices.ContainsFunc(text.Tokens(phrase), func(t string) bool { return slips[t] })
 }

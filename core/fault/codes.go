@@ -88,6 +88,8 @@ const (
 	SourceAnswered   Code = "source_answered"
 	SourceUnreadable Code = "source_unreadable"
 	SearchUnknown    Code = "search_unknown"
+	NoResults        Code = "no_results"
+	ResultsTooLarge  Code = "results_too_large"
 )
 
 // The failures of what is typed of a client.
@@ -102,7 +104,6 @@ const (
 	LanguageUnknown   Code = "language_unknown"
 	PhraseNeeded      Code = "phrase_needed"
 	NotOneWord        Code = "not_one_word"
-	TiedToItself      Code = "tied_to_itself"
 	PageThere         Code = "page_there"
 	OneHomePage       Code = "one_home_page"
 	HomePageStays     Code = "home_page_stays"
@@ -162,11 +163,11 @@ var params = map[Code][]string{
 	ListTooLarge: {"mb"}, ListEmpty: {}, ListNotText: {}, ListNotOne: {}, WorkbookUnreadable: {}, WorkbookEmpty: {}, NoPhraseColumn: {},
 	ColumnsUnreadable: {}, ImportNotLast: {"name"},
 
-	NoDemandSource: {}, NoSearchSource: {}, SourceBadAddress: {"source"}, SourceSilent: {"source"}, SourceAnswered: {"source", "status"},
+	NoResults: {}, ResultsTooLarge: {"mb"}, NoDemandSource: {}, NoSearchSource: {}, SourceBadAddress: {"source"}, SourceSilent: {"source"}, SourceAnswered: {"source", "status"},
 	SourceUnreadable: {"source"}, SearchUnknown: {"phrase"},
 
 	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
-	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"}, TiedToItself: {},
+	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"},
 	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
 	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},

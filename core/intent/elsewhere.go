@@ -1,38 +1,207 @@
 package intent
 
 import (
+	"slices"
 	"strings"
 
+	"inktally/core/gazetteer"
 	"inktally/core/place"
+	"inktally/core/words"
 )
 
-// span is a range of tokens.
-type span struct{ lo, hi int }
+// A town of another country counts from this size on, and from so many letters.
+const (
+	farSize    = 100_000
+	farLetters = 5
+)
 
-func (s span) covers(i int) bool { return i >= s.lo && i < s.hi }
+// elsewhere tells the other place that a phrase names: a state or a county that
+// is not the client's, a postcode of another area, a town of the gazetteer
+// (rules 3.6, 5.4). It is empty for none.
+func (j *Judge) elsewhere(phrase []word) (code ReasonCode, at string) {
+	if at := j.region(phrase); at != "" {
+		return OtherState, at
+	}
+	if at := j.county(phrase); at != "" {
+		return OtherState, at
+	}
+	if at := j.postcode(phrase); at != "" {
+		return OtherPostcode, at
+	}
+	if !slices.ContainsFunc(phrase, func(w word) bool { return w.role == ownPlace }) {
+		if at := j.town(phrase); at != "" {
+			return OtherTown, at
+		}
+	}
+	return "", ""
+}
 
-// state finds a state that is none of the client's. An abbreviation counts at
-// the end of a phrase, behind a word that may be a town's name.
-func (j *Judge) state(tokens, stems []string) span {
-	for i := range tokens {
-		for n := 1; n <= 3 && i+n <= len(tokens); n++ {
-			name := strings.Join(tokens[i:i+n], " ")
-			if n == 1 {
-				name = strings.TrimSuffix(name, "s") // typed as a plural
+// region finds a state, a province, a county or a nation that is none of the client's.
+func (j *Judge) region(phrase []word) string {
+	for i := range phrase {
+		for n := min(4, len(phrase)-i); n > 0; n-- {
+			run := phrase[i : i+n]
+			if slices.ContainsFunc(run, word.taken) {
+				continue
 			}
-			for _, form := range []string{name, strings.Join(tokens[i:i+n], " ")} {
-				if full, ok := place.StateName(form); ok && len(form) > 2 && strings.EqualFold(full, form) && !j.home[form] {
-					return span{i, i + n}
-				}
+			typed := joined(run)
+			if j.otherRegion(typed, run, phrase, i) {
+				return typed
+			}
+			if s, ok := strings.CutSuffix(typed, "s"); ok && len(s) > 4 && j.otherRegion(s, run, phrase, i) {
+				return typed // typed as a plural
 			}
 		}
 	}
-	last := len(tokens) - 1
-	if last < 1 || len(tokens[last]) != 2 || j.home[tokens[last]] || j.words[stems[last]]&isKnown != 0 {
-		return span{}
+	return ""
+}
+
+func (j *Judge) otherRegion(typed string, run, phrase []word, at int) bool {
+	if nation := place.Nation(typed); nation != "" && len(typed) > 2 {
+		return j.country != "" && nation != j.country && !run[0].small
 	}
-	if _, ok := place.StateName(strings.ToUpper(tokens[last])); ok && j.words[stems[last-1]]&isKnown == 0 {
-		return span{last, last + 1}
+	for _, r := range place.Regions(typed) {
+		if j.ownRegion(r) {
+			return false
+		}
+		short := !strings.EqualFold(r.Name, typed) && len(run) == 1
+		switch {
+		case short && slices.ContainsFunc(r.Short, func(s string) bool { return strings.EqualFold(s, typed) }):
+			if j.abbreviates(r, run[0], phrase, at) {
+				return true
+			}
+		case len(run) == 1 && (run[0].listed || j.service[run[0].stem]):
+		case r.Country == "GB" || r.Country == "IE":
+			// The names of counties are ordinary words and surnames elsewhere.
+			if j.country == r.Country || j.country == "IE" || len(run) > 1 {
+				if len(run) > 1 || !words.English(typed) || j.atPlaceOf(phrase, at, at+1) {
+					return true
+				}
+			}
+		default:
+			return true
+		}
 	}
-	return span{}
+	return false
+}
+
+// abbreviates tells whether a word is the abbreviation of a region: at the end of
+// a phrase, and where it is an ordinary word or a small one only behind a word that
+// may be a town's name.
+func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool {
+	if at == 0 || w.small || j.country != "" && j.country != r.Country && r.Country != "US" {
+		return false
+	}
+	before := phrase[at-1]
+	town := before.unknown() || len(j.towns.Named([]string{before.text})) > 0 && !before.listed && !j.service[before.stem]
+	if len(w.text) > 2 {
+		return !w.listed && !words.English(w.text)
+	}
+	if at != len(phrase)-1 {
+		return town && !words.English(w.text)
+	}
+	return town || !words.English(w.text) && !w.listed && j.country == r.Country
+}
+
+func (j *Judge) ownRegion(r place.Region) bool {
+	return slices.ContainsFunc(j.regions, func(own place.Region) bool { return own.Name == r.Name })
+}
+
+// county finds a county by the word itself: Hamilton County, where it is none of
+// the client's places.
+func (j *Judge) county(phrase []word) string {
+	for i := 1; i < len(phrase); i++ {
+		if phrase[i].text == "county" && !phrase[i].taken() && !phrase[i-1].taken() && !phrase[i-1].small && !phrase[i-1].listed && !j.service[phrase[i-1].stem] {
+			return joined(phrase[i-1 : i+1])
+		}
+	}
+	return ""
+}
+
+// postcode finds a postcode of another area than the client's.
+func (j *Judge) postcode(phrase []word) string {
+	if j.area == "" {
+		return ""
+	}
+	for i := range phrase {
+		if phrase[i].taken() || phrase[i].listed || j.service[phrase[i].stem] {
+			continue
+		}
+		if code, ok := place.PostcodeAt(texts(phrase[i:]), j.country); ok && code.Area != j.area {
+			return joined(phrase[i : i+code.Tokens])
+		}
+	}
+	return ""
+}
+
+// town finds a town of the gazetteer.
+func (j *Judge) town(phrase []word) string {
+	tokens := texts(phrase)
+	for i := range phrase {
+		for n := j.towns.Longest(tokens[i:]); n > 0; n-- {
+			if j.mayName(phrase, i, i+n) && slices.ContainsFunc(j.towns.Named(tokens[i:i+n]), func(t gazetteer.Town) bool { return j.counts(t, phrase, i, i+n) }) {
+				return joined(phrase[i : i+n])
+			}
+		}
+	}
+	return ""
+}
+
+// mayName tells whether words may name a town at all: none of them is one of the
+// client's services or stands in a list, unless there are others beside it.
+func (j *Judge) mayName(phrase []word, lo, hi int) bool {
+	telling := false
+	for _, w := range phrase[lo:hi] {
+		if w.taken() || j.service[w.stem] {
+			return false
+		}
+		telling = telling || !w.listed && !w.small
+	}
+	return telling && !phrase[lo].small
+}
+
+// counts tells whether a town of that name is meant. A name that is an ordinary
+// word too, or of three letters, counts only where the name of a place stands.
+func (j *Judge) counts(t gazetteer.Town, phrase []word, lo, hi int) bool {
+	own := j.country == "" || t.Country == j.country
+	letters := len(joined(phrase[lo:hi]))
+	if !own && (t.Size < farSize || letters < farLetters) {
+		return false
+	}
+	if j.country == "" && t.Size < farSize/5 {
+		return false
+	}
+	if hi-lo > 1 {
+		return !allEnglish(phrase[lo:hi]) || j.atPlaceOf(phrase, lo, hi)
+	}
+	if letters <= 3 || words.English(phrase[lo].text) {
+		return j.atPlaceOf(phrase, lo, hi)
+	}
+	return true
+}
+
+// atPlaceOf tells whether the name of a place stands there: behind in, before a
+// state, or at the end of the phrase right behind a service.
+func (j *Judge) atPlaceOf(phrase []word, lo, hi int) bool {
+	if lo > 0 && phrase[lo-1].text == "in" {
+		return true
+	}
+	if hi < len(phrase) && len(place.Regions(joined(phrase[hi:]))) > 0 {
+		return true
+	}
+	return hi == len(phrase) && lo > 0 && (j.service[phrase[lo-1].stem] || j.isAct(phrase[lo-1].stem))
+}
+
+func allEnglish(run []word) bool {
+	return !slices.ContainsFunc(run, func(w word) bool { return !words.English(w.text) })
+}
+
+func joined(run []word) string { return strings.Join(texts(run), " ") }
+
+func texts(run []word) []string {
+	out := make([]string, len(run))
+	for i, w := range run {
+		out[i] = w.text
+	}
+	return out
 }

@@ -9,9 +9,9 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/gazetteer"
 	"inktally/core/phrase"
 	"inktally/core/place"
-	"inktally/core/text"
 )
 
 // Intent is what somebody who types a phrase wants (rule 3.6).
@@ -19,12 +19,23 @@ type Intent string
 
 // The intents, in the order in which they are tried.
 const (
-	Brand     Intent = "brand"
-	Elsewhere Intent = "elsewhere"
-	Research  Intent = "research"
-	Hire      Intent = "hire"
-	Broad     Intent = "broad"
+	Brand      Intent = "brand"
+	Elsewhere  Intent = "elsewhere"
+	Question   Intent = "question"
+	NotOffered Intent = "not_offered"
+	Unsure     Intent = "unsure"
+	Hire       Intent = "hire"
+	Broad      Intent = "broad"
 )
+
+// Intents are all of them, in the order in which they are tried.
+func Intents() []Intent {
+	return []Intent{Brand, Elsewhere, Question, NotOffered, Unsure, Hire, Broad}
+}
+
+// Hires tells an intent that counts as that of somebody ready to hire: what is
+// unsure counts so until it is told.
+func (i Intent) Hires() bool { return i == Hire || i == Unsure }
 
 // Service is what the client sells, with the words that people use for it.
 type Service struct {
@@ -41,83 +52,57 @@ func (s Service) Forms() []string { return append([]string{s.Name}, s.Words...) 
 // Ground is what is known of a client when intents are told.
 type Ground struct {
 	Language phrase.Language
+	// Services are the client's, the main one first.
 	Services []Service
 	// Names are those of the client and its rivals.
 	Names []string
 	// Trade is the client's trade, whose words make no brand.
 	Trade string
+	// Postcode is the client's, empty if it is not known.
+	Postcode string
+	// Towns tell other places; nil for none.
+	Towns *gazetteer.Gazetteer
+	// Guesses are words that likely mean others: a phrase is judged by what is meant,
+	// though it stands in a family of its own until they are tied.
+	Guesses map[string]string
 	// Verdicts are what the user said of single words.
 	Verdicts map[string]Verdict
 	Lists    Lists
 }
 
-// Verdict is what the user said of a word that stands in no list.
+// Verdict is what the user said of a word; it holds for its plural too, not for
+// other forms.
 type Verdict string
 
 // The verdicts on words.
 const (
-	FirmWord     Verdict = "brand"
-	ServiceWord  Verdict = "service"
+	FirmWord Verdict = "firm"
+	// MakerWord is a brand of goods that the client works on: hire beside an act,
+	// brand alone.
+	MakerWord    Verdict = "maker"
 	PlaceWord    Verdict = "elsewhere"
+	Ours         Verdict = "ours"
+	NotOurs      Verdict = "not_ours"
 	OrdinaryWord Verdict = "ordinary"
 )
 
 // Verdicts are all of them.
-func Verdicts() []Verdict { return []Verdict{FirmWord, ServiceWord, PlaceWord, OrdinaryWord} }
-
-// Reason is why a phrase has its intent: a code, and the words that decided.
-type Reason struct {
-	Code ReasonCode
-	// Words are as the phrase or the client has them; how many there are depends
-	// on the code.
-	Words []string
+func Verdicts() []Verdict {
+	return []Verdict{FirmWord, MakerWord, PlaceWord, NotOurs, OrdinaryWord, Ours}
 }
-
-// ReasonCode names a reason.
-type ReasonCode string
-
-// The reasons, and what their words are.
-const (
-	NamesFirm     ReasonCode = "names_firm"        // the word of the name
-	OtherState    ReasonCode = "other_state"       // the state
-	OtherPlace    ReasonCode = "other_place"       // the place
-	AsksQuestion  ReasonCode = "asks_question"     // the word that asks
-	Compares      ReasonCode = "compares"          // none
-	WantsToKnow   ReasonCode = "wants_to_know"     // the word of the list
-	ServiceIn     ReasonCode = "service_in_place"  // the place, the service
-	ServiceNear   ReasonCode = "service_near"      // the words for near, the service
-	ServiceToHire ReasonCode = "service_with_hire" // the hire word, the service
-	Goods         ReasonCode = "goods"             // the word of the list
-	NoService     ReasonCode = "no_service"        // none
-	ServiceAlone  ReasonCode = "service_alone"     // the service
-)
-
-// ReasonCodes are all of them.
-func ReasonCodes() []ReasonCode {
-	return []ReasonCode{NamesFirm, OtherState, OtherPlace, AsksQuestion, Compares, WantsToKnow, ServiceIn, ServiceNear, ServiceToHire,
-		Goods, NoService, ServiceAlone}
-}
-
-// Intents are all of them, in the order in which they are tried.
-func Intents() []Intent { return []Intent{Brand, Elsewhere, Research, Hire, Broad} }
 
 // Judgement is the intent of a phrase with its reason.
 type Judgement struct {
 	Intent Intent
 	Reason Reason
-	// Unfamiliar are the words that stand in no list.
+	// Unfamiliar are the words that nothing is known of.
 	Unfamiliar []string
 	// Service and Place are the client's own that the phrase names, empty for
 	// none; Near tells one that asks for what is close to the searcher.
 	Service string
 	Place   string
 	Near    bool
-	// Slips are words that may be others with a letter wrong.
-	Slips []Slip
 }
-
-// Slip is a word that may be another one, Meant, with a letter wrong.
-type Slip struct{ Word, Meant string }
 
 // Job is what one job of a service brings, 0 if that is not known.
 func (j *Judge) Job(service string) float64 { return j.jobs[service] }
@@ -125,36 +110,24 @@ func (j *Judge) Job(service string) float64 { return j.jobs[service] }
 // Language is what the phrases of the client are read with.
 func (j *Judge) Language() phrase.Language { return j.lang }
 
+// Known tells a token that is one of the client's own words or stands in a list.
+func (j *Judge) Known(token string) bool {
+	stem := j.lang.Stem(token)
+	return j.isListed(stem) || j.service[stem] || j.lang.Small(token) || j.verdicts[singular(token)] != "" || j.names.telling[singular(token)]
+}
+
 // Of judges a phrase: the first intent that holds.
 func (j *Judge) Of(phrase string) Judgement {
-	tokens := text.Tokens(phrase)
-	stems, words := make([]string, len(tokens)), make([]string, len(tokens))
-	told := Judgement{Unfamiliar: []string{}}
-	service := ""
-	for i, t := range tokens {
-		stems[i], words[i] = j.lang.Stem(t), singular(t)
-		if j.words[stems[i]]&isKnown == 0 && !j.lang.Small(t) {
-			if meant := j.meant(t); meant != "" {
-				stems[i], words[i] = j.lang.Stem(meant), singular(meant)
-				told.Slips = append(told.Slips, Slip{t, meant})
-			}
-		}
-		if j.words[stems[i]]&isService != 0 && service == "" {
-			service = t
+	words, told := j.read(phrase)
+	for _, w := range words {
+		if w.unknown() {
+			told.Unfamiliar = append(told.Unfamiliar, w.text)
 		}
 	}
-	state := j.state(tokens, stems)
-	for i, t := range tokens {
-		if j.words[stems[i]]&isKnown == 0 && !j.lang.Small(t) && !state.covers(i) && t[0] > '9' {
-			told.Unfamiliar = append(told.Unfamiliar, t)
-		}
-	}
-	told.Service, told.Place = j.serviceOf(stems), find(words, j.places)
-	told.Near = find(words, j.near) != ""
-	if told.Service != "" {
-		service = told.Service
-	}
-	told.Intent, told.Reason = j.decide(phrase, tokens, stems, words, service, state)
+	about := j.about(words)
+	about = j.ofMaker(words, about)
+	told.Service = about.service
+	told.Intent, told.Reason = j.decide(phrase, words, about, told)
 	return told
 }
 
@@ -164,114 +137,261 @@ func (j *Judge) Names(text string) bool {
 	return told.Service != "" || told.Place != ""
 }
 
-func (j *Judge) decide(phrase string, tokens, stems, words []string, service string, state span) (Intent, Reason) {
-	if t := j.first(tokens, stems, isBrand); t != "" {
-		return Brand, Reason{NamesFirm, []string{t}}
+// ofMaker lets a maker stand for the thing where an act that is offered stands
+// beside it: a repair of that maker's goods.
+func (j *Judge) ofMaker(words []word, told about) about {
+	if j.judged(words, MakerWord) == "" || told.whole {
+		return told
 	}
-	if state.hi > state.lo {
-		return Elsewhere, Reason{OtherState, []string{strings.Join(tokens[state.lo:state.hi], " ")}}
-	}
-	if at := find(words, j.aside); at != "" {
-		return Elsewhere, Reason{OtherPlace, []string{at}}
-	}
-	if t := j.first(tokens, stems, isAside); t != "" {
-		return Elsewhere, Reason{OtherPlace, []string{t}}
-	}
-	if why := j.asks(phrase, stems, words); why.Code != "" {
-		return Research, why
-	}
-	if word := find(words, j.goods); word != "" {
-		return Broad, Reason{Goods, []string{word}}
-	}
-	if service == "" {
-		return Broad, Reason{Code: NoService}
-	}
-	for _, hire := range []struct {
-		list []listed
-		code ReasonCode
-	}{{j.places, ServiceIn}, {j.near, ServiceNear}, {j.hire, ServiceToHire}} {
-		if at := find(words, hire.list); at != "" {
-			return Hire, Reason{hire.code, []string{at, service}}
+	asked, doer := j.asked(words, told.thing)
+	for _, f := range j.forms {
+		if slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }) || doer != "" && len(asked) == 0 && len(f.acts) > 0 {
+			told.service, told.whole, told.refused, told.alone = f.service, true, "", false
+			return told
 		}
 	}
-	return Broad, Reason{ServiceAlone, []string{service}}
+	return told
 }
 
-// serviceOf names the service whose words a phrase holds most of.
-func (j *Judge) serviceOf(stems []string) (name string) {
-	best := 0.0
-	for _, f := range j.forms {
-		held, telling := 0, false
-		for _, want := range f.stems {
-			for _, have := range stems {
-				if have == want {
-					held++
-					telling = telling || j.words[want]&isService != 0
-					break
-				}
-			}
-		}
-		// Of two services with as many words held, the one that has fewer others.
-		if score := float64(held) - float64(len(f.stems)-held)/10; telling && score > best {
-			best, name = score, f.service
+// judged is the first word that has a verdict, empty for none.
+func (j *Judge) judged(words []word, v Verdict) string {
+	for _, w := range words {
+		if w.verdict == v && !w.taken() {
+			return w.text
 		}
 	}
-	return name
+	return ""
 }
+
+func (j *Judge) decide(phrase string, words []word, about about, told Judgement) (Intent, Reason) {
+	if why := j.ofFirm(words, about); why.Code != "" {
+		return Brand, why
+	}
+	if why := j.ofOtherPlace(words); why.Code != "" {
+		return Elsewhere, why
+	}
+	if why := j.asks(phrase, words, about); why.Code != "" {
+		return Question, why
+	}
+	if why := j.notOffered(words, about); why.Code != "" {
+		return NotOffered, why
+	}
+	if len(about.thing) == 0 && !about.whole {
+		return Broad, Reason{Code: NoService}
+	}
+	return j.ready(words, about, told)
+}
+
+// ofFirm tells why a phrase names a firm; without a code it does not.
+func (j *Judge) ofFirm(words []word, about about) Reason {
+	if t := j.judged(words, FirmWord); t != "" {
+		return Reason{NamesFirm, []string{t}}
+	}
+	if t := j.brand(words); t != "" {
+		return Reason{NamesFirm, []string{t}}
+	}
+	if t := j.ending(words); t != "" {
+		return Reason{FirmEnding, []string{t}}
+	}
+	if t := j.judged(words, MakerWord); t != "" && !about.whole {
+		return Reason{MakerAlone, []string{t}}
+	}
+	return Reason{}
+}
+
+// ofOtherPlace tells which other place a phrase names.
+func (j *Judge) ofOtherPlace(words []word) Reason {
+	tokens := make([]string, len(words)) // of the client's own places too: the user said so
+	for i, w := range words {
+		tokens[i] = w.singular
+	}
+	for _, l := range j.aside {
+		if place.Index(tokens, l.words) >= 0 {
+			return Reason{OtherPlace, []string{l.text}}
+		}
+	}
+	if t := j.judged(words, PlaceWord); t != "" {
+		return Reason{OtherPlace, []string{t}}
+	}
+	if code, at := j.elsewhere(words); code != "" {
+		return Reason{code, []string{at}}
+	}
+	return Reason{}
+}
+
+// notOffered tells why nobody could be hired for what a phrase asks.
+func (j *Judge) notOffered(words []word, about about) Reason {
+	if t := j.judged(words, NotOurs); t != "" {
+		return Reason{OtherThing, []string{t}}
+	}
+	for _, l := range j.goods {
+		if at := index(words, l.words); at >= 0 && !j.ofForm(words, at, len(l.words)) {
+			return Reason{Goods, []string{l.text}}
+		}
+	}
+	if about.refused != "" && !about.whole {
+		return Reason{OtherAct, []string{about.refused, about.service}}
+	}
+	if len(about.thing) == 0 {
+		if thing, ok := j.headOf(words); ok {
+			return Reason{OtherThing, []string{thing}}
+		}
+	}
+	return Reason{}
+}
+
+// ofForm tells whether words of goods belong to a form of a service that stands
+// whole in the phrase: who clears brush is not asked for a brush.
+func (j *Judge) ofForm(words []word, at, n int) bool {
+	return slices.ContainsFunc(j.forms, func(f form) bool {
+		if !held(f.thing, words) {
+			return false
+		}
+		acts, _ := j.asked(words, f.thing)
+		whole := len(f.acts) == 0 || slices.ContainsFunc(acts, func(a askedAct) bool { return slices.Contains(f.acts, a.act) })
+		for _, w := range words[at : at+n] {
+			a, ok := j.acts.byStem[w.stem]
+			if !slices.Contains(f.thing, w.stem) && !(ok && slices.Contains(f.acts, a)) {
+				return false
+			}
+		}
+		return whole
+	})
+}
+
+// ready tells whether somebody is ready to hire: a whole service with a place, near
+// me or a word of hiring. A word that nothing is known of makes it unsure, and
+// without a place it is not ready.
+func (j *Judge) ready(words []word, about about, told Judgement) (Intent, Reason) {
+	service := about.service
+	if service == "" {
+		service = strings.Join(told.Unfamiliar, " ")
+		for _, w := range words {
+			if slices.Contains(about.thing, w.stem) {
+				service = w.text
+			}
+		}
+	}
+	placed := about.whole || about.alone && j.sold(about.thing) && (len(about.thing) > 1 || len(told.Unfamiliar) == 0)
+	code, at := ServiceIn, told.Place
+	if at == "" && told.Near {
+		code, at = ServiceNear, "near me"
+	}
+	if at != "" && placed {
+		if len(told.Unfamiliar) > 0 {
+			return Unsure, Reason{UnknownWord, []string{told.Unfamiliar[0], service}}
+		}
+		return Hire, Reason{code, []string{at, service}}
+	}
+	wish := j.wish(words, about)
+	if wish == "" {
+		return Broad, Reason{ServiceAlone, []string{service}}
+	}
+	if len(told.Unfamiliar) > 0 {
+		return Broad, Reason{UnknownAlone, []string{told.Unfamiliar[0]}}
+	}
+	return Hire, Reason{ServiceToHire, []string{wish, service}}
+}
+
+// wish is the word of hiring in a phrase. Beside a thing alone the words of
+// shopping do not count: the best boiler is bought, a boiler company is hired.
+func (j *Judge) wish(words []word, about about) string {
+	for _, w := range words {
+		if j.acts.doers[w.stem] && !w.taken() && !slices.Contains(about.thing, w.stem) && !j.ownDoer(w.stem, words, about) {
+			return w.text
+		}
+	}
+	wish := find(words, j.hire)
+	if !about.whole && shopping[wish] {
+		return ""
+	}
+	return wish
+}
+
+// ownDoer tells a doer that belongs to a form of a service that stands in a phrase:
+// the service of boiler service, but not the contractor of roofing contractor.
+func (j *Judge) ownDoer(stem string, words []word, about about) bool {
+	if asked, _ := j.asked(words, about.thing); len(asked) > 0 || j.firm[stem] {
+		return false
+	}
+	return slices.ContainsFunc(j.forms, func(f form) bool { return f.doer == stem && held(f.thing, words) })
+}
+
+// shopping are words of hiring that goods are sought with as well.
+var shopping = func() map[string]bool {
+	out := map[string]bool{}
+	for _, w := range []string{"best", "top", "top rated", "affordable", "cheap", "inexpensive", "low cost", "good", "recommended", "trusted",
+		"meilleur", "meilleure", "pas cher", "bon marché", "abordable", "beste", "bester", "bestes", "günstig", "günstige", "günstiger", "billig",
+		"mejor", "mejores", "barato", "económico", "bueno"} {
+		out[w] = true
+	}
+	return out
+}()
 
 // asks tells why a phrase is a question or one of somebody who wants to know;
 // without a code it is neither.
-func (j *Judge) asks(phrase string, stems, words []string) Reason {
+func (j *Judge) asks(phrase string, words []word, about about) Reason {
 	if strings.HasSuffix(strings.TrimSpace(phrase), "?") {
 		return Reason{AsksQuestion, []string{"?"}}
 	}
-	if len(stems) > 0 && j.words[stems[0]]&isQuestion != 0 && !j.seeksFirm(words) {
-		return Reason{AsksQuestion, []string{strings.Fields(phrase)[0]}}
+	if len(words) > 0 && j.question[words[0].stem] && !j.seeksFirm(words) {
+		return Reason{AsksQuestion, []string{words[0].text}}
 	}
-	if j.compares(stems, words) {
+	if j.compares(words, about) {
 		return Reason{Code: Compares}
 	}
 	for _, l := range j.research {
-		at := place.Index(words, l.words)
-		if at < 0 || l.text == "cost" && at > 0 && words[at-1] == "low" {
+		at := index(words, l.words)
+		if at < 0 || l.text == "cost" && at > 0 && words[at-1].text == "low" {
 			continue // low cost is no research
 		}
 		return Reason{WantsToKnow, []string{l.text}}
+	}
+	return j.inTrouble(words, about)
+}
+
+// inTrouble tells a phrase that says what is wrong with a thing of the client's,
+// and asks for nothing that is offered: a leaking chimney. A leaking chimney
+// repair is no question.
+func (j *Judge) inTrouble(words []word, about about) Reason {
+	if len(about.thing) == 0 {
+		return Reason{}
+	}
+	asked, _ := j.asked(words, about.thing)
+	if about.whole && len(asked) > 0 {
+		return Reason{}
+	}
+	for _, l := range j.trouble {
+		if at := index(words, l.words); at >= 0 && !j.typed[words[at].text] {
+			return Reason{NamesTrouble, []string{l.text}}
+		}
 	}
 	return Reason{}
 }
 
 // seeksFirm tells a question of somebody who looks for a firm here: who sweeps
 // chimneys near me, where can I get gutters cleaned in a town that is served.
-func (j *Judge) seeksFirm(words []string) bool {
-	return (words[0] == "who" || words[0] == "where") && (find(words, j.places) != "" || find(words, j.near) != "")
+func (j *Judge) seeksFirm(words []word) bool {
+	return (words[0].text == "who" || words[0].text == "where") && slices.ContainsFunc(words, word.taken)
 }
 
 // compares tells what is the best of something for something: the best brush
 // for a chimney, the best time to sweep one. The best of a service is none.
-func (j *Judge) compares(stems, words []string) bool {
-	at := slices.Index(words, "best")
+func (j *Judge) compares(words []word, about about) bool {
+	at := slices.IndexFunc(words, func(w word) bool { return w.text == "best" })
 	if at < 0 || at+1 == len(words) {
 		return false
 	}
-	rest := words[at+1:]
-	return (slices.Contains(rest, "for") || slices.Contains(rest, "to")) && j.words[stems[at+1]]&isService == 0
-}
-
-// first returns the first word with a meaning.
-func (j *Judge) first(tokens, stems []string, m meaning) string {
-	for i := range stems {
-		if j.words[stems[i]]&m != 0 {
-			return tokens[i]
-		}
-	}
-	return ""
+	rest := texts(words[at+1:])
+	asked, doer := j.asked(words, about.thing)
+	hired := about.whole && len(asked)+len(doer) > 0
+	return (slices.Contains(rest, "for") || slices.Contains(rest, "to")) && !(hired && j.service[words[at+1].stem])
 }
 
 // find returns the first entry of a list that stands in a phrase.
-func find(words []string, list []listed) string {
+func find(words []word, list []listed) string {
 	for _, l := range list {
-		if place.Index(words, l.words) >= 0 {
+		if index(words, l.words) >= 0 {
 			return l.text
 		}
 	}

@@ -1,6 +1,11 @@
 package intent
 
-import "inktally/core/text"
+import (
+	"slices"
+
+	"inktally/core/text"
+	"inktally/core/words"
+)
 
 // Lists are the words that intents are told by (rule 3.6). They are part of
 // the yardstick and can be edited. Entries may be of several words.
@@ -9,63 +14,103 @@ type Lists struct {
 	Question []string
 	// Research are words of somebody who wants to know, not to hire.
 	Research []string
-	// Hire are words of somebody who is ready to hire.
-	Hire []string
-	// Near are the words for what is close to the searcher.
+	// Trouble are words for what is wrong with a thing.
+	Trouble []string
+	// Hire are words of somebody who is ready to hire, Doers those for who does
+	// the work, and for work of any kind: company, engineer, service.
+	Hire, Doers []string
+	// Near are the ways to ask for what is close to the searcher.
 	Near []string
-	// Generic are words of services that many other trades have too: they make
-	// no service by themselves.
-	Generic []string
-	// Goods are words of somebody who buys goods, looks for work, or means
-	// something else altogether: such a phrase is broad.
+	// Acts are what can be done with a thing: the words of one act parted by
+	// commas, its noun first (installation, install, installer).
+	Acts []string
+	// Goods are words of somebody who buys goods, looks for work, a permit or a
+	// course: such a phrase is not offered.
 	Goods []string
+	// Generic are words that say nothing of what is offered: residential, work.
+	Generic []string
 	// Small are small words beside those of the language.
 	Small []string
 	// Elsewhere are places that the client does not serve.
 	Elsewhere []string
-	// Ordinary are words that stand in names of firms and make no brand.
-	Ordinary []string
+	// Endings are those of the names of firms, Ordinary words that stand in such
+	// names and make no brand.
+	Endings, Ordinary []string
+}
+
+// all are the lists, to go through them.
+func (l *Lists) all() []*[]string {
+	return []*[]string{&l.Question, &l.Research, &l.Trouble, &l.Hire, &l.Doers, &l.Near, &l.Acts, &l.Goods, &l.Generic, &l.Small,
+		&l.Elsewhere, &l.Endings, &l.Ordinary}
 }
 
 // Each returns the lists with each of them changed.
 func (l Lists) Each(change func(entries []string) []string) Lists {
-	for _, list := range []*[]string{&l.Question, &l.Research, &l.Hire, &l.Near, &l.Generic, &l.Goods, &l.Small, &l.Elsewhere, &l.Ordinary} {
+	for _, list := range l.all() {
 		*list = change(*list)
 	}
 	return l
 }
 
-// ListsFor are the lists for a language: those for English; for others they are
-// empty until the user fills them.
+// With are the lists with the entries of others behind them.
+func (l Lists) With(more Lists) Lists {
+	other := more.all()
+	for i, list := range l.all() {
+		*list = slices.Concat(*list, *other[i])
+	}
+	return l
+}
+
+// shipped are the lists by language.
+var shipped = map[string]func() Lists{"en": EnglishLists, "fr": frenchLists, "de": germanLists, "es": spanishLists}
+
+// ListsFor are the lists for a language: those that ship, empty ones for others
+// until the user fills them.
 func ListsFor(lang string) Lists {
 	if text.English(lang) {
 		return EnglishLists()
 	}
+	if lists, ok := shipped[text.Base(lang)]; ok {
+		return lists()
+	}
 	return Lists{}
 }
 
-// EnglishLists are the lists for English.
-func EnglishLists() Lists {
-	return Lists{
-		Question: []string{"how", "what", "whats", "why", "when", "where", "who", "which", "should", "is", "are", "was", "do", "does", "did",
-			"can", "could", "will", "would", "has", "have"},
-		Research: []string{"how", "what", "why", "when", "should", "cost", "price", "pricing", "ideas", "photos", "pictures", "images",
-			"examples", "diy", "vs", "versus", "yourself", "tips", "guide", "meaning", "definition", "history", "types of", "kinds of", "signs",
-			"benefits", "explained", "steps", "average", "pros and cons", "difference between", "before and after", "checklist", "requirements",
-			"regulations", "statistics", "video"},
-		Hire: []string{"company", "contractor", "service", "installer", "emergency", "24 hour", "24 7", "same day", "best", "affordable", "quote",
-			"estimate", "local", "cheap", "licensed", "certified", "professional", "top rated", "trusted", "low cost", "hire", "book", "appointment",
-			"specialist", "expert", "firm"},
-		Near: []string{"near me", "nearby", "close to me", "close by", "around me", "around here", "in my area", "near by"},
-		Generic: []string{"repair", "cleaning", "cleaner", "installation", "install", "installer", "replacement", "replace", "inspection", "inspector",
-			"fitting", "fitter", "service", "maintenance", "restoration", "removal", "testing", "test", "care", "company", "contractor", "work",
-			"design", "building", "builder", "sales", "water", "home", "house", "treatment"},
-		Goods: []string{"job", "salary", "wage", "career", "apprenticeship", "training", "school", "course", "license", "insurance", "for sale", "used",
-			"kit", "parts", "spare", "brush", "song", "lyrics", "movie", "film", "game", "costume", "toy", "statue", "logs", "hose", "cover",
-			"gasket", "wholesale", "hiring", "tool", "size", "weather", "recipe", "store", "rental"},
-		Ordinary: []string{"old", "new", "first", "best", "street", "road", "avenue", "national", "american", "family", "brothers", "bros", "sons", "son",
-			"house", "home", "inc", "llc", "ltd", "co", "corp", "group", "team", "pros", "pro", "north", "south", "east", "west", "central", "county",
-			"city", "town", "village", "all", "one", "green", "blue", "red", "black", "white", "silver", "golden", "copper", "quality", "premier", "elite", "superior",
-			"express", "fast", "quick", "solutions", "center", "centre", "supply", "store", "shop"},
+// ListsOfServices are the lists of a client's language and of the others that
+// its services are named in beside it: who offers a réparation de toiture
+// is asked for it in French.
+func ListsOfServices(lang string, services []Service) Lists {
+	own := ListsFor(lang)
+	for _, other := range []string{"de", "en", "es", "fr"} {
+		if other != text.Base(lang) && (other != "en" || lang != "") && namedIn(other, services) {
+			own = own.With(shipped[other]())
+			own.Small = append(own.Small, text.SmallWords(other)...)
+		}
 	}
+	return own
+}
+
+// namedIn tells whether a service is named by an act of a language, in a word that
+// is none of English or beside a small word of that language.
+func namedIn(lang string, services []Service) bool {
+	if lang == "en" {
+		return false
+	}
+	acts := map[string]bool{}
+	for _, entry := range shipped[lang]().Acts {
+		for _, t := range text.Tokens(entry) {
+			acts[t] = true
+		}
+	}
+	small := text.SmallFor(lang)
+	for _, s := range services {
+		for _, form := range s.Forms() {
+			tokens := text.Tokens(form)
+			foreign := slices.ContainsFunc(tokens, func(t string) bool { return !words.English(t) && (acts[t] || small(t)) })
+			if foreign && slices.ContainsFunc(tokens, func(t string) bool { return acts[t] }) {
+				return true
+			}
+		}
+	}
+	return false
 }

@@ -9,6 +9,7 @@ package lineup
 import (
 	"net/url"
 	"regexp"
+	"strconv"
 	"strings"
 
 	"inktally/core/page"
@@ -115,7 +116,24 @@ func Domain(address string) string {
 	return host
 }
 
-var listTitle = regexp.MustCompile(`(?i)\b(?:best|top)\s+\d+\b|^\d+\s+(?:best|top)\b`)
+// best are the words by which a list of firms praises itself, in the languages that
+// are read.
+const best = `(?:best|top|meilleure?s?|besten?|mejores|migliori|melhores|beste)`
+
+var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best + `)(?:$|[^\p{L}\d])`)
+
+// listed is where a title counts what it lists, empty for none: a list has some of
+// them, and round the clock is no number of firms.
+func listed(title string) string {
+	m := listTitle.FindStringSubmatch(title)
+	if m == nil {
+		return ""
+	}
+	if n, err := strconv.Atoi(m[2] + m[3]); err != nil || n < 3 || n == 24 {
+		return ""
+	}
+	return m[1]
+}
 
 // directoryListings is how many businesses make a directory of a page.
 const directoryListings = 5
@@ -123,11 +141,11 @@ const directoryListings = 5
 // Judge tells the kind of an entry by its evidence. read is the entry's page,
 // nil if it was not read.
 func Judge(e Entry, clientDomain string, read *page.Page) (Kind, Reason) {
-	switch {
-	case clientDomain != "" && Domain(e.URL) == clientDomain:
+	if clientDomain != "" && Domain(e.URL) == clientDomain {
 		return Client, Reason{Code: IsClient}
-	case listTitle.MatchString(e.Name):
-		return ListArticle, Reason{Code: ListTitle, Quote: listTitle.FindString(e.Name)}
+	}
+	if quote := listed(e.Name); quote != "" {
+		return ListArticle, Reason{Code: ListTitle, Quote: quote}
 	}
 	if read != nil {
 		// A page that lists businesses has a phone number for each.

@@ -50,6 +50,29 @@ func TestJudge(t *testing.T) {
 	}
 }
 
+// rule 6.1: a list article counts what it lists in its title.
+func TestListTitle(t *testing.T) {
+	for title, want := range map[string]string{
+		"The 10 Best Chimney Sweeps in Tarn Harbor, ME (2026)": "10 Best",
+		"TOP 10 Roofers in Port Larivière - Neighborlist":      "TOP 10",
+		"Les 10 meilleurs couvreurs de Marquère":               "10 meilleurs",
+		"Die 10 besten Heizungsbauer in Osterbruch":            "10 besten",
+		"Los 5 mejores fontaneros de Puerto Quell":             "5 mejores",
+		"I 10 migliori idraulici":                              "10 migliori",
+		"De 12 beste loodgieters van Oosterkade":               "12 beste",
+		"Chimney sweeps: our top 7 for Ostrey":                 "top 7",
+		"Best 24 Hour Plumber in Ostrey":                       "",
+		"Top 24/7 Locksmith Ostrey":                            "",
+		"Top 1 Roofing":                                        "",
+		"Best 2026 prices on flue liners":                      "",
+		"Harbor Flue & Hearth, the best in town since 1999":    "",
+	} {
+		kind, why := Judge(Entry{Name: title}, "", nil)
+		assert.Equal(t, want != "", kind == ListArticle, title)
+		assert.Equal(t, want, why.Quote, title)
+	}
+}
+
 // rule 6.2: the pack's first three, firms in both parts first, then organic
 // businesses; nothing that is paid for, and no map place beyond the third.
 func TestTake(t *testing.T) {
@@ -107,5 +130,22 @@ func TestNameOf(t *testing.T) {
 		t.Run(c[0], func(t *testing.T) {
 			assert.Equal(t, c[2], NameOf(c[0], c[1]))
 		})
+	}
+}
+
+// The firm of a result is known by the part of its title that its address has words of.
+func TestIsNamed(t *testing.T) {
+	for _, c := range []struct {
+		name, title, address string
+		want                 bool
+	}{
+		{"Harbor Flue & Hearth", "Chimney Sweeping & Inspection | Harbor Flue & Hearth", "https://harborflue.example/chimney-sweep/", true},
+		{"Grey Heron Exteriors", "Roof Repair - Grey Heron Exteriors", "https://greyheron.example/", true},
+		{"Roof Repair", "Roof Repair - Grey Heron Exteriors", "https://greyheron.example/", false},
+		{"Harbor Flue & Hearth", "Harbor Flue & Hearth - Neighborlist", "https://neighborlist.example/me/harbor-flue", false},
+		{"Harbor Flue & Hearth", "Harbor Flue & Hearth", "", false},
+		{"", "Home", "https://harborflue.example/", false},
+	} {
+		assert.Equal(t, c.want, IsNamed(c.name, c.title, c.address), "%s: %s", c.name, c.title)
 	}
 }

@@ -15,6 +15,11 @@ type Corrections struct {
 	With map[string]string
 	// Small are small words beside those of the language.
 	Small []string
+	// Near are the ways to ask for what is near; all of them are one place.
+	Near []string
+	// Read are words that are read as others: a slip of spelling as the word that is
+	// meant, drainfield as drain field. They are tokens.
+	Read map[string][]string
 }
 
 // Ties are words that are taken as one: each stands for the first of its group

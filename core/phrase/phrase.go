@@ -30,6 +30,8 @@ func (p Phrase) Family() string { return p.family }
 // Language is what the phrases of one client are read with, and looked for in
 // pages of whatever language: families are one thing (rule 3.5).
 type Language struct {
+	// Tag is that of the language (BCP 47).
+	Tag string
 	// Stem gives the stem of a token, that of the word that it is tied to where
 	// the user tied it.
 	Stem text.Stemmer
@@ -39,6 +41,7 @@ type Language struct {
 	Places  []place.Place
 
 	corrections Corrections
+	near        [][]string // longest first
 	// tied are the words that stand for others: they begin like no stem that is
 	// looked for.
 	tied []string
@@ -47,14 +50,51 @@ type Language struct {
 // LanguageOf returns what the phrases of a client are read with, by the tag of
 // its language (BCP 47; empty is English).
 func LanguageOf(tag string, places []place.Place, corrections Corrections) Language {
-	l := Language{Stem: text.StemmerFor(tag), Small: text.SmallFor(tag), English: text.English(tag), Places: places, corrections: corrections}
+	l := Language{Tag: tag, Stem: text.StemmerFor(tag), Small: text.SmallFor(tag), English: text.English(tag), Places: places, corrections: corrections}
 	if len(corrections.Small) > 0 {
 		small, more := l.Small, text.Tokens(strings.Join(corrections.Small, " "))
 		l.Small = func(token string) bool { return small(token) || slices.Contains(more, token) }
 	}
 	l.tie(slices.Concat(corrections.Ties, spellingsAsTies(places)))
+	for _, form := range corrections.Near {
+		if tokens := text.Tokens(form); len(tokens) > 0 {
+			l.near = append(l.near, tokens)
+		}
+	}
+	slices.SortStableFunc(l.near, func(a, b []string) int { return len(b) - len(a) })
 	return l
 }
+
+// Reads are tokens as they are read: slips and compounds as what they mean.
+func (l Language) Reads(tokens []string) []string {
+	for i, t := range tokens {
+		if _, ok := l.corrections.Read[t]; !ok {
+			continue
+		}
+		out := slices.Clone(tokens[:i])
+		for _, t := range tokens[i:] {
+			if as, ok := l.corrections.Read[t]; ok {
+				out = append(out, as...)
+			} else {
+				out = append(out, t)
+			}
+		}
+		return out
+	}
+	return tokens
+}
+
+// oneNear brings the ways to ask for what is near into one.
+func (l Language) oneNear(tokens []string) []string {
+	for _, form := range l.near {
+		if at := place.Index(tokens, form); at >= 0 {
+			return slices.Concat(tokens[:at], nearMe, tokens[at+len(form):])
+		}
+	}
+	return tokens
+}
+
+var nearMe = []string{"near", "me"}
 
 // Remembering returns the language with its stems remembered, for many phrases
 // that have most of their words in common. It is for one goroutine.
@@ -80,8 +120,9 @@ func New(s string, lang Language) Phrase {
 
 func read(s string, lang Language) Phrase {
 	p := Phrase{Text: text.Collapse(s), Tokens: text.Tokens(s)}
-	p.NearMe = place.Index(p.Tokens, []string{"near", "me"}) >= 0
-	for _, t := range place.OneForm(p.Tokens, lang.Places) {
+	tokens := lang.oneNear(lang.Reads(inFull(p.Tokens)))
+	p.NearMe = place.Index(tokens, nearMe) >= 0
+	for _, t := range place.OneForm(tokens, lang.Places) {
 		if !lang.Small(t) {
 			p.Stems = append(p.Stems, lang.Stem(t))
 		}
@@ -89,6 +130,24 @@ func read(s string, lang Language) Phrase {
 	slices.Sort(p.Stems)
 	p.Stems = slices.Compact(p.Stems)
 	return p
+}
+
+// short are words of places' names that are written in two ways (rule 3.5), before
+// the word that they belong to.
+var short = map[string]string{"mt": "mount", "st": "saint", "ste": "sainte", "ft": "fort"}
+
+// inFull writes them in full.
+func inFull(tokens []string) []string {
+	copied := false
+	for i := 0; i+1 < len(tokens); i++ {
+		if long := short[tokens[i]]; long != "" {
+			if !copied {
+				tokens, copied = slices.Clone(tokens), true
+			}
+			tokens[i] = long
+		}
+	}
+	return tokens
 }
 
 // Empty tells a phrase of nothing but spaces and signs.

@@ -16,11 +16,12 @@ const (
 	Difficulty Role = "difficulty"
 	Position   Role = "position"
 	Address    Role = "address"
+	Area       Role = "area"
 	Other      Role = ""
 )
 
 // Roles are all of them; Other is empty.
-func Roles() []Role { return []Role{Other, Phrase, Volume, Difficulty, Position, Address} }
+func Roles() []Role { return []Role{Other, Phrase, Volume, Difficulty, Position, Address, Area} }
 
 // headings are words in a heading that tell what its column holds.
 var headings = []struct {
@@ -31,6 +32,7 @@ var headings = []struct {
 	{Volume, []string{"volume", "searches", "search volume", "avg monthly", "monthly", "demand"}},
 	{Position, []string{"position", "rank", "pos", "ranking"}},
 	{Address, []string{"url", "address", "page", "landing"}},
+	{Area, []string{"area", "location", "region", "geo", "searched from", "country"}},
 	{Phrase, []string{"phrase", "keyword", "query", "term", "search"}},
 }
 

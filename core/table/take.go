@@ -48,6 +48,8 @@ type Row struct {
 	Phrase                       string
 	Volume, Difficulty, Position *int
 	Address                      string
+	// Area is where the volume was counted, as the list has it.
+	Area string
 }
 
 // Refused is a row that was not taken.
@@ -116,6 +118,8 @@ func (r *Row) set(role Role, cell string) {
 	switch {
 	case role == Address:
 		r.Address = cell
+	case role == Area:
+		r.Area = cell
 	case !ok:
 	case role == Volume:
 		r.Volume = &n

@@ -26,11 +26,13 @@ const (
 	Letters   Unit = "characters"
 	Times     Unit = "times"
 	Choice    Unit = "choice"
+	// Kilometers are as the crow flies.
+	Kilometers Unit = "kilometers"
 )
 
 // Units are all of them.
 func Units() []Unit {
-	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Choice}
+	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Choice, Kilometers}
 }
 
 // Figure is one figure of a yardstick as it is told.
@@ -148,6 +150,11 @@ func (y *Yardstick) ofBook(t *table) {
 	t.whole("book.near_miss.to", "3.9", Position, 1, 100, &b.NearMissTo)
 	t.whole("book.near_miss.difficulty", "3.9", Count, 0, 100, &b.NearMissDifficulty)
 	t.fraction("book.area_gain", "9.1", Visits, 0, 100_000, &b.AreaGain)
+	t.whole("book.member_searches", "9.3", Count, 0, 100_000, &b.MemberSearches)
+	t.fraction("book.member_percent", "9.3", Percent, 0, 100, &b.MemberPercent)
+	t.whole("book.members", "9.3", Count, 0, 20, &b.Members)
+	t.fraction("book.also_share", "3.10", Share, 0, 1, &b.AlsoShare)
+	t.fraction("book.community_km", "5.4", Kilometers, 1, 200, &b.CommunityKm)
 	t.whole("book.page_families", "9.3", Count, 1, 100, &b.PageFamilies)
 	t.whole("lineup.most", "6.2", Count, 0, 20, &l.Most)
 	t.whole("lineup.pack", "6.2", Count, 0, 20, &l.Pack)

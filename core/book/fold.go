@@ -1,0 +1,102 @@
+package book
+
+import (
+	"cmp"
+	"slices"
+
+	"inktally/core/phrase"
+)
+
+// fold puts families of one need under the one with the most counted searches
+// (rule 3.10): those that are equal without their words of hiring, near me read as
+// the home town. Each stays a family of its own.
+func fold(families []Family, in Input) {
+	rows := map[string][]int{}
+	var order []string
+	for i := range families {
+		f := &families[i]
+		f.RowGain = f.Gain
+		if !f.Kept || !f.Intent.Hires() || f.Service == "" {
+			continue
+		}
+		need := in.Judge.Need(f.Lead().Text, in.Home)
+		if rows[need] == nil {
+			order = append(order, need)
+		}
+		rows[need] = append(rows[need], i)
+	}
+	for _, need := range order {
+		row := rows[need]
+		if len(row) < 2 {
+			continue
+		}
+		slices.SortStableFunc(row, func(a, b int) int {
+			x, y := &families[a], &families[b]
+			return cmp.Or(compareBool(x.Near, y.Near), cmp.Compare(y.Volume, x.Volume), typedFirst(x.typed(), y.typed()))
+		})
+		lead := &families[row[0]]
+		for _, i := range row[1:] {
+			f := &families[i]
+			if f.apart() {
+				continue
+			}
+			f.Under = lead.Key
+			lead.Also = append(lead.Also, f.Key)
+			lead.RowGain += f.Gain * in.Rules.AlsoShare
+		}
+	}
+}
+
+// apart tells a family that the user parted from another by hand, or typed for a
+// page: it stays a row of its own.
+func (f *Family) apart() bool {
+	return slices.ContainsFunc(f.Members, func(m Phrase) bool { return m.Typed > 0 || m.With != "" && m.With == phrase.Fold(m.Text) })
+}
+
+// Member is what a page must say besides its lead, in the order of words in which
+// people type it (rule 9.3).
+type Member struct {
+	Phrase
+	// Wanted tells one that is typed often enough to stand exactly on the page.
+	Wanted bool
+	// Also tells the lead of a family that is folded under the row (rule 3.10).
+	Also bool
+}
+
+// ByKey are families by their keys.
+func ByKey(families []Family) map[string]*Family {
+	out := make(map[string]*Family, len(families))
+	for i := range families {
+		out[families[i].Key] = &families[i]
+	}
+	return out
+}
+
+// MembersOf are the further members of a family's row, those searched for most
+// first. A phrase with near me is never asked for in a text.
+func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[string]bool) []Member {
+	var out []Member
+	lead := 0
+	if v := f.Lead().Volume; v != nil {
+		lead = *v
+	}
+	for _, m := range f.Members[1:] {
+		out = append(out, Member{Phrase: m})
+	}
+	for _, key := range f.Also {
+		if folded := byKey[key]; folded != nil && !folded.Near {
+			out = append(out, Member{Phrase: folded.Lead(), Also: true})
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Member) int { return cmp.Compare(figure(b.Volume), figure(a.Volume)) })
+	wanted := 0
+	for i := range out {
+		m := &out[i]
+		enough := m.Volume != nil && *m.Volume >= rules.MemberSearches && float64(*m.Volume)*100 >= float64(lead)*rules.MemberPercent
+		if enough && !f.Near && wanted < rules.Members && !hasSlip(m.Text, slips) {
+			m.Wanted = true
+			wanted++
+		}
+	}
+	return out
+}

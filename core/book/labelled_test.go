@@ -1,0 +1,312 @@
+package book
+
+import (
+	"encoding/csv"
+	"encoding/json"
+	"flag"
+	"fmt"
+	"maps"
+	"os"
+	"slices"
+	"strconv"
+	"strings"
+	"testing"
+
+	"inktally/core/gazetteer"
+	"inktally/core/intent"
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/tie"
+	"inktally/core/visits"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// explain lists what was told wrong.
+var explain = flag.Bool("explain", false, "list what was told wrong")
+
+// labelledPhrase is a phrase of a list that a person labelled.
+type labelledPhrase struct {
+	text   string
+	volume int
+	hire   bool
+	label  string
+	family int // phrases with the same number mean the same search
+	slip   bool
+}
+
+// trial is a list with what is known of its client.
+type trial struct {
+	name     string
+	ground   intent.Ground
+	phrases  []labelledPhrase
+	verdicts map[string]string // by word: what a consultant would answer
+	language string
+	places   []place.Place
+	ties     map[string][]string // that the consultant made
+	// untied makes no ties, unguessed judges slips as they stand.
+	untied, unguessed bool
+}
+
+func loadTrial(t *testing.T, name string) trial {
+	var known struct {
+		Language, Trade, Postcode string
+		Names                     []string
+		Places                    []place.Place
+		Services                  []intent.Service
+		Verdicts                  map[string][]string
+	}
+	raw, err := os.ReadFile("../intent/testdata/" + name + ".json")
+	require.NoError(t, err)
+	require.NoError(t, json.Unmarshal(raw, &known))
+	out := trial{name: name, verdicts: map[string]string{}, ground: intent.Ground{
+		Trade: known.Trade, Postcode: known.Postcode, Towns: gazetteer.World(), Names: known.Names, Services: known.Services,
+		Lists: intent.ListsOfServices(known.Language, known.Services), Verdicts: map[string]intent.Verdict{},
+	}, language: known.Language, places: known.Places, ties: map[string][]string{}}
+	for verdict, words := range known.Verdicts {
+		for _, w := range words {
+			out.verdicts[w] = verdict
+		}
+	}
+	f, err := os.Open("../intent/testdata/" + name + ".csv")
+	require.NoError(t, err)
+	defer f.Close()
+	rows, err := csv.NewReader(f).ReadAll()
+	require.NoError(t, err)
+	at := func(r []string, column string) string {
+		if i := slices.Index(rows[0], column); i >= 0 {
+			return r[i]
+		}
+		return ""
+	}
+	for i, r := range rows[1:] {
+		p := labelledPhrase{text: r[0], label: at(r, "label"), hire: at(r, "label") == "hire", slip: at(r, "slip") != "", family: -i}
+		p.volume, _ = strconv.Atoi(at(r, "volume"))
+		if family, err := strconv.Atoi(at(r, "family")); err == nil {
+			p.family = family
+		}
+		out.phrases = append(out.phrases, p)
+	}
+	return out
+}
+
+// score is how well a book agrees with a list.
+type score struct{ precision, recall, pairPrecision, pairRecall, slips float64 }
+
+func (tr trial) score(t *testing.T, families []Family) score {
+	kept, key, told1 := map[string]bool{}, map[string]string{}, map[string]intent.Intent{}
+	for _, f := range families {
+		for _, m := range f.Members {
+			kept[m.Text], key[m.Text], told1[m.Text] = f.Kept, f.Key, f.Intent
+		}
+	}
+	if *explain {
+		confusion := map[string]map[intent.Intent]int{}
+		for _, p := range tr.phrases {
+			if confusion[p.label] == nil {
+				confusion[p.label] = map[intent.Intent]int{}
+			}
+			confusion[p.label][told1[p.text]]++
+			if p.label != "hire" && string(told1[p.text]) != strings.ReplaceAll(p.label, " ", "_") {
+				t.Logf("%s: %s is %s", p.text, p.label, told1[p.text])
+			}
+		}
+		t.Log(tr.name, confusion)
+	}
+	var told, should, both, slips, joined float64
+	wrong := map[string][]string{}
+	ofFamily := map[int][]string{}
+	for _, p := range tr.phrases {
+		is := kept[p.text]
+		told += float64(boolInt(is))
+		should += float64(boolInt(p.hire))
+		both += float64(boolInt(is && p.hire))
+		if is != p.hire {
+			wrong[p.label] = append(wrong[p.label], p.text)
+		}
+		if !p.slip {
+			ofFamily[p.family] = append(ofFamily[p.family], p.text)
+		}
+	}
+	var pairsTold, pairsShould, pairsBoth float64
+	var apart, false1 []string
+	for i, a := range tr.phrases {
+		if a.slip {
+			slips++
+			for _, right := range ofFamily[a.family] {
+				if key[right] == key[a.text] {
+					joined++
+					break
+				}
+			}
+		}
+		for _, b := range tr.phrases[:i] {
+			same, one := key[a.text] == key[b.text], a.family == b.family
+			pairsTold += float64(boolInt(same))
+			pairsShould += float64(boolInt(one))
+			pairsBoth += float64(boolInt(same && one))
+			if one && !same {
+				apart = append(apart, b.text+" / "+a.text)
+			}
+			if same && !one {
+				false1 = append(false1, b.text+" / "+a.text)
+			}
+		}
+	}
+	if *explain {
+		for label, list := range wrong {
+			t.Logf("%s, %s: %d, such as %s", tr.name, label, len(list), strings.Join(list[:min(len(list), 60)], " | "))
+		}
+		t.Logf("%s, apart: %d, such as %s", tr.name, len(apart), strings.Join(apart[:min(len(apart), 40)], " | "))
+		t.Logf("%s, wrongly one: %d, such as %s", tr.name, len(false1), strings.Join(false1[:min(len(false1), 20)], " | "))
+	}
+	return score{both / told, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips}
+}
+
+// book makes the book of a list: first the ties that are certain, then families.
+func (tr trial) book() (families []Family, proposed []tie.Tie) {
+	var phrases []Phrase
+	for i, p := range tr.phrases {
+		phrases = append(phrases, Phrase{ID: int64(i + 1), Text: p.text, Volume: &p.volume})
+	}
+	g := tr.ground
+	corrections := phrase.Corrections{Small: g.Lists.Small, Near: g.Lists.Near, Read: maps.Clone(tr.ties)}
+	g.Language = phrase.LanguageOf(tr.language, tr.places, corrections)
+	ties := Ties(phrases, intent.NewJudge(g), g.Services, nil)
+	if !tr.untied {
+		maps.Copy(corrections.Read, Read(tie.Certain(ties)))
+	}
+	if !tr.unguessed {
+		g.Guesses = Guesses(ties)
+	}
+	g.Language = phrase.LanguageOf(tr.language, tr.places, corrections)
+	return Families(Input{Phrases: phrases, Judge: intent.NewJudge(g), Services: g.Services, Home: tr.places[0].Name,
+		Rules: StandardRules(), Visits: visits.Standard()}), ties
+}
+
+// consult answers for the words that decide about the most gain, one after
+// another, as a consultant would, and makes the ties that are proposed.
+func (tr trial) consult(verdicts int) (families []Family) {
+	families, proposed := tr.book()
+	for _, t := range proposed {
+		tr.ties[t.Word] = t.Means
+	}
+	families, _ = tr.book()
+	for range verdicts {
+		words := WordsToJudge(families)
+		if len(words) == 0 {
+			break
+		}
+		verdict := intent.OrdinaryWord
+		if v, ok := tr.verdicts[words[0].Word]; ok {
+			verdict = intent.Verdict(v)
+		} else if v, ok := tr.verdicts[strings.TrimSuffix(words[0].Word, "s")]; ok {
+			verdict = intent.Verdict(v)
+		}
+		tr.ground.Verdicts[words[0].Word] = verdict
+		families, _ = tr.book()
+	}
+	return families
+}
+
+// long are the lists of 300 phrases and more with families and slips; short those
+// that were there before, of kept and set aside alone.
+var (
+	long  = []string{"garage", "boilers", "roofing", "pests"}
+	short = []string{"chimney", "wells", "upholstery", "gutters", "trees", "septic"}
+)
+
+// What the rules reach on lists that were labelled before them: at once, and after
+// 20 verdicts and the ties that are proposed. docs/decisions/015 has the figures.
+func TestLabelledTrades(t *testing.T) {
+	for _, name := range slices.Concat(long, short) {
+		t.Run(name, func(t *testing.T) {
+			tr := loadTrial(t, name)
+			first, _ := tr.book()
+			s := tr.score(t, first)
+			after := tr.score(t, tr.consult(20))
+			t.Logf("%s, first: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, s.precision, s.recall, s.pairPrecision, s.pairRecall, s.slips)
+			t.Logf("%s, after: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, after.precision, after.recall, after.pairPrecision, after.pairRecall, after.slips)
+			for _, share := range []float64{s.precision, s.recall, after.precision, after.recall} {
+				assert.GreaterOrEqual(t, share, .95)
+			}
+			if slices.Contains(long, name) {
+				assert.GreaterOrEqual(t, min(after.precision, after.recall), .97)
+				assert.GreaterOrEqual(t, min(s.pairPrecision, after.pairPrecision), .97)
+				assert.GreaterOrEqual(t, after.pairRecall, .95)
+				assert.GreaterOrEqual(t, after.slips, .9)
+			}
+		})
+	}
+}
+
+// Each rule is switched off by itself over all lists: none is there that makes
+// things worse, and the table shows what each brings. -v prints it.
+func TestEveryRuleHelps(t *testing.T) {
+	rules := []struct {
+		name string
+		off  func(tr *trial)
+	}{
+		{"acts that are not offered", func(tr *trial) { tr.ground.Lists.Acts = nil }},
+		{"goods, jobs, permits", func(tr *trial) { tr.ground.Lists.Goods = nil }},
+		{"words of questions", func(tr *trial) { tr.ground.Lists.Question, tr.ground.Lists.Research = nil, nil }},
+		{"troubles", func(tr *trial) { tr.ground.Lists.Trouble = nil }},
+		{"words of hiring", func(tr *trial) { tr.ground.Lists.Hire = nil }},
+		{"who does the work", func(tr *trial) { tr.ground.Lists.Doers = nil }},
+		{"ways to say near me", func(tr *trial) { tr.ground.Lists.Near = []string{"near me"} }},
+		{"words that say nothing", func(tr *trial) { tr.ground.Lists.Generic = nil }},
+		{"names of firms", func(tr *trial) { tr.ground.Names = nil }},
+		{"endings of names", func(tr *trial) { tr.ground.Lists.Endings = nil }},
+		{"towns and regions", func(tr *trial) { tr.ground.Towns = nil }},
+		{"the trade as a form", func(tr *trial) { tr.ground.Trade = "" }},
+		{"ties made by themselves", func(tr *trial) { tr.untied = true }},
+		{"judging by likely slips", func(tr *trial) { tr.unguessed = true }},
+	}
+	var table strings.Builder
+	fmt.Fprintf(&table, "\n| off | %s |\n", strings.Join(slices.Concat(long, short), " | "))
+	with := map[string][2]float64{}
+	for _, name := range slices.Concat(long, short) {
+		tr := loadTrial(t, name)
+		with[name] = tr.agreement(t)
+	}
+	for _, rule := range rules {
+		helps, hurts := 0, 0
+		fmt.Fprintf(&table, "| %s |", rule.name)
+		for _, name := range slices.Concat(long, short) {
+			tr := loadTrial(t, name)
+			rule.off(&tr)
+			off := tr.agreement(t)
+			kept, told := off[0]-with[name][0], off[1]-with[name][1]
+			helps += boolInt(min(kept, told) < -.001)
+			hurts += boolInt(max(kept, told) > .001)
+			fmt.Fprintf(&table, " %+.1f", 100*kept)
+			if slices.Contains(long, name) {
+				fmt.Fprintf(&table, " / %+.1f", 100*told)
+			}
+			table.WriteString(" |")
+		}
+		table.WriteString("\n")
+		assert.GreaterOrEqual(t, helps, 2, "%s: helps %d lists and hurts %d", rule.name, helps, hurts)
+		assert.Less(t, hurts, helps, rule.name)
+	}
+	t.Log(table.String())
+}
+
+// agreement is how well a book agrees with a list: of what is kept (the mean of
+// precision and recall, F1), and of intents, those that are unsure told wrong.
+func (tr trial) agreement(t *testing.T) [2]float64 {
+	families, _ := tr.book()
+	s := tr.score(t, families)
+	told := map[string]string{}
+	for _, f := range families {
+		for _, m := range f.Members {
+			told[m.Text] = strings.ReplaceAll(string(f.Intent), "_", " ")
+		}
+	}
+	right := 0.0
+	for _, p := range tr.phrases {
+		right += float64(boolInt(told[p.text] == p.label))
+	}
+	return [2]float64{2 * s.precision * s.recall / (s.precision + s.recall), right / float64(len(tr.phrases))}
+}

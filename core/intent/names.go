@@ -1,0 +1,126 @@
+package intent
+
+import (
+	"slices"
+
+	"inktally/core/place"
+	"inktally/core/text"
+	"inktally/core/words"
+)
+
+// firmName is the name of the client or a rival, by the words of it that may be
+// told by: none that is a service, a place, the trade or a word of many names.
+type firmName struct {
+	words []string
+}
+
+// names knows the words of firms' names.
+type names struct {
+	// telling are words that name a firm by themselves, ordinary ones of the
+	// language that need another word of the same name beside them.
+	telling  map[string]bool
+	ordinary map[string][]int // by word: the names that hold it
+	firms    []firmName
+}
+
+// learnNames makes brand words of the words of names that are neither of the
+// services, nor of places, nor of the trade, nor of many names.
+func (j *Judge) learnNames(g Ground) {
+	j.names = names{telling: map[string]bool{}, ordinary: map[string][]int{}}
+	skip := map[string]bool{}
+	for _, t := range text.Tokens(g.Trade) {
+		skip[j.lang.Stem(t)] = true
+	}
+	for _, name := range g.Names {
+		var firm firmName
+		at := len(j.names.firms)
+		for _, t := range j.withoutPlaces(text.Tokens(name)) {
+			stem := j.lang.Stem(t)
+			if len(t) < 2 || j.lang.Small(t) || j.service[stem] || j.isAct(stem) {
+				continue
+			}
+			w := singular(t)
+			firm.words = append(firm.words, w)
+			if skip[stem] || j.ordinary[stem] {
+				continue // it may stand beside another one, and tells nothing by itself
+			}
+			if words.English(t) {
+				j.names.ordinary[w] = append(j.names.ordinary[w], at)
+			} else {
+				j.names.telling[w] = true
+			}
+		}
+		j.names.firms = append(j.names.firms, firm)
+	}
+}
+
+func (j *Judge) isAct(stem string) bool {
+	_, n := j.acts.actOf([]string{stem})
+	return n > 0
+}
+
+// withoutPlaces takes the client's places, and the states that follow them, out
+// of the tokens of a name.
+func (j *Judge) withoutPlaces(tokens []string) []string {
+	for _, p := range j.lang.Places {
+		for _, form := range append(p.Forms(), p.StateForms()...) {
+			if at := place.Index(tokens, form); at >= 0 {
+				tokens = slices.Concat(tokens[:at], tokens[at+len(form):])
+			}
+		}
+	}
+	return tokens
+}
+
+// brand is the word of a phrase that names a firm, empty for none.
+func (j *Judge) brand(words []word) string {
+	for _, w := range words {
+		if w.taken() || w.verdict != "" || j.service[w.stem] {
+			continue
+		}
+		if j.names.telling[w.singular] {
+			return w.text
+		}
+		for _, at := range j.names.ordinary[w.singular] {
+			if j.hasOther(words, j.names.firms[at], w) {
+				return w.text
+			}
+		}
+	}
+	return ""
+}
+
+// hasOther tells whether another word of a name stands in a phrase too.
+func (j *Judge) hasOther(words []word, firm firmName, beside word) bool {
+	return slices.ContainsFunc(words, func(w word) bool {
+		return !w.taken() && w.singular != beside.singular && slices.Contains(firm.words, w.singular)
+	})
+}
+
+// ending is the ending of a firm's name that a phrase has beside a word that
+// nothing is known of; empty for none.
+func (j *Judge) ending(words []word) string {
+	if !slices.ContainsFunc(words, word.unknown) {
+		return ""
+	}
+	for _, e := range j.endings {
+		for i := range words {
+			if i > 0 && startsWith(words[i:], e) && (len(e) > 1 || !words[i].taken()) {
+				return words[i].text
+			}
+		}
+	}
+	return ""
+}
+
+func startsWith(words []word, tokens []string) bool {
+	if len(words) < len(tokens) || len(tokens) == 0 {
+		return false
+	}
+	for i, t := range tokens {
+		if words[i].text != t {
+			return false
+		}
+	}
+	return true
+}

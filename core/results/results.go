@@ -1,0 +1,118 @@
+// Package results reads a page of search results without knowing whose page it is:
+// from the structure of repeated entries, or from the lines of a copied text
+// (rule 6.6).
+//
+// In go the bytes of a page (HTML, text or a table) and its address, if that is
+// known; out come its entries with their parts, positions and figures, and what
+// looked like an entry and could not be read.
+package results
+
+import (
+	"bytes"
+	"strings"
+
+	"inktally/core/decode"
+	"inktally/core/text"
+)
+
+// Part is the part of a results page that an entry stands in.
+type Part string
+
+// The parts.
+const (
+	Paid         Part = "paid"
+	Map          Part = "map"
+	MapSponsored Part = "map-sponsored"
+	Organic      Part = "organic"
+)
+
+// Parts are all of them.
+func Parts() []Part { return []Part{Paid, Map, MapSponsored, Organic} }
+
+// Entry is an entry of a results page. What the page does not say is empty or nil.
+type Entry struct {
+	Part Part
+	// Position counts inside the part, from 1; 0 for what is paid or sponsored.
+	Position int
+	Title    string
+	// URL is the real target, taken out of a link that redirects.
+	URL string
+	// Domain is the registrable domain of the target, or the one that is shown.
+	Domain  string
+	Rating  *float64
+	Reviews *int
+	// Phone is as it stands on the page, Years how long the business says that it
+	// is in trade.
+	Phone string
+	Years *int
+}
+
+// Page is a results page as it was read.
+type Page struct {
+	// Language is its tag, empty if it is not clear.
+	Language string
+	Entries  []Entry
+	// Unread are the texts of what looked like an entry and could not be read.
+	Unread []string
+}
+
+// Source is what is known of a page beside its bytes.
+type Source struct {
+	// URL is its address, ContentType what the header says of it; both may be empty.
+	URL, ContentType string
+}
+
+// MaxBytes bounds a results page.
+const MaxBytes = 20 << 20
+
+// Read reads a results page: HTML, else a table with headings, else lines of text.
+func Read(body []byte, source Source) Page {
+	body = body[:min(len(body), MaxBytes)]
+	body = decode.Page(body, source.ContentType)
+	var p Page
+	switch {
+	case looksLikeHTML(body, source.ContentType):
+		p = fromHTML(body, source.URL)
+	default:
+		if table, ok := fromTable(body); ok {
+			p = table
+		} else {
+			p = fromText(string(body))
+		}
+	}
+	p.number()
+	return p
+}
+
+// looksLikeHTML tells a page of tags from a text.
+func looksLikeHTML(body []byte, contentType string) bool {
+	if strings.Contains(contentType, "html") {
+		return true
+	}
+	head := bytes.ToLower(bytes.TrimSpace(body[:min(len(body), 4096)]))
+	for _, tag := range []string{"<!doctype", "<html", "<head", "<body", "<div", "<table", "<ol", "<ul", "<p>", "<a "} {
+		if bytes.HasPrefix(head, []byte(tag)) || tag != "<a " && tag != "<p>" && bytes.Contains(head, []byte(tag)) {
+			return true
+		}
+	}
+	return false
+}
+
+// number counts positions inside the parts.
+func (p *Page) number() {
+	counts := map[Part]int{}
+	for i := range p.Entries {
+		e := &p.Entries[i]
+		e.Title = text.Collapse(e.Title)
+		if e.Position = 0; e.Part == Map || e.Part == Organic {
+			counts[e.Part]++
+			e.Position = counts[e.Part]
+		}
+	}
+	if p.Entries == nil {
+		p.Entries = []Entry{}
+	}
+	if p.Unread == nil {
+		p.Unread = []string{}
+	}
+}

@@ -1,0 +1,33 @@
+package results
+
+import "inktally/core/lineup"
+
+// WithSites are the entries of a page with addresses where they can be told: a copied text
+// shows the domain alone, and of the map not even that; of a business on the map it is the
+// address of the result of the same name (rule 6.6).
+func (p Page) WithSites() []Entry {
+	out := make([]Entry, len(p.Entries))
+	for i, e := range p.Entries {
+		if e.URL == "" && e.Domain != "" {
+			e.URL = "https://" + e.Domain + "/"
+		}
+		out[i] = e
+	}
+	for i := range out {
+		if out[i].Part == Map && out[i].URL == "" {
+			out[i].URL = addressOf(out[i].Title, out)
+			out[i].Domain = lineup.Domain(out[i].URL)
+		}
+	}
+	return out
+}
+
+// addressOf is the address of the first organic result of the firm of a name, empty for none.
+func addressOf(name string, entries []Entry) string {
+	for _, e := range entries {
+		if e.Part == Organic && lineup.IsNamed(name, e.Title, e.URL) {
+			return e.URL
+		}
+	}
+	return ""
+}

@@ -1,0 +1,176 @@
+package results
+
+import (
+	"strings"
+	"unicode"
+
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// unit is a text that belongs together: that of the smallest element with text of
+// its own, parted at line breaks.
+type unit struct {
+	text string
+	node *html.Node
+	// link is the link that it stands in, nil for none; heading tells that it is, or
+	// stands in, a heading.
+	link    *html.Node
+	heading bool
+	// said tells a text that is not shown: a label for those who cannot see.
+	said bool
+}
+
+// reader gathers the units of a page in order.
+type reader struct {
+	units []unit
+	links []*html.Node // in order, with an address
+	title string
+	depth int
+}
+
+// maxDepth and maxUnits bound what is looked at of a page.
+const (
+	maxDepth = 400
+	maxUnits = 60_000
+)
+
+// never are elements that hold no text of the page.
+var never = map[atom.Atom]bool{atom.Script: true, atom.Style: true, atom.Template: true, atom.Noscript: true, atom.Head: true, atom.Svg: true,
+	atom.Select: true, atom.Textarea: true, atom.Option: true, atom.Iframe: true, atom.Object: true, atom.Canvas: true, atom.Button: false}
+
+// breaking are elements that stand on lines of their own.
+var breaking = map[atom.Atom]bool{atom.P: true, atom.Div: true, atom.Li: true, atom.Ul: true, atom.Ol: true, atom.Dl: true, atom.Dt: true, atom.Dd: true,
+	atom.Table: true, atom.Tr: true, atom.Td: true, atom.Th: true, atom.Tbody: true, atom.H1: true, atom.H2: true, atom.H3: true, atom.H4: true,
+	atom.H5: true, atom.H6: true, atom.Section: true, atom.Article: true, atom.Header: true, atom.Footer: true, atom.Main: true, atom.Nav: true,
+	atom.Aside: true, atom.Form: true, atom.Hr: true, atom.Br: true, atom.Pre: true, atom.Blockquote: true, atom.Figure: true}
+
+func attr(n *html.Node, key string) string {
+	for _, a := range n.Attr {
+		if a.Key == key {
+			return a.Val
+		}
+	}
+	return ""
+}
+
+func hidden(n *html.Node) bool {
+	for _, a := range n.Attr {
+		switch {
+		case a.Key == "hidden":
+			return true
+		case a.Key == "style":
+			style := strings.ReplaceAll(strings.ToLower(a.Val), " ", "")
+			if strings.Contains(style, "display:none") || strings.Contains(style, "visibility:hidden") {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func isHeading(n *html.Node) bool {
+	switch n.DataAtom {
+	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
+		return true
+	}
+	return attr(n, "role") == "heading"
+}
+
+// walk gathers the units below an element, within a link and a heading.
+func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
+	if r.depth++; r.depth > maxDepth || len(r.units) > maxUnits {
+		r.depth--
+		return
+	}
+	defer func() { r.depth-- }()
+	if n.Type == html.ElementNode {
+		if never[n.DataAtom] || hidden(n) {
+			return
+		}
+		if n.DataAtom == atom.A && attr(n, "href") != "" {
+			link = n
+			r.links = append(r.links, n)
+		}
+		heading = heading || isHeading(n)
+		if label := attr(n, "aria-label"); label != "" && n.DataAtom != atom.A && len(label) < 120 {
+			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, said: true})
+		}
+	}
+	// Runs between what breaks lines: one with text of its own is a unit.
+	for c := n.FirstChild; c != nil; {
+		if breaks(c) {
+			r.walk(c, link, heading)
+			c = c.NextSibling
+			continue
+		}
+		start, own := c, false
+		for c != nil && !breaks(c) {
+			own = own || c.Type == html.TextNode && hasWord(c.Data)
+			c = c.NextSibling
+		}
+		if own {
+			r.run(start, c, n, link, heading)
+			continue
+		}
+		for k := start; k != c; k = k.NextSibling {
+			if k.Type == html.ElementNode {
+				r.walk(k, link, heading)
+			}
+		}
+	}
+}
+
+// run makes one unit of nodes that stand on one line.
+func (r *reader) run(from, to, parent, link *html.Node, heading bool) {
+	var b strings.Builder
+	u := unit{node: parent, link: link, heading: heading}
+	for k := from; k != to; k = k.NextSibling {
+		r.collect(k, &b, &u)
+	}
+	if u.text = text.Collapse(b.String()); u.text != "" {
+		r.units = append(r.units, u)
+	}
+}
+
+// collect adds the text of a node; the links in it are links of the page too.
+func (r *reader) collect(n *html.Node, b *strings.Builder, u *unit) {
+	switch {
+	case n.Type == html.TextNode:
+		b.WriteString(n.Data)
+	case n.Type != html.ElementNode || never[n.DataAtom] || hidden(n):
+	default:
+		if n.DataAtom == atom.A && attr(n, "href") != "" {
+			r.links = append(r.links, n)
+			if u.link == nil {
+				u.link = n
+			}
+		}
+		u.heading = u.heading || isHeading(n)
+		for c := n.FirstChild; c != nil; c = c.NextSibling {
+			r.collect(c, b, u)
+		}
+	}
+}
+
+// breaks tells a node that ends a line, or holds something that does.
+func breaks(n *html.Node) bool {
+	if n.Type != html.ElementNode {
+		return false
+	}
+	if breaking[n.DataAtom] || strings.Contains(n.Data, "-") {
+		return true
+	}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if breaks(c) {
+			return true
+		}
+	}
+	return false
+}
+
+func hasWord(s string) bool {
+	return strings.ContainsFunc(s, func(r rune) bool { return unicode.IsLetter(r) || unicode.IsDigit(r) })
+}

@@ -1,0 +1,222 @@
+package site
+
+import (
+	"regexp"
+	"slices"
+	"strings"
+
+	"inktally/core/text"
+)
+
+// Told is what a page says of itself and what its site calls it.
+type Told struct {
+	URL, Title, H1 string
+	// Labels are the texts of links that lead to it, those of menus first.
+	Labels []string
+	// Headings are h2 and h3.
+	Headings []string
+}
+
+// KindReason names why a page has its kind.
+type KindReason string
+
+// The reasons, and what their words are.
+const (
+	ByAddress   KindReason = "address"  // the word of it
+	ByLabel     KindReason = "label"    // the menu's label
+	ByService   KindReason = "service"  // the service
+	ByPlace     KindReason = "place"    // the place
+	BySeveral   KindReason = "several"  // the services
+	ByRoot      KindReason = "root"     // none
+	ByNothing   KindReason = "nothing"  // none
+	ByHand      KindReason = "by_hand"  // none
+	ByServiceIn KindReason = "together" // the service, the place
+)
+
+// KindReasons are all of them.
+func KindReasons() []KindReason {
+	return []KindReason{ByAddress, ByLabel, ByService, ByPlace, BySeveral, ByRoot, ByNothing, ByHand, ByServiceIn}
+}
+
+// Purpose is what a page is for, with the reason.
+type Purpose struct {
+	Kind           Kind
+	Service, Place string // empty for none of its own, and for the home town
+	Reason         KindReason
+	Words          []string
+}
+
+// words of other languages than kindWords has, and of labels.
+var labelWords = []struct {
+	kind  Kind
+	words []string
+}{
+	{About, []string{"about", "team", "history", "story", "who we are", "our company", "staff", "meet", "propos", "qui sommes nous", "uber uns", "ueber uns", "wir uber uns", "quienes somos", "nosotros", "chi siamo"}},
+	{Contact, []string{"contact", "contacts", "contacto", "kontakt", "contatti", "directions", "quote", "estimate", "appointment", "booking", "book", "get in touch", "find us", "hours", "nous joindre", "anfahrt", "soumission", "devis", "presupuesto"}},
+	{Gallery, []string{"gallery", "photos", "portfolio", "projects", "our work", "before and after", "galerie", "galeria", "realisations", "referenzen", "bilder", "fotos"}},
+	{Article, []string{"blog", "news", "article", "articles", "faq", "faqs", "tips", "guide", "guides", "advice", "resources", "questions", "actualites", "conseils", "aktuelles", "ratgeber", "noticias", "consejos"}},
+	{Other, []string{"privacy", "terms", "cookies", "imprint", "impressum", "datenschutz", "mentions legales", "careers", "jobs", "testimonials", "reviews", "specials", "coupons", "offers", "sitemap", "thank you", "thanks", "login", "cart", "checkout", "account", "accessibility", "financing", "warranty"}},
+}
+
+// dated is the path of an article that is filed by its date.
+var dated = regexp.MustCompile(`/(19|20)\d\d/\d{1,2}/`)
+
+// hubs are the words of pages that only list others.
+var hubs = map[string]bool{"services": true, "our services": true, "what we do": true, "all services": true, "areas": true, "service areas": true, "areas we serve": true,
+	"service area": true, "locations": true, "towns": true, "where we work": true, "leistungen": true, "nos services": true, "servicios": true, "prestations": true}
+
+// PurposeOf tells what a page is for, by its address, what menus call it, its title, its
+// h1 and its headings (rules 5.1, 9.1).
+func PurposeOf(told Told, b *Binder) Purpose {
+	slug := Slug(told.URL)
+	if slug == "" {
+		return Purpose{Kind: Home, Reason: ByRoot}
+	}
+	service, place := b.vote(told, slug)
+	if p, ok := byWords(told, slug, service, place); ok {
+		return p
+	}
+	several := b.Services(told.Headings)
+	hub := hubs[lastOf(told.URL)] || len(told.Labels) > 0 && hubs[strings.Join(text.Tokens(told.Labels[0]), " ")]
+	if len(several) >= 3 && (hub || b.Service(slug) == "" && b.Service(told.H1) == "") {
+		return Purpose{Kind: Other, Reason: BySeveral, Words: several}
+	}
+	if place == b.home {
+		place = ""
+		if onlyPlace(b, lastOf(told.URL)) {
+			return Purpose{Kind: Area, Place: b.home, Service: service, Reason: ByPlace, Words: []string{b.home}}
+		}
+	}
+	switch {
+	case hub && service == "" && place == "":
+		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{slug}}
+	case place != "" && service != "":
+		return Purpose{Area, service, place, ByServiceIn, []string{service, place}}
+	case place != "":
+		return Purpose{Area, "", place, ByPlace, []string{place}}
+	case service != "":
+		return Purpose{Service, service, "", ByService, []string{service}}
+	}
+	return Purpose{Kind: Other, Reason: ByNothing}
+}
+
+// byWords finds the kinds that words tell: in the address, else in the menu's label. A
+// page that names a service in its address and its h1 is that service's all the same.
+func byWords(told Told, slug, service, place string) (Purpose, bool) {
+	if dated.MatchString(told.URL) {
+		return Purpose{Kind: Article, Reason: ByAddress, Words: []string{slug}}, true
+	}
+	last := " " + lastOf(told.URL) + " "
+	path := " " + slug + " "
+	for _, k := range labelWords {
+		for _, w := range k.words {
+			switch {
+			case strings.Contains(last, " "+w+" ") && (len(strings.Fields(last)) <= len(strings.Fields(w))+2 || service == "" && place == "" || telling(last, w)):
+				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
+			case k.kind == Article && strings.HasPrefix(path, " "+w+" ") && len(strings.Fields(path)) > len(strings.Fields(last)):
+				return Purpose{Kind: Article, Reason: ByAddress, Words: []string{w}}, true
+			}
+		}
+	}
+	if service != "" || place != "" {
+		return Purpose{}, false
+	}
+	for _, label := range told.Labels {
+		folded := " " + strings.Join(text.Tokens(label), " ") + " "
+		for _, k := range labelWords {
+			for _, w := range k.words {
+				if strings.Contains(folded, " "+w+" ") && len(strings.Fields(folded)) <= len(strings.Fields(w))+2 {
+					return Purpose{Kind: k.kind, Reason: ByLabel, Words: []string{strings.TrimSpace(label)}}, true
+				}
+			}
+		}
+	}
+	return Purpose{}, false
+}
+
+// telling tells a word that says what a page is for wherever it begins or ends its
+// address, be it of a service too: photos of chimney repairs, about our masons. A quote
+// is asked for on any page.
+func telling(last, w string) bool {
+	switch w {
+	case "quote", "estimate", "book", "booking", "hours", "history", "story", "questions", "appointment", "reviews", "offers", "specials", "meet":
+		return false
+	}
+	return strings.HasPrefix(last, " "+w+" ") || strings.HasSuffix(last, " "+w+" ")
+}
+
+// vote finds the service and the place that the most of what a page says of itself
+// names: its address and h1 count more than its title and the links to it.
+func (b *Binder) vote(told Told, slug string) (service, place string) {
+	services, places := map[string]int{}, map[string]int{}
+	add := func(s string, weight int) {
+		if name := b.Service(s); name != "" {
+			services[name] += weight
+		}
+		if named := b.Places(s); len(named) == 1 {
+			places[named[0]] += weight
+		}
+	}
+	add(lastOf(told.URL), 3)
+	add(told.H1, 3)
+	add(titleOwn(told.Title), 2)
+	if slug != lastOf(told.URL) {
+		add(slug, 1)
+	}
+	for _, label := range told.Labels[:min(len(told.Labels), 2)] {
+		add(label, 2)
+	}
+	return winner(services, 2), winner(places, 2)
+}
+
+// titleOwn is the part of a title before the name of the firm.
+func titleOwn(title string) string {
+	for _, sign := range []string{" | ", " – ", " — ", " - ", " · ", " :: "} {
+		if own, _, ok := strings.Cut(title, sign); ok && len(own) > 3 {
+			return own
+		}
+	}
+	return title
+}
+
+// winner is the one with the most votes, empty for several alike or too few.
+func winner(votes map[string]int, least int) string {
+	best, name, alike := least-1, "", false
+	for n, v := range votes {
+		switch {
+		case v > best:
+			best, name, alike = v, n, false
+		case v == best:
+			alike = true
+		}
+	}
+	if alike {
+		return ""
+	}
+	return name
+}
+
+// lastOf is the last part of an address's path, as words.
+func lastOf(address string) string {
+	address, _, _ = strings.Cut(address, "?")
+	parts := strings.Split(strings.Trim(address, "/"), "/")
+	for i := len(parts) - 1; i > 2; i-- {
+		name := parts[i]
+		if dot := strings.LastIndexByte(name, '.'); dot > 0 && len(name)-dot <= 6 {
+			name = name[:dot]
+		}
+		if name != "index" && name != "default" {
+			return Slug("http://x/" + name)
+		}
+	}
+	return ""
+}
+
+// onlyPlace tells words that are the name of a place, with its state at most.
+func onlyPlace(b *Binder, words string) bool {
+	tokens := text.Tokens(words)
+	return slices.ContainsFunc(b.places, func(p placeForm) bool {
+		n := len(p.form)
+		return len(tokens) >= n && len(tokens) <= n+1 && slices.Equal(tokens[:n], p.form)
+	})
+}

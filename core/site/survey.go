@@ -1,0 +1,106 @@
+package site
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/core/place"
+)
+
+// Visited is a page of a site as it was visited.
+type Visited struct {
+	URL  string
+	Page *page.Page
+	// Labels are the texts of links to it, those of menus first; InLinks is how many
+	// other pages link to it.
+	Labels  []string
+	InLinks int
+	// Canonical is the address that it names as its own, absolute; empty for none.
+	Canonical string
+}
+
+// Dead is a link to a page that is not there.
+type Dead struct {
+	URL, From, Label string
+	// Status is what the site answered; Menu tells a link in a menu.
+	Status int
+	Menu   bool
+}
+
+// Surveyed is a page with what it is for.
+type Surveyed struct {
+	URL, Title string
+	Purpose
+	// Words are those seen, Own the copy words that no other pages repeat.
+	Words, Own int
+}
+
+// Tree is what a survey tells of a site.
+type Tree struct {
+	Pages    []Surveyed
+	Findings []Finding
+}
+
+// Survey is what a tree is made from.
+type Survey struct {
+	Visited []Visited
+	Dead    []Dead
+	// Both tells that the site answers by http and by https, without leading from one
+	// to the other.
+	Both bool
+	// Firm is the name of the business, whose places are no contradictions.
+	Firm   string
+	Binder *Binder
+	// Places are the client's; Services its services, the main one first.
+	Places   []place.Place
+	Services []string
+	// Low are the words that a kind of page should have at least (rule 8.1).
+	Low func(Kind) int
+}
+
+// Tree tells what the pages of a site are for, and what is wrong with them. It is the same
+// in whatever order the pages were visited.
+func (s Survey) Tree() Tree {
+	visited := slices.Clone(s.Visited)
+	slices.SortFunc(visited, func(a, b Visited) int { return compareAddresses(a.URL, b.URL) })
+	s.Visited = visited
+	pages := make([]*page.Page, len(visited))
+	for i, v := range visited {
+		pages[i] = v.Page
+	}
+	own := ownTexts(pages, s.Places)
+	var t Tree
+	for i, v := range visited {
+		one := Surveyed{URL: v.URL, Purpose: PurposeOf(toldBy(v), s.Binder)}
+		if v.Page != nil {
+			one.Title, one.Words, one.Own = v.Page.Title, v.Page.Words.Seen, own[i].words
+		}
+		t.Pages = append(t.Pages, one)
+	}
+	f := finder{s: s, tree: &t, twins: twins(own)}
+	f.findAll()
+	return t
+}
+
+func toldBy(v Visited) Told {
+	told := Told{URL: v.URL, Labels: v.Labels}
+	if v.Page != nil {
+		told.Title, told.H1 = v.Page.Title, v.Page.H1()
+		for _, h := range v.Page.Headings {
+			if h.Level == 2 || h.Level == 3 {
+				told.Headings = append(told.Headings, h.Text)
+			}
+		}
+	}
+	return told
+}
+
+// compareAddresses orders pages: the home page first, then shorter paths.
+func compareAddresses(a, b string) int {
+	depth := func(s string) int { return strings.Count(strings.Trim(s, "/"), "/") }
+	if d := depth(a) - depth(b); d != 0 {
+		return d
+	}
+	return strings.Compare(a, b)
+}

@@ -1,0 +1,243 @@
+package site
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"slices"
+	"strings"
+	"testing"
+
+	"inktally/core/intent"
+	"inktally/core/page"
+	"inktally/core/phrase"
+	"inktally/core/place"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+var (
+	sitePlaces   = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Ostrey"}, {Name: "Quillby"}}
+	siteServices = []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney sweep"}}, {Name: "flue liner installation", Words: []string{"chimney liner"}},
+		{Name: "masonry repair", Words: []string{"chimney repair"}}}
+)
+
+// draft is a page of a site that is to be surveyed.
+type draft struct {
+	path, title, h1, head, body string
+	links                       int
+}
+
+// prose is copy that no other page has, with its own words.
+func prose(about string, n int) string {
+	rng := rand.New(rand.NewPCG(uint64(len(about)), uint64(n)+uint64(about[0])))
+	words := strings.Fields("the brick stack above roof line needs a cap when rain comes in from north side and soot falls on hearth every winter after first frost we bring ladder brush camera")
+	var b strings.Builder
+	for range n {
+		b.WriteString(words[rng.IntN(len(words))] + fmt.Sprint(rng.IntN(90)) + " ")
+	}
+	return "<p>" + about + ". " + b.String() + ".</p>"
+}
+
+// faultless is a site without a fault.
+func faultless() []draft {
+	phone := `<p><a href="tel:+12075550134">207-555-0134</a></p>`
+	of := func(path, title, h1 string, words int) draft {
+		return draft{path: path, title: title, h1: h1, body: prose(title, words) + phone, links: 3}
+	}
+	return []draft{
+		of("/", "Chimney sweep Tarn Harbor", "Chimney sweep in Tarn Harbor", 900),
+		of("/flue-liners/", "Flue liner installation in Tarn Harbor", "Flue liners", 400),
+		of("/masonry/", "Chimney repair and masonry", "Chimney repair", 400),
+		of("/areas/ostrey/", "Chimney sweep Ostrey", "Chimney sweep in Ostrey", 420),
+		of("/areas/quillby/", "Chimney sweep Quillby", "Chimney sweep in Quillby", 440),
+		of("/about/", "About us", "Our story", 120), of("/contact/", "Contact", "Get in touch", 60),
+		of("/gallery/", "Gallery", "Our work", 40), of("/blog/2025/01/first-frost/", "Before the first frost", "Before the first frost", 300),
+	}
+}
+
+func surveyOf(drafts []draft) Survey {
+	s := Survey{Places: sitePlaces, Binder: NewBinder(phrase.LanguageOf("en", sitePlaces, phrase.Corrections{}), siteServices),
+		Low: func(k Kind) int { return map[Kind]int{Home: 1500}[k] + map[bool]int{true: 500}[k.ForOneSubject()] }}
+	for _, service := range siteServices {
+		s.Services = append(s.Services, service.Name)
+	}
+	for _, d := range drafts {
+		address := "https://brindle.example" + d.path
+		html := fmt.Sprintf(`<html lang="en"><head><title>%s</title>%s</head><body><main><h1>%s</h1>%s</main></body></html>`, d.title, d.head, d.h1, d.body)
+		s.Visited = append(s.Visited, Visited{URL: address, Page: page.Read([]byte(html), page.Source{URL: address}), InLinks: d.links})
+	}
+	return s
+}
+
+func TestFaultlessSite(t *testing.T) {
+	tree := surveyOf(faultless()).Tree()
+	assert.Empty(t, tree.Findings)
+	kinds := map[string]Kind{}
+	for _, p := range tree.Pages {
+		kinds[strings.TrimPrefix(p.URL, "https://brindle.example")] = p.Kind
+	}
+	assert.Equal(t, map[string]Kind{"/": Home, "/flue-liners/": Service, "/masonry/": Service, "/areas/ostrey/": Area, "/areas/quillby/": Area, "/about/": About,
+		"/contact/": Contact, "/gallery/": Gallery, "/blog/2025/01/first-frost/": Article}, kinds)
+}
+
+// Own words leave out what the site repeats from page to page (rule 2.2).
+func TestOwnWords(t *testing.T) {
+	const repeated = "<p>Call us for an honest price, we come within a day.</p>"
+	list := faultless()
+	before := map[string]int{}
+	for _, p := range surveyOf(list).Tree().Pages {
+		before[p.URL] = p.Own
+		assert.Positive(t, p.Own, p.URL)
+		assert.LessOrEqual(t, p.Own, p.Words)
+	}
+	for i := range list {
+		list[i].body += repeated
+	}
+	for _, p := range surveyOf(list).Tree().Pages {
+		assert.Equal(t, before[p.URL], p.Own, p.URL)
+	}
+}
+
+// A site that answers by both schemes says so once, whatever else it has.
+func TestBothSchemes(t *testing.T) {
+	s := surveyOf(faultless())
+	s.Both = true
+	assert.Equal(t, []Finding{{Type: HTTPBesideHTTPS, URL: "https://brindle.example/"}}, s.Tree().Findings)
+}
+
+// Faults that are planted are found, each of them, and nothing else is.
+func TestPlantedFaults(t *testing.T) {
+	find := func(list []draft, path string) *draft {
+		return &list[slices.IndexFunc(list, func(d draft) bool { return d.path == path })]
+	}
+	faults := map[FindingType]func(list []draft) []draft{
+		SecondCopy: func(l []draft) []draft {
+			d := *find(l, "/flue-liners/")
+			d.path = "/old/flue-liners/"
+			return append(l, d)
+		},
+		OnlyPlacesDiffer: func(l []draft) []draft {
+			d := *find(l, "/areas/ostrey/")
+			d.path, d.title, d.h1, d.body = "/areas/north-tarn/", "Chimney sweep North Tarn", "Chimney sweep in North Tarn", strings.ReplaceAll(d.body, "Ostrey", "North Tarn")
+			return append(l, d)
+		},
+		AllServices: func(l []draft) []draft {
+			return append(l, draft{path: "/services/", title: "Services", h1: "What we do", links: 2,
+				body: "<h2>Chimney sweeping</h2><p>We sweep.</p><h2>Flue liners</h2><p>We line.</p><h2>Masonry</h2><p>We lay brick.</p>"})
+		},
+		ServiceNoPage: func(l []draft) []draft {
+			return slices.DeleteFunc(l, func(d draft) bool { return d.path == "/masonry/" })
+		},
+		ThinPage: func(l []draft) []draft {
+			find(l, "/flue-liners/").body = prose("Liners", 60)
+			return l
+		},
+		Orphan: func(l []draft) []draft { find(l, "/areas/quillby/").links = 0; return l },
+		PlaceWrong: func(l []draft) []draft {
+			find(l, "/areas/quillby/").body += `<h2>Stoves in Ostrey</h2><p>Yes.</p>`
+			return l
+		},
+		VagueAreaWords: func(l []draft) []draft {
+			find(l, "/about/").body += "<p>We serve Tarn Harbor and the surrounding areas.</p>"
+			return l
+		},
+		NoIndex: func(l []draft) []draft {
+			find(l, "/masonry/").head = `<meta name="robots" content="noindex">`
+			return l
+		},
+		PlaceholderText: func(l []draft) []draft {
+			find(l, "/about/").body += "<p>Lorem ipsum dolor sit amet, consectetur adipiscing elit.</p>"
+			return l
+		},
+		PhoneNotLinked: func(l []draft) []draft {
+			for i := range l {
+				l[i].body = strings.ReplaceAll(l[i].body, `<a href="tel:+12075550134">207-555-0134</a>`, "207-555-0134")
+			}
+			return l
+		},
+	}
+	rapid.Check(t, func(t *rapid.T) {
+		list := faultless()
+		names := rapid.SliceOfNDistinct(rapid.SampledFrom(slices.Sorted(func(yield func(FindingType) bool) {
+			for name := range faults {
+				if !yield(name) {
+					return
+				}
+			}
+		})), 0, 3, rapid.ID).Draw(t, "faults")
+		slices.Sort(names) // what takes a page away comes after what copies it
+		if slices.Contains(names, ServiceNoPage) && slices.Contains(names, NoIndex) {
+			t.Skip("both are about one page")
+		}
+		if slices.Contains(names, SecondCopy) && slices.Contains(names, ThinPage) {
+			t.Skip("the copy would not be one any more")
+		}
+		for _, name := range names {
+			list = faults[name](list)
+		}
+		rand.Shuffle(len(list), func(i, j int) { list[i], list[j] = list[j], list[i] })
+		found := map[FindingType]bool{}
+		tree := surveyOf(list).Tree()
+		for _, f := range tree.Findings {
+			found[f.Type] = true
+		}
+		for _, name := range names {
+			assert.True(t, found[name], "%s of %v in %v", name, names, tree.Findings)
+			delete(found, name)
+		}
+		assert.Empty(t, found, "%v in %v", names, tree.Findings)
+		again := slices.Clone(list)
+		slices.Reverse(again)
+		assert.Equal(t, tree.Findings, surveyOf(again).Tree().Findings, "in whatever order they were visited")
+	})
+}
+
+// A site may say the same of a hundred places: each of its pages is a copy, however many
+// there are.
+func TestManyCopies(t *testing.T) {
+	list := faultless()
+	s := surveyOf(nil)
+	for i := range 100 {
+		town := fmt.Sprintf("Upper%c%cford", 'a'+i/26, 'a'+i%26)
+		s.Places = append(s.Places, place.Place{Name: town})
+		body := strings.ReplaceAll(prose("Sweeping in TOWN, done well", 420), ". the", ". In TOWN the")
+		list = append(list, draft{path: "/areas/" + strings.ToLower(town) + "/", title: "Chimney sweep " + town, h1: "Chimney sweep in " + town,
+			body: strings.ReplaceAll(body, "TOWN", town), links: 3})
+	}
+	filled := surveyOf(list)
+	filled.Places = append(filled.Places, s.Places...)
+	copies := map[string]bool{}
+	for _, f := range filled.Tree().Findings {
+		if f.Type == OnlyPlacesDiffer {
+			copies[f.URL] = true
+		}
+	}
+	assert.GreaterOrEqual(t, len(copies), 99)
+	for _, d := range faultless() {
+		assert.False(t, copies["https://brindle.example"+d.path], d.path)
+	}
+}
+
+// The comparable page of a rival: of the same kind, service and place, whatever it calls
+// them, and none where it has none (rule 6.3).
+func TestLikePage(t *testing.T) {
+	own := surveyOf(faultless()).Tree().Pages
+	rival := surveyOf([]draft{
+		{path: "/", title: "Harbor Flue", h1: "Harbor Flue"}, {path: "/services/relining.html", title: "Chimney liners | Harbor Flue", h1: "Liners that last"},
+		{path: "/services/stone-and-brick.html", title: "Stone and brick | Harbor Flue", h1: "Masonry"}, {path: "/ostrey.html", title: "Sweeps in Ostrey", h1: "Ostrey"},
+		{path: "/about-our-masonry-team.html", title: "Our masonry team", h1: "The team"}, {path: "/blog/liners-explained.html", title: "Liners explained", h1: "Chimney liners explained"},
+	}).Tree().Pages
+	want := map[string]string{"/": "/", "/flue-liners/": "/services/relining.html", "/masonry/": "/services/stone-and-brick.html", "/areas/ostrey/": "/ostrey.html", "/areas/quillby/": ""}
+	for _, p := range own {
+		path := strings.TrimPrefix(p.URL, "https://brindle.example")
+		expected, asked := want[path]
+		if !asked {
+			continue
+		}
+		like, ok := LikePage(p, rival, "Tarn Harbor")
+		require.Equal(t, expected != "", ok, path)
+		assert.Equal(t, expected, strings.TrimPrefix(like.URL, "https://brindle.example"), path)
+	}
+}
