@@ -6,6 +6,7 @@ import (
 	"io"
 	"net"
 	"net/http"
+	"net/url"
 	"os"
 	"slices"
 	"strings"
@@ -66,6 +67,9 @@ type Options struct {
 	Guard Guard
 	// Dial takes the place of the guarded dialer if it is given.
 	Dial func(ctx context.Context, network, address string) (net.Conn, error)
+	// Proxy is what everything is fetched through, nil for none. Names are then resolved
+	// there, so that no guard sees addresses.
+	Proxy *url.URL
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration
 	// Contact tells sites whom to turn to about the reading of their pages.
@@ -83,6 +87,9 @@ func New(o Options) *Fetcher {
 	if o.Timeout == 0 {
 		o.Timeout = 30 * time.Second
 	}
+	if o.Proxy != nil {
+		o.Dial = (&net.Dialer{Timeout: 10 * time.Second}).DialContext // of the proxy alone
+	}
 	if o.Dial == nil {
 		o.Dial = Dialer(o.Guard)
 	}
@@ -98,6 +105,9 @@ func New(o Options) *Fetcher {
 		TLSHandshakeTimeout:    10 * time.Second,
 		ResponseHeaderTimeout:  20 * time.Second,
 		MaxResponseHeaderBytes: maxHeaders,
+	}
+	if o.Proxy != nil {
+		transport.Proxy = http.ProxyURL(o.Proxy)
 	}
 	f := &Fetcher{wait: o.Wait, hosts: map[string]*host{}, userAgent: agent(o.Contact)}
 	f.client = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: f.checkRedirect}

@@ -21,15 +21,26 @@ import (
 	"sync"
 	"time"
 
+	"inktally/core/gazetteer"
 	"inktally/core/text"
 	"inktally/internal/fetch"
 )
 
-//go:embed sites search demand.json phrases.csv
+//go:embed sites search demand.json phrases.csv towns.csv
 var files embed.FS
 
 // Phrases is a list of phrases as a client has one, as CSV.
 func Phrases() ([]byte, error) { return files.ReadFile("phrases.csv") }
+
+// Towns are those of the practice gazetteer: the towns of the scenario, in the middle
+// of the sea.
+func Towns() ([]gazetteer.Town, error) {
+	csv, err := files.ReadFile("towns.csv")
+	if err != nil {
+		return nil, err
+	}
+	return gazetteer.Parse(string(csv))
+}
 
 // Web is the running practice web.
 type Web struct {

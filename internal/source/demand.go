@@ -18,6 +18,8 @@ type Demanded struct {
 	Difficulty *int   `json:"difficulty"`
 	Position   *int   `json:"position"`
 	Address    string `json:"address,omitempty"`
+	// Area is where the volume was counted: town, state or country, or its name.
+	Area string `json:"area,omitempty"`
 }
 
 // Demand asks a source of search volumes; docs/contracts/demand.md.

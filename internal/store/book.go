@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"inktally/core/book"
+	"inktally/core/visits"
 )
 
 // Import is a list that was taken into a phrase book.
@@ -22,10 +23,10 @@ type Import struct {
 	Found []int64
 }
 
-const entryFields = `id, text, volume, difficulty, position, stands_with`
+const entryFields = `id, text, volume, difficulty, position, stands_with, area`
 
 func scanPhrase(r *sql.Rows, e *book.Phrase) error {
-	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With)
+	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With, &e.Area)
 }
 
 // BookPhrases returns the phrases of a client's book in the order in which they
@@ -42,21 +43,27 @@ func (t *Tx) PutPhrase(client int64, folded string, e book.Phrase) (id int64, be
 		return 0, nil, err
 	}
 	if len(had) == 0 {
-		id, err = t.insert(`INSERT INTO book_phrases (client_id, text, folded, volume, difficulty, position) VALUES (?, ?, ?, ?, ?, ?)`,
-			client, e.Text, folded, e.Volume, e.Difficulty, e.Position)
+		id, err = t.insert(`INSERT INTO book_phrases (client_id, text, folded, volume, difficulty, position, area) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+			client, e.Text, folded, e.Volume, e.Difficulty, e.Position, e.Area)
 		return id, nil, err
 	}
 	before = &had[0]
-	_, err = t.exec(`UPDATE book_phrases SET volume = COALESCE(?, volume), difficulty = COALESCE(?, difficulty), position = COALESCE(?, position)
-		WHERE id = ?`, e.Volume, e.Difficulty, e.Position, before.ID)
+	_, err = t.exec(`UPDATE book_phrases SET volume = COALESCE(?1, volume), difficulty = COALESCE(?2, difficulty), position = COALESCE(?3, position),
+		area = CASE WHEN ?1 IS NULL OR ?4 = '' AND volume = ?1 THEN area ELSE ?4 END WHERE id = ?5`,
+		e.Volume, e.Difficulty, e.Position, e.Area, before.ID)
 	return before.ID, before, err
 }
 
 // RestorePhrase gives a phrase the figures that it had.
 func (t *Tx) RestorePhrase(client int64, e book.Phrase) error {
-	_, err := t.exec(`UPDATE book_phrases SET volume = ?, difficulty = ?, position = ? WHERE client_id = ? AND id = ?`,
-		e.Volume, e.Difficulty, e.Position, client, e.ID)
+	_, err := t.exec(`UPDATE book_phrases SET volume = ?, difficulty = ?, position = ?, area = ? WHERE client_id = ? AND id = ?`,
+		e.Volume, e.Difficulty, e.Position, e.Area, client, e.ID)
 	return err
+}
+
+// SetPhraseArea says where the searches of a phrase were counted.
+func (t *Tx) SetPhraseArea(client, id int64, area visits.Area) error {
+	return t.change(`UPDATE book_phrases SET area = ? WHERE client_id = ? AND id = ?`, area, client, id)
 }
 
 // SetPhraseWith puts a phrase in the family of another one, by the folded forms

@@ -20,6 +20,7 @@ type Client struct {
 	Language  string  // of its phrases: en
 	Customers float64 // who come of a hundred visits, 0 if that is not known
 	Money     string  // the sign of its money
+	Postcode  string  // of its address, empty if it is not known
 	// Lists are its lists of words, nil for the standard ones.
 	Lists     *intent.Lists
 	CreatedAt time.Time
@@ -46,16 +47,16 @@ type Ground struct {
 	Pages []Page
 }
 
-const clientColumns = `id, name, trade, phone, hours, language, customers, money, lists, created_at`
+const clientColumns = `id, name, trade, phone, hours, language, customers, money, postcode, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
 	var created, lists string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &lists, &created)
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, &created)
 	if err != nil {
 		return err
 	}
 	c.CreatedAt = parseStamp(created)
-	c.Lists, err = parseLists(lists)
+	c.Lists, err = parseLists(lists, c.Language)
 	return err
 }
 
@@ -75,14 +76,14 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
-	return t.insert(`INSERT INTO clients (name, trade, phone, language, customers, money, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)`,
-		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, stamp(c.CreatedAt))
+	return t.insert(`INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, stamp(c.CreatedAt))
 }
 
 // UpdateClient changes what is told of a client, but for its hours and lists.
 func (t *Tx) UpdateClient(c Client) error {
-	return t.change(`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ? WHERE id = ?`,
-		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.ID)
+	return t.change(`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ? WHERE id = ?`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.ID)
 }
 
 // SetHours sets the hours to spend on a client's targets.
@@ -112,18 +113,21 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	if g.Typed, err = t.TypedPhrases(id); err != nil {
 		return g, err
 	}
-	g.Places, err = all(t, func(r *sql.Rows, p *place.Place) error {
-		var spellings string
-		err := r.Scan(&p.Name, &p.State, &p.Home, &spellings)
-		p.Spellings = split(spellings)
-		return err
-	},
-		`SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, id)
-	if err != nil {
+	if g.Places, err = t.Places(id); err != nil {
 		return g, err
 	}
 	g.Pages, err = t.Pages(id)
 	return g, err
+}
+
+// Places returns the places of a client in their order.
+func (t *Tx) Places(client int64) ([]place.Place, error) {
+	return all(t, func(r *sql.Rows, p *place.Place) error {
+		var spellings string
+		err := r.Scan(&p.Name, &p.State, &p.Home, &spellings)
+		p.Spellings = split(spellings)
+		return err
+	}, `SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, client)
 }
 
 // split parts what is kept in one field by commas.

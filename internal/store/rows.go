@@ -6,6 +6,7 @@ import (
 	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/intent"
+	"inktally/core/visits"
 )
 
 // What is kept as JSON has row types of its own: their names stay as they are in
@@ -19,19 +20,21 @@ type phraseRow struct {
 	Difficulty *int   `json:"difficulty"`
 	Position   *int   `json:"position"`
 	With       string `json:"with"`
+	Area       string `json:"area,omitempty"`
 }
 
 func phraseRows(phrases []book.Phrase) []phraseRow {
 	rows := make([]phraseRow, len(phrases))
 	for i, p := range phrases {
-		rows[i] = phraseRow{p.ID, p.Text, p.Volume, p.Difficulty, p.Position, p.With}
+		rows[i] = phraseRow{p.ID, p.Text, p.Volume, p.Difficulty, p.Position, p.With, string(p.Area)}
 	}
 	return rows
 }
 
 func phrasesOf(rows []phraseRow) (phrases []book.Phrase) {
 	for _, r := range rows {
-		phrases = append(phrases, book.Phrase{ID: r.ID, Text: r.Text, Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position, With: r.With})
+		phrases = append(phrases, book.Phrase{ID: r.ID, Text: r.Text, Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position, With: r.With,
+			Area: visits.Area(r.Area)})
 	}
 	return phrases
 }
@@ -64,23 +67,32 @@ func foundOf(rows []foundRow) (found []book.FoundPhrase) {
 type listsRow struct {
 	Question  []string `json:"question"`
 	Research  []string `json:"research"`
+	Trouble   []string `json:"trouble"`
 	Hire      []string `json:"hire"`
+	Doers     []string `json:"doers"`
 	Near      []string `json:"near"`
-	Generic   []string `json:"generic"`
+	Acts      []string `json:"acts"`
 	Goods     []string `json:"goods"`
+	Generic   []string `json:"generic"`
 	Small     []string `json:"small"`
 	Elsewhere []string `json:"elsewhere"`
+	Endings   []string `json:"endings"`
 	Ordinary  []string `json:"ordinary"`
 }
 
-// parseLists reads lists; nothing kept are the standard ones, nil.
-func parseLists(kept string) (*intent.Lists, error) {
+// parseLists reads lists; nothing kept are the standard ones, nil. Lists that a
+// program kept before there were acts are those of the language where they are new.
+func parseLists(kept, lang string) (*intent.Lists, error) {
 	if kept == "" {
 		return nil, nil
 	}
 	var row listsRow
 	if err := json.Unmarshal([]byte(kept), &row); err != nil {
 		return nil, err
+	}
+	if row.Acts == nil {
+		ships := intent.ListsFor(lang)
+		row.Acts, row.Doers, row.Trouble, row.Endings, row.Generic = ships.Acts, ships.Doers, ships.Trouble, ships.Endings, ships.Generic
 	}
 	lists := intent.Lists(row)
 	return &lists, nil

@@ -108,7 +108,7 @@ func TestVersion6(t *testing.T) {
 		assert.Equal(t, "tarn harbor chimney sweep", choices["chimney harbor sweep tarn"].Lead)
 		words, err := tx.BookWords(client)
 		require.NoError(t, err)
-		assert.Equal(t, []BookWord{{"oakum", "brand", ""}, {"sweeper", "", "sweep"}}, words)
+		assert.Equal(t, []BookWord{{"oakum", "firm", ""}, {"sweeper", "", "sweep"}}, words)
 		imports, err := tx.Imports(client, 10)
 		require.NoError(t, err)
 		require.Len(t, imports, 2)

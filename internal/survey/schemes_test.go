@@ -1,0 +1,51 @@
+package survey
+
+import (
+	"context"
+	"testing"
+
+	"inktally/core/fault"
+	"inktally/internal/fetch"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// pages are pages by address, with the address that each is found at in the end.
+type pages map[string]string
+
+func (p pages) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
+	final, ok := p[r.Address]
+	if !ok {
+		return fetch.Document{}, fault.New(fault.NoSuchSite, r.Address)
+	}
+	return fetch.Document{URL: final, ContentType: "text/html", Body: []byte("<title>Brindle</title><p>A page.")}, nil
+}
+
+func (p pages) Sheets(context.Context, fetch.Document) map[string]string { return nil }
+func (p pages) Sitemaps(context.Context, string) []string                { return nil }
+func (p pages) Raw(_ context.Context, address string, _ int) ([]byte, error) {
+	return nil, fault.New(fault.NoSuchSite, address)
+}
+
+// A site that answers by http and by https is one site with two addresses, unless one
+// leads to the other.
+func TestHTTPBesideHTTPS(t *testing.T) {
+	const secure, plain = "https://brindle.example/", "http://brindle.example/"
+	for name, c := range map[string]struct {
+		web  pages
+		both bool
+	}{
+		"both answer":            {pages{secure: secure, plain: plain}, true},
+		"one leads to the other": {pages{secure: secure, plain: secure}, false},
+		"https alone":            {pages{secure: secure}, false},
+		"http is another site":   {pages{secure: secure, plain: "http://parked.example/"}, false},
+	} {
+		t.Run(name, func(t *testing.T) {
+			found, err := Visit(t.Context(), c.web, secure, Options{})
+			require.NoError(t, err)
+			assert.Equal(t, c.both, found.Both)
+			assert.Len(t, found.Visited, 1)
+		})
+	}
+}

@@ -1,0 +1,312 @@
+// Package survey finds the pages of a site: by its sitemaps, its menus and its
+// links, within bounds and at the pace of the site.
+//
+// In goes the address of a site and a fetcher; out come its pages as they were
+// visited, and the links that lead nowhere. What they are for is told by core/site.
+package survey
+
+import (
+	"context"
+	"net/url"
+	"slices"
+	"strings"
+	"sync"
+
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/page"
+	"inktally/core/site"
+	"inktally/internal/fetch"
+)
+
+// Web reads pages and sitemaps.
+type Web interface {
+	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
+	Sheets(ctx context.Context, doc fetch.Document) map[string]string
+	Sitemaps(ctx context.Context, site string) []string
+	Raw(ctx context.Context, address string, most int) ([]byte, error)
+}
+
+// Options bound a survey.
+type Options struct {
+	// Most is how many pages are visited at most; 0 is 200 (Y).
+	Most int
+	// Lightly leaves style sheets and dead links alone: for rivals.
+	Lightly bool
+	// Seen is told of every page: how many were visited, how many are known.
+	Seen func(visited, known int)
+}
+
+// Site is a site as it was found.
+type Site struct {
+	Domain  string
+	Visited []site.Visited
+	Dead    []site.Dead
+	Both    bool
+	// Stopped is why the survey ended before its end, nil if it did not.
+	Stopped *fault.Fault
+}
+
+const (
+	mostPages = 200
+	atOnce    = 3
+	// mostLabels is how many texts of links to a page are kept.
+	mostLabels = 8
+	// After so many failures in a row the site is left alone.
+	patience = 8
+)
+
+// crawler visits the pages of one site.
+type crawler struct {
+	web     Web
+	options Options
+	domain  string
+	host    string // that the survey began at: a site may stand below a domain of many
+
+	mu       sync.Mutex
+	known    map[string]*target // by bare address
+	queue    []*target
+	visited  int
+	failures int
+	stopped  *fault.Fault
+	found    map[string]site.Visited // by final address, bare
+}
+
+// target is an address that is to be visited.
+type target struct {
+	address string
+	labels  []string // of links in texts
+	named   []string // of links in menus
+	menu    bool
+	from    []string // bare addresses of pages that link to it
+	status  int      // of an answer that is no page
+	final   string   // bare address of the page that it led to
+	failed  bool
+}
+
+// Visit surveys the site of an address.
+func Visit(ctx context.Context, web Web, start string, options Options) (Site, error) {
+	if options.Most == 0 {
+		options.Most = mostPages
+	}
+	c := &crawler{web: web, options: options, domain: lineup.Domain(start), known: map[string]*target{}, found: map[string]site.Visited{}}
+	u, err := url.Parse(start)
+	if err != nil || c.domain == "" {
+		return Site{}, fault.New(fault.AddressBad, start)
+	}
+	root := (&url.URL{Scheme: u.Scheme, Host: u.Host, Path: "/"}).String()
+	doc, err := web.Get(ctx, fetch.Request{Address: root})
+	if err != nil {
+		return Site{}, err
+	}
+	c.domain, c.host = lineup.Domain(doc.URL), hostOf(doc.URL) // the site may stand elsewhere now
+	home := c.add(doc.URL, "", false, "")
+	if home == nil {
+		return Site{}, fault.New(fault.AddressBad, start)
+	}
+	c.take(ctx, home, doc)
+	if start != root {
+		c.add(start, "", false, "")
+	}
+	c.sitemaps(ctx, doc.URL)
+	c.all(ctx)
+	out := Site{Domain: c.domain, Stopped: c.stopped}
+	if err := ctx.Err(); err != nil {
+		out.Stopped = fault.New(fault.GivenUp)
+	}
+	c.tell(&out)
+	if !options.Lightly {
+		out.Both = c.both(ctx, doc.URL)
+	}
+	return out, nil
+}
+
+// all visits what is known until nothing is left or the bound is reached.
+func (c *crawler) all(ctx context.Context) {
+	var wg sync.WaitGroup
+	turns := make(chan struct{}, atOnce)
+	for {
+		c.mu.Lock()
+		var next *target
+		if len(c.queue) > 0 && c.visited < c.options.Most && c.stopped == nil && ctx.Err() == nil {
+			next, c.queue = c.queue[0], c.queue[1:]
+			c.visited++
+		}
+		c.mu.Unlock()
+		if next == nil {
+			wg.Wait() // those under way may still find more
+			c.mu.Lock()
+			done := len(c.queue) == 0 || c.visited >= c.options.Most || c.stopped != nil || ctx.Err() != nil
+			c.mu.Unlock()
+			if done {
+				return
+			}
+			continue
+		}
+		turns <- struct{}{}
+		wg.Go(func() {
+			defer func() { <-turns }()
+			c.visit(ctx, next)
+		})
+	}
+}
+
+func (c *crawler) visit(ctx context.Context, t *target) {
+	doc, err := c.web.Get(ctx, fetch.Request{Address: t.address})
+	if err != nil {
+		c.fail(t, err)
+		return
+	}
+	c.mu.Lock()
+	c.failures = 0
+	c.mu.Unlock()
+	c.take(ctx, t, doc)
+}
+
+// fail keeps why a page was not read. A site that fails again and again is left
+// alone.
+func (c *crawler) fail(t *target, err error) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	t.failed = true
+	f, ok := fault.Of(err)
+	if !ok {
+		return
+	}
+	switch f.Code {
+	case fault.SiteAnswered:
+		t.status = statusOf(f)
+	case fault.RobotsRefuse, fault.NotAPage, fault.GivenUp:
+		t.failed = false // it is there, and not for us
+		return
+	}
+	if t.status == 404 || t.status == 410 {
+		return
+	}
+	if c.failures++; c.failures >= patience {
+		c.stopped = f
+	}
+}
+
+// take keeps a page and what it links to.
+func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
+	if lineup.Domain(doc.URL) != c.domain {
+		return // it leads to another site
+	}
+	src := page.Source{URL: doc.URL, ContentType: doc.ContentType}
+	if !c.options.Lightly {
+		src.Sheets = c.web.Sheets(ctx, doc)
+	}
+	p := page.Read(doc.Body, src)
+	if p.Warns(page.NotHTML) {
+		return
+	}
+	key := site.BareAddress(doc.URL)
+	c.mu.Lock()
+	t.final = key
+	_, had := c.found[key]
+	if !had {
+		v := site.Visited{URL: doc.URL, Page: p}
+		if canonical := p.Details().Canonical; canonical != "" {
+			v.Canonical = resolved(doc.URL, canonical)
+		}
+		c.found[key] = v
+	}
+	c.mu.Unlock()
+	if had {
+		return
+	}
+	for _, l := range p.LinkList() {
+		if !l.Away {
+			c.add(l.Address, l.Text, l.Region == page.Nav || l.Region == page.Banner, key)
+		}
+	}
+	if c.options.Seen != nil {
+		c.mu.Lock()
+		visited, known := len(c.found), len(c.known)
+		c.mu.Unlock()
+		c.options.Seen(visited, min(known, c.options.Most))
+	}
+}
+
+// add makes an address of the site known, with the text of a link to it. It is nil for
+// what is no page of the site.
+func (c *crawler) add(address, label string, menu bool, from string) *target {
+	clean, ok := c.pageAddress(address)
+	if !ok {
+		return nil
+	}
+	key := site.BareAddress(clean)
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	t := c.known[key]
+	if t == nil {
+		t = &target{address: clean}
+		c.known[key] = t
+		if len(c.found) > 0 || from != "" {
+			c.enqueue(t, menu)
+		}
+	}
+	if list := map[bool]*[]string{true: &t.named, false: &t.labels}[menu]; label != "" && !slices.Contains(*list, label) && len(*list) < mostLabels {
+		*list = append(*list, label)
+	}
+	t.menu = t.menu || menu
+	if from != "" && from != key && !slices.Contains(t.from, from) {
+		t.from = append(t.from, from)
+	}
+	return t
+}
+
+// enqueue puts what menus name before what texts do.
+func (c *crawler) enqueue(t *target, menu bool) {
+	if !menu {
+		c.queue = append(c.queue, t)
+		return
+	}
+	at := slices.IndexFunc(c.queue, func(q *target) bool { return !q.menu })
+	if at < 0 {
+		at = len(c.queue)
+	}
+	t.menu = true
+	c.queue = slices.Insert(c.queue, at, t)
+}
+
+// tell gathers what was found.
+func (c *crawler) tell(out *Site) {
+	menus, texts := map[string][]string{}, map[string][]string{}
+	for _, t := range c.known {
+		if t.final == "" {
+			continue
+		}
+		v := c.found[t.final]
+		menus[t.final] = append(menus[t.final], t.named...)
+		texts[t.final] = append(texts[t.final], t.labels...)
+		for _, from := range t.from {
+			if from != t.final {
+				v.InLinks++
+			}
+		}
+		c.found[t.final] = v
+	}
+	for key, v := range c.found {
+		slices.Sort(menus[key])
+		slices.Sort(texts[key])
+		v.Labels = slices.Compact(append(slices.Compact(menus[key]), slices.Compact(texts[key])...))
+		out.Visited = append(out.Visited, v)
+	}
+	slices.SortFunc(out.Visited, func(a, b site.Visited) int { return strings.Compare(a.URL, b.URL) })
+	if c.options.Lightly {
+		return
+	}
+	for _, t := range c.known {
+		if t.failed && len(t.from) > 0 && (t.status == 404 || t.status == 410 || t.status >= 500) {
+			slices.Sort(t.from)
+			label := ""
+			if labels := append(slices.Clone(t.named), t.labels...); len(labels) > 0 {
+				label = slices.Min(labels)
+			}
+			out.Dead = append(out.Dead, site.Dead{URL: t.address, From: c.found[t.from[0]].URL, Label: label, Status: t.status, Menu: t.menu})
+		}
+	}
+	slices.SortFunc(out.Dead, func(a, b site.Dead) int { return strings.Compare(a.URL, b.URL) })
+}
