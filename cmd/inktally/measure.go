@@ -38,7 +38,7 @@ func measureCommand() *cobra.Command {
 			if m.asked, err = askedOf(phrases, services, places, language); err != nil {
 				return err
 			}
-			m.out, m.in = cmd.OutOrStdout(), cmd.InOrStdin()
+			m.out, m.warn, m.in = cmd.OutOrStdout(), cmd.ErrOrStderr(), cmd.InOrStdin()
 			return m.all(ctx, args[0], cmd.ErrOrStderr())
 		},
 	}
@@ -66,7 +66,7 @@ type measuring struct {
 	asJSON       bool
 	ignoreRobots bool
 	rendered     bool
-	out          io.Writer
+	out, warn    io.Writer
 	in           io.Reader
 	cache        style.Cache
 }
@@ -150,7 +150,10 @@ func (m *measuring) fromWeb(ctx context.Context, typed string) error {
 	if err != nil {
 		return err
 	}
-	web := fetch.New(fetch.Options{Contact: m.web.contact})
+	web, err := m.web.fetcher(m.warn)
+	if err != nil {
+		return err
+	}
 	ask := fetch.Request{Address: address, IgnoreRobots: m.ignoreRobots}
 	var doc fetch.Document
 	src := page.Source{Rendered: m.rendered}

@@ -17,7 +17,6 @@ import (
 	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/demo"
-	"inktally/internal/fetch"
 	"inktally/internal/practice"
 	"inktally/internal/server"
 	"inktally/internal/source"
@@ -39,7 +38,10 @@ func serveCommand() *cobra.Command {
 		Short: "Starts the program",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			web := fetch.New(fetch.Options{Contact: s.web.contact})
+			web, err := s.web.fetcher(cmd.OutOrStdout())
+			if err != nil {
+				return err
+			}
 			pages := s.web.browser(web)
 			defer pages.Close()
 			o := app.Options{Web: web, Renderer: pages}

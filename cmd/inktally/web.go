@@ -1,6 +1,12 @@
 package main
 
 import (
+	"fmt"
+	"io"
+	"net/url"
+
+	"inktally/core/fault"
+	"inktally/internal/fetch"
 	"inktally/internal/fetch/render"
 
 	"github.com/spf13/cobra"
@@ -8,13 +14,35 @@ import (
 
 // webFlags say how pages are read from the web.
 type webFlags struct {
-	contact, browserURL, browserPath string
+	contact, browserURL, browserPath, proxy string
 }
 
 func (f *webFlags) flags(cmd *cobra.Command) {
 	cmd.Flags().StringVar(&f.contact, "contact", "", "whom sites may turn to about the reading of their pages: an email address or a page")
+	cmd.Flags().StringVar(&f.proxy, "proxy", "", "what everything is fetched through, such as http://proxy:3128; names are then resolved there")
 	cmd.Flags().StringVar(&f.browserURL, "browser-url", "", "the DevTools address of a browser elsewhere that renders pages, such as http://host:9222/")
 	cmd.Flags().StringVar(&f.browserPath, "browser", "", "the Chromium that renders pages; it is looked for if this is not given")
+}
+
+// fetcher returns what reads pages; through a proxy, which is told.
+func (f *webFlags) fetcher(warnings io.Writer) (*fetch.Fetcher, error) {
+	o, err := f.options()
+	if err == nil && o.Proxy != nil {
+		fmt.Fprintln(warnings, "inktally: everything is fetched through", o.Proxy.Redacted()+", which resolves the names")
+	}
+	return fetch.New(o), err
+}
+
+func (f *webFlags) options() (o fetch.Options, err error) {
+	o.Contact = f.contact
+	if f.proxy != "" {
+		u, err := url.Parse(f.proxy)
+		if err != nil || u.Host == "" || u.Scheme != "http" && u.Scheme != "https" && u.Scheme != "socks5" {
+			return o, fault.New(fault.AddressBad, f.proxy)
+		}
+		o.Proxy = u
+	}
+	return o, nil
 }
 
 // browser returns the browser that renders pages through web.

@@ -44,7 +44,7 @@ func TestImport(t *testing.T) {
 	p, err := a.Book.PreviewList(ctx, client, "list.csv", list)
 	require.NoError(t, err)
 	assert.Equal(t, []view.ColumnRole{view.ColumnRole(table.Phrase), view.ColumnRole(table.Volume), view.ColumnRole(table.Difficulty), view.ColumnRole(table.Position)}, p.Layout.Roles)
-	report, err := a.Book.ImportList(ctx, client, "list.csv", list, nil, "")
+	report, err := a.Book.ImportList(ctx, client, "list.csv", list, nil, "", "")
 	require.NoError(t, err)
 	assert.Equal(t, 4, report.Added, "the phrase of the ground was there already")
 	assert.Equal(t, 2, report.Joined)
@@ -82,7 +82,7 @@ func TestWorkbook(t *testing.T) {
 	require.NoError(t, f.SetCellFormula("Sheet1", "A4", `HYPERLINK("http://x.example")`))
 	var body bytes.Buffer
 	require.NoError(t, f.Write(&body))
-	report, err := a.Book.ImportList(ctx, client, "book.xlsx", body.Bytes(), nil, "")
+	report, err := a.Book.ImportList(ctx, client, "book.xlsx", body.Bytes(), nil, "", "")
 	require.NoError(t, err)
 	assert.Equal(t, 2, report.Added)
 	assert.Equal(t, 1300, *bookOf(t, a, client)["chimney sweep ostrey"].Members[0].Volume)
@@ -91,11 +91,11 @@ func TestWorkbook(t *testing.T) {
 		fault.ListTooLarge: make([]byte, appbook.MaxList+1), fault.NoPhraseColumn: []byte("1,2\n3,4\n"),
 	} {
 		t.Run(fmt.Sprint(code), func(t *testing.T) {
-			_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "")
+			_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "", "")
 			fails(t, err, code)
 		})
 	}
-	_, err = a.Book.ImportList(ctx, 99, "x", []byte("flue liner\n"), nil, "")
+	_, err = a.Book.ImportList(ctx, 99, "x", []byte("flue liner\n"), nil, "", "")
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 
@@ -103,7 +103,7 @@ func TestWorkbook(t *testing.T) {
 func TestBookChoices(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "zebra sweep tarn harbor", "chimny sweep tarn harbor", "chimney sweeper tarn harbor"})
+	_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "zebra chimney sweep tarn harbor", "chimny sweep tarn harbor", "chimney sweeper tarn harbor"})
 	require.NoError(t, err)
 	rows := bookOf(t, a, client)
 	key := rows["chimney sweep cost"].Key
@@ -112,22 +112,29 @@ func TestBookChoices(t *testing.T) {
 	assert.True(t, bookOf(t, a, client)["chimney sweep cost"].Kept)
 	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, []view.SlipCount{{Slip: view.Slip{Word: "chimny", Meant: "chimney"}, Phrases: 1}, {Slip: view.Slip{Word: "sweeper", Meant: "sweep"}, Phrases: 1}}, b.Slips)
-	_, err = a.Book.JudgeWord(ctx, client, "zebra", "brand", "")
+	assert.Equal(t, []view.Tie{{Kind: "slip", Word: "chimny", Means: "chimney", Searches: 1, Phrases: 1},
+		{Kind: "doer", Word: "sweeper", Means: "sweep", Searches: 1, Phrases: 1}}, b.Likely)
+	assert.Equal(t, []view.UnknownWord{{Word: "zebra", Families: 1, Example: "zebra chimney sweep tarn harbor"}}, b.Unfamiliar)
+	b, err = a.Book.JudgeWord(ctx, client, "zebra", "firm")
 	require.NoError(t, err)
-	assert.Equal(t, view.IntentCode(intent.Brand), bookOf(t, a, client)["zebra sweep tarn harbor"].Intent)
-	for _, word := range []string{"chimny", "sweeper"} {
-		_, err = a.Book.JudgeWord(ctx, client, word, "", map[string]string{"chimny": "chimney", "sweeper": "sweep"}[word])
-		require.NoError(t, err)
-	}
-	assert.Len(t, bookOf(t, a, client)["chimny sweep tarn harbor"].Members, 3)
-	_, err = a.Book.JudgeWord(ctx, client, "chimny", "", "")
+	assert.Equal(t, &view.BookChange{Aside: []string{"zebra chimney sweep tarn harbor"}, Kept: []string{}}, b.Changed)
+	assert.Equal(t, view.IntentCode(intent.Brand), bookOf(t, a, client)["zebra chimney sweep tarn harbor"].Intent)
+	b, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: "chimny", Means: "chimney"}, {Word: "sweeper", Means: "sweep"}})
+	require.NoError(t, err)
+	assert.Equal(t, 2, b.Changed.Joined)
+	assert.Len(t, bookOf(t, a, client)["chimney sweep tarn harbor"].Members, 3, "a slip never leads")
+	_, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: "chimny", Means: "chimny"}})
 	require.NoError(t, err)
 	assert.Len(t, bookOf(t, a, client)["chimny sweep tarn harbor"].Members, 1)
-	for _, bad := range [][2]string{{"two words", "x"}, {"", "x"}, {"same", "same"}} {
-		_, err = a.Book.JudgeWord(ctx, client, bad[0], "", bad[1])
-		assert.Error(t, err)
+	b, err = a.Book.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Empty(t, b.Likely, "what is to be read as it is is not proposed again")
+	for _, bad := range [][2]string{{"two words", "x"}, {"", "x"}, {"word", "!!"}} {
+		_, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: bad[0], Means: bad[1]}})
+		fails(t, err, fault.NotOneWord)
 	}
+	_, err = a.Book.JudgeWord(ctx, client, "two words", "firm")
+	fails(t, err, fault.NotOneWord)
 }
 
 // A phrase is parted from its family, families are put together, and the rule
@@ -141,7 +148,11 @@ func TestPlacePhrases(t *testing.T) {
 		s, err := a.Sheet.Get(ctx, client, home)
 		require.NoError(t, err)
 		for _, f := range s.Families {
-			out = append(out, strings.Join(f.Members, ", "))
+			var texts []string
+			for _, m := range f.Members {
+				texts = append(texts, m.Text)
+			}
+			out = append(out, strings.Join(texts, ", "))
 		}
 		return out
 	}
@@ -161,7 +172,7 @@ func TestPlacePhrases(t *testing.T) {
 	require.ErrorIs(t, err, store.ErrNotFound)
 	_, err = a.Book.PlacePhrases(ctx, client, []string{"chimney cleaning tarn harbor"}, "!!")
 	fails(t, err, fault.PhraseNoWord)
-	_, err = a.Book.JudgeWord(ctx, client, "cleaning", "", "sweep")
+	_, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: "cleaning", Means: "sweep"}})
 	require.NoError(t, err)
 	assert.Len(t, families(), 1, "tied words count on the sheet too")
 }
@@ -179,7 +190,7 @@ func TestFound(t *testing.T) {
 	p, err := a.Book.PreviewList(ctx, client, "own.csv", own)
 	require.NoError(t, err)
 	assert.Equal(t, "brindle.example", p.Site, "by its addresses")
-	mine, err := a.Book.ImportList(ctx, client, "own.csv", own, nil, p.Site)
+	mine, err := a.Book.ImportList(ctx, client, "own.csv", own, nil, p.Site, "")
 	require.NoError(t, err)
 	assert.Equal(t, 2, mine.Found)
 	assert.Equal(t, 14, *bookOf(t, a, client)["chimney sweep tarn harbor"].Position)
@@ -188,7 +199,7 @@ func TestFound(t *testing.T) {
 	p, err = a.Book.PreviewList(ctx, client, "harborflue.example-list.csv", theirs)
 	require.NoError(t, err)
 	assert.Equal(t, "harborflue.example", p.Site, "by its name")
-	rival, err := a.Book.ImportList(ctx, client, "list.csv", theirs, nil, p.Site)
+	rival, err := a.Book.ImportList(ctx, client, "list.csv", theirs, nil, p.Site, "")
 	require.NoError(t, err)
 	assert.Zero(t, rival.Added, "a rival's phrases are not the client's")
 
@@ -197,7 +208,7 @@ func TestFound(t *testing.T) {
 	require.Len(t, found.Sites, 2)
 	sums := found.Sites[0].Sums
 	assert.Equal(t, "client", found.Sites[0].Role)
-	assert.Equal(t, []int{2, 1, 1, 2, 1, 1}, []int{sums.Phrases, sums.First3, sums.First10, sums.First20, sums.Intents["hire"], sums.Intents["research"]})
+	assert.Equal(t, []int{2, 1, 1, 2, 1, 1}, []int{sums.Phrases, sums.First3, sums.First10, sums.First20, sums.Intents["hire"], sums.Intents["question"]})
 	assert.InDelta(t, 380*.007+900*.11, sums.Visits, 1e-9)
 	sums = found.Sites[1].Sums
 	assert.Equal(t, []int{3, 2, 3, 1, 1}, []int{sums.Phrases, sums.First3, sums.First10, sums.Unknown, sums.Intents["elsewhere"]})
@@ -238,7 +249,7 @@ func TestFound(t *testing.T) {
 func TestBookFile(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	first, err := a.Book.ImportList(ctx, client, "one.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "")
+	first, err := a.Book.ImportList(ctx, client, "one.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "", "")
 	require.NoError(t, err)
 	_, err = a.Book.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key}, book.Choice{State: book.Aside, Reason: "=HYPERLINK(\"x\")"})
 	require.NoError(t, err)
@@ -247,7 +258,7 @@ func TestBookFile(t *testing.T) {
 	assert.Equal(t, "Brindle", name)
 	assert.Contains(t, string(csv), "'=HYPERLINK")
 	second, _ := newClient(t, a, careful, "")
-	report, err := a.Book.ImportList(ctx, second, "book.csv", csv, nil, "")
+	report, err := a.Book.ImportList(ctx, second, "book.csv", csv, nil, "", "")
 	require.NoError(t, err)
 	assert.Empty(t, report.Refused)
 	was, is := bookOf(t, a, client), bookOf(t, a, second)
@@ -297,7 +308,12 @@ func TestListsOfWords(t *testing.T) {
 	lists, err = a.Book.Lists(ctx, second)
 	require.NoError(t, err)
 	assert.Equal(t, "fr", lists.Language)
-	assert.Empty(t, lists.Hire)
+	assert.Contains(t, lists.Hire, "soumission")
+	other.Name, other.Language = "Altro", "it"
+	third, _ := newClient(t, a, other, "")
+	lists, err = a.Book.Lists(ctx, third)
+	require.NoError(t, err)
+	assert.Empty(t, lists.Hire, "a language without lists")
 }
 
 func TestCandidatesOfAClient(t *testing.T) {

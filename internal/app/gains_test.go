@@ -40,7 +40,7 @@ func TestGainsByVisits(t *testing.T) {
 	assert.Equal(t, view.GainUnit(wording.Share), unit)
 	assert.InDelta(t, 14, title, 1e-9)
 
-	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney sweep,220,,\n"), nil, "")
+	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney sweep,220,,\n"), nil, "", "")
 	require.NoError(t, err)
 	unit, title, write := gains()
 	assert.Equal(t, view.GainUnit(wording.Visits), unit)
@@ -63,14 +63,14 @@ func TestOneGain(t *testing.T) {
 	client, home := newClient(t, a, b, "")
 	measured(t, a, client)
 	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"+
-		"chimney cleaning near me,900,30,\nbest chimney sweep tarn harbor,100,,2\nchimney sweep tarn harbor maine,50,,\ndryer vent cleaning ostrey,70,,\n"), nil, "")
+		"chimney cleaning near me,900,30,\nbest chimney sweep tarn harbor,100,,2\nchimney sweep tarn harbor maine,50,,\ndryer vent cleaning ostrey,70,,\n"), nil, "", "")
 	require.NoError(t, err)
 	book, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	gains := map[string]float64{}
 	for _, f := range book.Families {
-		if f.PageID == home {
-			gains[f.Key] = f.Gain
+		if f.PageID == home && f.Under == "" {
+			gains[f.Key] = f.RowGain
 		}
 	}
 	s, err := a.Sheet.Get(ctx, client, home)

@@ -20,6 +20,13 @@ func Seed(ctx context.Context, a *app.App) error {
 	if err != nil || len(names) > 0 {
 		return err
 	}
+	towns, err := practice.Towns()
+	if err != nil {
+		return err
+	}
+	if err := a.Ground.AddTowns(ctx, towns); err != nil {
+		return err
+	}
 	if _, err := a.Ground.New(ctx, lowtide); err != nil {
 		return err
 	}
@@ -43,7 +50,7 @@ func fillBook(ctx context.Context, a *app.App, client int64) error {
 	if err != nil {
 		return err
 	}
-	if _, err := a.Book.ImportList(ctx, client, "phrases.csv", list, nil, ""); err != nil {
+	if _, err := a.Book.ImportList(ctx, client, "phrases.csv", list, nil, "", ""); err != nil {
 		return err
 	}
 	_, err = a.Book.AskDemand(ctx, client)

@@ -64,7 +64,7 @@ func TestSeed(t *testing.T) {
 	assert.Equal(t, []int{380, 6, 14}, []int{*lead.Members[0].Volume, *lead.Difficulty, *lead.Position})
 	assert.Positive(t, lead.Worth)
 	assert.False(t, lead.NearMiss, "it is within reach, but stands on the page once")
-	for _, intent := range []string{"hire", "research", "brand", "elsewhere", "broad"} {
+	for _, intent := range []string{"hire", "question", "brand", "elsewhere", "not_offered", "broad"} {
 		assert.Positive(t, book.Sums[intent], intent)
 	}
 

@@ -8,7 +8,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/imagename"
-	"inktally/internal/app/book"
+	bookapp "inktally/internal/app/book"
 	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -19,6 +19,7 @@ type listForm struct {
 	File   huma.FormFile `form:"file" required:"true" doc:"CSV, TSV or XLSX"`
 	Layout string        `form:"layout" required:"false" doc:"What the columns hold, as JSON; left out it is guessed"`
 	Site   string        `form:"site" required:"false" doc:"The site whose found-for list it is; left out it is one for the book"`
+	Area   string        `form:"area" required:"false" enum:"town,state,country" doc:"Where the searches were counted, for rows that do not say so"`
 }
 
 type listInput struct {
@@ -39,7 +40,24 @@ type wordInput struct {
 	Body struct {
 		Word    string           `json:"word" maxLength:"100"`
 		Verdict view.WordVerdict `json:"verdict"`
-		TiedTo  string           `json:"tied_to" maxLength:"100" doc:"The word that it means the same as, empty for none"`
+	}
+}
+
+type tiesInput struct {
+	ClientPath
+	Body struct {
+		Ties []struct {
+			Word  string `json:"word" maxLength:"100"`
+			Means string `json:"means" maxLength:"200" doc:"What it is read as: another word, the parts of a compound, itself to be read as it is; empty forgets what was said"`
+		} `json:"ties" minItems:"1" maxItems:"5000"`
+	}
+}
+
+type areaInput struct {
+	ClientPath
+	Body struct {
+		Area    view.SearchArea `json:"area"`
+		Phrases []int64         `json:"phrases,omitempty" maxItems:"20000" doc:"Left out, it is said of all whose area is not known"`
 	}
 }
 
@@ -79,9 +97,21 @@ func (r api) book() {
 		func(ctx context.Context, in *familiesInput) (*view.Book, error) {
 			return r.app.Book.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice.Core())
 		})
-	handle(r, put, book+"/words", "judgeWord", "Say what a word is, or which one it means the same as",
+	handle(r, put, book+"/words", "judgeWord", "Say what a word is; the book says what that changed",
 		func(ctx context.Context, in *wordInput) (*view.Book, error) {
-			return r.app.Book.JudgeWord(ctx, in.Client, in.Body.Word, string(in.Body.Verdict), in.Body.TiedTo)
+			return r.app.Book.JudgeWord(ctx, in.Client, in.Body.Word, string(in.Body.Verdict))
+		})
+	handle(r, put, book+"/ties", "tieWords", "Say which words mean the same; the book says what that changed",
+		func(ctx context.Context, in *tiesInput) (*view.Book, error) {
+			ties := make([]bookapp.Tied, len(in.Body.Ties))
+			for i, t := range in.Body.Ties {
+				ties[i] = bookapp.Tied{Word: t.Word, Means: t.Means}
+			}
+			return r.app.Book.TieWords(ctx, in.Client, ties)
+		})
+	handle(r, put, book+"/area", "setArea", "Say where the searches of phrases were counted",
+		func(ctx context.Context, in *areaInput) (*view.Book, error) {
+			return r.app.Book.SetArea(ctx, in.Client, in.Body.Area.Core(), in.Body.Phrases)
 		})
 	handle(r, put, book+"/members", "placePhrases", "Put phrases in the family of another one, or let one stand alone",
 		func(ctx context.Context, in *membersInput) (*view.Book, error) {
@@ -151,13 +181,17 @@ func (r api) importList(ctx context.Context, in *listInput) (*view.Report, error
 			return nil, fault.New(fault.ColumnsUnreadable).Because(err)
 		}
 	}
-	return r.app.Book.ImportList(ctx, in.Client, name, body, layout, form.Site)
+	return r.app.Book.ImportList(ctx, in.Client, name, body, layout, form.Site, view.SearchArea(form.Area).Core())
 }
 
 // listOf reads the list of a form.
 func listOf(in *listInput) (name string, body []byte, err error) {
-	file := in.RawBody.Data().File
+	return contentOf(in.RawBody.Data().File, bookapp.MaxList)
+}
+
+// contentOf reads a file of a form, one byte more than it may have at most.
+func contentOf(file huma.FormFile, most int64) (name string, body []byte, err error) {
 	defer file.Close()
-	body, err = io.ReadAll(io.LimitReader(file, book.MaxList+1))
+	body, err = io.ReadAll(io.LimitReader(file, most+1))
 	return file.Filename, body, err
 }

@@ -48,6 +48,10 @@ func (r api) clients() {
 	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client", func(ctx context.Context, in *groundInput) (view.Ground, error) {
 		return r.app.Ground.Save(ctx, in.Client, in.Body)
 	})
+	handle(r, get, "/clients/{client}/communities", "communities", "The communities around a client's home town that are none of its places yet",
+		func(ctx context.Context, in *ClientPath) (view.Around, error) {
+			return r.app.Ground.Around(ctx, in.Client)
+		})
 	handle(r, get, "/clients/{client}/proposal", "proposal", "What the client's home page says of the business, where nothing was entered",
 		func(ctx context.Context, in *ClientPath) (view.Proposal, error) {
 			return r.app.Ground.Proposal(ctx, in.Client)

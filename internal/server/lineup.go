@@ -3,7 +3,10 @@ package server
 import (
 	"context"
 
+	"inktally/internal/fetch/saved"
 	"inktally/internal/view"
+
+	"github.com/danielgtaylor/huma/v2"
 )
 
 type searchInput struct {
@@ -32,7 +35,39 @@ type takeInput struct {
 	}
 }
 
+// resultsForm is a page of results as a form sends it.
+type resultsForm struct {
+	File   huma.FormFile `form:"file" required:"true" doc:"HTML, MHTML, copied text or CSV"`
+	Phrase string        `form:"phrase" required:"false" doc:"What was searched for; needed to keep it"`
+}
+
+type resultsInput struct {
+	ClientPath
+	RawBody huma.MultipartFormFiles[resultsForm]
+}
+
+// file is the page of results of a form; in an archive there may be more than a page.
+func (in *resultsInput) file() (name string, body []byte, err error) {
+	return contentOf(in.RawBody.Data().File, saved.MaxBytes)
+}
+
 func (r api) lineup() {
+	handle(r, post, "/clients/{client}/lineup/results/preview", "previewResults", "Show what is read of a page of search results; nothing is kept",
+		func(_ context.Context, in *resultsInput) (*view.Results, error) {
+			name, body, err := in.file()
+			if err != nil {
+				return nil, err
+			}
+			return r.app.Lineup.PreviewResults(name, body)
+		})
+	handle(r, post, "/clients/{client}/lineup/results", "keepResults", "Record a page of search results as the search for a phrase",
+		func(ctx context.Context, in *resultsInput) (*view.Lineup, error) {
+			name, body, err := in.file()
+			if err != nil {
+				return nil, err
+			}
+			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body)
+		})
 	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *ClientPath) (*view.Lineup, error) {
 		return r.app.Lineup.Get(ctx, in.Client)
 	})

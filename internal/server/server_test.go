@@ -183,7 +183,7 @@ func TestBookFile(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "text/csv; charset=utf-8", resp.Header.Get("Content-Type"))
 	assert.Equal(t, `attachment; filename="phrase-book-brindle-and-ash.csv"`, resp.Header.Get("Content-Disposition"))
-	assert.Contains(t, string(body), "chimney sweep,chimney sweep,,,,broad")
+	assert.Contains(t, string(body), "chimney sweep,chimney sweep,,,,,broad")
 	status, _ = ask(t, server, "GET", "/api/clients/9/book.csv", "")
 	assert.Equal(t, http.StatusNotFound, status)
 }

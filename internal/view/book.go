@@ -18,10 +18,47 @@ type Book struct {
 	Pages      []CarrierPage  `json:"pages" doc:"The pages that carry the families, in order of gain"`
 	Firms      []WordCount    `json:"firms" doc:"Words of firms, by which families were set aside"`
 	Imports    []ImportInfo   `json:"imports" doc:"The lists that were imported, the last first: that one can be undone"`
-	Unfamiliar []WordCount    `json:"unfamiliar" doc:"Words that stand in no list, the most frequent first"`
-	Slips      []SlipCount    `json:"slips" doc:"Words that may be others with a letter wrong, for a tie"`
+	Unfamiliar []UnknownWord  `json:"unfamiliar" doc:"Words that nothing is known of and that make families unsure, those that decide about the most gain first"`
+	Likely     []Tie          `json:"likely" doc:"Words that may mean the same: ties that were made by themselves, and those that are proposed"`
 	OtherShare float64        `json:"other_share" doc:"With this share of their volume the members beside the lead count"`
+	AlsoShare  float64        `json:"also_share" doc:"With this share of their gain the families count that are folded under a row"`
 	Ties       [][]string     `json:"ties" doc:"Words that are taken as one, each group's first word first"`
+	Verdicts   []WordJudged   `json:"verdicts" doc:"What was said of words"`
+	NoArea     int            `json:"no_area" doc:"Phrases with searches, of which it is not known where they were counted, and that name no place"`
+	Changed    *BookChange    `json:"changed,omitempty" doc:"What the last verdict or tie changed"`
+}
+
+// UnknownWord is a word that waits for a verdict.
+type UnknownWord struct {
+	Word     string  `json:"word"`
+	Families int     `json:"families" doc:"How many it makes unsure"`
+	Gain     float64 `json:"gain" doc:"Visits a month that they would bring together, an estimate"`
+	Searches float64 `json:"searches" doc:"Their searches a month"`
+	Example  string  `json:"example" doc:"The lead of the one that brings most"`
+}
+
+// WordJudged is a word with what was said of it.
+type WordJudged struct {
+	Word    string      `json:"word"`
+	Verdict WordVerdict `json:"verdict"`
+}
+
+// Tie is a word that is read, or may be read, as others.
+type Tie struct {
+	Kind     TieKind `json:"kind"`
+	Word     string  `json:"word"`
+	Means    string  `json:"means" doc:"The word that is meant, or the parts of a compound"`
+	Made     bool    `json:"made" doc:"Whether it was made by itself; else it is proposed"`
+	Searches int     `json:"searches" doc:"Of the phrases that hold the word"`
+	Phrases  int     `json:"phrases" doc:"How many hold it"`
+}
+
+// BookChange is what a verdict or a tie changed.
+type BookChange struct {
+	Aside  []string `json:"aside" doc:"The leads of families that were set aside by it"`
+	Kept   []string `json:"kept" doc:"The leads of families that came back by it"`
+	Sure   int      `json:"sure" doc:"Families that are sure now"`
+	Joined int      `json:"joined" doc:"Families that became one with another"`
 }
 
 // BookRow is a family with the page that carries it.
@@ -34,7 +71,6 @@ type BookRow struct {
 	Service    string       `json:"service" doc:"The client's that it names, empty for none"`
 	Place      string       `json:"place" doc:"The client's that it names, empty for none"`
 	Near       bool         `json:"near" doc:"It asks for what is close to the searcher"`
-	Slips      []Slip       `json:"slips"`
 	Estimate
 	Difficulty *int         `json:"difficulty" doc:"0 to 100, null if it is not known"`
 	Position   *int         `json:"position" doc:"The best of its members, null if it is not known"`
@@ -44,29 +80,30 @@ type BookRow struct {
 	Carrier    string       `json:"carrier" doc:"The page that carries it: home, a service or a place; empty if it is set aside"`
 	PageID     int64        `json:"page_id" doc:"The client's page, 0 if it is to be made"`
 	Conflict   []int64      `json:"conflict" doc:"Other pages that claim it too"`
+	RowGain    float64      `json:"row_gain" doc:"Its gain with a share of those of the families folded under it"`
+	Also       []string     `json:"also" doc:"The families that are folded under it, for they ask for the same with other words of hiring"`
+	Under      string       `json:"under" doc:"The family that it is folded under, empty for none"`
+	Uncounted  int          `json:"uncounted" doc:"Searches that count for nothing, for they are not those of the client's town"`
+	Wanted     []string     `json:"wanted" doc:"The further phrases that must stand exactly on the page"`
 }
 
 // BookPhrase is a phrase of a book with what is known of its search.
 type BookPhrase struct {
-	ID         int64  `json:"id"`
-	Text       string `json:"text"`
-	Volume     *int   `json:"volume" doc:"Searches a month"`
-	Difficulty *int   `json:"difficulty" doc:"0 to 100"`
-	Position   *int   `json:"position" doc:"Where the client stands"`
-	With       string `json:"with" doc:"The phrase with whose family the user put it, itself if it stands alone"`
-	Typed      bool   `json:"typed" doc:"It was typed for a page"`
+	ID         int64      `json:"id"`
+	Text       string     `json:"text"`
+	Volume     *int       `json:"volume" doc:"Searches a month"`
+	Difficulty *int       `json:"difficulty" doc:"0 to 100"`
+	Position   *int       `json:"position" doc:"Where the client stands"`
+	With       string     `json:"with" doc:"The phrase with whose family the user put it, itself if it stands alone"`
+	Typed      bool       `json:"typed" doc:"It was typed for a page"`
+	Area       SearchArea `json:"area" doc:"Where its searches were counted, empty if it is not known"`
+	Counts     bool       `json:"counts" doc:"Whether its searches count: it names a place, or they were counted in the town"`
 }
 
 // IntentWhy is the reason of an intent.
 type IntentWhy struct {
 	Code IntentReason `json:"code"`
 	Says string       `json:"says"`
-}
-
-// Slip is a word that may be another one with a letter wrong.
-type Slip struct {
-	Word  string `json:"word"`
-	Meant string `json:"meant"`
 }
 
 // Estimate is what a family brings; all of it is an estimate.
@@ -94,17 +131,20 @@ func (c FamilyChoice) Core() book.Choice {
 	return book.Choice{State: book.State(c.State), Reason: c.Reason, Lead: c.Lead}
 }
 
+// BookChangeOf shows a change; its lists are never null.
+func BookChangeOf(c book.Change) *BookChange {
+	return &BookChange{Aside: append([]string{}, c.Aside...), Kept: append([]string{}, c.Kept...), Sure: c.Sure, Joined: c.Joined}
+}
+
 // BookRowOf shows a family of the book.
 func BookRowOf(f *book.Family) BookRow {
 	r := BookRow{Key: f.Key, Members: []BookPhrase{}, Intent: IntentCode(f.Intent), Why: IntentWhy{IntentReason(f.Reason.Code), wording.Intent(f.Reason)},
-		Unfamiliar: f.Unfamiliar, Service: f.Service, Place: f.Place, Near: f.Near, Slips: []Slip{}, Estimate: EstimateOf(f.Estimate),
+		Unfamiliar: f.Unfamiliar, Service: f.Service, Place: f.Place, Near: f.Near, Estimate: EstimateOf(f.Estimate),
 		Difficulty: f.Difficulty, Position: f.Position, NearMiss: f.NearMiss, Kept: f.Kept, Conflict: []int64{},
+		RowGain: f.RowGain, Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted, Wanted: []string{},
 		Choice: FamilyChoice{FamilyState(f.Choice.State), f.Choice.Reason, f.Choice.Lead}}
 	for _, m := range f.Members {
-		r.Members = append(r.Members, BookPhrase{m.ID, m.Text, m.Volume, m.Difficulty, m.Position, m.With, m.Typed > 0})
-	}
-	for _, s := range f.Slips {
-		r.Slips = append(r.Slips, Slip(s))
+		r.Members = append(r.Members, BookPhrase{m.ID, m.Text, m.Volume, m.Difficulty, m.Position, m.With, m.Typed > 0, SearchArea(m.Area), m.Area.Counts(f.Place != "")})
 	}
 	if f.Kept {
 		r.Carrier, r.PageID = CarrierName(f.Carrier), f.Carrier.Page()
@@ -150,12 +190,6 @@ type ImportInfo struct {
 type WordCount struct {
 	Word    string `json:"word"`
 	Phrases int    `json:"phrases" doc:"How many phrases hold it"`
-}
-
-// SlipCount is a likely slip of spelling.
-type SlipCount struct {
-	Slip
-	Phrases int `json:"phrases" doc:"How many phrases hold it"`
 }
 
 // Layout is what the columns of a list hold.
@@ -223,12 +257,16 @@ func RefusedOf(list []table.Refused, most int) []Refused {
 type Lists struct {
 	Question  []string `json:"question" maxItems:"2000" doc:"Words that begin a question"`
 	Research  []string `json:"research" maxItems:"2000" doc:"Words of somebody who wants to know, not to hire"`
+	Trouble   []string `json:"trouble" maxItems:"2000" doc:"Words for what is wrong with a thing"`
 	Hire      []string `json:"hire" maxItems:"2000" doc:"Words of somebody who is ready to hire"`
+	Doers     []string `json:"doers" maxItems:"2000" doc:"Words for who does the work, and for work of any kind"`
 	Near      []string `json:"near" maxItems:"2000" doc:"Words for what is close to the searcher"`
-	Generic   []string `json:"generic" maxItems:"2000" doc:"Words of services that many other trades have too"`
-	Goods     []string `json:"goods" maxItems:"2000" doc:"Words of goods, jobs and the like"`
+	Acts      []string `json:"acts" maxItems:"2000" doc:"What can be done with a thing, the words of one act parted by commas"`
+	Goods     []string `json:"goods" maxItems:"2000" doc:"Words of goods, jobs, permits and courses"`
+	Generic   []string `json:"generic" maxItems:"2000" doc:"Words that say nothing of what is offered"`
 	Small     []string `json:"small" maxItems:"2000" doc:"Small words beside those of the language"`
 	Elsewhere []string `json:"elsewhere" maxItems:"2000" doc:"Places that the client does not serve"`
+	Endings   []string `json:"endings" maxItems:"2000" doc:"Endings of the names of firms"`
 	Ordinary  []string `json:"ordinary" maxItems:"2000" doc:"Words that stand in names of firms and make no brand"`
 }
 

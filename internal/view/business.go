@@ -27,6 +27,7 @@ type Business struct {
 	Name     string    `json:"name" maxLength:"200" doc:"The business; empty takes the site's name"`
 	Trade    string    `json:"trade" maxLength:"200"`
 	Phone    string    `json:"phone" maxLength:"100"`
+	Postcode string    `json:"postcode" required:"false" maxLength:"20" doc:"Postcode or ZIP code of the business; tells phrases of other areas"`
 	HomePage string    `json:"home_page" maxLength:"2000" doc:"Address of the home page; empty if there is none yet"`
 	Services []Service `json:"services" maxItems:"200" doc:"What the client sells; the first is its main service"`
 	Places   []Place   `json:"places" maxItems:"200"`
@@ -135,4 +136,19 @@ func When(t time.Time) *time.Time {
 		return nil
 	}
 	return &t
+}
+
+// Around are the communities around a client's home town.
+type Around struct {
+	Home        string      `json:"home" doc:"The town that they are around; empty if no gazetteer knows it"`
+	Km          float64     `json:"km" doc:"How far away they are at most"`
+	Communities []Community `json:"communities" doc:"Large and near ones first"`
+}
+
+// Community is a town near another one.
+type Community struct {
+	Name  string  `json:"name"`
+	State string  `json:"state" doc:"Abbreviation of its state, empty if it is not known"`
+	Km    float64 `json:"km" doc:"As the crow flies"`
+	Size  int     `json:"size" doc:"How many live there, to two figures; 0 if it is not known"`
 }

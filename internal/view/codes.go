@@ -8,10 +8,13 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/reading"
+	"inktally/core/results"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/table"
 	"inktally/core/target"
+	"inktally/core/tie"
+	"inktally/core/visits"
 	"inktally/core/yardstick"
 	"inktally/internal/wording"
 
@@ -54,6 +57,12 @@ type (
 	IntentCode intent.Intent
 	// IntentReason names why a phrase has its intent.
 	IntentReason intent.ReasonCode
+	// SearchArea is where the searches of a phrase were counted, empty if it is not known.
+	SearchArea visits.Area
+	// TieKind is why two words may mean the same.
+	TieKind tie.Kind
+	// ResultPart is a part of a page of results.
+	ResultPart results.Part
 	// EntryPart is a part of a search result.
 	EntryPart lineup.Part
 	// EntryKind is what a lineup entry is.
@@ -128,6 +137,12 @@ func (WordVerdict) Schema(huma.Registry) *huma.Schema {
 	return enum(with(intent.Verdicts(), ""))
 }
 func (FigureUnit) Schema(huma.Registry) *huma.Schema { return enum(yardstick.Units()) }
+func (ResultPart) Schema(huma.Registry) *huma.Schema { return enum(results.Parts()) }
+func (SearchArea) Schema(huma.Registry) *huma.Schema { return enum(with(visits.Areas(), "")) }
+func (TieKind) Schema(huma.Registry) *huma.Schema    { return enum(tie.Kinds()) }
+
+// Core is the area as the rules have it.
+func (a SearchArea) Core() visits.Area { return visits.Area(a) }
 
 // Failure is why something failed.
 type Failure struct {

@@ -4,6 +4,7 @@ import (
 	"time"
 
 	"inktally/core/lineup"
+	"inktally/core/results"
 	"inktally/internal/wording"
 )
 
@@ -50,4 +51,43 @@ func EntryOf(id int64, e lineup.Entry, rating *float64, reviews *int) Entry {
 	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL, Name: e.Name, Rating: rating,
 		Reviews: reviews, Kind: EntryKind(e.Kind), Reason: EntryWhy{EntryReason(e.Reason.Code), wording.Entry(e.Reason)}, Taken: e.Taken,
 		Open: lineup.Open(e)}
+}
+
+// Results are what was read of a page of search results.
+type Results struct {
+	Language string        `json:"language" doc:"Its tag, empty if it is not clear"`
+	Entries  []ResultEntry `json:"entries"`
+	Unread   []string      `json:"unread" doc:"What looked like an entry and could not be read"`
+}
+
+// ResultEntry is an entry of a page of results. What the page does not say is null.
+type ResultEntry struct {
+	Part     ResultPart `json:"part"`
+	Position *int       `json:"position" doc:"Inside its part, from 1; null for what is paid or sponsored"`
+	Title    string     `json:"title"`
+	URL      *string    `json:"url" doc:"The real target"`
+	Domain   *string    `json:"domain"`
+	Rating   *float64   `json:"rating"`
+	Reviews  *int       `json:"reviews"`
+	Phone    *string    `json:"phone"`
+	Years    *int       `json:"years" doc:"For how long it says that it is in trade"`
+}
+
+// ResultsOf shows a page of results; its lists are never null.
+func ResultsOf(p results.Page) *Results {
+	out := &Results{Language: p.Language, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
+	for _, e := range p.Entries {
+		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL), OrNull(e.Domain),
+			e.Rating, e.Reviews, OrNull(e.Phone), e.Years})
+	}
+	return out
+}
+
+// OrNull is nil for what is not there.
+func OrNull[T comparable](v T) *T {
+	var none T
+	if v == none {
+		return nil
+	}
+	return &v
 }

@@ -20,10 +20,18 @@ type Sheet struct {
 
 // Family is a family of the page's phrases.
 type Family struct {
-	Key     string   `json:"key" doc:"The same from run to run; everything else speaks of the family by it"`
-	Lead    string   `json:"lead"`
-	Members []string `json:"members" doc:"All members, the lead first"`
-	Gain    float64  `json:"gain" doc:"Of the family, as the book has it; an estimate"`
+	Key     string         `json:"key" doc:"The same from run to run; everything else speaks of the family by it"`
+	Lead    string         `json:"lead"`
+	Members []FamilyMember `json:"members" doc:"The lead, then the others and the leads of the families folded under it, those searched for most first"`
+	Gain    float64        `json:"gain" doc:"Of the family's row, as the book has it; an estimate"`
+}
+
+// FamilyMember is a phrase of a family's row.
+type FamilyMember struct {
+	Text     string `json:"text"`
+	Searches *int   `json:"searches" doc:"A month, null if it is not known"`
+	Wanted   bool   `json:"wanted" doc:"It is searched for enough to stand exactly on the page"`
+	Also     bool   `json:"also" doc:"The lead of a family that is folded under the row"`
 }
 
 // Column is one page of a sheet.
@@ -59,6 +67,7 @@ type Column struct {
 type FamilyPlacement struct {
 	Family string `json:"family" doc:"Its key"`
 	Placement
+	Members []Slots `json:"members" doc:"Where each member of the row stands exactly, in the order of the sheet's"`
 }
 
 // Placement is where a phrase or a family stands in a page.
@@ -119,7 +128,7 @@ func (c *Column) Measured(m *sheet.Column) {
 	p := m.Page
 	c.Title, c.Description, c.Lang, c.Words = p.Title, p.Description, p.Lang, WordsOf(p.Words)
 	for i, f := range m.Criteria.Families {
-		c.Families = append(c.Families, FamilyPlacement{f.Key, PlacementOf(m.Families[i])})
+		c.Families = append(c.Families, FamilyPlacement{f.Key, PlacementOf(m.Families[i]), []Slots{}})
 	}
 	for _, h := range p.Headings {
 		c.Headings = append(c.Headings, Heading(h))

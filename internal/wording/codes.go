@@ -8,6 +8,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/lineup"
 	"inktally/core/page"
+	"inktally/core/site"
 	"inktally/core/table"
 )
 
@@ -17,8 +18,16 @@ func Intent(r intent.Reason) string {
 	switch r.Code {
 	case intent.NamesFirm:
 		return quoted(w[0]) + " is in a business name"
+	case intent.FirmEnding:
+		return quoted(w[0]) + " ends a business name"
+	case intent.MakerAlone:
+		return quoted(w[0]) + " is a maker, and no work is asked for"
 	case intent.OtherState:
-		return quoted(w[0]) + " is another state"
+		return quoted(w[0]) + " is another state or county"
+	case intent.OtherTown:
+		return quoted(w[0]) + " is another town"
+	case intent.OtherPostcode:
+		return quoted(w[0]) + " is another postcode"
 	case intent.OtherPlace:
 		return quoted(w[0]) + " is not served"
 	case intent.AsksQuestion:
@@ -30,14 +39,87 @@ func Intent(r intent.Reason) string {
 		return "compares: “best … for”"
 	case intent.WantsToKnow:
 		return quoted(w[0]) + ": wants to know, not to hire"
+	case intent.NamesTrouble:
+		return quoted(w[0]) + ": a problem, not a job"
 	case intent.ServiceIn, intent.ServiceNear, intent.ServiceToHire:
-		return w[0] + " + " + w[1]
+		return w[1] + " + " + w[0]
+	case intent.UnknownWord:
+		return "what is " + quoted(w[0]) + "?"
+	case intent.UnknownAlone:
+		return "names no place, and " + quoted(w[0]) + " is not known"
 	case intent.Goods:
 		return quoted(w[0]) + ": goods, jobs or the like"
+	case intent.OtherAct:
+		return quoted(w[0]) + " is not offered"
+	case intent.OtherThing:
+		return quoted(w[0]) + " is not what we work on"
 	case intent.NoService:
 		return "names no service"
 	case intent.ServiceAlone:
 		return "a service alone: no place, no word of hiring"
+	}
+	return ""
+}
+
+// Purpose words why a page has its kind.
+func Purpose(p site.Purpose) string {
+	named := strings.Join(p.Words, ", ")
+	switch p.Reason {
+	case site.ByRoot:
+		return "the site's first page"
+	case site.ByAddress:
+		return "the URL says " + quoted(named)
+	case site.ByLabel:
+		return "the menu calls it " + quoted(named)
+	case site.ByService:
+		return "names the service " + quoted(named)
+	case site.ByPlace:
+		return "names the place " + quoted(named)
+	case site.ByServiceIn:
+		return "names " + strings.Join(p.Words, " in ")
+	case site.BySeveral:
+		return "names several services: " + named
+	case site.ByHand:
+		return "set by you"
+	}
+	return "names no service and no place"
+}
+
+// Finding words what is wrong with a page or a site.
+func Finding(f site.Finding) string {
+	w := append(append([]string{}, f.Words...), "", "", "")
+	switch f.Type {
+	case site.SecondCopy:
+		return "the same text as " + w[0]
+	case site.OnlyPlacesDiffer:
+		return "the same text as " + w[0] + " but for the names of places"
+	case site.AllServices:
+		return "holds several services: " + strings.Join(f.Words, ", ")
+	case site.ServiceNoPage:
+		return quoted(w[0]) + " has no page of its own"
+	case site.ThinPage:
+		return w[0] + " words of copy, fewer than " + w[1]
+	case site.Orphan:
+		return "no page links to it"
+	case site.DeadLink:
+		return "linked as " + quoted(w[1]) + " on " + w[0] + ": " + w[2]
+	case site.HTTPBesideHTTPS:
+		return "the site answers by http and by https"
+	case site.PlaceWrong:
+		if w[1] == "body" {
+			return w[0] + " in the body: " + w[2] + " times"
+		}
+		return w[0] + " in the " + w[1] + ": " + quoted(w[2])
+	case site.VagueAreaWords:
+		return quoted(strings.Join(f.Words, ", ")) + " instead of names"
+	case site.NoIndex:
+		return "kept out of search engines"
+	case site.PlaceholderText:
+		return "placeholder text: " + quoted(w[0])
+	case site.UnderConstruction:
+		return "under construction"
+	case site.PhoneNotLinked:
+		return w[0] + " is not a link"
 	}
 	return ""
 }
@@ -56,7 +138,7 @@ func Entry(r lineup.Reason) string {
 	case lineup.IsSponsored:
 		return "sponsored"
 	case lineup.HasNoSite:
-		return "has no site"
+		return "no site known"
 	case lineup.TakenAlready:
 		return "the same business as a rival above"
 	case lineup.BeyondPack:

@@ -11,6 +11,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/lineup"
 	"inktally/core/page"
+	"inktally/core/site"
 	"inktally/core/table"
 	"inktally/core/target"
 
@@ -46,7 +47,7 @@ func TestEveryFaultIsWorded(t *testing.T) {
 
 // Every code of every list has words of its own.
 func TestEveryCodeIsWorded(t *testing.T) {
-	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}}
+	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {}}
 	for _, c := range intent.ReasonCodes() {
 		worded["reasons"][string(c)] = Intent(intent.Reason{Code: c, Words: []string{"ohio", string(c)}})
 	}
@@ -67,6 +68,12 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	}
 	for _, k := range target.Kinds() {
 		worded["kinds"][string(k.Kind)] = Kind(k.Kind)
+	}
+	for _, f := range site.FindingTypes() {
+		worded["findings"][string(f)] = Finding(site.Finding{Type: f, Words: []string{string(f), "a label", "404"}})
+	}
+	for _, r := range site.KindReasons() {
+		worded["purposes"][string(r)] = Purpose(site.Purpose{Reason: r, Words: []string{"ostrey"}})
 	}
 	for _, p := range target.Parts() {
 		worded["parts"][string(p)] = Part(p)

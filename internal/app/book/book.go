@@ -7,6 +7,7 @@ import (
 	"context"
 	"maps"
 	"slices"
+	"strings"
 	"time"
 
 	"inktally/core/book"
@@ -35,6 +36,11 @@ const (
 
 // Get works out the families of a client's phrase book.
 func (b *Book) Get(ctx context.Context, id int64) (*view.Book, error) {
+	out, _, err := b.get(ctx, id)
+	return out, err
+}
+
+func (b *Book) get(ctx context.Context, id int64) (*view.Book, []book.Family, error) {
 	var k *client.Known
 	var latest map[string]store.Reading
 	var imports []store.Import
@@ -49,18 +55,17 @@ func (b *Book) Get(ctx context.Context, id int64) (*view.Book, error) {
 		return err
 	})
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
 	families := k.Families()
 	if err := b.missed(ctx, k, latest, families); err != nil {
-		return nil, err
+		return nil, nil, err
 	}
-	out := show(families)
-	out.Phrases, out.Ties, out.OtherShare = len(k.Phrases), k.Ties(), k.Yardstick.Visits.Others
+	out := show(families, k)
 	for _, i := range imports {
 		out.Imports = append(out.Imports, view.ImportInfo{ID: i.ID, Name: i.Name, TakenAt: i.TakenAt, Added: len(i.Added), Joined: len(i.Changed), Sites: len(i.Found)})
 	}
-	return out, nil
+	return out, families, nil
 }
 
 // missed takes those off the near misses whose lead stands on their page
@@ -93,47 +98,65 @@ func (b *Book) missed(ctx context.Context, k *client.Known, latest map[string]st
 }
 
 // show shows families with what they come to.
-func show(families []book.Family) *view.Book {
-	out := &view.Book{Families: []view.BookRow{}, Sums: map[string]int{}, Pages: []view.CarrierPage{}, Imports: []view.ImportInfo{}}
-	unfamiliar, firms, slips := map[string]int{}, map[string]int{}, map[intent.Slip]int{}
+func show(families []book.Family, k *client.Known) *view.Book {
+	out := &view.Book{Families: []view.BookRow{}, Sums: map[string]int{}, Pages: []view.CarrierPage{}, Imports: []view.ImportInfo{},
+		Unfamiliar: []view.UnknownWord{}, Likely: []view.Tie{}, Verdicts: []view.WordJudged{},
+		Phrases: len(k.Phrases), Ties: k.Ties(), OtherShare: k.Yardstick.Visits.Others, AlsoShare: k.Yardstick.Book.AlsoShare}
+	firms, byKey := map[string]int{}, book.ByKey(families)
 	for i := range families {
 		f := &families[i]
 		row := view.BookRowOf(f)
 		if f.Kept {
 			out.Pages = carry(out.Pages, f, row)
+			for _, m := range k.Members(f, byKey) {
+				if m.Wanted {
+					row.Wanted = append(row.Wanted, m.Text)
+				}
+			}
 		}
 		out.Sums[string(f.Intent)]++
-		for _, w := range f.Unfamiliar {
-			unfamiliar[w] += len(f.Members)
-		}
 		if f.Reason.Code == intent.NamesFirm {
 			firms[f.Reason.Words[0]] += len(f.Members)
 		}
-		for _, s := range f.Slips {
-			slips[s] += len(f.Members)
+		for _, m := range f.Members {
+			if m.Volume != nil && m.Area == "" && f.Place == "" {
+				out.NoArea++
+			}
 		}
 		out.Families = append(out.Families, row)
 	}
 	slices.SortStableFunc(out.Pages, func(a, b view.CarrierPage) int { return cmp.Compare(b.Gain, a.Gain) })
-	out.Unfamiliar, out.Firms = words(unfamiliar), words(firms)
-	out.Slips = []view.SlipCount{}
-	for _, s := range mostFrequent(slips, func(a, b intent.Slip) int { return cmp.Compare(a.Word, b.Word) }) {
-		out.Slips = append(out.Slips, view.SlipCount{Slip: view.Slip(s), Phrases: slips[s]})
+	out.Firms = words(firms)
+	for _, w := range book.WordsToJudge(families) {
+		out.Unfamiliar = append(out.Unfamiliar, view.UnknownWord{Word: w.Word, Families: w.Families, Gain: w.Gain, Searches: w.Volume, Example: w.Example})
+	}
+	for _, t := range k.LikelyTies() {
+		out.Likely = append(out.Likely, view.Tie{Kind: view.TieKind(t.Kind), Word: t.Word, Means: strings.Join(t.Means, " "), Made: t.Certain,
+			Searches: t.Searches, Phrases: t.Phrases})
+	}
+	for _, w := range k.Words {
+		if w.Verdict != "" {
+			out.Verdicts = append(out.Verdicts, view.WordJudged{Word: w.Word, Verdict: view.WordVerdict(w.Verdict)})
+		}
 	}
 	return out
 }
 
-// carry adds a family to the page that carries it.
+// carry adds a family to the page that carries it. The gain of a page is that of
+// its rows: what is folded under one is in it already (rule 3.10).
 func carry(pages []view.CarrierPage, f *book.Family, row view.BookRow) []view.CarrierPage {
-	kind := view.PageKind(f.Carrier.Kind)
+	kind, gain := view.PageKind(f.Carrier.Kind), row.RowGain
+	if f.Under != "" {
+		gain = 0
+	}
 	for i := range pages {
 		if p := &pages[i]; p.Kind == kind && p.Carrier == row.Carrier && p.PageID == row.PageID {
 			p.Families++
-			p.Gain += row.Gain
+			p.Gain += gain
 			return pages
 		}
 	}
-	return append(pages, view.CarrierPage{Kind: kind, Carrier: row.Carrier, PageID: row.PageID, Families: 1, Gain: row.Gain, Conflict: row.Conflict})
+	return append(pages, view.CarrierPage{Kind: kind, Carrier: row.Carrier, PageID: row.PageID, Families: 1, Gain: gain, Conflict: row.Conflict})
 }
 
 // mostFrequent lists what was counted, the most frequent first, bounded.

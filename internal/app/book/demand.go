@@ -48,7 +48,7 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 		if err != nil {
 			return nil, err
 		}
-		lists = append(lists, listOfSite{s.Site, rowsOf(found)})
+		lists = append(lists, listOfSite{site: s.Site, rows: rowsOf(found)})
 	}
 	report := &view.Report{Refused: []view.Refused{}}
 	return report, b.put(ctx, id, "search volumes", lists, report)
@@ -74,7 +74,7 @@ func (b *Book) askPhrases(ctx context.Context, k *client.Known) (rows []table.Ro
 func rowsOf(known []source.Demanded) (rows []table.Row) {
 	for _, d := range known {
 		if d.Phrase != "" {
-			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty, Position: d.Position, Address: d.Address})
+			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty, Position: d.Position, Address: d.Address, Area: d.Area})
 		}
 	}
 	return rows

@@ -61,38 +61,3 @@ func (b *Book) ChooseFamily(ctx context.Context, client int64, keys []string, c 
 	}
 	return b.Get(ctx, client)
 }
-
-// JudgeWord keeps what the user said of a word: a verdict, the word that it is
-// tied to, or nothing any more.
-func (b *Book) JudgeWord(ctx context.Context, client int64, word, verdict, tiedTo string) (*view.Book, error) {
-	one := func(s string) (string, error) {
-		tokens := text.Tokens(s)
-		if len(tokens) != 1 {
-			return "", fault.New(fault.NotOneWord, s)
-		}
-		return tokens[0], nil
-	}
-	w := store.BookWord{Verdict: verdict}
-	var err error
-	if w.Word, err = one(word); err != nil {
-		return nil, err
-	}
-	if tiedTo != "" {
-		if w.TiedTo, err = one(tiedTo); err != nil {
-			return nil, err
-		}
-		if w.TiedTo == w.Word {
-			return nil, fault.New(fault.TiedToItself)
-		}
-	}
-	err = b.DB.Write(ctx, func(tx *store.Tx) error {
-		if _, err := tx.Client(client); err != nil {
-			return err
-		}
-		return tx.SetBookWord(client, w)
-	})
-	if err != nil {
-		return nil, err
-	}
-	return b.Get(ctx, client)
-}

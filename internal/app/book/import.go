@@ -10,8 +10,10 @@ import (
 	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
+	"inktally/core/place"
 	"inktally/core/table"
 	"inktally/core/text"
+	"inktally/core/visits"
 	"inktally/internal/app/client"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -132,7 +134,7 @@ func siteOf(name string, rows [][]string, layout table.Layout, sites []view.Foun
 // ImportList takes the phrases of a list into a client's book, or if site names
 // one, as what that site is found for; the client's own go into its book too.
 // layout says what the columns hold; nil takes what is guessed.
-func (b *Book) ImportList(ctx context.Context, client int64, name string, body []byte, layout *view.Layout, site string) (*view.Report, error) {
+func (b *Book) ImportList(ctx context.Context, client int64, name string, body []byte, layout *view.Layout, site string, area visits.Area) (*view.Report, error) {
 	rows, err := listOf(body)
 	if err != nil {
 		return nil, err
@@ -146,7 +148,22 @@ func (b *Book) ImportList(ctx context.Context, client int64, name string, body [
 		return nil, err
 	}
 	report := &view.Report{Refused: view.RefusedOf(refused, shownRefused), RefusedN: len(refused)}
-	return report, b.put(ctx, client, name, []listOfSite{{site, taken}}, report)
+	return report, b.put(ctx, client, name, []listOfSite{{site, taken, area}}, report)
+}
+
+// phrasesIn are the phrases of a list with the area of their volumes.
+func phrasesIn(list listOfSite, home place.Place) (out []book.Phrase) {
+	for _, r := range list.rows {
+		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position}
+		if r.Volume != nil {
+			p.Area = table.AreaOf(r.Area, home)
+			if p.Area == "" {
+				p.Area = list.area
+			}
+		}
+		out = append(out, p)
+	}
+	return out
 }
 
 // listOfSite is a list of phrases, of what a site is found for if it names
@@ -154,6 +171,7 @@ func (b *Book) ImportList(ctx context.Context, client int64, name string, body [
 type listOfSite struct {
 	site string
 	rows []table.Row
+	area visits.Area // of its volumes, where a row says nothing else
 }
 
 // put takes rows into a client's book and keeps how to undo it.
@@ -166,11 +184,16 @@ func (b *Book) put(ctx context.Context, client int64, name string, lists []listO
 		if _, err := tx.Client(client); err != nil {
 			return err
 		}
+		places, err := tx.Places(client)
+		if err != nil {
+			return err
+		}
+		home, _ := place.Home(places)
 		i := store.Import{Name: name, TakenAt: b.Now()}
-		var rows []table.Row
+		var rows []book.Phrase
 		for _, list := range lists {
 			if list.site == "" {
-				rows = append(rows, list.rows...)
+				rows = append(rows, phrasesIn(list, home)...)
 				continue
 			}
 			found := store.FoundList{Site: list.site, Source: name, TakenAt: i.TakenAt, Phrases: foundIn(list.rows)}
@@ -178,7 +201,7 @@ func (b *Book) put(ctx context.Context, client int64, name string, lists []listO
 				continue
 			}
 			if owns(pages, list.site) {
-				rows = append(rows, foundRows(found.Phrases)...)
+				rows = append(rows, phrasesIn(listOfSite{rows: foundRows(found.Phrases), area: list.area}, home)...)
 			}
 			id, err := tx.AddFoundList(client, found)
 			if err != nil {
@@ -201,11 +224,10 @@ func (b *Book) put(ctx context.Context, client int64, name string, lists []listO
 }
 
 // putRows puts rows among the phrases of a book.
-func putRows(tx *store.Tx, client int64, rows []table.Row, i *store.Import, report *view.Report) error {
+func putRows(tx *store.Tx, client int64, rows []book.Phrase, i *store.Import, report *view.Report) error {
 	changed := map[int64]bool{}
-	for _, r := range rows {
-		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position}
-		id, before, err := tx.PutPhrase(client, phrase.Fold(r.Phrase), p)
+	for _, p := range rows {
+		id, before, err := tx.PutPhrase(client, phrase.Fold(p.Text), p)
 		switch {
 		case err != nil:
 			return err

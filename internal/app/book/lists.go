@@ -19,10 +19,14 @@ func (b *Book) Lists(ctx context.Context, id int64) (*view.ListsOfWords, error) 
 		if err != nil {
 			return err
 		}
-		out.Lists, out.Language = view.ListsOf(client.ListsOf(c)), c.Language
+		g, err := tx.Ground(id)
+		if err != nil {
+			return err
+		}
+		out.Lists, out.Language = view.ListsOf(client.ListsOf(c, g.Services)), c.Language
+		out.Standard = reflect.DeepEqual(out.Lists, view.ListsOf(intent.ListsOfServices(c.Language, g.Services)))
 		return nil
 	})
-	out.Standard = reflect.DeepEqual(out.Lists, view.ListsOf(intent.ListsFor(out.Language)))
 	return out, err
 }
 

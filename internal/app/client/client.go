@@ -9,6 +9,7 @@ import (
 	"strings"
 
 	"inktally/core/book"
+	"inktally/core/gazetteer"
 	"inktally/core/intent"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
@@ -30,6 +31,10 @@ type Known struct {
 	Rivals    []string // names of firms in its lineup
 	Entries   []store.Entry
 	Yardstick yardstick.Yardstick
+	// Towns are those that ship, and those of the file.
+	Towns *gazetteer.Gazetteer
+
+	read *reading // of its phrases, once asked for
 }
 
 // Load loads what is known of a client.
@@ -38,7 +43,7 @@ func Load(tx *store.Tx, id int64) (k *Known, err error) {
 	if k.Ground, err = tx.Ground(id); err != nil {
 		return nil, err
 	}
-	k.Lists = ListsOf(k.Client)
+	k.Lists = ListsOf(k.Client, k.Services)
 	if k.Phrases, err = tx.BookPhrases(id); err != nil {
 		return nil, err
 	}
@@ -57,6 +62,11 @@ func Load(tx *store.Tx, id int64) (k *Known, err error) {
 			k.Rivals = append(k.Rivals, lineup.NameOf(e.Name, e.URL))
 		}
 	}
+	towns, err := tx.Towns()
+	if err != nil {
+		return nil, err
+	}
+	k.Towns = gazetteer.World().With(towns)
 	k.Yardstick, err = Yardstick(tx, id)
 	return k, err
 }
@@ -94,10 +104,10 @@ func CheckYardstick(tx *store.Tx, id int64) error {
 }
 
 // ListsOf are the lists of words of a client: its own, else those of its
-// language.
-func ListsOf(c store.Client) intent.Lists {
+// language and of those that its services are named in.
+func ListsOf(c store.Client, services []intent.Service) intent.Lists {
 	if c.Lists == nil {
-		return intent.ListsFor(c.Language)
+		return intent.ListsOfServices(c.Language, services)
 	}
 	return *c.Lists
 }
@@ -134,70 +144,12 @@ func TypedFor(g store.Ground, page int64) []string {
 	return out
 }
 
-// Language is what the client's phrases are read with.
-func (k *Known) Language() phrase.Language {
-	return phrase.LanguageOf(k.Client.Language, k.Places, k.Corrections())
-}
-
-// Judge judges phrases for the client. It is for one goroutine.
-func (k *Known) Judge() *intent.Judge {
-	g := intent.Ground{
-		Language: k.Language().Remembering(), Services: k.Services, Names: append([]string{k.Client.Name}, k.Rivals...),
-		Trade: k.Client.Trade, Lists: k.Lists, Verdicts: map[string]intent.Verdict{},
-	}
-	for _, w := range k.Words {
-		if w.Verdict != "" {
-			g.Verdicts[w.Word] = intent.Verdict(w.Verdict)
-		}
-	}
-	return intent.NewJudge(g)
-}
-
-// Ties are the words that the user has tied as one.
-func (k *Known) Ties() phrase.Ties {
-	groups := map[string]int{}
-	out := phrase.Ties{}
-	for _, w := range k.Words {
-		if w.TiedTo == "" {
-			continue
-		}
-		at, ok := groups[w.TiedTo]
-		if !ok {
-			at = len(out)
-			groups[w.TiedTo] = at
-			out = append(out, []string{w.TiedTo})
-		}
-		out[at] = append(out[at], w.Word)
-	}
-	return out
-}
-
-// Corrections are what the user corrected of words and phrases.
-func (k *Known) Corrections() phrase.Corrections {
-	c := phrase.Corrections{Ties: k.Ties(), With: map[string]string{}, Small: k.Lists.Small}
-	for _, p := range k.Phrases {
-		if p.With != "" {
-			c.With[phrase.Fold(p.Text)] = p.With
-		}
-	}
-	return c
-}
-
-// Families are those of the client's book, with the pages that carry them. It is
-// the one source of families and their gains for book, sheet and targets
-// (rule 9.1).
-func (k *Known) Families() []book.Family {
-	in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
-		Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers}
-	for _, p := range k.Pages {
-		in.Pages = append(in.Pages, book.Page{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
-	}
-	return book.Families(in)
-}
-
 // OfPage are the families that a page carries, in order of gain.
-func (k *Known) OfPage(page int64) []book.Family {
-	return book.OfPage(k.Families(), page, k.Yardstick.Book.PageFamilies)
+func (k *Known) OfPage(page int64) []book.Family { return k.Shown(k.Families(), page) }
+
+// Shown are those of a book's families that a page carries.
+func (k *Known) Shown(all []book.Family, page int64) []book.Family {
+	return book.OfPage(all, page, k.Yardstick.Book.PageFamilies)
 }
 
 // Home is the home town, empty if none is known.

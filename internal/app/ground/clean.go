@@ -15,17 +15,17 @@ import (
 
 // business is what was told of a client, checked and in order.
 type business struct {
-	name, trade, phone, homePage, language, money string
-	services                                      []intent.Service
-	places                                        []place.Place
-	phrases                                       []string
-	customers                                     float64
+	name, trade, phone, homePage, language, money, postcode string
+	services                                                []intent.Service
+	places                                                  []place.Place
+	phrases                                                 []string
+	customers                                               float64
 }
 
 // clean checks what was told and brings it in order. The errors are faults.
 func clean(g view.Business) (b business, err error) {
 	b = business{name: text.Collapse(g.Name), trade: text.Collapse(g.Trade), phone: text.Collapse(g.Phone), money: text.Collapse(g.Money),
-		customers: g.Customers}
+		customers: g.Customers, postcode: strings.ToUpper(text.Collapse(g.Postcode))}
 	if strings.TrimSpace(g.HomePage) != "" {
 		if b.homePage, err = fetch.Address(g.HomePage); err != nil {
 			return b, err

@@ -53,7 +53,7 @@ func (g *Ground) New(ctx context.Context, told view.Business) (view.Ground, erro
 
 func (b business) client(id int64, created time.Time) store.Client {
 	return store.Client{ID: id, Name: b.name, Trade: b.trade, Phone: b.phone, Language: b.language, Customers: b.customers, Money: b.money,
-		CreatedAt: created}
+		Postcode: b.postcode, CreatedAt: created}
 }
 
 // save keeps services, places and the phrases that were typed for the home page;
@@ -165,7 +165,7 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 	}
 	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: view.Business{Name: k.Client.Name, Trade: k.Client.Trade,
 		Phone: k.Client.Phone, Services: view.Services(k.Services), Places: view.Places(k.Places), Language: k.Client.Language,
-		Customers: k.Client.Customers, Money: k.Client.Money, Phrases: []string{}}}
+		Customers: k.Client.Customers, Money: k.Client.Money, Postcode: k.Client.Postcode, Phrases: []string{}}}
 	for _, p := range k.Pages {
 		info := PageInfo(p)
 		f := shown[p.ID]

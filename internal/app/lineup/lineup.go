@@ -94,11 +94,17 @@ func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lin
 	if err != nil {
 		return nil, err
 	}
-	home, err := client.HomePage(k.Pages)
+	result, err := l.Search.Search(ctx, phrase, From(k.Home()))
 	if err != nil {
 		return nil, err
 	}
-	result, err := l.Search.Search(ctx, phrase, From(k.Home()))
+	return l.record(ctx, k, phrase, result)
+}
+
+// record judges the entries of a result and keeps it in place of the last one.
+func (l *Lineup) record(ctx context.Context, k *client.Known, phrase string, result source.SearchResult) (*view.Lineup, error) {
+	id := k.Client.ID
+	home, err := client.HomePage(k.Pages)
 	if err != nil {
 		return nil, err
 	}

@@ -31,6 +31,8 @@ type Comparison struct {
 	Page store.Page
 	// Families are those that the book gives to the page, in order of gain.
 	Families []book.Family
+	// Members are the further members of their rows, by key.
+	Members  map[string][]book.Member
 	Criteria *sheet.Criteria
 	// Leads are the leads of the families; Unit is what their gains are in.
 	Leads  []target.Lead
@@ -90,7 +92,12 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 	if err != nil {
 		return nil, err
 	}
-	c := &Comparison{Known: l.known, Page: l.page, Families: l.known.OfPage(pageID)}
+	all := l.known.Families()
+	c := &Comparison{Known: l.known, Page: l.page, Families: l.known.Shown(all, pageID), Members: map[string][]book.Member{}}
+	byKey := book.ByKey(all)
+	for _, f := range c.Families {
+		c.Members[f.Key] = l.known.Members(&f, byKey)
+	}
 	c.ask()
 	if c.Client, err = s.side(ctx, c, &l, client.ReadingKey(l.page)); err != nil {
 		return nil, err
@@ -136,9 +143,16 @@ func (c *Comparison) ask() {
 	}
 	gain := 0.0
 	for _, f := range c.Families {
-		gain += f.Gain
+		gain += f.RowGain
 		for _, m := range f.Members {
 			asked.Phrases = append(asked.Phrases, m.Text)
+		}
+	}
+	for _, f := range c.Families { // behind them, so that the families of the criteria begin with the page's
+		for _, m := range c.Members[f.Key] {
+			if m.Also {
+				asked.Phrases = append(asked.Phrases, m.Text)
+			}
 		}
 	}
 	c.Criteria = sheet.NewCriteria(asked)
@@ -149,7 +163,10 @@ func (c *Comparison) ask() {
 		c.Unit = wording.Share
 	}
 	for _, f := range c.Families {
-		lead := target.Lead{Family: f.Key, Text: f.Lead().Text, Gain: f.Gain}
+		if f.Near {
+			continue // nobody writes "near me" into a text (rule 3.10); they stand last
+		}
+		lead := target.Lead{Family: f.Key, Text: f.Lead().Text, Gain: f.RowGain}
 		if c.Unit == wording.Share {
 			lead.Gain = 100 / float64(len(c.Families))
 		}

@@ -16,7 +16,7 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 		return nil, err
 	}
 	out := &view.Sheet{Page: c.PageInfo(), Families: c.families(), Columns: []view.Column{}, Target: c.target()}
-	own := column(c.Client)
+	own := c.column(c.Client)
 	own.Role = "client"
 	c.propose(own.Images)
 	out.Columns = append(out.Columns, own)
@@ -26,7 +26,7 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 		aside[counted[i].Entry.ID] = true
 	}
 	for _, r := range c.Rivals {
-		v := column(r)
+		v := c.column(r)
 		v.Role, v.EntryID, v.Standing = "rival", r.Entry.ID, wording.Standing(r.Entry.Part, r.Entry.Position)
 		v.SetAside, v.Unlike = aside[r.Entry.ID], !c.Like(r)
 		if m := c.Words.MarkOf; m >= 0 && counted[m] == r {
@@ -49,16 +49,17 @@ func (c *Comparison) PageInfo() view.PageInfo {
 func (c *Comparison) families() []view.Family {
 	out := []view.Family{}
 	for _, f := range c.Families {
-		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.Gain}
-		for _, m := range f.Members {
-			family.Members = append(family.Members, m.Text)
+		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.RowGain,
+			Members: []view.FamilyMember{{Text: f.Lead().Text, Searches: f.Lead().Volume}}}
+		for _, m := range c.Members[f.Key] {
+			family.Members = append(family.Members, view.FamilyMember{Text: m.Text, Searches: m.Volume, Wanted: m.Wanted, Also: m.Also})
 		}
 		out = append(out, family)
 	}
 	return out
 }
 
-func column(side *Side) view.Column {
+func (c *Comparison) column(side *Side) view.Column {
 	v := view.Column{Name: side.Name, URL: side.URL, Failure: view.FailureOf(side.Failed), Families: []view.FamilyPlacement{},
 		Headings: []view.Heading{}, Images: []view.Image{}, Warnings: []view.Warning{}, Redirects: []string{}, Mode: view.ReadMode(side.Mode)}
 	if side.Column == nil {
@@ -69,6 +70,14 @@ func column(side *Side) view.Column {
 	v.Redirects = append(v.Redirects, r.Redirects...)
 	v.Note = view.FailureOf(r.Note)
 	v.Measured(side.Column)
+	v.Families = v.Families[:len(c.Families)] // what is folded under them stands in their rows
+	for i, f := range c.Families {
+		at := &v.Families[i]
+		at.Members = append(at.Members, view.Slots(side.Column.Phrase(f.Lead().Text).Exact))
+		for _, m := range c.Members[f.Key] {
+			at.Members = append(at.Members, view.Slots(side.Column.Phrase(m.Text).Exact))
+		}
+	}
 	return v
 }
 

@@ -1,0 +1,100 @@
+package lineup
+
+import (
+	"context"
+	"path/filepath"
+
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/results"
+	"inktally/core/text"
+	"inktally/internal/app/client"
+	"inktally/internal/fetch/saved"
+	"inktally/internal/source"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// ReadResults reads a page of results out of what was copied, dropped or saved: HTML, an
+// archive, text or a table. The errors are faults.
+func ReadResults(name string, body []byte) (results.Page, error) {
+	source := results.Source{}
+	file := saved.File{Name: filepath.Base(name), Body: body}
+	if saved.IsArchive(file) {
+		pages, problems := saved.Read([]saved.File{file})
+		switch {
+		case len(pages) > 0:
+			body, source.URL, source.ContentType = pages[0].Document.Body, pages[0].Document.URL, pages[0].Document.ContentType
+		case len(problems) > 0:
+			return results.Page{}, problems[0].Err
+		default:
+			return results.Page{}, fault.New(fault.NoPageInFiles)
+		}
+	}
+	if len(body) > results.MaxBytes {
+		return results.Page{}, fault.New(fault.ResultsTooLarge, results.MaxBytes>>20)
+	}
+	return results.Read(body, source), nil
+}
+
+// PreviewResults shows what would be kept of a page of results; nothing of it is yet.
+func (l *Lineup) PreviewResults(name string, body []byte) (*view.Results, error) {
+	read, err := ReadResults(name, body)
+	if err != nil {
+		return nil, err
+	}
+	if len(read.Entries) == 0 {
+		return nil, fault.New(fault.NoResults)
+	}
+	read.Entries = read.WithSites()
+	return view.ResultsOf(read), nil
+}
+
+// KeepResults records a page of results as the search for a phrase, in place of the last
+// one.
+func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte) (*view.Lineup, error) {
+	phrase = text.Collapse(phrase)
+	if len(text.Tokens(phrase)) == 0 {
+		return nil, fault.New(fault.PhraseNeeded)
+	}
+	read, err := ReadResults(name, body)
+	if err != nil {
+		return nil, err
+	}
+	if len(read.Entries) == 0 {
+		return nil, fault.New(fault.NoResults)
+	}
+	var k *client.Known
+	err = l.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		k, err = client.Load(tx, id)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	return l.record(ctx, k, phrase, searchOf(read))
+}
+
+// searchOf is a page of results as a search source would have answered it. What it does
+// not say, such as from where was searched, is left empty.
+func searchOf(read results.Page) source.SearchResult {
+	out := source.SearchResult{Ads: "not seen"}
+	paid := 0
+	for _, e := range read.WithSites() {
+		s := source.SearchEntry{Position: e.Position, Name: e.Title, URL: e.URL, Reviews: e.Reviews, Rating: e.Rating}
+		switch e.Part {
+		case results.Organic:
+			s.Part = lineup.Organic
+			out.LookedAt = max(out.LookedAt, e.Position)
+		case results.Map:
+			s.Part = lineup.Map
+		case results.MapSponsored:
+			s.Part, s.Sponsored, out.Ads = lineup.Map, true, "seen"
+		case results.Paid:
+			paid++
+			s.Part, s.Position, out.Ads = lineup.Paid, paid, "seen"
+		}
+		out.Entries = append(out.Entries, s)
+	}
+	return out
+}
