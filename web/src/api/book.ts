@@ -1,10 +1,18 @@
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { useFollow } from './changes'
-import { api, asForm, taken, type Book, type FamilyChoice, type Id, type Layout, type Lists } from './client'
+import {
+  api,
+  asForm,
+  binary,
+  taken,
+  type Book,
+  type BookPhrase,
+  type FamilyChoice,
+  type Id,
+  type Layout,
+  type Lists,
+} from './client'
 import { keys } from './keys'
-
-/** A file as the description of the API has it. */
-const binary = (file: File) => file as unknown as string
 
 /** Changes of a phrase book; those that answer with the book show it at once. */
 export function useBookChanges(client: Id) {
@@ -30,8 +38,20 @@ export function useBookChanges(client: Id) {
       onSettled,
     }),
     judge: useMutation({
-      mutationFn: (body: { word: string; verdict: Verdict; tied_to: string }) =>
+      mutationFn: (body: { word: string; verdict: Verdict }) =>
         taken(api.PUT('/api/clients/{client}/book/words', { ...params(), body })),
+      onSuccess,
+    }),
+    /** Says what words are read as: themselves, others, or what the rules say. */
+    tie: useMutation({
+      mutationFn: (ties: { word: string; means: string }[]) =>
+        taken(api.PUT('/api/clients/{client}/book/ties', { ...params(), body: { ties } })),
+      onSuccess,
+    }),
+    /** Says where the searches of phrases were counted, of all of which it is not known. */
+    setArea: useMutation({
+      mutationFn: (body: { area: SearchArea; phrases?: number[] }) =>
+        taken(api.PUT('/api/clients/{client}/book/area', { ...params(), body })),
       onSuccess,
     }),
     add: useMutation({
@@ -54,11 +74,21 @@ export function useBookChanges(client: Id) {
         ),
     }),
     importList: useMutation({
-      mutationFn: ({ file, layout, site }: { file: File; layout: Layout; site: string }) =>
+      mutationFn: ({
+        file,
+        layout,
+        site,
+        area,
+      }: {
+        file: File
+        layout: Layout
+        site: string
+        area: SearchArea
+      }) =>
         taken(
           api.POST('/api/clients/{client}/book/import', {
             ...params(),
-            body: { file: binary(file), layout: JSON.stringify(layout), site },
+            body: { file: binary(file), layout: JSON.stringify(layout), site, ...(area && { area }) },
             bodySerializer: asForm,
           }),
         ),
@@ -77,4 +107,7 @@ export function useBookChanges(client: Id) {
 }
 
 /** What the user says of a word, empty for nothing. */
-export type Verdict = '' | 'brand' | 'service' | 'elsewhere' | 'ordinary'
+export type Verdict = Book['verdicts'][number]['verdict']
+
+/** Where searches were counted, empty if it is not known. */
+export type SearchArea = BookPhrase['area']

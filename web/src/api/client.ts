@@ -2,6 +2,7 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
+
 export type ShelfRow = Schemas['ShelfRow']
 export type Business = Schemas['Business']
 export type Ground = Schemas['Ground']
@@ -42,12 +43,16 @@ export type Lists = Schemas['Lists']
 export type Intent = BookRow['intent']
 export type GainUnit = Targets['unit']
 export type ReadMode = Column['mode']
+export type ResultPart = Schemas['ResultEntry']['part']
 export type ColumnRole = Layout['roles'][number]
 
 /** An id as all queries and changes take it: it may become another one. */
 export type Id = () => number
 
 export const api = createClient<paths>({ baseUrl: '/' })
+
+/** A file as the description of the API has it. */
+export const binary = (file: File) => file as unknown as string
 
 /** Writes a body as a form: values under their names, each file of a list under the same one. */
 export function asForm(body: object | undefined): FormData {

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/vue-query'
 import type { DroppedFile } from '@/parts/dropped'
 import { useFollow } from './changes'
-import { api, asForm, taken, type Id } from './client'
+import { api, asForm, binary, taken, type Id } from './client'
 
 /** Adds saved pages and web archives as readings of a client's pages. */
 export function useFiles(client: Id) {
@@ -12,7 +12,7 @@ export function useFiles(client: Id) {
           params: { path: { client: client(), page } },
           body: {
             entry,
-            files: files.map((f) => f.file as unknown as string),
+            files: files.map((f) => binary(f.file)),
             paths: JSON.stringify(files.map((f) => f.path)),
           },
           bodySerializer: asForm,

@@ -11,6 +11,7 @@ export const keys = {
   ground: (client: number) => ['client', client, 'ground'] as const,
   proposal: (client: number) => ['client', client, 'proposal'] as const,
   book: (client: number) => ['client', client, 'book'] as const,
+  communities: (client: number) => ['client', client, 'communities'] as const,
   candidates: (client: number) => ['client', client, 'candidates'] as const,
   lists: (client: number) => ['client', client, 'lists'] as const,
   found: (client: number) => ['client', client, 'found'] as const,

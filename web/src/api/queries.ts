@@ -34,6 +34,14 @@ export function useProposal(client: Id) {
   })
 }
 
+/** The communities around the client's home town that are none of its places. */
+export function useCommunities(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.communities(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/communities', ofClient(client))),
+  })
+}
+
 export function useLineup(client: Id) {
   return useQuery({
     queryKey: computed(() => keys.lineup(client())),
@@ -48,6 +56,12 @@ export function useLineup(client: Id) {
  */
 export function useRun(client: Id) {
   return useQuery<Run | null>({ queryKey: computed(() => keys.run(client())), queryFn: skipToken })
+}
+
+/** Whether pages of a client are being read: until that is over no other reading can be started. */
+export function useBusy(client: Id) {
+  const { data: run } = useRun(client)
+  return computed(() => run.value?.state === 'running')
 }
 
 export function useSheet(client: Id, page: Id) {

@@ -75,6 +75,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/book/area": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say where the searches of phrases were counted */
+        put: operations["setArea"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/book/candidates": {
         parameters: {
             query?: never;
@@ -229,6 +246,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/book/ties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say which words mean the same; the book says what that changed */
+        put: operations["tieWords"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/book/words": {
         parameters: {
             query?: never;
@@ -237,8 +271,25 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Say what a word is, or which one it means the same as */
+        /** Say what a word is; the book says what that changed */
         put: operations["judgeWord"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/communities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The communities around a client's home town that are none of its places yet */
+        get: operations["communities"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -291,6 +342,40 @@ export interface paths {
         get: operations["lineup"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineup/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Record a page of search results as the search for a phrase */
+        post: operations["keepResults"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineup/results/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Show what is read of a page of search results; nothing is kept */
+        post: operations["previewResults"];
         delete?: never;
         options?: never;
         head?: never;
@@ -797,6 +882,23 @@ export interface components {
             loose: number;
             name: string;
         };
+        AreaInputBody: {
+            /** @enum {string} */
+            area: "" | "town" | "state" | "country";
+            /** @description Left out, it is said of all whose area is not known */
+            phrases?: number[];
+        };
+        Around: {
+            /** @description Large and near ones first */
+            communities: components["schemas"]["Community"][];
+            /** @description The town that they are around; empty if no gazetteer knows it */
+            home: string;
+            /**
+             * Format: double
+             * @description How far away they are at most
+             */
+            km: number;
+        };
         Block: {
             /** @description Whether it counts as copy */
             copy: boolean;
@@ -815,12 +917,26 @@ export interface components {
             words: number;
         };
         Book: {
+            /**
+             * Format: double
+             * @description With this share of their gain the families count that are folded under a row
+             */
+            also_share: number;
+            /** @description What the last verdict or tie changed */
+            changed?: components["schemas"]["BookChange"];
             /** @description Those worth writing for first, by gain */
             families: components["schemas"]["BookRow"][];
             /** @description Words of firms, by which families were set aside */
             firms: components["schemas"]["WordCount"][];
             /** @description The lists that were imported, the last first: that one can be undone */
             imports: components["schemas"]["ImportInfo"][];
+            /** @description Words that may mean the same: ties that were made by themselves, and those that are proposed */
+            likely: components["schemas"]["Tie"][];
+            /**
+             * Format: int64
+             * @description Phrases with searches, of which it is not known where they were counted, and that name no place
+             */
+            no_area: number;
             /**
              * Format: double
              * @description With this share of their volume the members beside the lead count
@@ -833,18 +949,41 @@ export interface components {
              * @description How many there are
              */
             phrases: number;
-            /** @description Words that may be others with a letter wrong, for a tie */
-            slips: components["schemas"]["SlipCount"][];
             /** @description Families by intent */
             sums: {
                 [key: string]: number;
             };
             /** @description Words that are taken as one, each group's first word first */
             ties: string[][];
-            /** @description Words that stand in no list, the most frequent first */
-            unfamiliar: components["schemas"]["WordCount"][];
+            /** @description Words that nothing is known of and that make families unsure, those that decide about the most gain first */
+            unfamiliar: components["schemas"]["UnknownWord"][];
+            /** @description What was said of words */
+            verdicts: components["schemas"]["WordJudged"][];
+        };
+        BookChange: {
+            /** @description The leads of families that were set aside by it */
+            aside: string[];
+            /**
+             * Format: int64
+             * @description Families that became one with another
+             */
+            joined: number;
+            /** @description The leads of families that came back by it */
+            kept: string[];
+            /**
+             * Format: int64
+             * @description Families that are sure now
+             */
+            sure: number;
         };
         BookPhrase: {
+            /**
+             * @description Where its searches were counted, empty if it is not known
+             * @enum {string}
+             */
+            area: "" | "town" | "state" | "country";
+            /** @description Whether its searches count: it names a place, or they were counted in the town */
+            counts: boolean;
             /**
              * Format: int64
              * @description 0 to 100
@@ -874,6 +1013,8 @@ export interface components {
              * @description The position to aim at
              */
             aimed: number;
+            /** @description The families that are folded under it, for they ask for the same with other words of hiring */
+            also: string[];
             /** @description The page that carries it: home, a service or a place; empty if it is set aside */
             carrier: string;
             choice: components["schemas"]["FamilyChoice"];
@@ -890,7 +1031,7 @@ export interface components {
              */
             gain: number;
             /** @enum {string} */
-            intent: "brand" | "elsewhere" | "research" | "hire" | "broad";
+            intent: "brand" | "elsewhere" | "question" | "not_offered" | "unsure" | "hire" | "broad";
             /** @description Worth writing for: by rule, because it was typed, or as the user says */
             kept: boolean;
             /** @description The same from run to run */
@@ -925,14 +1066,25 @@ export interface components {
              * @description The best of its members, null if it is not known
              */
             position: number | null;
+            /**
+             * Format: double
+             * @description Its gain with a share of those of the families folded under it
+             */
+            row_gain: number;
             /** @description The client's that it names, empty for none */
             service: string;
-            slips: components["schemas"]["Slip"][];
             /**
              * Format: double
              * @description Visits a month at that position
              */
             then: number;
+            /**
+             * Format: int64
+             * @description Searches that count for nothing, for they are not those of the client's town
+             */
+            uncounted: number;
+            /** @description The family that it is folded under, empty for none */
+            under: string;
             /** @description Words that stand in no list */
             unfamiliar: string[];
             /** @description Whether the volume of some member is not known */
@@ -942,6 +1094,8 @@ export interface components {
              * @description Searches a month: the lead's and a share of the others'
              */
             volume: number;
+            /** @description The further phrases that must stand exactly on the page */
+            wanted: string[];
             /** @description Why it has its intent */
             why: components["schemas"]["IntentWhy"];
             /**
@@ -1005,6 +1159,8 @@ export interface components {
             /** @description The phrases that were typed for the home page; they stand in the book, tied to it */
             phrases: string[];
             places: components["schemas"]["Place"][];
+            /** @description Postcode or ZIP code of the business; tells phrases of other areas */
+            postcode?: string;
             /** @description What the client sells; the first is its main service */
             services: components["schemas"]["Service"][];
             trade: string;
@@ -1114,6 +1270,21 @@ export interface components {
             url: string;
             warnings: components["schemas"]["Warning"][];
             words: components["schemas"]["Words"];
+        };
+        Community: {
+            /**
+             * Format: double
+             * @description As the crow flies
+             */
+            km: number;
+            name: string;
+            /**
+             * Format: int64
+             * @description How many live there, to two figures; 0 if it is not known
+             */
+            size: number;
+            /** @description Abbreviation of its state, empty if it is not known */
+            state: string;
         };
         DescribedBusiness: {
             address: string;
@@ -1236,7 +1407,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "tied_to_itself" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -1252,14 +1423,14 @@ export interface components {
         Family: {
             /**
              * Format: double
-             * @description Of the family, as the book has it; an estimate
+             * @description Of the family's row, as the book has it; an estimate
              */
             gain: number;
             /** @description The same from run to run; everything else speaks of the family by it */
             key: string;
             lead: string;
-            /** @description All members, the lead first */
-            members: string[];
+            /** @description The lead, then the others and the leads of the families folded under it, those searched for most first */
+            members: components["schemas"]["FamilyMember"][];
         };
         FamilyChoice: {
             /** @description The member that is to lead, empty for the rule's */
@@ -1268,6 +1439,18 @@ export interface components {
             reason: string;
             /** @enum {string} */
             state: "" | "kept" | "aside";
+        };
+        FamilyMember: {
+            /** @description The lead of a family that is folded under the row */
+            also: boolean;
+            /**
+             * Format: int64
+             * @description A month, null if it is not known
+             */
+            searches: number | null;
+            text: string;
+            /** @description It is searched for enough to stand exactly on the page */
+            wanted: boolean;
         };
         FamilyPlacement: {
             exact: components["schemas"]["Slots"];
@@ -1279,6 +1462,8 @@ export interface components {
              */
             in_copy: number;
             loose: components["schemas"]["Slots"];
+            /** @description Where each member of the row stands exactly, in the order of the sheet's */
+            members: components["schemas"]["Slots"][];
         };
         Figure: {
             /** @description Those of a figure that is no number */
@@ -1293,7 +1478,7 @@ export interface components {
             /** @description The number of the rule that it is of (docs/rules.md) */
             rule: string;
             /** @enum {string} */
-            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "choice";
+            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "choice" | "kilometers";
             value: string;
         };
         FiguresBody: {
@@ -1355,7 +1540,7 @@ export interface components {
             /** @description Whether the client's book has it */
             in_book: boolean;
             /** @enum {string} */
-            intent: "brand" | "elsewhere" | "research" | "hire" | "broad";
+            intent: "brand" | "elsewhere" | "question" | "not_offered" | "unsure" | "hire" | "broad";
             /** @description Of the sites in their order; 0 for none */
             positions: number[];
             /** @description The client's that it names, empty for none */
@@ -1428,6 +1613,8 @@ export interface components {
             /** @description The phrases that were typed for the home page; they stand in the book, tied to it */
             phrases: string[];
             places: components["schemas"]["Place"][];
+            /** @description Postcode or ZIP code of the business; tells phrases of other areas */
+            postcode?: string;
             /** @description What the client sells; the first is its main service */
             services: components["schemas"]["Service"][];
             trade: string;
@@ -1530,8 +1717,13 @@ export interface components {
         };
         IntentWhy: {
             /** @enum {string} */
-            code: "names_firm" | "other_state" | "other_place" | "asks_question" | "compares" | "wants_to_know" | "service_in_place" | "service_near" | "service_with_hire" | "goods" | "no_service" | "service_alone";
+            code: "names_firm" | "firm_ending" | "maker_alone" | "other_state" | "other_town" | "other_postcode" | "other_place" | "asks_question" | "compares" | "wants_to_know" | "names_trouble" | "goods" | "act_not_offered" | "thing_not_offered" | "unknown_word" | "service_in_place" | "service_near" | "service_with_hire" | "no_service" | "service_alone" | "unknown_alone";
             says: string;
+        };
+        Item: {
+            /** @description What it is read as: another word, the parts of a compound, itself to be read as it is; empty forgets what was said */
+            means: string;
+            word: string;
         };
         LastRun: {
             /** @description Null if nothing was measured yet */
@@ -1540,7 +1732,7 @@ export interface components {
         Layout: {
             /** @description The first row names the columns */
             heading: boolean;
-            roles: ("" | "phrase" | "volume" | "difficulty" | "position" | "address")[];
+            roles: ("" | "phrase" | "volume" | "difficulty" | "position" | "address" | "area")[];
         };
         Lineup: {
             ads: string;
@@ -1577,11 +1769,17 @@ export interface components {
             text: string;
         };
         Lists: {
+            /** @description What can be done with a thing, the words of one act parted by commas */
+            acts: string[];
+            /** @description Words for who does the work, and for work of any kind */
+            doers: string[];
             /** @description Places that the client does not serve */
             elsewhere: string[];
-            /** @description Words of services that many other trades have too */
+            /** @description Endings of the names of firms */
+            endings: string[];
+            /** @description Words that say nothing of what is offered */
             generic: string[];
-            /** @description Words of goods, jobs and the like */
+            /** @description Words of goods, jobs, permits and courses */
             goods: string[];
             /** @description Words of somebody who is ready to hire */
             hire: string[];
@@ -1595,17 +1793,25 @@ export interface components {
             research: string[];
             /** @description Small words beside those of the language */
             small: string[];
+            /** @description Words for what is wrong with a thing */
+            trouble: string[];
         };
         ListsInputBody: {
             /** @description Left out, those of the language come back */
             lists?: components["schemas"]["Lists"];
         };
         ListsOfWords: {
+            /** @description What can be done with a thing, the words of one act parted by commas */
+            acts: string[];
+            /** @description Words for who does the work, and for work of any kind */
+            doers: string[];
             /** @description Places that the client does not serve */
             elsewhere: string[];
-            /** @description Words of services that many other trades have too */
+            /** @description Endings of the names of firms */
+            endings: string[];
+            /** @description Words that say nothing of what is offered */
             generic: string[];
-            /** @description Words of goods, jobs and the like */
+            /** @description Words of goods, jobs, permits and courses */
             goods: string[];
             /** @description Words of somebody who is ready to hire */
             hire: string[];
@@ -1622,6 +1828,8 @@ export interface components {
             small: string[];
             /** @description Whether they are those that the program comes with */
             standard: boolean;
+            /** @description Words for what is wrong with a thing */
+            trouble: string[];
         };
         MadeOf: {
             /** @description The most frequent first */
@@ -1756,7 +1964,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "tied_to_itself" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -1824,6 +2032,36 @@ export interface components {
             refused: components["schemas"]["Refused"][];
             /** Format: int64 */
             refused_total: number;
+        };
+        ResultEntry: {
+            domain: string | null;
+            /** @enum {string} */
+            part: "paid" | "map" | "map-sponsored" | "organic";
+            phone: string | null;
+            /**
+             * Format: int64
+             * @description Inside its part, from 1; null for what is paid or sponsored
+             */
+            position: number | null;
+            /** Format: double */
+            rating: number | null;
+            /** Format: int64 */
+            reviews: number | null;
+            title: string;
+            /** @description The real target */
+            url: string | null;
+            /**
+             * Format: int64
+             * @description For how long it says that it is in trade
+             */
+            years: number | null;
+        };
+        Results: {
+            entries: components["schemas"]["ResultEntry"][];
+            /** @description Its tag, empty if it is not clear */
+            language: string;
+            /** @description What looked like an entry and could not be read */
+            unread: string[];
         };
         RivalsInputBody: {
             /** @description Parted by blanks, commas or lines */
@@ -1977,19 +2215,6 @@ export interface components {
              */
             words: number | null;
         };
-        Slip: {
-            meant: string;
-            word: string;
-        };
-        SlipCount: {
-            meant: string;
-            /**
-             * Format: int64
-             * @description How many phrases hold it
-             */
-            phrases: number;
-            word: string;
-        };
         Slots: {
             /**
              * Format: int64
@@ -2114,6 +2339,48 @@ export interface components {
             /** @description What gains are, in a sentence */
             unit_note: string;
         };
+        Tie: {
+            /** @enum {string} */
+            kind: "slip" | "compound" | "doer" | "degree";
+            /** @description Whether it was made by itself; else it is proposed */
+            made: boolean;
+            /** @description The word that is meant, or the parts of a compound */
+            means: string;
+            /**
+             * Format: int64
+             * @description How many hold it
+             */
+            phrases: number;
+            /**
+             * Format: int64
+             * @description Of the phrases that hold the word
+             */
+            searches: number;
+            word: string;
+        };
+        TiesInputBody: {
+            ties: components["schemas"]["Item"][];
+        };
+        UnknownWord: {
+            /** @description The lead of the one that brings most */
+            example: string;
+            /**
+             * Format: int64
+             * @description How many it makes unsure
+             */
+            families: number;
+            /**
+             * Format: double
+             * @description Visits a month that they would bring together, an estimate
+             */
+            gain: number;
+            /**
+             * Format: double
+             * @description Their searches a month
+             */
+            searches: number;
+            word: string;
+        };
         WantedSlots: {
             /** @description Its key */
             family: string;
@@ -2133,10 +2400,13 @@ export interface components {
             word: string;
         };
         WordInputBody: {
-            /** @description The word that it means the same as, empty for none */
-            tied_to: string;
             /** @enum {string} */
-            verdict: "" | "brand" | "service" | "elsewhere" | "ordinary";
+            verdict: "" | "firm" | "maker" | "elsewhere" | "not_ours" | "ordinary" | "ours";
+            word: string;
+        };
+        WordJudged: {
+            /** @enum {string} */
+            verdict: "" | "firm" | "maker" | "elsewhere" | "not_ours" | "ordinary" | "ours";
             word: string;
         };
         WordTarget: {
@@ -2453,6 +2723,41 @@ export interface operations {
             };
         };
     };
+    setArea: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AreaInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     candidates: {
         parameters: {
             query?: never;
@@ -2562,6 +2867,11 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
+                    /**
+                     * @description Where the searches were counted, for rows that do not say so
+                     * @enum {string}
+                     */
+                    area?: "town" | "state" | "country";
                     /**
                      * Format: binary
                      * @description CSV, TSV or XLSX
@@ -2774,6 +3084,11 @@ export interface operations {
             content: {
                 "multipart/form-data": {
                     /**
+                     * @description Where the searches were counted, for rows that do not say so
+                     * @enum {string}
+                     */
+                    area?: "town" | "state" | "country";
+                    /**
                      * Format: binary
                      * @description CSV, TSV or XLSX
                      */
@@ -2793,6 +3108,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tieWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TiesInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
                 };
             };
             /** @description Error */
@@ -2828,6 +3178,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Book"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    communities: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Around"];
                 };
             };
             /** @description Error */
@@ -2923,6 +3304,92 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepResults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description HTML, MHTML, copied text or CSV
+                     */
+                    file: string;
+                    /** @description What was searched for; needed to keep it */
+                    phrase?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewResults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: binary
+                     * @description HTML, MHTML, copied text or CSV
+                     */
+                    file: string;
+                    /** @description What was searched for; needed to keep it */
+                    phrase?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Results"];
                 };
             };
             /** @description Error */

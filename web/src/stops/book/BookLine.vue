@@ -2,7 +2,8 @@
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import { count, figure } from '@/parts/format'
 import FamilyMembers from './FamilyMembers.vue'
-import { gainOf, why } from './family'
+import { gainOf, notCounted, searches, why } from './family'
+import { isUnsure } from './filter'
 
 /** A family of the book as a row; it unfolds its phrases and the sum of its estimate. */
 const props = defineProps<{
@@ -11,6 +12,9 @@ const props = defineProps<{
   open: boolean
   paid: boolean
   otherShare: number
+  alsoShare: number
+  /** The families that are folded under it. */
+  also: BookRow[]
   ground: Ground
   pageName: (id: number) => string
   addressOf: (id: number) => string
@@ -36,16 +40,20 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
     <span class="lead" :title="row.members[0]!.text">
       <span class="text">{{ row.members[0]!.text }}</span>
       <button
-        v-if="row.members.length > 1"
+        v-if="row.members.length > 1 || also.length"
         class="link"
         type="button"
         :aria-expanded="open"
         @click="emit('fold', row.key)"
       >
-        +{{ row.members.length - 1 }}
+        <template v-if="row.members.length > 1">+{{ row.members.length - 1 }}</template>
+        <template v-if="also.length"> also {{ also.length }}</template>
       </button>
     </span>
-    <span class="num">{{ figure(row.members[0]!.volume === null ? null : row.volume) }}</span>
+    <span class="num" :title="searches(row).area ? notCounted(row.members[0]!.area) : ''"
+      ><span :class="{ soft: searches(row).area }">{{ searches(row).says }}</span>
+      <small v-if="searches(row).area" class="soft">{{ searches(row).area }}</small></span
+    >
     <span class="num">{{ figure(row.difficulty) }}</span>
     <span class="num">{{ figure(row.position) }}</span>
     <button
@@ -54,10 +62,10 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
       title="How this was estimated"
       @click="emit('fold', row.key)"
     >
-      {{ gainOf(row) }}
+      {{ gainOf({ gain: row.row_gain }) }}
     </button>
     <span v-if="paid" class="num worth">{{ row.worth >= 1 ? ground.money + count(row.worth) : '–' }}</span>
-    <span class="why soft" :title="why(row)">{{ why(row) }}</span>
+    <span class="why" :class="isUnsure(row) ? 'pencil' : 'soft'" :title="why(row)">{{ why(row) }}</span>
     <span
       class="page"
       :class="{ pencil: row.carrier && !row.page_id }"
@@ -80,8 +88,11 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
     :row="row"
     :paid="paid"
     :other-share="otherShare"
+    :also-share="alsoShare"
+    :also="also"
     :ground="ground"
     :address-of="addressOf"
+    @choose="(key, state) => emit('choose', key, state)"
     @lead="(text) => emit('lead', row.key, text)"
     @place="(phrases, where) => emit('place', phrases, where)"
   />

@@ -11,6 +11,10 @@ const props = defineProps<{
   picked: Set<string>
   /** With this share of their volume the members beside the lead count. */
   otherShare: number
+  /** With this share of their gain the families count that are folded under a row. */
+  alsoShare: number
+  /** All families, those that are folded under a row among them. */
+  families: BookRow[]
   ground: Ground
   pageName: (id: number) => string
   addressOf: (id: number) => string
@@ -21,6 +25,11 @@ const emit = defineEmits<{
   pick: [keys: string[], on: boolean]
   choose: [key: string, state: 'kept' | 'aside' | '']
 }>()
+
+const byKey = computed(() => new Map(props.families.map((f) => [f.key, f])))
+const none: BookRow[] = [] // the same for all rows that fold nothing: they need not be drawn again
+const folded = (row: BookRow) =>
+  row.also.length ? row.also.flatMap((key) => byKey.value.get(key) ?? none) : none
 
 const scroll = ref<HTMLElement>()
 const open = ref(new Set<string>())
@@ -107,6 +116,8 @@ const pickAll = () =>
             :open="open.has(rows[item.index]!.key)"
             :paid="paid"
             :other-share="otherShare"
+            :also-share="alsoShare"
+            :also="folded(rows[item.index]!)"
             :ground="ground"
             :page-name="pageName"
             :address-of="addressOf"
@@ -126,14 +137,14 @@ const pickAll = () =>
 <style scoped src="./line.css"></style>
 <style scoped>
 .book {
-  --columns: 22px minmax(180px, 1.6fr) 72px 56px 52px 56px minmax(120px, 1.4fr) minmax(118px, 0.97fr) 58px;
+  --columns: 22px minmax(230px, 1.7fr) 72px 56px 52px 56px minmax(120px, 1.3fr) minmax(112px, 0.95fr) 58px;
   display: flex;
   flex-direction: column;
   min-height: 0;
   flex: 1;
 }
 .paid {
-  --columns: 22px minmax(180px, 1.6fr) 72px 56px 52px 56px 60px minmax(120px, 1.4fr) minmax(118px, 0.97fr)
+  --columns: 22px minmax(230px, 1.7fr) 72px 56px 52px 56px 60px minmax(120px, 1.3fr) minmax(112px, 0.95fr)
     58px;
 }
 .head {

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useBook } from '@/api/queries'
 import type { Ground } from '@/api/client'
 import { bare, count, plural } from '@/parts/format'
+import { useShortcuts } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
 import ListLeaf from '../ground/ListLeaf.vue'
 import BookFilters from './BookFilters.vue'
@@ -14,6 +15,9 @@ import GroundPanel from './GroundPanel.vue'
 import ImportedLists from './ImportedLists.vue'
 import ListsPanel from './ListsPanel.vue'
 import { useBookActions } from './useBookActions'
+import TieList from './TieList.vue'
+import VolumeArea from './VolumeArea.vue'
+import WordsToJudge from './WordsToJudge.vue'
 import WordVerdicts from './WordVerdicts.vue'
 
 /** The phrase book: the ground's second leaf. Lists are dropped, pasted or chosen. */
@@ -49,7 +53,11 @@ const addressOf = (id: number) => {
   return page?.url ? bare(page.url) : `${nameOf(id)} (new)`
 }
 const worth = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.worth : 0), 0))
-const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain : 0), 0))
+const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.row_gain : 0), 0))
+/* Families that stand in the rows: they are counted apart. */
+const also = computed(() => rows.value.reduce((sum, r) => sum + r.also.length, 0))
+const judging = ref<InstanceType<typeof WordsToJudge>>()
+useShortcuts({ w: () => judging.value?.start() })
 </script>
 
 <template>
@@ -114,16 +122,21 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain
         a list that has them, to sort the families by gain.
       </p>
       <p v-else-if="filter.part === 'kept'" class="sum soft">
-        {{ plural(rows.length, 'family', 'families') }}, about <b class="figure">{{ count(gain) }}</b> more
-        visits a month at the aimed positions<template v-if="worth >= 1"
+        {{ plural(rows.length, 'family', 'families')
+        }}<template v-if="also"> and {{ also }} also searched</template>, about
+        <b class="figure">{{ count(gain) }}</b> more visits a month at the aimed positions<template
+          v-if="worth >= 1"
           >, worth about <b class="figure">{{ ground.money }}{{ count(worth) }}</b></template
         >. An estimate from search volume and the click-through rate of each position.
       </p>
+      <VolumeArea v-if="book.no_area" :client="client" :phrases="book.no_area" />
       <div class="columns">
         <BookTable
           :rows="rows"
           :picked="picked"
           :other-share="book.other_share"
+          :also-share="book.also_share"
+          :families="book.families"
           :ground="ground"
           :page-name="nameOf"
           :address-of="addressOf"
@@ -136,6 +149,12 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain
           "
         />
         <aside aria-label="Pages and words" :class="{ beside }">
+          <WordsToJudge
+            ref="judging"
+            :client="client"
+            :words="book.unfamiliar"
+            @show="(word) => (filter = { ...emptyFilter(), words: word })"
+          />
           <CarrierPages
             v-model="filter.page"
             :client="client"
@@ -143,6 +162,7 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain
             :page-name="nameOf"
             :address-of="addressOf"
           />
+          <TieList :client="client" :book="book" />
           <WordVerdicts :client="client" :book="book" />
           <ImportedLists :client="client" :imports="book.imports" />
         </aside>
@@ -198,7 +218,7 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.gain
   font-size: 16px;
 }
 aside {
-  width: 236px;
+  width: 250px;
   border-left: 1px solid var(--ink);
   padding: 4px 14px 16px;
   overflow-y: auto;

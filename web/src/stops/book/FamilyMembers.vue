@@ -1,17 +1,24 @@
 <script setup lang="ts">
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import { figure } from '@/parts/format'
-import { mapPack, sum, worth } from './family'
+import { alsoSum, areas, gainOf, mapPack, notCounted, sum, worth } from './family'
 
 /** What a family unfolds: how its gain is worked out, a conflict, and its phrases. */
 defineProps<{
   row: BookRow
   paid: boolean
   otherShare: number
+  alsoShare: number
+  /** The families that are folded under it. */
+  also: BookRow[]
   ground: Ground
   addressOf: (id: number) => string
 }>()
-const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], where: string] }>()
+const emit = defineEmits<{
+  lead: [text: string]
+  place: [phrases: BookPhrase[], where: string]
+  choose: [key: string, state: 'kept' | 'aside' | '']
+}>()
 </script>
 
 <template>
@@ -24,11 +31,17 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
   </p>
   <div v-for="(m, i) in row.members" :key="m.id" class="line member">
     <span class="text" :title="m.text">{{ m.text }}</span>
-    <span class="num">{{ figure(m.volume) }}</span>
+    <span
+      class="num"
+      :class="{ off: m.volume !== null && !m.counts }"
+      :title="m.counts ? '' : notCounted(m.area)"
+      >{{ figure(m.volume) }} <small v-if="m.volume !== null && m.area">{{ areas[m.area] }}</small></span
+    >
     <span class="num">{{ figure(m.difficulty) }}</span>
     <span class="num">{{ figure(m.position) }}</span>
-    <span></span>
-    <span v-if="paid" class="worth"></span>
+    <span class="pencil exact" :class="{ paid }" title="Must stand on the page exactly, once">{{
+      row.wanted.includes(m.text) ? (paid ? 'exactly once' : 'exact') : ''
+    }}</span>
     <span v-if="!i">lead</span>
     <button v-else class="link" type="button" @click="emit('lead', m.text)">Make it the lead</button>
     <button v-if="m.with" class="link" type="button" @click="emit('place', [m], '')">Back to the rule</button>
@@ -36,6 +49,30 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
       Separate
     </button>
   </div>
+  <template v-if="also.length">
+    <p class="sum soft">{{ alsoSum(row, also, alsoShare) }}</p>
+    <div v-for="f in also" :key="f.key" class="line member" data-also>
+      <span class="text" :title="f.members[0]!.text"
+        >{{ f.members[0]!.text
+        }}<template v-if="f.members.length > 1"> +{{ f.members.length - 1 }}</template></span
+      >
+      <span
+        class="num"
+        :class="{ off: f.uncounted > 0 }"
+        :title="f.uncounted ? notCounted(f.members[0]!.area) : ''"
+        >{{ figure(f.uncounted || f.members[0]!.volume) }}
+        <small v-if="f.members[0]!.area">{{ areas[f.members[0]!.area] }}</small></span
+      >
+      <span class="num">{{ figure(f.difficulty) }}</span>
+      <span class="num">{{ figure(f.position) }}</span>
+      <span class="num">{{ gainOf(f) }}</span>
+      <span v-if="paid" class="worth"></span>
+      <span class="pencil" title="Must stand on the page exactly, once">{{
+        row.wanted.includes(f.members[0]!.text) ? 'exactly once' : ''
+      }}</span>
+      <button class="link" type="button" @click="emit('choose', f.key, 'aside')">Dismiss</button>
+    </div>
+  </template>
 </template>
 
 <style scoped src="./line.css"></style>
@@ -61,6 +98,22 @@ const emit = defineEmits<{ lead: [text: string]; place: [phrases: BookPhrase[], 
 }
 .link {
   text-align: left;
+}
+.exact {
+  font-size: 12px;
+  text-align: right;
+}
+.exact.paid {
+  grid-column: span 2;
+}
+.off {
+  text-decoration: line-through;
+  text-decoration-color: var(--rule);
+}
+small {
+  display: inline-block;
+  font-size: 11px;
+  text-decoration: none;
 }
 @media (max-width: 1100px) {
   .member .text {

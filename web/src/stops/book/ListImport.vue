@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { useBookChanges } from '@/api/book'
+import { useBookChanges, type SearchArea } from '@/api/book'
 import type { ColumnRole, Layout } from '@/api/client'
 import { count, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
@@ -35,12 +35,23 @@ const roles: { role: ColumnRole; says: string }[] = [
   { role: 'difficulty', says: 'difficulty' },
   { role: 'position', says: 'position' },
   { role: 'address', says: 'URL' },
+  { role: 'area', says: 'area of the searches' },
+]
+
+/* Where the searches were counted, asked once for a list that does not say it itself. */
+const area = ref<SearchArea>('')
+const asksArea = computed(() => layout.value.roles.includes('volume') && !layout.value.roles.includes('area'))
+const areas: { area: SearchArea; says: string }[] = [
+  { area: '', says: 'not known' },
+  { area: 'town', says: 'the town' },
+  { area: 'state', says: 'the state' },
+  { area: 'country', says: 'the country' },
 ]
 
 async function run() {
   const file = props.file
   const report = await importList
-    .mutateAsync({ file, layout: layout.value, site: site.value })
+    .mutateAsync({ file, layout: layout.value, site: site.value, area: asksArea.value ? area.value : '' })
     .catch(() => null)
   if (!report?.import_id) return
   const says = site.value ? `List of ${site.value} imported` : `${plural(report.added, 'phrase')} added`
@@ -106,6 +117,14 @@ async function run() {
             <option v-for="s in preview.data.value.sites" :key="s.site" :value="s.site">
               phrases that {{ s.site }} is found for
             </option>
+          </select>
+        </label>
+        <label
+          v-if="asksArea"
+          title="“Near me” and other phrases without a place count only if their searches are the town’s"
+          >Searches of
+          <select v-model="area" name="area">
+            <option v-for="a in areas" :key="a.area" :value="a.area">{{ a.says }}</option>
           </select>
         </label>
         <label><input v-model="layout.heading" type="checkbox" /> The first row names the columns</label>

@@ -16,6 +16,10 @@ const row = (of: Partial<BookRow>): BookRow =>
     choice: { state: '', reason: '', lead: '' },
     members: [{ text: 'chimney sweep', volume: null }],
     conflict: [],
+    also: [],
+    under: '',
+    wanted: [],
+    uncounted: 0,
     ...of,
   }) as BookRow
 
@@ -82,7 +86,7 @@ describe('taking changes back', () => {
 describe('what is shown of a book', () => {
   const rows = [
     row({ key: 'kept', service: 'sweep', near_miss: true }),
-    row({ key: 'question', kept: false, intent: 'research' }),
+    row({ key: 'question', kept: false, intent: 'question' }),
     row({ key: 'dismissed', kept: false, intent: 'hire' }),
     row({ key: 'broad', kept: false, intent: 'broad', members: [{ text: 'soot', volume: 1 }] as never }),
   ]

@@ -26,8 +26,15 @@ export function useBookActions(client: Id, ground: () => Ground, families: () =>
     picked.value = next
   }
 
+  /** A row with the families that are folded under it: they ask for the same. */
+  const withAlso = (keys: string[]) => {
+    const also = new Map(families().map((f) => [f.key, f.also]))
+    return [...new Set(keys.flatMap((key) => [key, ...(also.get(key) ?? [])]))]
+  }
+
   /** Keeps or dismisses families, or leaves them to the rule again. */
-  async function say(keys: string[], state: FamilyChoice['state'], why = '') {
+  async function say(rows: string[], state: FamilyChoice['state'], why = '') {
+    const keys = withAlso(rows)
     const before = byChoice(keys, families())
     const ok = await choose.mutateAsync({ keys, state, reason: why, lead: '' }).catch(() => null)
     if (!ok) return

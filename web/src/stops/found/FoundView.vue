@@ -85,7 +85,7 @@ async function askSource() {
         <div class="filters">
           <select v-model="intent" aria-label="Intent">
             <option value="hire">ready to hire</option>
-            <option value="research">questions</option>
+            <option value="question">questions</option>
             <option value="brand">business names</option>
             <option value="elsewhere">elsewhere</option>
             <option value="broad">too broad</option>

@@ -6,7 +6,7 @@ import { count, moment, plural } from '@/parts/format'
 defineProps<{ sites: Found['sites'] }>()
 const intents = [
   { intent: 'hire', says: 'hire' },
-  { intent: 'research', says: 'questions' },
+  { intent: 'question', says: 'questions' },
   { intent: 'brand', says: 'businesses' },
   { intent: 'elsewhere', says: 'elsewhere' },
   { intent: 'broad', says: 'broad' },

@@ -69,6 +69,10 @@ const choices = computed(() =>
         <label>Currency <input v-model="form.money" class="field" name="money" maxlength="8" /></label>
       </div>
       <label
+        >Postcode or ZIP
+        <input v-model="form.postcode" class="field" name="postcode" maxlength="20" placeholder="not known" />
+      </label>
+      <label
         >Language of the phrases
         <select v-model="form.language" class="field" name="language">
           <option v-for="l in choices" :key="l.tag" :value="l.tag">{{ l.says }}</option>
@@ -81,6 +85,7 @@ const choices = computed(() =>
       <ServiceRows v-model="form.services" :money="form.money" />
       <h2 class="next">Places</h2>
       <PlaceRows v-model="form.places" />
+      <slot name="places" />
     </section>
     <section aria-label="Phrases">
       <label class="list">

@@ -3,7 +3,9 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Ground } from '@/api/client'
 import { useChanges, useClients } from '@/api/changes'
+import { useBusy } from '@/api/queries'
 import BusinessForm from './BusinessForm.vue'
+import CommunityList from './CommunityList.vue'
 import GroundLeaves from './GroundLeaves.vue'
 import PageList from './PageList.vue'
 import PastePage from './PastePage.vue'
@@ -14,6 +16,7 @@ const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
 const { measure } = useChanges(() => props.client)
 const { remove } = useClients()
+const busy = useBusy(() => props.client)
 
 const { form, save, error } = useBusinessForm(
   () => props.client,
@@ -41,12 +44,20 @@ async function deleteClient() {
       <span class="soft">Fields are saved when you leave them.</span>
       <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
       <p v-if="measure.error.value" class="mistake" role="alert">{{ measure.error.value.message }}</p>
-      <button class="press main" type="button" :disabled="measure.isPending.value" @click="measureNow">
+      <button
+        class="press main"
+        type="button"
+        :disabled="busy || measure.isPending.value"
+        @click="measureNow"
+      >
         Measure
       </button>
     </div>
     <ProposalLine :client="client" :ground="ground" />
     <BusinessForm v-model="form" @settled="save">
+      <template #places>
+        <CommunityList v-model="form.places" :client="client" @added="save" />
+      </template>
       <template #business>
         <h2 class="pages">Pages</h2>
         <PageList :client="client" :ground="ground" />

@@ -64,17 +64,6 @@ useEventListener(window, 'paste', paste)
   flex-direction: column;
   height: calc(100vh - var(--header));
 }
-.held {
-  position: relative;
-}
-/* Above the rows, and out of the pointer's way. */
-.held::after {
-  content: '';
-  position: absolute;
-  inset: 3px;
-  border: 1.5px dashed var(--pencil);
-  pointer-events: none;
-}
 .title {
   display: flex;
   gap: 18px;

@@ -4,6 +4,7 @@ import { emptyForm, placeOf, proposed, serviceOf, toBusiness, toForm, withPropos
 
 const business: Business = {
   name: 'Brindle & Ash',
+  postcode: '04101',
   trade: 'chimney care',
   phone: '207-555-0134',
   home_page: 'http://brindle.example/',

@@ -10,6 +10,7 @@ export interface Form {
   language: string
   customers: string
   money: string
+  postcode: string
   services: ServiceRow[]
   places: PlaceRow[]
   phrases: string
@@ -38,6 +39,7 @@ export const emptyForm = (): Form => ({
   language: 'en',
   customers: '',
   money: '$',
+  postcode: '',
   services: [emptyService()],
   places: [emptyPlace()],
   phrases: '',
@@ -54,6 +56,7 @@ export function toForm(b: Business): Form {
     language: b.language || 'en',
     customers: figure(b.customers),
     money: b.money ?? '',
+    postcode: b.postcode ?? '',
     services: [
       ...b.services.map((s) => ({
         name: s.name,
@@ -87,6 +90,7 @@ export function toBusiness(f: Form): Business {
     language: f.language,
     customers: amount(f.customers),
     money: f.money,
+    postcode: f.postcode,
     services: f.services
       .filter((s) => s.name.trim())
       .map((s) => ({ name: s.name.trim(), words: parts(s.words, ','), worth: amount(s.worth) })),

@@ -57,6 +57,7 @@ const fieldNames: Record<keyof Form, string> = {
   language: 'language',
   customers: 'customers per 100 visits',
   money: 'currency',
+  postcode: 'postcode',
   services: 'services',
   places: 'places',
   phrases: 'phrases',

@@ -44,7 +44,7 @@ const position = (e: Entry) => (paid(e) || e.part === 'typed' ? '—' : e.positi
           <a v-if="e.url" class="mono soft" :href="e.url" target="_blank" rel="noreferrer" :title="e.url">{{
             bare(e.url)
           }}</a>
-          <span v-else class="soft">no site</span>
+          <span v-else class="soft">no site known</span>
           <span class="soft says" :title="e.failure?.says || says(e)">
             <span v-if="e.failure" class="mistake">{{ e.failure.says }}</span>
             <template v-else>{{ says(e) }}</template>

@@ -3,24 +3,48 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Entry, Ground } from '@/api/client'
 import { useChanges } from '@/api/changes'
-import { useLineup } from '@/api/queries'
+import { useBusy, useLineup } from '@/api/queries'
 import { moment, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
+import { useEventListener } from '@vueuse/core'
+import { useFileDrop } from '@/parts/fileDrop'
+import { isField } from '@/parts/keys'
 import LineupPart from './LineupPart.vue'
+import ResultsImport from './ResultsImport.vue'
+import { fileOfPaste } from './results'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
 const { data: lineup, error } = useLineup(() => props.client)
 const { search, pasteRivals, take, measure } = useChanges(() => props.client)
+const busy = useBusy(() => props.client)
 const undo = useUndo()
+
+/* A page of results that was pasted, dropped or chosen, to be looked at before it is kept. */
+const copied = ref<File>()
+const picker = ref<HTMLInputElement>()
+const { over: held, on: drop } = useFileDrop<true>((data) => {
+  copied.value = data.files[0] ?? copied.value
+})
+function chosen() {
+  copied.value = picker.value?.files?.[0] ?? copied.value
+  if (picker.value) picker.value.value = ''
+}
+/** What is pasted anywhere but in a field is a page of results. */
+useEventListener(window, 'paste', (e: ClipboardEvent) => {
+  if (isField(e.target) || !e.clipboardData) return
+  copied.value = e.clipboardData.files[0] ?? fileOfPaste(e.clipboardData) ?? copied.value
+})
 
 const phrase = ref('')
 const pasted = ref('')
 const pasting = ref(false)
+/* The phrase over the results is the one that they were found for. */
 watch(
-  lineup,
-  (l) => {
-    if (!phrase.value) phrase.value = l?.phrase || l?.phrases[0] || ''
+  () => lineup.value?.recorded_at,
+  () => {
+    const l = lineup.value
+    phrase.value = l?.phrase || phrase.value || l?.phrases[0] || ''
   },
   { immediate: true },
 )
@@ -98,7 +122,7 @@ async function measureRivals() {
 </script>
 
 <template>
-  <main>
+  <main class="view" :class="{ held }" v-on="drop(true)">
     <form class="title" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>
@@ -116,6 +140,24 @@ async function measureRivals() {
       </datalist>
       <span v-if="conditions" class="soft conditions" :title="conditions">{{ conditions }}</span>
       <span v-else class="gap"></span>
+      <button
+        class="link"
+        type="button"
+        title="Or paste a copied page of results here, or drop a saved one"
+        @click="picker?.click()"
+      >
+        Add results
+      </button>
+      <input
+        ref="picker"
+        class="unseen"
+        type="file"
+        name="results"
+        tabindex="-1"
+        aria-label="A page of search results"
+        accept=".html,.htm,.mhtml,.mht,.txt,.csv"
+        @change="chosen"
+      />
       <button class="link" type="button" @click="pasting = !pasting">Paste addresses</button>
       <button
         v-if="lineup?.searchable"
@@ -129,21 +171,30 @@ async function measureRivals() {
         class="press"
         :class="{ main: entries.length }"
         type="button"
-        :disabled="measure.isPending.value"
+        :disabled="busy || measure.isPending.value"
         @click="measureRivals"
       >
         {{ rivals ? `Measure ${plural(rivals, 'rival')}` : 'Measure without rivals' }}
       </button>
     </form>
+    <ResultsImport
+      v-if="copied"
+      :key="copied.name + copied.size + copied.lastModified"
+      :client="client"
+      :file="copied"
+      :phrase="phrase"
+      @done="copied = undefined"
+    />
     <p v-if="error" class="mistake said">{{ error.message }}</p>
     <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
     <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
       <p v-if="!entries.length" class="empty">
         The search results will be listed here: who is found, who is a rival, and which top positions no
         business holds.
-        <template v-if="lineup?.searchable">Search for a phrase above, or paste</template>
-        <template v-else>Paste</template>
-        the addresses of the pages to beat.
+        <template v-if="lineup?.searchable">Search for a phrase above, or search</template>
+        <template v-else>Search</template>
+        in your browser, select the whole page of results, copy it and paste it here. A saved page (HTML,
+        MHTML) or a table (CSV) can be dropped. Or give the addresses of the pages to beat.
       </p>
       <label class="soft"
         >Rivals’ pages, one per line

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Column } from '@/api/client'
 import { useChanges } from '@/api/changes'
-import { useRun } from '@/api/queries'
+import { useBusy, useRun } from '@/api/queries'
 import { bare } from '@/parts/format'
 import PastePage from '../ground/PastePage.vue'
 import { cameIn, redirected, scriptOnly } from './reading'
@@ -16,6 +16,7 @@ const props = defineProps<{
   narrow: boolean
 }>()
 const { data: run } = useRun(() => props.client)
+const busy = useBusy(() => props.client)
 const { ignoreRobots, readPage } = useChanges(() => props.client)
 const refused = computed(() => props.column.failure?.code === 'robots_refuse')
 
@@ -51,6 +52,7 @@ const from = computed(() => redirected(props.column))
       v-if="refused && run"
       class="link"
       type="button"
+      :disabled="busy"
       @click="ignoreRobots.mutate({ run: run.id, url: column.url })"
     >
       Read it anyway
@@ -66,6 +68,7 @@ const from = computed(() => redirected(props.column))
         v-if="column.url && !narrow"
         class="link"
         type="button"
+        :disabled="busy"
         @click="readPage.mutate({ url: column.url, mode: 'rendered' })"
       >
         Read as rendered

@@ -1,12 +1,36 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Column, Placement, Sheet } from '@/api/client'
+import { figure } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import { groups } from '@/parts/slots'
 import type { Margin } from './margin'
 
-defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
+const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
 
 const total = (p?: Placement) => (p ? p.exact.total + p.loose.total : 0)
+/* The families whose members are shown. */
+const open = ref(new Set<string>())
+function fold(key: string) {
+  const next = new Set(open.value)
+  if (!next.delete(key)) next.add(key)
+  open.value = next
+}
+/** A member's exact occurrences as a mark: it has no loose ones of its own. */
+const exactly = (c: Column, f: number, m: number): Placement | undefined => {
+  const exact = c.families[f]?.members[m]
+  const nowhere = Object.fromEntries(Object.keys(exact ?? {}).map((slot) => [slot, 0])) as Placement['loose']
+  return exact && { exact, loose: nowhere, in_copy: 0 }
+}
+const stands = (c: Column, f: number, m: number) =>
+  Object.entries(c.families[f]?.members[m] ?? {}).some(([slot, n]) => slot !== 'links' && n > 0)
+
+/** The members to tell: those that are wanted, and those that stand exactly on some page. */
+const told = (f: number) =>
+  props.sheet.families[f]!.members.map((m, i) => ({ m, i })).filter(
+    ({ m, i }) => !i || m.wanted || props.sheet.columns.some((c) => stands(c, f, i)),
+  )
+
 /** The groups' shares of the mark's width. */
 const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 }
 </script>
@@ -21,37 +45,81 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
         </span>
       </td>
     </tr>
-    <tr v-for="(family, f) in sheet.families" :key="family.key">
-      <th scope="row" :title="family.members.join('\n')">
-        {{ family.lead }}
-        <span v-if="family.members.length > 1" class="soft">+{{ family.members.length - 1 }}</span>
-      </th>
-      <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
-          <button
-            v-if="c.reading_id"
-            class="cell"
-            :class="{ at: margin.shows('phrase', i, family.lead) }"
-            type="button"
-            data-cell="phrase"
-            :data-column="i"
-            :data-phrase="family.lead"
-            :data-figure="total(c.families[f])"
-            :aria-label="`${family.lead} on ${c.name}: ${total(c.families[f])}`"
-            @click="margin.open('phrase', i, family.lead)"
-          >
-            <PlacementMark v-if="!narrow || i === 0" :placement="c.families[f]" :tone="i ? 'rival' : 'ink'" />
-            <span class="end">{{ total(c.families[f]) }}</span>
-          </button>
-        </td>
-        <td v-if="i === 0" class="target">
-          <span class="cell">
-            <PlacementMark :wanted="sheet.target.wanted[f]?.slots" target />
-            <span class="end">{{ sheet.target.wanted[f]?.slots.length || '' }}</span>
+    <template v-for="(family, f) in sheet.families" :key="family.key">
+      <tr>
+        <th scope="row" :title="family.members.map((m) => m.text).join('\n')">
+          <span class="name">
+            <span class="text">{{ family.lead }}</span>
+            <button
+              v-if="family.members.length > 1"
+              class="link"
+              type="button"
+              :aria-expanded="open.has(family.key)"
+              :title="open.has(family.key) ? 'Hide its other forms' : 'Show its other forms'"
+              @click="fold(family.key)"
+            >
+              +{{ family.members.length - 1 }}
+            </button>
           </span>
-        </td>
+        </th>
+        <template v-for="(c, i) in sheet.columns" :key="i">
+          <td :class="{ rival: i > 0 }">
+            <button
+              v-if="c.reading_id"
+              class="cell"
+              :class="{ at: margin.shows('phrase', i, family.lead) }"
+              type="button"
+              data-cell="phrase"
+              :data-column="i"
+              :data-phrase="family.lead"
+              :data-figure="total(c.families[f])"
+              :aria-label="`${family.lead} on ${c.name}: ${total(c.families[f])}`"
+              @click="margin.open('phrase', i, family.lead)"
+            >
+              <PlacementMark
+                v-if="!narrow || i === 0"
+                :placement="c.families[f]"
+                :tone="i ? 'rival' : 'ink'"
+              />
+              <span class="end">{{ total(c.families[f]) }}</span>
+            </button>
+          </td>
+          <td v-if="i === 0" class="target">
+            <span class="cell">
+              <PlacementMark :wanted="sheet.target.wanted[f]?.slots" target />
+              <span class="end">{{ sheet.target.wanted[f]?.slots.length || '' }}</span>
+            </span>
+          </td>
+        </template>
+      </tr>
+      <template v-if="open.has(family.key)">
+        <tr v-for="{ m, i } in told(f)" :key="m.text" class="member" data-member>
+          <th scope="row" :title="m.also ? `${m.text}: also searched, with other words of hiring` : m.text">
+            <span class="name">
+              <span class="text">{{ m.text }}</span>
+              <span class="soft">{{ figure(m.searches) }}</span>
+            </span>
+          </th>
+          <template v-for="(c, x) in sheet.columns" :key="x">
+            <td :class="{ rival: x > 0 }">
+              <span v-if="c.reading_id" class="cell">
+                <PlacementMark
+                  v-if="!narrow || x === 0"
+                  :placement="exactly(c, f, i)"
+                  :tone="x ? 'rival' : 'ink'"
+                />
+                <span class="end">{{ exactly(c, f, i)?.exact.total }}</span>
+              </span>
+            </td>
+            <td v-if="x === 0" class="target">
+              <span v-if="i && m.wanted" class="cell" :class="stands(c, f, i) ? 'soft' : 'pencil'">
+                <span class="text">{{ stands(c, f, i) ? 'stands exactly' : 'once, exactly' }}</span>
+              </span>
+            </td>
+          </template>
+        </tr>
       </template>
-    </tr>
+    </template>
     <tr>
       <th scope="row">Made of</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
@@ -84,6 +152,30 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
 .legend td,
 .legend th {
   height: 25px;
+}
+.name {
+  display: flex;
+  gap: 6px;
+}
+.name .text {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.name .link,
+.name .soft {
+  flex: none;
+}
+.name .soft {
+  margin-left: auto;
+}
+.member th,
+.member td {
+  height: 28px;
+}
+.member th {
+  padding-left: 24px;
+  font-size: 12.5px;
+  color: var(--ink-soft);
 }
 .groups {
   display: flex;

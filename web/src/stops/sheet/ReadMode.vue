@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import type { Column, ReadMode } from '@/api/client'
 import { useChanges } from '@/api/changes'
-import { useRun } from '@/api/queries'
+import { useBusy } from '@/api/queries'
 import { cameIn, redirected } from './reading'
 
 /** How a page was read, and the choice of how it is to be read from now on. */
 const props = defineProps<{ column: Column; client: number }>()
 const { readPage } = useChanges(() => props.client)
-const { data: run } = useRun(() => props.client)
-const busy = computed(() => run.value?.state === 'running' || readPage.isPending.value)
+const reading = useBusy(() => props.client)
+const busy = computed(() => reading.value || readPage.isPending.value)
 
 const modes: { mode: ReadMode; says: string; tells: string }[] = [
   { mode: '', says: 'Automatic', tells: 'Rendered in a browser only if a script builds the page' },

@@ -1,0 +1,35 @@
+import { useMutation, useQueryClient } from '@tanstack/vue-query'
+import { useFollow } from './changes'
+import { api, asForm, binary, taken, type Id } from './client'
+import { keys } from './keys'
+
+/** Reading a page of search results: shown first, kept when it is said. */
+export function useResults(client: Id) {
+  const cache = useQueryClient()
+  const params = () => ({ params: { path: { client: client() } } })
+  const onSettled = useFollow(client)
+  return {
+    preview: useMutation({
+      mutationFn: (file: File) =>
+        taken(
+          api.POST('/api/clients/{client}/lineup/results/preview', {
+            ...params(),
+            body: { file: binary(file) },
+            bodySerializer: asForm,
+          }),
+        ),
+    }),
+    keep: useMutation({
+      mutationFn: ({ file, phrase }: { file: File; phrase: string }) =>
+        taken(
+          api.POST('/api/clients/{client}/lineup/results', {
+            ...params(),
+            body: { file: binary(file), phrase },
+            bodySerializer: asForm,
+          }),
+        ),
+      onSuccess: (lineup) => cache.setQueryData(keys.lineup(client()), lineup),
+      onSettled,
+    }),
+  }
+}

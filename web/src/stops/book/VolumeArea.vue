@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { useBookChanges, type SearchArea } from '@/api/book'
+import { plural } from '@/parts/format'
+
+/** Searches of which it is not known where they were counted: said once for all of them. */
+const props = defineProps<{ client: number; phrases: number }>()
+const { setArea } = useBookChanges(() => props.client)
+const choices: { area: SearchArea; says: string }[] = [
+  { area: 'town', says: 'the town' },
+  { area: 'state', says: 'the state' },
+  { area: 'country', says: 'the country' },
+]
+</script>
+
+<template>
+  <p class="area" data-area>
+    {{ plural(phrases, 'phrase') }} without a place, such as “near me”: their searches count only if they are
+    the town’s. They were counted in
+    <template v-for="(c, i) in choices" :key="c.area">
+      <template v-if="i">, </template>
+      <button
+        class="link"
+        type="button"
+        :disabled="setArea.isPending.value"
+        @click="setArea.mutate({ area: c.area })"
+      >
+        {{ c.says }}
+      </button>
+    </template>
+    <span v-if="setArea.error.value" class="mistake" role="alert">{{ setArea.error.value.message }}</span>
+  </p>
+</template>
+
+<style scoped>
+.area {
+  margin: 0;
+  padding: 4px var(--edge);
+  background: var(--pencil-wash);
+}
+</style>

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue'
+import { useBookChanges, type Verdict } from '@/api/book'
+import type { Book } from '@/api/client'
+import { plural } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+import { gainOf } from './family'
+import { saying, told, verdicts } from './words'
+
+/** Words that nothing is known of: judged by keys 1 to 5, from row to row. */
+const props = defineProps<{ client: number; words: Book['unfamiliar'] }>()
+const emit = defineEmits<{ show: [word: string] }>()
+const { judge } = useBookChanges(() => props.client)
+const undo = useUndo()
+
+const list = ref<HTMLElement>()
+const at = ref(0)
+
+async function go(to: number) {
+  at.value = Math.max(0, Math.min(props.words.length - 1, to))
+  await nextTick()
+  list.value?.querySelectorAll<HTMLElement>('li')[at.value]?.focus()
+}
+
+async function say(word: string, verdict: Verdict) {
+  if (judge.isPending.value) return
+  const book = await judge.mutateAsync({ word, verdict }).catch(() => null)
+  if (!book) return
+  undo.offer(saying(told(word, verdict), book.changed), () => judge.mutateAsync({ word, verdict: '' }))
+  await go(at.value) // the next word has come to this row
+}
+
+function press(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  const word = props.words[at.value]
+  const verdict = verdicts.find((v) => v.key === event.key)?.verdict
+  const step = { ArrowDown: 1, j: 1, ArrowUp: -1, k: -1 }[event.key]
+  if (word && verdict) void say(word.word, verdict)
+  else if (word && event.key === 'Enter') emit('show', word.word)
+  else if (step) void go(at.value + step)
+  else return
+  event.preventDefault()
+  event.stopPropagation() // the keys go to the stops elsewhere
+}
+defineExpose({ start: () => go(0) })
+</script>
+
+<template>
+  <section aria-label="Words to judge">
+    <h2>
+      Words to judge <span class="soft">{{ words.length }}</span>
+    </h2>
+    <p v-if="!words.length" class="soft">Every word is known.</p>
+    <template v-else>
+      <p class="soft hint">
+        They make phrases unsure, those with the most gain first. Keys <span class="kbd">1</span> to
+        <span class="kbd">5</span>, arrows to move, Enter shows the phrases.
+      </p>
+      <ol ref="list" data-unfamiliar @keydown="press">
+        <li
+          v-for="(w, i) in words"
+          :key="w.word"
+          :tabindex="i === at ? 0 : -1"
+          :class="{ now: i === at }"
+          :aria-current="i === at || undefined"
+          @focus="at = i"
+          @click="at = i"
+        >
+          <span class="word">
+            <b>{{ w.word }}</b>
+            <span class="soft"
+              >{{ plural(w.families, 'family', 'families')
+              }}<template v-if="w.gain >= 0.05">, +{{ gainOf(w) }}</template></span
+            >
+          </span>
+          <div v-if="i === at" class="now">
+            <span class="soft">{{ w.example }}</span>
+            <button
+              v-for="v in verdicts"
+              :key="v.key"
+              class="quiet verdict"
+              type="button"
+              tabindex="-1"
+              :disabled="judge.isPending.value"
+              @click.stop="say(w.word, v.verdict)"
+            >
+              <span class="kbd">{{ v.key }}</span> {{ v.says }}
+            </button>
+            <button class="link" type="button" tabindex="-1" @click.stop="say(w.word, 'ours')">
+              our service
+            </button>
+          </div>
+        </li>
+      </ol>
+    </template>
+    <p v-if="judge.error.value" class="mistake" role="alert">{{ judge.error.value.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 12px 0 2px;
+}
+.hint {
+  font-size: 12px;
+  margin: 0 0 4px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 46vh;
+  overflow-y: auto;
+}
+li {
+  padding: 3px 6px;
+  border-bottom: 1px solid var(--rule);
+  overflow-wrap: anywhere;
+  cursor: default;
+}
+li.now {
+  background: var(--pencil-wash);
+}
+li:focus-visible {
+  outline: 2px solid var(--pencil);
+  outline-offset: -2px;
+}
+.word {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+}
+.word .soft {
+  font-size: 12px;
+  white-space: nowrap;
+}
+div.now {
+  display: grid;
+  gap: 1px;
+  padding: 2px 0 4px;
+  font-size: 12.5px;
+}
+.verdict {
+  text-align: left;
+  padding: 1px 0;
+}
+.verdict:hover {
+  color: var(--pencil);
+}
+div.now .link {
+  justify-self: start;
+  margin-left: 24px;
+}
+</style>

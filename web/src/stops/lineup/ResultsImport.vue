@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useResults } from '@/api/results'
+import { figure, plural } from '@/parts/format'
+import { partNames, parts } from './results'
+
+/** A page of search results that was pasted, dropped or chosen: what was read of it, before it is kept. */
+const props = defineProps<{ client: number; file: File; phrase: string }>()
+const emit = defineEmits<{ done: [file: File] }>()
+const { preview, keep } = useResults(() => props.client)
+const asked = ref(props.phrase)
+
+watch(
+  () => props.file,
+  (file) => {
+    keep.reset()
+    preview.mutate(file)
+  },
+  { immediate: true },
+)
+
+const read = computed(() => preview.data.value)
+const counts = computed(() =>
+  parts
+    .map((p) => ({ p, n: read.value?.entries.filter((e) => e.part === p).length ?? 0 }))
+    .filter(({ n }) => n > 0)
+    .map(({ p, n }) => `${n} ${partNames[p]}`)
+    .join(', '),
+)
+
+async function use() {
+  const file = props.file
+  const ok = await keep.mutateAsync({ file, phrase: asked.value }).catch(() => null)
+  if (ok) emit('done', file)
+}
+</script>
+
+<template>
+  <section class="results" aria-label="Search results">
+    <p v-if="preview.error.value" class="mistake" role="alert">
+      {{ preview.error.value.message }}
+      <button class="link" type="button" @click="emit('done', file)">Close</button>
+    </p>
+    <p v-else-if="!read" class="soft">Reading {{ file.name }}…</p>
+    <template v-else>
+      <form class="acts" @submit.prevent="use">
+        <b data-read>{{ plural(read.entries.length, 'entry', 'entries') }} read:</b> {{ counts }}
+        <label>
+          searched for
+          <input v-model="asked" class="field" name="results_phrase" placeholder="phrase" />
+        </label>
+        <button class="press main" type="submit" :disabled="!asked.trim() || keep.isPending.value">
+          {{ keep.isPending.value ? 'Looking at the pages…' : 'Use these results' }}
+        </button>
+        <button class="link" type="button" @click="emit('done', file)">Cancel</button>
+        <span class="soft">Nothing is kept until then. It takes the place of the last search.</span>
+      </form>
+      <div class="scroll">
+        <table>
+          <tbody>
+            <tr v-for="(e, i) in read.entries" :key="i" :data-part="e.part">
+              <td class="soft">{{ partNames[e.part] }}</td>
+              <td class="num">{{ e.position || '' }}</td>
+              <td class="title" :title="e.title">{{ e.title }}</td>
+              <td class="mono" :title="e.url ?? e.domain ?? undefined">
+                {{ e.domain || '' }}<span v-if="!e.domain" class="soft">no site known</span>
+              </td>
+              <td class="num">{{ e.rating ? e.rating.toFixed(1) : '' }}</td>
+              <td class="num soft">{{ e.reviews === null ? '' : figure(e.reviews) }}</td>
+              <td class="soft">{{ e.phone }}</td>
+              <td class="soft">{{ e.years ? plural(e.years, 'year') : '' }}</td>
+            </tr>
+            <tr v-for="u in read.unread" :key="u">
+              <td class="mistake">not read</td>
+              <td colspan="7">{{ u }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-if="keep.error.value" class="mistake" role="alert">{{ keep.error.value.message }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.results {
+  padding: 10px var(--edge) 12px;
+  border-bottom: 1px solid var(--ink);
+  background: var(--pencil-wash);
+}
+p {
+  margin: 0;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+.field {
+  width: clamp(150px, 18vw, 240px);
+}
+.scroll {
+  max-height: 46vh;
+  overflow: auto;
+  margin-top: 8px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+td {
+  padding: 3px 14px 3px 0;
+  border-bottom: 1px solid var(--rule);
+  white-space: nowrap;
+}
+.title {
+  max-width: 420px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.num {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,21 @@
+import type { ResultPart } from '@/api/client'
+
+/** The parts of a page of results in their order, with what they are called. */
+export const partNames: Record<ResultPart, string> = {
+  paid: 'paid',
+  'map-sponsored': 'sponsored on the map',
+  map: 'map pack',
+  organic: 'organic',
+}
+export const parts = Object.keys(partNames) as ResultPart[]
+
+/**
+ * What was copied of a page of results, as a file: its HTML where that has links, for it tells
+ * the addresses, else its text.
+ */
+export function fileOfPaste(data: Pick<DataTransfer, 'getData'>): File | undefined {
+  const html = data.getData('text/html')
+  if (/<a\s[^>]*href/i.test(html)) return new File([html], 'pasted results.html', { type: 'text/html' })
+  const text = data.getData('text/plain')
+  return text.trim() ? new File([text], 'pasted results.txt', { type: 'text/plain' }) : undefined
+}
