@@ -5,7 +5,7 @@ PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build test lint bench api browser compiler agree shots clean
+.PHONY: demo build test lint bench api browser compiler agree shots clean lexicon
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -63,3 +63,7 @@ shots: build browser
 
 clean:
 	rm -rf bin data web/node_modules internal/server/dist/*
+
+# The towns and words that ship, made anew from their data sets.
+lexicon:
+	cd tools/lexicon && npm ci --ignore-scripts --no-audit --no-fund && npm run --silent build

@@ -120,7 +120,7 @@ func largeBook(ctx context.Context, a *app.App) (client int64, err error) {
 	for i := range scrolledFamilies - 1 {
 		fmt.Fprintf(&list, "%s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], i, i%900, i%70)
 	}
-	_, err = a.Book.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "")
+	_, err = a.Book.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "", "")
 	return g.ID, err
 }
 

@@ -30,7 +30,7 @@ func TestAccessible(t *testing.T) {
 		"/":    "Brindle & Ash Chimney",
 		"/new": "Save and find rivals",
 		fmt.Sprintf("/clients/%d/ground", client): "Services",
-		fmt.Sprintf("/clients/%d/book", client):   "Unknown words",
+		fmt.Sprintf("/clients/%d/book", client):   "Words to judge",
 		fmt.Sprintf("/clients/%d/found", client):  "in the first 20",
 		fmt.Sprintf("/clients/%d/lineup", client): "Lantern Street Sweeps",
 		sheet + "?show=made&column=0":             "Rivals share",

@@ -106,7 +106,9 @@ func TestFiguresAgree(t *testing.T) {
 			var args []string
 			for _, f := range sheet.Families {
 				for _, member := range f.Members {
-					args = append(args, "--phrase", member)
+					if !member.Also {
+						args = append(args, "--phrase", member.Text)
+					}
 				}
 			}
 			args = append(args, "--place", "Tarn Harbor, ME", "--url", address, file)
@@ -130,8 +132,13 @@ func TestFiguresAgree(t *testing.T) {
 			at := 0
 			for i, f := range c.Families {
 				exact := 0
-				for range sheet.Families[i].Members {
-					assert.Equal(t, m.Phrases[at].Loose["total"], f.Loose.Total, "%s: %s", address, m.Phrases[at].Phrase)
+				for k, member := range sheet.Families[i].Members {
+					if member.Also {
+						continue // of a family of its own
+					}
+					if k == 0 {
+						assert.Equal(t, m.Phrases[at].Loose["total"], f.Loose.Total, "%s: %s", address, m.Phrases[at].Phrase)
+					}
 					exact += m.Phrases[at].Exact["total"]
 					at++
 				}

@@ -96,9 +96,10 @@ func TestPhraseBook(t *testing.T) {
 
 	// A word is judged, and the book follows.
 	before := after.Sums["brand"]
-	word := after.Unfamiliar[0].Word
-	s.press("business name")
+	word := eval[string](s, `document.querySelector('[data-unfamiliar] b').textContent`)
+	s.keys("w1")
 	s.until(fmt.Sprintf(`![...document.querySelectorAll('[data-unfamiliar] b')].some(b => b.textContent === %q)`, word))
+	s.sees(fmt.Sprintf("“%s” is a business: ", word))
 	assert.Greater(t, get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Sums["brand"], before)
 
 	// What is picked is put on the sheet, and can be taken off again.

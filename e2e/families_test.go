@@ -98,13 +98,13 @@ func TestFamiliesByHand(t *testing.T) {
 	s.press("Close")
 
 	// A page is planned, another one claims the same families.
-	const plan = `document.querySelector('[aria-label="Add page for dryer vent cleaning"]')`
+	const plan = `document.querySelector('[aria-label="Add page for chimney cap fitting"]')`
 	s.click(plan)
 	s.until("!" + plan)
 	ground := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
 	require.Len(t, ground.Pages, 2)
 	s.open(fmt.Sprintf("/clients/%d/ground", client))
-	s.fill("[name=page_addresses]", "brindleandash.example/dryer-vent-cleaning brindleandash.example/vents/dryer-vent-cleaning.html shop")
+	s.fill("[name=page_addresses]", "brindleandash.example/chimney-cap-fitting brindleandash.example/caps/chimney-cap-fitting.html shop")
 	s.press("Add")
 	s.sees("no dot")
 	s.until(`document.querySelectorAll('[data-page]').length === 3`)
@@ -129,7 +129,7 @@ func TestFamiliesByHand(t *testing.T) {
 	sheet := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, added.ID))
 	require.NotEmpty(t, sheet.Families)
 	for _, f := range sheet.Families {
-		assert.Contains(t, f.Lead, "dryer")
+		assert.Contains(t, f.Lead, "cap")
 	}
 	assert.Equal(t, 500, sheet.Target.Words.Target, "home pages make no mark for a service page")
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, added.ID))

@@ -70,8 +70,9 @@ func TestWholePath(t *testing.T) {
 	s.fill("[name=hours]", "1")
 	eval[bool](s, `(document.querySelector('[name=hours]').blur(), true)`)
 	s.sees("1 hour up to here")
+	idle(t, p, int64(client))
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/run", client), nil))
-	s.until(`document.querySelector('[data-run=running]')`)
+	idle(t, p, int64(client))
 	s.until(`document.querySelector('[data-run=done]')`)
 	s.sees("changed by hand")
 
@@ -202,7 +203,7 @@ func TestPagesThatFail(t *testing.T) {
 	s.press("Use as rivals")
 	s.press("Measure 6 rivals")
 	s.until(`document.querySelector('[data-run=done]')`)
-	s.sees("6 of 7 pages not read")
+	s.measured("6 of 7 pages not read")
 	s.sees("thchimney.example asks programs not to read this page")
 	s.sees("harborflue.example answered 500")
 	s.sees("brindleandash.example answered 500 (internal server error)")
@@ -211,11 +212,11 @@ func TestPagesThatFail(t *testing.T) {
 	s.sees("brindleandash.example answered 404 (not found)")
 	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '381'`)
 	s.press("Try again")
-	s.sees("5 of 7 pages not read")
+	s.measured("5 of 7 pages not read")
 	s.until(`document.querySelector('[data-cell=seen]').dataset.figure === '1726'`)
 
 	s.press("Read it anyway")
-	s.sees("4 of 7 pages not read")
+	s.measured("4 of 7 pages not read")
 	s.sees("robots.txt ignored")
 
 	s.press("Paste the page")

@@ -16,6 +16,9 @@ import (
 	"testing"
 	"time"
 
+	"inktally/internal/store"
+	"inktally/internal/view"
+
 	"github.com/stretchr/testify/require"
 )
 
@@ -125,6 +128,15 @@ func send(t *testing.T, p *program, method, path string, body any) int {
 	require.NoError(t, err)
 	defer resp.Body.Close()
 	return resp.StatusCode
+}
+
+// idle waits until no page of a client is being read.
+func idle(t *testing.T, p *program, client int64) {
+	t.Helper()
+	require.Eventually(t, func() bool {
+		run := get[struct{ Run *view.Run }](t, p, fmt.Sprintf("/api/clients/%d/run", client)).Run
+		return run == nil || run.State != store.JobRunning
+	}, 40*time.Second, 30*time.Millisecond, "pages are still being read")
 }
 
 // brindle returns the id of the demo's main client and of its home page.

@@ -88,6 +88,13 @@ func (s *screen) sees(text string) {
 	s.until(fmt.Sprintf("document.body.innerText.includes(%q)", text))
 }
 
+// measured waits until the strip says a text of a run that is over: until then
+// it may say nearly the same.
+func (s *screen) measured(text string) {
+	s.t.Helper()
+	s.until(fmt.Sprintf("(e => e && e.innerText.includes(%q))(document.querySelector('[data-run=done]'))", text))
+}
+
 // slow lets every answer take its time.
 func (s *screen) slow(latency time.Duration) {
 	s.t.Helper()
@@ -132,6 +139,17 @@ func (s *screen) press(text string) {
 func (s *screen) click(find string) {
 	s.t.Helper()
 	s.until(fmt.Sprintf("(e => e && (e.click(), true))(%s)", find))
+}
+
+// keys types keys one after another, each of one letter or digit.
+func (s *screen) keys(keys string) {
+	s.t.Helper()
+	for _, k := range keys {
+		for _, kind := range []input.DispatchKeyEventType{"keyDown", "keyUp"} {
+			_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent, input.DispatchKeyEventParams{Type: kind, Key: string(k), Text: map[bool]string{true: string(k)}[kind == "keyDown"]})
+			require.NoError(s.t, err)
+		}
+	}
 }
 
 func (s *screen) value(css string) string {
