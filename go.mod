@@ -83,4 +83,7 @@ require (
 	modernc.org/memory v1.12.1 // indirect
 )
 
-ignore ./web/node_modules
+ignore (
+	./tools
+	./web/node_modules
+)
