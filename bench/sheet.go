@@ -3,6 +3,7 @@ package main
 import (
 	"context"
 	"fmt"
+	"io"
 	"strings"
 
 	"inktally/internal/app"
@@ -18,6 +19,10 @@ func (s serving) Get(_ context.Context, r fetch.Request) (fetch.Document, error)
 }
 
 func (s serving) Sheets(context.Context, fetch.Document) map[string]string { return nil }
+
+func (s serving) Sitemaps(context.Context, string) []string { return nil }
+
+func (s serving) Raw(context.Context, string, int) ([]byte, error) { return nil, io.EOF }
 
 // sheetBench compares a sheet of 8 columns in the server with the parsing of
 // one of its pages: with the pages at hand, and with all of them read anew

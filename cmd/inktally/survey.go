@@ -104,7 +104,7 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	if err != nil {
 		return out, err
 	}
-	found, err := survey.Visit(ctx, web, address, survey.Options{Most: s.most})
+	found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address, survey.Options{Most: s.most})
 	if err != nil {
 		return out, err
 	}
@@ -136,7 +136,7 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			fmt.Fprintln(warnings, "inktally:", says(err))
 			continue
 		}
-		found, err := survey.Visit(ctx, web, address, survey.Options{Most: s.most, Lightly: true})
+		found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address, survey.Options{Most: s.most, Lightly: true})
 		if err != nil {
 			fmt.Fprintln(warnings, "inktally:", says(err))
 			continue
@@ -153,7 +153,7 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 				out.Like[p.URL] = map[string]*string{}
 			}
 			like, _ := site.LikePage(p, rival.Pages, home.Name)
-			out.Like[p.URL][found.Domain] = view.OrNull(like.URL)
+			out.Like[p.URL][found.Domain] = view.OrNull(like.Page.URL)
 		}
 	}
 }

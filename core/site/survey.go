@@ -8,6 +8,10 @@ import (
 	"inktally/core/place"
 )
 
+// Rules is the version of the rules by which pages are judged: what was judged by an
+// older one is judged anew.
+const Rules = 1
+
 // Visited is a page of a site as it was visited.
 type Visited struct {
 	URL  string
@@ -55,6 +59,8 @@ type Survey struct {
 	// Places are the client's; Services its services, the main one first.
 	Places   []place.Place
 	Services []string
+	// Set is what a person said that pages are for, by their bare addresses.
+	Set map[string]Purpose
 	// Low are the words that a kind of page should have at least (rule 8.1).
 	Low func(Kind) int
 }
@@ -73,6 +79,10 @@ func (s Survey) Tree() Tree {
 	var t Tree
 	for i, v := range visited {
 		one := Surveyed{URL: v.URL, Purpose: PurposeOf(toldBy(v), s.Binder)}
+		if set, ok := s.Set[BareAddress(v.URL)]; ok {
+			set.Reason, set.Words = ByHand, nil
+			one.Purpose = set
+		}
 		if v.Page != nil {
 			one.Title, one.Words, one.Own = v.Page.Title, v.Page.Words.Seen, own[i].words
 		}

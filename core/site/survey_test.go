@@ -238,6 +238,6 @@ func TestLikePage(t *testing.T) {
 		}
 		like, ok := LikePage(p, rival, "Tarn Harbor")
 		require.Equal(t, expected != "", ok, path)
-		assert.Equal(t, expected, strings.TrimPrefix(like.URL, "https://brindle.example"), path)
+		assert.Equal(t, expected, strings.TrimPrefix(like.Page.URL, "https://brindle.example"), path)
 	}
 }

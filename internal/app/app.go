@@ -23,6 +23,7 @@ import (
 	"inktally/internal/app/runs"
 	"inktally/internal/app/sheet"
 	"inktally/internal/app/shelf"
+	"inktally/internal/app/surveys"
 	"inktally/internal/app/yardstick"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -44,10 +45,16 @@ type App struct {
 	db *store.DB
 }
 
+// Web brings pages, and what sites list of theirs.
+type Web interface {
+	readings.Fetcher
+	surveys.Lister
+}
+
 // Options are the parts of an App.
 type Options struct {
 	DB  *store.DB
-	Web readings.Fetcher
+	Web Web
 	// Renderer renders pages; nil if there is no browser.
 	Renderer readings.Renderer
 	// Search answers recorded searches; nil if there is no source.
@@ -72,17 +79,18 @@ func New(ctx context.Context, o Options) (*App, error) {
 		o.Now = time.Now
 	}
 	r := &readings.Readings{DB: o.DB, Web: o.Web, Renderer: o.Renderer, Now: o.Now}
-	s := &sheet.Sheet{DB: o.DB, Readings: r}
+	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Lists: o.Web, Now: o.Now}
+	s := &sheet.Sheet{DB: o.DB, Readings: r, Surveys: surveyed}
 	a := &App{
 		db: o.DB, Readings: r, Sheet: s,
 		Shelf:     &shelf.Shelf{DB: o.DB},
-		Ground:    &ground.Ground{DB: o.DB, Readings: r, Now: o.Now},
+		Ground:    &ground.Ground{DB: o.DB, Readings: r, Surveys: surveyed, Now: o.Now},
 		Book:      &book.Book{DB: o.DB, Readings: r, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Search: o.Search, Now: o.Now},
 		Plan:      &plan.Plan{DB: o.DB, Sheet: s},
 		Handoff:   &handoff.Handoff{Sheet: s, Now: o.Now},
 		Yardstick: &yardstick.Yardstick{DB: o.DB},
-		Runs:      runs.New(ctx, o.DB, r, o.Log, o.Now),
+		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),
 	}
 	if o.Beside {
 		return a, nil
@@ -111,7 +119,7 @@ func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.G
 	if err != nil {
 		return view.Ground{}, err
 	}
-	_, err = a.Runs.Measure(ctx, g.ID)
+	_, err = a.Runs.Start(ctx, g.ID, runs.What{Pages: true, Sites: true})
 	if _, told := fault.Of(err); err != nil && !told {
 		return view.Ground{}, err
 	}

@@ -59,6 +59,12 @@ func (w *web) Sheets(_ context.Context, doc fetch.Document) map[string]string {
 	return out
 }
 
+func (w *web) Sitemaps(context.Context, string) []string { return nil }
+
+func (w *web) Raw(_ context.Context, address string, _ int) ([]byte, error) {
+	return nil, fault.New(fault.NoSuchSite, address)
+}
+
 func (w *web) set(address, body string) {
 	w.mu.Lock()
 	defer w.mu.Unlock()

@@ -38,7 +38,7 @@ func (p *pen) Render(_ context.Context, r fetch.Request) (fetch.Document, error)
 
 const shell = `<div id=root></div><script src=a.js></script>`
 
-func openWith(t *testing.T, pages readings.Fetcher, drawer readings.Renderer) *app.App {
+func openWith(t *testing.T, pages app.Web, drawer readings.Renderer) *app.App {
 	db, err := store.Open(ctx, filepath.Join(t.TempDir(), "a.db"))
 	require.NoError(t, err)
 	a, err := app.New(ctx, app.Options{DB: db, Web: pages, Renderer: drawer})

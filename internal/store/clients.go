@@ -35,6 +35,8 @@ type Page struct {
 	// Service and Place are what it is for; empty is none of its own, and the
 	// home town.
 	Service, Place string
+	// ByHand tells that a person said what it is for; Surveyed that a survey added it.
+	ByHand, Surveyed bool
 }
 
 // Ground is what is known of a client.
@@ -194,7 +196,7 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 	return nil
 }
 
-const pageColumns = `id, client_id, kind, url, service, place`
+const pageColumns = `id, client_id, kind, url, service, place, by_hand, surveyed`
 
 // Pages returns the pages of a client, the home page first.
 func (t *Tx) Pages(client int64) ([]Page, error) {
@@ -203,7 +205,7 @@ func (t *Tx) Pages(client int64) ([]Page, error) {
 }
 
 func (p *Page) fields() []any {
-	return []any{&p.ID, &p.ClientID, &p.Kind, &p.URL, &p.Service, &p.Place}
+	return []any{&p.ID, &p.ClientID, &p.Kind, &p.URL, &p.Service, &p.Place, &p.ByHand, &p.Surveyed}
 }
 
 // Page returns a page of a client.
@@ -214,14 +216,14 @@ func (t *Tx) Page(client, id int64) (p Page, err error) {
 
 // AddPage adds a page to a client and returns its id.
 func (t *Tx) AddPage(p Page) (int64, error) {
-	return t.insert(`INSERT INTO pages (client_id, kind, url, service, place) VALUES (?, ?, ?, ?, ?)`,
-		p.ClientID, p.Kind, p.URL, p.Service, p.Place)
+	return t.insert(`INSERT INTO pages (client_id, kind, url, service, place, by_hand, surveyed) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+		p.ClientID, p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed)
 }
 
 // UpdatePage changes the address of a page and what it is for.
 func (t *Tx) UpdatePage(p Page) error {
-	return t.change(`UPDATE pages SET kind = ?, url = ?, service = ?, place = ? WHERE client_id = ? AND id = ?`,
-		p.Kind, p.URL, p.Service, p.Place, p.ClientID, p.ID)
+	return t.change(`UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ? WHERE client_id = ? AND id = ?`,
+		p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed, p.ClientID, p.ID)
 }
 
 // TakePageOff takes a page off a client; what was said of its targets is kept.
@@ -232,6 +234,33 @@ func (t *Tx) TakePageOff(client, id int64) error {
 // BringPageBack brings a page back that was taken off.
 func (t *Tx) BringPageBack(client, id int64) error {
 	return t.change(`UPDATE pages SET gone = 0 WHERE client_id = ? AND id = ? AND gone = 1`, client, id)
+}
+
+// What a survey took off may come back by one; what a person did, by a person.
+const goneBySurvey = 2
+
+// DropPage takes a page off a client because its site has it no more.
+func (t *Tx) DropPage(client, id int64) error {
+	return t.change(`UPDATE pages SET gone = ? WHERE client_id = ? AND id = ?`, goneBySurvey, client, id)
+}
+
+// ReturnPage brings back a page that its site has again.
+func (t *Tx) ReturnPage(p Page) error {
+	if err := t.UpdatePage(p); err != nil {
+		return err
+	}
+	return t.change(`UPDATE pages SET gone = 0 WHERE client_id = ? AND id = ?`, p.ClientID, p.ID)
+}
+
+// RemovedPages returns the pages that were taken off a client; Surveyed ones may
+// come back by a survey.
+func (t *Tx) RemovedPages(client int64) ([]Page, error) {
+	return all(t, func(r *sql.Rows, p *Page) error {
+		var gone int
+		err := r.Scan(append(p.fields(), &gone)...)
+		p.Surveyed = gone == goneBySurvey
+		return err
+	}, `SELECT `+pageColumns+`, gone FROM pages WHERE client_id = ? AND gone > 0`, client)
 }
 
 // SetPageURL changes the address of a page.

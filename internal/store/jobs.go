@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"database/sql"
 	"time"
 
@@ -33,15 +34,24 @@ type Job struct {
 	Items     []JobItem
 }
 
-// JobItem is one page of a run.
+// The kinds of a job's items.
+const (
+	ItemPage = "page"
+	ItemSite = "site"
+)
+
+// JobItem is one page of a run, or one site that it surveys.
 type JobItem struct {
 	Position int
+	Kind     string
 	Name     string
 	URL      string
 	State    string
 	// Fault is why it failed, nil if it did not.
 	Fault     *fault.Fault
 	ReadingID *int64
+	// Visited are the pages of a site that were read, Known those that are known.
+	Visited, Known int
 }
 
 // AddJob adds a running job with its items waiting and returns its id.
@@ -51,8 +61,8 @@ func (t *Tx) AddJob(j Job) (int64, error) {
 		return 0, err
 	}
 	for i, item := range j.Items {
-		_, err := t.exec(`INSERT INTO job_items (job_id, position, name, url, state) VALUES (?, ?, ?, ?, ?)`,
-			id, i, item.Name, item.URL, ItemWaiting)
+		_, err := t.exec(`INSERT INTO job_items (job_id, position, kind, name, url, state) VALUES (?, ?, ?, ?, ?, ?)`,
+			id, i, cmp.Or(item.Kind, ItemPage), item.Name, item.URL, ItemWaiting)
 		if err != nil {
 			return 0, err
 		}
@@ -66,8 +76,8 @@ func (t *Tx) SetItem(job int64, item JobItem) error {
 	if err != nil {
 		return err
 	}
-	return t.change(`UPDATE job_items SET state = ?, fault = ?, reading_id = ? WHERE job_id = ? AND position = ?`,
-		item.State, failed, item.ReadingID, job, item.Position)
+	return t.change(`UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ? WHERE job_id = ? AND position = ?`,
+		item.State, failed, item.ReadingID, item.Visited, item.Known, job, item.Position)
 }
 
 // EndJob ends a running job; items that were under way wait again.
@@ -104,12 +114,12 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 	j.StartedAt, j.EndedAt = parseStamp(started), parseStamp(ended)
 	j.Items, err = all(t, func(r *sql.Rows, i *JobItem) error {
 		var failed string
-		if err := r.Scan(&i.Position, &i.Name, &i.URL, &i.State, &failed, &i.ReadingID); err != nil {
+		if err := r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, &failed, &i.ReadingID, &i.Visited, &i.Known); err != nil {
 			return err
 		}
 		i.Fault, err = parseFault(failed)
 		return err
-	}, `SELECT position, name, url, state, fault, reading_id FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
+	}, `SELECT position, kind, name, url, state, fault, reading_id, visited, known FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
 	return j, err
 }
 
@@ -119,7 +129,7 @@ func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
 	rows, err := all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
 		SELECT url, fault FROM (
 			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
-			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.state IN (?, ?))
+			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.kind = 'page' AND i.state IN (?, ?))
 		WHERE age = 1 AND state = ?`, client, ItemDone, ItemFailed, ItemFailed)
 	if err != nil {
 		return nil, err

@@ -6,6 +6,7 @@ import (
 	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/intent"
+	"inktally/core/site"
 	"inktally/core/visits"
 )
 
@@ -146,4 +147,20 @@ func writeFault(f *fault.Fault) (string, error) {
 func asJSON(v any) (string, error) {
 	raw, err := json.Marshal(v)
 	return string(raw), err
+}
+
+// deadRow is a dead link of a site.
+type deadRow struct {
+	URL    string `json:"url"`
+	From   string `json:"from"`
+	Label  string `json:"label"`
+	Status int    `json:"status"`
+	Menu   bool   `json:"menu"`
+}
+
+// findingRow is what is wrong with a page of a site.
+type findingRow struct {
+	Type  site.FindingType `json:"type"`
+	URL   string           `json:"url"`
+	Words []string         `json:"words"`
 }

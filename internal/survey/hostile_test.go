@@ -40,7 +40,7 @@ func visit(t *testing.T, start string, o Options, serve func(w http.ResponseWrit
 	proxy, err := url.Parse(server.URL)
 	require.NoError(t, err)
 	web := fetch.New(fetch.Options{Proxy: proxy, Wait: func(context.Context, int, time.Duration) error { return nil }})
-	found, err := Visit(t.Context(), web, start, o)
+	found, err := Visit(t.Context(), Plain{web}, start, o)
 	return found, int(s.asked.Load()), err
 }
 

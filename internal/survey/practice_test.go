@@ -29,7 +29,7 @@ func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = web.Close() })
-	found, err := Visit(context.Background(), web.Fetcher(), address, Options{})
+	found, err := Visit(context.Background(), Plain{web.Fetcher()}, address, Options{})
 	require.NoError(t, err)
 	services, places := ground()
 	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places, Firm: "Brindle & Ash Chimney",

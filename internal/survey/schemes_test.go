@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"inktally/core/fault"
+	"inktally/core/page"
 	"inktally/internal/fetch"
 
 	"github.com/stretchr/testify/assert"
@@ -22,8 +23,10 @@ func (p pages) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
 	return fetch.Document{URL: final, ContentType: "text/html", Body: []byte("<title>Brindle</title><p>A page.")}, nil
 }
 
-func (p pages) Sheets(context.Context, fetch.Document) map[string]string { return nil }
-func (p pages) Sitemaps(context.Context, string) []string                { return nil }
+func (p pages) Page(_ context.Context, doc fetch.Document, _ bool) *page.Page {
+	return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType})
+}
+func (p pages) Sitemaps(context.Context, string) []string { return nil }
 func (p pages) Raw(_ context.Context, address string, _ int) ([]byte, error) {
 	return nil, fault.New(fault.NoSuchSite, address)
 }

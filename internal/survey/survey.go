@@ -22,7 +22,9 @@ import (
 // Web reads pages and sitemaps.
 type Web interface {
 	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
-	Sheets(ctx context.Context, doc fetch.Document) map[string]string
+	// Page reads a document that Get brought; lightly is without its style sheets. It is
+	// nil for what cannot be kept.
+	Page(ctx context.Context, doc fetch.Document, lightly bool) *page.Page
 	Sitemaps(ctx context.Context, site string) []string
 	Raw(ctx context.Context, address string, most int) ([]byte, error)
 }
@@ -193,18 +195,23 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
 	if lineup.Domain(doc.URL) != c.domain {
 		return // it leads to another site
 	}
-	src := page.Source{URL: doc.URL, ContentType: doc.ContentType}
-	if !c.options.Lightly {
-		src.Sheets = c.web.Sheets(ctx, doc)
-	}
-	p := page.Read(doc.Body, src)
-	if p.Warns(page.NotHTML) {
-		return
-	}
 	key := site.BareAddress(doc.URL)
 	c.mu.Lock()
-	t.final = key
 	_, had := c.found[key]
+	if had {
+		t.final = key
+	}
+	c.mu.Unlock()
+	if had {
+		return
+	}
+	p := c.web.Page(ctx, doc, c.options.Lightly)
+	if p == nil || p.Warns(page.NotHTML) {
+		return
+	}
+	c.mu.Lock()
+	t.final = key
+	_, had = c.found[key]
 	if !had {
 		v := site.Visited{URL: doc.URL, Page: p}
 		if canonical := p.Details().Canonical; canonical != "" {

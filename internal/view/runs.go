@@ -13,12 +13,15 @@ type Run struct {
 	Items    []RunItem `json:"items"`
 }
 
-// RunItem is one page of a run.
+// RunItem is one page of a run, or one site that it surveys.
 type RunItem struct {
+	Kind    string   `json:"kind" enum:"page,site"`
 	Name    string   `json:"name"`
 	URL     string   `json:"url"`
 	State   string   `json:"state" enum:"waiting,reading,done,failed"`
 	Failure *Failure `json:"failure" doc:"Why it could not be read, null if it was"`
+	Visited int      `json:"visited" doc:"Pages of a site that were read"`
+	Known   int      `json:"known" doc:"Pages of a site that are known"`
 }
 
 // Filed tells what became of a page that was found in the files of a user.

@@ -58,7 +58,10 @@ func of(tx *store.Tx, id int64) (store.ClientFigures, error) {
 	if err != nil {
 		return f, err
 	}
-	rivals := k.RivalEntries()
+	beside, err := client.LoadBeside(tx, k)
+	if err != nil {
+		return f, err
+	}
 	for _, p := range k.Pages {
 		if p.Kind == site.Home && f.Lead == "" {
 			f.Lead = lead(k, p.ID)
@@ -71,8 +74,8 @@ func of(tx *store.Tx, id int64) (store.ClientFigures, error) {
 			figures.Words = &words.Seen
 		}
 		var counted []int
-		for _, e := range rivals {
-			if r, ok := readings[e.URL]; ok && r.Facts.Whole() && site.Like(p.Kind, e.URL) {
+		for _, b := range beside.Of(p) {
+			if r, ok := readings[b.URL]; ok && b.URL != "" && r.Facts.Whole() && b.Counts(p.Kind) {
 				counted = append(counted, r.Facts.Words.Seen)
 			}
 		}

@@ -17,6 +17,7 @@ import (
 	"inktally/internal/app/client"
 	"inktally/internal/app/figures"
 	"inktally/internal/app/readings"
+	"inktally/internal/app/surveys"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -25,6 +26,7 @@ import (
 type Ground struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Surveys  *surveys.Surveys
 	Now      func() time.Time
 }
 
@@ -144,6 +146,9 @@ func renamed[T any](had, now []T, name func(T) string) map[string]string {
 
 // Get returns what is known of a client.
 func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error) {
+	if err := g.Surveys.Refresh(ctx, id); err != nil {
+		return out, err
+	}
 	if err := figures.Refresh(ctx, g.DB); err != nil {
 		return out, err
 	}

@@ -73,6 +73,7 @@ func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraf
 func draftOn(k *client.Known, p store.Page, d view.PageDraft) (store.Page, error) {
 	wasHome := p.Kind == site.Home
 	p.URL, p.Kind, p.Service, p.Place = "", site.Kind(d.Kind), text.Collapse(d.Service), text.Collapse(d.Place)
+	p.ByHand = d.Kind != ""
 	home := k.Home().Name
 	if d.URL != "" {
 		address, err := fetch.Address(d.URL)

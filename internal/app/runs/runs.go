@@ -1,5 +1,6 @@
-// Package runs reads a client's pages and its rivals' in the background: with
-// progress, page by page, stopped and gone on with at any time.
+// Package runs reads a client's pages and its rivals', and surveys their sites, in
+// the background: with progress, page by page, stopped and gone on with at any
+// time.
 package runs
 
 import (
@@ -10,23 +11,30 @@ import (
 	"time"
 
 	"inktally/core/fault"
+	"inktally/core/lineup"
 	"inktally/core/reading"
 	"inktally/internal/app/client"
 	"inktally/internal/app/figures"
 	"inktally/internal/app/readings"
+	"inktally/internal/app/surveys"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
 	"golang.org/x/sync/errgroup"
 )
 
-// SideBySide is how many pages are read at the same time.
-const SideBySide = 4
+// SideBySide is how many pages are read at the same time, sitesAtOnce how many
+// sites are surveyed.
+const (
+	SideBySide  = 4
+	sitesAtOnce = 3
+)
 
 // Runs runs measuring jobs over one store.
 type Runs struct {
 	db       *store.DB
 	readings *readings.Readings
+	surveys  *surveys.Surveys
 	log      *slog.Logger
 	now      func() time.Time
 	hub      hub
@@ -40,8 +48,8 @@ type Runs struct {
 }
 
 // New returns runs.
-func New(ctx context.Context, db *store.DB, r *readings.Readings, log *slog.Logger, now func() time.Time) *Runs {
-	runs := &Runs{db: db, readings: r, log: log, now: now, stops: map[int64]context.CancelFunc{}}
+func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, log *slog.Logger, now func() time.Time) *Runs {
+	runs := &Runs{db: db, readings: r, surveys: s, log: log, now: now, stops: map[int64]context.CancelFunc{}}
 	runs.running, runs.end = context.WithCancel(context.WithoutCancel(ctx))
 	return runs
 }
@@ -55,7 +63,7 @@ func (r *Runs) Close() {
 func runOf(j store.Job) view.Run {
 	r := view.Run{ID: j.ID, ClientID: j.ClientID, State: j.State, Started: j.StartedAt, Items: []view.RunItem{}}
 	for _, i := range j.Items {
-		r.Items = append(r.Items, view.RunItem{Name: i.Name, URL: i.URL, State: i.State, Failure: view.FailureOf(i.Fault)})
+		r.Items = append(r.Items, view.RunItem{Kind: i.Kind, Name: i.Name, URL: i.URL, State: i.State, Failure: view.FailureOf(i.Fault), Visited: i.Visited, Known: i.Known})
 		switch i.State {
 		case store.ItemDone:
 			r.Done++
@@ -66,8 +74,25 @@ func runOf(j store.Job) view.Run {
 	return r
 }
 
+// What says what a run does.
+type What struct {
+	// Pages reads the client's pages and those that they are compared with, Sites
+	// surveys its site and its rivals'.
+	Pages, Sites bool
+}
+
 // Measure starts a run over the client's pages and its rivals'.
 func (r *Runs) Measure(ctx context.Context, id int64) (view.Run, error) {
+	return r.Start(ctx, id, What{Pages: true})
+}
+
+// Survey starts a run over the client's site and its rivals'.
+func (r *Runs) Survey(ctx context.Context, id int64) (view.Run, error) {
+	return r.Start(ctx, id, What{Sites: true})
+}
+
+// Start starts a run.
+func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error) {
 	job := store.Job{ClientID: id, StartedAt: r.now()}
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
 		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning {
@@ -77,13 +102,13 @@ func (r *Runs) Measure(ctx context.Context, id int64) (view.Run, error) {
 		if err != nil {
 			return err
 		}
-		for _, p := range k.Pages {
-			if p.URL != "" {
-				job.Items = append(job.Items, store.JobItem{Name: k.Client.Name, URL: p.URL})
+		if what.Pages {
+			if job.Items, err = pagesOf(tx, k); err != nil {
+				return err
 			}
 		}
-		for _, e := range k.RivalEntries() {
-			job.Items = append(job.Items, store.JobItem{Name: e.Name, URL: e.URL})
+		if what.Sites {
+			job.Items = append(job.Items, sitesOf(k)...)
 		}
 		if len(job.Items) == 0 {
 			return fault.New(fault.NothingToRead)
@@ -95,6 +120,52 @@ func (r *Runs) Measure(ctx context.Context, id int64) (view.Run, error) {
 		return view.Run{}, err
 	}
 	return r.start(ctx, id, job.ID)
+}
+
+// pagesOf are the pages that a run reads: the client's, those of its lineup's
+// rivals, and the pages of these that others of the client's are compared with.
+func pagesOf(tx *store.Tx, k *client.Known) (items []store.JobItem, err error) {
+	had := map[string]bool{}
+	add := func(name, url string) {
+		if url != "" && !had[url] {
+			had[url] = true
+			items = append(items, store.JobItem{Kind: store.ItemPage, Name: name, URL: url})
+		}
+	}
+	for _, p := range k.Pages {
+		add(k.Client.Name, p.URL)
+	}
+	for _, e := range k.RivalEntries() {
+		add(e.Name, e.URL)
+	}
+	beside, err := client.LoadBeside(tx, k)
+	if err != nil {
+		return nil, err
+	}
+	for _, p := range k.Pages {
+		for _, b := range beside.Of(p) {
+			add(b.Entry.Name, b.URL)
+		}
+	}
+	return items, nil
+}
+
+// sitesOf are the sites that a run surveys, each once.
+func sitesOf(k *client.Known) (items []store.JobItem) {
+	had := map[string]bool{}
+	add := func(name, url string) {
+		if domain := lineup.Domain(url); domain != "" && !had[domain] {
+			had[domain] = true
+			items = append(items, store.JobItem{Kind: store.ItemSite, Name: name, URL: url})
+		}
+	}
+	if home, err := client.HomePage(k.Pages); err == nil {
+		add(k.Client.Name, home.URL)
+	}
+	for _, e := range k.RivalEntries() {
+		add(e.Name, e.URL)
+	}
+	return items
 }
 
 // Resume goes on with a run that was stopped or broken off, and tries what
@@ -281,20 +352,10 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 		r.log.Error("a run could not be loaded", "job", id, "error", err)
 		return
 	}
-	var group errgroup.Group
-	group.SetLimit(SideBySide)
-	for _, item := range job.Items {
-		if item.State == store.ItemDone {
-			continue
-		}
-		group.Go(func() error {
-			if running.Err() == nil {
-				r.readItem(running, keep, client, id, item, modes[item.URL])
-			}
-			return nil
-		})
-	}
-	_ = group.Wait()
+	r.each(running, job, store.ItemPage, SideBySide, func(item store.JobItem) {
+		r.readItem(running, keep, client, id, item, modes[item.URL])
+	})
+	r.each(running, job, store.ItemSite, sitesAtOnce, func(item store.JobItem) { r.surveyItem(running, keep, client, id, item) })
 	if err := figures.Refresh(keep, r.db); err != nil {
 		r.log.Error("the figures of lists could not be kept", "error", err)
 	}
@@ -302,11 +363,36 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 	if running.Err() != nil {
 		state = store.JobStopped
 	}
-	err = r.db.Write(keep, func(tx *store.Tx) error { return tx.EndJob(id, state, r.now()) })
+	err = r.db.Write(keep, func(tx *store.Tx) error {
+		if state == store.JobDone {
+			if err := tx.DropAnswers(id); err != nil {
+				return err
+			}
+		}
+		return tx.EndJob(id, state, r.now())
+	})
 	if err != nil {
 		r.log.Error("a run could not be ended", "job", id, "error", err)
 	}
 	r.publish(keep, client, id)
+}
+
+// each does what is left of a job's items of a kind, so many side by side.
+func (r *Runs) each(running context.Context, job store.Job, kind string, limit int, do func(store.JobItem)) {
+	var group errgroup.Group
+	group.SetLimit(limit)
+	for _, item := range job.Items {
+		if item.State == store.ItemDone || item.Kind != kind {
+			continue
+		}
+		group.Go(func() error {
+			if running.Err() == nil {
+				do(item)
+			}
+			return nil
+		})
+	}
+	_ = group.Wait()
 }
 
 // readItem reads one page of a job. A page that fails says why; the rest of

@@ -15,6 +15,7 @@ import (
 	"inktally/core/target"
 	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
+	"inktally/internal/app/surveys"
 	"inktally/internal/store"
 	"inktally/internal/wording"
 )
@@ -23,6 +24,7 @@ import (
 type Sheet struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Surveys  *surveys.Surveys
 }
 
 // Comparison is one page of a client beside the pages of its rivals.
@@ -49,6 +51,7 @@ type Comparison struct {
 // Side is a page in a comparison: the client's or a rival's.
 type Side struct {
 	Entry   store.Entry // of a rival
+	Beside  client.BesidePage
 	Name    string
 	URL     string
 	Reading *store.Reading
@@ -65,10 +68,14 @@ type loaded struct {
 	choices  map[string]target.Choice
 	failures map[string]*fault.Fault
 	modes    map[string]store.ReadMode
+	beside   *client.Beside
 }
 
 // Compare loads and measures a page of a client and its rivals.
 func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, error) {
+	if err := s.Surveys.Refresh(ctx, id); err != nil {
+		return nil, err
+	}
 	var l loaded
 	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		if l.page, err = tx.Page(id, pageID); err != nil {
@@ -86,7 +93,10 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 		if l.failures, err = tx.Failures(id); err != nil {
 			return err
 		}
-		l.modes, err = tx.ReadModes(id)
+		if l.modes, err = tx.ReadModes(id); err != nil {
+			return err
+		}
+		l.beside, err = client.LoadBeside(tx, l.known)
 		return err
 	})
 	if err != nil {
@@ -103,12 +113,12 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 		return nil, err
 	}
 	c.Client.Name, c.Client.URL = c.Known.Client.Name, l.page.URL
-	for _, e := range c.RivalEntries() {
-		side, err := s.side(ctx, c, &l, e.URL)
+	for _, b := range l.beside.Of(l.page) {
+		side, err := s.side(ctx, c, &l, b.URL)
 		if err != nil {
 			return nil, err
 		}
-		side.Entry, side.Name = e, e.Name
+		side.Entry, side.Name, side.Beside = b.Entry, b.Entry.Name, b
 		c.Rivals = append(c.Rivals, side)
 	}
 	c.aim(l.choices)
@@ -119,7 +129,7 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) (*Side, error) {
 	side := &Side{URL: key, Failed: l.failures[key], Mode: l.modes[key].Mode}
 	r, ok := l.latest[key]
-	if !ok {
+	if !ok || key == "" {
 		return side, nil
 	}
 	p, err := s.Readings.Page(ctx, r)
@@ -232,8 +242,9 @@ func (c *Comparison) Counted() []*Side {
 	return out
 }
 
-// Like tells whether a rival's page is comparable with the client's.
-func (c *Comparison) Like(r *Side) bool { return site.Like(c.Page.Kind, r.URL) }
+// Like tells whether a rival's page is comparable with the client's: what a person
+// or a survey said it is, else by its address.
+func (c *Comparison) Like(r *Side) bool { return r.Beside.Counts(c.Page.Kind) }
 
 // Display writes a phrase as it would stand in a text: places with their
 // capitals, its first letter large.

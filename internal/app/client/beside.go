@@ -1,0 +1,125 @@
+package client
+
+import (
+	"slices"
+
+	"inktally/core/lineup"
+	"inktally/core/site"
+	"inktally/internal/store"
+)
+
+// Beside tells which pages of rivals stand beside a client's pages (rule 6.3).
+type Beside struct {
+	known   *Known
+	rivals  []store.Entry
+	sites   map[string]store.Site
+	choices map[int64]map[string]string // by page and domain: the address that a person said
+}
+
+// BesidePage is a rival's page beside one of the client's.
+type BesidePage struct {
+	Entry store.Entry
+	// URL is the page's address; empty if the rival has none like the client's, as far
+	// as its site is known.
+	URL string
+	// Reason is why it is the comparable one, empty where the site was not surveyed or
+	// a person said so; RunnerUp the next best page, empty for none.
+	Reason   site.LikeReason
+	RunnerUp string
+	// Chosen tells that a person said which page it is, or that there is none.
+	Chosen bool
+	// Surveyed tells that the rival's site is known.
+	Surveyed bool
+}
+
+// Counts tells whether the page is comparable with one of a kind: what a person or a
+// survey said it is, else by its address.
+func (b BesidePage) Counts(kind site.Kind) bool {
+	return b.Chosen || b.Reason != "" || site.Like(kind, b.URL)
+}
+
+// LoadBeside loads what is known of rivals' sites.
+func LoadBeside(tx *store.Tx, k *Known) (*Beside, error) {
+	b := &Beside{known: k, rivals: k.RivalEntries(), choices: map[int64]map[string]string{}}
+	var err error
+	if b.sites, err = tx.Sites(k.Client.ID); err != nil {
+		return nil, err
+	}
+	choices, err := tx.LikeChoices(k.Client.ID)
+	for _, c := range choices {
+		if b.choices[c.PageID] == nil {
+			b.choices[c.PageID] = map[string]string{}
+		}
+		b.choices[c.PageID][c.Domain] = c.URL
+	}
+	return b, err
+}
+
+// Site is a site that was surveyed, by an address of it.
+func (b *Beside) Site(address string) (store.Site, bool) {
+	s, ok := b.sites[lineup.Domain(address)]
+	return s, ok
+}
+
+// Of are the pages of rivals that stand beside a page of the client, in the order
+// of the lineup. The home page stands beside the pages that were found; so does
+// every page as long as a rival's site is not known.
+func (b *Beside) Of(p store.Page) []BesidePage {
+	out := make([]BesidePage, 0, len(b.rivals))
+	for _, e := range b.rivals {
+		out = append(out, b.one(p, e))
+	}
+	return out
+}
+
+func (b *Beside) one(p store.Page, e store.Entry) BesidePage {
+	out := BesidePage{Entry: e, URL: e.URL}
+	s, surveyed := b.sites[lineup.Domain(e.URL)]
+	out.Surveyed = surveyed
+	if said, ok := b.choices[p.ID][lineup.Domain(e.URL)]; ok {
+		out.URL, out.Chosen = said, true
+		return out
+	}
+	if !surveyed || !p.Kind.HasWordTarget() {
+		return out
+	}
+	of := site.Surveyed{Purpose: site.Purpose{Kind: p.Kind, Service: p.Service, Place: p.Place}}
+	like, ok := site.LikePage(of, s.Tree(), b.known.Home().Name)
+	if like.RunnerUp != nil {
+		out.RunnerUp = like.RunnerUp.URL
+	}
+	if p.Kind == site.Home {
+		if ok && like.Page.URL != e.URL {
+			out.RunnerUp = like.Page.URL // what was found counts, be it another page of the site
+		}
+		return out
+	}
+	out.URL, out.Reason = "", ""
+	if ok {
+		out.URL, out.Reason = like.Page.URL, like.Reason
+	}
+	return out
+}
+
+// Have counts the rivals that have a page like one of the client's, and those whose
+// sites are known.
+func Have(list []BesidePage) (have, known int) {
+	for _, b := range list {
+		if b.Surveyed || b.Chosen {
+			known++
+			if b.URL != "" {
+				have++
+			}
+		}
+	}
+	return have, known
+}
+
+// Find is the one of a rival's pages by its lineup entry, nil for none.
+func Find(list []BesidePage, entry int64) *BesidePage {
+	i := slices.IndexFunc(list, func(b BesidePage) bool { return b.Entry.ID == entry })
+	if i < 0 {
+		return nil
+	}
+	return &list[i]
+}

@@ -1,0 +1,41 @@
+package runs
+
+import (
+	"context"
+	"errors"
+	"sync"
+	"time"
+
+	"inktally/internal/app/surveys"
+	"inktally/internal/store"
+)
+
+// told is how often the progress of a survey is told at most.
+const told = 200 * time.Millisecond
+
+// surveyItem surveys one site of a job. One that fails says why; the rest of the
+// run goes on.
+func (r *Runs) surveyItem(running, keep context.Context, client, job int64, item store.JobItem) {
+	item.State, item.Fault, item.Visited, item.Known = store.ItemReading, nil, 0, 0
+	r.setItem(keep, client, job, item)
+	var mu sync.Mutex
+	var last time.Time
+	err := r.surveys.Visit(running, surveys.Job{Client: client, ID: job, URL: item.URL, Seen: func(visited, known int) {
+		mu.Lock()
+		defer mu.Unlock()
+		item.Visited, item.Known = max(item.Visited, visited), max(item.Known, known)
+		if now := r.now(); now.Sub(last) >= told {
+			last = now
+			r.setItem(keep, client, job, item)
+		}
+	}})
+	switch {
+	case err == nil:
+		item.State = store.ItemDone
+	case errors.Is(err, context.Canceled):
+		item.State = store.ItemWaiting
+	default:
+		item.State, item.Fault = store.ItemFailed, r.why(item, err)
+	}
+	r.setItem(keep, client, job, item)
+}
