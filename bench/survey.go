@@ -73,7 +73,7 @@ func sitePage(i int) string {
 func surveyed(n int) site.Survey {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}
 	services := []intent.Service{{Name: "chimney sweep"}, {Name: "flue liner installation"}}
-	s := site.Survey{Places: places, Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services),
+	s := site.Survey{Places: places, Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts),
 		Services: []string{"chimney sweep", "flue liner installation"}, Low: func(site.Kind) int { return 500 }}
 	for i := range n {
 		address := fmt.Sprintf("https://site.example/%d/", i)

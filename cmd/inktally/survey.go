@@ -113,7 +113,7 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	}
 	rules := target.StandardRules()
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
-		Binder: site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services),
+		Binder: site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services, intent.ListsOfServices(s.language, services).Acts),
 		Low:    func(k site.Kind) int { return rules.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)

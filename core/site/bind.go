@@ -1,6 +1,7 @@
 package site
 
 import (
+	"maps"
 	"slices"
 
 	"inktally/core/intent"
@@ -17,12 +18,15 @@ type Binder struct {
 	services []bound
 	places   []placeForm        // the longest names first: North Tarn before Tarn
 	weights  map[string]float64 // by stem: what it tells of one service
+	acts     actWords
+	towns    Towns // of a gazetteer, nil if there is none
 }
 
 // bound is a service with its forms as stems.
 type bound struct {
 	name  string
 	forms [][]string
+	acts  map[int]bool // of all its forms: what is done to a thing that a form names alone
 }
 
 // placeForm is a place by one of its forms.
@@ -31,9 +35,10 @@ type placeForm struct {
 	form []string
 }
 
-// NewBinder makes a binder of a client's services and places.
-func NewBinder(lang phrase.Language, services []intent.Service) *Binder {
-	b := &Binder{lang: lang, weights: map[string]float64{}}
+// NewBinder makes a binder of a client's services and places; acts are the general words
+// of acts, as intent.Lists has them.
+func NewBinder(lang phrase.Language, services []intent.Service, acts []string) *Binder {
+	b := &Binder{lang: lang, weights: map[string]float64{}, acts: newActWords(lang, acts)}
 	if home, ok := place.Home(lang.Places); ok {
 		b.home = home.Name
 	}
@@ -46,7 +51,7 @@ func NewBinder(lang phrase.Language, services []intent.Service) *Binder {
 	}
 	slices.SortStableFunc(b.places, func(a, b placeForm) int { return len(b.form) - len(a.form) })
 	for _, s := range services {
-		one := bound{name: s.Name}
+		one := bound{name: s.Name, acts: map[int]bool{}}
 		seen := map[string]bool{}
 		for _, form := range s.Forms() {
 			var stems []string
@@ -58,6 +63,7 @@ func NewBinder(lang phrase.Language, services []intent.Service) *Binder {
 			}
 			if len(stems) > 0 {
 				one.forms = append(one.forms, stems)
+				maps.Copy(one.acts, b.acts.parted(stems).acts)
 			}
 		}
 		for stem := range seen {
@@ -77,25 +83,12 @@ const enough = 0.5
 // Service is the service that a text names, empty for none and for several alike: the
 // one of which the most telling words stand in it.
 func (b *Binder) Service(s string) string {
-	has := map[string]bool{}
-	for _, t := range b.lang.Reads(text.Tokens(s)) {
-		has[b.lang.Stem(t)] = true
-	}
+	said := b.saying(s)
 	best, second, name := 0.0, 0.0, ""
 	for _, service := range b.services {
 		score := 0.0
 		for _, form := range service.forms {
-			held, all := 0.0, 0.0
-			for _, stem := range form {
-				all += b.weights[stem]
-				if has[stem] {
-					held += b.weights[stem]
-				}
-			}
-			if share := held / all; share >= enough {
-				// Of two forms that stand whole the one with more words tells more.
-				score = max(score, share+held/100)
-			}
+			score = max(score, b.score(form, service.acts, said))
 		}
 		switch {
 		case score > best:
@@ -108,6 +101,64 @@ func (b *Binder) Service(s string) string {
 		return ""
 	}
 	return name
+}
+
+// saying is what a text says, as stems: all of them, what is done to which thing, and
+// whether it names a thing that none of the services have.
+type saying struct {
+	has    map[string]bool
+	work   work
+	others bool
+}
+
+func (b *Binder) saying(s string) saying {
+	out := saying{has: map[string]bool{}}
+	var stems []string
+	for _, t := range b.lang.Reads(b.withoutPlaces(text.Tokens(s))) {
+		stem := b.lang.Stem(t)
+		out.has[stem] = true
+		if b.lang.Small(t) || fillers[t] {
+			continue
+		}
+		stems = append(stems, stem)
+		_, act := b.acts[stem]
+		out.others = out.others || !act && b.weights[stem] == 0
+	}
+	out.work = b.acts.parted(stems)
+	return out
+}
+
+// score tells how much of a form of a service a text says, 0 for too little. Another act
+// is another service; an act alone is one only where its thing goes without saying.
+func (b *Binder) score(form []string, acts map[int]bool, said saying) float64 {
+	w := b.acts.parted(form)
+	if len(w.acts) == 0 {
+		w.acts = acts
+	}
+	if len(w.acts) > 0 && len(said.work.acts) > 0 && !w.shares(said.work) {
+		return 0
+	}
+	held, all, things, common := 0.0, 0.0, 0, true
+	for _, stem := range form {
+		weight := b.weights[stem]
+		all += weight
+		act, isAct := b.acts[stem]
+		if said.has[stem] || isAct && said.work.acts[act] {
+			held += weight
+			if !isAct {
+				things++
+			}
+		}
+		common = common && (isAct || weight < 1 || len(b.services) == 1)
+	}
+	if len(w.thing) > 0 && things == 0 && (!common || said.others) {
+		return 0
+	}
+	if share := held / all; share >= enough {
+		// Of two forms that stand whole the one with more words tells more.
+		return share + held/100
+	}
+	return 0
 }
 
 // Services are all services that texts name, each once, in their order.
@@ -137,6 +188,24 @@ func (b *Binder) Places(s string) (out []string) {
 		if !slices.Contains(out, p.name) {
 			out = append(out, p.name)
 		}
+	}
+	return out
+}
+
+// withoutPlaces takes the client's places and their states out of tokens.
+func (b *Binder) withoutPlaces(tokens []string) (out []string) {
+	for i := 0; i < len(tokens); {
+		n := 0
+		for _, p := range b.places {
+			if len(p.form) > n && len(p.form) <= len(tokens)-i && slices.Equal(tokens[i:i+len(p.form)], p.form) {
+				n = len(p.form)
+			}
+		}
+		if n == 0 {
+			out = append(out, tokens[i])
+			n = 1
+		}
+		i += n
 	}
 	return out
 }

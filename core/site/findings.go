@@ -37,6 +37,15 @@ func FindingTypes() []FindingType {
 		VagueAreaWords, NoIndex, PlaceholderText, UnderConstruction, PhoneNotLinked}
 }
 
+// First tells what rule 11 says is to be mended before all else.
+func (t FindingType) First() bool {
+	switch t {
+	case NoIndex, PlaceholderText, DeadLink, HTTPBesideHTTPS, PlaceWrong:
+		return true
+	}
+	return false
+}
+
 // Finding is something that is wrong with a page, or with the site where it has no
 // address.
 type Finding struct {

@@ -63,7 +63,7 @@ var dated = regexp.MustCompile(`/(19|20)\d\d/\d{1,2}/`)
 
 // hubs are the words of pages that only list others.
 var hubs = map[string]bool{"services": true, "our services": true, "what we do": true, "all services": true, "areas": true, "service areas": true, "areas we serve": true,
-	"service area": true, "locations": true, "towns": true, "where we work": true, "leistungen": true, "nos services": true, "servicios": true, "prestations": true}
+	"service area": true, "locations": true, "towns": true, "towns we serve": true, "communities": true, "communities we serve": true, "where we serve": true, "where we work": true, "leistungen": true, "nos services": true, "servicios": true, "prestations": true}
 
 // PurposeOf tells what a page is for, by its address, what menus call it, its title, its
 // h1 and its headings (rules 5.1, 9.1).
@@ -73,11 +73,17 @@ func PurposeOf(told Told, b *Binder) Purpose {
 		return Purpose{Kind: Home, Reason: ByRoot}
 	}
 	service, place := b.vote(told, slug)
+	if place == "" {
+		place = b.elsewhere(told)
+	}
 	if p, ok := byWords(told, slug, service, place); ok {
 		return p
 	}
 	several := b.Services(told.Headings)
 	hub := hubs[lastOf(told.URL)] || len(told.Labels) > 0 && hubs[strings.Join(text.Tokens(told.Labels[0]), " ")]
+	if hubs[lastOf(told.URL)] && b.Service(told.H1) == "" && len(b.Places(told.H1)) == 0 && len(several) < 3 {
+		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(told.URL)}}
+	}
 	if len(several) >= 3 && (hub || b.Service(slug) == "" && b.Service(told.H1) == "") {
 		return Purpose{Kind: Other, Reason: BySeveral, Words: several}
 	}
@@ -113,8 +119,8 @@ func byWords(told Told, slug, service, place string) (Purpose, bool) {
 			switch {
 			case strings.Contains(last, " "+w+" ") && (len(strings.Fields(last)) <= len(strings.Fields(w))+2 || service == "" && place == "" || telling(last, w)):
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
-			case k.kind == Article && strings.HasPrefix(path, " "+w+" ") && len(strings.Fields(path)) > len(strings.Fields(last)):
-				return Purpose{Kind: Article, Reason: ByAddress, Words: []string{w}}, true
+			case k.kind != About && k.kind != Contact && strings.HasPrefix(path, " "+w+" ") && len(strings.Fields(path)) > len(strings.Fields(last)):
+				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true // it is filed there
 			}
 		}
 	}

@@ -26,6 +26,7 @@ var (
 // draft is a page of a site that is to be surveyed.
 type draft struct {
 	path, title, h1, head, body string
+	labels                      []string
 	links                       int
 }
 
@@ -58,7 +59,7 @@ func faultless() []draft {
 }
 
 func surveyOf(drafts []draft) Survey {
-	s := Survey{Places: sitePlaces, Binder: NewBinder(phrase.LanguageOf("en", sitePlaces, phrase.Corrections{}), siteServices),
+	s := Survey{Places: sitePlaces, Binder: NewBinder(phrase.LanguageOf("en", sitePlaces, phrase.Corrections{}), siteServices, intent.EnglishLists().Acts),
 		Low: func(k Kind) int { return map[Kind]int{Home: 1500}[k] + map[bool]int{true: 500}[k.ForOneSubject()] }}
 	for _, service := range siteServices {
 		s.Services = append(s.Services, service.Name)
@@ -66,7 +67,7 @@ func surveyOf(drafts []draft) Survey {
 	for _, d := range drafts {
 		address := "https://brindle.example" + d.path
 		html := fmt.Sprintf(`<html lang="en"><head><title>%s</title>%s</head><body><main><h1>%s</h1>%s</main></body></html>`, d.title, d.head, d.h1, d.body)
-		s.Visited = append(s.Visited, Visited{URL: address, Page: page.Read([]byte(html), page.Source{URL: address}), InLinks: d.links})
+		s.Visited = append(s.Visited, Visited{URL: address, Page: page.Read([]byte(html), page.Source{URL: address}), Labels: d.labels, InLinks: d.links})
 	}
 	return s
 }
@@ -239,5 +240,26 @@ func TestLikePage(t *testing.T) {
 		like, ok := LikePage(p, rival, "Tarn Harbor")
 		require.Equal(t, expected != "", ok, path)
 		assert.Equal(t, expected, strings.TrimPrefix(like.Page.URL, "https://brindle.example"), path)
+	}
+}
+
+// What only looks like a comparable page is refused: another act on the same thing, the act
+// on another thing, an article, a gallery, a job, another town.
+func TestDecoys(t *testing.T) {
+	rival := surveyOf([]draft{
+		{path: "/", title: "Harbor Flue", h1: "Harbor Flue"},
+		{path: "/chimney-liner-inspection/", title: "Chimney liner inspection", h1: "Chimney liner inspection"},
+		{path: "/gas-hearth-repair/", title: "Gas hearth repair", h1: "Gas hearth repair"},
+		{path: "/appliance-repair/", title: "Appliance repair", h1: "Appliance repair"},
+		{path: "/liner-gallery/", title: "Photos of liners", h1: "Liners we have set"},
+		{path: "/2024/05/how-a-liner-is-set/", title: "How a flue liner is set", h1: "How a flue liner is set"},
+		{path: "/jobs/mason/", title: "Mason wanted for chimney repair", h1: "A mason for chimney repair"},
+		{path: "/blog/masonry-repair-cost/", title: "What masonry repair costs", h1: "What masonry repair costs"},
+		{path: "/chimney-repair-marl-point/", title: "Chimney repair in Marl Point, ME", h1: "Chimney repair in Marl Point, ME"},
+		{path: "/quillby-before-and-after/", title: "Before and after in Quillby", h1: "Before and after"},
+	}).Tree().Pages
+	for _, of := range []Purpose{{Kind: Service, Service: "flue liner installation"}, {Kind: Service, Service: "masonry repair"}, {Kind: Area, Place: "Quillby"}, {Kind: Area, Place: "Ostrey"}} {
+		like, ok := LikePage(Surveyed{Purpose: of}, rival, "Tarn Harbor")
+		assert.False(t, ok, "%s%s: %s", of.Service, of.Place, like.Page.URL)
 	}
 }

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"inktally/internal/app"
+	"inktally/internal/app/runs"
 	"inktally/internal/practice"
 	"inktally/internal/view"
 )
@@ -85,14 +86,14 @@ var lowtide = view.Business{
 // patience bounds the demo's first run.
 const patience = 30 * time.Second
 
-// measure runs a client's run to its end, and once more for what failed the
+// measure reads a client's pages and surveys its site and its rivals' to the end, and once more for what failed the
 // first time.
 func measure(ctx context.Context, a *app.App, client int64) error {
 	ctx, cancel := context.WithTimeout(ctx, patience)
 	defer cancel()
 	states, end := a.Runs.Watch(client)
 	defer end()
-	run, err := a.Runs.Measure(ctx, client)
+	run, err := a.Runs.Start(ctx, client, runs.What{Pages: true, Sites: true})
 	if err != nil {
 		return err
 	}
@@ -105,7 +106,7 @@ func measure(ctx context.Context, a *app.App, client int64) error {
 				return err
 			}
 		case run.Failed > 0:
-			return fmt.Errorf("%d pages of the demo could not be read", run.Failed)
+			return fmt.Errorf("%d pages or sites of the demo could not be read", run.Failed)
 		default:
 			return nil
 		}

@@ -53,7 +53,7 @@ type Web struct {
 // habits are what is odd about some sites.
 type habits struct {
 	contentType string
-	delay       time.Duration
+	delay       time.Duration // of the home page
 	failsFirst  bool
 }
 
@@ -154,10 +154,12 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		http.Error(out, "not now", http.StatusInternalServerError)
 		return
 	}
-	select {
-	case <-time.After(habit.delay):
-	case <-r.Context().Done():
-		return
+	if r.URL.Path == "/" && habit.delay > 0 {
+		select {
+		case <-time.After(habit.delay):
+		case <-r.Context().Done():
+			return
+		}
 	}
 	serveSite(out, host, r.URL.Path, habit)
 }

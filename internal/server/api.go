@@ -40,6 +40,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r := api{h, a, log}
 	r.clients()
 	r.lineup()
+	r.site()
 	r.runs()
 	r.pages()
 	r.book()

@@ -33,7 +33,7 @@ func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	require.NoError(t, err)
 	services, places := ground()
 	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places, Firm: "Brindle & Ash Chimney",
-		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services), Low: func(k site.Kind) int { return rules.StandardRules().Guideline(k).Low }}
+		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts), Low: func(k site.Kind) int { return rules.StandardRules().Guideline(k).Low }}
 	for _, service := range services {
 		s.Services = append(s.Services, service.Name)
 	}

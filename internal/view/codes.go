@@ -67,6 +67,8 @@ type (
 	EntryPart lineup.Part
 	// EntryKind is what a lineup entry is.
 	EntryKind lineup.Kind
+	// FindingType names what is wrong with a page or a site.
+	FindingType site.FindingType
 	// EntryReason names why an entry is what it is or no rival, empty for none.
 	EntryReason lineup.ReasonCode
 	// RefusalCode names why a row of a list was not imported.
@@ -136,10 +138,11 @@ func (SlotCode) Schema(huma.Registry) *huma.Schema {
 func (WordVerdict) Schema(huma.Registry) *huma.Schema {
 	return enum(with(intent.Verdicts(), ""))
 }
-func (FigureUnit) Schema(huma.Registry) *huma.Schema { return enum(yardstick.Units()) }
-func (ResultPart) Schema(huma.Registry) *huma.Schema { return enum(results.Parts()) }
-func (SearchArea) Schema(huma.Registry) *huma.Schema { return enum(with(visits.Areas(), "")) }
-func (TieKind) Schema(huma.Registry) *huma.Schema    { return enum(tie.Kinds()) }
+func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return enum(yardstick.Units()) }
+func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(results.Parts()) }
+func (FindingType) Schema(huma.Registry) *huma.Schema { return enum(site.FindingTypes()) }
+func (SearchArea) Schema(huma.Registry) *huma.Schema  { return enum(with(visits.Areas(), "")) }
+func (TieKind) Schema(huma.Registry) *huma.Schema     { return enum(tie.Kinds()) }
 
 // Core is the area as the rules have it.
 func (a SearchArea) Core() visits.Area { return visits.Area(a) }

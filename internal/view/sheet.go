@@ -59,6 +59,9 @@ type Column struct {
 	Carrying      int               `json:"carrying" doc:"Images whose names hold a phrase"`
 	Warnings      []Warning         `json:"warnings"`
 	Details       *Details          `json:"details" doc:"Null if the page was not read"`
+	None          bool              `json:"none" doc:"The rival has no page like the client's, as far as its site is known"`
+	Like          string            `json:"like" doc:"Why it is the comparable page, empty for the page that was found"`
+	Chosen        bool              `json:"chosen" doc:"A person said that it is the comparable page, or that there is none"`
 	SetAside      bool              `json:"set_aside" doc:"Too far above the others to count for the mark"`
 	Unlike        bool              `json:"unlike" doc:"A page of another kind: it counts for no mark"`
 }

@@ -85,6 +85,34 @@ func Purpose(p site.Purpose) string {
 	return "names no service and no place"
 }
 
+// Offer words where a service or a place was read.
+func Offer(o site.Offer) string {
+	switch o.By {
+	case site.OfferedByMenu:
+		return "the menu says " + quoted(o.From)
+	case site.OfferedByHeading:
+		return "a heading says " + quoted(o.From)
+	}
+	return "a page is called " + quoted(o.From)
+}
+
+// Like words why a rival's page is the comparable one.
+func Like(r site.LikeReason) string {
+	switch r {
+	case site.LikeHome:
+		return "its home page"
+	case site.LikeService:
+		return "for the same service"
+	case site.LikePlace:
+		return "for the same place"
+	case site.LikeServicePlace:
+		return "for the same service in the same place"
+	case site.LikeAnyService:
+		return "for the same place, another service"
+	}
+	return ""
+}
+
 // Finding words what is wrong with a page or a site.
 func Finding(f site.Finding) string {
 	w := append(append([]string{}, f.Words...), "", "", "")

@@ -72,6 +72,12 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, f := range site.FindingTypes() {
 		worded["findings"][string(f)] = Finding(site.Finding{Type: f, Words: []string{string(f), "a label", "404"}})
 	}
+	for _, r := range site.OfferReasons() {
+		assert.NotEmpty(t, Offer(site.Offer{By: r, From: "x"}), r)
+	}
+	for _, r := range site.LikeReasons() {
+		assert.NotEmpty(t, Like(r), r)
+	}
 	for _, r := range site.KindReasons() {
 		worded["purposes"][string(r)] = Purpose(site.Purpose{Reason: r, Words: []string{"ostrey"}})
 	}

@@ -113,12 +113,42 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 				here = o
 			}
 		}
+		if entry != 0 {
+			if likely, err := besideOf(tx, id, pageID, entry); err != nil {
+				return err
+			} else if likely.key != "" {
+				here = likely
+				list = append(list, here)
+			}
+		}
 		if here.key == "" {
 			return store.ErrNotFound
 		}
 		return nil
 	})
 	return list, here, err
+}
+
+// besideOf is the page of a rival that stands beside a page of the client, if it is
+// another one than its entry's.
+func besideOf(tx *store.Tx, id, pageID, entry int64) (ownedPage, error) {
+	p, err := tx.Page(id, pageID)
+	if err != nil {
+		return ownedPage{}, err
+	}
+	k, err := client.Load(tx, id)
+	if err != nil {
+		return ownedPage{}, err
+	}
+	beside, err := client.LoadBeside(tx, k)
+	if err != nil {
+		return ownedPage{}, err
+	}
+	b := client.Find(beside.Of(p), entry)
+	if b == nil || b.URL == "" {
+		return ownedPage{}, nil
+	}
+	return ownedPage{b.URL, b.URL, b.Entry.Name, 0}, nil
 }
 
 // withAddress finds the page that has an address.

@@ -247,6 +247,11 @@ func ownerOf(tx *store.Tx, client int64, url string) (string, error) {
 			return e.Name, nil
 		}
 	}
+	for _, e := range entries { // another page of its site
+		if domain := lineup.Domain(url); domain != "" && domain == lineup.Domain(e.URL) {
+			return e.Name, nil
+		}
+	}
 	return "", store.ErrNotFound
 }
 

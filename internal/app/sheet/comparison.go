@@ -60,12 +60,12 @@ type Side struct {
 	Mode    reading.Mode  // how it is to be read
 }
 
-// loaded is what a comparison needs of the store.
+// loaded is what comparisons need of the store.
 type loaded struct {
 	known    *client.Known
-	page     store.Page
+	families []book.Family
+	byKey    map[string]*book.Family
 	latest   map[string]store.Reading
-	choices  map[string]target.Choice
 	failures map[string]*fault.Fault
 	modes    map[string]store.ReadMode
 	beside   *client.Beside
@@ -73,21 +73,35 @@ type loaded struct {
 
 // Compare loads and measures a page of a client and its rivals.
 func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, error) {
+	var page store.Page
+	var choices map[string]target.Choice
+	l, err := s.load(ctx, id, func(tx *store.Tx) (err error) {
+		if page, err = tx.Page(id, pageID); err != nil {
+			return err
+		}
+		choices, err = tx.Choices(pageID)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	return s.compare(ctx, l, page, l.known.Shown(l.families, pageID), choices)
+}
+
+// load loads what comparisons of a client need, and more in the same transaction.
+func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error) (*loaded, error) {
 	if err := s.Surveys.Refresh(ctx, id); err != nil {
 		return nil, err
 	}
-	var l loaded
+	l := &loaded{}
 	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if l.page, err = tx.Page(id, pageID); err != nil {
+		if err = more(tx); err != nil {
 			return err
 		}
 		if l.known, err = client.Load(tx, id); err != nil {
 			return err
 		}
 		if l.latest, err = tx.LatestReadings(id); err != nil {
-			return err
-		}
-		if l.choices, err = tx.Choices(pageID); err != nil {
 			return err
 		}
 		if l.failures, err = tx.Failures(id); err != nil {
@@ -102,26 +116,32 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 	if err != nil {
 		return nil, err
 	}
-	all := l.known.Families()
-	c := &Comparison{Known: l.known, Page: l.page, Families: l.known.Shown(all, pageID), Members: map[string][]book.Member{}}
-	byKey := book.ByKey(all)
+	l.families = l.known.Families()
+	l.byKey = book.ByKey(l.families)
+	return l, nil
+}
+
+// compare measures a page with its families and its rivals.
+func (s *Sheet) compare(ctx context.Context, l *loaded, page store.Page, families []book.Family, choices map[string]target.Choice) (*Comparison, error) {
+	c := &Comparison{Known: l.known, Page: page, Families: families, Members: map[string][]book.Member{}}
 	for _, f := range c.Families {
-		c.Members[f.Key] = l.known.Members(&f, byKey)
+		c.Members[f.Key] = l.known.Members(&f, l.byKey)
 	}
 	c.ask()
-	if c.Client, err = s.side(ctx, c, &l, client.ReadingKey(l.page)); err != nil {
+	var err error
+	if c.Client, err = s.side(ctx, c, l, client.ReadingKey(page)); err != nil {
 		return nil, err
 	}
-	c.Client.Name, c.Client.URL = c.Known.Client.Name, l.page.URL
-	for _, b := range l.beside.Of(l.page) {
-		side, err := s.side(ctx, c, &l, b.URL)
+	c.Client.Name, c.Client.URL = c.Known.Client.Name, page.URL
+	for _, b := range l.beside.Of(page) {
+		side, err := s.side(ctx, c, l, b.URL)
 		if err != nil {
 			return nil, err
 		}
 		side.Entry, side.Name, side.Beside = b.Entry, b.Entry.Name, b
 		c.Rivals = append(c.Rivals, side)
 	}
-	c.aim(l.choices)
+	c.aim(choices)
 	return c, nil
 }
 

@@ -28,7 +28,8 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 	for _, r := range c.Rivals {
 		v := c.column(r)
 		v.Role, v.EntryID, v.Standing = "rival", r.Entry.ID, wording.Standing(r.Entry.Part, r.Entry.Position)
-		v.SetAside, v.Unlike = aside[r.Entry.ID], !c.Like(r)
+		v.SetAside, v.Unlike = aside[r.Entry.ID], r.URL != "" && !c.Like(r)
+		v.None, v.Like, v.Chosen = r.URL == "" && r.Entry.URL != "", wording.Like(r.Beside.Reason), r.Beside.Chosen
 		if m := c.Words.MarkOf; m >= 0 && counted[m] == r {
 			out.Target.MarkOf = len(out.Columns)
 		}

@@ -43,15 +43,34 @@ func (s *Surveys) Refresh(ctx context.Context, id int64) error {
 	if err != nil || len(j.sites) == 0 {
 		return err
 	}
-	if home, err := client.HomePage(j.known.Pages); err == nil {
-		j.own = lineup.Domain(home.URL)
-	}
+	j.own = ownDomain(j.known)
 	for _, domain := range slices.Sorted(maps.Keys(j.sites)) {
 		if err := s.judge(ctx, &j, j.sites[domain]); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+func ownDomain(k *client.Known) string {
+	home, err := client.HomePage(k.Pages)
+	if err != nil {
+		return ""
+	}
+	return lineup.Domain(home.URL)
+}
+
+// Asked is what the tree of a site is made from, with the pages as they were read last.
+func (s *Surveys) Asked(ctx context.Context, k *client.Known, of store.Site) (site.Survey, error) {
+	j := judging{known: k, own: ownDomain(k)}
+	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		j.latest, err = tx.LatestReadings(k.Client.ID)
+		return err
+	})
+	if err != nil {
+		return site.Survey{}, err
+	}
+	return s.asked(ctx, &j, of)
 }
 
 func (s *Surveys) judge(ctx context.Context, j *judging, of store.Site) error {
@@ -79,11 +98,16 @@ func (s *Surveys) judge(ctx context.Context, j *judging, of store.Site) error {
 	return err
 }
 
+// far is how many times farther than communities a town may be that a page is for.
+const far = 8
+
 // asked is what the tree of a site is made from.
 func (s *Surveys) asked(ctx context.Context, j *judging, of store.Site) (site.Survey, error) {
 	k := j.known
 	rules := k.Yardstick.Target
-	out := site.Survey{Binder: site.NewBinder(k.Language(), k.Services), Places: k.Places,
+	binder := site.NewBinder(k.Language(), k.Services, k.Lists.Acts)
+	binder.Knows(k.TownsNear(far))
+	out := site.Survey{Binder: binder, Places: k.Places,
 		Low: func(kind site.Kind) int { return rules.Guideline(kind).Low }}
 	if of.Domain == j.own {
 		out.Dead, out.Both, out.Firm, out.Set = of.Dead, of.Both, k.Client.Name, set(k)

@@ -434,6 +434,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/overview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All pages at a glance, those to make too */
+        get: operations["overview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/pages": {
         parameters: {
             query?: never;
@@ -464,6 +481,24 @@ export interface paths {
         post?: never;
         /** Remove a page of the client */
         delete: operations["removePage"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pages/{page}/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The pages of rivals that stand beside one of the client's */
+        get: operations["beside"];
+        /** Say which page of a rival is the comparable one */
+        put: operations["chooseBeside"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -794,6 +829,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a survey found of the client's site and of its rivals' */
+        get: operations["site"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find the pages of the client's site and of its rivals' */
+        post: operations["survey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/yardstick": {
         parameters: {
             query?: never;
@@ -898,6 +967,33 @@ export interface components {
              * @description How far away they are at most
              */
             km: number;
+        };
+        Beside: {
+            /** @description A person said which page it is, or that there is none */
+            chosen: boolean;
+            domain: string;
+            /** Format: int64 */
+            entry_id: number;
+            name: string;
+            /** @description All pages of the rival's site, to choose from */
+            others: components["schemas"]["RivalPage"][];
+            /** @description Null if the rival has none, as far as its site is known */
+            page: components["schemas"]["RivalPage"];
+            /** @description Why it is the comparable page */
+            reason: string;
+            /** @description The next best page, null for none */
+            runner_up: components["schemas"]["RivalPage"];
+            /** @description The rival's site is known */
+            surveyed: boolean;
+        };
+        BesideInputBody: {
+            /**
+             * Format: int64
+             * @description The rival's lineup entry
+             */
+            entry_id: number;
+            /** @description The comparable page; empty says that the rival has none, null leaves it to the program */
+            url: string | null;
         };
         Block: {
             /** @description Whether it counts as copy */
@@ -1219,6 +1315,8 @@ export interface components {
              * @description Images whose names hold a phrase
              */
             carrying: number;
+            /** @description A person said that it is the comparable page, or that there is none */
+            chosen: boolean;
             description: string;
             /** @description Null if the page was not read */
             details: components["schemas"]["Details"];
@@ -1234,12 +1332,16 @@ export interface components {
             headings: components["schemas"]["Heading"][];
             images: components["schemas"]["Image"][];
             lang: string;
+            /** @description Why it is the comparable page, empty for the page that was found */
+            like: string;
             /**
              * @description How it is to be read
              * @enum {string}
              */
             mode: "" | "served" | "rendered";
             name: string;
+            /** @description The rival has no page like the client's, as far as its site is known */
+            none: boolean;
             /** @description What is to be known of how it came in, null for nothing */
             note: components["schemas"]["Failure"];
             /**
@@ -1509,6 +1611,14 @@ export interface components {
              */
             reading_id: number;
             /** @description The address that the file tells, empty for none */
+            url: string;
+        };
+        Finding: {
+            /** @description To be fixed before all else */
+            first: boolean;
+            says: string;
+            /** @enum {string} */
+            type: "second_copy" | "only_places_differ" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "dead_link" | "http_beside_https" | "place_contradiction" | "vague_area_words" | "noindex" | "placeholder_text" | "under_construction" | "phone_not_linked";
             url: string;
         };
         Flaw: {
@@ -1855,6 +1965,81 @@ export interface components {
             items: components["schemas"]["MenuItem"][];
             text: string;
         };
+        Offer: {
+            /** @description Where it was read */
+            from: string;
+            name: string;
+            url: string;
+        };
+        Overview: {
+            /** @description Sites of rivals that were surveyed, in the order of the lineup */
+            rivals: components["schemas"]["SiteSize"][];
+            /** @description Pages that there are, then those to make */
+            rows: components["schemas"]["OverviewRow"][];
+            /** @description The client's site was surveyed */
+            surveyed: boolean;
+        };
+        OverviewRow: {
+            /**
+             * Format: int64
+             * @description Images whose names hold a phrase
+             */
+            carrying: number;
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description Estimated visits a month of its phrases
+             */
+            gain: number;
+            /**
+             * Format: int64
+             * @description Rivals that have a page like it
+             */
+            have: number;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            images: number;
+            /** @enum {string} */
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            /**
+             * Format: int64
+             * @description Rivals whose sites were surveyed
+             */
+            known: number;
+            /** @description Its first phrase, empty for none */
+            phrase: string;
+            /** @description Empty for the home town */
+            place: string;
+            /** @description Where the family of its first phrase stands, null if it was not read */
+            placement: components["schemas"]["Placement"];
+            /** @description What its title and h1 say that it is for, null if something else tells it */
+            seems: components["schemas"]["PageDraft"];
+            /** @description What it is for; empty for none of its own */
+            service: string;
+            /** @description The comparable page with the most words, null for none */
+            strongest: components["schemas"]["StrongestPage"];
+            /**
+             * Format: int64
+             * @description Words seen that it should have, null if no number is asked of it
+             */
+            target: number | null;
+            title: string;
+            /**
+             * Format: int64
+             * @description What its word target asks for, null if it has none
+             */
+            to_write: number | null;
+            /** @description Empty if there is no page yet */
+            url: string;
+            /** @description Where it should stand exactly */
+            wanted: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
+            /**
+             * Format: int64
+             * @description Words seen of its last reading, null if it was not read
+             */
+            words: number | null;
+        };
         PageDraft: {
             /**
              * @description Empty if the address is to tell it, with the service and place
@@ -2063,6 +2248,37 @@ export interface components {
             /** @description What looked like an entry and could not be read */
             unread: string[];
         };
+        Rival: {
+            /** @description All its pages */
+            all: components["schemas"]["RivalPage"][];
+            /** @description The client's places that it has a page for */
+            areas: string[];
+            domain: string;
+            /** Format: int64 */
+            entry_id: number;
+            /** @description Why the survey ended before its end, null if it did not */
+            failure: components["schemas"]["Failure"];
+            name: string;
+            /** Format: int64 */
+            pages: number;
+            /** @description The client's services that it has a page for */
+            services: string[];
+            /**
+             * Format: date-time
+             * @description Null if it was not surveyed
+             */
+            surveyed_at: string | null;
+        };
+        RivalPage: {
+            /** @enum {string} */
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            place: string;
+            service: string;
+            title: string;
+            url: string;
+            /** Format: int64 */
+            words: number;
+        };
         RivalsInputBody: {
             /** @description Parted by blanks, commas or lines */
             addresses: string;
@@ -2091,10 +2307,22 @@ export interface components {
         RunItem: {
             /** @description Why it could not be read, null if it was */
             failure: components["schemas"]["Failure"];
+            /** @enum {string} */
+            kind: "page" | "site";
+            /**
+             * Format: int64
+             * @description Pages of a site that are known
+             */
+            known: number;
             name: string;
             /** @enum {string} */
             state: "waiting" | "reading" | "done" | "failed";
             url: string;
+            /**
+             * Format: int64
+             * @description Pages of a site that were read
+             */
+            visited: number;
         };
         SearchInputBody: {
             phrase: string;
@@ -2215,6 +2443,79 @@ export interface components {
              */
             words: number | null;
         };
+        Site: {
+            /** @description Why the survey ended before its end, null if it did not */
+            failure: components["schemas"]["Failure"];
+            findings: components["schemas"]["Finding"][];
+            /** @description The client's pages, the home page first */
+            pages: components["schemas"]["SitePage"][];
+            /** @description Towns near the client's that pages are for and that are none of its places */
+            places: components["schemas"]["Offer"][];
+            /** @description In the order of the lineup */
+            rivals: components["schemas"]["Rival"][];
+            /** @description Services that the site names and the client does not have yet */
+            services: components["schemas"]["Offer"][];
+            /**
+             * Format: date-time
+             * @description Null if it was not surveyed
+             */
+            surveyed_at: string | null;
+            /** @description Pages that are missing, those of most gain first */
+            to_make: components["schemas"]["ToMake"][];
+            /** @description Of the home page; empty if there is no site yet */
+            url: string;
+        };
+        SitePage: {
+            /** @description A person said what it is for */
+            by_hand: boolean;
+            /** @description The survey found it */
+            found: boolean;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            /**
+             * Format: int64
+             * @description Copy words that its site does not repeat, null if it was not surveyed
+             */
+            own: number | null;
+            /** @description Empty for the home town */
+            place: string;
+            /** @description Why it is of its kind */
+            reason: string;
+            /** @description What its title and h1 say that it is for, null if something else tells it */
+            seems: components["schemas"]["PageDraft"];
+            /** @description What it is for; empty for none of its own */
+            service: string;
+            title: string;
+            /**
+             * Format: int64
+             * @description What its word target asks for, null if it has none
+             */
+            to_write: number | null;
+            /** @description Empty if there is no page yet */
+            url: string;
+            /**
+             * Format: int64
+             * @description Words seen of its last reading, null if it was not read
+             */
+            words: number | null;
+        };
+        SiteSize: {
+            /**
+             * Format: int64
+             * @description Pages for places of the client
+             */
+            areas: number;
+            name: string;
+            /** Format: int64 */
+            pages: number;
+            /**
+             * Format: int64
+             * @description Pages for services of the client
+             */
+            services: number;
+        };
         Slots: {
             /**
              * Format: int64
@@ -2261,6 +2562,14 @@ export interface components {
              * @description h1 + subheads + body + elsewhere: all visible text once
              */
             total: number;
+        };
+        StrongestPage: {
+            /** Format: int64 */
+            entry_id: number;
+            name: string;
+            url: string;
+            /** Format: int64 */
+            words: number;
         };
         TakeInputBody: {
             /** @description Used as a rival, or dismissed */
@@ -2360,6 +2669,29 @@ export interface components {
         };
         TiesInputBody: {
             ties: components["schemas"]["Item"][];
+        };
+        ToMake: {
+            /**
+             * Format: double
+             * @description Estimated visits a month of its phrases
+             */
+            gain: number;
+            /**
+             * Format: int64
+             * @description Rivals that have such a page
+             */
+            have: number;
+            /** @enum {string} */
+            kind: "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            /**
+             * Format: int64
+             * @description Rivals whose sites were surveyed
+             */
+            known: number;
+            /** @description Its first phrase, empty if none is known */
+            phrase: string;
+            place: string;
+            service: string;
         };
         UnknownWord: {
             /** @description The lead of the one that brings most */
@@ -3541,6 +3873,37 @@ export interface operations {
             };
         };
     };
+    overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Overview"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     addPage: {
         parameters: {
             query?: never;
@@ -3630,6 +3993,74 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Beside"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseBeside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BesideInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Beside"][];
+                };
             };
             /** @description Error */
             default: {
@@ -4341,6 +4772,68 @@ export interface operations {
             path: {
                 client: number;
                 run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Run"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Site"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    survey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
             };
             cookie?: never;
         };

@@ -1,0 +1,57 @@
+package site
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/place"
+	"inktally/core/text"
+)
+
+// Towns finds the towns of a gazetteer that tokens name, as the program writes them.
+type Towns func(tokens []string) []string
+
+// Knows lets the binder tell pages for towns that are none of the client's places.
+func (b *Binder) Knows(towns Towns) { b.towns = towns }
+
+// elsewhere is the town that a page is for though it is none of the client's places,
+// empty for none: a town with its state in the h1 or the title, else a town of the
+// gazetteer that both the address and the h1 or title name.
+func (b *Binder) elsewhere(told Told) string {
+	last := lastOf(told.URL)
+	says := []string{told.H1, titleOwn(told.Title)}
+	if len(b.Places(last)) > 0 || slices.ContainsFunc(says, func(s string) bool { return len(b.Places(s)) > 0 }) {
+		return ""
+	}
+	for _, s := range says {
+		if m := townState.FindStringSubmatch(s); m != nil {
+			if at, ok := townBefore(m[1], m[2]); ok && len(place.Regions(m[2])) > 0 {
+				if name := b.barely(at.name); name != "" {
+					return name
+				}
+			}
+		}
+	}
+	if b.towns == nil {
+		return ""
+	}
+	for _, town := range b.towns(text.Tokens(last)) {
+		if slices.ContainsFunc(says, func(s string) bool { return slices.Contains(b.towns(text.Tokens(s)), town) }) {
+			return town
+		}
+	}
+	return ""
+}
+
+// barely is the name of a town without the words of services that stand before it.
+func (b *Binder) barely(name string) string {
+	fields := strings.Fields(name)
+	for len(fields) > 0 {
+		stem := b.lang.Stem(strings.Join(text.Tokens(fields[0]), ""))
+		if _, act := b.acts[stem]; !act && b.weights[stem] == 0 {
+			break
+		}
+		fields = fields[1:]
+	}
+	return strings.Join(fields, " ")
+}

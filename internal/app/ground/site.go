@@ -1,0 +1,185 @@
+package ground
+
+import (
+	"context"
+	"slices"
+
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/site"
+	"inktally/internal/app/client"
+	"inktally/internal/fetch"
+	"inktally/internal/store"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Site tells what a survey found of the client's site and of its rivals'.
+func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
+	known, err := g.Get(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	var k *client.Known
+	var beside *client.Beside
+	err = g.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		if k, err = client.Load(tx, id); err != nil {
+			return err
+		}
+		beside, err = client.LoadBeside(tx, k)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	out := &view.Site{URL: known.HomePage, Pages: []view.SitePage{}, ToMake: []view.ToMake{}, Findings: []view.Finding{},
+		Services: []view.Offer{}, Places: []view.Offer{}, Rivals: []view.Rival{}}
+	own, surveyed := beside.Site(known.HomePage)
+	if surveyed {
+		out.SurveyedAt, out.Failure = view.When(own.SurveyedAt), view.FailureOf(own.Fault)
+		if err := g.offers(ctx, k, own, out); err != nil {
+			return nil, err
+		}
+	}
+	for _, f := range own.Findings {
+		if f.Type != site.ServiceNoPage { // it stands among the pages to make
+			out.Findings = append(out.Findings, view.FindingOf(f))
+		}
+	}
+	for i, p := range k.Pages {
+		out.Pages = append(out.Pages, sitePage(known.Pages[i], p, own))
+	}
+	for _, m := range k.ToMake(k.Families(), beside) {
+		out.ToMake = append(out.ToMake, toMake(m))
+	}
+	for _, e := range k.RivalEntries() {
+		out.Rivals = append(out.Rivals, rivalSite(e, beside))
+	}
+	return out, nil
+}
+
+func sitePage(info view.PageInfo, p store.Page, own store.Site) view.SitePage {
+	out := view.SitePage{PageInfo: info, ByHand: p.ByHand}
+	i := slices.IndexFunc(own.Pages, func(s store.SitePage) bool { return site.SameAddress(s.URL, p.URL) })
+	if i < 0 {
+		return out
+	}
+	found := own.Pages[i]
+	out.Found, out.Title, out.Own, out.Reason = true, found.Title, &found.Own, wording.Purpose(found.Purpose)
+	return out
+}
+
+func toMake(m client.ToMake) view.ToMake {
+	out := view.ToMake{Kind: view.PageKind(m.Page.Kind), Service: m.Page.Service, Place: m.Page.Place, Gain: m.Gain, Have: m.Have, Known: m.Known}
+	if len(m.Families) > 0 {
+		out.Phrase = m.Families[0].Lead().Text
+	}
+	return out
+}
+
+func rivalSite(e store.Entry, beside *client.Beside) view.Rival {
+	out := view.Rival{EntryID: e.ID, Name: e.Name, Domain: lineup.Domain(e.URL), Services: []string{}, Areas: []string{}, All: []view.RivalPage{}}
+	s, ok := beside.Site(e.URL)
+	if !ok {
+		return out
+	}
+	out.SurveyedAt, out.Failure, out.Pages = view.When(s.SurveyedAt), view.FailureOf(s.Fault), len(s.Pages)
+	for _, p := range s.Pages {
+		out.All = append(out.All, view.RivalPageOf(p.Surveyed))
+		switch {
+		case p.Kind == site.Service && !slices.Contains(out.Services, p.Service):
+			out.Services = append(out.Services, p.Service)
+		case p.Kind == site.Area && !slices.Contains(out.Areas, p.Place):
+			out.Areas = append(out.Areas, p.Place)
+		}
+	}
+	return out
+}
+
+// offers proposes services and places that the client's site names.
+func (g *Ground) offers(ctx context.Context, k *client.Known, own store.Site, out *view.Site) error {
+	asked, err := g.Surveys.Asked(ctx, k, own)
+	if err != nil {
+		return err
+	}
+	tree := site.Tree{Pages: own.Tree()}
+	for _, o := range asked.ServiceOffers(tree) {
+		out.Services = append(out.Services, view.Offer{Name: o.Name, From: wording.Offer(o), URL: o.URL})
+	}
+	for _, o := range asked.PlaceOffers(tree, k.TownsNear(2)) {
+		out.Places = append(out.Places, view.Offer{Name: o.Name, From: wording.Offer(o), URL: o.URL})
+	}
+	return nil
+}
+
+// BesidePages tells which pages of the rivals stand beside a page of the client, and
+// which others there are to choose from.
+func (g *Ground) BesidePages(ctx context.Context, id, page int64) ([]view.Beside, error) {
+	if err := g.Surveys.Refresh(ctx, id); err != nil {
+		return nil, err
+	}
+	out := []view.Beside{}
+	err := g.DB.Read(ctx, func(tx *store.Tx) error {
+		k, err := client.Load(tx, id)
+		if err != nil {
+			return err
+		}
+		p, err := tx.Page(id, page)
+		if err != nil {
+			return err
+		}
+		beside, err := client.LoadBeside(tx, k)
+		if err != nil {
+			return err
+		}
+		for _, b := range beside.Of(p) {
+			out = append(out, besidePage(b, beside))
+		}
+		return nil
+	})
+	return out, err
+}
+
+func besidePage(b client.BesidePage, beside *client.Beside) view.Beside {
+	rival := rivalSite(b.Entry, beside)
+	out := view.Beside{EntryID: b.Entry.ID, Name: b.Entry.Name, Domain: rival.Domain, Chosen: b.Chosen, Reason: wording.Like(b.Reason),
+		Surveyed: b.Surveyed, Others: rival.All}
+	find := func(url string) *view.RivalPage {
+		if url == "" {
+			return nil
+		}
+		i := slices.IndexFunc(rival.All, func(p view.RivalPage) bool { return site.SameAddress(p.URL, url) })
+		if i < 0 {
+			return &view.RivalPage{URL: url, Kind: view.PageKind(site.Other)}
+		}
+		return &rival.All[i]
+	}
+	out.Page, out.RunnerUp = find(b.URL), find(b.RunnerUp)
+	return out
+}
+
+// ChooseBeside keeps which page of a rival's site a page of the client is compared with:
+// an address, none for an empty one, and again what the program finds for nil.
+func (g *Ground) ChooseBeside(ctx context.Context, id, page, entry int64, url *string) error {
+	if url != nil && *url != "" {
+		address, err := fetch.Address(*url)
+		if err != nil {
+			return err
+		}
+		url = &address
+	}
+	return g.DB.Write(ctx, func(tx *store.Tx) error {
+		if _, err := tx.Page(id, page); err != nil {
+			return err
+		}
+		e, err := tx.Entry(id, entry)
+		if err != nil {
+			return err
+		}
+		domain := lineup.Domain(e.URL)
+		if domain == "" {
+			return fault.New(fault.EntryWithoutSite, e.Name)
+		}
+		return tx.SetLikeChoice(page, domain, url)
+	})
+}

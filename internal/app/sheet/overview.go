@@ -1,0 +1,112 @@
+package sheet
+
+import (
+	"context"
+	"slices"
+
+	"inktally/core/site"
+	"inktally/internal/app/client"
+	"inktally/internal/store"
+	"inktally/internal/view"
+)
+
+// Overview is all pages of a client at a glance: those that there are and those to make,
+// each measured by its first phrase and beside the strongest comparable page.
+func (s *Sheet) Overview(ctx context.Context, id int64) (*view.Overview, error) {
+	l, err := s.load(ctx, id, func(*store.Tx) error { return nil })
+	if err != nil {
+		return nil, err
+	}
+	out := &view.Overview{Rows: []view.OverviewRow{}}
+	var own store.Site
+	if home, err := client.HomePage(l.known.Pages); err == nil {
+		own, out.Surveyed = l.beside.Site(home.URL)
+	}
+	for _, p := range l.known.Pages {
+		c, err := s.compare(ctx, l, p, l.known.Shown(l.families, p.ID), nil)
+		if err != nil {
+			return nil, err
+		}
+		row := c.row()
+		row.Findings = findingsOf(own, p.URL)
+		row.Have, row.Known = client.Have(l.beside.Of(p))
+		out.Rows = append(out.Rows, row)
+	}
+	for _, m := range l.known.ToMake(l.families, l.beside) {
+		if planned(l.known.Pages, m.Page) {
+			continue
+		}
+		families := m.Families[:min(len(m.Families), l.known.Yardstick.Book.PageFamilies)]
+		c, err := s.compare(ctx, l, m.Page, families, nil)
+		if err != nil {
+			return nil, err
+		}
+		row := c.row()
+		row.Have, row.Known = m.Have, m.Known
+		out.Rows = append(out.Rows, row)
+	}
+	for _, e := range l.known.RivalEntries() {
+		if rival, ok := l.beside.Site(e.URL); ok {
+			size := view.SiteSize{Name: e.Name, Pages: len(rival.Pages)}
+			for _, p := range rival.Pages {
+				size.Services += count(p.Kind == site.Service)
+				size.Areas += count(p.Kind == site.Area)
+			}
+			out.Rivals = append(out.Rivals, size)
+		}
+	}
+	return out, nil
+}
+
+func count(is bool) int {
+	if is {
+		return 1
+	}
+	return 0
+}
+
+func planned(pages []store.Page, p store.Page) bool {
+	return slices.ContainsFunc(pages, func(q store.Page) bool { return q.Kind == p.Kind && q.Service == p.Service && q.Place == p.Place })
+}
+
+func findingsOf(own store.Site, url string) []view.Finding {
+	out := []view.Finding{}
+	for _, f := range own.Findings {
+		if f.Type != site.ServiceNoPage && site.SameAddress(f.URL, url) {
+			out = append(out, view.FindingOf(f))
+		}
+	}
+	return out
+}
+
+// row is a page as the overview shows it.
+func (c *Comparison) row() view.OverviewRow {
+	row := view.OverviewRow{PageInfo: c.PageInfo(), Findings: []view.Finding{}, Wanted: []view.SlotCode{}}
+	if c.Page.Kind.HasWordTarget() {
+		row.ToWrite, row.Target = &c.Words.ToWrite, &c.Words.Target
+	}
+	for _, f := range c.Families {
+		row.Gain += f.RowGain
+	}
+	if own := c.Client.Column; own != nil {
+		row.Title, row.Images, row.Carrying = own.Page.Title, len(own.Page.Images), own.Carrying()
+	}
+	if len(c.Leads) > 0 {
+		row.Phrase = c.Leads[0].Text
+		for _, slot := range c.Yardstick.Target.Wanted(c.Page.Kind, 0, c.Words.Target) {
+			row.Wanted = append(row.Wanted, view.SlotCode(slot.String()))
+		}
+		if own := c.Client.Column; own != nil {
+			placed := view.PlacementOf(own.Families[0])
+			row.Placement = &placed
+		}
+	}
+	if counted := c.Counted(); c.Page.Kind.HasWordTarget() {
+		for _, r := range counted {
+			if seen := r.Column.Page.Words.Seen; row.Strongest == nil || seen > row.Strongest.Words {
+				row.Strongest = &view.StrongestPage{EntryID: r.Entry.ID, Name: r.Name, URL: r.URL, Words: seen}
+			}
+		}
+	}
+	return row
+}
