@@ -103,7 +103,7 @@ func TestFamiliesByHand(t *testing.T) {
 	s.until("!" + plan)
 	ground := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
 	require.Len(t, ground.Pages, 2)
-	s.open(fmt.Sprintf("/clients/%d/ground", client))
+	s.open(fmt.Sprintf("/clients/%d/site", client))
 	s.fill("[name=page_addresses]", "brindleandash.example/chimney-cap-fitting brindleandash.example/caps/chimney-cap-fitting.html shop")
 	s.press("Add")
 	s.sees("no dot")

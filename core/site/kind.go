@@ -13,8 +13,10 @@ type Told struct {
 	URL, Title, H1 string
 	// Labels are the texts of links that lead to it, those of menus first.
 	Labels []string
-	// Headings are h2 and h3.
+	// Headings are h2 and h3, Under the copy words below each; Copy are those of the page.
 	Headings []string
+	Under    []int
+	Copy     int
 }
 
 // KindReason names why a page has its kind.
@@ -84,7 +86,7 @@ func PurposeOf(told Told, b *Binder) Purpose {
 	if hubs[lastOf(told.URL)] && b.Service(told.H1) == "" && len(b.Places(told.H1)) == 0 && len(several) < 3 {
 		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(told.URL)}}
 	}
-	if len(several) >= 3 && (hub || b.Service(slug) == "" && b.Service(told.H1) == "") {
+	if len(several) >= 3 && (hub || b.Service(slug) == "" && b.Service(told.H1) == "" || b.mostly(told)) {
 		return Purpose{Kind: Other, Reason: BySeveral, Words: several}
 	}
 	if place == b.home {
@@ -104,6 +106,18 @@ func PurposeOf(told Told, b *Binder) Purpose {
 		return Purpose{Service, service, "", ByService, []string{service}}
 	}
 	return Purpose{Kind: Other, Reason: ByNothing}
+}
+
+// mostly tells a page most of whose copy stands below headings that name services, whatever
+// its address says.
+func (b *Binder) mostly(told Told) bool {
+	below := 0
+	for i, n := range told.Under {
+		if b.Service(told.Headings[i]) != "" {
+			below += n
+		}
+	}
+	return 2*below > told.Copy
 }
 
 // byWords finds the kinds that words tell: in the address, else in the menu's label. A

@@ -96,10 +96,10 @@ func (s Survey) Tree() Tree {
 func toldBy(v Visited) Told {
 	told := Told{URL: v.URL, Labels: v.Labels}
 	if v.Page != nil {
-		told.Title, told.H1 = v.Page.Title, v.Page.H1()
+		told.Title, told.H1, told.Copy = v.Page.Title, v.Page.H1(), v.Page.Words.Copy
 		for _, h := range v.Page.Headings {
 			if h.Level == 2 || h.Level == 3 {
-				told.Headings = append(told.Headings, h.Text)
+				told.Headings, told.Under = append(told.Headings, h.Text), append(told.Under, h.Words)
 			}
 		}
 	}

@@ -263,3 +263,20 @@ func TestDecoys(t *testing.T) {
 		assert.False(t, ok, "%s%s: %s", of.Service, of.Place, like.Page.URL)
 	}
 }
+
+// A page that holds several services stays one, though its title leans to one of them; a
+// service page that lists the others at its foot stays that service's.
+func TestPagesOfSeveral(t *testing.T) {
+	section := func(h string, n int) string { return "<h2>" + h + "</h2>" + prose(h, n) }
+	tree := surveyOf([]draft{
+		{path: "/liners-and-more/", title: "Liners and all the rest", h1: "Liners and all the rest", body: "<p>All on one page.</p>" +
+			section("Chimney sweeping", 60) + section("Flue liner installation", 60) + section("Masonry repair", 60)},
+		{path: "/flue-liners/", title: "Flue liners", h1: "Flue liners", body: prose("Steel, and what it costs", 400) +
+			section("Chimney sweeping", 12) + section("Flue liner installation", 20) + section("Masonry repair", 12)},
+	}).Tree().Pages
+	kinds := map[string]Kind{}
+	for _, p := range tree {
+		kinds[strings.TrimPrefix(p.URL, "https://brindle.example")] = p.Kind
+	}
+	assert.Equal(t, map[string]Kind{"/liners-and-more/": Other, "/flue-liners/": Service}, kinds)
+}

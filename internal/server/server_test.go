@@ -125,7 +125,7 @@ func TestRunOverTheAPI(t *testing.T) {
 	assert.InDelta(t, 1, g["id"], 0)
 	status, l := ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"Harbor Tarn chimney SWEEP"}`)
 	require.Equal(t, http.StatusOK, status)
-	assert.Len(t, l["entries"], 14)
+	assert.Len(t, l["entries"], 16)
 	status, l = ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"unknown"}`)
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
 	assert.Equal(t, string(fault.SearchUnknown), l["code"])

@@ -13,9 +13,11 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => ({ name: 'ground', params: to.params }) },
         { path: 'ground', name: 'ground', component: () => import('./stops/ground/GroundView.vue') },
+        { path: 'site', name: 'site', component: () => import('./stops/site/SiteView.vue') },
         { path: 'book', name: 'book', component: () => import('./stops/book/BookView.vue') },
         { path: 'found', name: 'found', component: () => import('./stops/found/FoundView.vue') },
         { path: 'lineup', name: 'lineup', component: () => import('./stops/lineup/LineupView.vue') },
+        { path: 'sheet', name: 'overview', component: () => import('./stops/overview/OverviewView.vue') },
         {
           path: 'pages/:page(\\d+)/sheet',
           name: 'sheet',

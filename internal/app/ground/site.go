@@ -65,7 +65,10 @@ func sitePage(info view.PageInfo, p store.Page, own store.Site) view.SitePage {
 		return out
 	}
 	found := own.Pages[i]
-	out.Found, out.Title, out.Own, out.Reason = true, found.Title, &found.Own, wording.Purpose(found.Purpose)
+	out.Found, out.Title, out.Own = true, found.Title, &found.Own
+	if found.Kind == p.Kind { // a second copy is for nothing of its own
+		out.Reason = wording.Purpose(found.Purpose)
+	}
 	return out
 }
 

@@ -16,7 +16,12 @@ import { useUndo } from './undo'
  * One index tab for each page of the client; those not there yet in pencil. A
  * saved page or a web archive that is dropped on a tab becomes its reading.
  */
-const props = defineProps<{ client: number; pages: PageInfo[]; page: number; stop: StopName }>()
+const props = defineProps<{
+  client: number
+  pages: PageInfo[]
+  page: number /* 0 for all */
+  stop: StopName
+}>()
 const added = useFiles(() => props.client)
 const { removeReadings } = useChanges(() => props.client)
 const undo = useUndo()
@@ -36,7 +41,7 @@ async function pick() {
   const files = [...(picker.value?.files ?? [])]
   if (picker.value) picker.value.value = '' // so that the same file can be chosen again
   await take(
-    props.page,
+    props.page || props.pages[0]!.id,
     files.map((file) => ({ file, path: file.webkitRelativePath || file.name })),
   )
 }
@@ -63,8 +68,15 @@ const told = computed(() => {
 </script>
 
 <template>
-  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(page)">
+  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(page || pages[0]!.id)">
     <div ref="tabs" class="tabs">
+      <RouterLink
+        v-if="stop === 'sheet'"
+        :to="{ name: 'overview', params: { client } }"
+        :class="{ here: !page }"
+        :aria-current="page ? undefined : 'page'"
+        >All pages</RouterLink
+      >
       <RouterLink
         v-for="p in pages"
         :key="p.id"

@@ -14,6 +14,8 @@ const props = defineProps<{
   tone?: 'ink' | 'rival'
   /** Draws only what is wanted: the target's own column. */
   target?: boolean
+  /** Draws what is there, and what is wanted and missing. */
+  both?: boolean
 }>()
 
 const SIZE = 10
@@ -26,7 +28,7 @@ function stateOf(slot: SlotName): State {
   if (!props.target) {
     if ((props.placement?.exact[slot] ?? 0) > 0) return 'exact'
     if ((props.placement?.loose[slot] ?? 0) > 0) return 'loose'
-    return 'none'
+    if (!props.both) return 'none'
   }
   return props.wanted?.includes(slot) ? 'wanted' : 'none'
 }

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { bare, count, day, duration, figure, gain, lines, moment, plural, words } from './format'
+import { bare, count, day, duration, figure, gain, lines, moment, plural, words, pathOf } from './format'
+
+describe('the path of an address', () => {
+  it('stands for the page, the site for the first one', () => {
+    expect(pathOf('http://www.brindle.example/areas/ostrey.html?x=1')).toBe('/areas/ostrey.html?x=1')
+    expect(pathOf('https://brindle.example/')).toBe('brindle.example')
+  })
+})
 
 describe('figures', () => {
   it.each([

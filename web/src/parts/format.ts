@@ -47,6 +47,12 @@ export function bare(url: string): string {
   return url.replace(/^https?:\/\/(www\.)?/, '').replace(/\/$/, '')
 }
 
+/** The path of an address, the site's name for its first page. */
+export function pathOf(url: string): string {
+  const [, host = '', path = ''] = /^https?:\/\/(?:www\.)?([^/]*)(.*)$/.exec(url) ?? []
+  return path.length > 1 ? path : host
+}
+
 /** The lines of a text that hold something, without blanks around them. */
 export function lines(text: string): string[] {
   return parts(text, '\n')

@@ -19,10 +19,14 @@ const { data: lineup } = useLineup(client)
 const { measure } = useChanges(client)
 useProgress(client)
 
-/* The phrase book and what sites are found for are leaves of the ground. */
-const stop = computed(
-  () => (route.name === 'book' || route.name === 'found' ? 'ground' : route.name) as StopName,
-)
+/* The pages, the phrase book and what sites are found for are leaves of the ground, all pages one of the sheet. */
+const stop = computed(() => (leafOf[String(route.name)] ?? route.name) as StopName)
+const leafOf: Record<string, StopName> = {
+  site: 'ground',
+  book: 'ground',
+  found: 'ground',
+  overview: 'sheet',
+}
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
 const paged = computed(() => ['sheet', 'targets', 'hand-off'].includes(stop.value))
 
@@ -55,7 +59,13 @@ useShortcuts({
     @help="$emit('help')"
     @find="$emit('find')"
   />
-  <PageStrip v-if="paged && ground" :client="client()" :pages="ground.pages" :page="page" :stop="stop" />
+  <PageStrip
+    v-if="paged && ground"
+    :client="client()"
+    :pages="ground.pages"
+    :page="route.name === 'overview' ? 0 : page"
+    :stop="stop"
+  />
   <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
   <main v-if="error" class="missing">
     <p class="mistake">{{ error.message }}</p>

@@ -8,6 +8,7 @@ defineProps<{ client: number }>()
 <template>
   <nav class="leaves" aria-label="Ground">
     <RouterLink :to="{ name: 'ground', params: { client } }">Business</RouterLink>
+    <RouterLink :to="{ name: 'site', params: { client } }">Pages</RouterLink>
     <RouterLink :to="{ name: 'book', params: { client } }">Phrase book</RouterLink>
     <RouterLink :to="{ name: 'found', params: { client } }">Found for</RouterLink>
   </nav>

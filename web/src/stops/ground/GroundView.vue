@@ -4,10 +4,10 @@ import { useRouter } from 'vue-router'
 import type { Ground } from '@/api/client'
 import { useChanges, useClients } from '@/api/changes'
 import { useBusy } from '@/api/queries'
+import { plural } from '@/parts/format'
 import BusinessForm from './BusinessForm.vue'
 import CommunityList from './CommunityList.vue'
 import GroundLeaves from './GroundLeaves.vue'
-import PageList from './PageList.vue'
 import PastePage from './PastePage.vue'
 import ProposalLine from './ProposalLine.vue'
 import { useBusinessForm } from './useBusinessForm'
@@ -60,7 +60,12 @@ async function deleteClient() {
       </template>
       <template #business>
         <h2 class="pages">Pages</h2>
-        <PageList :client="client" :ground="ground" />
+        <p class="count">
+          {{ plural(ground.pages.filter((p) => p.url).length, 'page') }} of the site.
+          <router-link :to="{ name: 'site', params: { client } }"
+            >What they are for, and what is missing</router-link
+          >
+        </p>
         <PastePage :client="client" :page="page" />
         <div class="end">
           <button v-if="!deleting" class="link" type="button" @click="deleting = true">Delete client</button>
@@ -96,6 +101,9 @@ h1 {
 .pages {
   font-size: 16.5px;
   margin: 26px 0 6px;
+}
+.count {
+  margin: 0 0 10px;
 }
 .end {
   margin-top: 30px;

@@ -15,6 +15,7 @@ const props = defineProps<{
   page: number
   narrow: boolean
 }>()
+defineEmits<{ beside: [] }>()
 const { data: run } = useRun(() => props.client)
 const busy = useBusy(() => props.client)
 const { ignoreRobots, readPage } = useChanges(() => props.client)
@@ -25,7 +26,7 @@ const under = computed(() => {
   const parts = [c.role === 'client' ? props.kind : c.standing]
   if (c.reading_id) parts.push(cameIn(c))
   if (c.robots_ignored) parts.push('robots.txt ignored')
-  if (!c.reading_id && !c.failure) parts.push(c.url ? 'not read yet' : 'no page yet')
+  if (!c.reading_id && !c.failure && !c.none) parts.push(c.url ? 'not read yet' : 'no page yet')
   return parts.join(' · ')
 })
 
@@ -44,7 +45,7 @@ const from = computed(() => redirected(props.column))
       :title="`${column.name}\n${bare(column.url)}`"
       >{{ column.name }}</a
     >
-    <span v-else class="slab">{{ column.name }}</span>
+    <span v-else class="slab" :title="column.name">{{ column.name }}</span>
     <span class="under" :title="under">{{ under }}</span>
     <span v-if="from" class="under" :title="from">{{ from }}</span>
     <span v-if="column.failure" class="mistake" role="alert">{{ column.failure.says }}</span>
@@ -56,6 +57,17 @@ const from = computed(() => redirected(props.column))
       @click="ignoreRobots.mutate({ run: run.id, url: column.url })"
     >
       Read it anyway
+    </button>
+    <button
+      v-if="column.role === 'rival' && kind !== 'home'"
+      class="quiet under beside"
+      type="button"
+      :title="column.chosen ? 'chosen by you' : column.like"
+      @click="$emit('beside')"
+    >
+      {{
+        column.none ? 'has no such page' : column.like || (column.chosen ? 'chosen by you' : 'another page')
+      }}
     </button>
     <span v-if="column.unlike" class="under">another kind of page: not compared</span>
     <span v-if="column.set_aside" class="under">much longer than the others: not counted</span>
@@ -89,7 +101,8 @@ const from = computed(() => redirected(props.column))
 </template>
 
 <style scoped>
-.head a {
+.head a,
+.head > .slab {
   text-decoration: none;
   display: block;
   overflow: hidden;
@@ -106,6 +119,11 @@ const from = computed(() => redirected(props.column))
 }
 .script {
   white-space: nowrap;
+}
+.beside {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  text-decoration-color: var(--rule);
 }
 .link {
   display: block;

@@ -5,6 +5,7 @@ import type { Sheet } from '@/api/client'
 import { useEvidence } from '@/api/queries'
 import { count, plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
+import BesideList from './BesideList.vue'
 import EvidenceText from './EvidenceText.vue'
 import HeadingList from './HeadingList.vue'
 import ImageList from './ImageList.vue'
@@ -44,6 +45,7 @@ const title = computed(
       page: 'Page facts',
       made: 'What the copy is made of',
       rule: 'How many words, and why',
+      beside: 'Comparable page',
       '': '',
     })[what.value],
 )
@@ -166,6 +168,7 @@ function copyText() {
         :page="page"
         :margin="margin"
       />
+      <BesideList v-else-if="what === 'beside'" :sheet="sheet" :column="column" :client="client" />
       <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
     </div>
     <footer v-if="what !== 'rule' && column.reading_id" class="soft">

@@ -62,13 +62,14 @@ const groups = computed(() => [
             <span class="slab">Target</span>
             <span class="under">by the yardstick</span>
           </th>
-          <th v-for="r in rivals" :key="r.entry_id" class="rival" scope="col">
+          <th v-for="(r, i) in rivals" :key="r.entry_id" class="rival" scope="col">
             <ColumnHead
               :column="r"
               :kind="sheet.page.kind"
               :client="client"
               :page="sheet.page.id"
               :narrow="narrow"
+              @beside="margin.open('beside', i + 1)"
             />
           </th>
         </tr>

@@ -2,7 +2,8 @@ import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 /** What the evidence margin shows. It stands in the address, so that it can be linked and gone back to. */
-export type What = 'seen' | 'copy' | 'hidden' | 'phrase' | 'headings' | 'images' | 'page' | 'made' | 'rule'
+export type What =
+  'seen' | 'copy' | 'hidden' | 'phrase' | 'headings' | 'images' | 'page' | 'made' | 'rule' | 'beside'
 
 export function useMargin() {
   const route = useRoute()

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import type { OverviewRow, PageDraft } from '@/api/client'
+import { usePages } from '@/api/pages'
+import { bare, count, figure } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import PlacementMark from '@/parts/PlacementMark.vue'
+import TallyStrokes from '@/parts/TallyStrokes.vue'
+import { haveOne } from './rows'
+
+/** One page of all: what it has, what it lacks, and whom it has to beat; one to make in pencil. */
+const props = defineProps<{ row: OverviewRow; client: number }>()
+const router = useRouter()
+const { add } = usePages(() => props.client)
+
+/** A page that was not planned yet is planned, so that it has a sheet of its own. */
+async function open() {
+  const { kind, service, place } = props.row
+  const page = await add.mutateAsync({ kind: kind as PageDraft['kind'], service, place }).catch(() => null)
+  if (page) await router.push({ name: 'sheet', params: { client: props.client, page: page.id } })
+}
+</script>
+
+<template>
+  <tr :class="{ missing: !row.url }" :data-row="pageName(row)">
+    <th scope="row">
+      <router-link
+        v-if="row.id"
+        class="slab"
+        :class="{ pencil: !row.url }"
+        :to="{ name: 'sheet', params: { client, page: row.id } }"
+        :title="row.url ? bare(row.url) : undefined"
+        >{{ pageName(row) }}</router-link
+      >
+      <button v-else class="quiet slab pencil" type="button" title="Plan this page" @click="open">
+        {{ pageName(row) }}
+      </button>
+      <span v-if="row.phrase" class="under soft" :title="row.phrase">{{ row.phrase }}</span>
+      <span v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</span>
+    </th>
+    <td class="words">
+      <span v-if="row.words !== null" class="figure">{{ count(row.words) }}</span>
+      <span v-else class="pencil">–</span>
+    </td>
+    <td>
+      <div class="strokes">
+        <TallyStrokes
+          :words="row.words ?? 0"
+          :write="row.target === null ? 0 : (row.to_write ?? 0)"
+          :height="17"
+        />
+        <span v-if="row.target !== null && row.to_write" class="num pencil">+{{ count(row.to_write) }}</span>
+        <span v-else-if="row.target !== null && row.words !== null" class="num soft">enough</span>
+      </div>
+    </td>
+    <td>
+      <div v-if="row.phrase" class="marks">
+        <PlacementMark v-if="row.placement" :placement="row.placement" :wanted="row.wanted" both />
+        <PlacementMark v-else :wanted="row.wanted" target />
+      </div>
+    </td>
+    <td class="soft">
+      <template v-if="row.images">{{ row.carrying }} of {{ row.images }}</template>
+    </td>
+    <td>
+      <div v-if="row.strongest" class="strongest rival">
+        <TallyStrokes :words="row.strongest.words" tone="rival" :height="14" />
+        <span class="num">{{ figure(row.strongest.words) }}</span>
+        <span class="under">{{ row.strongest.name }}</span>
+      </div>
+    </td>
+    <td class="found">
+      <span v-if="!row.url" class="pencil">{{
+        ['no page yet', haveOne(row)].filter(Boolean).join(' · ')
+      }}</span>
+      <span v-for="f in row.findings" :key="f.type + f.says" class="line" :title="f.says">
+        <span v-if="f.first" class="stamp">fix first</span>
+        {{ f.says }}
+      </span>
+    </td>
+  </tr>
+</template>

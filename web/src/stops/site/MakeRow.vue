@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { PageDraft, ToMake } from '@/api/client'
+import { gain, plural } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import type { usePageEdits } from './usePageEdits'
+
+/** A page that the site lacks, in pencil. */
+defineProps<{ page: ToMake; edits: ReturnType<typeof usePageEdits> }>()
+</script>
+
+<template>
+  <tr class="missing" :data-make="page.service + page.place">
+    <td class="name">
+      <span class="slab penciled">{{ pageName(page) }}</span>
+      <span v-if="page.phrase" class="under">{{ page.phrase }}</span>
+    </td>
+    <td class="for pencil">no page yet</td>
+    <td class="num pencil">–</td>
+    <td class="pencil" colspan="2">
+      <template v-if="page.gain">about {{ gain(page.gain) }} visits/mo</template>
+    </td>
+    <td class="pencil">
+      <template v-if="page.known">
+        {{
+          page.have
+            ? `${page.have} of ${plural(page.known, 'rival')} ${page.have === 1 ? 'has' : 'have'} one`
+            : 'no rival has one'
+        }}
+      </template>
+    </td>
+    <td class="end">
+      <button
+        class="link pencil"
+        type="button"
+        :aria-label="`Plan ${pageName(page)}`"
+        @click="
+          edits.plan({ kind: page.kind as PageDraft['kind'], service: page.service, place: page.place })
+        "
+      >
+        Plan it
+      </button>
+    </td>
+  </tr>
+</template>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import type { Finding, Ground, SitePage } from '@/api/client'
+import { count, figure, pathOf } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import TallyStrokes from '@/parts/TallyStrokes.vue'
+import { kinds } from './tree'
+import type { usePageEdits } from './usePageEdits'
+
+/** One page of the client: what it is for, its words, and what was found on it. */
+defineProps<{
+  page: SitePage
+  client: number
+  ground: Ground
+  findings: Finding[]
+  edits: ReturnType<typeof usePageEdits>
+}>()
+const choices = kinds.filter((k) => k !== 'home')
+</script>
+
+<template>
+  <tr :data-page="page.id">
+    <td class="name">
+      <router-link
+        :to="{ name: 'sheet', params: { client, page: page.id } }"
+        :class="{ pencil: !page.url }"
+        :title="page.title"
+        >{{ pageName(page) }}</router-link
+      >
+      <span v-if="page.url" class="mono soft" :title="page.url">{{ pathOf(page.url) }}</span>
+      <span v-else class="pencil">planned</span>
+    </td>
+    <td class="for">
+      <template v-if="page.kind !== 'home'">
+        <select
+          :value="page.kind"
+          :aria-label="`Kind of ${pageName(page)}`"
+          :title="page.reason"
+          @change="edits.kindTo(page, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="k in choices" :key="k">{{ k }}</option>
+        </select>
+        <template v-if="page.kind === 'service' || page.kind === 'area'">
+          <select
+            :value="page.service"
+            aria-label="Service"
+            @change="edits.put(page, { service: ($event.target as HTMLSelectElement).value })"
+          >
+            <option value="">all services</option>
+            <option v-for="s in ground.services" :key="s.name">{{ s.name }}</option>
+          </select>
+          <select
+            :value="page.place"
+            aria-label="Place"
+            @change="edits.put(page, { place: ($event.target as HTMLSelectElement).value })"
+          >
+            <option value="">{{ ground.places.find((x) => x.home)?.name ?? 'home town' }}</option>
+            <option v-for="x in ground.places.filter((x) => !x.home)" :key="x.name">{{ x.name }}</option>
+            <option v-if="page.place && !ground.places.some((x) => x.name === page.place)">
+              {{ page.place }}
+            </option>
+          </select>
+        </template>
+      </template>
+      <span class="why soft" :title="page.reason">
+        {{ page.by_hand ? 'set by you' : page.reason }}
+        <button
+          v-if="page.by_hand && page.url && page.kind !== 'home'"
+          class="link"
+          type="button"
+          @click="edits.kindTo(page, '')"
+        >
+          Automatic
+        </button>
+      </span>
+      <button v-if="page.seems" class="link pencil" type="button" @click="edits.put(page, page.seems)">
+        It seems to be for {{ pageName(page.seems as SitePage) }}
+      </button>
+    </td>
+    <td class="num words">
+      <span class="figure">{{ figure(page.words) }}</span>
+    </td>
+    <td class="strokes">
+      <TallyStrokes :words="page.words ?? 0" :write="page.to_write ?? 0" :height="16" :most="6" />
+      <span v-if="page.to_write" class="num pencil">+{{ count(page.to_write) }}</span>
+    </td>
+    <td class="num soft" title="Copy words that no other pages repeat">{{ figure(page.own) }}</td>
+    <td class="found">
+      <span v-for="f in findings" :key="f.type + f.says" class="line">
+        <span v-if="f.first" class="stamp">fix first</span> {{ f.says }}
+      </span>
+    </td>
+    <td class="end">
+      <button
+        v-if="page.kind !== 'home'"
+        class="link off"
+        type="button"
+        :aria-label="`Remove ${pageName(page)}`"
+        @click="edits.drop(page)"
+      >
+        Remove
+      </button>
+    </td>
+  </tr>
+</template>

@@ -1,0 +1,70 @@
+import { ref } from 'vue'
+import type { Ground, Id, PageDraft, PageInfo } from '@/api/client'
+import { usePages } from '@/api/pages'
+import { plural } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import { useUndo } from '@/parts/undo'
+
+const draftOf = (p: PageInfo): PageDraft => ({
+  url: p.url,
+  kind: p.kind as PageDraft['kind'],
+  service: p.service,
+  place: p.place,
+})
+
+/** Adds, changes, plans and removes pages; each can be undone. */
+export function usePageEdits(client: Id, ground: () => Ground) {
+  const { add, change, remove, restore } = usePages(client)
+  const undo = useUndo()
+  const addresses = ref('')
+
+  async function addAll() {
+    const added: PageInfo[] = []
+    const before = [...ground().pages]
+    const left = addresses.value.split(/\s+/).filter(Boolean)
+    while (left.length) {
+      const page = await add.mutateAsync({ url: left[0]! }).catch(() => null)
+      if (!page) break
+      added.push(page)
+      left.shift()
+    }
+    addresses.value = left.join('\n') // what was not added stays as it was typed
+    if (added.length)
+      undo.offer(`${plural(added.length, 'page')} added`, async () => {
+        for (const p of added) {
+          const planned = before.find((b) => b.id === p.id)
+          if (planned) await change.mutateAsync({ page: p.id, body: draftOf(planned) })
+          else await remove.mutateAsync(p.id)
+        }
+      })
+  }
+
+  async function plan(body: PageDraft) {
+    const page = await add.mutateAsync(body).catch(() => null)
+    if (page) undo.offer(`${pageName(page)} planned`, () => remove.mutateAsync(page.id))
+    return page
+  }
+
+  async function put(p: PageInfo, body: PageDraft) {
+    const ok = await change.mutateAsync({ page: p.id, body: { ...draftOf(p), ...body } }).catch(() => null)
+    if (ok) undo.offer('Saved', () => change.mutateAsync({ page: p.id, body: draftOf(p) }))
+  }
+
+  async function drop(p: PageInfo) {
+    const ok = await remove.mutateAsync(p.id).then(
+      () => true,
+      () => false,
+    )
+    if (ok) undo.offer(`${pageName(p)} removed`, () => restore.mutateAsync(p.id))
+  }
+
+  /** A page that becomes one for a service or a place needs one at once; an empty kind leaves it to the program. */
+  function kindTo(p: PageInfo, kind: string) {
+    const draft: PageDraft = { kind: kind as PageDraft['kind'] }
+    if (kind === 'service' && !p.service) draft.service = ground().services[0]?.name ?? ''
+    if (kind === 'area' && !p.place) draft.place = ground().places.find((x) => !x.home)?.name ?? ''
+    void put(p, draft)
+  }
+
+  return { add, change, remove, addresses, addAll, plan, put, drop, kindTo }
+}
