@@ -269,6 +269,6 @@ func TestPracticeSites(t *testing.T) {
 		hosts = append(hosts, host)
 	}
 	sort.Strings(hosts)
-	assert.Equal(t, []string{"brindleandash.example", "harborflue.example", "hearthway.example", "lanternsweeps.example", "oldsaltbox.example",
+	assert.Equal(t, []string{"brindleandash.example", "emberparts.example", "harborflue.example", "hearthnotes.example", "hearthway.example", "lanternsweeps.example", "neighborlist.example", "oldsaltbox.example",
 		"thchimney.example", "townledger.example"}, hosts)
 }

@@ -29,9 +29,7 @@ func TestSite(t *testing.T) {
 
 	services := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages
 	s.press("Survey again")
-	s.until(`document.querySelector('[data-run=running]')`)
-	idle(t, p, client)
-	s.measured("5 sites surveyed")
+	s.until(`document.querySelector('[data-run=done]')?.innerText.startsWith('5 sites surveyed')`) // no pages before
 	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages, len(services), "the same pages as before")
 
 	s.open(fmt.Sprintf("/clients/%d/sheet", client))

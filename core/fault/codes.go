@@ -113,6 +113,10 @@ const (
 	PageNeedsPlace    Code = "page_needs_place"
 	PageNeedsAddress  Code = "page_needs_address"
 	EntryWithoutSite  Code = "entry_without_site"
+	EntryNoName       Code = "entry_no_name"
+	NoFigures         Code = "no_figures"
+	DayBad            Code = "day_bad"
+	KindOfClient      Code = "kind_of_client"
 	SomeRivalsAdded   Code = "some_rivals_added"
 	ChangeNeedsValue  Code = "change_needs_value"
 	HoursOutOfRange   Code = "hours_out_of_range"
@@ -169,7 +173,7 @@ var params = map[Code][]string{
 	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
 	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"},
 	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
-	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
+	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
 	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"},
 

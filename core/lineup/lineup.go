@@ -12,8 +12,6 @@ import (
 	"strconv"
 	"strings"
 
-	"inktally/core/page"
-
 	"golang.org/x/net/publicsuffix"
 )
 
@@ -36,11 +34,16 @@ const (
 	Client      Kind = "client"
 	Directory   Kind = "directory"
 	ListArticle Kind = "list_article"
+	Chain       Kind = "chain"
+	Supplier    Kind = "supplier"
+	OtherTrade  Kind = "other_trade"
 	Business    Kind = "business"
 )
 
 // Kinds are all of them.
-func Kinds() []Kind { return []Kind{Client, Directory, ListArticle, Business} }
+func Kinds() []Kind {
+	return []Kind{Client, Directory, ListArticle, Chain, Supplier, OtherTrade, Business}
+}
 
 // Parts are all of them, in the order of a result.
 func Parts() []Part { return []Part{Paid, Map, Organic, Typed} }
@@ -63,7 +66,11 @@ type Entry struct {
 	Sponsored bool
 	Name      string
 	URL       string
-	Kind      Kind
+	// Phone is as the result has it, Years for how long it says that the business is in
+	// trade; empty and 0 for none.
+	Phone string
+	Years int
+	Kind  Kind
 	// Reason is the evidence for the kind, or why an entry is not taken.
 	Reason Reason
 	Taken  bool
@@ -88,6 +95,12 @@ const (
 	IsClient        ReasonCode = "is_client"
 	ListTitle       ReasonCode = "list_title"    // the words of its title
 	ManyListings    ReasonCode = "many_listings" // how many businesses it lists
+	ManyTrades      ReasonCode = "many_trades"   // in lineups of how many trades its site stands
+	ManyStates      ReasonCode = "many_states"   // for how many states its site has pages
+	SellsGoods      ReasonCode = "sells_goods"   // what says so
+	NoServiceWord   ReasonCode = "no_service_word"
+	SamePhone       ReasonCode = "same_phone"
+	SaidByHand      ReasonCode = "said_by_hand" // for which client, empty for this one
 	IsPaid          ReasonCode = "is_paid"
 	IsSponsored     ReasonCode = "is_sponsored"
 	HasNoSite       ReasonCode = "has_no_site"
@@ -99,7 +112,7 @@ const (
 
 // ReasonCodes are all of them.
 func ReasonCodes() []ReasonCode {
-	return []ReasonCode{IsClient, ListTitle, ManyListings, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand}
+	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone, SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand}
 }
 
 // Domain returns the registrable domain of an address, the host if it has
@@ -133,25 +146,4 @@ func listed(title string) string {
 		return ""
 	}
 	return m[1]
-}
-
-// directoryListings is how many businesses make a directory of a page.
-const directoryListings = 5
-
-// Judge tells the kind of an entry by its evidence. read is the entry's page,
-// nil if it was not read.
-func Judge(e Entry, clientDomain string, read *page.Page) (Kind, Reason) {
-	if clientDomain != "" && Domain(e.URL) == clientDomain {
-		return Client, Reason{Code: IsClient}
-	}
-	if quote := listed(e.Name); quote != "" {
-		return ListArticle, Reason{Code: ListTitle, Quote: quote}
-	}
-	if read != nil {
-		// A page that lists businesses has a phone number for each.
-		if n := len(read.Details().Phones); n >= directoryListings {
-			return Directory, Reason{Code: ManyListings, Number: n}
-		}
-	}
-	return Business, Reason{}
 }

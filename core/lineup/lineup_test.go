@@ -43,7 +43,7 @@ func TestJudge(t *testing.T) {
 		{Entry{Name: "The best sweeps"}, page.Read([]byte("<p>207-555-0101"), page.Source{}), Business, Reason{}},
 	} {
 		t.Run(c.e.Name, func(t *testing.T) {
-			kind, why := Judge(c.e, "brindleandash.example", c.read)
+			kind, why := Judge(c.e, Evidence{ClientDomain: "brindleandash.example", Read: c.read})
 			assert.Equal(t, c.kind, kind)
 			assert.Equal(t, c.why, why)
 		})
@@ -67,7 +67,7 @@ func TestListTitle(t *testing.T) {
 		"Best 2026 prices on flue liners":                      "",
 		"Harbor Flue & Hearth, the best in town since 1999":    "",
 	} {
-		kind, why := Judge(Entry{Name: title}, "", nil)
+		kind, why := Judge(Entry{Name: title}, Evidence{})
 		assert.Equal(t, want != "", kind == ListArticle, title)
 		assert.Equal(t, want, why.Quote, title)
 	}

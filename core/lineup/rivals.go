@@ -5,19 +5,26 @@ import (
 	"slices"
 )
 
+// chainOrganic is up to which organic position a chain is taken by itself (rule 6.2).
+const chainOrganic = 3
+
 // Take marks the rivals that are taken by themselves (rule 6.2): the first
 // places of the map pack, of them firms that stand in the organic results too
 // first, then organic businesses in order; none that is paid for, each firm
 // once.
 func (r Rules) Take(entries []Entry) {
 	taken := map[string]bool{}
+	var phones []string
 	for _, i := range r.candidates(entries) {
 		e := &entries[i]
+		same := func(phone string) bool { return SameNumber(phone, e.Phone) }
 		switch domain := Domain(e.URL); {
 		case domain == "":
 			e.Reason = Reason{Code: HasNoSite}
-		case taken[domain]:
+		case taken[domain] || slices.ContainsFunc(phones, same):
 			e.Reason = Reason{Code: TakenAlready}
+		case e.Kind == Chain && (e.Part != Organic || e.Position > chainOrganic):
+			// What it is says why: it is proposed, with its page for this place.
 		case e.Part == Map && e.Position > r.Pack:
 			e.Reason = Reason{Code: BeyondPack, Number: r.Pack}
 		case len(taken) == r.Most:
@@ -25,6 +32,7 @@ func (r Rules) Take(entries []Entry) {
 		default:
 			e.Taken = true
 			taken[domain] = true
+			phones = append(phones, e.Phone)
 		}
 	}
 	for i := range entries {
@@ -42,7 +50,7 @@ func (r Rules) Take(entries []Entry) {
 func (r Rules) candidates(entries []Entry) []int {
 	var list []int
 	for i, e := range entries {
-		if (e.Part == Map || e.Part == Organic) && !e.Paying() && e.Kind == Business {
+		if (e.Part == Map || e.Part == Organic) && !e.Paying() && (e.Kind == Business || e.Kind == Chain) {
 			list = append(list, i)
 		}
 	}
@@ -99,5 +107,5 @@ const openUpTo = 5
 // Open tells whether an entry leaves a high position to be had: an organic one
 // that no business holds (rule 6.4).
 func Open(e Entry) bool {
-	return e.Part == Organic && e.Position <= openUpTo && e.Kind != Business && e.Kind != Client
+	return e.Part == Organic && e.Position <= openUpTo && e.Kind != Business && e.Kind != Client && e.Kind != Chain
 }

@@ -23,6 +23,7 @@ import (
 	"inktally/internal/app/runs"
 	"inktally/internal/app/sheet"
 	"inktally/internal/app/shelf"
+	"inktally/internal/app/standing"
 	"inktally/internal/app/surveys"
 	"inktally/internal/app/yardstick"
 	"inktally/internal/store"
@@ -41,6 +42,7 @@ type App struct {
 	Readings  *readings.Readings
 	Runs      *runs.Runs
 	Yardstick *yardstick.Yardstick
+	Standing  *standing.Standing
 
 	db *store.DB
 }
@@ -90,6 +92,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Plan:      &plan.Plan{DB: o.DB, Sheet: s},
 		Handoff:   &handoff.Handoff{Sheet: s, Now: o.Now},
 		Yardstick: &yardstick.Yardstick{DB: o.DB},
+		Standing:  &standing.Standing{DB: o.DB, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),
 	}
 	if o.Beside {

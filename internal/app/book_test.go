@@ -219,7 +219,7 @@ func TestFound(t *testing.T) {
 	assert.Equal(t, []int{14, 1}, found.Rows[1].Positions)
 	assert.False(t, found.Rows[2].InBook)
 
-	l, err := a.Lineup.Get(ctx, client)
+	l, err := a.Lineup.Get(ctx, client, 0)
 	require.NoError(t, err)
 	for _, taken := range []bool{false, true} {
 		_, err = a.Lineup.Take(ctx, client, l.Entries[0].ID, taken)

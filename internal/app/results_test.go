@@ -21,7 +21,7 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 
 	shown, err := a.Lineup.PreviewResults("soup.html", body)
 	require.NoError(t, err)
-	before, err := a.Lineup.Get(ctx, id)
+	before, err := a.Lineup.Get(ctx, id, 0)
 	require.NoError(t, err)
 	assert.Empty(t, before.Entries, "a look keeps nothing")
 

@@ -46,7 +46,7 @@ func TestSeed(t *testing.T) {
 	assert.Nil(t, other.Words, "no site yet")
 	assert.Equal(t, "Lowtide Upholstery", other.Name)
 
-	lineup, err := a.Lineup.Get(ctx, main.ID)
+	lineup, err := a.Lineup.Get(ctx, main.ID, 0)
 	require.NoError(t, err)
 	kinds := map[string]int{}
 	for _, e := range lineup.Entries {

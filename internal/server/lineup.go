@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 
+	"inktally/core/lineup"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/view"
 
@@ -32,6 +33,60 @@ type takeInput struct {
 	EntryPath
 	Body struct {
 		Taken bool `json:"taken" doc:"Used as a rival, or dismissed"`
+	}
+}
+
+type lineupInput struct {
+	ClientPath
+	Lineup int64 `query:"lineup" doc:"0 for the main one"`
+}
+
+type forgetInput struct {
+	ClientPath
+	Lineup int64 `path:"lineup"`
+}
+
+type entryInput struct {
+	ClientPath
+	Body struct {
+		Lineup int64  `json:"lineup" doc:"The search that it is of; 0 for a new one"`
+		Phrase string `json:"phrase" required:"false" maxLength:"200" doc:"Of a new search"`
+		view.EntryDraft
+	}
+}
+
+type moveInput struct {
+	EntryPath
+	Body struct {
+		Position int `json:"position" minimum:"1" maximum:"1000"`
+	}
+}
+
+type kindInput struct {
+	EntryPath
+	Body struct {
+		Kind view.EntryKind `json:"kind"`
+	}
+}
+
+type domainPath struct {
+	ClientPath
+	Domain string `path:"domain" maxLength:"255"`
+}
+
+type siteKindInput struct{ domainPath }
+
+type figureInput struct {
+	domainPath
+	Body view.FigureDraft
+}
+
+type tableInput struct {
+	ClientPath
+	Body struct {
+		Table   string `json:"table" maxLength:"100000" doc:"A heading for each column, a site for each row"`
+		Source  string `json:"source" required:"false" maxLength:"200"`
+		TakenOn string `json:"taken_on" required:"false" maxLength:"10" doc:"A day, such as 2026-11-26; empty is today"`
 	}
 }
 
@@ -68,9 +123,43 @@ func (r api) lineup() {
 			}
 			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body)
 		})
-	handle(r, get, "/clients/{client}/lineup", "lineup", "The recorded search", func(ctx context.Context, in *ClientPath) (*view.Lineup, error) {
-		return r.app.Lineup.Get(ctx, in.Client)
+	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told", func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
+		return r.app.Lineup.Get(ctx, in.Client, in.Lineup)
 	})
+	handle(r, remove, "/clients/{client}/lineups/{lineup}", "forgetLineup", "Delete a recorded search",
+		func(ctx context.Context, in *forgetInput) (*view.Lineup, error) {
+			return r.app.Lineup.Forget(ctx, in.Client, in.Lineup)
+		})
+	handle(r, post, "/clients/{client}/lineup/entries", "addEntry", "Add a row that was typed", func(ctx context.Context, in *entryInput) (*view.Lineup, error) {
+		return r.app.Lineup.AddTyped(ctx, in.Client, in.Body.Lineup, in.Body.Phrase, in.Body.EntryDraft)
+	})
+	handle(r, put, "/clients/{client}/lineup/{entry}/position", "moveEntry", "Move an entry to another position of its part",
+		func(ctx context.Context, in *moveInput) (*view.Lineup, error) {
+			return r.app.Lineup.Move(ctx, in.Client, in.Entry, in.Body.Position)
+		})
+	handle(r, put, "/clients/{client}/lineup/{entry}/kind", "setEntryKind", "Say what the site of an entry is, for all clients",
+		func(ctx context.Context, in *kindInput) (*view.Lineup, error) {
+			return r.app.Lineup.SetKind(ctx, in.Client, in.Entry, lineup.Kind(in.Body.Kind))
+		})
+	handle(r, get, "/site-kinds", "siteKinds", "What was said of sites, for all clients", func(ctx context.Context, _ *struct{}) ([]view.SiteKind, error) {
+		return r.app.Lineup.SiteKinds(ctx)
+	})
+	handle(r, remove, "/clients/{client}/site-kinds/{domain}", "forgetSiteKind", "Take back what was said of a site",
+		func(ctx context.Context, in *siteKindInput) (*view.Lineup, error) {
+			return r.app.Lineup.ForgetSiteKind(ctx, in.Client, in.Domain)
+		})
+	handle(r, get, "/clients/{client}/figures", "siteFigures", "Figures of sites that come from elsewhere",
+		func(ctx context.Context, in *ClientPath) ([]view.SiteFigures, error) {
+			return r.app.Standing.Get(ctx, in.Client)
+		})
+	handle(r, put, "/clients/{client}/figures/{domain}", "setSiteFigure", "Keep a figure of a site",
+		func(ctx context.Context, in *figureInput) ([]view.SiteFigures, error) {
+			return r.app.Standing.Set(ctx, in.Client, in.Domain, in.Body)
+		})
+	handle(r, post, "/clients/{client}/figures", "pasteFigures", "Keep the figures of a small table",
+		func(ctx context.Context, in *tableInput) (*view.FiguresPasted, error) {
+			return r.app.Standing.Paste(ctx, in.Client, in.Body.Table, in.Body.Source, in.Body.TakenOn)
+		})
 	handle(r, post, "/clients/{client}/lineup/search", "recordSearch", "Search and record the result",
 		func(ctx context.Context, in *searchInput) (*view.Lineup, error) {
 			return r.app.Lineup.Record(ctx, in.Client, in.Body.Phrase)

@@ -18,12 +18,14 @@ const maxAnswer = 4 << 20
 
 // SearchResult is what a search source answers; docs/contracts/search.md.
 type SearchResult struct {
-	Phrase   string        `json:"phrase"`
-	Place    string        `json:"place"`
-	Device   string        `json:"device"`
-	LookedAt int           `json:"looked_at"`
-	Ads      string        `json:"ads"`
-	Entries  []SearchEntry `json:"entries"`
+	Phrase   string `json:"phrase"`
+	Place    string `json:"place"`
+	Device   string `json:"device"`
+	LookedAt int    `json:"looked_at"`
+	// MapLookedAt is how many entries of the map were looked at, 0 if that is not told.
+	MapLookedAt int           `json:"map_looked_at,omitempty"`
+	Ads         string        `json:"ads"`
+	Entries     []SearchEntry `json:"entries"`
 }
 
 // SearchEntry is one entry of a search result.
@@ -35,6 +37,9 @@ type SearchEntry struct {
 	URL       string      `json:"url,omitempty"`
 	Rating    *float64    `json:"rating,omitempty"`
 	Reviews   *int        `json:"reviews,omitempty"`
+	Phone     string      `json:"phone,omitempty"`
+	// Years is for how long the business says that it is in trade, 0 for nothing.
+	Years int `json:"years,omitempty"`
 }
 
 // Search asks a search source; docs/contracts/search.md.

@@ -11,8 +11,13 @@ import (
 type ClientFigures struct {
 	ClientID int64
 	// Lead is the lead phrase of the home page, empty for none.
-	Lead  string
-	Pages []PageFigures
+	Lead string
+	// MapPosition and OrganicPosition are where the client stood in its main search, 0
+	// if it was not found; Searched tells that there is one, Rivals how many it has.
+	MapPosition, OrganicPosition int
+	Searched                     bool
+	Rivals                       int
+	Pages                        []PageFigures
 }
 
 // PageFigures are what lists show of a page of a client.
@@ -58,7 +63,8 @@ func (t *Tx) Revision(client int64) (revision int64, err error) {
 
 // SetFigures keeps the figures of a client that were worked out at a revision.
 func (t *Tx) SetFigures(f ClientFigures, revision int64) error {
-	_, err := t.exec(`INSERT OR REPLACE INTO client_figures (client_id, revision, rules, lead) VALUES (?, ?, ?, ?)`, f.ClientID, revision, page.Rules, f.Lead)
+	_, err := t.exec(`INSERT OR REPLACE INTO client_figures (client_id, revision, rules, lead, map_position, organic_position, searched, rivals)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, f.ClientID, revision, page.Rules, f.Lead, f.MapPosition, f.OrganicPosition, f.Searched, f.Rivals)
 	if err != nil {
 		return err
 	}
@@ -96,16 +102,11 @@ func (t *Tx) Shelf() ([]ShelfRow, error) {
 		s.TakenAt = parseStamp(taken)
 		return err
 	}, `WITH home AS (SELECT client_id, MIN(id) AS id FROM pages WHERE kind = 'home' AND gone = 0 GROUP BY client_id),
-		town AS (SELECT client_id, name, MIN(position - 1000 * home) FROM places GROUP BY client_id),
-		result AS (SELECT client_id,
-			COALESCE(MIN(CASE WHEN kind = 'client' AND sponsored = 0 AND part = 'map' THEN position END), 0) AS map,
-			COALESCE(MIN(CASE WHEN kind = 'client' AND sponsored = 0 AND part = 'organic' THEN position END), 0) AS organic,
-			MAX(part <> 'typed') AS searched, SUM(taken) AS rivals FROM lineup_entries GROUP BY client_id)
+		town AS (SELECT client_id, name, MIN(position - 1000 * home) FROM places GROUP BY client_id)
 		SELECT c.id, c.name, c.trade, COALESCE(home.id, 0), COALESCE(town.name, ''), COALESCE(f.lead, ''), p.words, COALESCE(p.to_write, 0),
-			COALESCE(p.taken_at, ''), COALESCE(result.map, 0), COALESCE(result.organic, 0), COALESCE(result.searched, 0), COALESCE(result.rivals, 0)
+			COALESCE(p.taken_at, ''), COALESCE(f.map_position, 0), COALESCE(f.organic_position, 0), COALESCE(f.searched, 0), COALESCE(f.rivals, 0)
 		FROM clients c LEFT JOIN client_figures f ON f.client_id = c.id LEFT JOIN home ON home.client_id = c.id
 			LEFT JOIN page_figures p ON p.page_id = home.id LEFT JOIN town ON town.client_id = c.id
-			LEFT JOIN result ON result.client_id = c.id
 		ORDER BY c.id DESC`)
 }
 

@@ -9,48 +9,60 @@ import (
 
 // Lineup is the conditions of a recorded search (rule 6.5).
 type Lineup struct {
-	ClientID   int64
-	Phrase     string
-	Place      string
-	Device     string
-	LookedAt   int
-	Ads        string
-	RecordedAt time.Time
+	ID       int64
+	ClientID int64
+	Phrase   string
+	Place    string
+	Device   string
+	// LookedAt and MapLookedAt are how many organic and map entries were looked at.
+	LookedAt, MapLookedAt int
+	Ads                   string
+	RecordedAt            time.Time
 }
 
 // Entry is one result of a recorded search, or a page that was typed in.
 type Entry struct {
 	ID       int64
 	ClientID int64
+	// LineupID is the search that it is of, 0 for a page that was typed in.
+	LineupID int64
 	lineup.Entry
 	Rating  *float64
 	Reviews *int
 }
 
-// Lineup returns the lineup of a client, ErrNotFound if none was recorded.
-func (t *Tx) Lineup(client int64) (l Lineup, err error) {
-	var recorded string
-	err = t.one(`SELECT client_id, phrase, place, device, looked_at, ads, recorded_at FROM lineups WHERE client_id = ?`,
-		[]any{client}, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.Ads, &recorded)
-	l.RecordedAt = parseStamp(recorded)
-	return l, err
+// Lineups returns the recorded searches of a client, the newest first.
+func (t *Tx) Lineups(client int64) ([]Lineup, error) {
+	return all(t, func(r *sql.Rows, l *Lineup) error {
+		var recorded string
+		err := r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, &recorded)
+		l.RecordedAt = parseStamp(recorded)
+		return err
+	}, `SELECT id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at FROM lineups
+		WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
 }
 
-// SetLineup replaces the conditions of the recorded search.
-func (t *Tx) SetLineup(l Lineup) error {
-	_, err := t.exec(`INSERT OR REPLACE INTO lineups (client_id, phrase, place, device, looked_at, ads, recorded_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.Ads, stamp(l.RecordedAt))
-	return err
+// AddLineup keeps a recorded search and returns its id.
+func (t *Tx) AddLineup(l Lineup) (int64, error) {
+	return t.insert(`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads, stamp(l.RecordedAt))
 }
 
-const entryColumns = `id, client_id, part, position, sponsored, name, url, reviews, rating, kind, reason, reason_quote, reason_number, taken`
+// DeleteLineup deletes a recorded search with its entries.
+func (t *Tx) DeleteLineup(client, id int64) error {
+	return t.change(`DELETE FROM lineups WHERE client_id = ? AND id = ?`, client, id)
+}
+
+const entryColumns = `id, client_id, COALESCE(lineup_id, 0), part, position, sponsored, name, url, phone, years, reviews, rating, kind,
+	reason, reason_quote, reason_number, taken`
 
 func scanEntry(scan func(...any) error, e *Entry) error {
-	return scan(&e.ID, &e.ClientID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Reviews, &e.Rating,
+	return scan(&e.ID, &e.ClientID, &e.LineupID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Phone, &e.Years, &e.Reviews, &e.Rating,
 		&e.Kind, &e.Reason.Code, &e.Reason.Quote, &e.Reason.Number, &e.Taken)
 }
 
-// Entries returns the lineup entries of a client in the order of the result.
+// Entries returns all lineup entries of a client, those of a search in the order of
+// the result.
 func (t *Tx) Entries(client int64) ([]Entry, error) {
 	return all(t, func(r *sql.Rows, e *Entry) error { return scanEntry(r.Scan, e) }, `SELECT `+entryColumns+`
 		FROM lineup_entries WHERE client_id = ?
@@ -67,10 +79,18 @@ func (t *Tx) Entry(client, id int64) (e Entry, err error) {
 
 // AddEntry adds a lineup entry and returns its id.
 func (t *Tx) AddEntry(e Entry) (int64, error) {
-	return t.insert(`INSERT INTO lineup_entries (client_id, part, position, sponsored, name, url, reviews, rating, kind,
-		reason, reason_quote, reason_number, taken) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		e.ClientID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Reviews, e.Rating, e.Kind,
+	return t.insert(`INSERT INTO lineup_entries (client_id, lineup_id, part, position, sponsored, name, url, phone, years, reviews, rating, kind,
+		reason, reason_quote, reason_number, taken) VALUES (?, NULLIF(?, 0), ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		e.ClientID, e.LineupID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
 		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken)
+}
+
+// UpdateEntry changes what is told of an entry.
+func (t *Tx) UpdateEntry(e Entry) error {
+	return t.change(`UPDATE lineup_entries SET part = ?, position = ?, sponsored = ?, name = ?, url = ?, phone = ?, years = ?, reviews = ?,
+		rating = ?, kind = ?, reason = ?, reason_quote = ?, reason_number = ?, taken = ? WHERE client_id = ? AND id = ?`,
+		e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
+		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken, e.ClientID, e.ID)
 }
 
 // TakeEntry takes an entry as a rival or sets it aside, with the reason.
@@ -84,8 +104,39 @@ func (t *Tx) DeleteEntry(client, id int64) error {
 	return t.change(`DELETE FROM lineup_entries WHERE client_id = ? AND id = ?`, client, id)
 }
 
-// ClearEntries deletes the entries of a recorded search; typed ones stay.
-func (t *Tx) ClearEntries(client int64) error {
-	_, err := t.exec(`DELETE FROM lineup_entries WHERE client_id = ? AND part <> 'typed'`, client)
+// SiteKind is what a person said that a site is, for all clients.
+type SiteKind struct {
+	Domain string
+	Kind   lineup.Kind
+	// SaidFor is the name of the client for whom it was said.
+	SaidFor string
+	SaidAt  time.Time
+}
+
+// SiteKinds returns what was said of sites, the newest first.
+func (t *Tx) SiteKinds() ([]SiteKind, error) {
+	return all(t, func(r *sql.Rows, k *SiteKind) error {
+		var at string
+		err := r.Scan(&k.Domain, &k.Kind, &k.SaidFor, &at)
+		k.SaidAt = parseStamp(at)
+		return err
+	}, `SELECT domain, kind, said_for, said_at FROM site_kinds ORDER BY said_at DESC, domain`)
+}
+
+// SetSiteKind keeps what a site is; an empty kind forgets it.
+func (t *Tx) SetSiteKind(k SiteKind) error {
+	if k.Kind == "" {
+		_, err := t.exec(`DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
+		return err
+	}
+	_, err := t.exec(`INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, stamp(k.SaidAt))
 	return err
+}
+
+// OrganicTrades returns the addresses of organic entries with the trades of the clients in
+// whose lineups they stand, each pair once.
+func (t *Tx) OrganicTrades() ([][2]string, error) {
+	return all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) },
+		`SELECT DISTINCT e.url, lower(trim(c.trade)) FROM lineup_entries e JOIN clients c ON c.id = e.client_id
+		WHERE e.part = 'organic' AND e.url <> '' AND trim(c.trade) <> ''`)
 }

@@ -11,6 +11,7 @@ import (
 	"inktally/core/results"
 	"inktally/core/sheet"
 	"inktally/core/site"
+	"inktally/core/standing"
 	"inktally/core/table"
 	"inktally/core/target"
 	"inktally/core/tie"
@@ -65,6 +66,10 @@ type (
 	ResultPart results.Part
 	// EntryPart is a part of a search result.
 	EntryPart lineup.Part
+	// FigureCode is a figure of a site that comes from elsewhere.
+	FigureCode standing.Figure
+	// TypedPart is a part of a search result that a person may type an entry for.
+	TypedPart lineup.Part
 	// EntryKind is what a lineup entry is.
 	EntryKind lineup.Kind
 	// FindingType names what is wrong with a page or a site.
@@ -108,10 +113,14 @@ func (VerdictCode) Schema(huma.Registry) *huma.Schema  { return enum(imagename.V
 func (IntentCode) Schema(huma.Registry) *huma.Schema   { return enum(intent.Intents()) }
 func (IntentReason) Schema(huma.Registry) *huma.Schema { return enum(intent.ReasonCodes()) }
 func (EntryPart) Schema(huma.Registry) *huma.Schema    { return enum(lineup.Parts()) }
-func (EntryKind) Schema(huma.Registry) *huma.Schema    { return enum(lineup.Kinds()) }
-func (EntryReason) Schema(huma.Registry) *huma.Schema  { return enum(with(lineup.ReasonCodes(), "")) }
-func (RefusalCode) Schema(huma.Registry) *huma.Schema  { return enum(table.Refusals()) }
-func (ColumnRole) Schema(huma.Registry) *huma.Schema   { return enum(table.Roles()) }
+func (TypedPart) Schema(huma.Registry) *huma.Schema {
+	return enum([]lineup.Part{lineup.Paid, lineup.Map, lineup.Organic})
+}
+func (FigureCode) Schema(huma.Registry) *huma.Schema  { return enum(standing.Figures()) }
+func (EntryKind) Schema(huma.Registry) *huma.Schema   { return enum(lineup.Kinds()) }
+func (EntryReason) Schema(huma.Registry) *huma.Schema { return enum(with(lineup.ReasonCodes(), "")) }
+func (RefusalCode) Schema(huma.Registry) *huma.Schema { return enum(table.Refusals()) }
+func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return enum(table.Roles()) }
 func (FamilyState) Schema(huma.Registry) *huma.Schema {
 	return enum([]book.State{"", book.Kept, book.Aside})
 }

@@ -8,18 +8,55 @@ import (
 	"inktally/internal/wording"
 )
 
-// Lineup is the recorded search of a client.
+// Lineup is a recorded search of a client, with the others that were recorded.
 type Lineup struct {
-	Phrase     string     `json:"phrase" doc:"Empty if no search was recorded"`
-	Place      string     `json:"place"`
-	Device     string     `json:"device"`
-	LookedAt   int        `json:"looked_at" doc:"How many organic entries were looked at"`
-	Ads        string     `json:"ads"`
-	RecordedAt *time.Time `json:"recorded_at"`
-	Entries    []Entry    `json:"entries"`
-	Searchable bool       `json:"searchable" doc:"Whether a search source is there"`
-	Phrases    []string   `json:"phrases" doc:"The client's phrases, to search for"`
-	Rivals     int        `json:"rivals" doc:"How many entries are rivals, each page once"`
+	ID          int64      `json:"id" doc:"0 if no search was recorded"`
+	Phrase      string     `json:"phrase" doc:"Empty if no search was recorded"`
+	Place       string     `json:"place"`
+	Device      string     `json:"device"`
+	LookedAt    int        `json:"looked_at" doc:"How many organic entries were looked at"`
+	MapLookedAt int        `json:"map_looked_at" doc:"How many entries of the map were looked at"`
+	Ads         string     `json:"ads"`
+	RecordedAt  *time.Time `json:"recorded_at"`
+	Entries     []Entry    `json:"entries"`
+	Searchable  bool       `json:"searchable" doc:"Whether a search source is there"`
+	Phrases     []string   `json:"phrases" doc:"The client's phrases, to search for"`
+	Rivals      int        `json:"rivals" doc:"How many entries are rivals, each page once"`
+	Recorded    []Recorded `json:"recorded" doc:"All recorded searches, the newest first"`
+	Pages       []int64    `json:"pages" doc:"The client's pages that are judged against this search"`
+}
+
+// Recorded is a recorded search, and where the client stood in it.
+type Recorded struct {
+	ID          int64     `json:"id"`
+	Phrase      string    `json:"phrase"`
+	Place       string    `json:"place"`
+	RecordedAt  time.Time `json:"recorded_at"`
+	Map         int       `json:"map" doc:"0 if the client was not found in the map"`
+	Organic     int       `json:"organic" doc:"0 if the client was not found"`
+	LookedAt    int       `json:"looked_at"`
+	MapLookedAt int       `json:"map_looked_at"`
+}
+
+// EntryDraft is an entry as a person types it.
+type EntryDraft struct {
+	Part      TypedPart `json:"part"`
+	Position  int       `json:"position" minimum:"1" maximum:"1000"`
+	Sponsored bool      `json:"sponsored" required:"false"`
+	Name      string    `json:"name" required:"false" maxLength:"300" doc:"Empty takes the site's name"`
+	URL       string    `json:"url" required:"false" maxLength:"2000"`
+	Phone     string    `json:"phone" required:"false" maxLength:"60"`
+	Years     int       `json:"years" required:"false" minimum:"0" maximum:"500"`
+	Rating    *float64  `json:"rating" required:"false" minimum:"0" maximum:"5"`
+	Reviews   *int      `json:"reviews" required:"false" minimum:"0"`
+}
+
+// SiteKind is what a person said that a site is, for all clients.
+type SiteKind struct {
+	Domain  string    `json:"domain"`
+	Kind    EntryKind `json:"kind"`
+	SaidFor string    `json:"said_for" doc:"The client for whom it was said"`
+	SaidAt  time.Time `json:"said_at"`
 }
 
 // Entry is one result of a recorded search, or a page that was added by hand.
@@ -30,6 +67,8 @@ type Entry struct {
 	Sponsored bool      `json:"sponsored"`
 	Name      string    `json:"name"`
 	URL       string    `json:"url"`
+	Phone     string    `json:"phone"`
+	Years     int       `json:"years" doc:"For how long it says that it is in trade, 0 for nothing"`
 	Rating    *float64  `json:"rating"`
 	Reviews   *int      `json:"reviews"`
 	Kind      EntryKind `json:"kind"`
@@ -48,7 +87,7 @@ type EntryWhy struct {
 
 // EntryOf shows an entry.
 func EntryOf(id int64, e lineup.Entry, rating *float64, reviews *int) Entry {
-	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL, Name: e.Name, Rating: rating,
+	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL, Name: e.Name, Phone: e.Phone, Years: e.Years, Rating: rating,
 		Reviews: reviews, Kind: EntryKind(e.Kind), Reason: EntryWhy{EntryReason(e.Reason.Code), wording.Entry(e.Reason)}, Taken: e.Taken,
 		Open: lineup.Open(e)}
 }

@@ -161,6 +161,21 @@ func Entry(r lineup.Reason) string {
 		return "its title says " + quoted(r.Quote)
 	case lineup.ManyListings:
 		return "lists " + Count(r.Number, "business", "businesses")
+	case lineup.ManyTrades:
+		return "stands in lineups of " + Count(r.Number, "trade", "")
+	case lineup.ManyStates:
+		return "has pages for " + Count(r.Number, "state", "")
+	case lineup.SellsGoods:
+		return "sells goods: " + quoted(r.Quote)
+	case lineup.NoServiceWord:
+		return "its name, title and H1 name none of the services"
+	case lineup.SamePhone:
+		return "the client's phone number"
+	case lineup.SaidByHand:
+		if r.Quote != "" {
+			return "said by you for " + r.Quote
+		}
+		return "said by you"
 	case lineup.IsPaid:
 		return "paid"
 	case lineup.IsSponsored:

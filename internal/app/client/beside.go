@@ -11,7 +11,6 @@ import (
 // Beside tells which pages of rivals stand beside a client's pages (rule 6.3).
 type Beside struct {
 	known   *Known
-	rivals  []store.Entry
 	sites   map[string]store.Site
 	choices map[int64]map[string]string // by page and domain: the address that a person said
 }
@@ -40,7 +39,7 @@ func (b BesidePage) Counts(kind site.Kind) bool {
 
 // LoadBeside loads what is known of rivals' sites.
 func LoadBeside(tx *store.Tx, k *Known) (*Beside, error) {
-	b := &Beside{known: k, rivals: k.RivalEntries(), choices: map[int64]map[string]string{}}
+	b := &Beside{known: k, choices: map[int64]map[string]string{}}
 	var err error
 	if b.sites, err = tx.Sites(k.Client.ID); err != nil {
 		return nil, err
@@ -65,8 +64,9 @@ func (b *Beside) Site(address string) (store.Site, bool) {
 // of the lineup. The home page stands beside the pages that were found; so does
 // every page as long as a rival's site is not known.
 func (b *Beside) Of(p store.Page) []BesidePage {
-	out := make([]BesidePage, 0, len(b.rivals))
-	for _, e := range b.rivals {
+	rivals := RivalsOf(b.known.EntriesOf(b.known.LineupOf(p.ID).ID), b.known.Yardstick.Lineup)
+	out := make([]BesidePage, 0, len(rivals))
+	for _, e := range rivals {
 		out = append(out, b.one(p, e))
 	}
 	return out

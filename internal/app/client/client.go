@@ -24,17 +24,22 @@ type Known struct {
 	store.Ground
 	// Phrases are those of its book; those that were typed for a page are tied
 	// to it (rule 9.1).
-	Phrases   []book.Phrase
-	Choices   map[string]book.Choice
-	Words     []store.BookWord
-	Lists     intent.Lists
-	Rivals    []string // names of firms in its lineup
+	Phrases []book.Phrase
+	Choices map[string]book.Choice
+	Words   []store.BookWord
+	Lists   intent.Lists
+	Rivals  []string // names of firms in its lineup
+	// Entries are those of its main lineup, with the pages that were typed in; Lineups
+	// are all recorded searches, the newest first.
 	Entries   []store.Entry
+	Lineups   []store.Lineup
 	Yardstick yardstick.Yardstick
 	// Towns are those that ship, and those of the file.
 	Towns *gazetteer.Gazetteer
 
-	read *reading // of its phrases, once asked for
+	read     *reading      // of its phrases, once asked for
+	recorded []store.Entry // of all lineups
+	families []book.Family // once asked for
 }
 
 // Load loads what is known of a client.
@@ -54,11 +59,11 @@ func Load(tx *store.Tx, id int64) (k *Known, err error) {
 	if k.Words, err = tx.BookWords(id); err != nil {
 		return nil, err
 	}
-	if k.Entries, err = tx.Entries(id); err != nil {
+	if err = k.loadLineups(tx); err != nil {
 		return nil, err
 	}
-	for _, e := range k.Entries {
-		if e.Kind == lineup.Business {
+	for _, e := range k.recorded {
+		if e.Kind == lineup.Business || e.Kind == lineup.Chain {
 			k.Rivals = append(k.Rivals, lineup.NameOf(e.Name, e.URL))
 		}
 	}

@@ -62,6 +62,8 @@ func of(tx *store.Tx, id int64) (store.ClientFigures, error) {
 	if err != nil {
 		return f, err
 	}
+	f.MapPosition, f.OrganicPosition = client.Stands(k.Entries)
+	f.Searched, f.Rivals = len(k.Lineups) > 0, len(k.RivalEntries())
 	for _, p := range k.Pages {
 		if p.Kind == site.Home && f.Lead == "" {
 			f.Lead = lead(k, p.ID)

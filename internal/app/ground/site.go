@@ -52,7 +52,7 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	for _, m := range k.ToMake(k.Families(), beside) {
 		out.ToMake = append(out.ToMake, toMake(m))
 	}
-	for _, e := range k.RivalEntries() {
+	for _, e := range k.SearchRivals() {
 		out.Rivals = append(out.Rivals, rivalSite(e, beside))
 	}
 	return out, nil

@@ -1,26 +1,21 @@
-// Package lineup is the stop at which a search is recorded and the rivals are
+// Package lineup is the stop at which searches are recorded and the rivals are
 // chosen.
 package lineup
 
 import (
 	"context"
-	"errors"
 	"strings"
 	"time"
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
-	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/text"
 	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
-	"inktally/internal/fetch"
 	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/view"
-
-	"golang.org/x/sync/errgroup"
 )
 
 // Searcher answers a search with its result; its errors are faults.
@@ -37,47 +32,76 @@ type Lineup struct {
 	Now    func() time.Time
 }
 
-// Get returns the recorded search of a client.
-func (l *Lineup) Get(ctx context.Context, id int64) (*view.Lineup, error) {
-	out := &view.Lineup{Entries: []view.Entry{}, Phrases: []string{}, Searchable: l.Search != nil}
+// Get returns a recorded search of a client, the main one for 0.
+func (l *Lineup) Get(ctx context.Context, id, lineupID int64) (*view.Lineup, error) {
+	var out *view.Lineup
 	err := l.DB.Read(ctx, func(tx *store.Tx) error {
 		k, err := client.Load(tx, id)
 		if err != nil {
 			return err
 		}
-		for _, t := range k.Typed {
-			out.Phrases = append(out.Phrases, t.Text)
-		}
-		recorded, err := tx.Lineup(id)
-		if err != nil && !errors.Is(err, store.ErrNotFound) {
-			return err
-		}
-		out.Phrase, out.Place, out.Device, out.LookedAt, out.Ads = recorded.Phrase, recorded.Place, recorded.Device, recorded.LookedAt, recorded.Ads
-		out.RecordedAt, out.Rivals = view.When(recorded.RecordedAt), len(k.RivalEntries())
-		readings, err := tx.LatestReadings(id)
-		if err != nil {
-			return err
-		}
-		failures, err := tx.Failures(id)
-		if err != nil {
-			return err
-		}
-		for _, e := range k.Entries {
-			v := view.EntryOf(e.ID, e.Entry, e.Rating, e.Reviews)
-			if r, ok := readings[e.URL]; ok && e.URL != "" {
-				v.Words = &r.Facts.Words.Seen
+		recorded := k.MainLineup()
+		if lineupID != 0 {
+			if recorded, err = one(k, lineupID); err != nil {
+				return err
 			}
-			v.Failure = view.FailureOf(failures[e.URL])
-			out.Entries = append(out.Entries, v)
 		}
-		return nil
+		out, err = l.shown(tx, k, recorded)
+		return err
 	})
 	return out, err
 }
 
-// Record asks the search source for a phrase and records the result in place of
-// the last one. The pages of organic entries are looked at to tell directories
-// from businesses.
+func one(k *client.Known, id int64) (store.Lineup, error) {
+	for _, l := range k.Lineups {
+		if l.ID == id {
+			return l, nil
+		}
+	}
+	return store.Lineup{}, store.ErrNotFound
+}
+
+// shown is a search as the API shows it, with the others that were recorded.
+func (l *Lineup) shown(tx *store.Tx, k *client.Known, recorded store.Lineup) (*view.Lineup, error) {
+	entries := k.EntriesOf(recorded.ID)
+	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device, LookedAt: recorded.LookedAt,
+		MapLookedAt: recorded.MapLookedAt, Ads: recorded.Ads, RecordedAt: view.When(recorded.RecordedAt), Searchable: l.Search != nil,
+		Entries: []view.Entry{}, Phrases: []string{}, Recorded: []view.Recorded{}, Pages: []int64{},
+		Rivals: len(client.RivalsOf(entries, k.Yardstick.Lineup))}
+	for _, t := range k.Typed {
+		out.Phrases = append(out.Phrases, t.Text)
+	}
+	for _, other := range k.Lineups {
+		inMap, organic := client.Stands(k.EntriesOf(other.ID))
+		out.Recorded = append(out.Recorded, view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
+			Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
+	}
+	for _, p := range k.Pages {
+		if p.Kind.HasWordTarget() && recorded.ID != 0 && k.LineupOf(p.ID).ID == recorded.ID {
+			out.Pages = append(out.Pages, p.ID)
+		}
+	}
+	latest, err := tx.LatestReadings(k.Client.ID)
+	if err != nil {
+		return nil, err
+	}
+	failures, err := tx.Failures(k.Client.ID)
+	if err != nil {
+		return nil, err
+	}
+	for _, e := range entries {
+		v := view.EntryOf(e.ID, e.Entry, e.Rating, e.Reviews)
+		if r, ok := latest[e.URL]; ok && e.URL != "" {
+			v.Words = &r.Facts.Words.Seen
+		}
+		v.Failure = view.FailureOf(failures[e.URL])
+		out.Entries = append(out.Entries, v)
+	}
+	return out, nil
+}
+
+// Record asks the search source for a phrase and keeps the result beside those that
+// were recorded before. The pages of entries are looked at to tell what they are.
 func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
@@ -86,11 +110,7 @@ func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lin
 	if l.Search == nil {
 		return nil, fault.New(fault.NoSearchSource)
 	}
-	var k *client.Known
-	err := l.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := l.known(ctx, id)
 	if err != nil {
 		return nil, err
 	}
@@ -101,26 +121,38 @@ func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lin
 	return l.record(ctx, k, phrase, result)
 }
 
-// record judges the entries of a result and keeps it in place of the last one.
+func (l *Lineup) known(ctx context.Context, id int64) (k *client.Known, err error) {
+	err = l.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		k, err = client.Load(tx, id)
+		return err
+	})
+	return k, err
+}
+
+// record judges the entries of a result and keeps it.
 func (l *Lineup) record(ctx context.Context, k *client.Known, phrase string, result source.SearchResult) (*view.Lineup, error) {
 	id := k.Client.ID
-	home, err := client.HomePage(k.Pages)
+	entries, err := l.judge(ctx, k, result.Entries)
 	if err != nil {
 		return nil, err
 	}
-	entries := l.judge(ctx, result.Entries, lineup.Domain(home.URL))
 	k.Yardstick.Lineup.Take(entries)
+	recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: result.Place, Device: result.Device, LookedAt: result.LookedAt,
+		MapLookedAt: result.MapLookedAt, Ads: result.Ads, RecordedAt: l.Now()}
+	for _, e := range result.Entries {
+		if e.Part == lineup.Map && !e.Sponsored {
+			recorded.MapLookedAt = max(recorded.MapLookedAt, e.Position)
+		}
+	}
 	err = l.DB.Write(ctx, func(tx *store.Tx) error {
-		if err := tx.ClearEntries(id); err != nil {
+		if _, err := tx.Client(id); err != nil {
 			return err
 		}
-		recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: result.Place, Device: result.Device, LookedAt: result.LookedAt,
-			Ads: result.Ads, RecordedAt: l.Now()}
-		if err := tx.SetLineup(recorded); err != nil {
+		if recorded.ID, err = tx.AddLineup(recorded); err != nil {
 			return err
 		}
 		for i, e := range entries {
-			_, err := tx.AddEntry(store.Entry{ClientID: id, Entry: e, Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating})
+			_, err := tx.AddEntry(store.Entry{ClientID: id, LineupID: recorded.ID, Entry: e, Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating})
 			if err != nil {
 				return err
 			}
@@ -130,41 +162,17 @@ func (l *Lineup) record(ctx context.Context, k *client.Known, phrase string, res
 	if err != nil {
 		return nil, err
 	}
-	return l.Get(ctx, id)
+	return l.Get(ctx, id, recorded.ID)
+}
+
+// Forget deletes a recorded search; the one before it counts again.
+func (l *Lineup) Forget(ctx context.Context, id, lineupID int64) (*view.Lineup, error) {
+	err := l.DB.Write(ctx, func(tx *store.Tx) error { return tx.DeleteLineup(id, lineupID) })
+	if err != nil {
+		return nil, err
+	}
+	return l.Get(ctx, id, 0)
 }
 
 // From is a place as a search is asked from it: Tarn Harbor, ME.
 func From(p place.Place) string { return strings.Trim(p.Name+", "+p.State, ", ") }
-
-const (
-	// looking bounds the time that the pages of a result may take to tell what
-	// they are.
-	looking    = 4 * time.Second
-	sideBySide = 4
-)
-
-// judge tells the kinds of a result's entries.
-func (l *Lineup) judge(ctx context.Context, found []source.SearchEntry, own string) []lineup.Entry {
-	entries := make([]lineup.Entry, len(found))
-	looks, cancel := context.WithTimeout(ctx, looking)
-	defer cancel()
-	var group errgroup.Group
-	group.SetLimit(sideBySide)
-	for i, f := range found {
-		e := lineup.Entry{Part: f.Part, Position: f.Position, Sponsored: f.Sponsored, Name: text.Collapse(f.Name)}
-		if address, err := fetch.Address(f.URL); err == nil {
-			e.URL = address
-		}
-		group.Go(func() error {
-			var read *page.Page
-			if e.Part == lineup.Organic && e.URL != "" {
-				read = l.Readings.Look(looks, e.URL)
-			}
-			e.Kind, e.Reason = lineup.Judge(e, own, read)
-			entries[i] = e
-			return nil
-		})
-	}
-	_ = group.Wait()
-	return entries
-}

@@ -8,10 +8,8 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/results"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/source"
-	"inktally/internal/store"
 	"inktally/internal/view"
 )
 
@@ -50,8 +48,7 @@ func (l *Lineup) PreviewResults(name string, body []byte) (*view.Results, error)
 	return view.ResultsOf(read), nil
 }
 
-// KeepResults records a page of results as the search for a phrase, in place of the last
-// one.
+// KeepResults records a page of results as the search for a phrase.
 func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte) (*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
@@ -64,11 +61,7 @@ func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string,
 	if len(read.Entries) == 0 {
 		return nil, fault.New(fault.NoResults)
 	}
-	var k *client.Known
-	err = l.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := l.known(ctx, id)
 	if err != nil {
 		return nil, err
 	}
@@ -81,7 +74,10 @@ func searchOf(read results.Page) source.SearchResult {
 	out := source.SearchResult{Ads: "not seen"}
 	paid := 0
 	for _, e := range read.WithSites() {
-		s := source.SearchEntry{Position: e.Position, Name: e.Title, URL: e.URL, Reviews: e.Reviews, Rating: e.Rating}
+		s := source.SearchEntry{Position: e.Position, Name: e.Title, URL: e.URL, Reviews: e.Reviews, Rating: e.Rating, Phone: e.Phone}
+		if e.Years != nil {
+			s.Years = *e.Years
+		}
 		switch e.Part {
 		case results.Organic:
 			s.Part = lineup.Organic

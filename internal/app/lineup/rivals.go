@@ -32,7 +32,7 @@ func (l *Lineup) Paste(ctx context.Context, client int64, pasted string) (*view.
 	case bad != nil:
 		return nil, bad
 	}
-	return l.Get(ctx, client)
+	return l.Get(ctx, client, 0)
 }
 
 // Addresses parts what was pasted into addresses, each once. bad is the fault of
@@ -88,11 +88,13 @@ func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 // Take makes a rival of an entry or dismisses it. One that is paid for is never
 // a rival itself: taking it makes a typed rival of its site (rule 6.2).
 func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*view.Lineup, error) {
+	var of int64
 	err := l.DB.Write(ctx, func(tx *store.Tx) error {
 		e, err := tx.Entry(client, entry)
 		if err != nil {
 			return err
 		}
+		of = e.LineupID
 		switch {
 		case taken && e.URL == "":
 			return fault.New(fault.EntryWithoutSite, e.Name)
@@ -108,7 +110,7 @@ func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*vi
 	if err != nil {
 		return nil, err
 	}
-	return l.Get(ctx, client)
+	return l.Get(ctx, client, of)
 }
 
 // paidFor tells whether a typed rival came of an entry that is paid for; without
@@ -129,5 +131,5 @@ func (l *Lineup) Delete(ctx context.Context, client, entry int64) (*view.Lineup,
 	if err != nil {
 		return nil, err
 	}
-	return l.Get(ctx, client)
+	return l.Get(ctx, client, 0)
 }

@@ -162,7 +162,7 @@ func sitesOf(k *client.Known) (items []store.JobItem) {
 	if home, err := client.HomePage(k.Pages); err == nil {
 		add(k.Client.Name, home.URL)
 	}
-	for _, e := range k.RivalEntries() {
+	for _, e := range k.SearchRivals() {
 		add(e.Name, e.URL)
 	}
 	return items

@@ -79,7 +79,7 @@ func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, er
 		if err != nil {
 			return err
 		}
-		for _, e := range k.Entries {
+		for _, e := range k.SearchRivals() {
 			web.keys[site.BareAddress(e.URL)] = e.URL
 		}
 		for _, p := range k.Pages {

@@ -297,6 +297,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Figures of sites that come from elsewhere */
+        get: operations["siteFigures"];
+        put?: never;
+        /** Keep the figures of a small table */
+        post: operations["pasteFigures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/figures/{domain}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a figure of a site */
+        put: operations["setSiteFigure"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/found": {
         parameters: {
             query?: never;
@@ -338,10 +373,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The recorded search */
+        /** A recorded search, the main one if none is told */
         get: operations["lineup"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineup/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a row that was typed */
+        post: operations["addEntry"];
         delete?: never;
         options?: never;
         head?: never;
@@ -429,6 +481,57 @@ export interface paths {
         post?: never;
         /** Delete an entry */
         delete: operations["deleteEntry"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineup/{entry}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what the site of an entry is, for all clients */
+        put: operations["setEntryKind"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineup/{entry}/position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Move an entry to another position of its part */
+        put: operations["moveEntry"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/lineups/{lineup}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Delete a recorded search */
+        delete: operations["forgetLineup"];
         options?: never;
         head?: never;
         patch?: never;
@@ -846,6 +949,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/site-kinds/{domain}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back what was said of a site */
+        delete: operations["forgetSiteKind"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/survey": {
         parameters: {
             query?: never;
@@ -909,6 +1029,23 @@ export interface paths {
         put?: never;
         /** The short way in: a client from one line, measured at once */
         post: operations["quick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/site-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was said of sites, for all clients */
+        get: operations["siteKinds"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1453,12 +1590,13 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** @enum {string} */
-            kind: "client" | "directory" | "list_article" | "business";
+            kind: "client" | "directory" | "list_article" | "chain" | "supplier" | "other_trade" | "business";
             name: string;
             /** @description A high position that no business holds */
             open: boolean;
             /** @enum {string} */
             part: "paid" | "map" | "organic" | "typed";
+            phone: string;
             /** Format: int64 */
             position: number;
             /** Format: double */
@@ -1476,10 +1614,39 @@ export interface components {
              * @description Words seen of its last reading, null if it was not read
              */
             words: number | null;
+            /**
+             * Format: int64
+             * @description For how long it says that it is in trade, 0 for nothing
+             */
+            years: number;
+        };
+        EntryInputBody: {
+            /**
+             * Format: int64
+             * @description The search that it is of; 0 for a new one
+             */
+            lineup: number;
+            /** @description Empty takes the site's name */
+            name?: string;
+            /** @enum {string} */
+            part: "paid" | "map" | "organic";
+            phone?: string;
+            /** @description Of a new search */
+            phrase?: string;
+            /** Format: int64 */
+            position: number;
+            /** Format: double */
+            rating?: number | null;
+            /** Format: int64 */
+            reviews?: number | null;
+            sponsored?: boolean;
+            url?: string;
+            /** Format: int64 */
+            years?: number;
         };
         EntryWhy: {
             /** @enum {string} */
-            code: "" | "is_client" | "list_title" | "many_listings" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand";
+            code: "" | "is_client" | "list_title" | "many_listings" | "many_trades" | "many_states" | "sells_goods" | "no_service_word" | "same_phone" | "said_by_hand" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand";
             says: string;
         };
         Evidence: {
@@ -1509,7 +1676,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -1583,6 +1750,19 @@ export interface components {
             unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "choice" | "kilometers";
             value: string;
         };
+        FigureDraft: {
+            /** @enum {string} */
+            figure: "links" | "referring_domains" | "strength" | "listings" | "reviews" | "rating" | "photos" | "phrases_found_for" | "visits";
+            scale?: string;
+            source?: string;
+            /** @description A day, such as 2026-11-26; empty is today */
+            taken_on?: string;
+            /**
+             * Format: double
+             * @description Null forgets it
+             */
+            value: number | null;
+        };
         FiguresBody: {
             /**
              * @description Values by the keys of figures; an empty one brings the other back
@@ -1593,6 +1773,16 @@ export interface components {
             changes: {
                 [key: string]: string;
             };
+        };
+        FiguresPasted: {
+            /**
+             * Format: int64
+             * @description How many figures were kept
+             */
+            kept: number;
+            sites: components["schemas"]["SiteFigures"][];
+            /** @description Rows of sites that are neither the client's nor a rival's */
+            unknown: string[];
         };
         Filed: {
             /** @description Why it became nobody's, null if it did not */
@@ -1835,6 +2025,10 @@ export interface components {
             means: string;
             word: string;
         };
+        KindInputBody: {
+            /** @enum {string} */
+            kind: "client" | "directory" | "list_article" | "chain" | "supplier" | "other_trade" | "business";
+        };
         LastRun: {
             /** @description Null if nothing was measured yet */
             run: components["schemas"]["Run"];
@@ -1850,14 +2044,28 @@ export interface components {
             entries: components["schemas"]["Entry"][];
             /**
              * Format: int64
+             * @description 0 if no search was recorded
+             */
+            id: number;
+            /**
+             * Format: int64
              * @description How many organic entries were looked at
              */
             looked_at: number;
+            /**
+             * Format: int64
+             * @description How many entries of the map were looked at
+             */
+            map_looked_at: number;
+            /** @description The client's pages that are judged against this search */
+            pages: number[];
             /** @description Empty if no search was recorded */
             phrase: string;
             /** @description The client's phrases, to search for */
             phrases: string[];
             place: string;
+            /** @description All recorded searches, the newest first */
+            recorded: components["schemas"]["Recorded"][];
             /** Format: date-time */
             recorded_at: string | null;
             /**
@@ -1964,6 +2172,10 @@ export interface components {
             address: string;
             items: components["schemas"]["MenuItem"][];
             text: string;
+        };
+        MoveInputBody: {
+            /** Format: int64 */
+            position: number;
         };
         Offer: {
             /** @description Where it was read */
@@ -2149,7 +2361,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -2182,6 +2394,28 @@ export interface components {
             mode: "" | "served" | "rendered";
             /** @description The address of a page of the client or of a rival */
             url: string;
+        };
+        Recorded: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            looked_at: number;
+            /**
+             * Format: int64
+             * @description 0 if the client was not found in the map
+             */
+            map: number;
+            /** Format: int64 */
+            map_looked_at: number;
+            /**
+             * Format: int64
+             * @description 0 if the client was not found
+             */
+            organic: number;
+            phrase: string;
+            place: string;
+            /** Format: date-time */
+            recorded_at: string;
         };
         Refused: {
             /** @enum {string} */
@@ -2465,6 +2699,42 @@ export interface components {
             /** @description Of the home page; empty if there is no site yet */
             url: string;
         };
+        SiteFigure: {
+            /** @enum {string} */
+            figure: "links" | "referring_domains" | "strength" | "listings" | "reviews" | "rating" | "photos" | "phrases_found_for" | "visits";
+            /** @description What a source's own figure is measured in, such as 0 to 100 */
+            scale: string;
+            source: string;
+            /** Format: date-time */
+            taken_on: string;
+            /** Format: double */
+            value: number;
+        };
+        SiteFigures: {
+            /** @description A chain's: its figures are those of the whole country */
+            chain: boolean;
+            domain: string;
+            figures: components["schemas"]["SiteFigure"][];
+            /**
+             * Format: double
+             * @description As the recorded search shows it, null if it does not
+             */
+            map_rating: number | null;
+            /** Format: int64 */
+            map_reviews: number | null;
+            name: string;
+            /** @description The client's site */
+            own: boolean;
+        };
+        SiteKind: {
+            domain: string;
+            /** @enum {string} */
+            kind: "client" | "directory" | "list_article" | "chain" | "supplier" | "other_trade" | "business";
+            /** Format: date-time */
+            said_at: string;
+            /** @description The client for whom it was said */
+            said_for: string;
+        };
         SitePage: {
             /** @description A person said what it is for */
             by_hand: boolean;
@@ -2570,6 +2840,13 @@ export interface components {
             url: string;
             /** Format: int64 */
             words: number;
+        };
+        TableInputBody: {
+            source?: string;
+            /** @description A heading for each column, a site for each row */
+            table: string;
+            /** @description A day, such as 2026-11-26; empty is today */
+            taken_on?: string;
         };
         TakeInputBody: {
             /** @description Used as a rival, or dismissed */
@@ -3554,6 +3831,105 @@ export interface operations {
             };
         };
     };
+    siteFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteFigures"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pasteFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresPasted"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setSiteFigure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FigureDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteFigures"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     found: {
         parameters: {
             query?: never;
@@ -3620,7 +3996,10 @@ export interface operations {
     };
     lineup: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description 0 for the main one */
+                lineup?: number;
+            };
             header?: never;
             path: {
                 client: number;
@@ -3628,6 +4007,41 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EntryInputBody"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -3848,6 +4262,110 @@ export interface operations {
             path: {
                 client: number;
                 entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setEntryKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moveEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                entry: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetLineup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                lineup: number;
             };
             cookie?: never;
         };
@@ -4828,6 +5346,35 @@ export interface operations {
             };
         };
     };
+    forgetSiteKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     survey: {
         parameters: {
             query?: never;
@@ -4974,6 +5521,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ground"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    siteKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteKind"][];
                 };
             };
             /** @description Error */
