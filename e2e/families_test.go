@@ -133,7 +133,7 @@ func TestFamiliesByHand(t *testing.T) {
 	}
 	assert.Equal(t, 500, sheet.Target.Words.Target, "home pages make no mark for a service page")
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, added.ID))
-	s.sees("another kind of page")
+	s.sees("has no such page")
 }
 
 // What sites are found for: asked of the source, imported as a list, set side by

@@ -1,5 +1,5 @@
 // Package standing has what is known of sites from elsewhere: links, listings, reviews,
-// as the consultant brings them (S9, rule 13).
+// as the consultant brings them.
 //
 // In goes a small table as somebody copied it; out come figures by site.
 package standing

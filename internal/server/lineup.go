@@ -69,15 +69,15 @@ type kindInput struct {
 	}
 }
 
-type domainPath struct {
+type DomainPath struct {
 	ClientPath
 	Domain string `path:"domain" maxLength:"255"`
 }
 
-type siteKindInput struct{ domainPath }
+type siteKindInput struct{ DomainPath }
 
 type figureInput struct {
-	domainPath
+	DomainPath
 	Body view.FigureDraft
 }
 

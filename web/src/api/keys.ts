@@ -18,7 +18,10 @@ export const keys = {
   site: (client: number) => ['client', client, 'site'] as const,
   overview: (client: number) => ['client', client, 'overview'] as const,
   beside: (client: number, page: number) => ['client', client, 'beside', page] as const,
-  lineup: (client: number) => ['client', client, 'lineup'] as const,
+  /** A recorded search, 0 for the main one. */
+  lineup: (client: number, lineup = 0) => ['client', client, 'lineup', lineup] as const,
+  siteKinds: ['site kinds'] as const,
+  figures: (client: number) => ['client', client, 'figures'] as const,
   run: (client: number) => ['client', client, 'run'] as const,
   sheet: (client: number, page: number) => ['client', client, 'sheet', page] as const,
   targets: (client: number, page: number) => ['client', client, 'targets', page] as const,

@@ -42,10 +42,16 @@ export function useCommunities(client: Id) {
   })
 }
 
-export function useLineup(client: Id) {
+/** A recorded search, the main one for 0. */
+export function useLineup(client: Id, lineup: Id = () => 0) {
   return useQuery({
-    queryKey: computed(() => keys.lineup(client())),
-    queryFn: () => taken(api.GET('/api/clients/{client}/lineup', ofClient(client))),
+    queryKey: computed(() => keys.lineup(client(), lineup())),
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/lineup', {
+          params: { path: { client: client() }, query: { lineup: lineup() } },
+        }),
+      ),
   })
 }
 

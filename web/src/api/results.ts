@@ -28,7 +28,7 @@ export function useResults(client: Id) {
             bodySerializer: asForm,
           }),
         ),
-      onSuccess: (lineup) => cache.setQueryData(keys.lineup(client()), lineup),
+      onSuccess: (lineup) => cache.setQueryData(keys.lineup(client(), lineup.id), lineup),
       onSettled,
     }),
   }

@@ -3901,7 +3901,10 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                domain: string;
+            };
             cookie?: never;
         };
         requestBody: {
@@ -5350,7 +5353,10 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client: number;
+                domain: string;
+            };
             cookie?: never;
         };
         requestBody?: never;

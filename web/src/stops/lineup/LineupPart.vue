@@ -1,31 +1,49 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Entry } from '@/api/client'
-import { bare, count, plural } from '@/parts/format'
-import TallyStrokes from '@/parts/TallyStrokes.vue'
+import LineupRow from './LineupRow.vue'
 
-/** One part of a recorded result, as a ranked list. */
-defineProps<{ title: string; note: string; entries: Entry[] }>()
-defineEmits<{ toggle: [entry: Entry] }>()
+/** One part of a recorded result, as a ranked list. Rows are dragged, or moved with Alt and an arrow. */
+const props = defineProps<{ title: string; note: string; entries: Entry[] }>()
+const emit = defineEmits<{
+  toggle: [entry: Entry]
+  kind: [entry: Entry, kind: Entry['kind']]
+  move: [entry: Entry, position: number]
+  remove: [entry: Entry]
+}>()
 
-const own = (e: Entry) => e.kind === 'client'
-const double = (e: Entry) => e.reason.code === 'taken_already'
-const aside = (e: Entry) => !e.taken && !own(e) && !double(e)
-const paid = (e: Entry) => e.part === 'paid' || e.sponsored
+const ranked = (e: Entry) => e.part !== 'paid' && e.part !== 'typed' && !e.sponsored
+const dragged = ref<Entry>()
+const over = ref(0)
 
-const kinds: Record<Entry['kind'], string> = {
-  client: 'the client',
-  directory: 'directory',
-  list_article: 'list article',
-  business: 'business',
+function start(e: DragEvent, entry: Entry) {
+  if (!ranked(entry)) return e.preventDefault()
+  dragged.value = entry
+  e.dataTransfer?.setData('text/x-entry', String(entry.id))
 }
 
-function says(e: Entry): string {
-  if (own(e)) return 'the client'
-  if (paid(e)) return e.reason.says
-  return [kinds[e.kind], e.reason.says].filter(Boolean).join(': ')
+function hover(e: DragEvent, entry: Entry) {
+  if (!dragged.value || !ranked(entry)) return
+  e.preventDefault()
+  e.stopPropagation()
+  over.value = entry.id
 }
 
-const position = (e: Entry) => (paid(e) || e.part === 'typed' ? '—' : e.position)
+function drop(e: DragEvent, entry: Entry) {
+  const from = dragged.value
+  dragged.value = undefined
+  over.value = 0
+  if (!from || !ranked(entry)) return
+  e.preventDefault()
+  e.stopPropagation()
+  if (from.id !== entry.id) emit('move', from, entry.position)
+}
+
+function moveBy(entry: Entry, by: number) {
+  const list = props.entries.filter(ranked)
+  const next = list[list.indexOf(entry) + by]
+  if (ranked(entry) && next) emit('move', entry, next.position)
+}
 </script>
 
 <template>
@@ -35,39 +53,19 @@ const position = (e: Entry) => (paid(e) || e.part === 'typed' ? '—' : e.positi
     </h2>
     <ol>
       <template v-for="e in entries" :key="e.id">
-        <li :class="{ own: own(e), aside: aside(e), taken: e.taken }" :data-entry="e.name">
-          <span class="figure place">{{ position(e) }}</span>
-          <svg class="stroke" viewBox="0 0 6 18" width="6" height="18" aria-hidden="true">
-            <path v-if="e.taken" d="M3 1v16" />
-          </svg>
-          <span class="name" :title="e.name">{{ e.name }}</span>
-          <a v-if="e.url" class="mono soft" :href="e.url" target="_blank" rel="noreferrer" :title="e.url">{{
-            bare(e.url)
-          }}</a>
-          <span v-else class="soft">no site known</span>
-          <span class="soft says" :title="e.failure?.says || says(e)">
-            <span v-if="e.failure" class="mistake">{{ e.failure.says }}</span>
-            <template v-else>{{ says(e) }}</template>
-          </span>
-          <span class="soft rated">
-            <template v-if="e.rating !== null">{{ e.rating.toFixed(1) }}</template>
-            <template v-if="e.reviews !== null"> · {{ plural(e.reviews, 'review') }}</template>
-          </span>
-          <span class="words">
-            <template v-if="e.words !== null">
-              <TallyStrokes :words="e.words" :tone="own(e) ? 'ink' : 'rival'" :height="15" :most="4" />
-              <span class="num">{{ count(e.words) }}</span>
-            </template>
-          </span>
-          <button
-            v-if="!own(e) && e.url && !double(e)"
-            class="link"
-            type="button"
-            @click="$emit('toggle', e)"
-          >
-            {{ e.taken ? 'Dismiss' : 'Use as rival' }}
-          </button>
-        </li>
+        <LineupRow
+          :entry="e"
+          :over="over === e.id"
+          :draggable="ranked(e)"
+          @dragstart="start($event, e)"
+          @dragover="hover($event, e)"
+          @dragend="((dragged = undefined), (over = 0))"
+          @drop="drop($event, e)"
+          @toggle="emit('toggle', e)"
+          @kind="emit('kind', e, $event)"
+          @move="moveBy(e, $event)"
+          @remove="emit('remove', e)"
+        />
         <li v-if="e.open" class="open">
           <span class="free">Position {{ e.position }}: no business here</span>
           <span class="soft says">open position</span>
@@ -94,55 +92,91 @@ ol {
   margin: 0;
   padding: 0;
 }
-li {
+:deep(li) {
   display: grid;
   grid-template-columns:
-    40px 22px minmax(180px, 2.2fr) minmax(150px, 1.5fr) minmax(150px, 1.7fr)
-    130px 150px 84px;
+    40px 22px minmax(180px, 2.2fr) minmax(140px, 1.3fr) minmax(200px, 2fr)
+    minmax(130px, 190px) 140px 84px;
   align-items: center;
   gap: 8px;
   min-height: 34px;
   padding: 0 var(--edge);
   border-bottom: 1px solid var(--rule);
 }
-.place {
+:deep(li:focus-visible) {
+  outline-offset: -2px;
+}
+:deep(.over) {
+  border-top: 2px solid var(--pencil);
+}
+:deep(.place) {
   text-align: right;
   font-size: 15px;
 }
-.stroke {
+:deep(.stroke) {
   justify-self: center;
 }
-.stroke path {
+:deep(.stroke path) {
   stroke: var(--ink);
   stroke-width: 2.4;
 }
-.name,
-.mono,
-.says {
+:deep(.name),
+:deep(.mono),
+:deep(.says),
+:deep(.rated) {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.mono {
+:deep(.mono) {
   text-decoration: none;
 }
-.mono:hover {
+:deep(.mono:hover) {
   text-decoration: underline;
 }
-.taken .name,
-.own .name {
+:deep(select) {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  margin-right: 6px;
+}
+:deep(.taken .name),
+:deep(.own .name) {
   font-weight: 600;
 }
-.aside .name {
+:deep(.taken.over .name) {
+  font-weight: 600;
+}
+:deep(.aside .name) {
   text-decoration: line-through;
   text-decoration-thickness: 1px;
   color: var(--ink-soft);
 }
-.own {
+:deep(li.taken .name),
+:deep(li.own .name) {
+  font-weight: 600;
+}
+:deep(li.aside .name) {
+  text-decoration: line-through;
+  text-decoration-thickness: 1px;
+  color: var(--ink-soft);
+}
+:deep(li.own) {
   background: var(--band);
   box-shadow: inset 5px 0 0 var(--ink);
 }
-.open {
+:deep(.words) {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: flex-end;
+}
+:deep(li .link) {
+  text-align: right;
+}
+:deep(li.open) {
   grid-template-columns: 62px auto 1fr;
 }
 .free {
@@ -152,20 +186,11 @@ li {
   background: var(--pencil-wash);
   padding: 2px 10px;
 }
-.words {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  justify-content: flex-end;
-}
-.link {
-  text-align: right;
-}
 @media (max-width: 1100px) {
-  li {
+  :deep(li) {
     grid-template-columns:
-      30px 16px minmax(150px, 2fr) minmax(120px, 1.2fr) minmax(120px, 1.3fr)
-      110px 120px 84px;
+      30px 16px minmax(140px, 2fr) minmax(110px, 1.1fr) minmax(170px, 1.6fr)
+      110px 110px 84px;
   }
 }
 </style>

@@ -1,24 +1,38 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import type { Entry, Ground } from '@/api/client'
+import { useRoute, useRouter } from 'vue-router'
+import type { Entry, Ground, Lineup } from '@/api/client'
 import { useChanges } from '@/api/changes'
+import { useEntries } from '@/api/lineup'
 import { useBusy, useLineup } from '@/api/queries'
 import { moment, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import { useEventListener } from '@vueuse/core'
 import { useFileDrop } from '@/parts/fileDrop'
 import { isField } from '@/parts/keys'
+import FigureTable from './FigureTable.vue'
 import LineupPart from './LineupPart.vue'
 import ResultsImport from './ResultsImport.vue'
+import SearchList from './SearchList.vue'
+import SiteKinds from './SiteKinds.vue'
+import TypedRow from './TypedRow.vue'
+import { kindName, stand } from './entries'
 import { fileOfPaste } from './results'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
-const { data: lineup, error } = useLineup(() => props.client)
+const route = useRoute()
+const { data: lineup, error } = useLineup(
+  () => props.client,
+  () => Number(route.query.lineup) || 0,
+)
 const { search, pasteRivals, take, measure } = useChanges(() => props.client)
 const busy = useBusy(() => props.client)
+const { move, setKind, remove } = useEntries(() => props.client)
 const undo = useUndo()
+
+/** Shows a recorded search; 0 is the main one. */
+const show = (id: number) => router.replace({ query: id ? { lineup: String(id) } : {} })
 
 /* A page of results that was pasted, dropped or chosen, to be looked at before it is kept. */
 const copied = ref<File>()
@@ -39,6 +53,7 @@ useEventListener(window, 'paste', (e: ClipboardEvent) => {
 const phrase = ref('')
 const pasted = ref('')
 const pasting = ref(false)
+const typing = ref(false)
 /* The phrase over the results is the one that they were found for. */
 watch(
   () => lineup.value?.recorded_at,
@@ -60,15 +75,13 @@ const mapNote = computed(() => {
   const found = own.value.find((e) => e.part === 'map')
   return [
     `${plural(list.length - sponsored, 'place')}${sponsored ? ` and ${sponsored} sponsored` : ''}`,
-    found ? `client at ${found.position}` : 'client not found',
+    stand(found?.position, lineup.value?.map_looked_at ?? 0),
   ].join(' · ')
 })
 const organicNote = computed(() => {
   const found = own.value.find((e) => e.part === 'organic')
   const looked = lineup.value?.looked_at
-  return [looked ? `first ${looked}` : '', found ? `client at ${found.position}` : 'client not found']
-    .filter(Boolean)
-    .join(' · ')
+  return stand(found?.position, looked ?? 0)
 })
 
 const conditions = computed(() => {
@@ -89,12 +102,16 @@ const mistake = computed(
     search.error.value?.message ??
     pasteRivals.error.value?.message ??
     take.error.value?.message ??
+    move.error.value?.message ??
+    setKind.error.value?.message ??
+    remove.error.value?.message ??
     measure.error.value?.message,
 )
 
 async function record() {
   pasteRivals.reset()
-  await search.mutateAsync(phrase.value).catch(() => null)
+  const ok = await search.mutateAsync(phrase.value).catch(() => null)
+  if (ok) await show(ok.id)
 }
 
 async function takePasted() {
@@ -113,6 +130,28 @@ async function toggle(e: Entry) {
     undo.offer(was ? `${e.name} dismissed` : `${e.name} used as rival`, () =>
       take.mutateAsync({ entry: e.id, taken: was }),
     )
+}
+
+async function say(e: Entry, kind: Entry['kind']) {
+  const was = e.kind
+  if (was === kind) return
+  const ok = await setKind.mutateAsync({ entry: e.id, kind }).catch(() => null)
+  if (ok)
+    undo.offer(`${e.name}: ${kindName(kind)}, for all clients`, () =>
+      setKind.mutateAsync({ entry: e.id, kind: was }),
+    )
+}
+
+async function put(e: Entry, position: number) {
+  const was = e.position
+  const ok = await move.mutateAsync({ entry: e.id, position }).catch(() => null)
+  if (ok) undo.offer(`${e.name} moved to ${position}`, () => move.mutateAsync({ entry: e.id, position: was }))
+}
+
+/** A search was brought or a row was typed: it is shown. */
+async function brought(l?: Lineup) {
+  copied.value = undefined
+  if (l) await show(l.id)
 }
 
 async function measureRivals() {
@@ -158,6 +197,7 @@ async function measureRivals() {
         accept=".html,.htm,.mhtml,.mht,.txt,.csv"
         @change="chosen"
       />
+      <button class="link" type="button" @click="typing = !typing">Type rows</button>
       <button class="link" type="button" @click="pasting = !pasting">Paste addresses</button>
       <button
         v-if="lineup?.searchable"
@@ -183,8 +223,10 @@ async function measureRivals() {
       :client="client"
       :file="copied"
       :phrase="phrase"
-      @done="copied = undefined"
+      @done="brought"
     />
+    <SearchList v-if="lineup?.id" :client="client" :ground="ground" :lineup="lineup" @show="show" />
+    <TypedRow v-if="typing" :client="client" :lineup="lineup" :phrase="phrase" @added="brought" />
     <p v-if="error" class="mistake said">{{ error.message }}</p>
     <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
     <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
@@ -209,6 +251,9 @@ async function measureRivals() {
         note="not compared"
         :entries="part('paid')"
         @toggle="toggle"
+        @kind="say"
+        @move="put"
+        @remove="remove.mutate($event.id)"
       />
       <LineupPart
         v-if="part('map').length"
@@ -216,6 +261,9 @@ async function measureRivals() {
         :note="mapNote"
         :entries="part('map')"
         @toggle="toggle"
+        @kind="say"
+        @move="put"
+        @remove="remove.mutate($event.id)"
       />
       <LineupPart
         v-if="part('organic').length"
@@ -223,6 +271,9 @@ async function measureRivals() {
         :note="organicNote"
         :entries="part('organic')"
         @toggle="toggle"
+        @kind="say"
+        @move="put"
+        @remove="remove.mutate($event.id)"
       />
       <LineupPart
         v-if="part('typed').length"
@@ -230,7 +281,12 @@ async function measureRivals() {
         note="not from a search"
         :entries="part('typed')"
         @toggle="toggle"
+        @kind="say"
+        @move="put"
+        @remove="remove.mutate($event.id)"
       />
+      <SiteKinds :client="client" />
+      <FigureTable :client="client" />
     </template>
   </main>
 </template>

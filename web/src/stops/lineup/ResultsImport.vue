@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { Lineup } from '@/api/client'
 import { useResults } from '@/api/results'
 import { figure, plural } from '@/parts/format'
 import { partNames, parts } from './results'
 
 /** A page of search results that was pasted, dropped or chosen: what was read of it, before it is kept. */
 const props = defineProps<{ client: number; file: File; phrase: string }>()
-const emit = defineEmits<{ done: [file: File] }>()
+const emit = defineEmits<{ done: [lineup?: Lineup] }>()
 const { preview, keep } = useResults(() => props.client)
 const asked = ref(props.phrase)
 
@@ -29,9 +30,8 @@ const counts = computed(() =>
 )
 
 async function use() {
-  const file = props.file
-  const ok = await keep.mutateAsync({ file, phrase: asked.value }).catch(() => null)
-  if (ok) emit('done', file)
+  const ok = await keep.mutateAsync({ file: props.file, phrase: asked.value }).catch(() => null)
+  if (ok) emit('done', ok)
 }
 </script>
 
@@ -39,7 +39,7 @@ async function use() {
   <section class="results" aria-label="Search results">
     <p v-if="preview.error.value" class="mistake" role="alert">
       {{ preview.error.value.message }}
-      <button class="link" type="button" @click="emit('done', file)">Close</button>
+      <button class="link" type="button" @click="emit('done')">Close</button>
     </p>
     <p v-else-if="!read" class="soft">Reading {{ file.name }}…</p>
     <template v-else>
@@ -52,8 +52,8 @@ async function use() {
         <button class="press main" type="submit" :disabled="!asked.trim() || keep.isPending.value">
           {{ keep.isPending.value ? 'Looking at the pages…' : 'Use these results' }}
         </button>
-        <button class="link" type="button" @click="emit('done', file)">Cancel</button>
-        <span class="soft">Nothing is kept until then. It takes the place of the last search.</span>
+        <button class="link" type="button" @click="emit('done')">Cancel</button>
+        <span class="soft">Nothing is kept until then. Searches before it stay.</span>
       </form>
       <div class="scroll">
         <table>

@@ -1,0 +1,77 @@
+package e2e
+
+import (
+	"fmt"
+	"path/filepath"
+	"testing"
+
+	"inktally/internal/view"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A key says what a site is, Alt with an arrow moves an entry, rows are typed, searches
+// stay beside one another, and figures are typed and pasted below.
+func TestLineupByHand(t *testing.T) {
+	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
+	defer p.kill(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	shown := func(id int) view.Lineup {
+		return get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup?lineup=%d", client, id))
+	}
+	s.open(fmt.Sprintf("/clients/%d/lineup", client))
+	row := func(name string) string { return fmt.Sprintf(`document.querySelector('[data-entry=%q]')`, name) }
+	s.until(row("Lantern Street Sweeps"))
+	s.sees("client at 14 of 20")
+	s.until(row("Hearthway National: Tarn Harbor") + `.dataset.kind === 'chain'`)
+	eval[bool](s, fmt.Sprintf(`(%s.focus(), true)`, row("Lantern Street Sweeps")))
+	s.keys("d")
+	s.until(row("Lantern Street Sweeps") + `?.dataset.kind === 'directory'`)
+	s.sees("Remembered for all clients")
+	s.press("Undo")
+	s.until(row("Lantern Street Sweeps") + `?.dataset.kind === 'business'`)
+	s.press("Forget")
+	s.until(`!document.querySelector('[data-site-kinds]')`)
+
+	organic := func() (names []string) {
+		for _, e := range shown(0).Entries {
+			if e.Part == "organic" {
+				names = append(names, e.Name)
+			}
+		}
+		return names
+	}
+	was := organic()
+	eval[bool](s, fmt.Sprintf(`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true, cancelable: true})) || true`, row("Lantern Street Sweeps")))
+	s.sees("Lantern Street Sweeps moved to 2")
+	assert.Equal(t, was[2], organic()[1])
+	s.press("Undo")
+	s.until(fmt.Sprintf(`%s.querySelector('.place').textContent === '3'`, row("Lantern Street Sweeps")))
+
+	s.press("Search again")
+	s.until(`document.querySelector('[data-history]') && location.search.includes('lineup=')`)
+	id := eval[int](s, `+new URLSearchParams(location.search).get('lineup')`)
+	require.Len(t, shown(0).Recorded, 2)
+	s.press("Type rows")
+	s.fill("[name=typed_name]", "Quillby Sweeps")
+	s.fill("[name=typed_url]", "quillbysweeps.example")
+	s.press("Add row")
+	s.until(row("Quillby Sweeps"))
+	entries := shown(id).Entries
+	assert.Equal(t, 15, entries[len(entries)-1].Position, "behind the last one")
+	s.press("Delete this search")
+	s.until(`!location.search && !document.querySelector('[data-history]')`)
+
+	s.fill(`[data-site="oldsaltbox.example"] [aria-label^="backlinks"]`, "1,240")
+	eval[bool](s, `(document.activeElement.blur(), true)`)
+	s.sees("Saved")
+	s.press("Paste a table")
+	s.fill("[name=figures_table]", "site, referring domains, reviews\nharborflue.example, 88, 120\nnobody.example, 1, 1")
+	s.press("Add figures")
+	s.sees("2 figures kept; not in the lineup: nobody.example")
+	figures := get[[]view.SiteFigures](t, p, fmt.Sprintf("/api/clients/%d/figures", client))
+	assert.InDelta(t, 1240, figures[2].Figures[0].Value, 0)
+	assert.Len(t, figures[1].Figures, 2)
+}

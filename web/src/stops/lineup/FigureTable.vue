@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { FigureDraft, SiteFigures } from '@/api/client'
+import { useFigures } from '@/api/lineup'
+import { day, plural } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+
+/** Figures of the client's site and its rivals' that come from elsewhere: typed in place, or pasted as a table. */
+const props = defineProps<{ client: number }>()
+const { figures, set, paste } = useFigures(() => props.client)
+const undo = useUndo()
+const source = ref('')
+const takenOn = ref('')
+const table = ref('')
+const pasting = ref(false)
+
+type Code = FigureDraft['figure']
+const columns: { figure: Code; name: string }[] = [
+  { figure: 'referring_domains', name: 'referring domains' },
+  { figure: 'links', name: 'backlinks' },
+  { figure: 'strength', name: 'strength' },
+  { figure: 'listings', name: 'listings' },
+  { figure: 'reviews', name: 'reviews' },
+  { figure: 'rating', name: 'rating' },
+  { figure: 'photos', name: 'photos' },
+  { figure: 'phrases_found_for', name: 'phrases found for' },
+  { figure: 'visits', name: 'visits/mo' },
+]
+const of = (s: SiteFigures, figure: Code) => s.figures.find((f) => f.figure === figure)
+const shown = (n: number) => n.toLocaleString('en-US', { maximumFractionDigits: 1 })
+/* What the recorded search shows of reviews stands where nobody typed any. */
+const seen = (s: SiteFigures, figure: Code) =>
+  figure === 'rating' ? s.map_rating : figure === 'reviews' ? s.map_reviews : null
+const tells = (s: SiteFigures, figure: Code) => {
+  const f = of(s, figure)
+  return f
+    ? [f.source || 'typed', f.scale, day(f.taken_on)].filter(Boolean).join(', ')
+    : 'as the recorded search shows it'
+}
+const mistake = computed(() => set.error.value?.message ?? paste.error.value?.message)
+
+async function put(s: SiteFigures, figure: Code, typed: string) {
+  const was = of(s, figure)
+  const text = typed.replace(/[,\s]/g, '')
+  const value = text ? Number(text) : null
+  if (value === (was?.value ?? null) || (value !== null && !Number.isFinite(value))) return
+  const body = { domain: s.domain, figure, value, source: source.value, taken_on: takenOn.value }
+  const ok = await set.mutateAsync(body).catch(() => null)
+  if (ok)
+    undo.offer('Saved', () =>
+      set.mutateAsync({
+        ...body,
+        value: was?.value ?? null,
+        source: was?.source ?? '',
+        taken_on: was?.taken_on.slice(0, 10) ?? '',
+      }),
+    )
+}
+
+async function takeTable() {
+  const ok = await paste
+    .mutateAsync({ table: table.value, source: source.value, taken_on: takenOn.value })
+    .catch(() => null)
+  if (!ok) return
+  table.value = ''
+  pasting.value = false
+}
+</script>
+
+<template>
+  <section v-if="figures.data.value?.length" class="figures" data-figures>
+    <div class="head">
+      <h2>Figures from elsewhere</h2>
+      <label class="soft"
+        >source <input v-model="source" class="field" name="figures_source" placeholder="who says so"
+      /></label>
+      <label class="soft"
+        >day <input v-model="takenOn" class="field" name="figures_day" placeholder="today"
+      /></label>
+      <button class="link" type="button" @click="pasting = !pasting">Paste a table</button>
+      <span v-if="paste.data.value" class="soft" role="status">
+        {{ plural(paste.data.value.kept, 'figure') }} kept{{
+          paste.data.value.unknown.length ? `; not in the lineup: ${paste.data.value.unknown.join(', ')}` : ''
+        }}
+      </span>
+    </div>
+    <form v-if="pasting" class="paste" @submit.prevent="takeTable">
+      <textarea
+        v-model="table"
+        class="field mono"
+        name="figures_table"
+        rows="4"
+        aria-label="Table of figures"
+        placeholder="site, referring domains, reviews&#10;harborflue.example, 88, 120"
+      ></textarea>
+      <button class="press" type="submit" :disabled="!table.trim() || paste.isPending.value">
+        Add figures
+      </button>
+    </form>
+    <p v-if="mistake" class="mistake" role="alert">{{ mistake }}</p>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr class="soft">
+            <th scope="col">site</th>
+            <th v-for="c in columns" :key="c.figure" scope="col" class="num">{{ c.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in figures.data.value" :key="s.domain" :class="{ own: s.own }" :data-site="s.domain">
+            <th scope="row" :title="s.domain">
+              {{ s.name }} <span v-if="s.chain" class="soft">chain: of the whole country</span>
+            </th>
+            <td
+              v-for="c in columns"
+              :key="c.figure"
+              :title="of(s, c.figure) || seen(s, c.figure) !== null ? tells(s, c.figure) : undefined"
+            >
+              <input
+                class="num"
+                :class="{ soft: !of(s, c.figure) }"
+                :value="of(s, c.figure) ? shown(of(s, c.figure)!.value) : ''"
+                :placeholder="seen(s, c.figure) === null ? '–' : shown(seen(s, c.figure)!)"
+                :aria-label="`${c.name} of ${s.name}`"
+                inputmode="decimal"
+                @change="put(s, c.figure, ($event.target as HTMLInputElement).value)"
+              />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.figures {
+  padding: 16px var(--edge) 24px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 18px;
+}
+h2 {
+  font-size: 15.5px;
+  margin: 0;
+}
+.head .field {
+  width: 130px;
+  padding: 2px;
+}
+.paste {
+  display: flex;
+  gap: 10px;
+  align-items: end;
+  max-width: 660px;
+  margin: 8px 0;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  margin-top: 6px;
+  width: 100%;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+  padding: 5px 10px 5px 0;
+  white-space: nowrap;
+  border-bottom: 1px solid var(--rule);
+}
+thead th {
+  font-size: 12.5px;
+  border-bottom-color: var(--ink);
+}
+thead .num {
+  text-align: right;
+}
+tbody th {
+  max-width: 260px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.own th {
+  font-weight: 600;
+}
+td {
+  border-bottom: 1px solid var(--rule);
+  padding: 0;
+}
+td input {
+  width: 100%;
+  min-width: 64px;
+  border: 0;
+  background: none;
+  padding: 6px 10px 6px 0;
+}
+td input::placeholder {
+  color: var(--rival);
+  opacity: 1;
+}
+td input:focus {
+  outline: 1.5px solid var(--pencil);
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { Entry } from '@/api/client'
+import { bare, count, plural } from '@/parts/format'
+import TallyStrokes from '@/parts/TallyStrokes.vue'
+import { kindKeys, kindOfKey } from './entries'
+
+/** One entry of a result. A key on it says what its site is, Alt with an arrow moves it. */
+const props = defineProps<{ entry: Entry; over: boolean }>()
+const emit = defineEmits<{
+  toggle: []
+  kind: [kind: Entry['kind']]
+  move: [by: number]
+  remove: []
+}>()
+
+const own = () => props.entry.kind === 'client'
+const double = () => props.entry.reason.code === 'taken_already'
+const paid = () => props.entry.part === 'paid' || props.entry.sponsored
+const aside = () => !props.entry.taken && !own() && !double()
+const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.entry.position)
+
+function pressed(e: KeyboardEvent) {
+  if (e.target !== e.currentTarget || e.ctrlKey || e.metaKey) return
+  if (e.altKey) {
+    if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
+      e.preventDefault()
+      emit('move', e.key === 'ArrowUp' ? -1 : 1)
+    }
+    return
+  }
+  const row = e.currentTarget as HTMLElement
+  if (e.key === 'ArrowDown' || e.key === 'ArrowUp') {
+    const rows = [...document.querySelectorAll<HTMLElement>('[data-entry]')]
+    rows[rows.indexOf(row) + (e.key === 'ArrowDown' ? 1 : -1)]?.focus()
+    e.preventDefault()
+    return
+  }
+  const kind = kindOfKey(e.key)
+  if (kind && !own()) {
+    e.preventDefault()
+    e.stopPropagation()
+    emit('kind', kind)
+  }
+}
+</script>
+
+<template>
+  <li
+    :class="{ own: own(), aside: aside(), taken: entry.taken, over }"
+    :data-entry="entry.name"
+    :data-kind="entry.kind"
+    tabindex="0"
+    @keydown="pressed"
+  >
+    <span class="figure place">{{ position() }}</span>
+    <svg class="stroke" viewBox="0 0 6 18" width="6" height="18" aria-hidden="true">
+      <path v-if="entry.taken" d="M3 1v16" />
+    </svg>
+    <span class="name" :title="entry.name">{{ entry.name }}</span>
+    <a
+      v-if="entry.url"
+      class="mono soft"
+      :href="entry.url"
+      target="_blank"
+      rel="noreferrer"
+      :title="entry.url"
+      >{{ bare(entry.url) }}</a
+    >
+    <span v-else class="soft">{{ entry.phone || 'no site known' }}</span>
+    <span class="soft says">
+      <span v-if="entry.failure" class="mistake" :title="entry.failure.says">{{ entry.failure.says }}</span>
+      <template v-else-if="own()">the client</template>
+      <template v-else-if="paid()">{{ entry.reason.says }}</template>
+      <template v-else>
+        <select
+          :value="entry.kind"
+          :aria-label="`What ${entry.name} is`"
+          @change="emit('kind', ($event.target as HTMLSelectElement).value as Entry['kind'])"
+        >
+          <option v-for="k in kindKeys" :key="k.kind" :value="k.kind">{{ k.name }}</option>
+        </select>
+        <span :title="entry.reason.says">{{ entry.reason.says }}</span>
+      </template>
+    </span>
+    <span class="soft rated" :title="entry.phone">
+      {{
+        [
+          entry.rating?.toFixed(1),
+          entry.reviews !== null && plural(entry.reviews, 'review'),
+          entry.years && `${plural(entry.years, 'year')} in trade`,
+        ]
+          .filter(Boolean)
+          .join(' · ')
+      }}
+    </span>
+    <span class="words">
+      <template v-if="entry.words !== null">
+        <TallyStrokes :words="entry.words" :tone="own() ? 'ink' : 'rival'" :height="15" :most="4" />
+        <span class="num">{{ count(entry.words) }}</span>
+      </template>
+    </span>
+    <button v-if="!own() && entry.url && !double()" class="link" type="button" @click="emit('toggle')">
+      {{ entry.taken ? 'Dismiss' : 'Use as rival' }}
+    </button>
+    <button
+      v-else-if="!own() && !entry.url"
+      class="link"
+      type="button"
+      :aria-label="`Remove ${entry.name}`"
+      @click="emit('remove')"
+    >
+      Remove
+    </button>
+  </li>
+</template>

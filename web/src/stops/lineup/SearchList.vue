@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Ground, Lineup } from '@/api/client'
+import { useEntries } from '@/api/lineup'
+import { moment } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import { history, standLine } from './entries'
+
+/** The recorded searches, which pages are judged against the one shown, and where the client stood over time. */
+const props = defineProps<{ client: number; ground: Ground; lineup: Lineup }>()
+const emit = defineEmits<{ show: [id: number] }>()
+const { forget } = useEntries(() => props.client)
+
+const dated = computed(() => history(props.lineup.recorded, props.lineup))
+const line = computed(() => standLine(dated.value, 104, 24))
+const place = (n: number) => (n ? String(n) : 'not found')
+const judged = computed(() =>
+  props.ground.pages.filter((p) => props.lineup.pages.includes(p.id)).map((p) => pageName(p)),
+)
+/* The newest of each phrase and place; the older ones stand in its line. */
+const newest = computed(() => {
+  const had = new Set<string>()
+  return props.lineup.recorded.filter((r) => {
+    const key = `${r.phrase}\n${r.place}`.toLowerCase()
+    return !had.has(key) && had.add(key)
+  })
+})
+
+async function remove() {
+  const ok = await forget.mutateAsync(props.lineup.id).catch(() => null)
+  if (ok) emit('show', 0)
+}
+</script>
+
+<template>
+  <nav class="searches" aria-label="Recorded searches">
+    <template v-if="newest.length > 1">
+      <button
+        v-for="r in newest"
+        :key="r.id"
+        class="quiet search"
+        :class="{ here: r.phrase === lineup.phrase && r.place === lineup.place }"
+        type="button"
+        :title="[r.place, moment(r.recorded_at)].filter(Boolean).join(' · ')"
+        @click="emit('show', r.id)"
+      >
+        {{ r.phrase }}
+      </button>
+    </template>
+    <span v-if="judged.length" class="soft judged"
+      >for {{ judged.slice(0, 3).join('; ')
+      }}{{ judged.length > 3 ? ` and ${judged.length - 3} more pages` : '' }}</span
+    >
+    <span v-if="dated.length > 1" class="over" data-history>
+      <svg
+        viewBox="0 0 104 24"
+        width="104"
+        height="24"
+        role="img"
+        :aria-label="`organic ${dated.map((r) => place(r.organic)).join(', ')}`"
+      >
+        <path :d="line" />
+      </svg>
+      <select
+        :value="lineup.id"
+        aria-label="When it was recorded"
+        @change="emit('show', Number(($event.target as HTMLSelectElement).value))"
+      >
+        <option v-for="r in [...dated].reverse()" :key="r.id" :value="r.id">
+          {{ moment(r.recorded_at) }}: organic {{ place(r.organic) }}, map {{ place(r.map) }}
+        </option>
+      </select>
+    </span>
+    <button v-if="lineup.recorded.length > 1" class="link" type="button" @click="remove">
+      Delete this search
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+.searches {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 18px;
+  padding: 6px var(--edge);
+  border-bottom: 1px solid var(--rule);
+}
+.search {
+  color: var(--ink-soft);
+  padding: 2px 0;
+}
+.here {
+  color: var(--ink);
+  font-weight: 600;
+  border-bottom: 2px solid var(--ink);
+}
+.over {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+path {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+select {
+  font: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+}
+.link {
+  margin-left: auto;
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useEntries, useSiteKinds } from '@/api/lineup'
+import { moment } from '@/parts/format'
+import { kindName } from './entries'
+
+/** What was said of sites holds for all clients; here it is taken back. */
+const props = defineProps<{ client: number }>()
+const { data: kinds } = useSiteKinds()
+const { forgetKind } = useEntries(() => props.client)
+</script>
+
+<template>
+  <section v-if="kinds?.length" class="kinds" data-site-kinds>
+    <h2>Remembered for all clients</h2>
+    <ul class="lines">
+      <li v-for="k in kinds" :key="k.domain">
+        <span>
+          <span class="mono">{{ k.domain }}</span> {{ kindName(k.kind) }}
+          <span class="soft">said for {{ k.said_for }}, {{ moment(k.said_at) }}</span>
+        </span>
+        <button class="link" type="button" @click="forgetKind.mutate(k.domain)">Forget</button>
+      </li>
+    </ul>
+    <p v-if="forgetKind.error.value" class="mistake" role="alert">{{ forgetKind.error.value.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+.kinds {
+  padding: 16px var(--edge) 6px;
+  max-width: 640px;
+}
+h2 {
+  font-size: 15.5px;
+  margin: 0 0 2px;
+}
+</style>

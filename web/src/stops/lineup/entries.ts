@@ -1,0 +1,41 @@
+import type { Entry, Recorded } from '@/api/client'
+
+/** The kinds that a person may say, with the key that says each. */
+export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [
+  { kind: 'business', key: 'b', name: 'business' },
+  { kind: 'directory', key: 'd', name: 'directory' },
+  { kind: 'list_article', key: 'l', name: 'list article' },
+  { kind: 'chain', key: 'c', name: 'chain' },
+  { kind: 'supplier', key: 's', name: 'supplier' },
+  { kind: 'other_trade', key: 'o', name: 'other trade' },
+]
+
+export const kindName = (kind: Entry['kind']) =>
+  kind === 'client' ? 'the client' : (kindKeys.find((k) => k.kind === kind)?.name ?? kind)
+
+/** The kind that a key says, undefined for none. */
+export const kindOfKey = (key: string) => kindKeys.find((k) => k.key === key.toLowerCase())?.kind
+
+/** Where the client stands, as far as the list was looked at: 11 of 20, not in the first 20. */
+export function stand(position: number | undefined, looked: number): string {
+  if (position) return looked > position ? `client at ${position} of ${looked}` : `client at ${position}`
+  return looked ? `client not in the first ${looked}` : 'client not found'
+}
+
+/** The searches for one phrase from one place, the oldest first. */
+export function history(recorded: Recorded[], of: { phrase: string; place: string }): Recorded[] {
+  const key = (r: { phrase: string; place: string }) => `${r.phrase} ${r.place}`.toLowerCase()
+  return recorded.filter((r) => key(r) === key(of)).sort((a, b) => a.recorded_at.localeCompare(b.recorded_at))
+}
+
+/**
+ * The organic positions of a history as a line in a box of so many pixels, the first
+ * place on top; where the client was not found the line runs along the foot.
+ */
+export function standLine(list: Recorded[], width: number, height: number): string {
+  const worst = Math.max(10, ...list.map((r) => Math.max(r.organic, r.looked_at)))
+  const y = (r: Recorded) =>
+    r.organic ? ((r.organic - 1) / Math.max(worst - 1, 1)) * (height - 4) + 2 : height - 1
+  const x = (i: number) => (list.length < 2 ? width / 2 : (i / (list.length - 1)) * (width - 4) + 2)
+  return list.map((r, i) => `${i ? 'L' : 'M'}${x(i).toFixed(1)} ${y(r).toFixed(1)}`).join('')
+}
