@@ -32,7 +32,7 @@ func TestWholePath(t *testing.T) {
 	s.fill("[name=phrases]", "chimney sweep tarn harbor\nflue liner tarn harbor")
 	s.press("Save and find rivals")
 	s.press("Search")
-	s.sees("directory: lists 17 businesses")
+	s.sees("lists 17 businesses")
 	s.sees("Position 2: no business here")
 	s.until(`document.querySelectorAll('li.taken').length === 4`)
 	s.until(`document.querySelector('li.own').innerText.startsWith('14')`)

@@ -115,6 +115,8 @@ const (
 	EntryWithoutSite  Code = "entry_without_site"
 	EntryNoName       Code = "entry_no_name"
 	NoFigures         Code = "no_figures"
+	NotOurBookmark    Code = "not_our_bookmark"
+	OtherOrigin       Code = "other_origin"
 	DayBad            Code = "day_bad"
 	KindOfClient      Code = "kind_of_client"
 	SomeRivalsAdded   Code = "some_rivals_added"
@@ -173,7 +175,7 @@ var params = map[Code][]string{
 	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
 	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"},
 	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
-	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
+	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, NotOurBookmark: {}, OtherOrigin: {"says", "from"}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
 	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"},
 

@@ -18,10 +18,13 @@ const (
 	FromFile    Source = "saved_file"
 	FromArchive Source = "web_archive"
 	FromPaste   Source = "pasted"
+	FromTab     Source = "tab" // handed over by the bookmark, as it was shown
 )
 
 // Sources are all of them.
-func Sources() []Source { return []Source{FromWeb, FromBrowser, FromFile, FromArchive, FromPaste} }
+func Sources() []Source {
+	return []Source{FromWeb, FromBrowser, FromFile, FromArchive, FromPaste, FromTab}
+}
 
 // Mode is how a page of the web is to be read.
 type Mode string

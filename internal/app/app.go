@@ -20,6 +20,7 @@ import (
 	"inktally/internal/app/lineup"
 	"inktally/internal/app/plan"
 	"inktally/internal/app/readings"
+	"inktally/internal/app/received"
 	"inktally/internal/app/runs"
 	"inktally/internal/app/sheet"
 	"inktally/internal/app/shelf"
@@ -43,6 +44,7 @@ type App struct {
 	Runs      *runs.Runs
 	Yardstick *yardstick.Yardstick
 	Standing  *standing.Standing
+	Received  *received.Received
 
 	db *store.DB
 }
@@ -95,6 +97,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Standing:  &standing.Standing{DB: o.DB, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),
 	}
+	a.Received = &received.Received{DB: o.DB, Readings: r, Ground: a.Ground, Lineup: a.Lineup}
 	if o.Beside {
 		return a, nil
 	}

@@ -104,6 +104,8 @@ var faults = map[fault.Code]string{
 	fault.PageNeedsPlace:    "Choose the place that the page is for.",
 	fault.PageNeedsAddress:  "Give the page an address, or choose what it is for.",
 	fault.EntryWithoutSite:  "{name} has no site that is known.",
+	fault.NotOurBookmark:    "This page was not handed over by your bookmark. Nothing was kept.",
+	fault.OtherOrigin:       "The page says that it is from {says}, but it came from {from}. Nothing was kept.",
 	fault.NoFigures:         "No figures were found. Paste a table with a heading for each column and a site for each row.",
 	fault.DayBad:            "“{typed}” is no day. Type it as 2026-11-26, not later than today.",
 	fault.EntryNoName:       "An entry needs a name or an address.",

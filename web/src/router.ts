@@ -6,6 +6,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'shelf', component: ShelfView },
+    { path: '/receive', name: 'receive', component: () => import('./stops/receive/ReceiveView.vue') },
     { path: '/new', name: 'new', component: () => import('./stops/ground/NewClient.vue') },
     {
       path: '/clients/:client(\\d+)',

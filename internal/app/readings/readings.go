@@ -61,7 +61,7 @@ type Incoming struct {
 // read reads a page that came in.
 func (r *Readings) read(in Incoming) *page.Page {
 	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType, Base: in.Base,
-		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser, Cache: &r.sheets})
+		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser || in.Source == reading.FromTab, Cache: &r.sheets})
 }
 
 // Keep reads a page that came in and keeps it as a reading of a client under an

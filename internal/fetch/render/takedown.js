@@ -8,10 +8,16 @@
 	defaults.close()
 	const copy = root.cloneNode(true)
 	const elements = [...copy.querySelectorAll('*')]
-	elements.forEach((e, i) => (marks[i] ? e.setAttribute('style', marks[i]) : e.removeAttribute('style')))
+	// A policy of the page may forbid style attributes, and tell its site of each: they are
+	// written under another name, which becomes theirs in the text alone.
+	const mark = 'data-' + Math.random().toString(36).slice(2) + '-shown'
+	elements.forEach((e, i) => {
+		e.removeAttribute('style')
+		if (marks[i]) e.setAttribute(mark, marks[i])
+	})
 	for (const e of elements) if (isDropped(e)) e.remove()
 	const doctype = document.compatMode === 'CSS1Compat' ? '<!doctype html>' : ''
-	return { url: location.href.replace(/#.*$/, ''), html: doctype + copy.outerHTML }
+	return { url: location.href.replace(/#.*$/, ''), html: doctype + copy.outerHTML.replaceAll(' ' + mark + '=', ' style=') }
 
 	// A page without any style tells how elements are displayed by themselves.
 	function blankPage() {

@@ -218,8 +218,10 @@ func in(world runtime.ExecutionContextID) chromedp.EvaluateOption {
 	return func(p *runtime.EvaluateParams) { p.ContextID = world }
 }
 
+// Takedown is the script that writes a page down as it is shown.
+//
 //go:embed takedown.js
-var takedown string
+var Takedown string
 
 // taken is the page as takedown.js hands it over.
 type taken struct {
@@ -236,7 +238,7 @@ func (v *visit) takeDown() (fetch.Document, error) {
 	if err != nil {
 		return fetch.Document{}, err
 	}
-	t, err := chromedp.Run(v.tab, chromedp.Evaluate[taken](takedown, in(world.ExecutionContextID)))
+	t, err := chromedp.Run(v.tab, chromedp.Evaluate[taken](Takedown, in(world.ExecutionContextID)))
 	if err != nil {
 		return fetch.Document{}, err
 	}

@@ -20,6 +20,8 @@ export const keys = {
   beside: (client: number, page: number) => ['client', client, 'beside', page] as const,
   /** A recorded search, 0 for the main one. */
   lineup: (client: number, lineup = 0) => ['client', client, 'lineup', lineup] as const,
+  /** The bookmark that hands pages over. */
+  bookmark: ['bookmark'] as const,
   siteKinds: ['site kinds'] as const,
   figures: (client: number) => ['client', client, 'figures'] as const,
   run: (client: number) => ['client', client, 'run'] as const,

@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/bookmark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bookmark that hands the page of a tab over */
+        get: operations["bookmark"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -863,6 +880,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a page that was handed over as the client's or a rival's */
+        post: operations["keepReceived"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/run": {
         parameters: {
             query?: never;
@@ -1029,6 +1063,23 @@ export interface paths {
         put?: never;
         /** The short way in: a client from one line, measured at once */
         post: operations["quick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a page that was handed over may be; nothing is kept */
+        post: operations["recognize"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1337,6 +1388,10 @@ export interface components {
              */
             worth: number;
         };
+        Bookmark: {
+            /** @description A script; __ORIGIN__ in it stands for the origin of the program */
+            address: string;
+        };
         Brief: {
             client: string;
             /** Format: date-time */
@@ -1498,7 +1553,7 @@ export interface components {
              * @description Where the reading came from
              * @enum {string}
              */
-            source: "" | "web" | "browser" | "saved_file" | "web_archive" | "pasted";
+            source: "" | "web" | "browser" | "saved_file" | "web_archive" | "pasted" | "tab";
             /** @description Where the rival stood in the search */
             standing: string;
             /** Format: date-time */
@@ -1676,7 +1731,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -1930,6 +1985,15 @@ export interface components {
             /** Format: int64 */
             low: number;
         };
+        Handed: {
+            /** @description The page as it was shown */
+            html: string;
+            /** @description Of the bookmark */
+            key: string;
+            /** @description Where the message came from, as the browser tells it; null for a page without one */
+            origin: string;
+            url: string;
+        };
         Heading: {
             /**
              * Format: int64
@@ -2024,6 +2088,22 @@ export interface components {
             /** @description What it is read as: another word, the parts of a compound, itself to be read as it is; empty forgets what was said */
             means: string;
             word: string;
+        };
+        KeepHandedInputBody: {
+            /** @enum {string} */
+            as: "client_page" | "rival_page" | "results" | "phrases";
+            /** @description The page as it was shown */
+            html: string;
+            /** @description Of the bookmark */
+            key: string;
+            /** @description Where the message came from, as the browser tells it; null for a page without one */
+            origin: string;
+            /**
+             * Format: int64
+             * @description The client's page that it is; 0 for the one with its address, or a new one
+             */
+            page_id?: number;
+            url: string;
         };
         KindInputBody: {
             /** @enum {string} */
@@ -2361,7 +2441,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -2394,6 +2474,43 @@ export interface components {
             mode: "" | "served" | "rendered";
             /** @description The address of a page of the client or of a rival */
             url: string;
+        };
+        Recognized: {
+            /**
+             * @description The most likely
+             * @enum {string}
+             */
+            as: "client_page" | "rival_page" | "results" | "phrases";
+            /** @description The newest first */
+            clients: components["schemas"]["RecognizedClient"][];
+            /**
+             * Format: int64
+             * @description Entries of search results that were read in it
+             */
+            entries: number;
+            /** @description What its address asks a search engine for, empty for nothing */
+            query: string;
+            title: string;
+            /**
+             * Format: int64
+             * @description Words seen
+             */
+            words: number;
+        };
+        RecognizedClient: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** @description The page is of its site */
+            own: boolean;
+            /**
+             * Format: int64
+             * @description Its page with that address, 0 for none
+             */
+            page_id: number;
+            pages: components["schemas"]["PageInfo"][];
+            /** @description The page is of a rival's site */
+            rival: boolean;
         };
         Recorded: {
             /** Format: int64 */
@@ -3110,6 +3227,35 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bookmark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bookmark"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     shelf: {
         parameters: {
             query?: never;
@@ -5156,6 +5302,41 @@ export interface operations {
             };
         };
     };
+    keepReceived: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepHandedInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Filed"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lastRun: {
         parameters: {
             query?: never;
@@ -5527,6 +5708,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ground"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    recognize: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Handed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recognized"];
                 };
             };
             /** @description Error */

@@ -3,12 +3,13 @@ import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { useFileDrop } from '@/parts/fileDrop'
 import { isField } from '@/parts/keys'
+import { takeHanded } from '../receive/handed'
 import ListImport from '../book/ListImport.vue'
 import GroundLeaves from './GroundLeaves.vue'
 
 /** A leaf of the ground that lists come to: dropped, pasted or chosen. */
 defineProps<{ client: number }>()
-const list = ref<File>()
+const list = ref<File | undefined>(takeHanded('book'))
 const picker = ref<HTMLInputElement>()
 
 const { over: held, on: drop } = useFileDrop<true>((data) => {

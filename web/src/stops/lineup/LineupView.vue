@@ -8,6 +8,7 @@ import { useBusy, useLineup } from '@/api/queries'
 import { moment, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import { useEventListener } from '@vueuse/core'
+import BookmarkLink from '@/parts/BookmarkLink.vue'
 import { useFileDrop } from '@/parts/fileDrop'
 import { isField } from '@/parts/keys'
 import FigureTable from './FigureTable.vue'
@@ -17,6 +18,7 @@ import SearchList from './SearchList.vue'
 import SiteKinds from './SiteKinds.vue'
 import TypedRow from './TypedRow.vue'
 import { kindName, stand } from './entries'
+import { takeHanded } from '../receive/handed'
 import { fileOfPaste } from './results'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
@@ -35,7 +37,7 @@ const undo = useUndo()
 const show = (id: number) => router.replace({ query: id ? { lineup: String(id) } : {} })
 
 /* A page of results that was pasted, dropped or chosen, to be looked at before it is kept. */
-const copied = ref<File>()
+const copied = ref(takeHanded('lineup'))
 const picker = ref<HTMLInputElement>()
 const { over: held, on: drop } = useFileDrop<true>((data) => {
   copied.value = data.files[0] ?? copied.value
@@ -54,12 +56,14 @@ const phrase = ref('')
 const pasted = ref('')
 const pasting = ref(false)
 const typing = ref(false)
+/** What a page of results from a tab was searched for. */
+const asked = () => (copied.value && typeof route.query.phrase === 'string' ? route.query.phrase : '')
 /* The phrase over the results is the one that they were found for. */
 watch(
   () => lineup.value?.recorded_at,
   () => {
     const l = lineup.value
-    phrase.value = l?.phrase || phrase.value || l?.phrases[0] || ''
+    phrase.value = asked() || l?.phrase || phrase.value || l?.phrases[0] || ''
   },
   { immediate: true },
 )
@@ -227,6 +231,10 @@ async function measureRivals() {
     />
     <SearchList v-if="lineup?.id" :client="client" :ground="ground" :lineup="lineup" @show="show" />
     <TypedRow v-if="typing" :client="client" :lineup="lineup" :phrase="phrase" @added="brought" />
+    <p v-if="lineup" class="ways soft">
+      Results from your browser: paste a copied page of results here, drop a saved one, or drag
+      <BookmarkLink /> to your bookmarks bar and press it on the page.
+    </p>
     <p v-if="error" class="mistake said">{{ error.message }}</p>
     <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
     <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
@@ -326,6 +334,11 @@ async function measureRivals() {
 }
 .gap {
   flex: 1;
+}
+.ways {
+  margin: 0;
+  padding: 6px var(--edge);
+  border-bottom: 1px solid var(--rule);
 }
 .said,
 .paste {

@@ -23,7 +23,9 @@ const { data: run } = useRun(() => props.client)
 const { measure } = useChanges(() => props.client)
 const margin = useMargin()
 
-const nothing = computed(() => sheet.value?.columns.every((c) => !c.reading_id && !c.failure) ?? false)
+const nothing = computed(
+  () => sheet.value?.columns.every((c) => !c.reading_id && !c.failure && !c.none) ?? false,
+)
 
 useShortcuts({ Escape: () => margin.what.value && margin.close() })
 </script>

@@ -8,6 +8,7 @@ const sources: Record<Column['source'], string> = {
   saved_file: 'from a saved file',
   web_archive: 'from a web archive',
   pasted: 'pasted',
+  tab: 'handed over from a tab',
 }
 
 /** Where a reading came from and when: "rendered in a browser today 9:12 AM". */

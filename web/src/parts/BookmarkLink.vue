@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { useBookmark } from '@/api/received'
+
+/** The bookmark to drag: pressed on any tab it hands that page over. */
+const { data: address } = useBookmark()
+</script>
+
+<template>
+  <a
+    v-if="address"
+    class="mark"
+    :href="address"
+    draggable="true"
+    title="Drag it to the bookmarks bar. Pressed on a tab, it hands that page to this program and to nobody else."
+    data-bookmark
+    @click.prevent
+    >To Ink Tally</a
+  >
+</template>
+
+<style scoped>
+.mark {
+  border: 1px dashed var(--ink-soft);
+  border-radius: 2px;
+  padding: 1px 9px;
+  text-decoration: none;
+  white-space: nowrap;
+  cursor: grab;
+}
+.mark:hover {
+  border-color: var(--ink);
+}
+</style>

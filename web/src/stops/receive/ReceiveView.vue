@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { HandedAs } from '@/api/client'
+import { useReceived } from '@/api/received'
+import AppHeader from '@/parts/AppHeader.vue'
+import { bare, plural } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import { handOver } from './handed'
+import { listOf, readMessage, type Page } from './message'
+
+/** The tab that the bookmark opens: it takes a page over, says where it came from, and asks what it is. */
+defineEmits<{ help: []; find: [] }>()
+const router = useRouter()
+const { look, keep } = useReceived()
+
+const page = ref<Page>()
+const refused = ref('')
+const as = ref<HandedAs>('rival_page')
+const client = ref(0)
+const own = ref(0) // the client's page that it is, 0 for a new one
+const opener = window.opener as Window | null
+const nonce = crypto.randomUUID()
+
+useEventListener(window, 'message', (event: MessageEvent) => {
+  if (page.value || refused.value) return // one page, once
+  const said = readMessage(event, opener, nonce)
+  if (!said) return
+  if ('refused' in said) refused.value = said.refused
+  else page.value = said.page
+})
+onMounted(() => {
+  /* Whoever opened this tab learns that it is ready, and nothing else. */
+  if (opener) opener.postMessage({ inktally: 'ready', nonce }, '*')
+  else
+    refused.value =
+      'No tab has handed a page over. Press the bookmark on the page that you want to bring in. If you did, its site keeps its tabs apart: save the page and drop it on a page tab or on the Lineup.'
+})
+
+const body = computed(() => {
+  const { key, origin, url, html } = page.value!
+  return { key, origin, url, html }
+})
+watch(page, async (p) => {
+  if (!p) return
+  const found = await look.mutateAsync(body.value).catch(() => null)
+  if (!found) return
+  as.value = found.as
+  const fits = found.clients.find((c) => c.own) ?? found.clients.find((c) => c.rival) ?? found.clients[0]
+  client.value = fits?.id ?? 0
+})
+const found = computed(() => look.data.value)
+const chosen = computed(() => found.value?.clients.find((c) => c.id === client.value))
+watch(chosen, (c) => (own.value = c?.page_id ?? 0))
+
+const choices = computed<{ as: HandedAs; name: string; says: string }[]>(() => [
+  {
+    as: 'client_page',
+    name: 'the client’s page',
+    says: chosen.value?.own ? 'it is on the client’s site' : '',
+  },
+  { as: 'rival_page', name: 'a rival’s page', says: chosen.value?.rival ? 'it is on a rival’s site' : '' },
+  {
+    as: 'results',
+    name: 'a page of search results',
+    says: found.value ? `${plural(found.value.entries, 'entry', 'entries')} read` : '',
+  },
+  { as: 'phrases', name: 'a list of phrases', says: '' },
+])
+
+async function use() {
+  const p = page.value!
+  const params = { client: client.value }
+  if (as.value === 'results') {
+    handOver('lineup', new File([p.html], 'results from a tab.html', { type: 'text/html' }))
+    return router.push({
+      name: 'lineup',
+      params,
+      query: found.value?.query ? { phrase: found.value.query } : {},
+    })
+  }
+  if (as.value === 'phrases') {
+    handOver('book', new File([listOf(p.html)], 'list from a tab.csv', { type: 'text/csv' }))
+    return router.push({ name: 'book', params })
+  }
+  const kept = await keep
+    .mutateAsync({
+      ...body.value,
+      client: client.value,
+      as: as.value,
+      page_id: as.value === 'client_page' ? own.value : 0,
+    })
+    .catch(() => null)
+  if (!kept) return
+  const at = kept.page_id || chosen.value?.pages[0]?.id
+  await router.push({ name: 'sheet', params: { ...params, page: at } })
+}
+
+const close = () => window.close()
+</script>
+
+<template>
+  <AppHeader @help="$emit('help')" @find="$emit('find')" />
+  <main class="receive">
+    <template v-if="refused">
+      <h1>Nothing was handed over</h1>
+      <p class="mistake" role="alert">{{ refused }}</p>
+    </template>
+    <p v-else-if="!page" class="soft" role="status">Waiting for the page…</p>
+    <template v-else-if="look.error.value">
+      <h1>This page cannot be taken</h1>
+      <p class="mistake" role="alert">{{ look.error.value.message }}</p>
+    </template>
+    <p v-else-if="!found" class="soft" role="status">Reading the page…</p>
+    <form v-else data-received @submit.prevent="use">
+      <h1>{{ found.title || page.title || 'A page without a title' }}</h1>
+      <p>
+        <span class="mono">{{ bare(page.url) }}</span>
+        <span class="soft">
+          · {{ plural(found.words, 'word') }} · handed over by
+          {{ page.origin === 'null' ? 'a tab without an address' : page.origin }}</span
+        >
+      </p>
+      <p class="soft">Nothing is kept yet, and nothing was sent anywhere else.</p>
+      <fieldset>
+        <legend>What is it?</legend>
+        <label v-for="c in choices" :key="c.as">
+          <input v-model="as" type="radio" name="as" :value="c.as" />
+          {{ c.name }} <span v-if="c.says" class="soft">{{ c.says }}</span>
+        </label>
+      </fieldset>
+      <p v-if="found.clients.length" class="for">
+        <label>
+          for
+          <select v-model="client" name="client">
+            <option v-for="c in found.clients" :key="c.id" :value="c.id">{{ c.name }}</option>
+          </select>
+        </label>
+        <label v-if="as === 'client_page'">
+          as
+          <select v-model="own" name="page">
+            <option :value="0">a page of its own</option>
+            <option v-for="p in chosen?.pages" :key="p.id" :value="p.id">{{ pageName(p) }}</option>
+          </select>
+        </label>
+      </p>
+      <p v-else>
+        There is no client yet to keep it for. <router-link to="/new">Make one</router-link> and press the
+        bookmark again.
+      </p>
+      <p v-if="keep.error.value" class="mistake" role="alert">{{ keep.error.value.message }}</p>
+      <p class="acts">
+        <button class="press main" type="submit" :disabled="!client || keep.isPending.value">
+          {{ as === 'results' || as === 'phrases' ? 'Read it' : 'Keep it' }}
+        </button>
+        <button class="link" type="button" @click="close">Discard</button>
+      </p>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.receive {
+  max-width: 720px;
+  padding: 26px var(--edge);
+}
+h1 {
+  font-size: 24px;
+  margin: 0 0 4px;
+  overflow-wrap: anywhere;
+}
+p {
+  margin: 0 0 8px;
+  overflow-wrap: anywhere;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 18px 0;
+}
+legend {
+  font-family: var(--slab);
+  font-weight: 600;
+  font-size: 16.5px;
+  margin-bottom: 6px;
+}
+fieldset label {
+  display: block;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.for {
+  display: flex;
+  gap: 18px;
+}
+select {
+  font: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--ink-soft);
+  max-width: 280px;
+}
+.acts {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  margin-top: 22px;
+}
+</style>
