@@ -49,7 +49,7 @@ func pages(t *testing.T) *stranger {
 		case "/huge":
 			_, _ = w.Write([]byte(body))
 			for range 63 {
-				_, _ = w.Write([]byte("<p>" + strings.Repeat("word ", 1<<20/5)))
+				_, _ = w.Write([]byte("<p hidden>" + strings.Repeat("word ", 1<<20/5)))
 			}
 		case "/results":
 			_, _ = w.Write(results)

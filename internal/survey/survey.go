@@ -106,6 +106,7 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 	if home == nil {
 		return Site{}, fault.New(fault.AddressBad, start)
 	}
+	c.visited = 1
 	c.take(ctx, home, doc)
 	if start != root {
 		c.add(start, "", false, "")

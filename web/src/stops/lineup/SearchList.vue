@@ -48,7 +48,7 @@ async function remove() {
       </button>
     </template>
     <span v-if="judged.length" class="soft judged"
-      >for {{ judged.slice(0, 3).join('; ')
+      >pages compared with it: {{ judged.slice(0, 3).join('; ')
       }}{{ judged.length > 3 ? ` and ${judged.length - 3} more pages` : '' }}</span
     >
     <span v-if="dated.length > 1" class="over" data-history>
