@@ -28,7 +28,7 @@ func Seed(ctx context.Context, a *app.App) error {
 	if err := a.Ground.AddTowns(ctx, towns); err != nil {
 		return err
 	}
-	if _, err := a.Ground.New(ctx, lowtide); err != nil {
+	if err := beside(ctx, a, lowtide); err != nil {
 		return err
 	}
 	g, err := a.Ground.New(ctx, brindle)
@@ -41,7 +41,27 @@ func Seed(ctx context.Context, a *app.App) error {
 	if err := fillBook(ctx, a, g.ID); err != nil {
 		return err
 	}
-	return measure(ctx, a, g.ID)
+	if err := measure(ctx, a, g.ID); err != nil {
+		return err
+	}
+	return beside(ctx, a, fenwick)
+}
+
+// beside makes one of the other clients: its search is recorded, and its pages are read
+// in the background.
+func beside(ctx context.Context, a *app.App, b view.Business) error {
+	g, err := a.Ground.New(ctx, b)
+	if err != nil {
+		return err
+	}
+	if _, err := a.Lineup.Record(ctx, g.ID, b.Phrases[0]); err != nil {
+		return err
+	}
+	if _, err := a.Book.AskDemand(ctx, g.ID); err != nil {
+		return err
+	}
+	_, err = a.Runs.Start(ctx, g.ID, runs.What{Pages: true, Sites: true})
+	return err
 }
 
 // fillBook brings a list of phrases, as a client has one, and asks for their
@@ -81,6 +101,14 @@ var lowtide = view.Business{
 	Services: []view.Service{{Name: "furniture upholstery"}, {Name: "boat cushion upholstery"}},
 	Places:   []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
 	Phrases:  []string{"furniture upholstery tarn harbor", "boat cushions tarn harbor"},
+}
+
+var fenwick = view.Business{
+	Name: "Fenwick Well & Pump", Trade: "wells and pumps", Phone: "207-555-0186", HomePage: "fenwickwell.example",
+	Services: []view.Service{{Name: "well drilling", Words: []string{"well driller", "drilled well"}}, {Name: "well pump repair", Words: []string{"pump repair"}},
+		{Name: "water testing", Words: []string{"well water test"}}},
+	Places:  []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}},
+	Phrases: []string{"well drilling tarn harbor", "well pump repair tarn harbor", "water testing tarn harbor"},
 }
 
 // patience bounds the demo's first run.

@@ -4,6 +4,7 @@ import (
 	"context"
 	"path/filepath"
 	"testing"
+	"time"
 
 	"inktally/internal/app"
 	"inktally/internal/practice"
@@ -37,14 +38,27 @@ func TestSeed(t *testing.T) {
 	ctx, a := context.Background(), seeded(t)
 	shelf, err := a.Shelf.List(ctx)
 	require.NoError(t, err)
-	require.Len(t, shelf, 2)
-	main, other := shelf[0], shelf[1]
+	require.Len(t, shelf, 3)
+	main, other := shelf[1], shelf[2]
 	assert.Equal(t, []any{"Brindle & Ash Chimney", "Tarn Harbor", "chimney sweep tarn harbor", 0, 14}, []any{main.Name, main.Place, main.Lead, main.MapPosition, main.OrganicPosition})
 	require.NotNil(t, main.Words)
 	assert.Equal(t, 545, *main.Words)
 	assert.Equal(t, 1455, *main.ToWrite)
 	assert.Nil(t, other.Words, "no site yet")
 	assert.Equal(t, "Lowtide Upholstery", other.Name)
+
+	fenwick := shelf[0]
+	require.Eventually(t, func() bool {
+		run, err := a.Runs.Last(ctx, fenwick.ID)
+		return err == nil && run.State == "done"
+	}, 20*time.Second, 20*time.Millisecond)
+	sheet, err := a.Sheet.Get(ctx, fenwick.ID, fenwick.PageID)
+	require.NoError(t, err)
+	assert.Equal(t, 2140, sheet.Columns[0].Words.Seen)
+	assert.True(t, sheet.Target.Words.Hold, "it needs placement, not words")
+	for _, c := range sheet.Columns[1:] {
+		assert.Less(t, c.Words.Seen, 2140, c.Name)
+	}
 
 	lineup, err := a.Lineup.Get(ctx, main.ID, 0)
 	require.NoError(t, err)
@@ -85,5 +99,5 @@ func TestSeed(t *testing.T) {
 	require.NoError(t, Seed(ctx, a), "a store that has clients is left alone")
 	shelf, err = a.Shelf.List(ctx)
 	require.NoError(t, err)
-	assert.Len(t, shelf, 2)
+	assert.Len(t, shelf, 3)
 }

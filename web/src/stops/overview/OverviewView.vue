@@ -161,6 +161,31 @@ thead th {
   overflow-wrap: anywhere;
   color: var(--ink-soft);
 }
+@media (max-width: 1100px) {
+  .c-page {
+    width: 172px;
+  }
+  .c-words {
+    width: 62px;
+  }
+  .c-strokes {
+    width: 172px;
+  }
+  .c-marks {
+    width: 156px;
+  }
+  .c-images {
+    width: 62px;
+  }
+  .c-strongest {
+    width: 158px;
+  }
+  :deep(th),
+  :deep(td) {
+    padding-left: 7px;
+    padding-right: 7px;
+  }
+}
 .sum {
   display: flex;
   flex-wrap: wrap;

@@ -85,7 +85,7 @@ const choices = kinds.filter((k) => k !== 'home')
     </td>
     <td class="num soft" title="Copy words that no other pages repeat">{{ figure(page.own) }}</td>
     <td class="found">
-      <span v-for="f in findings" :key="f.type + f.says" class="line">
+      <span v-for="f in findings" :key="f.type + f.says" class="line" :title="f.says">
         <span v-if="f.first" class="stamp">fix first</span> {{ f.says }}
       </span>
     </td>

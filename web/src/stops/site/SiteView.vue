@@ -267,8 +267,14 @@ th:first-child,
   margin-right: 8px;
 }
 :deep(.found .line) {
-  display: block;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
+  overflow: hidden;
   overflow-wrap: anywhere;
+}
+:deep(.name > span) {
+  display: block;
 }
 :deep(.end) {
   text-align: right;
@@ -289,13 +295,30 @@ th:first-child,
 }
 @media (max-width: 1100px) {
   .halves {
-    grid-template-columns: minmax(0, 1fr) 250px;
+    grid-template-columns: minmax(0, 1fr) 216px;
+  }
+  .c-name {
+    width: 162px;
   }
   .c-for {
-    width: 150px;
+    width: 128px;
+  }
+  .c-words {
+    width: 52px;
   }
   .c-strokes {
-    width: 120px;
+    width: 158px;
+  }
+  .c-own {
+    width: 42px;
+  }
+  .c-end {
+    width: 66px;
+  }
+  :deep(td),
+  th {
+    padding-left: 7px;
+    padding-right: 7px;
   }
 }
 </style>
