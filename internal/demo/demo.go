@@ -50,11 +50,16 @@ func Seed(ctx context.Context, a *app.App) error {
 // beside makes one of the other clients: its search is recorded, and its pages are read
 // in the background.
 func beside(ctx context.Context, a *app.App, b view.Business) error {
-	g, err := a.Ground.New(ctx, b)
+	first := b
+	first.Phrases = b.Phrases[:1]
+	g, err := a.Ground.New(ctx, first)
 	if err != nil {
 		return err
 	}
 	if _, err := a.Lineup.Record(ctx, g.ID, b.Phrases[0]); err != nil {
+		return err
+	}
+	if _, err := a.Book.AddPhrases(ctx, g.ID, b.Phrases); err != nil {
 		return err
 	}
 	if _, err := a.Book.AskDemand(ctx, g.ID); err != nil {

@@ -30,9 +30,10 @@ describe('all pages', () => {
   })
 
   it('tell how many rivals have one', () => {
-    expect(haveOne({ have: 0, known: 0 })).toBe('')
-    expect(haveOne({ have: 0, known: 4 })).toBe('no rival has one')
-    expect(haveOne({ have: 1, known: 4 })).toBe('1 of 4 rivals has one')
-    expect(haveOne({ have: 2, known: 4 })).toBe('2 of 4 rivals have one')
+    expect(haveOne({ kind: 'service', have: 0, known: 0 })).toBe('')
+    expect(haveOne({ kind: 'service', have: 0, known: 4 })).toBe('no rival has one')
+    expect(haveOne({ kind: 'service', have: 1, known: 4 })).toBe('1 of 4 rivals has one')
+    expect(haveOne({ kind: 'home', have: 2, known: 2 })).toBe('')
+    expect(haveOne({ kind: 'service', have: 2, known: 4 })).toBe('2 of 4 rivals have one')
   })
 })

@@ -31,8 +31,8 @@ export function totals(rows: OverviewRow[]): Totals {
 }
 
 /** How many rivals have a page like one, as a sentence; empty where no site is known. */
-export function haveOne(r: Pick<OverviewRow, 'have' | 'known'>): string {
-  if (!r.known) return ''
+export function haveOne(r: Pick<OverviewRow, 'kind' | 'have' | 'known'>): string {
+  if (!r.known || r.kind === 'home') return ''
   if (!r.have) return 'no rival has one'
   return `${r.have} of ${r.known} ${r.known === 1 ? 'rival' : 'rivals'} ${r.have === 1 ? 'has' : 'have'} one`
 }
