@@ -67,7 +67,9 @@ func pages(t *testing.T) *stranger {
 // tab of the program that it opens.
 func bookmarked(t *testing.T, tab context.Context, p *program, script string) *screen {
 	t.Helper()
-	opened := chromedp.WaitNewTarget(tab, func(i *target.Info) bool { return strings.HasPrefix(i.URL, p.base) || i.URL == "" || i.URL == "about:blank" })
+	opened := chromedp.WaitNewTarget(tab, func(i *target.Info) bool {
+		return strings.HasPrefix(i.URL, p.base) || i.URL == "" || i.URL == "about:blank"
+	})
 	_, err := chromedp.Run(tab, chromedp.Evaluate[chromedp.Void](script, func(e *runtime.EvaluateParams) { e.UserGesture = new(true) }))
 	require.NoError(t, err)
 	ctx, cancel := chromedp.NewContext(tab, chromedp.WithTargetID(<-opened))

@@ -123,11 +123,11 @@ func (t *Tx) SiteKinds() ([]SiteKind, error) {
 	}, `SELECT domain, kind, said_for, said_at FROM site_kinds ORDER BY said_at DESC, domain`)
 }
 
-// SetSiteKind keeps what a site is; an empty kind forgets it.
+// SetSiteKind keeps what a site is; an empty kind forgets it, ErrNotFound if nothing
+// was said.
 func (t *Tx) SetSiteKind(k SiteKind) error {
 	if k.Kind == "" {
-		_, err := t.exec(`DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
-		return err
+		return t.change(`DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
 	}
 	_, err := t.exec(`INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, stamp(k.SaidAt))
 	return err

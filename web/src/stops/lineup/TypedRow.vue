@@ -8,7 +8,7 @@ const props = defineProps<{ client: number; lineup?: Lineup; phrase: string }>()
 const emit = defineEmits<{ added: [lineup: Lineup] }>()
 const { add } = useEntries(() => props.client)
 const part = ref<EntryDraft['part']>('organic')
-const empty = { position: '', name: '', url: '', rating: '', reviews: '', phone: '', years: '' }
+const empty = { position: '', name: '', rating: '', reviews: '', phone: '', years: '', url: '' }
 const row = reactive({ ...empty })
 const first = ref<HTMLInputElement>()
 
