@@ -114,7 +114,7 @@ func TestPhraseBook(t *testing.T) {
 	s.until(`!document.body.innerText.includes('used on the home page')`)
 	assert.Eventually(t, func() bool {
 		return len(get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases) == had
-	}, 20*time.Second, 50*time.Millisecond)
+	}, 60*time.Second, 50*time.Millisecond)
 
 	// From the sheet: what rivals share, into the book; a typed phrase on every page.
 	_, home := brindle(t, p)

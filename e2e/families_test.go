@@ -225,7 +225,7 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	}
 	assert.Contains(t, families(t, p, client), "hearth tiles ostrey")
 	s.press("Undo")
-	assert.Eventually(t, func() bool { return len(families(t, p, client)["hearth tiles ostrey"]) == 0 }, 20*time.Second, 50*time.Millisecond)
+	assert.Eventually(t, func() bool { return len(families(t, p, client)["hearth tiles ostrey"]) == 0 }, 60*time.Second, 50*time.Millisecond)
 
 	bring("numbers.csv", "12,40\n9,1\n")
 	s.press("Import 2 phrases")
@@ -242,5 +242,5 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	assert.Contains(t, taken, "chimney tiling ostrey")
 	assert.Contains(t, taken, "煙突 掃除")
 	s.press("Undo")
-	assert.Eventually(t, func() bool { return len(families(t, p, client)["chimney tiling ostrey"]) == 0 }, 20*time.Second, 50*time.Millisecond)
+	assert.Eventually(t, func() bool { return len(families(t, p, client)["chimney tiling ostrey"]) == 0 }, 60*time.Second, 50*time.Millisecond)
 }

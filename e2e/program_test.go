@@ -136,7 +136,7 @@ func idle(t *testing.T, p *program, client int64) {
 	require.Eventually(t, func() bool {
 		run := get[struct{ Run *view.Run }](t, p, fmt.Sprintf("/api/clients/%d/run", client)).Run
 		return run == nil || run.State != store.JobRunning
-	}, 40*time.Second, 30*time.Millisecond, "pages are still being read")
+	}, 90*time.Second, 30*time.Millisecond, "pages are still being read")
 }
 
 // brindle returns the id of the demo's main client and of its home page.

@@ -68,7 +68,7 @@ func eval[T any](s *screen, script string) T {
 // until waits until a script's value is true.
 func (s *screen) until(script string) {
 	s.t.Helper()
-	deadline := time.Now().Add(40 * time.Second)
+	deadline := time.Now().Add(90 * time.Second)
 	for {
 		done, err := chromedp.Run(s.ctx, chromedp.Evaluate[bool]("!!("+script+")"))
 		if err == nil && done {

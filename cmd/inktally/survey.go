@@ -10,6 +10,7 @@ import (
 	"text/tabwriter"
 
 	"inktally/core/fault"
+	"inktally/core/gazetteer"
 	"inktally/core/intent"
 	"inktally/core/phrase"
 	"inktally/core/place"
@@ -112,8 +113,10 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 		fmt.Fprintln(warnings, "inktally:", says(found.Stopped))
 	}
 	rules := target.StandardRules()
+	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services, intent.ListsOfServices(s.language, services).Acts)
+	binder.Knows(townsAround(places))
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
-		Binder: site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services, intent.ListsOfServices(s.language, services).Acts),
+		Binder: binder,
 		Low:    func(k site.Kind) int { return rules.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)
@@ -125,6 +128,22 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	}
 	s.compare(ctx, web, tree, asked, &out, warnings)
 	return out, nil
+}
+
+// farAway is how far from the home town a town may be that a page is for, in kilometres.
+const farAway = 200
+
+// townsAround finds towns around the home town.
+func townsAround(places []place.Place) site.Towns {
+	home, known := place.Home(places)
+	state, _ := place.StateAbbreviation(home.State)
+	town, ok := gazetteer.World().Find(home.Name, home.Country(), state)
+	return func(tokens []string) []string {
+		if !known || !ok {
+			return nil
+		}
+		return gazetteer.World().NamedNear(town, farAway, tokens)
+	}
 }
 
 // compare surveys the rivals lightly and finds their comparable pages.

@@ -52,6 +52,24 @@ func (g *Gazetteer) Around(home Town, km float64, most int) []Near {
 	return out[:min(len(out), most)]
 }
 
+// NamedNear are the towns that tokens name and that are within so many kilometres of a
+// town, as the program writes them, in their order.
+func (g *Gazetteer) NamedNear(home Town, km float64, tokens []string) (out []string) {
+	for i := 0; i < len(tokens); {
+		n := min(g.Longest(tokens[i:]), len(tokens)-i)
+		for ; n > 0; n-- {
+			named := g.Named(tokens[i : i+n])
+			near := slices.IndexFunc(named, func(t Town) bool { return Km(home, t) <= km })
+			if near >= 0 {
+				out = append(out, named[near].Name)
+				break
+			}
+		}
+		i += max(n, 1)
+	}
+	return out
+}
+
 // Km is the distance of two towns as the crow flies.
 func Km(a, b Town) float64 {
 	const radius = 6371

@@ -108,11 +108,12 @@ const (
 	BeyondPack      ReasonCode = "beyond_pack"   // how many places count
 	BeyondMost      ReasonCode = "beyond_most"   // how many are taken
 	DismissedByHand ReasonCode = "dismissed_by_hand"
+	TakenByHand     ReasonCode = "taken_by_hand"
 )
 
 // ReasonCodes are all of them.
 func ReasonCodes() []ReasonCode {
-	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone, SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand}
+	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone, SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand, TakenByHand}
 }
 
 // Domain returns the registrable domain of an address, the host if it has

@@ -75,22 +75,36 @@ func (s Survey) Tree() Tree {
 	for i, v := range visited {
 		pages[i] = v.Page
 	}
-	own := ownTexts(pages, s.Places)
 	var t Tree
-	for i, v := range visited {
+	for _, v := range visited {
 		one := Surveyed{URL: v.URL, Purpose: PurposeOf(toldBy(v), s.Binder)}
 		if set, ok := s.Set[BareAddress(v.URL)]; ok {
 			set.Reason, set.Words = ByHand, nil
 			one.Purpose = set
 		}
-		if v.Page != nil {
-			one.Title, one.Words, one.Own = v.Page.Title, v.Page.Words.Seen, own[i].words
-		}
 		t.Pages = append(t.Pages, one)
+	}
+	own := ownTexts(pages, s.named(t.Pages))
+	for i, v := range visited {
+		if v.Page != nil {
+			t.Pages[i].Title, t.Pages[i].Words, t.Pages[i].Own = v.Page.Title, v.Page.Words.Seen, own[i].words
+		}
 	}
 	f := finder{s: s, tree: &t, twins: twins(own)}
 	f.findAll()
 	return t
+}
+
+// named are the client's places and the other towns that pages are for: two pages may
+// differ in their names alone.
+func (s Survey) named(pages []Surveyed) []place.Place {
+	out := slices.Clone(s.Places)
+	for _, p := range pages {
+		if p.Place != "" && !slices.ContainsFunc(out, func(q place.Place) bool { return q.Name == p.Place }) {
+			out = append(out, place.Place{Name: p.Place})
+		}
+	}
+	return out
 }
 
 func toldBy(v Visited) Told {

@@ -90,13 +90,21 @@ var ctx = context.Background()
 // ended waits for the end of a client's run.
 func ended(t *testing.T, a *app.App, client int64) view.Run {
 	t.Helper()
-	require.Eventually(t, func() bool {
+	states, end := a.Runs.Watch(client)
+	defer end()
+	limit := time.After(time.Minute)
+	for {
 		r, err := a.Runs.Last(ctx, client)
-		return err == nil && r != nil && r.State != "running"
-	}, 30*time.Second, time.Millisecond)
-	r, err := a.Runs.Last(ctx, client)
-	require.NoError(t, err)
-	return *r
+		require.NoError(t, err)
+		if r != nil && r.State != "running" {
+			return *r
+		}
+		select {
+		case <-states:
+		case <-limit:
+			require.FailNow(t, "the run never ended")
+		}
+	}
 }
 
 // measured measures a client's pages and waits for the end.

@@ -238,3 +238,36 @@ func TestOverview(t *testing.T) {
 	require.Len(t, o.Rivals, 4)
 	assert.Equal(t, view.SiteSize{Name: "Harbor Flue & Hearth", Pages: 16, Services: 6, Areas: 4}, o.Rivals[0])
 }
+
+// Whoever asks for a site while others do, its pages are made once.
+func TestPagesAreMadeOnce(t *testing.T) {
+	a, _, client := overPractice(t)
+	surveyed(t, a, client)
+	home, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	for _, p := range home.Pages {
+		if p.Kind != "home" {
+			require.NoError(t, a.Ground.RemovePage(ctx, client, p.ID))
+		}
+	}
+	for _, p := range home.Pages {
+		if p.Kind != "home" {
+			require.NoError(t, a.Ground.RestorePage(ctx, client, p.ID))
+		}
+	}
+	var all sync.WaitGroup
+	for i := range 8 {
+		all.Go(func() {
+			b := chimney
+			b.Services = chimney.Services[:1+i%3] // what the pages are judged by changes all the time
+			_, err := a.Ground.Save(ctx, client, b)
+			assert.NoError(t, err)
+			_, err = a.Ground.Site(ctx, client)
+			assert.NoError(t, err)
+		})
+	}
+	all.Wait()
+	s, err := a.Ground.Site(ctx, client)
+	require.NoError(t, err)
+	assert.Len(t, s.Pages, 7)
+}

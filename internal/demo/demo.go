@@ -117,7 +117,7 @@ var fenwick = view.Business{
 }
 
 // patience bounds the demo's first run.
-const patience = 30 * time.Second
+const patience = 90 * time.Second
 
 // measure reads a client's pages and surveys its site and its rivals' to the end, and once more for what failed the
 // first time.

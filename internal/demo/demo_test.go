@@ -51,7 +51,7 @@ func TestSeed(t *testing.T) {
 	require.Eventually(t, func() bool {
 		run, err := a.Runs.Last(ctx, fenwick.ID)
 		return err == nil && run.State == "done"
-	}, 20*time.Second, 20*time.Millisecond)
+	}, 60*time.Second, 20*time.Millisecond)
 	sheet, err := a.Sheet.Get(ctx, fenwick.ID, fenwick.PageID)
 	require.NoError(t, err)
 	assert.Equal(t, 2140, sheet.Columns[0].Words.Seen)

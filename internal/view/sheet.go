@@ -53,6 +53,7 @@ type Column struct {
 	Description   string            `json:"description"`
 	Lang          string            `json:"lang"`
 	Words         Words             `json:"words"`
+	Own           *int              `json:"own" doc:"Copy words that its site does not repeat, null if its site was not surveyed"`
 	Families      []FamilyPlacement `json:"families" doc:"One for each family of the sheet"`
 	Headings      []Heading         `json:"headings"`
 	Images        []Image           `json:"images"`

@@ -190,6 +190,8 @@ func Entry(r lineup.Reason) string {
 		return fmt.Sprintf("beyond the first %s", Count(r.Number, "rival", ""))
 	case lineup.DismissedByHand:
 		return "dismissed by you"
+	case lineup.TakenByHand:
+		return "used by you"
 	}
 	return ""
 }

@@ -140,7 +140,7 @@ func retake(tx *store.Tx, id, lineupID int64, rules lineup.Rules) error {
 	}
 	list := make([]lineup.Entry, len(own))
 	for i, e := range own {
-		if e.Reason.Code == lineup.DismissedByHand {
+		if e.Reason.Code == lineup.DismissedByHand || e.Reason.Code == lineup.TakenByHand {
 			return nil
 		}
 		list[i] = e.Entry

@@ -18,7 +18,7 @@ import (
 const (
 	// looking bounds the time that the pages of a result may take to tell what
 	// they are.
-	looking    = 4 * time.Second
+	looking    = 10 * time.Second
 	sideBySide = 4
 )
 

@@ -101,7 +101,7 @@ func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*vi
 		case taken && e.Paying():
 			return AddRivals(tx, client, []string{e.URL})
 		case taken:
-			return tx.TakeEntry(client, entry, true, lineup.Reason{})
+			return tx.TakeEntry(client, entry, true, lineup.Reason{Code: lineup.TakenByHand})
 		case e.Part == lineup.Typed && paidFor(tx, client, e.URL):
 			return tx.DeleteEntry(client, entry)
 		}

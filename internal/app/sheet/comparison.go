@@ -5,6 +5,7 @@ package sheet
 
 import (
 	"context"
+	"slices"
 
 	"inktally/core/book"
 	"inktally/core/fault"
@@ -56,6 +57,7 @@ type Side struct {
 	URL     string
 	Reading *store.Reading
 	Column  *sheet.Column // nil if the page was not read
+	Own     *int          // copy words that its site does not repeat, nil if it was not surveyed
 	Failed  *fault.Fault  // why the last attempt to read it failed, nil if it did not
 	Mode    reading.Mode  // how it is to be read
 }
@@ -157,6 +159,12 @@ func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) 
 		return nil, err
 	}
 	side.Reading, side.Column = &r, sheet.Measure(p, c.Criteria)
+	if of, surveyed := l.beside.Site(key); surveyed {
+		i := slices.IndexFunc(of.Pages, func(p store.SitePage) bool { return site.SameAddress(p.URL, key) })
+		if i >= 0 {
+			side.Own = &of.Pages[i].Own
+		}
+	}
 	return side, nil
 }
 

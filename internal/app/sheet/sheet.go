@@ -71,6 +71,7 @@ func (c *Comparison) column(side *Side) view.Column {
 	v.Redirects = append(v.Redirects, r.Redirects...)
 	v.Note = view.FailureOf(r.Note)
 	v.Measured(side.Column)
+	v.Own = side.Own
 	v.Families = v.Families[:len(c.Families)] // what is folded under them stands in their rows
 	for i, f := range c.Families {
 		at := &v.Families[i]

@@ -2,19 +2,18 @@ package surveys
 
 import (
 	"inktally/core/site"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
 )
 
 // follow lets the client's pages be those that the survey of its site found. What
 // a person said of a page stays, and what a person removed stays away; a page that
 // was planned for the same becomes the one that was found.
-func follow(tx *store.Tx, k *client.Known, tree site.Tree, whole bool) error {
-	removed, err := tx.RemovedPages(k.Client.ID)
+func follow(tx *store.Tx, client int64, pages []store.Page, tree site.Tree, whole bool) error {
+	removed, err := tx.RemovedPages(client)
 	if err != nil {
 		return err
 	}
-	f := follower{tx: tx, known: k, removed: map[string]store.Page{}, found: map[int64]bool{}, copies: map[string]bool{}}
+	f := follower{tx: tx, client: client, pages: pages, removed: map[string]store.Page{}, found: map[int64]bool{}, copies: map[string]bool{}}
 	for _, p := range removed {
 		f.removed[site.BareAddress(p.URL)] = p
 	}
@@ -29,9 +28,9 @@ func follow(tx *store.Tx, k *client.Known, tree site.Tree, whole bool) error {
 	if !whole {
 		return nil
 	}
-	for _, p := range k.Pages {
+	for _, p := range pages {
 		if p.Surveyed && !p.ByHand && !f.found[p.ID] && p.URL != "" {
-			if err := tx.DropPage(k.Client.ID, p.ID); err != nil {
+			if err := tx.DropPage(client, p.ID); err != nil {
 				return err
 			}
 		}
@@ -41,7 +40,8 @@ func follow(tx *store.Tx, k *client.Known, tree site.Tree, whole bool) error {
 
 type follower struct {
 	tx      *store.Tx
-	known   *client.Known
+	client  int64
+	pages   []store.Page
 	removed map[string]store.Page // by bare address
 	found   map[int64]bool
 	copies  map[string]bool
@@ -49,11 +49,11 @@ type follower struct {
 
 // take lets a page of the client be what the survey found.
 func (f *follower) take(p site.Surveyed) error {
-	now := store.Page{ClientID: f.known.Client.ID, Kind: p.Kind, URL: p.URL, Service: p.Service, Place: p.Place, Surveyed: true}
+	now := store.Page{ClientID: f.client, Kind: p.Kind, URL: p.URL, Service: p.Service, Place: p.Place, Surveyed: true}
 	if f.copies[p.URL] {
 		now.Kind, now.Service, now.Place = site.Other, "", "" // targets are for the first of them
 	}
-	for _, had := range f.known.Pages {
+	for _, had := range f.pages {
 		if !site.SameAddress(had.URL, p.URL) {
 			continue
 		}
@@ -74,7 +74,7 @@ func (f *follower) take(p site.Surveyed) error {
 		now.ID = had.ID
 		return f.tx.ReturnPage(now)
 	}
-	for _, planned := range f.known.Pages {
+	for _, planned := range f.pages {
 		if planned.URL == "" && now.Kind.ForOneSubject() && planned.Kind == now.Kind && planned.Service == now.Service && planned.Place == now.Place && !f.found[planned.ID] {
 			f.found[planned.ID] = true
 			now.ID, now.ByHand = planned.ID, planned.ByHand

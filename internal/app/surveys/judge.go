@@ -90,7 +90,11 @@ func (s *Surveys) judge(ctx context.Context, j *judging, of store.Site) error {
 		if of.Domain != j.own {
 			return nil
 		}
-		return follow(tx, j.known, tree, of.Fault == nil)
+		pages, err := tx.Pages(of.ClientID) // as they are now: another survey may have added some
+		if err != nil {
+			return err
+		}
+		return follow(tx, of.ClientID, pages, tree, of.Fault == nil)
 	})
 	if errors.Is(err, store.ErrNotFound) {
 		return nil // the site was surveyed anew meanwhile

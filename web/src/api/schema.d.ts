@@ -1538,6 +1538,11 @@ export interface components {
             note: components["schemas"]["Failure"];
             /**
              * Format: int64
+             * @description Copy words that its site does not repeat, null if its site was not surveyed
+             */
+            own: number | null;
+            /**
+             * Format: int64
              * @description 0 if the page was not read
              */
             reading_id: number;
@@ -1701,7 +1706,7 @@ export interface components {
         };
         EntryWhy: {
             /** @enum {string} */
-            code: "" | "is_client" | "list_title" | "many_listings" | "many_trades" | "many_states" | "sells_goods" | "no_service_word" | "same_phone" | "said_by_hand" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand";
+            code: "" | "is_client" | "list_title" | "many_listings" | "many_trades" | "many_states" | "sells_goods" | "no_service_word" | "same_phone" | "said_by_hand" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand" | "taken_by_hand";
             says: string;
         };
         Evidence: {

@@ -1,22 +1,39 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Column, Sheet } from '@/api/client'
-import { count } from '@/parts/format'
+import { count, figure } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import type { Margin, What } from './margin'
 
 const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
 
 const words = computed(() => props.sheet.target.words)
-const rows: { name: string; show: What; of: (c: Column) => number; target?: () => string }[] = [
+interface Row {
+  name: string
+  title?: string
+  show: What
+  of: (c: Column) => number | null
+  target?: () => string
+}
+const all: Row[] = [
   {
     name: 'Copy words',
     show: 'copy',
     of: (c) => c.words.copy,
     target: () => (words.value.hold ? '' : count(words.value.writer)),
   },
+  {
+    name: 'Own words',
+    title: 'Copy words that its site does not repeat from page to page',
+    show: 'copy',
+    of: (c) => c.own,
+  },
   { name: 'Hidden words', show: 'hidden', of: (c) => c.words.hidden },
 ]
+/* What no survey told of any page has no row. */
+const rows = computed(() =>
+  all.filter((r) => props.sheet.columns.some((c) => c.reading_id && r.of(c) !== null)),
+)
 </script>
 
 <template>
@@ -76,20 +93,20 @@ const rows: { name: string; show: What; of: (c: Column) => number; target?: () =
       </td>
     </tr>
     <tr v-for="row in rows" :key="row.name">
-      <th scope="row">{{ row.name }}</th>
+      <th scope="row" :title="row.title">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="{ rival: i > 0 }">
           <button
-            v-if="c.reading_id"
+            v-if="c.reading_id && row.of(c) !== null"
             class="cell"
             :class="{ at: margin.shows(row.show, i) }"
             type="button"
-            :data-cell="row.show"
+            :data-cell="row.name === 'Own words' ? 'own' : row.show"
             :data-column="i"
             :data-figure="row.of(c)"
             @click="margin.open(row.show, i)"
           >
-            {{ count(row.of(c)) }}
+            {{ figure(row.of(c)) }}
           </button>
         </td>
         <td v-if="i === 0" class="target">
