@@ -46,3 +46,25 @@ func TestResultsIntoTheLineup(t *testing.T) {
 	s.press("Use these results")
 	s.until(`!document.querySelector('.results') && !document.querySelector('[data-entry^="Chimney Cleaning From"]')`)
 }
+
+// A table whose headings say nothing is told what its columns hold.
+func TestColumnsOfResults(t *testing.T) {
+	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
+	defer p.kill(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/lineup", client))
+	s.until(`document.querySelector('[data-entry="Old Saltbox Masonry"]')`)
+	list := filepath.Join(t.TempDir(), "list.csv")
+	require.NoError(t, os.WriteFile(list, []byte("Betrieb,Netz,Platz\nKiln Row Sweeps,kilnrow.example,1\nHarbor Flue,harborflue.example,14\n"), 0o600))
+	s.drop("main", list)
+	s.until(`document.querySelectorAll('[data-columns] select').length === 3`)
+	for i, field := range []string{"title", "url", "position"} {
+		eval[bool](s, fmt.Sprintf(`(e => (e.value = %q, e.dispatchEvent(new Event('change', {bubbles: true})), true))(document.querySelectorAll('[data-columns] select')[%d])`, field, i))
+		s.until(fmt.Sprintf(`document.querySelectorAll('[data-columns] select')[%d]?.value === %q`, i, field))
+	}
+	s.until(`[...document.querySelectorAll('.results tr[data-part]')].some(r => r.textContent.includes('14'))`)
+	s.fill("[name=results_phrase]", "chimney sweep quillby")
+	s.press("Use these results")
+	s.until(`document.querySelector('[data-entry="Harbor Flue"] .place')?.textContent === '14'`)
+}

@@ -51,7 +51,7 @@ func readResults(name string, in io.Reader) (results.Page, error) {
 	if err != nil {
 		return results.Page{}, err
 	}
-	return lineup.ReadResults(name, doc.Body)
+	return lineup.ReadResults(name, doc.Body, nil)
 }
 
 func resultsTable(out io.Writer, p results.Page) error {

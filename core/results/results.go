@@ -54,12 +54,22 @@ type Page struct {
 	Entries  []Entry
 	// Unread are the texts of what looked like an entry and could not be read.
 	Unread []string
+	// Heading is the first row of a table, Columns what each of its columns was read as;
+	// nil for what is no table.
+	Heading []string
+	Columns []Field
+
+	placed bool // the entries have the positions that a table tells
 }
 
 // Source is what is known of a page beside its bytes.
 type Source struct {
 	// URL is its address, ContentType what the header says of it; both may be empty.
 	URL, ContentType string
+	// Table tells that it is a table; Columns are what its columns hold, nil to guess it
+	// by their headings.
+	Table   bool
+	Columns []Field
 }
 
 // MaxBytes bounds a results page.
@@ -74,8 +84,12 @@ func Read(body []byte, source Source) Page {
 	case looksLikeHTML(body, source.ContentType):
 		p = fromHTML(body, source.URL)
 	default:
-		if table, ok := fromTable(body); ok {
+		if table, ok := fromTable(body, source); ok {
 			p = table
+			if len(p.Entries) == 0 && source.Columns == nil { // no heading tells anything: lines may
+				lines := fromText(string(body))
+				p.Entries, p.Unread = lines.Entries, lines.Unread
+			}
 		} else {
 			p = fromText(string(body))
 		}
@@ -104,8 +118,12 @@ func (p *Page) number() {
 	for i := range p.Entries {
 		e := &p.Entries[i]
 		e.Title = text.Collapse(e.Title)
+		told := e.Position
 		if e.Position = 0; e.Part == Map || e.Part == Organic {
 			counts[e.Part]++
+			if p.placed && told > counts[e.Part] {
+				counts[e.Part] = told // what a table leaves out was there all the same
+			}
 			e.Position = counts[e.Part]
 		}
 	}

@@ -79,3 +79,18 @@ func TestPages(t *testing.T) {
 	t.Logf("fields: %d of %d", right, all)
 	assert.GreaterOrEqual(t, float64(right), .95*float64(all))
 }
+
+// The columns of a table are guessed by their headings, or told; the positions that it
+// tells stay, gaps and all.
+func TestTableColumns(t *testing.T) {
+	const list = "Betrieb,Netz,Platz,Sterne\nKiln Row Sweeps,kilnrow.example,1,\"4,7\"\nHarbor Flue,harborflue.example,14,4.1\n"
+	p := Read([]byte(list), Source{Table: true})
+	assert.Equal(t, []string{"Betrieb", "Netz", "Platz", "Sterne"}, p.Heading)
+	assert.Equal(t, []Field{NoField, NoField, NoField, NoField}, p.Columns)
+	p = Read([]byte(list), Source{Table: true, Columns: []Field{TitleField, URLField, PositionField, RatingField}})
+	require.Len(t, p.Entries, 2)
+	assert.Equal(t, 14, p.Entries[1].Position)
+	assert.Equal(t, "https://harborflue.example", p.Entries[1].URL)
+	assert.InDelta(t, 4.7, *p.Entries[0].Rating, 0)
+	assert.Empty(t, Read([]byte("Kiln Row Sweeps\nWe sweep, and line flues.\n"), Source{}).Columns, "a text is no table")
+}

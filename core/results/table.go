@@ -9,60 +9,102 @@ import (
 	"inktally/core/table"
 )
 
-// columns are the words of headings by what their column holds.
-var columns = []struct {
-	field string
-	words []string
-}{
-	{"part", []string{"part", "type", "section", "kind"}}, {"position", []string{"position", "rank", "pos", "place", "no"}},
-	{"reviews", []string{"reviews", "review count", "number of reviews", "votes"}}, {"rating", []string{"rating", "stars", "score"}},
-	{"title", []string{"title", "name", "business", "firm", "company"}}, {"url", []string{"url", "website", "site", "link", "address", "web"}},
-	{"domain", []string{"domain", "host"}}, {"phone", []string{"phone", "telephone", "tel"}}, {"years", []string{"years", "years in business", "in business"}},
-	{"sponsored", []string{"sponsored", "ad", "paid"}},
+// Field is what a column of a table holds.
+type Field string
+
+// The fields; NoField is a column that is not read.
+const (
+	NoField        Field = ""
+	PartField      Field = "part"
+	PositionField  Field = "position"
+	TitleField     Field = "title"
+	URLField       Field = "url"
+	DomainField    Field = "domain"
+	RatingField    Field = "rating"
+	ReviewsField   Field = "reviews"
+	PhoneField     Field = "phone"
+	YearsField     Field = "years"
+	SponsoredField Field = "sponsored"
+)
+
+// Fields are all of them.
+func Fields() []Field {
+	return []Field{NoField, PartField, PositionField, TitleField, URLField, DomainField, RatingField, ReviewsField, PhoneField, YearsField, SponsoredField}
 }
 
-// fromTable reads a table with headings in the trade's words.
-func fromTable(body []byte) (Page, bool) {
-	rows, err := table.Parse(body)
-	if err != nil || len(rows) < 2 {
-		return Page{}, false
-	}
-	at := map[string]int{}
-	for c, cell := range rows[0] {
+// columns are the words of headings by what their column holds.
+var columns = []struct {
+	field Field
+	words []string
+}{
+	{PartField, []string{"part", "type", "section", "kind"}}, {PositionField, []string{"position", "rank", "pos", "place", "no"}},
+	{ReviewsField, []string{"reviews", "review count", "number of reviews", "votes"}}, {RatingField, []string{"rating", "stars", "score"}},
+	{TitleField, []string{"title", "name", "business", "firm", "company"}}, {URLField, []string{"url", "website", "site", "link", "address", "web"}},
+	{DomainField, []string{"domain", "host"}}, {PhoneField, []string{"phone", "telephone", "tel"}}, {YearsField, []string{"years", "years in business", "in business"}},
+	{SponsoredField, []string{"sponsored", "ad", "paid"}},
+}
+
+// guessed tells what the columns hold by their headings, each field once.
+func guessed(heading []string) []Field {
+	out := make([]Field, len(heading))
+	for c, cell := range heading {
 		folded := " " + fold(cell) + " "
 		for _, column := range columns {
 			named := slices.ContainsFunc(column.words, func(w string) bool { return strings.Contains(folded, " "+w+" ") })
-			if named && !has(at, column.field) {
-				at[column.field] = c
+			if named && !slices.Contains(out, column.field) {
+				out[c] = column.field
 				break
 			}
 		}
 	}
-	if !has(at, "title") && !has(at, "url") || len(at) < 2 {
+	return out
+}
+
+// fromTable reads a table with headings in the trade's words, or with columns that a
+// person told. It is not ok for what is none.
+func fromTable(body []byte, source Source) (Page, bool) {
+	rows, err := table.Parse(body)
+	if err != nil || len(rows) < 2 || len(rows[0]) < 2 {
 		return Page{}, false
 	}
-	var p Page
+	p := Page{Heading: rows[0], Columns: guessed(rows[0])}
+	if source.Columns != nil {
+		p.Columns = source.Columns
+	}
+	at := map[Field]int{}
+	for c, field := range p.Columns {
+		if field != NoField && !has(at, field) {
+			at[field] = c
+		}
+	}
+	if !has(at, TitleField) && !has(at, URLField) || len(at) < 2 && source.Columns == nil {
+		return p, source.Table || source.Columns != nil
+	}
+	p.placed = has(at, PositionField)
 	for _, row := range rows[1:] {
-		cell := func(field string) string {
+		cell := func(field Field) string {
 			if c, ok := at[field]; ok && c < len(row) {
 				return strings.TrimSpace(row[c])
 			}
 			return ""
 		}
-		e := Entry{Title: cell("title"), URL: cell("url"), Domain: cell("domain"), Phone: cell("phone"), Part: partOf(cell("part"), cell("sponsored"))}
+		e := Entry{Title: cell(TitleField), URL: cell(URLField), Domain: cell(DomainField), Phone: cell(PhoneField), Part: partOf(cell(PartField), cell(SponsoredField))}
 		if e.URL != "" && !strings.Contains(e.URL, "://") {
 			e.URL = "https://" + e.URL
 		}
 		if e.URL != "" {
 			e.Domain = lineup.Domain(e.URL)
 		}
-		if n, err := strconv.ParseFloat(strings.Replace(cell("rating"), ",", ".", 1), 64); err == nil && n > 0 && n <= 5 {
+		if n, err := strconv.ParseFloat(strings.Replace(cell(RatingField), ",", ".", 1), 64); err == nil && n > 0 && n <= 5 {
 			e.Rating = &n
 		}
-		if n, ok := table.Number(cell("reviews")); ok && cell("reviews") != "" {
+		if n, ok := table.Number(cell(PositionField)); ok {
+			e.Position = n
+		}
+		if n, ok := table.Number(cell(ReviewsField)); ok && cell(ReviewsField) != "" {
 			e.Reviews = &n
 		}
-		if n, ok := table.Number(cell("years")); ok && cell("years") != "" {
+		if n, ok := table.Number(cell(YearsField)); ok && cell(YearsField) != "" {
 			e.Years = &n
 		}
 		if e.Title == "" && e.URL == "" {
@@ -71,10 +113,10 @@ func fromTable(body []byte) (Page, bool) {
 		}
 		p.Entries = append(p.Entries, e)
 	}
-	return p, len(p.Entries) > 0
+	return p, len(p.Entries) > 0 || source.Table || source.Columns != nil
 }
 
-func has(at map[string]int, field string) bool {
+func has(at map[Field]int, field Field) bool {
 	_, ok := at[field]
 	return ok
 }

@@ -38,7 +38,7 @@ func TestSearchesAreKept(t *testing.T) {
 	require.NoError(t, err)
 	_, err = a.Book.AddPhrases(ctx, id, []string{"chimney sweep ostrey"})
 	require.NoError(t, err)
-	kept, err := a.Lineup.KeepResults(ctx, id, "chimney sweep ostrey", "ostrey.csv", []byte(resultsOfOstrey))
+	kept, err := a.Lineup.KeepResults(ctx, id, "chimney sweep ostrey", "ostrey.csv", []byte(resultsOfOstrey), nil)
 	require.NoError(t, err)
 	require.NotEqual(t, first.ID, kept.ID)
 	assert.Equal(t, []int64{area.ID}, kept.Pages)

@@ -2,8 +2,11 @@ package server
 
 import (
 	"context"
+	"slices"
+	"strings"
 
 	"inktally/core/lineup"
+	"inktally/core/results"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/view"
 
@@ -94,11 +97,29 @@ type tableInput struct {
 type resultsForm struct {
 	File   huma.FormFile `form:"file" required:"true" doc:"HTML, MHTML, copied text or CSV"`
 	Phrase string        `form:"phrase" required:"false" doc:"What was searched for; needed to keep it"`
+	// Columns are parted by commas; a form has no lists.
+	Columns string `form:"columns" required:"false" doc:"What the columns of a table hold, parted by commas; empty to guess it"`
 }
 
 type resultsInput struct {
 	ClientPath
 	RawBody huma.MultipartFormFiles[resultsForm]
+}
+
+// columns are what the columns of a table hold, nil to guess it.
+func (in *resultsInput) columns() (out []results.Field) {
+	told := in.RawBody.Data().Columns
+	if told == "" {
+		return nil
+	}
+	for _, name := range strings.Split(told, ",") {
+		field := results.Field(name)
+		if !slices.Contains(results.Fields(), field) {
+			field = results.NoField
+		}
+		out = append(out, field)
+	}
+	return out
 }
 
 // file is the page of results of a form; in an archive there may be more than a page.
@@ -108,12 +129,12 @@ func (in *resultsInput) file() (name string, body []byte, err error) {
 
 func (r api) lineup() {
 	handle(r, post, "/clients/{client}/lineup/results/preview", "previewResults", "Show what is read of a page of search results; nothing is kept",
-		func(_ context.Context, in *resultsInput) (*view.Results, error) {
+		func(_ context.Context, in *resultsInput) (*view.ResultsPreview, error) {
 			name, body, err := in.file()
 			if err != nil {
 				return nil, err
 			}
-			return r.app.Lineup.PreviewResults(name, body)
+			return r.app.Lineup.PreviewResults(name, body, in.columns())
 		})
 	handle(r, post, "/clients/{client}/lineup/results", "keepResults", "Record a page of search results as the search for a phrase",
 		func(ctx context.Context, in *resultsInput) (*view.Lineup, error) {
@@ -121,7 +142,7 @@ func (r api) lineup() {
 			if err != nil {
 				return nil, err
 			}
-			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body)
+			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body, in.columns())
 		})
 	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told", func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
 		return r.app.Lineup.Get(ctx, in.Client, in.Lineup)

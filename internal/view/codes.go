@@ -64,6 +64,8 @@ type (
 	TieKind tie.Kind
 	// ResultPart is a part of a page of results.
 	ResultPart results.Part
+	// ResultField is what a column of a table of results holds, empty for nothing.
+	ResultField results.Field
 	// EntryPart is a part of a search result.
 	EntryPart lineup.Part
 	// FigureCode is a figure of a site that comes from elsewhere.
@@ -148,6 +150,7 @@ func (WordVerdict) Schema(huma.Registry) *huma.Schema {
 	return enum(with(intent.Verdicts(), ""))
 }
 func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return enum(yardstick.Units()) }
+func (ResultField) Schema(huma.Registry) *huma.Schema { return enum(results.Fields()) }
 func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(results.Parts()) }
 func (FindingType) Schema(huma.Registry) *huma.Schema { return enum(site.FindingTypes()) }
 func (SearchArea) Schema(huma.Registry) *huma.Schema  { return enum(with(visits.Areas(), "")) }

@@ -112,6 +112,22 @@ type ResultEntry struct {
 	Years    *int       `json:"years" doc:"For how long it says that it is in trade"`
 }
 
+// ResultsPreview is what was read of a page of search results, before it is kept.
+type ResultsPreview struct {
+	Results
+	Heading []string      `json:"heading" doc:"The first row of a table; empty for what is none"`
+	Columns []ResultField `json:"columns" doc:"What each column of a table was read as"`
+}
+
+// ResultsPreviewOf shows a page of results with the columns of its table.
+func ResultsPreviewOf(p results.Page) *ResultsPreview {
+	out := &ResultsPreview{Results: *ResultsOf(p), Heading: append([]string{}, p.Heading...), Columns: []ResultField{}}
+	for _, c := range p.Columns {
+		out.Columns = append(out.Columns, ResultField(c))
+	}
+	return out
+}
+
 // ResultsOf shows a page of results; its lists are never null.
 func ResultsOf(p results.Page) *Results {
 	out := &Results{Language: p.Language, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}

@@ -3,6 +3,7 @@ package lineup
 import (
 	"context"
 	"path/filepath"
+	"strings"
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
@@ -15,8 +16,8 @@ import (
 
 // ReadResults reads a page of results out of what was copied, dropped or saved: HTML, an
 // archive, text or a table. The errors are faults.
-func ReadResults(name string, body []byte) (results.Page, error) {
-	source := results.Source{}
+func ReadResults(name string, body []byte, columns []results.Field) (results.Page, error) {
+	source := results.Source{Columns: columns, Table: isTable(name)}
 	file := saved.File{Name: filepath.Base(name), Body: body}
 	if saved.IsArchive(file) {
 		pages, problems := saved.Read([]saved.File{file})
@@ -35,26 +36,35 @@ func ReadResults(name string, body []byte) (results.Page, error) {
 	return results.Read(body, source), nil
 }
 
+// isTable tells the name of a file that is a table.
+func isTable(name string) bool {
+	switch strings.ToLower(filepath.Ext(name)) {
+	case ".csv", ".tsv":
+		return true
+	}
+	return false
+}
+
 // PreviewResults shows what would be kept of a page of results; nothing of it is yet.
-func (l *Lineup) PreviewResults(name string, body []byte) (*view.Results, error) {
-	read, err := ReadResults(name, body)
+func (l *Lineup) PreviewResults(name string, body []byte, columns []results.Field) (*view.ResultsPreview, error) {
+	read, err := ReadResults(name, body, columns)
 	if err != nil {
 		return nil, err
 	}
-	if len(read.Entries) == 0 {
+	if len(read.Entries) == 0 && read.Columns == nil { // a table can be told what its columns hold
 		return nil, fault.New(fault.NoResults)
 	}
 	read.Entries = read.WithSites()
-	return view.ResultsOf(read), nil
+	return view.ResultsPreviewOf(read), nil
 }
 
 // KeepResults records a page of results as the search for a phrase.
-func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte) (*view.Lineup, error) {
+func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []results.Field) (*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
 		return nil, fault.New(fault.PhraseNeeded)
 	}
-	read, err := ReadResults(name, body)
+	read, err := ReadResults(name, body, columns)
 	if err != nil {
 		return nil, err
 	}

@@ -8,6 +8,7 @@ export type Business = Schemas['Business']
 export type Ground = Schemas['Ground']
 export type Proposal = Schemas['Proposal']
 export type Lineup = Schemas['Lineup']
+export type ResultField = Schemas['ResultsPreview']['columns'][number]
 export type Recorded = Schemas['Recorded']
 export type EntryDraft = Omit<Schemas['EntryInputBody'], 'lineup' | 'phrase'>
 export type SiteKind = Schemas['SiteKind']

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { useFollow } from './changes'
-import { api, asForm, binary, taken, type Id } from './client'
+import { api, asForm, binary, taken, type Id, type ResultField } from './client'
 import { keys } from './keys'
 
 /** Reading a page of search results: shown first, kept when it is said. */
@@ -10,21 +10,21 @@ export function useResults(client: Id) {
   const onSettled = useFollow(client)
   return {
     preview: useMutation({
-      mutationFn: (file: File) =>
+      mutationFn: ({ file, columns }: { file: File; columns: ResultField[] }) =>
         taken(
           api.POST('/api/clients/{client}/lineup/results/preview', {
             ...params(),
-            body: { file: binary(file) },
+            body: { file: binary(file), columns: columns.join(',') },
             bodySerializer: asForm,
           }),
         ),
     }),
     keep: useMutation({
-      mutationFn: ({ file, phrase }: { file: File; phrase: string }) =>
+      mutationFn: ({ file, phrase, columns }: { file: File; phrase: string; columns: ResultField[] }) =>
         taken(
           api.POST('/api/clients/{client}/lineup/results', {
             ...params(),
-            body: { file: binary(file), phrase },
+            body: { file: binary(file), phrase, columns: columns.join(',') },
             bodySerializer: asForm,
           }),
         ),

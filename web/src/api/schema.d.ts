@@ -2597,8 +2597,12 @@ export interface components {
              */
             years: number | null;
         };
-        Results: {
+        ResultsPreview: {
+            /** @description What each column of a table was read as */
+            columns: ("" | "part" | "position" | "title" | "url" | "domain" | "rating" | "reviews" | "phone" | "years" | "sponsored")[];
             entries: components["schemas"]["ResultEntry"][];
+            /** @description The first row of a table; empty for what is none */
+            heading: string[];
             /** @description Its tag, empty if it is not clear */
             language: string;
             /** @description What looked like an entry and could not be read */
@@ -4229,6 +4233,8 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
+                    /** @description What the columns of a table hold, parted by commas; empty to guess it */
+                    columns?: string;
                     /**
                      * Format: binary
                      * @description HTML, MHTML, copied text or CSV
@@ -4272,6 +4278,8 @@ export interface operations {
         requestBody?: {
             content: {
                 "multipart/form-data": {
+                    /** @description What the columns of a table hold, parted by commas; empty to guess it */
+                    columns?: string;
                     /**
                      * Format: binary
                      * @description HTML, MHTML, copied text or CSV
@@ -4289,7 +4297,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Results"];
+                    "application/json": components["schemas"]["ResultsPreview"];
                 };
             };
             /** @description Error */

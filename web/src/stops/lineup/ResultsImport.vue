@@ -1,21 +1,32 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Lineup } from '@/api/client'
+import type { Lineup, ResultField } from '@/api/client'
 import { useResults } from '@/api/results'
 import { figure, plural } from '@/parts/format'
-import { partNames, parts } from './results'
+import { fields, partNames, parts } from './results'
 
 /** A page of search results that was pasted, dropped or chosen: what was read of it, before it is kept. */
 const props = defineProps<{ client: number; file: File; phrase: string }>()
 const emit = defineEmits<{ done: [lineup?: Lineup] }>()
 const { preview, keep } = useResults(() => props.client)
 const asked = ref(props.phrase)
+/* What a person said that the columns of a table hold; empty leaves it to the headings. */
+const columns = ref<ResultField[]>([])
+
+/** A column of a table holds something else: the table is read anew. */
+function columnTo(at: number, field: string) {
+  columns.value = read.value!.columns.map((c, i) =>
+    i === at ? (field as ResultField) : c === field ? '' : c,
+  )
+  preview.mutate({ file: props.file, columns: columns.value })
+}
 
 watch(
   () => props.file,
   (file) => {
     keep.reset()
-    preview.mutate(file)
+    columns.value = []
+    preview.mutate({ file, columns: [] })
   },
   { immediate: true },
 )
@@ -30,7 +41,9 @@ const counts = computed(() =>
 )
 
 async function use() {
-  const ok = await keep.mutateAsync({ file: props.file, phrase: asked.value }).catch(() => null)
+  const ok = await keep
+    .mutateAsync({ file: props.file, phrase: asked.value, columns: columns.value })
+    .catch(() => null)
   if (ok) emit('done', ok)
 }
 </script>
@@ -55,6 +68,19 @@ async function use() {
         <button class="link" type="button" @click="emit('done')">Cancel</button>
         <span class="soft">Nothing is kept until then. Searches before it stay.</span>
       </form>
+      <p v-if="read.heading.length" class="columns" data-columns>
+        <span class="soft">The columns hold</span>
+        <label v-for="(h, i) in read.heading" :key="i">
+          <span class="mono">{{ h || `column ${i + 1}` }}</span>
+          <select
+            :value="read.columns[i]"
+            :aria-label="`What ${h || `column ${i + 1}`} holds`"
+            @change="columnTo(i, ($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="f in fields" :key="f.field" :value="f.field">{{ f.says }}</option>
+          </select>
+        </label>
+      </p>
       <div class="scroll">
         <table>
           <tbody>
@@ -99,6 +125,19 @@ p {
 }
 .field {
   width: clamp(150px, 18vw, 240px);
+}
+.columns {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  margin-top: 8px;
+}
+.columns select {
+  font: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--ink-soft);
+  margin-left: 4px;
 }
 .scroll {
   max-height: 46vh;

@@ -1,4 +1,4 @@
-import type { ResultPart } from '@/api/client'
+import type { ResultField, ResultPart } from '@/api/client'
 
 /** The parts of a page of results in their order, with what they are called. */
 export const partNames: Record<ResultPart, string> = {
@@ -19,3 +19,18 @@ export function fileOfPaste(data: Pick<DataTransfer, 'getData'>): File | undefin
   const text = data.getData('text/plain')
   return text.trim() ? new File([text], 'pasted results.txt', { type: 'text/plain' }) : undefined
 }
+
+/** What a column of a table of results may hold. */
+export const fields: { field: ResultField; says: string }[] = [
+  { field: '', says: 'skip' },
+  { field: 'part', says: 'part' },
+  { field: 'position', says: 'position' },
+  { field: 'title', says: 'name or title' },
+  { field: 'url', says: 'URL' },
+  { field: 'domain', says: 'domain' },
+  { field: 'rating', says: 'rating' },
+  { field: 'reviews', says: 'reviews' },
+  { field: 'phone', says: 'phone' },
+  { field: 'years', says: 'years in trade' },
+  { field: 'sponsored', says: 'sponsored' },
+]
