@@ -269,6 +269,7 @@ func TestPracticeSites(t *testing.T) {
 		hosts = append(hosts, host)
 	}
 	sort.Strings(hosts)
-	assert.Equal(t, []string{"brindleandash.example", "emberparts.example", "harborflue.example", "hearthnotes.example", "hearthway.example", "lanternsweeps.example", "neighborlist.example", "oldsaltbox.example",
-		"thchimney.example", "townledger.example"}, hosts)
+	assert.Equal(t, []string{"brindleandash.example", "deepledge.example", "emberparts.example", "fenwickwell.example", "gullwingcovers.example", "harborflue.example",
+		"hearthnotes.example", "hearthway.example", "lanternsweeps.example", "needleandtack.example", "neighborlist.example", "oldsaltbox.example",
+		"springhollow.example", "thchimney.example", "townledger.example"}, hosts)
 }

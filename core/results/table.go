@@ -29,7 +29,7 @@ const (
 
 // Fields are all of them.
 func Fields() []Field {
-	return []Field{NoField, PartField, PositionField, TitleField, URLField, DomainField, RatingField, ReviewsField, PhoneField, YearsField, SponsoredField}
+	return []Field{NoField, PartField, PositionField, RatingField, ReviewsField, TitleField, URLField, DomainField, PhoneField, YearsField, SponsoredField}
 }
 
 // columns are the words of headings by what their column holds.

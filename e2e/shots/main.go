@@ -26,7 +26,7 @@ var views = []struct{ name, path, shown string }{
 	{"ground", "/clients/2/ground", "Currency"},
 	{"site", "/clients/2/site", "Surveyed today"},
 	{"overview", "/clients/2/sheet", "words on the site"},
-	{"service-page", "/clients/2/pages/7/sheet", "for the same place"},
+	{"service-page", "/clients/2/pages/7/sheet", "for the same service"},
 	{"book", "/clients/2/book", "Worth writing for"},
 	{"found", "/clients/2/found", "in the first 20"},
 	{"lineup", "/clients/2/lineup", "Lantern Street Sweeps"},

@@ -2599,7 +2599,7 @@ export interface components {
         };
         ResultsPreview: {
             /** @description What each column of a table was read as */
-            columns: ("" | "part" | "position" | "title" | "url" | "domain" | "rating" | "reviews" | "phone" | "years" | "sponsored")[];
+            columns: ("" | "part" | "position" | "rating" | "reviews" | "title" | "url" | "domain" | "phone" | "years" | "sponsored")[];
             entries: components["schemas"]["ResultEntry"][];
             /** @description The first row of a table; empty for what is none */
             heading: string[];

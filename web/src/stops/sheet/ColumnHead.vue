@@ -121,6 +121,8 @@ const from = computed(() => redirected(props.column))
   white-space: nowrap;
 }
 .beside {
+  display: block;
+  max-width: 100%;
   text-decoration: underline;
   text-underline-offset: 3px;
   text-decoration-color: var(--rule);

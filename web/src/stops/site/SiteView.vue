@@ -275,6 +275,8 @@ th:first-child,
 }
 :deep(.name > span) {
   display: block;
+  width: fit-content;
+  max-width: 100%;
 }
 :deep(.end) {
   text-align: right;
