@@ -10,7 +10,7 @@ import (
 // notPages are paths that hold no page of their own: what a program lists, prints, or
 // feeds to others, and calendars without an end.
 var notPages = regexp.MustCompile(`(?i)/(print|printable|feed|rss|tag|tags|category|categories|author|archive|archives|page/\d+|calendar|wp-[a-z]+|cdn-cgi|cart|checkout|login|search)(/|$)` +
-	`|/\d{4}/\d{1,2}(/\d{1,2})?/?$|/\d{4}-\d{2}(-\d{2})?/?$|;[a-z]*sessionid=|/(amp|embed)/?$`)
+	`|/\d{4}/\d{1,2}(/\d{1,2})?/?$|/\d{4}-\d{2}(-\d{2})?/?$|;[a-z]*sessionid=|/(amp|embed)/?$|/print(able)?\.\w{2,5}$`)
 
 // files are extensions of what is no page.
 var files = regexp.MustCompile(`(?i)\.(jpe?g|png|gif|webp|avif|svg|ico|pdf|docx?|xlsx?|zip|gz|mp[34]|webm|mov|css|js|json|xml|txt|woff2?|ttf|ics|vcf)$`)

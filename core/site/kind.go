@@ -131,7 +131,7 @@ func byWords(told Told, slug, service, place string) (Purpose, bool) {
 	for _, k := range labelWords {
 		for _, w := range k.words {
 			switch {
-			case strings.Contains(last, " "+w+" ") && (len(strings.Fields(last)) <= len(strings.Fields(w))+2 || service == "" && place == "" || telling(last, w)):
+			case strings.Contains(last, " "+w+" ") && (few(last, w, 2) || service == "" && place == "" && few(last, w, 4) || telling(last, w)) && !beside(last, w):
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
 			case k.kind != About && k.kind != Contact && strings.HasPrefix(path, " "+w+" ") && len(strings.Fields(path)) > len(strings.Fields(last)):
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true // it is filed there
@@ -145,13 +145,30 @@ func byWords(told Told, slug, service, place string) (Purpose, bool) {
 		folded := " " + strings.Join(text.Tokens(label), " ") + " "
 		for _, k := range labelWords {
 			for _, w := range k.words {
-				if strings.Contains(folded, " "+w+" ") && len(strings.Fields(folded)) <= len(strings.Fields(w))+2 {
+				if strings.Contains(folded, " "+w+" ") && few(folded, w, 2) && !beside(folded, w) {
 					return Purpose{Kind: k.kind, Reason: ByLabel, Words: []string{strings.TrimSpace(label)}}, true
 				}
 			}
 		}
 	}
 	return Purpose{}, false
+}
+
+// few tells words that hold only so many more than w.
+func few(words, w string, more int) bool {
+	return len(strings.Fields(words)) <= len(strings.Fields(w))+more
+}
+
+// beside tells a word that says what a page is for only at the beginning or the end: more
+// about stoves is about stoves, and this book is no booking.
+func beside(words, w string) bool {
+	switch w {
+	case "about":
+		return !strings.HasPrefix(words, " about ") && !strings.HasSuffix(words, " about ")
+	case "book":
+		return !strings.HasPrefix(words, " book ")
+	}
+	return false
 }
 
 // telling tells a word that says what a page is for wherever it begins or ends its

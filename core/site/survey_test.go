@@ -3,6 +3,7 @@ package site
 import (
 	"fmt"
 	"math/rand/v2"
+	"net/url"
 	"slices"
 	"strings"
 	"testing"
@@ -279,4 +280,26 @@ func TestPagesOfSeveral(t *testing.T) {
 		kinds[strings.TrimPrefix(p.URL, "https://brindle.example")] = p.Kind
 	}
 	assert.Equal(t, map[string]Kind{"/liners-and-more/": Other, "/flue-liners/": Service}, kinds)
+}
+
+// A word in the middle of a long address, a book and what is about more than us say nothing
+// of what a page is for; print views are no pages.
+func TestWordsThatSayNothing(t *testing.T) {
+	b := surveyOf(nil).Binder
+	for address, want := range map[string]Kind{
+		"/managing-growing-projects-with-packages-crates-and-modules.html": Other,
+		"/more-about-cargo.html": Other, "/about-us.html": About, "/about/": About, "/what-we-are-about/": About,
+		"/our-projects/": Gallery, "/recent-projects-in-town/": Gallery, "/contact-us/": Contact,
+	} {
+		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example" + address}, b).Kind, address)
+	}
+	for label, want := range map[string]Kind{"Read this book": Other, "Book now": Contact, "Get a quote": Contact} {
+		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example/x1/", Labels: []string{label}}, b).Kind, label)
+	}
+	for address, want := range map[string]bool{"https://brindle.example/print.html": false, "https://brindle.example/print/": false, "https://brindle.example/blueprint.html": true} {
+		u, err := url.Parse(address)
+		require.NoError(t, err)
+		_, ok := PageAddress(u)
+		assert.Equal(t, want, ok, address)
+	}
 }
