@@ -59,22 +59,12 @@ useEventListener(window, 'paste', paste)
   </main>
 </template>
 
+<style scoped src="./title.css"></style>
 <style scoped>
 .view {
   display: flex;
   flex-direction: column;
   height: calc(100vh - var(--header));
-}
-.title {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 12px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-h1 {
-  font-size: 21px;
-  margin: 0;
 }
 .tools {
   margin-left: auto;

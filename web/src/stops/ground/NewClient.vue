@@ -34,18 +34,8 @@ async function save() {
   </main>
 </template>
 
+<style scoped src="./title.css"></style>
 <style scoped>
-.title {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 14px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-h1 {
-  font-size: 21px;
-  margin: 0;
-}
 .back {
   margin-left: auto;
 }

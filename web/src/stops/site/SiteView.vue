@@ -146,18 +146,8 @@ const says = computed(() => {
   </main>
 </template>
 
+<style scoped src="../ground/title.css"></style>
 <style scoped>
-.title {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 12px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-h1 {
-  font-size: 21px;
-  margin: 0;
-}
 .title .press {
   margin-left: auto;
 }
