@@ -49,6 +49,7 @@ func TestLineupByHand(t *testing.T) {
 	assert.Equal(t, was[2], organic()[1])
 	s.press("Undo")
 	s.until(fmt.Sprintf(`%s.querySelector('.place').textContent === '3'`, row("Lantern Street Sweeps")))
+	assert.Equal(t, was, organic(), "all stand where they stood")
 
 	s.press("Search again")
 	s.until(`document.querySelector('[data-history]') && location.search.includes('lineup=')`)

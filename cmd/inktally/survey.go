@@ -130,7 +130,7 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	return out, nil
 }
 
-// farAway is how far from the home town a town may be that a page is for, in kilometres.
+// farAway is how far from the home town a town may be that a page is for, in kilometers.
 const farAway = 200
 
 // townsAround finds towns around the home town.

@@ -27,7 +27,7 @@ func (g *Gazetteer) Find(name, country, state string) (Town, bool) {
 	return Town{}, false
 }
 
-// Around are the towns within so many kilometres of a town, without itself: those
+// Around are the towns within so many kilometers of a town, without itself: those
 // that are larger for their distance first, so that a village next door and a
 // city half an hour away both come before a hamlet far out (rule 5.4).
 func (g *Gazetteer) Around(home Town, km float64, most int) []Near {
@@ -52,7 +52,7 @@ func (g *Gazetteer) Around(home Town, km float64, most int) []Near {
 	return out[:min(len(out), most)]
 }
 
-// NamedNear are the towns that tokens name and that are within so many kilometres of a
+// NamedNear are the towns that tokens name and that are within so many kilometers of a
 // town, as the program writes them, in their order.
 func (g *Gazetteer) NamedNear(home Town, km float64, tokens []string) (out []string) {
 	for i := 0; i < len(tokens); {

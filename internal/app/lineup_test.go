@@ -104,7 +104,7 @@ func TestSiteKinds(t *testing.T) {
 }
 
 // Rows are typed one by one into a search of their own, and moved; each position is held
-// once, whatever is moved where.
+// once, whatever is moved where, and moving back undoes it.
 func TestTypedRows(t *testing.T) {
 	a, _ := open(t, &web{pages: map[string]string{}})
 	id, _ := newClient(t, a, sweep, "")
@@ -134,6 +134,9 @@ func TestTypedRows(t *testing.T) {
 			}
 		}
 		assert.Len(rt, got.Entries, 5)
+		back, err := a.Lineup.Move(ctx, id, e.ID, e.Position)
+		require.NoError(rt, err)
+		assert.Equal(rt, l.Entries, back.Entries, "moving it back undoes it")
 	})
 }
 

@@ -2,7 +2,6 @@ package lineup
 
 import (
 	"context"
-	"slices"
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
@@ -46,7 +45,10 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 		if e.ID, err = tx.AddEntry(e); err != nil {
 			return err
 		}
-		return arrange(tx, id, e.LineupID, e.ID, e.Position, k.Yardstick.Lineup)
+		if err := arrange(tx, id, e.LineupID, e.ID, lineup.Insert); err != nil {
+			return err
+		}
+		return retake(tx, id, e.LineupID, k.Yardstick.Lineup)
 	})
 	if err != nil {
 		return nil, err
@@ -72,7 +74,7 @@ func draftOf(row view.EntryDraft) (e store.Entry, err error) {
 	return e, nil
 }
 
-// Move puts an entry to another position of its part; those between follow.
+// Move puts an entry to another position of its part; moving it back undoes it.
 func (l *Lineup) Move(ctx context.Context, id, entry int64, to int) (*view.Lineup, error) {
 	var lineupID int64
 	err := l.DB.Write(ctx, func(tx *store.Tx) error {
@@ -81,7 +83,7 @@ func (l *Lineup) Move(ctx context.Context, id, entry int64, to int) (*view.Lineu
 			return err
 		}
 		lineupID = e.LineupID
-		return arrange(tx, id, e.LineupID, e.ID, to, lineup.Rules{})
+		return arrange(tx, id, e.LineupID, e.ID, func(entries []lineup.Entry, i int) { lineup.Move(entries, i, max(to, 1)) })
 	})
 	if err != nil {
 		return nil, err
@@ -89,41 +91,39 @@ func (l *Lineup) Move(ctx context.Context, id, entry int64, to int) (*view.Lineu
 	return l.Get(ctx, id, lineupID)
 }
 
-// arrange gives an entry a position; those of its part that stand there or behind it go
-// down by one where they would share one, so that gaps stay. With rules the rivals are
-// taken anew if none was taken by hand.
-func arrange(tx *store.Tx, id, lineupID, entry int64, to int, rules lineup.Rules) error {
+// arrange lets a change of positions of one search be kept.
+func arrange(tx *store.Tx, id, lineupID, entry int64, change func(entries []lineup.Entry, i int)) error {
 	all, err := tx.Entries(id)
 	if err != nil {
 		return err
 	}
-	i := slices.IndexFunc(all, func(e store.Entry) bool { return e.ID == entry })
-	if i < 0 {
+	var own []store.Entry
+	for _, e := range all {
+		if e.LineupID == lineupID {
+			own = append(own, e)
+		}
+	}
+	list := make([]lineup.Entry, len(own))
+	at := -1
+	for i, e := range own {
+		list[i] = e.Entry
+		if e.ID == entry {
+			at = i
+		}
+	}
+	if at < 0 {
 		return store.ErrNotFound
 	}
-	moved := all[i]
-	moved.Position = max(to, 1)
-	if err := tx.UpdateEntry(moved); err != nil {
-		return err
-	}
-	taken := moved.Position
-	for _, e := range all { // in order of position
-		if e.ID == entry || e.LineupID != lineupID || e.Part != moved.Part || e.Sponsored != moved.Sponsored || e.Position < moved.Position {
-			continue
-		}
-		if e.Position > taken {
-			break // a gap takes up the rest
-		}
-		taken++
-		e.Position = taken
-		if err := tx.UpdateEntry(e); err != nil {
-			return err
+	change(list, at)
+	for i, e := range own {
+		if e.Position != list[i].Position {
+			e.Position = list[i].Position
+			if err := tx.UpdateEntry(e); err != nil {
+				return err
+			}
 		}
 	}
-	if rules.Most == 0 {
-		return nil
-	}
-	return retake(tx, id, lineupID, rules)
+	return nil
 }
 
 // retake takes the rivals of a search by themselves, as long as nobody chose any.
