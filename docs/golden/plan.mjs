@@ -1,0 +1,301 @@
+// Works out the plan of a client from figures read off its sheets, by the rules of
+// docs/rules.md 8 to 12 alone. It shares no code with the program: the plans that it
+// writes are what the program's own are held against.
+//
+//   node docs/golden/plan.mjs docs/golden/main.figures.json > docs/golden/main.plan.json
+
+import { readFileSync } from 'node:fs'
+
+const Y = {
+  guideline: { home: [1500, 2000, 2500], service: [500, 750, 1200], area: [500, 750, 1200] },
+  weight: { words: 34, title: 14, h1: 10, subheads: 10, body: 10, image_names: 8, opening: 5, address: 4, alt: 3, description: 2 },
+  minutes: { words100: 20, title: 10, description: 10, address: 10, h1: 5, subheads: 3, body: 3, opening: 3, image_names: 4, alt: 1 },
+  share: { lead: 20, services: 40, questions: 20, places: 10, about: 10 },
+  carrying: { home: 3, service: 2, area: 2 },
+}
+const kinds = ['home', 'service', 'area']
+const rankOfKind = (k) => (kinds.includes(k) ? kinds.indexOf(k) : 3)
+const sum = (list) => list.reduce((a, b) => a + b, 0)
+const median = (list) => {
+  const s = [...list].sort((a, b) => a - b)
+  const m = s.length >> 1
+  return s.length % 2 ? s[m] : (s[m - 1] + s[m]) / 2
+}
+
+/** Rule 8: how many words a page should have, and how many are to be written. */
+function wordTarget(page) {
+  const guideline = Y.guideline[page.kind]
+  const seen = page.there ? page.seen : page.frame
+  if (!guideline) return { target: 0, write: 0, low: 0 }
+  const [low, , ceiling] = guideline
+  const rivals = page.rivals.map((r) => r.seen)
+  const limit = rivals.length >= 3 ? 2.5 * median(rivals) : Infinity
+  const kept = rivals.filter((w) => !(w > ceiling && w > limit))
+  const mark = kept.length ? Math.max(...kept) : 0
+  const beat = mark ? mark + Math.max(100, (mark * 15) / 100) : 0
+  const target = Math.min(Math.ceil(Math.max(low, beat) / 50 - 1e-9) * 50, ceiling)
+  const missing = target - seen
+  const hold = (seen >= low && seen > mark) || missing < 50
+  return { target, write: hold ? 0 : missing, low, writer: Math.max(0, target - page.frame) }
+}
+
+/** Rule 10.1: the words to write in each section. */
+function sections(page, words) {
+  const groups = {}
+  for (const s of page.sections) (groups[s.group] ??= []).push(s)
+  const shares = sum(Object.keys(groups).map((g) => Y.share[g] ?? 0))
+  const out = page.sections.map((s) => {
+    const share = Y.share[s.group] ? Y.share[s.group] / shares / groups[s.group].length : 0
+    return { ...s, need: Math.max(0, share * words.writer - s.holds), words: 0 }
+  })
+  if (!words.write || !out.length) return out
+  const need = sum(out.map((s) => s.need))
+  const lead = out.find((s) => s.group === 'lead')
+  for (const s of out) if (s !== lead && need) s.words = Math.round((s.need * words.write) / need / 10) * 10
+  let rest = words.write - sum(out.map((s) => s.words))
+  while (rest < 0) {
+    const most = out.reduce((a, b) => (b.words > a.words ? b : a))
+    const less = Math.min(10, most.words, -rest)
+    most.words -= less
+    rest += less
+  }
+  lead.words = rest
+  return out
+}
+
+const gainOf = (list, factor) => ({
+  gain: sum(list.map((f) => f.gain * factor)),
+  rank: sum(list.map((f) => f.rank * factor)),
+})
+const part = (key, minutes, family, factor) => ({ key, minutes, ...gainOf(family ? [family] : [], factor ?? 0) })
+const share = (family, slot) => (family.exact[slot] ? 0 : family.loose[slot] ? 0.5 : 1)
+const w = (slot) => Y.weight[slot] / 100
+
+/** Rule 9.4: how often the first family should stand in the copy, and how often by today's words. */
+function bodyCounts(page, words, first) {
+  const rates = page.rivals.map((r, i) => [first.rivals[i], r.copy]).filter(([n]) => n > 0).map(([n, copy]) => (n * 1000) / copy)
+  let rate = rates.length ? Math.min(12, Math.max(3, median(rates))) : 5
+  rate = Math.min(rate, 36 / first.tokens)
+  const all = Math.max(2, Math.round((words.writer * rate) / 1000))
+  const today = page.there && words.write ? Math.min(all, Math.max(1, Math.round((page.copy * rate) / 1000))) : all
+  return { all, today }
+}
+
+/** Rules 9.2 and 9.4: the parts of the page's first family in page, head and text. */
+function firstParts(page, words, first) {
+  const parts = []
+  const slots = ['title', 'description', ...(['service', 'area'].includes(page.kind) ? ['address'] : []), 'h1', 'opening']
+  let planned = 0
+  for (const slot of slots) {
+    let missing = share(first, slot)
+    if (slot === 'title' && first.exact.title && first.title_at >= 60) missing = 0.5
+    if (slot === 'h1' && !missing && first.lead_missing_in_head) missing = 0.5
+    if (!missing) continue
+    if (slot === 'h1' || slot === 'opening') planned += first.exact[slot] ? 0 : 1
+    parts.push(part(`${slot}: ${first.key}`, Y.minutes[slot], first, w(slot) * missing))
+  }
+  const members = first.members.map((m, i) => ({ ...m, slot: ['subheads', 'body', 'image_names', 'alt'][i] })).filter((m) => !m.there)
+  const inBody = members.filter((m) => m.slot === 'body' || (m.slot === 'image_names' && !page.images.member) || (m.slot === 'alt' && first.exact.alt))
+  const subhead = members.find((m) => m.slot === 'subheads')
+  const missing = share(first, 'subheads')
+  if (missing) parts.push(part(`subheads: ${first.key}`, 3, first, w('subheads') * missing))
+  else if (subhead) parts.push(part(`subheads: ${subhead.text}`, 3, first, w('subheads') * subhead.share))
+  if (missing || subhead) planned++
+  for (const m of inBody) {
+    planned++
+    parts.push(part(`body: ${m.text}`, 3, first, w('body') * m.share))
+  }
+  const counts = bodyCounts(page, words, first)
+  const times = Math.max(first.lead_in_body ? 0 : 1, counts.today - first.in_copy - planned)
+  if (times > 0) {
+    const left = 1 - sum(inBody.map((m) => m.share))
+    const has = Math.min(first.in_copy, counts.today)
+    const missing = first.in_copy === 0 ? 1 : first.lead_in_body ? (counts.today - has) / counts.today : Math.max(0.5, (counts.today - has) / counts.today)
+    parts.push(part(`body: ${first.key}`, 3 * times, first, w('body') * left * missing))
+  }
+  return parts
+}
+
+/** Rule 9.3: the parts of another family; in a slice it gets a subhead and a text, else one of both. */
+function otherParts(family, inSlice) {
+  const parts = []
+  const stands = family.exact.subheads + family.exact.body > 0
+  const loose = family.loose.subheads + family.loose.body > 0
+  const missing = stands ? 0 : loose ? 0.5 : 1
+  const members = family.members.map((m, i) => ({ ...m, slot: i === 0 ? 'subheads' : 'body' })).filter((m) => !m.there)
+  const subhead = members.find((m) => m.slot === 'subheads')
+  const inBody = members.filter((m) => m !== subhead)
+  if (missing) parts.push(part(`subheads: ${family.key}`, 3, family, w('subheads') * missing))
+  else if (subhead) parts.push(part(`subheads: ${subhead.text}`, 3, family, w('subheads') * subhead.share))
+  if (missing && inSlice) parts.push(part(`body: ${family.key}`, 3, family, w('body') * missing * (1 - sum(inBody.map((m) => m.share)))))
+  for (const m of inBody) parts.push(part(`body: ${m.text}`, 3, family, w('body') * m.share))
+  return parts
+}
+
+/** Rules 4.3 and 10.2: the names and alt texts of a page. */
+function imageParts(page) {
+  const parts = []
+  for (const n of page.images.names) {
+    const family = page.families.find((f) => f.key === n.family)
+    parts.push(part(`image_names: ${n.key}`, 4, family, family ? w('image_names') * share(family, 'image_names') : 0))
+  }
+  for (const a of page.images.alts) {
+    const family = page.families.find((f) => f.key === a.family)
+    parts.push(part(`alt: ${a.key}`, 1, family, family ? w('alt') * share(family, 'alt') : 0))
+  }
+  return parts
+}
+
+function targetsOf(page, client) {
+  const out = []
+  const add = (kind, key, parts, more = {}) => {
+    if (parts.length || more.fixed) {
+      out.push({
+        page: page.key, kind, key, fix: false, needs: [], ...more,
+        gain: sum(parts.map((p) => p.gain)), rank: sum(parts.map((p) => p.rank)),
+        minutes: (more.fixed ?? 0) + sum(parts.map((p) => p.minutes)),
+      })
+    }
+  }
+  const words = wordTarget(page)
+  const [first] = page.families
+  const list = sections(page, words)
+  const slices = []
+  for (const s of list) {
+    const n = Math.ceil(s.words / 250)
+    for (let i = 0; i < n; i++) {
+      slices.push({ section: s.key, n: i + 1, words: Math.floor(s.words / n) + (i < s.words % n ? 1 : 0), lead: s.group === 'lead', parts: [] })
+    }
+  }
+  // Other families stand in the slices of their sections, one after another.
+  const others = page.families.slice(1, Math.max(1, Math.floor(words.target / 75)))
+  const turn = {}
+  for (const f of others) {
+    const at = slices.filter((s) => s.section === page.given[f.key])
+    if (at.length) {
+      const i = (turn[page.given[f.key]] = (turn[page.given[f.key]] ?? -1) + 1) % at.length
+      at[i].parts.push(...otherParts(f, true))
+    } else add('placing', `placing: ${f.key}`, page.there ? otherParts(f, false) : [], { needs: ['first'] })
+  }
+  for (const s of slices) {
+    s.parts.push({ key: 'words', minutes: (s.words * Y.minutes.words100) / 100, ...gainOf(page.families, (w('words') * s.words) / words.target) })
+  }
+  if (!page.there) {
+    const head = first ? firstParts({ ...page, copy: 0 }, words, first).map((p) => ({ ...p, minutes: 0 })) : []
+    add('new_page', 'new_page', [...head, ...slices.filter((s) => s.lead).flatMap((s) => s.parts)], { fixed: 30, needs: client.site ? [] : ['home'], opens: true })
+  } else if (first) {
+    const before = out.length
+    add('placing', `placing: ${first.key}`, firstParts(page, words, first), { opens: true })
+    if (out.length > before) out.unshift(out.pop())
+  }
+  add('images', 'images', imageParts(page), { needs: ['first'] })
+  for (const s of slices) {
+    if (!page.there && s.lead) continue
+    const key = `slice: ${s.section}` + (s.n > 1 ? ` ${s.n}` : '')
+    add('slice', key, s.parts, { words: s.words, lead: s.lead, needs: ['first', ...(s.lead ? [] : ['lead'])] })
+  }
+  for (const f of page.fixes) add(f.kind, f.key, [{ gain: 0, rank: 0, minutes: f.minutes }], { fix: f.first, needs: f.first ? [] : ['first'] })
+  return out.map((t) => ({ ...t, low: words.low, seen: page.there ? page.seen : 0, kindOfPage: page.kind, address: page.url }))
+}
+
+/** What rule 12.2 gives a share of the first family's gain, as far as the page's families have any left. */
+function shared(targets, client) {
+  const left = {}
+  for (const p of client.pages) left[p.key] = [sum(p.families.map((f) => f.gain)), sum(p.families.map((f) => f.rank))]
+  for (const t of targets) {
+    left[t.page][0] -= t.gain
+    left[t.page][1] -= t.rank
+  }
+  for (const t of targets) {
+    const percent = { redirect: 10, vague_words: 3 }[t.kind]
+    if (!percent) continue
+    const of = t.kind === 'redirect' ? client.pages.find((p) => p.kind === 'home').key : t.page
+    const first = client.pages.find((p) => p.key === of).families[0]
+    if (!first) continue
+    t.gain = Math.max(0, Math.min((first.gain * percent) / 100, left[of][0]))
+    t.rank = Math.max(0, Math.min((first.rank * percent) / 100, left[of][1]))
+    left[of][0] -= t.gain
+    left[of][1] -= t.rank
+  }
+}
+
+/** Rule 12.4: the order of work. */
+function order(all, client) {
+  const tie = (a, b) =>
+    rankOfKind(a.kindOfPage) - rankOfKind(b.kindOfPage) || (a.address < b.address ? -1 : a.address > b.address ? 1 : 0) ||
+    (a.page < b.page ? -1 : a.page > b.page ? 1 : 0) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)
+  const done = all.filter((t) => t.fix).sort(tie)
+  let left = all.filter((t) => !t.fix)
+  const home = left.find((t) => t.kind === 'new_page' && t.kindOfPage === 'home')
+  const blockers = (t) =>
+    left.filter(
+      (o) =>
+        o !== t &&
+        ((o.page === t.page && t.needs.includes('first') && o.opens) ||
+          (o.page === t.page && t.needs.includes('lead') && o.kind === 'slice' && o.lead) ||
+          (!client.site && o === home)),
+    )
+  let minutes = 0
+  let sliced = 0
+  const written = {}
+  while (left.length) {
+    const free = left.filter((t) => !blockers(t).length)
+    const rate = (t) => (t.rank * 60) / t.minutes
+    const best = (list) => [...list].sort((a, b) => (Math.abs(rate(b) - rate(a)) > 1e-9 ? rate(b) - rate(a) : tie(a, b)))[0]
+    const starved = free.filter((t) => t.kind === 'slice' && t.rank > 0 && t.seen + (written[t.page] ?? 0) < t.low)
+    const gainful = free.filter((t) => t.rank > 0)
+    const next = gainful.length === 0 ? best(free) : starved.length && sliced < 0.4 * minutes ? best(starved) : best(free)
+    minutes += next.minutes
+    if (next.kind === 'slice') {
+      sliced += next.minutes
+      written[next.page] = (written[next.page] ?? 0) + next.words
+    }
+    done.push(next)
+    left = left.filter((t) => t !== next)
+  }
+  return done
+}
+
+/** Rule 12.5: what fits into so many hours. */
+function fits(list, hours, client) {
+  let left = hours * 60
+  const taken = new Set()
+  const needs = (t) =>
+    list.filter(
+      (o) =>
+        o !== t &&
+        ((o.page === t.page && t.needs.includes('first') && o.opens) ||
+          (o.page === t.page && t.needs.includes('lead') && o.kind === 'slice' && o.lead) ||
+          (!client.site && o.kind === 'new_page' && o.kindOfPage === 'home')),
+    )
+  const withNeeds = (t, set = new Set()) => {
+    if (taken.has(t) || set.has(t)) return set
+    set.add(t)
+    for (const o of needs(t)) withNeeds(o, set)
+    return set
+  }
+  for (const t of list) {
+    const set = withNeeds(t)
+    const cost = sum([...set].map((o) => o.minutes))
+    if (cost > left + 1e-9) continue
+    left -= cost
+    for (const o of set) taken.add(o)
+  }
+  return list.map((t) => taken.has(t))
+}
+
+const client = JSON.parse(readFileSync(process.argv[2], 'utf8'))
+const known = client.pages.flatMap((p) => p.families).filter((f) => f.known && f.gain > 0)
+const smallest = known.length ? Math.min(...known.map((f) => f.gain)) : 0
+for (const p of client.pages) for (const f of p.families) f.rank = f.known ? f.gain : smallest
+client.site = client.pages.some((p) => p.there)
+const all = client.pages.flatMap((p) => targetsOf(p, client))
+shared(all, client)
+const list = order(all, client)
+const hours = [1, 3, 8, 20]
+const cuts = hours.map((h) => fits(list, h, client))
+const round = (n) => Math.round(n * 1000) / 1000
+const lines = list.map((t, i) =>
+  JSON.stringify({ page: t.page, key: t.key, gain: round(t.gain), minutes: round(t.minutes), fits: hours.filter((_, h) => cuts[h][i]) }),
+)
+process.stdout.write(`[\n  ${lines.join(',\n  ')}\n]\n`)
