@@ -40,7 +40,8 @@ func TestAccessible(t *testing.T) {
 		sheet + "?show=images&column=0":                                        "camera name",
 		sheet + "?show=page&column=0":                                          "Years in trade",
 		sheet + "?show=rule&column=0":                                          "The guideline for a home page",
-		fmt.Sprintf("/clients/%d/pages/%d/targets", client, page):              "Title: start with",
+		fmt.Sprintf("/clients/%d/targets", client):                             "Remove the placeholder text",
+		fmt.Sprintf("/clients/%d/yardstick", client):                           "Click-through rate at position 1",
 		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page):             "words to write",
 	}
 	for _, scheme := range []string{"light", "dark"} {

@@ -61,6 +61,9 @@ type Member struct {
 	Wanted bool
 	// Also tells the lead of a family that is folded under the row (rule 3.10).
 	Also bool
+	// Share is its part of the volume of the row, as far as it is counted (rules 7.3,
+	// 12.2).
+	Share float64
 }
 
 // ByKey are families by their keys.
@@ -73,9 +76,11 @@ func ByKey(families []Family) map[string]*Family {
 }
 
 // MembersOf are the further members of a family's row, those searched for most
-// first. A phrase with near me is never asked for in a text.
-func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[string]bool) []Member {
+// first; others is with what share members beside the lead count. A phrase with near me
+// is never asked for in a text.
+func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[string]bool, others float64) []Member {
 	var out []Member
+	row := f.Volume
 	lead := 0
 	if v := f.Lead().Volume; v != nil {
 		lead = *v
@@ -84,7 +89,12 @@ func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[strin
 		out = append(out, Member{Phrase: m})
 	}
 	for _, key := range f.Also {
-		if folded := byKey[key]; folded != nil && !folded.Near {
+		folded := byKey[key]
+		if folded == nil {
+			continue
+		}
+		row += rules.AlsoShare * folded.Volume
+		if !folded.Near {
 			out = append(out, Member{Phrase: folded.Lead(), Also: true})
 		}
 	}
@@ -96,6 +106,13 @@ func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[strin
 		if enough && !f.Near && wanted < rules.Members && !hasSlip(m.Text, slips) {
 			m.Wanted = true
 			wanted++
+		}
+		share := others
+		if m.Also {
+			share = rules.AlsoShare
+		}
+		if m.Volume != nil && row > 0 {
+			m.Share = min(1, share*float64(*m.Volume)/row)
 		}
 	}
 	return out

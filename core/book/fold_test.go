@@ -35,7 +35,7 @@ func TestFold(t *testing.T) {
 	assert.Empty(t, byLead["chimney repair tarn harbor"].Under)
 
 	var wanted, others []string
-	for _, m := range MembersOf(row, ByKey(list), StandardRules(), nil) {
+	for _, m := range MembersOf(row, ByKey(list), StandardRules(), nil, .5) {
 		if m.Wanted {
 			wanted = append(wanted, m.Text)
 		} else {
@@ -46,9 +46,9 @@ func TestFold(t *testing.T) {
 	assert.Equal(t, []string{"chimney sweep in tarn harbor", "chimney sweeps tarn harbor"}, others)
 	rules := StandardRules()
 	rules.Members = 1
-	assert.True(t, MembersOf(row, ByKey(list), rules, nil)[0].Wanted)
-	assert.False(t, MembersOf(row, ByKey(list), rules, nil)[1].Wanted)
-	assert.False(t, MembersOf(row, ByKey(list), StandardRules(), map[string]bool{"harbor": true})[0].Wanted, "nobody writes a slip")
+	assert.True(t, MembersOf(row, ByKey(list), rules, nil, .5)[0].Wanted)
+	assert.False(t, MembersOf(row, ByKey(list), rules, nil, .5)[1].Wanted)
+	assert.False(t, MembersOf(row, ByKey(list), StandardRules(), map[string]bool{"harbor": true}, .5)[0].Wanted, "nobody writes a slip")
 
 	local := families([]Phrase{{ID: 5, Text: "chimney sweep near me", Volume: n(100), Difficulty: n(6), Area: visits.Town}}, brindle(), nil)
 	assert.InDelta(t, 33, local[0].Gain, 1e-9)

@@ -121,6 +121,7 @@ const (
 	KindOfClient      Code = "kind_of_client"
 	SomeRivalsAdded   Code = "some_rivals_added"
 	ChangeNeedsValue  Code = "change_needs_value"
+	TargetNeedsText   Code = "target_needs_text"
 	HoursOutOfRange   Code = "hours_out_of_range"
 	RunUnderWay       Code = "run_under_way"
 	NothingToRead     Code = "nothing_to_read"
@@ -128,6 +129,11 @@ const (
 	FigureOutOfRange  Code = "figure_out_of_range"
 	GuidelineBackward Code = "guideline_backward"
 	WeightsNotHundred Code = "weights_not_hundred"
+	SharesNotHundred  Code = "shares_not_hundred"
+	RatesBackward     Code = "rates_backward"
+	FrameNeedsPhrase  Code = "frame_needs_phrase"
+	YardstickNotYAML  Code = "yardstick_not_yaml"
+	YardstickTooLarge Code = "yardstick_too_large"
 )
 
 // The failures of requests to the program.
@@ -175,9 +181,10 @@ var params = map[Code][]string{
 	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
 	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"},
 	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
-	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, NotOurBookmark: {}, OtherOrigin: {"says", "from"}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {},
+	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, NotOurBookmark: {}, OtherOrigin: {"says", "from"}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {}, TargetNeedsText: {},
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
-	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"},
+	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"}, SharesNotHundred: {"sum"}, RatesBackward: {}, FrameNeedsPhrase: {"line"},
+	YardstickNotYAML: {}, YardstickTooLarge: {"kb"},
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},

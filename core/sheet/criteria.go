@@ -67,6 +67,9 @@ func (c *Criteria) For(phrases ...string) *Criteria {
 	return NewCriteria(asked)
 }
 
+// Language returns what the criteria's phrases are read with.
+func (c *Criteria) Language() phrase.Language { return c.asked.Language }
+
 // Judge returns the judge of image names.
 func (c *Criteria) Judge() *imagename.Judge { return c.judge }
 

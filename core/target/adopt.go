@@ -16,7 +16,7 @@ func Adopt(choices map[string]Choice, familyOf func(phrase string) (key string, 
 			continue
 		}
 		family, ok := familyOf(of)
-		if today := key(Kind(kind), family); ok && today != kept {
+		if today := partKey(PartKind(kind), family); ok && today != kept {
 			if _, said := choices[today]; !said {
 				out[today] = choice
 			}

@@ -1,102 +1,166 @@
 package target
 
-import "slices"
+import (
+	"cmp"
+	"math"
+	"slices"
+	"strings"
+)
 
-// Order sorts targets: what must be fixed first, then by gain per hour, then
-// what shows none (rule 12.3). Dropped ones go to the end.
-func Order(targets []Target) []Target {
-	slices.SortStableFunc(targets, func(a, b Target) int {
-		if ra, rb := rank(a), rank(b); ra != rb {
-			return ra - rb
-		}
-		switch pa, pb := a.perHour(), b.perHour(); {
-		case pa > pb:
-			return -1
-		case pa < pb:
-			return 1
-		}
-		return 0
-	})
-	return targets
-}
-
-func rank(t Target) int {
-	switch {
-	case t.Choice.State == Dropped:
-		return 3
-	case t.First:
-		return 0
-	case t.Gain > 0:
-		return 1
-	}
-	return 2
-}
-
-// CutLine tells for each target, in order, whether it fits in the minutes
-// given: what does not fit any more is skipped and the next tried; what
-// another depends on goes with it (rule 12.4). Dropped targets never fit,
-// kept ones are tried before all others.
-func CutLine(targets []Target, minutes float64) []bool {
-	c := cut{targets: targets, byKey: map[string]int{}, fits: make([]bool, len(targets)), left: minutes}
-	for i, t := range targets {
-		c.byKey[t.Key] = i
-	}
-	for _, kept := range []bool{true, false} {
-		for i, t := range targets {
-			if (t.Choice.State == Kept) == kept {
-				c.take(i)
+// order puts targets into the order of work (rule 12.4): fixes; then each time the free
+// one of most gain per hour, words not starved; last what shows no gain. What was dropped
+// stands at the end.
+func (y Rules) order(all []Target, pages map[string]*Page) []Target {
+	w := worker{y: y, pages: pages, done: map[string]bool{}, written: map[string]int{}}
+	tie := func(a, b Target) int { return w.tie(&a, &b) }
+	var out, left, dropped []Target
+	for _, t := range all {
+		switch {
+		case t.Choice.State == Dropped:
+			dropped = append(dropped, t)
+			if t.Kind != NewPage { // nothing waits for what is not wanted
+				w.done[t.ID()] = true
 			}
+		case t.First:
+			out = append(out, t)
+		default:
+			left = append(left, t)
 		}
 	}
-	return c.fits
+	slices.SortFunc(out, tie)
+	slices.SortFunc(left, tie)
+	for len(left) > 0 {
+		at := w.next(left)
+		if at < 0 {
+			break
+		}
+		w.do(&left[at])
+		out = append(out, left[at])
+		left = slices.Delete(left, at, at+1)
+	}
+	slices.SortFunc(dropped, tie)
+	return slices.Concat(out, left, dropped) // left are those of pages that are not wanted
 }
 
-// cut is the state of one CutLine.
-type cut struct {
-	targets []Target
-	byKey   map[string]int
-	fits    []bool
-	left    float64
+// worker is the state of one ordering.
+type worker struct {
+	y       Rules
+	pages   map[string]*Page
+	done    map[string]bool // by ID
+	written map[string]int  // words by page
+	minutes float64         // ordered since the fixes
+	sliced  float64         // of them in slices
 }
 
-// take lets target i and all that it depends on fit, if they do together.
-func (c *cut) take(i int) {
-	with, ok := c.with(i, nil)
-	if !ok {
-		return
+// tie orders targets of equal gain per hour: home, service, area; by address; by key.
+func (w *worker) tie(a, b *Target) int {
+	if a.Page != b.Page {
+		pa, pb := w.pages[a.Page], w.pages[b.Page]
+		if pa != nil && pb != nil {
+			return comparePages(*pa, *pb)
+		}
+		return strings.Compare(a.Page, b.Page)
 	}
-	sum := 0.0
-	for _, j := range with {
-		sum += c.targets[j].Minutes
-	}
-	if sum > c.left {
-		return
-	}
-	c.left -= sum
-	for _, j := range with {
-		c.fits[j] = true
-	}
+	return strings.Compare(a.Key, b.Key)
 }
 
-// with adds target i and all that it depends on to list, but for what fits
-// already. It is not ok if one of them was dropped.
-func (c *cut) with(i int, list []int) ([]int, bool) {
-	if c.fits[i] || slices.Contains(list, i) {
-		return list, true
+// next is the index of the target that is worth doing next, among those in the order of
+// ties; -1 if none is free.
+func (w *worker) next(left []Target) int {
+	best, slice, gainful := -1, -1, false
+	better := func(i, than int) bool {
+		if than < 0 {
+			return true
+		}
+		a, b := left[i].perHour(), left[than].perHour()
+		return a > b && math.Abs(a-b) > 1e-9
 	}
-	if c.targets[i].Choice.State == Dropped {
-		return nil, false
-	}
-	list = append(list, i)
-	for _, key := range c.targets[i].Needs {
-		at, known := c.byKey[key]
-		if !known {
+	for i := range left {
+		t := &left[i]
+		if !w.free(t) {
 			continue
 		}
-		var ok bool
-		if list, ok = c.with(at, list); !ok {
-			return nil, false
+		gainful = gainful || t.Rank > 0
+		if better(i, best) {
+			best = i
+		}
+		if t.Kind == Slice && t.Rank > 0 && w.below(t.Page) && better(i, slice) {
+			slice = i
 		}
 	}
-	return list, true
+	if gainful && slice >= 0 && w.sliced < w.minutes*w.y.SlicePercent/100 {
+		return slice
+	}
+	return best
+}
+
+func (w *worker) free(t *Target) bool {
+	return !slices.ContainsFunc(t.Needs, func(id string) bool { return !w.done[id] })
+}
+
+// below tells a page whose words, with those ordered so far, are below its guideline.
+func (w *worker) below(page string) bool {
+	p := w.pages[page]
+	if p == nil {
+		return false
+	}
+	seen := 0
+	if p.there() {
+		seen = p.seen()
+	}
+	return seen+w.written[page] < w.y.Guideline(p.Kind).Low
+}
+
+func (w *worker) do(t *Target) {
+	w.done[t.ID()] = true
+	w.minutes += t.Minutes
+	if t.Kind == Slice {
+		w.sliced += t.Minutes
+		w.written[t.Page] += t.words()
+	}
+}
+
+// Front is what targets are told by to an owner (rule 12.4).
+type Front string
+
+// The fronts.
+const (
+	WordsFront   Front = "words"
+	PhrasesFront Front = "phrases"
+	ImagesFront  Front = "images"
+	PagesFront   Front = "pages"
+)
+
+// Fronts are all of them.
+func Fronts() []Front { return []Front{WordsFront, PhrasesFront, ImagesFront, PagesFront} }
+
+// Front is that of a kind of target.
+func (k Kind) Front() Front {
+	switch k {
+	case Slice:
+		return WordsFront
+	case Placing, VagueWords, CutBack:
+		return PhrasesFront
+	case Images:
+		return ImagesFront
+	}
+	return PagesFront
+}
+
+// Telling puts targets into the order of telling: by front, the one with the largest gain
+// first, and in it those of most gain first. What was dropped is not told.
+func Telling(list []Target) []Target {
+	gains := map[Front]float64{}
+	var out []Target
+	for _, t := range list {
+		if t.Choice.State != Dropped {
+			gains[t.Kind.Front()] += t.Rank
+			out = append(out, t)
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Target) int {
+		fa, fb := a.Kind.Front(), b.Kind.Front()
+		return cmp.Or(cmp.Compare(gains[fb], gains[fa]), cmp.Compare(slices.Index(Fronts(), fa), slices.Index(Fronts(), fb)), cmp.Compare(b.Rank, a.Rank))
+	})
+	return out
 }

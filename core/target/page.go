@@ -1,319 +1,210 @@
 package target
 
 import (
+	"fmt"
+	"math"
+	"slices"
 	"strings"
 
-	"inktally/core/imagename"
-	"inktally/core/sheet"
-	"inktally/core/site"
+	"inktally/core/outline"
+	"inktally/core/stats"
 )
 
-// Targets works out all targets of a page, in the order in which they are
-// worth doing.
-func (y Rules) Targets(p Page) []Target {
-	words := y.WordTarget(p.Kind, p.seen(), p.frame(), p.rivalWords())
-	b := builder{y: y, p: p, words: words}
-	b.placeFirst()
-	b.placeOthers()
-	b.nameImages()
-	if p.Client == nil {
-		return []Target{b.newPage()}
-	}
-	b.writeWords()
-	return Order(b.out)
+// builder gathers the targets of one page.
+type builder struct {
+	y       Rules
+	p       *Page
+	words   WordTarget
+	outline []outline.Section
+	out     []Target
+
+	room       map[string]int    // members of a family that the page has room for (rule 9.3)
+	wish       map[string]string // what an image name says of a family
+	named      map[string]bool   // families that an image is to be named after
+	images     *Target
+	wrongNames []Part
+	brought    int // how often the parts of the first placing bring the first family
 }
 
-func (p Page) seen() int {
-	if p.Client == nil {
-		return 0
-	}
-	return p.Client.Page.Words.Seen
+// OfPage works out the targets of one page by itself, in the order of a brief: without
+// those that its site asks for. taken are the file names that the site has; those proposed
+// are added.
+func (y Rules) OfPage(p *Page, taken map[string]bool) []Target {
+	b := y.builder(p)
+	b.nameImages(taken)
+	b.build()
+	return b.out
 }
 
-func (p Page) frame() int {
-	if p.Client == nil {
-		return p.Frame
+func (y Rules) builder(p *Page) *builder {
+	b := &builder{y: y, p: p, words: y.WordTargetOf(p), outline: y.OutlineOf(p), room: map[string]int{}, wish: map[string]string{},
+		named: map[string]bool{}}
+	room := y.families(b.words) - min(len(p.Families), y.families(b.words))
+	for _, f := range p.Families[:min(len(p.Families), y.families(b.words))] {
+		b.room[f.Key] = min(len(f.Members), room)
+		room -= b.room[f.Key]
 	}
-	return p.Client.Page.Words.Frame()
+	return b
 }
 
-func (p Page) rivalWords() []int {
-	out := make([]int, len(p.Rivals))
-	for i, r := range p.Rivals {
-		out[i] = r.Page.Words.Seen
+// first is the key of the page's first family, empty for none.
+func (b *builder) first() string {
+	if len(b.p.Families) == 0 {
+		return ""
+	}
+	return b.p.Families[0].Key
+}
+
+func (b *builder) build() {
+	slices := b.slices()
+	others := b.others(slices)
+	var first []Part
+	if len(b.p.Families) > 0 {
+		first = b.placeFirst(&b.p.Families[0])
+	}
+	b.mention(slices)
+	switch {
+	case !b.p.there():
+		b.newPage(first, &slices)
+	case len(first) > 0:
+		b.add(Target{Key: partKey("placing", b.first()), Kind: Placing, Family: b.first(), Phrase: b.p.Families[0].Text, Parts: first, opens: true})
+	}
+	for _, t := range others {
+		b.add(t)
+	}
+	if b.images != nil {
+		b.add(*b.images)
+	}
+	for _, t := range slices {
+		b.add(t)
+	}
+	b.cutBack()
+}
+
+// slices are the words to write, a sitting each (rules 10.1, 12.2).
+func (b *builder) slices() []Target {
+	var out []Target
+	for _, s := range b.outline {
+		n := b.y.Outline.Slices(s)
+		for i := range n {
+			t := Target{Key: partKey("slice", s.Key), Kind: Slice, Section: s, Slice: i + 1, Slices: n, lead: s.Kind == outline.LeadSection}
+			if i > 0 {
+				t.Key += fmt.Sprintf(" %d", i+1)
+			}
+			words := outline.SliceWords(s.Words, i, n)
+			rule := PartRuleOf(Words)
+			p := Part{Key: t.Key + " words", Kind: Words, Image: -1, From: 0, To: words, Rivals: len(b.p.Rivals),
+				Minutes: float64(words) * b.y.Minutes.HundredWords / 100}
+			p.weigh(b.y, rule, b.p.Families, float64(words)/float64(max(1, b.words.Target)))
+			for _, r := range b.p.Rivals {
+				if r.Page.Words.Seen >= b.words.Guideline.Low {
+					p.RivalsHave++
+				}
+			}
+			t.Parts = append(t.Parts, p)
+			target := b.words
+			t.Words = &target
+			out = append(out, t)
+		}
 	}
 	return out
 }
 
-// builder gathers the targets of one page.
-type builder struct {
-	y     Rules
-	p     Page
-	words WordTarget
-	out   []Target
-}
-
-// placeFirst places the page's first family (rule 9.2).
-func (b *builder) placeFirst() {
-	if len(b.p.Leads) == 0 {
+// mention shares out over the slices how often the first family is to stand in their
+// words: what the placing leaves (rule 9.4).
+func (b *builder) mention(list []Target) {
+	if len(b.p.Families) == 0 || b.words.ToWrite == 0 {
 		return
 	}
-	lead := b.p.Leads[0]
-	for _, slot := range FirstSlots(b.p.Kind) {
-		b.place(lead, slot)
+	all, _ := b.counts(&b.p.Families[0])
+	rest := max(0, all-b.p.family(b.first()).InCopy-b.brought)
+	sum, words := 0, 0
+	for i := range list {
+		words += list[i].words()
+		now := rest * words / max(1, b.words.ToWrite)
+		list[i].Mentions = max(0, now-sum)
+		sum = now
 	}
-	b.placeLead(lead)
 }
 
-// FirstSlots are the slots in which the first family of a page must stand
-// exactly (rule 9.2).
-func FirstSlots(kind site.Kind) []sheet.Slot {
-	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
-	if kind.ForOneSubject() {
-		slots = append(slots, sheet.Address)
-	}
-	return slots
-}
-
-// target begins a target of a kind about a family.
-func (b *builder) target(rule KindRule, lead Lead) Target {
-	return Target{Key: key(rule.Kind, lead.Family), Kind: rule.Kind, Phrase: lead.Text, Family: lead.Family, Image: -1,
-		Minutes: rule.minutes(b.y.Minutes), Now: b.now(rule)}
-}
-
-// weighted is the gain of a family in a slot of which a share is missing
-// (rule 12.2).
-func (b *builder) weighted(rule KindRule, lead Lead, missing float64) float64 {
-	return lead.Gain * rule.weight(b.y.Weights) / 100 * missing
-}
-
-// half is the share that is missing of what stands there loosely.
-const half = 0.5
-
-// place asks for a family in a slot unless it stands there.
-func (b *builder) place(lead Lead, slot sheet.Slot) {
-	if slot == sheet.ImageNames {
-		return // the image's own target says it: nameImages
-	}
-	rule := placing(slot)
-	t := b.target(rule, lead)
-	missing := 1.0
-	if c := b.p.Client; c != nil {
-		placed := c.Family(lead.Family)
-		if placed.Exact.In(slot) > 0 {
-			if slot != sheet.Title || c.TitlePosition(lead.Family) < b.y.TitleStart {
-				return
-			}
-			t.Late, t.Within = true, b.y.TitleStart
-		}
-		if t.Loose = placed.Loose.In(slot) > 0; t.Loose || t.Late {
-			missing = half
-		}
-	}
-	t.Gain = b.weighted(rule, lead, missing)
-	b.countRivals(&t, slot)
-	b.add(t)
-}
-
-// placeLead asks for the lead itself: exactly in title or h1 and once in the
-// body (rule 9.2). Title and h1 are asked for anyway; if they hold another
-// member, the h1 is the one to change.
-func (b *builder) placeLead(lead Lead) {
-	c := b.p.Client
-	if c != nil {
-		exact, family := c.Phrase(lead.Text).Exact, c.Family(lead.Family).Exact
-		if exact.Title+exact.H1 == 0 && family.Title > 0 && family.H1 > 0 {
-			t := b.target(RuleOf(H1), lead)
-			t.Lead, t.Loose, t.Gain = true, true, b.weighted(RuleOf(H1), lead, half)
-			b.countRivals(&t, sheet.H1)
-			b.add(t)
-		}
-		if exact.Body > 0 {
-			return
-		}
-	}
-	rule := RuleOf(Body)
-	t := b.target(rule, lead)
-	t.Lead = true
-	missing := 1.0
-	if c != nil {
-		f := c.Family(lead.Family)
-		if t.Loose = f.Loose.Body+f.Exact.Body > 0; t.Loose {
-			missing = half
-		}
-	}
-	t.Gain = b.weighted(rule, lead, missing)
-	b.countRivals(&t, sheet.Body)
-	b.add(t)
-}
-
-// placeOthers asks for every other family once in body or subheads, as many
-// as the words allow (rule 9.3).
-func (b *builder) placeOthers() {
-	if len(b.p.Leads) < 2 {
-		return
-	}
-	rule := RuleOf(Subhead)
-	room := b.words.Target/max(1, b.y.WordsPerFamily) - 1
-	for _, lead := range b.p.Leads[1:] {
-		if room--; room < 0 {
-			return
-		}
-		t := b.target(rule, lead)
-		missing := 1.0
-		if c := b.p.Client; c != nil {
-			f := c.Family(lead.Family)
-			if f.Exact.Body+f.Exact.Subheads > 0 {
-				continue
-			}
-			if t.Loose = f.Loose.Body+f.Loose.Subheads > 0; t.Loose {
-				missing = half
+// others puts the page's further families into the slices of their sections; those whose
+// sections have nothing to write get a placing of their own (rule 9.3).
+func (b *builder) others(list []Target) []Target {
+	var out []Target
+	turn := map[string]int{}
+	for i := 1; i < min(len(b.p.Families), b.y.families(b.words)); i++ {
+		f := &b.p.Families[i]
+		section := b.sectionOf(f.Key)
+		var at []int
+		for k := range list {
+			if list[k].Section.Key == section && section != "" {
+				at = append(at, k)
 			}
 		}
-		t.Gain = b.weighted(rule, lead, missing)
-		b.countRivals(&t, sheet.Subheads)
-		b.add(t)
-	}
-}
-
-// countRivals counts the rivals on whose pages the target's family stands
-// exactly in the slot.
-func (b *builder) countRivals(t *Target, slot sheet.Slot) {
-	t.Rivals = len(b.p.Rivals)
-	for _, r := range b.p.Rivals {
-		if r.Family(t.Family).Exact.In(slot) > 0 {
-			t.RivalsHave++
-		}
-	}
-}
-
-// now is what stands in a slot that holds one text.
-func (b *builder) now(rule KindRule) string {
-	if b.p.Client == nil || rule.now == nil {
-		return ""
-	}
-	return rule.now(b.p.Client.Page)
-}
-
-// nameImages asks for better names (rules 4.3, 10.2). The first name that
-// carries the first family has that family's weight; so has each further
-// family with its own. What carries no family has no rule and shows no gain.
-func (b *builder) nameImages() {
-	if b.p.Client == nil {
-		return
-	}
-	rule := RuleOf(ImageName)
-	pg := b.p.Client.Page
-	judge := b.p.Criteria.Judge()
-	images := make([]imagename.Image, len(pg.Images))
-	taken := map[string]bool{}
-	for i, img := range pg.Images {
-		images[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading,
-			Verdict: b.p.Client.Verdicts[i], Frame: img.Frame}
-		if img.Alt != nil {
-			images[i].Alt = *img.Alt
-		}
-		if taken[img.File+img.Ext] { // the same file once more needs no name of its own
-			images[i].Verdict = imagename.NoName
-		}
-		taken[img.File+img.Ext] = true
-	}
-	var wishes []string
-	for _, l := range b.p.Leads {
-		wishes = append(wishes, l.Text)
-	}
-	for i, name := range judge.Propose(images, append(wishes, b.p.Wishes...), taken) {
-		if name == "" {
+		if len(at) > 0 {
+			t := &list[at[turn[section]%len(at)]]
+			t.Parts = append(t.Parts, b.placeOther(f, true)...)
+			turn[section]++
 			continue
 		}
-		now := pg.Images[i].File + pg.Images[i].Ext
-		t := Target{Key: key(rule.Kind, now), Kind: rule.Kind, Image: i, Now: now, Wanted: name, Verdict: images[i].Verdict,
-			Minutes: rule.minutes(b.y.Minutes), First: images[i].Verdict == imagename.WrongPlace, Rivals: len(b.p.Rivals)}
-		b.creditName(&t, rule)
-		for _, r := range b.p.Rivals {
-			if r.Carrying() > 0 {
-				t.RivalsHave++
-			}
+		if parts := b.placeOther(f, false); len(parts) > 0 && b.p.there() {
+			out = append(out, Target{Key: partKey("placing", f.Key), Kind: Placing, Family: f.Key, Phrase: f.Text, Parts: parts})
 		}
-		b.add(t)
 	}
+	return out
 }
 
-// creditName gives a proposed name the gain of the family that it carries and
-// that no image carried yet.
-func (b *builder) creditName(t *Target, rule KindRule) {
-	slug := strings.TrimSuffix(t.Wanted, t.Now[len(b.p.Client.Page.Images[t.Image].File):])
-	for _, lead := range b.p.Leads {
-		if imagename.Slug(lead.Text) != slug {
-			continue
-		}
-		t.Family, t.Phrase = lead.Family, lead.Text
-		placed := b.p.Client.Family(lead.Family)
-		switch {
-		case placed.Exact.ImageNames > 0:
-		case placed.Loose.ImageNames > 0:
-			t.Loose = true
-			t.Gain = b.weighted(rule, lead, half)
-		default:
-			t.Gain = b.weighted(rule, lead, 1)
+func (b *builder) sectionOf(family string) string {
+	for _, s := range b.outline {
+		if slices.Contains(s.Families, family) {
+			return s.Key
 		}
 	}
+	return ""
 }
 
-// writeWords asks for the words that are missing (rules 8, 12.1).
-func (b *builder) writeWords() {
-	if b.words.Hold {
-		return
-	}
+// newPage asks for a page that is not there yet: its head, its lead section, and the ways
+// to it (rule 12.2). Its other sections stay slices.
+func (b *builder) newPage(head []Part, list *[]Target) {
 	words := b.words
-	t := Target{Key: key(Words, ""), Kind: Words, Image: -1, Words: &words,
-		Rivals:  len(b.p.Rivals),
-		Gain:    b.totalGain() * b.y.Weights.Words / 100 * float64(words.ToWrite) / float64(words.Target),
-		Minutes: float64(words.ToWrite) * b.y.Minutes.HundredWords / 100}
-	for _, r := range b.p.Rivals {
-		if r.Page.Words.Seen >= words.Guideline.Low {
-			t.RivalsHave++
+	t := Target{Key: string(NewPage), Kind: NewPage, Words: &words, Fixed: b.y.Minutes.NewPage, opens: true}
+	if len(b.p.Families) > 0 {
+		t.Family, t.Phrase = b.first(), b.p.Families[0].Text
+	}
+	for _, p := range head {
+		p.Minutes = 0 // they are part of making the page
+		t.Parts = append(t.Parts, p)
+	}
+	*list = slices.DeleteFunc(*list, func(s Target) bool {
+		if s.lead {
+			t.Section = s.Section
+			t.Parts = append(t.Parts, s.Parts...)
+			t.Mentions += s.Mentions
+		}
+		return s.lead
+	})
+	for _, kind := range []PartKind{MenuEntry, HomeLink} {
+		if b.p.Kind.ForOneSubject() {
+			t.Parts = append(t.Parts, Part{Key: string(kind), Kind: kind, Image: -1})
 		}
 	}
 	b.add(t)
-}
-
-// newPage asks for a page that is not there yet, with all that it must hold
-// inside (rule 12.1).
-func (b *builder) newPage() Target {
-	words := b.words
-	return Target{Key: key(NewPage, ""), Kind: NewPage, Image: -1, Words: &words, Parts: b.out,
-		Rivals: len(b.p.Rivals), RivalsHave: len(b.p.Rivals), Choice: Choice{State: Open},
-		Gain: b.totalGain(), Minutes: b.y.Minutes.NewPage + float64(words.Target)*b.y.Minutes.HundredWords/100}
-}
-
-func (b *builder) totalGain() float64 {
-	sum := 0.0
-	for _, l := range b.p.Leads {
-		sum += l.Gain
-	}
-	return sum
 }
 
 func (b *builder) add(t Target) {
+	t.Page = b.p.Key
 	t.Choice.State = Open
+	for i := range t.Parts {
+		t.Parts[i].Choice.State = Open
+	}
 	b.out = append(b.out, t)
 }
 
-// key is a target's: its kind, and the family or the file that it is about.
-func key(k Kind, of string) string {
+// partKey is a key: a kind, and the family or the file that it is about.
+func partKey[K ~string](k K, of string) string {
 	return strings.TrimSuffix(string(k)+": "+strings.ToLower(of), ": ")
 }
 
-// Wanted returns the slots in which family i of a page's leads should stand
-// exactly: the first in all of its own and the body, as many others as the
-// words allow in a subhead (rules 9.2, 9.3).
-func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
-	switch {
-	case i == 0:
-		return append(FirstSlots(kind), sheet.Body)
-	case i <= words/max(1, y.WordsPerFamily)-1:
-		return []sheet.Slot{sheet.Subheads}
-	}
-	return nil
-}
+func round(x float64) int { return int(math.Round(x)) }
+
+func medianOf(list []float64) float64 { return stats.Median(list) }

@@ -2,103 +2,152 @@ package target
 
 import (
 	"inktally/core/imagename"
-	"inktally/core/sheet"
-	"inktally/core/site"
+	"inktally/core/outline"
 )
 
-// Target is one thing a page must have, with its evidence, gain and effort.
+// Kind is what a target is about: one sitting's work each (rule 12.2).
+type Kind string
+
+// The kinds of targets.
+const (
+	// Fix is what must be put right before all else.
+	Fix        Kind = "fix"
+	Move       Kind = "move"
+	Placing    Kind = "placing"
+	Images     Kind = "images"
+	Slice      Kind = "slice"
+	NewPage    Kind = "new_page"
+	Split      Kind = "split"
+	Redirect   Kind = "redirect"
+	Rewrite    Kind = "rewrite"
+	VagueWords Kind = "vague_words"
+	CutBack    Kind = "cut_back"
+	// ByHand is what the user added.
+	ByHand Kind = "by_hand"
+)
+
+// Kinds are all of them, in the order of a brief.
+func Kinds() []Kind {
+	return []Kind{Fix, Move, NewPage, Placing, Slice, Images, VagueWords, CutBack, Split, Redirect, Rewrite, ByHand}
+}
+
+// Target is one thing a page must have, with its parts, gain and effort.
 type Target struct {
-	// Key stays the same when the page is measured again: its kind, and the
-	// family or the file that it is about.
+	// Page is the key of its page.
+	Page string
+	// Key stays the same when the page is measured again: its kind, and the family,
+	// section or fault that it is about. It is unique on its page.
 	Key  string
 	Kind Kind
-	// Family is the key of the family that is placed, Phrase the text of its
-	// lead; both empty for others.
+	// Family is the key of the family that a placing is about, Phrase its lead.
 	Family, Phrase string
+	// Section is that of a slice; Slice and Slices tell which of a section's it is.
+	Section       outline.Section
+	Slice, Slices int
+	// Mentions is how often the first family is to stand in the words of a slice or
+	// of a new page's lead section, beside its parts (rule 9.4).
+	Mentions int
+	// About are the words of the finding that it comes from (rule 11).
+	About []string
+	// Words is set for slices and new pages.
+	Words *WordTarget
+	Parts []Part
+	// Fixed is the effort beside that of the parts, in minutes.
+	Fixed float64
+	// Gain is in visits a month, of the parts that are not dropped; shares of the
+	// whole in percent while there are no search volumes; 0 if no rule gives one
+	// (rule 12.2). Rank is what it is ordered by.
+	Gain, Rank float64
+	Minutes    float64
+	// First tells that it must be put right before all others.
+	First bool
+	// Needs are the IDs of targets that this one depends on.
+	Needs  []string
+	Choice Choice
+
+	opens bool // it frees the other targets of its page (rule 12.4)
+	lead  bool // a slice of the lead section
+}
+
+// ID names a target among all of a client's.
+func (t *Target) ID() string { return ChoiceKey(t.Page, t.Key) }
+
+// Part is one line of a target, which can be changed or dropped by itself.
+type Part struct {
+	// Key stays the same when the page is measured again, and is unique on its page.
+	Key  string
+	Kind PartKind
+	// Family is the key of its family, Phrase what is to be said: the lead or, if
+	// Member is set, another member, of so many Searches.
+	Family, Phrase string
+	Member         bool
+	Searches       int
 	// Lead tells that the lead itself must stand there, not just any member.
 	Lead bool
-	// Now is what stands there now: the title, the h1, the image's file.
-	Now string
-	// Wanted is what is proposed, if it can be spelled out: a file name.
-	Wanted string
-	// Loose tells that the family stands there loosely already.
-	Loose bool
-	// Late tells that it stands in the title, but behind its first Within
-	// characters.
-	Late   bool
-	Within int
-	// Image is the index of the image in the page, -1 for none; Verdict is that
-	// on its name.
+	// Now is what stands there now: the title, the h1, the image's file. Wanted is
+	// what is proposed, if it can be spelled out: a file name.
+	Now, Wanted string
+	// From and To are counts: of words, or of how often a phrase stands in the copy.
+	From, To int
+	// Loose tells that the family stands there loosely; Late that it stands in the
+	// title, but behind its first Within characters.
+	Loose, Late bool
+	Within      int
+	// Image is the index of the image in the page, -1 for none; Verdict that on its
+	// name.
 	Image   int
 	Verdict imagename.Verdict
 	// RivalsHave counts the rivals that have it, of Rivals.
 	RivalsHave, Rivals int
-	// Words is set for word targets and new pages.
-	Words *WordTarget
-	// Gain is in visits a month, a share of the page's gain in percent while
-	// there are no search volumes, and 0 if no rule gives one (rule 12.2).
+	// The gain is Of, what the families at stake may bring, by a weight in percent of
+	// the yardstick and by a share of what is missing (rule 12.2).
+	Of      float64
+	Weight  Weight
+	Percent float64
+	Share   float64
 	Gain    float64
+	Rank    float64
 	Minutes float64
-	// First tells that it must be fixed before all others.
-	First bool
-	// Needs are the keys of targets that this one depends on.
-	Needs []string
-	// Parts is what stands inside the target of a new page.
-	Parts []Target
-	// Choice is what the user said of it.
-	Choice Choice
+	Choice  Choice
 }
 
-// Choice is what the user said of a target.
-type Choice struct {
-	State State
-	// Value is what a changed target says instead.
-	Value  string
-	Reason string
+// Weight names what the gain of a part is weighed by: the key of a figure.
+type Weight string
+
+// total adds up the parts that are not dropped. A target all of whose parts are
+// dropped is dropped.
+func (t *Target) total() {
+	t.Gain, t.Rank, t.Minutes = 0, 0, t.Fixed
+	left := 0
+	for _, p := range t.Parts {
+		if p.Choice.State == Dropped {
+			continue
+		}
+		left++
+		t.Gain += p.Gain
+		t.Rank += p.Rank
+		t.Minutes += p.Minutes
+	}
+	if left == 0 && len(t.Parts) > 0 && t.Choice.State == Open {
+		t.Choice.State = Dropped
+	}
 }
 
-// State is where a target stands with its user.
-type State string
-
-// The states of a target.
-const (
-	Open    State = "open"
-	Kept    State = "kept"
-	Changed State = "changed"
-	Dropped State = "dropped"
-)
-
-// States are all of them.
-func States() []State { return []State{Open, Kept, Changed, Dropped} }
-
-// Page is what targets are worked out for.
-type Page struct {
-	Kind site.Kind
-	// Client is nil if there is no page yet.
-	Client *sheet.Column
-	// Rivals are the like rivals' pages.
-	Rivals   []*sheet.Column
-	Criteria *sheet.Criteria
-	// Leads are the leads of the page's families, in order of gain.
-	Leads []Lead
-	// Wishes are what image names may say beyond the families, in order.
-	Wishes []string
-	// Frame is used if there is no page yet.
-	Frame int
-}
-
-// Lead is the lead of a family with what it may bring.
-type Lead struct {
-	// Family is its key, Text the lead's.
-	Family, Text string
-	// Gain is the family's; without any volumes every family counts the same.
-	Gain float64
-}
-
-// perHour is the gain for an hour of work.
-func (t Target) perHour() float64 {
+// perHour is the gain for an hour of work that a target is ordered by.
+func (t *Target) perHour() float64 {
 	if t.Minutes <= 0 {
 		return 0
 	}
-	return t.Gain * 60 / t.Minutes
+	return t.Rank * 60 / t.Minutes
+}
+
+// words are those that a slice brings.
+func (t *Target) words() int {
+	n := 0
+	for _, p := range t.Parts {
+		if p.Kind == Words && p.Choice.State != Dropped {
+			n += p.To
+		}
+	}
+	return n
 }

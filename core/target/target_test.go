@@ -2,6 +2,7 @@ package target
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -112,16 +113,22 @@ func asked(phrases ...string) *sheet.Criteria {
 		Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{})})
 }
 
-// leads are the leads of the families of criteria, with their gains.
-func leads(q *sheet.Criteria, gains ...float64) (out []Lead) {
+// families are those of criteria, with their gains.
+func families(q *sheet.Criteria, gains ...float64) (out []Family) {
 	for i, f := range q.Families {
-		out = append(out, Lead{Family: f.Key, Text: q.Phrases[f.Members[0]], Gain: gains[i]})
+		out = append(out, Family{Key: f.Key, Text: q.Phrases[f.Members[0]], Gain: gains[i], Known: true})
 	}
 	return out
 }
 
 // sweepKey is the family of "chimney sweep tarn harbor".
 const sweepKey = "chimney harbor sweep tarn"
+
+// plan is the plan of one page.
+func plan(p Page) Plan {
+	p.Key = "p1"
+	return StandardRules().Plan(Study{Pages: []Page{p}})
+}
 
 func find(list []Target, key string) *Target {
 	for i := range list {
@@ -132,25 +139,60 @@ func find(list []Target, key string) *Target {
 	return nil
 }
 
-// The worked example of rule 12.
+func findPart(list []Target, key string) *Part {
+	for i := range list {
+		for k := range list[i].Parts {
+			if list[i].Parts[k].Key == key {
+				return &list[i].Parts[k]
+			}
+		}
+	}
+	return nil
+}
+
+// The worked examples of rule 12.
 func TestGain(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	client := read("<title>Home</title><p>" + strings.Repeat("word ", 545))
 	rival := read("<title>Chimney sweep Tarn Harbor</title><p>" + strings.Repeat("word ", 1720))
-	targets := StandardRules().Targets(Page{Kind: site.Home, Client: sheet.Measure(client, q),
-		Rivals: []*sheet.Column{sheet.Measure(rival, q)}, Criteria: q,
-		Leads: leads(q, 158.27)})
-	title := find(targets, "title: "+sweepKey)
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Rivals: []*sheet.Column{sheet.Measure(rival, q)}, Criteria: q,
+		Families: families(q, 158.27)}).Targets
+	title := findPart(targets, "title: "+sweepKey)
 	require.NotNil(t, title)
 	assert.InDelta(t, 22.16, title.Gain, 0.005)
-	assert.InDelta(t, 133, title.perHour(), 0.5)
+	assert.InDelta(t, 133, title.Gain*60/title.Minutes, 0.5)
 	assert.Equal(t, "Home", title.Now)
 	assert.Equal(t, 1, title.RivalsHave)
-	words := find(targets, "words")
-	require.NotNil(t, words)
-	assert.InDelta(t, 39.15, words.Gain, 0.005)
-	assert.InDelta(t, 291, words.Minutes, 1e-9)
-	assert.InDelta(t, 8.1, words.perHour(), 0.05)
+	gain, minutes, words := 0.0, 0.0, 0
+	for _, x := range targets {
+		if x.Kind == Slice {
+			gain, minutes, words = gain+x.Gain, minutes+x.Minutes, words+x.words()
+		}
+	}
+	assert.Equal(t, 1455, words)
+	assert.InDelta(t, 39.15, gain, 0.005)
+	assert.InDelta(t, 291, minutes, 1e-9)
+	assert.InDelta(t, 8.1, gain*60/minutes, 0.05)
+}
+
+// A home page without h1, title, subhead, opening and body of its first family: one
+// placing.
+func TestPlacingIsOneTarget(t *testing.T) {
+	q := asked("chimney sweep tarn harbor")
+	client := read(`<meta name=description content="A chimney sweep in Tarn Harbor"><img src=chimney-sweep-tarn-harbor.jpg alt="chimney sweep Tarn Harbor"><p>` +
+		strings.Repeat("word ", 545))
+	client.Description = "Chimney sweep Tarn Harbor"
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q, Families: families(q, 100)}).Targets
+	placing := find(targets, "placing: "+sweepKey)
+	require.NotNil(t, placing)
+	var parts []PartKind
+	for _, p := range placing.Parts {
+		parts = append(parts, p.Kind)
+	}
+	assert.Equal(t, []PartKind{Title, H1, Opening, Subhead, Body}, parts)
+	assert.InDelta(t, 49, placing.Gain, 1e-9)
+	assert.InDelta(t, 24, placing.Minutes, 1e-9)
+	assert.InDelta(t, 122.5, placing.perHour(), 1e-9)
 }
 
 func TestFirstFamily(t *testing.T) {
@@ -158,85 +200,107 @@ func TestFirstFamily(t *testing.T) {
 	client := read(`<title>Chimney sweep Tarn Harbor</title><meta name=description content="Sweeping a chimney in Tarn Harbor">
 		<h1>Chimney sweeping for Tarn Harbor</h1><h2>Flue liner Tarn Harbor</h2><p>Words</p>
 		<img src=IMG_2041.jpg alt="Chimney sweep Tarn Harbor"><img src=pic-1.png>`)
-	targets := StandardRules().Targets(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q, Leads: leads(q, 1, 1)})
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q, Families: families(q, 1, 1)}).Targets
 	var keys []string
-	for _, x := range targets {
-		keys = append(keys, x.Key)
+	for _, p := range find(targets, "placing: "+sweepKey).Parts {
+		keys = append(keys, p.Key)
 	}
-	assert.ElementsMatch(t, []string{"description: " + sweepKey, "h1: " + sweepKey,
-		"subheads: " + sweepKey, "opening: " + sweepKey, "body: " + sweepKey,
-		"image_names: img_2041.jpg", "image_names: pic-1.png", "words"}, keys)
-	h1 := find(targets, "h1: "+sweepKey)
+	assert.Equal(t, []string{"description: " + sweepKey, "h1: " + sweepKey, "opening: " + sweepKey, "subheads: " + sweepKey, "body: " + sweepKey}, keys)
+	keys = nil
+	for _, p := range find(targets, "images").Parts {
+		keys = append(keys, p.Key)
+	}
+	assert.Equal(t, []string{"image_names: img_2041.jpg", "image_names: pic-1.png", "alt: pic-1.png"}, keys)
+	h1 := findPart(targets, "h1: "+sweepKey)
 	assert.True(t, h1.Loose)
 	assert.InDelta(t, 0.05, h1.Gain, 1e-9, "half of 10%")
 	late := read("<title>" + strings.Repeat("x ", 40) + "chimney sweep Tarn Harbor</title><p>w")
-	targets = StandardRules().Targets(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q, Leads: leads(q, 1, 1)})
-	assert.True(t, find(targets, "title: "+sweepKey).Late)
-	assert.NotNil(t, find(targets, "address: "+sweepKey))
+	targets = plan(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q, Families: families(q, 1, 1)}).Targets
+	assert.True(t, findPart(targets, "title: "+sweepKey).Late)
+	assert.NotNil(t, findPart(targets, "address: "+sweepKey))
 }
 
 func TestNewPage(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	targets := StandardRules().Targets(Page{Kind: site.Home, Criteria: q, Leads: leads(q, 2)})
-	require.Len(t, targets, 1)
-	assert.Equal(t, NewPage, targets[0].Kind)
-	assert.InDelta(t, 2, targets[0].Gain, 1e-9)
-	assert.InDelta(t, 330, targets[0].Minutes, 1e-9)
-	assert.Len(t, targets[0].Parts, 7)
-	assert.NotEmpty(t, StandardRules().Targets(Page{Kind: site.Home, Criteria: asked()}))
+	targets := plan(Page{Kind: site.Home, Criteria: q, Families: families(q, 2)}).Targets
+	made := find(targets, "new_page")
+	require.NotNil(t, made)
+	assert.Equal(t, made.Key, targets[0].Key, "all else depends on it")
+	lead := findPart(targets, "slice: lead words")
+	require.NotNil(t, lead)
+	assert.InDelta(t, 30+float64(made.words())/5, made.Minutes, 1e-9, "its lead section's words")
+	images := find(targets, "images")
+	assert.Equal(t, []string{made.ID()}, images.Needs)
+	assert.NotEmpty(t, plan(Page{Kind: site.Home, Criteria: asked()}).Targets)
+	gain := 0.0
+	for _, x := range targets {
+		gain += x.Gain
+	}
+	assert.InDelta(t, 2*.96, gain, .001, "all of it but for the address, which a home page has none of")
+}
+
+// fixed is a target of so many minutes and of no page.
+func fixed(key string, gain, minutes float64) Target {
+	return Target{Key: key, Rank: gain, Gain: gain, Minutes: minutes, Choice: Choice{State: Open}}
 }
 
 func TestOrderAndCutLine(t *testing.T) {
-	list := []Target{
-		{Key: "none", Minutes: 5},
-		{Key: "slow", Gain: 10, Minutes: 60},
-		{Key: "quick", Gain: 5, Minutes: 10},
-		{Key: "dropped", Gain: 99, Minutes: 1, Choice: Choice{State: Dropped}},
-		{Key: "fix", Minutes: 5, First: true},
-		{Key: "on dropped", Gain: 1, Minutes: 2, Needs: []string{"dropped"}},
-	}
-	Order(list)
+	fix, on := fixed("fix", 0, 5), fixed("on quick", 1, 2)
+	fix.First, on.Needs = true, []string{ChoiceKey("", "quick")}
+	gone := fixed("dropped", 99, 1)
+	gone.Choice.State = Dropped
+	list := StandardRules().order([]Target{fixed("none", 0, 5), fixed("slow", 10, 60), fixed("quick", 5, 10), gone, fix, on}, map[string]*Page{})
 	var keys []string
 	for _, x := range list {
 		keys = append(keys, x.Key)
 	}
-	assert.Equal(t, []string{"fix", "quick", "on dropped", "slow", "none", "dropped"}, keys)
-	assert.Equal(t, []bool{true, true, false, false, true, false}, CutLine(list, 25), "slow is skipped, none is tried")
-	list[5].Choice.State = Open
-	assert.Equal(t, []bool{true, true, true, false, true, true}, CutLine(list, 25), "what it depends on goes with it")
-	list[5].Choice.State = Dropped
-	list[3].Choice.State = Kept
-	assert.Equal(t, []bool{true, false, false, true, false, false}, CutLine(list, 67), "what is kept comes first")
-	assert.Equal(t, make([]bool, 6), CutLine(list, 0))
+	assert.Equal(t, []string{"fix", "quick", "on quick", "slow", "none", "dropped"}, keys)
+	assert.Equal(t, []bool{true, true, true, false, true, false}, CutLine(list, 25).Fits, "slow is skipped, none is tried")
+	list[2].Choice.State = Kept
+	assert.Equal(t, []bool{false, true, true, false, false, false}, CutLine(list, 13).Fits, "what is kept comes first, with what it needs")
+	none := CutLine(list, 4)
+	assert.Equal(t, make([]bool, 6), none.Fits)
+	assert.InDelta(t, 5, none.Needs, 0, "what the first needs")
+	list[1].Choice.State = Dropped
+	assert.True(t, CutLine(list, 13).Fits[2], "nothing waits for what is not wanted")
 }
 
-// What fits never takes longer than there is.
+// What fits never takes longer than there is; and what does not exceeds the minutes left,
+// with all that it needs.
 func TestCutLineProperties(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		n := rapid.IntRange(0, 20).Draw(t, "n")
 		list := make([]Target, n)
 		for i := range list {
 			list[i] = Target{Key: fmt.Sprint(i), Minutes: float64(rapid.IntRange(1, 90).Draw(t, "minutes")),
-				Gain:   float64(rapid.IntRange(0, 9).Draw(t, "gain")),
-				Choice: Choice{State: rapid.SampledFrom([]State{Open, Kept, Dropped}).Draw(t, "state")}}
+				Choice: Choice{State: rapid.SampledFrom([]State{Open, Open, Kept, Dropped}).Draw(t, "state")}}
 			if i > 0 && rapid.Bool().Draw(t, "needs") {
-				list[i].Needs = []string{fmt.Sprint(rapid.IntRange(0, i-1).Draw(t, "on"))}
+				list[i].Needs = []string{ChoiceKey("", fmt.Sprint(rapid.IntRange(0, i-1).Draw(t, "on")))}
 			}
 		}
 		limit := float64(rapid.IntRange(0, 600).Draw(t, "limit"))
 		used := 0.0
 		fit := map[string]bool{}
-		fits := CutLine(list, limit)
-		for i, in := range fits {
+		line := CutLine(list, limit)
+		for i, in := range line.Fits {
 			if in {
 				used += list[i].Minutes
-				fit[list[i].Key] = true
+				fit[list[i].ID()] = true
 			}
 		}
+		assert.InDelta(t, limit-used, line.Left, 1e-6)
 		assert.LessOrEqual(t, used, limit)
-		for i, in := range fits {
+		for i, in := range line.Fits {
 			for _, need := range list[i].Needs {
-				assert.True(t, !in || fit[need], "what fits has what it needs")
+				at := slices.IndexFunc(list, func(x Target) bool { return x.ID() == need })
+				assert.True(t, !in || fit[need] || list[at].Choice.State == Dropped, "what fits has what it needs")
+			}
+			c := cut{targets: list, at: map[string]int{}, Cut: line}
+			for k := range list {
+				c.at[list[k].ID()] = k
+			}
+			if with, ok := c.with(i, nil); !in && ok {
+				assert.Greater(t, c.minutes(with), line.Left)
 			}
 		}
 	})
@@ -244,27 +308,31 @@ func TestCutLineProperties(t *testing.T) {
 
 // The table of kinds is whole: each has its part of the brief, and those that
 // place a phrase have a slot, a weight and a time of their own.
-func TestKinds(t *testing.T) {
-	seen := map[Kind]bool{}
+func TestPartKinds(t *testing.T) {
+	seen := map[PartKind]bool{}
 	y := StandardRules()
-	sum := y.Weights.Words
-	for _, k := range Kinds() {
+	sum := 0.0
+	for _, k := range PartKinds() {
 		assert.False(t, seen[k.Kind], k.Kind)
 		seen[k.Kind] = true
-		assert.Contains(t, Parts(), k.Part, k.Kind)
+		assert.Contains(t, Wheres(), k.Where, k.Kind)
 		if k.weight == nil {
 			assert.False(t, k.Places, k.Kind)
 			continue
 		}
-		assert.Equal(t, k.Slot.String(), string(k.Kind))
-		assert.Positive(t, k.minutes(y.Minutes), k.Kind)
 		sum += k.weight(y.Weights)
+		if k.Kind != Words {
+			assert.Equal(t, k.Slot.String(), string(k.Kind))
+			assert.Positive(t, k.minutes(y.Minutes), k.Kind)
+		}
 	}
 	assert.InDelta(t, 100, sum, 1e-9)
 	assert.InDelta(t, 100, y.Weights.Sum(), 1e-9)
+	assert.InDelta(t, 100, y.Outline.Shares.Sum(), 1e-9)
 	for _, slot := range append(FirstSlots(site.Area), sheet.Body) {
-		if slot != sheet.ImageNames {
-			assert.Equal(t, slot, placing(slot).Slot)
-		}
+		assert.Equal(t, slot, placing(slot).Slot)
+	}
+	for _, k := range Kinds() {
+		assert.Contains(t, Fronts(), k.Front())
 	}
 }

@@ -25,14 +25,17 @@ const (
 	Count     Unit = "count"
 	Letters   Unit = "characters"
 	Times     Unit = "times"
-	Choice    Unit = "choice"
+	// Rate is in 1,000 words.
+	Rate   Unit = "per_thousand"
+	Choice Unit = "choice"
+	Lines  Unit = "lines" // of text
 	// Kilometers are as the crow flies.
 	Kilometers Unit = "kilometers"
 )
 
 // Units are all of them.
 func Units() []Unit {
-	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Choice, Kilometers}
+	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice, Lines, Kilometers}
 }
 
 // Figure is one figure of a yardstick as it is told.
@@ -49,12 +52,13 @@ type Figure struct {
 	Value, Default string
 }
 
-// figure is a Figure with its place in a yardstick: one of the three.
+// figure is a Figure with its place in a yardstick: one of the four.
 type figure struct {
 	Figure
 	whole    *int
 	fraction *float64
 	choice   *target.MarkRule
+	lines    *[]string
 }
 
 func (f figure) value() string {
@@ -63,6 +67,8 @@ func (f figure) value() string {
 		return strconv.Itoa(*f.whole)
 	case f.fraction != nil:
 		return strconv.FormatFloat(*f.fraction, 'f', -1, 64)
+	case f.lines != nil:
+		return strings.Join(*f.lines, "\n")
 	}
 	return string(*f.choice)
 }
@@ -77,6 +83,9 @@ func (f figure) set(value string) error {
 		*f.choice = target.MarkRule(value)
 		return nil
 	}
+	if f.lines != nil {
+		return f.setLines(value)
+	}
 	n, err := strconv.ParseFloat(value, 64)
 	if err != nil || !(n >= f.Least && n <= f.Most) || f.whole != nil && n != float64(int(n)) {
 		return fault.New(fault.FigureOutOfRange, f.Key, f.Least, f.Most)
@@ -88,6 +97,28 @@ func (f figure) set(value string) error {
 	}
 	return nil
 }
+
+// setLines puts sentences, one a line, each with the place of its phrase.
+func (f figure) setLines(value string) error {
+	var lines []string
+	for _, line := range strings.Split(value, "\n") {
+		if line = strings.TrimSpace(line); line == "" {
+			continue
+		}
+		if strings.Count(line, target.FramePhrase) != 1 || len(line) > longestLine {
+			return fault.New(fault.FrameNeedsPhrase, line)
+		}
+		lines = append(lines, line)
+	}
+	if float64(len(lines)) > f.Most {
+		return fault.New(fault.FigureOutOfRange, f.Key, f.Least, f.Most)
+	}
+	*f.lines = lines
+	return nil
+}
+
+// longestLine is how long a sentence of a yardstick may be.
+const longestLine = 200
 
 // Figures are all figures with their values and defaults.
 func (y Yardstick) Figures() []Figure {
@@ -196,11 +227,36 @@ func (y *Yardstick) ofTargets(t *table) {
 		key string
 		at  *float64
 	}{{"hundred_words", &minutes.HundredWords}, {"title", &minutes.Title}, {"h1", &minutes.H1}, {"phrase", &minutes.Phrase},
-		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage}} {
+		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage}, {"place", &minutes.Place},
+		{"redirect", &minutes.Redirect}, {"move", &minutes.Move}, {"fix", &minutes.Fix}} {
 		t.fraction("minutes."+m.key, "12.3", Minutes, 0, 10_000, m.at)
 	}
 	t.whole("phrases.words_per_family", "9.3", WordCount, 1, 10_000, &r.WordsPerFamily)
 	t.whole("phrases.title_start", "9.2", Letters, 1, 500, &r.TitleStart)
 	t.whole("images.carrying_home", "10.2", Count, 0, 100, &r.CarryingHome)
 	t.whole("images.carrying_other", "10.2", Count, 0, 100, &r.CarryingOther)
+	t.fraction("phrases.rate.usual", "9.4", Rate, 0, 100, &r.Usual)
+	t.fraction("phrases.rate.least", "9.4", Rate, 0, 100, &r.Least)
+	t.fraction("phrases.rate.most", "9.4", Rate, 0, 100, &r.Most)
+	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.PerTokens)
+	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Density)
+	y.ofOutline(t)
+	t.list = append(t.list, figure{Figure: Figure{Key: "phrases.frames", Rule: "9.2", Unit: Lines, Most: 60}, lines: &r.Frames})
+	t.fraction("gain.redirect", "12.2", Percent, 0, 100, &r.RedirectPercent)
+	t.fraction("gain.vague_words", "12.2", Percent, 0, 100, &r.VaguePercent)
+	t.fraction("order.slices", "12.4", Percent, 0, 100, &r.SlicePercent)
+}
+
+func (y *Yardstick) ofOutline(t *table) {
+	r := &y.Target.Outline
+	for _, s := range []struct {
+		key string
+		at  *float64
+	}{{"lead", &r.Shares.Lead}, {"services", &r.Shares.Services}, {"questions", &r.Shares.Questions}, {"places", &r.Shares.Places},
+		{"about", &r.Shares.About}} {
+		t.fraction("outline."+s.key, "10.1", Percent, 0, 100, s.at)
+	}
+	t.whole("outline.kept_words", "10.1", WordCount, 0, 10_000, &r.KeptWords)
+	t.whole("outline.slice_words", "10.1", WordCount, 20, 10_000, &r.SliceWords)
+	t.whole("outline.shared_by", "10.1", Count, 1, 20, &r.SharedBy)
 }

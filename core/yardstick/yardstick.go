@@ -66,6 +66,12 @@ func (y Yardstick) agrees() error {
 	if sum := y.Target.Weights.Sum(); sum < 99.95 || sum > 100.05 {
 		return fault.New(fault.WeightsNotHundred, strconv.FormatFloat(sum, 'f', -1, 64))
 	}
+	if sum := y.Target.Outline.Shares.Sum(); sum < 99.95 || sum > 100.05 {
+		return fault.New(fault.SharesNotHundred, strconv.FormatFloat(sum, 'f', -1, 64))
+	}
+	if y.Target.Rates.Least > y.Target.Rates.Most {
+		return fault.New(fault.RatesBackward)
+	}
 	return nil
 }
 

@@ -28,9 +28,12 @@ func TestEachFigure(t *testing.T) {
 				if place.Key != f.Key {
 					continue
 				}
-				value := "1"
-				if f.Unit == Choice {
+				value := fmt.Sprint(min(f.Most, max(f.Least, 1)))
+				switch f.Unit {
+				case Choice:
 					value = f.Choices[len(f.Choices)-1]
+				case Lines:
+					value = "Call us for {phrase}."
 				}
 				require.NoError(t, place.set(value))
 			}
@@ -43,7 +46,7 @@ func TestEachFigure(t *testing.T) {
 			assert.LessOrEqual(t, changed, 1)
 		})
 	}
-	assert.Greater(t, len(seen), 50)
+	assert.Greater(t, len(seen), 70)
 }
 
 func TestWith(t *testing.T) {
@@ -66,6 +69,9 @@ func TestWith(t *testing.T) {
 		"no such choice":      {Changes{"words.mark": "weakest"}, fault.FigureOutOfRange},
 		"low over high":       {Changes{"words.home.low": "2100"}, fault.GuidelineBackward},
 		"high over ceiling":   {Changes{"words.service.high": "1300"}, fault.GuidelineBackward},
+		"shares not hundred":  {Changes{"outline.lead": "30"}, fault.SharesNotHundred},
+		"rates backward":      {Changes{"phrases.rate.least": "20"}, fault.RatesBackward},
+		"no place for it":     {Changes{"phrases.frames": "Call us."}, fault.FrameNeedsPhrase},
 		"weights not hundred": {Changes{"weight.words": "40"}, fault.WeightsNotHundred},
 	} {
 		t.Run(name, func(t *testing.T) {

@@ -91,7 +91,7 @@ function firstParts(page, words, first) {
     if (slot === 'title' && first.exact.title && first.title_at >= 60) missing = 0.5
     if (slot === 'h1' && !missing && first.lead_missing_in_head) missing = 0.5
     if (!missing) continue
-    if (slot === 'h1' || slot === 'opening') planned += first.exact[slot] ? 0 : 1
+    if (slot === 'h1' || slot === 'opening') planned += missing === 1 && !first.exact[slot] ? 1 : 0
     parts.push(part(`${slot}: ${first.key}`, Y.minutes[slot], first, w(slot) * missing))
   }
   const members = first.members.map((m, i) => ({ ...m, slot: ['subheads', 'body', 'image_names', 'alt'][i] })).filter((m) => !m.there)
@@ -100,7 +100,7 @@ function firstParts(page, words, first) {
   const missing = share(first, 'subheads')
   if (missing) parts.push(part(`subheads: ${first.key}`, 3, first, w('subheads') * missing))
   else if (subhead) parts.push(part(`subheads: ${subhead.text}`, 3, first, w('subheads') * subhead.share))
-  if (missing || subhead) planned++
+  if (missing === 1 || (!missing && subhead)) planned++
   for (const m of inBody) {
     planned++
     parts.push(part(`body: ${m.text}`, 3, first, w('body') * m.share))
@@ -146,6 +146,32 @@ function imageParts(page) {
   return parts
 }
 
+/** Rules 5.2, 5.3 and 11: what the findings on a page ask for. */
+function repairs(page, client) {
+  const out = {}
+  const put = (kind, key, minutes, more = {}) => {
+    out[key] ??= { kind, key, minutes: 0, fix: kind === 'fix' || kind === 'move', ...more }
+    out[key].minutes += minutes
+  }
+  for (const { type, words } of page.findings) {
+    if (['noindex', 'placeholder_text', 'http_beside_https', 'phone_not_linked'].includes(type)) put('fix', `fix: ${type}`, 5)
+    if (type === 'dead_link') put('fix', 'fix: dead_link', 3)
+    if (type === 'place_contradiction') {
+      const own = client.pages.find((p) => p.kind === 'area' && p.place === words[0] && p.there && p !== page)
+      if (!own) put('fix', 'fix: place_contradiction', 3)
+      else if (!out[`move: ${words[0].toLowerCase()}`]) put('move', `move: ${words[0].toLowerCase()}`, 10)
+    }
+    if (type === 'vague_area_words' && client.towns) put('vague_words', 'vague_words', 5)
+    if (type === 'second_copy') put('redirect', 'redirect', 15)
+    if (type === 'all_services_page') {
+      const makes = client.pages.filter((p) => p.kind === 'service' && words.includes(p.service) && !p.there).map((p) => p.key)
+      if (makes.length) put('split', 'split', 15, { makes })
+    }
+    if (type === 'only_places_differ') put('rewrite', 'rewrite', page.copy / 5)
+  }
+  return Object.values(out)
+}
+
 function targetsOf(page, client) {
   const out = []
   const add = (kind, key, parts, more = {}) => {
@@ -159,6 +185,12 @@ function targetsOf(page, client) {
   }
   const words = wordTarget(page)
   const [first] = page.families
+  const room = Math.max(1, Math.floor(words.target / 75))
+  let left = Math.max(0, room - Math.min(page.families.length, room))
+  for (const [i, f] of page.families.entries()) {
+    f.members = i < room ? f.members.slice(0, left) : []
+    left -= f.members.length
+  }
   const list = sections(page, words)
   const slices = []
   for (const s of list) {
@@ -168,7 +200,7 @@ function targetsOf(page, client) {
     }
   }
   // Other families stand in the slices of their sections, one after another.
-  const others = page.families.slice(1, Math.max(1, Math.floor(words.target / 75)))
+  const others = page.families.slice(1, room)
   const turn = {}
   for (const f of others) {
     const at = slices.filter((s) => s.section === page.given[f.key])
@@ -194,7 +226,9 @@ function targetsOf(page, client) {
     const key = `slice: ${s.section}` + (s.n > 1 ? ` ${s.n}` : '')
     add('slice', key, s.parts, { words: s.words, lead: s.lead, needs: ['first', ...(s.lead ? [] : ['lead'])] })
   }
-  for (const f of page.fixes) add(f.kind, f.key, [{ gain: 0, rank: 0, minutes: f.minutes }], { fix: f.first, needs: f.first ? [] : ['first'] })
+  for (const r of repairs(page, client)) {
+    add(r.kind, r.key, [{ gain: 0, rank: 0, minutes: r.minutes }], { fix: r.fix, needs: r.fix ? [] : ['first'], makes: r.makes ?? [] })
+  }
   return out.map((t) => ({ ...t, low: words.low, seen: page.there ? page.seen : 0, kindOfPage: page.kind, address: page.url }))
 }
 
@@ -212,8 +246,9 @@ function shared(targets, client) {
     const of = t.kind === 'redirect' ? client.pages.find((p) => p.kind === 'home').key : t.page
     const first = client.pages.find((p) => p.key === of).families[0]
     if (!first) continue
-    t.gain = Math.max(0, Math.min((first.gain * percent) / 100, left[of][0]))
-    t.rank = Math.max(0, Math.min((first.rank * percent) / 100, left[of][1]))
+    const upTo = (share, most) => Math.max(0, Math.min(share, most))
+    t.gain = upTo((first.gain * percent) / 100, left[of][0])
+    t.rank = upTo((first.rank * percent) / 100, left[of][1])
     left[of][0] -= t.gain
     left[of][1] -= t.rank
   }
@@ -233,6 +268,7 @@ function order(all, client) {
         o !== t &&
         ((o.page === t.page && t.needs.includes('first') && o.opens) ||
           (o.page === t.page && t.needs.includes('lead') && o.kind === 'slice' && o.lead) ||
+          (t.makes?.includes(o.page) && o.kind === 'new_page') ||
           (!client.site && o === home)),
     )
   let minutes = 0
@@ -266,6 +302,7 @@ function fits(list, hours, client) {
         o !== t &&
         ((o.page === t.page && t.needs.includes('first') && o.opens) ||
           (o.page === t.page && t.needs.includes('lead') && o.kind === 'slice' && o.lead) ||
+          (t.makes?.includes(o.page) && o.kind === 'new_page') ||
           (!client.site && o.kind === 'new_page' && o.kindOfPage === 'home')),
     )
   const withNeeds = (t, set = new Set()) => {

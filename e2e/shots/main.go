@@ -36,7 +36,7 @@ var views = []struct{ name, path, shown string }{
 	{"sheet-page", "/clients/2/pages/2/sheet?show=page&column=0", "Years in trade"},
 	{"sheet-made-of", "/clients/2/pages/2/sheet?show=made&column=0", "Rivals share"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
-	{"targets", "/clients/2/pages/2/targets", "Title: start with"},
+	{"targets", "/clients/2/targets", "Remove the placeholder text"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
 }
 

@@ -85,14 +85,15 @@ func New(ctx context.Context, o Options) (*App, error) {
 	r := &readings.Readings{DB: o.DB, Web: o.Web, Renderer: o.Renderer, Now: o.Now}
 	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Lists: o.Web, Now: o.Now}
 	s := &sheet.Sheet{DB: o.DB, Readings: r, Surveys: surveyed}
+	planned := &plan.Plan{DB: o.DB, Sheet: s}
 	a := &App{
 		db: o.DB, Readings: r, Sheet: s,
 		Shelf:     &shelf.Shelf{DB: o.DB},
 		Ground:    &ground.Ground{DB: o.DB, Readings: r, Surveys: surveyed, Now: o.Now},
 		Book:      &book.Book{DB: o.DB, Readings: r, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Search: o.Search, Now: o.Now},
-		Plan:      &plan.Plan{DB: o.DB, Sheet: s},
-		Handoff:   &handoff.Handoff{Sheet: s, Now: o.Now},
+		Plan:      planned,
+		Handoff:   &handoff.Handoff{Plan: planned, Now: o.Now},
 		Yardstick: &yardstick.Yardstick{DB: o.DB},
 		Standing:  &standing.Standing{DB: o.DB, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),

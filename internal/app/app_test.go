@@ -141,25 +141,41 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	require.NoError(t, err)
 	ended(t, a, client)
 	const key = "title: chimney harbor sweep tarn"
-	_, err = a.Plan.Choose(ctx, client, page, key, target.Choice{State: target.Changed})
+	_, err = a.Plan.Choose(ctx, client, said(page, key, target.Choice{State: target.Changed}))
 	fails(t, err, fault.ChangeNeedsValue)
-	_, err = a.Plan.Choose(ctx, client, page, key, target.Choice{State: target.Dropped})
+	_, err = a.Plan.Choose(ctx, client, said(page, key, target.Choice{State: target.Dropped}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Start</title>"+words(9))
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	list, err := a.Plan.Get(ctx, client, page)
+	list, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	dropped := partsOf(list, target.Title)[0]
+	assert.Equal(t, key, dropped.Key)
+	assert.Equal(t, view.TargetState(target.Dropped), dropped.Choice.State)
+	assert.Contains(t, dropped.Note, "“Start”")
+	placing := list.Targets[0]
+	sum := 0.0
+	for _, p := range placing.Parts {
+		if p.Choice.State != view.TargetState(target.Dropped) {
+			sum += p.Gain
+		}
+	}
+	assert.InDelta(t, sum, placing.Gain, 1e-9, "without what was dropped")
+	_, err = a.Plan.Choose(ctx, client, said(page, placing.Key, target.Choice{State: target.Dropped, Reason: "the owner does it"}))
+	require.NoError(t, err)
+	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	last := list.Targets[len(list.Targets)-1]
-	assert.Equal(t, key, last.Key, "what was dropped stands last")
-	assert.Equal(t, view.TargetState(target.Dropped), last.Choice.State)
-	assert.Contains(t, last.Evidence, "“Start”")
+	assert.Equal(t, placing.Key, last.Key, "what was dropped stands last")
+	assert.Equal(t, "the owner does it", last.Choice.Reason)
 	assert.Error(t, a.Ground.SetHours(ctx, client, -1))
 	require.NoError(t, a.Ground.SetHours(ctx, client, 0))
-	list, err = a.Plan.Get(ctx, client, page)
+	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Zero(t, list.Fit)
+	assert.Positive(t, list.Needs, "what the first needs")
 }
 
 // Without a page there still are targets, and a pasted page makes real ones.
@@ -168,13 +184,18 @@ func TestClientWithoutSite(t *testing.T) {
 	client, page := newClient(t, a, view.Business{Name: "Lowtide", Phrases: sweep.Phrases}, "")
 	_, err := a.Runs.Measure(ctx, client)
 	fails(t, err, fault.NothingToRead)
-	list, err := a.Plan.Get(ctx, client, page)
+	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	require.Len(t, list.Targets, 1)
-	assert.Contains(t, list.Targets[0].Before, "1,500 words")
+	assert.Equal(t, view.TargetKind(target.NewPage), list.Targets[0].Kind)
+	assert.Contains(t, list.Targets[0].Before, "Create this page: title, H1 and the first")
+	written := 0
+	for _, x := range list.Targets {
+		written += x.Words
+	}
+	assert.Equal(t, 1500, written)
 	brief, err := a.Handoff.Brief(ctx, client, page)
 	require.NoError(t, err)
-	assert.Contains(t, handoff.Markdown(brief), list.Targets[0].Before)
+	assert.Contains(t, handoff.Markdown(brief), "Title: use **Chimney sweep tarn harbor")
 
 	for _, bad := range []string{"  ", strings.Repeat("x", fetch.MaxBody+1)} {
 		_, err = a.Readings.Paste(ctx, client, page, 0, bad)
@@ -182,12 +203,11 @@ func TestClientWithoutSite(t *testing.T) {
 	}
 	_, err = a.Readings.Paste(ctx, client, page, 0, "<title>Chimney sweep Tarn Harbor</title><p>"+words(1600))
 	require.NoError(t, err)
-	list, err = a.Plan.Get(ctx, client, page)
+	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	for _, x := range list.Targets {
-		assert.NotEqual(t, view.TargetKind(target.Words), x.Kind, "it has enough")
-		assert.NotEqual(t, view.TargetKind(target.Title), x.Kind)
-	}
+	assert.Empty(t, partsOf(list, target.Words), "it has enough")
+	assert.Empty(t, partsOf(list, target.Title))
+	assert.NotEmpty(t, partsOf(list, target.H1))
 }
 
 func TestPasteRivals(t *testing.T) {

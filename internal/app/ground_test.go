@@ -44,19 +44,20 @@ func TestFileOfAnOlderProgram(t *testing.T) {
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
 	assert.Equal(t, view.Words{Seen: 545, Copy: 488, Hidden: 22}, s.Columns[0].Words)
-	list, err := a.Plan.Get(ctx, client, home)
+	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	said := map[view.TargetKind]view.Choice{}
+	said := map[view.PartKind]view.Choice{}
 	for _, x := range list.Targets {
-		if x.Choice.State != view.TargetState(target.Open) {
-			said[x.Kind] = x.Choice
+		for _, p := range x.Parts {
+			if p.Choice.State != view.TargetState(target.Open) {
+				said[p.Kind] = p.Choice
+			}
 		}
 	}
 	assert.Equal(t, view.Choice{State: view.TargetState(target.Changed), Value: "Chimney sweep in Tarn Harbor, Maine"}, said["title"])
 	assert.Equal(t, view.TargetState(target.Kept), said["h1"].State)
 	assert.Equal(t, view.Choice{State: view.TargetState(target.Dropped), Reason: "the owner writes these"}, said["alt"])
-	assert.Contains(t, said, view.TargetKind("words"))
-	assert.Contains(t, said, view.TargetKind("image_names"))
+	assert.Contains(t, said, view.PartKind("image_names"))
 	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Greater(t, b.Phrases, 90)
@@ -143,9 +144,9 @@ func TestProposal(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, view.Proposal{Name: "Brindle & Ash Chimney", Trade: "chimney sweep", Phone: "(207) 555-0142", Place: "Tarn Harbor, ME",
 		Service: "chimney sweep"}, p)
-	targets, err := a.Plan.Get(ctx, g.ID, g.Pages[0].ID)
+	targets, err := a.Plan.Get(ctx, g.ID)
 	require.NoError(t, err)
-	assert.Equal(t, "Chimney sweep Tarn Harbor", targets.Targets[0].Phrase, "with the capitals of the place")
+	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, target.Subhead)[0].Pencil, "with the capitals of the place")
 	told := g.Business
 	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
 	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}

@@ -2,6 +2,7 @@ package app_test
 
 import (
 	"context"
+	"fmt"
 	"path/filepath"
 	"strings"
 	"sync"
@@ -10,7 +11,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/page"
+	"inktally/core/target"
 	"inktally/internal/app"
+	"inktally/internal/app/plan"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -149,3 +152,20 @@ func fails(t require.TestingT, err error, code fault.Code) {
 
 var sweep = view.Business{HomePage: "brindle.example", Phrases: []string{"chimney sweep tarn harbor"},
 	Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}}
+
+// said is what a user says of a target, or of a part of one, of a page.
+func said(page int64, key string, c target.Choice) []plan.Said {
+	return []plan.Said{{Page: fmt.Sprintf("p%d", page), Key: key, Choice: c}}
+}
+
+// partsOf are the parts of a plan's targets of one kind.
+func partsOf(list *view.Plan, kind target.PartKind) (out []view.Part) {
+	for _, x := range list.Targets {
+		for _, p := range x.Parts {
+			if p.Kind == view.PartKind(kind) {
+				out = append(out, p)
+			}
+		}
+	}
+	return out
+}

@@ -41,7 +41,7 @@ func TestRowsOfMixedLanguages(t *testing.T) {
 	assert.Equal(t, "ramonage ostrey", lead[s.Columns[1].Families[0].Family])
 	assert.Equal(t, 1, s.Columns[1].Families[0].Exact.Body, "ramonages ostrey")
 	assert.Zero(t, s.Columns[1].Families[1].Exact.Total)
-	list, err := a.Plan.Get(ctx, client, home)
+	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	for _, x := range list.Targets {
 		if x.Family != "" {
@@ -88,7 +88,7 @@ func TestRowsStand(t *testing.T) {
 				assert.Equal(t, c == at[f.Lead], column.Families[row].Exact.Total > 0, "%s in column %d", f.Lead, c)
 			}
 		}
-		_, err = a.Plan.Get(ctx, g.ID, g.Pages[0].ID)
+		_, err = a.Plan.Get(ctx, g.ID)
 		require.NoError(t, err)
 	})
 }

@@ -1,6 +1,8 @@
 package app_test
 
 import (
+	"fmt"
+	"slices"
 	"testing"
 
 	"inktally/core/fault"
@@ -138,13 +140,15 @@ func TestPages(t *testing.T) {
 	g, err = a.Ground.Save(ctx, client, b)
 	require.NoError(t, err)
 	assert.Equal(t, "dryer vent cleaning", g.Pages[1].Service)
-	_, err = a.Plan.Choose(ctx, client, other.ID, "new_page", target.Choice{State: target.Kept})
+	_, err = a.Plan.Choose(ctx, client, said(other.ID, "new_page", target.Choice{State: target.Kept}))
 	require.NoError(t, err)
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	require.NoError(t, a.Ground.RestorePage(ctx, client, other.ID))
-	targets, err := a.Plan.Get(ctx, client, other.ID)
+	targets, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, view.TargetState(target.Kept), targets.Targets[0].Choice.State, "what was said of its targets came back")
+	kept := slices.IndexFunc(targets.Targets, func(x view.Target) bool { return x.Page == fmt.Sprintf("p%d", other.ID) && x.Key == "new_page" })
+	require.GreaterOrEqual(t, kept, 0)
+	assert.Equal(t, view.TargetState(target.Kept), targets.Targets[kept].Choice.State, "what was said of its targets came back")
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	assert.ErrorIs(t, a.Ground.RemovePage(ctx, client, other.ID), store.ErrNotFound)
 }

@@ -97,8 +97,7 @@ var brindle = view.Business{
 	Customers: 4, Money: "$",
 	Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour"}}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}},
-	Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney inspection tarn harbor",
-		"flue liner tarn harbor", "chimney repair ostrey", "dryer vent cleaning tarn harbor"},
+	Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"},
 }
 
 var lowtide = view.Business{

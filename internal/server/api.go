@@ -45,6 +45,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r.runs()
 	r.pages()
 	r.book()
+	r.plan()
 	r.yardstick()
 }
 
@@ -55,7 +56,7 @@ func operation(method, path, id, summary string) huma.Operation {
 
 // subjects tell what an operation is about by its path, the first that holds.
 var subjects = []struct{ part, name string }{
-	{"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/site", "sites"}, {"/survey", "sites"}, {"/overview", "sites"}, {"/beside", "sites"}, {"/figures", "sites"}, {"/received", "tabs"}, {"/bookmark", "tabs"}, {"/read", "runs"}, {"/pages", "pages"},
+	{"/plan", "plan"}, {"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/site", "sites"}, {"/survey", "sites"}, {"/overview", "sites"}, {"/beside", "sites"}, {"/figures", "sites"}, {"/received", "tabs"}, {"/bookmark", "tabs"}, {"/read", "runs"}, {"/pages", "pages"},
 }
 
 func subject(path string) string {

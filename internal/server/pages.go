@@ -51,14 +51,6 @@ type pasteInput struct {
 	}
 }
 
-type chooseInput struct {
-	PagePath
-	Body struct {
-		Key string `json:"key"`
-		view.Choice
-	}
-}
-
 type readingPath struct {
 	ClientPath
 	Reading int64 `path:"reading"`
@@ -112,14 +104,6 @@ func (r api) pages() {
 	do(r, remove, "/clients/{client}/readings/{reading}", "removeReading", "Remove a reading that was added by mistake",
 		func(ctx context.Context, in *readingPath) error {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
-		})
-	handle(r, get, page+"/targets", "targets", "What the page must have, in order",
-		func(ctx context.Context, in *PagePath) (*view.Targets, error) {
-			return r.app.Plan.Get(ctx, in.Client, in.Page)
-		})
-	handle(r, put, page+"/targets", "choose", "Keep, change or drop a target",
-		func(ctx context.Context, in *chooseInput) (*view.Targets, error) {
-			return r.app.Plan.Choose(ctx, in.Client, in.Page, in.Body.Key, in.Body.Choice.Core())
 		})
 	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
 		func(ctx context.Context, in *PagePath) (*view.Brief, error) {

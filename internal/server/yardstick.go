@@ -3,7 +3,12 @@ package server
 import (
 	"context"
 
+	"inktally/core/yardstick"
+	"inktally/internal/export"
 	"inktally/internal/view"
+	"inktally/internal/wording"
+
+	"github.com/danielgtaylor/huma/v2"
 )
 
 // figuresBody are figures to change.
@@ -16,6 +21,42 @@ type figuresInput struct{ Body figuresBody }
 type clientFiguresInput struct {
 	ClientPath
 	Body figuresBody
+}
+
+type figuresPath struct {
+	Client int64 `query:"client" doc:"0 for the workspace"`
+}
+
+type figuresFile struct {
+	Client int64 `query:"client" doc:"0 for the workspace"`
+	Body   struct {
+		YAML string `json:"yaml" maxLength:"100000"`
+	}
+}
+
+type previewInput struct {
+	ClientPath
+	Body struct {
+		Changes   map[string]string `json:"changes" doc:"Values by the keys of figures; an empty one brings the other back"`
+		Workspace bool              `json:"workspace,omitempty" doc:"They are figures of the workspace"`
+	}
+}
+
+// presets are sets of changes for other habits.
+func presets() []view.Preset {
+	out := []view.Preset{}
+	for _, p := range []yardstick.Preset{yardstick.ShorterHome, yardstick.MatchOnly, yardstick.JustAbove, yardstick.QuarterMore} {
+		out = append(out, view.Preset{Says: wording.PresetSays(p), Changes: yardstick.Presets()[p]})
+	}
+	return out
+}
+
+func (r api) yardstickFile(ctx context.Context, in *figuresPath) (*file, error) {
+	figures, err := r.app.Yardstick.Figures(ctx, in.Client)
+	if err != nil {
+		return nil, r.problem("yardstickFile", err)
+	}
+	return &file{ContentType: "application/yaml; charset=utf-8", Disposition: `attachment; filename="yardstick.yaml"`, Body: export.Yardstick(figures)}, nil
 }
 
 // yardstick registers what is asked of figures.
@@ -34,5 +75,16 @@ func (r api) yardstick() {
 	handle(r, put, "/clients/{client}/yardstick", "changeClientYardstick", "Change figures of a client, all of them or none",
 		func(ctx context.Context, in *clientFiguresInput) ([]view.Figure, error) {
 			return r.app.Yardstick.Change(ctx, in.Client, in.Body.Changes)
+		})
+	handle(r, get, "/yardstick/presets", "presets", "Sets of changes for other habits",
+		func(context.Context, *struct{}) ([]view.Preset, error) { return presets(), nil })
+	huma.Register(r.huma, operation(get, "/yardstick.yaml", "yardstickFile", "The figures as YAML"), r.yardstickFile)
+	handle(r, put, "/yardstick.yaml", "readYardstick", "Change figures to those of a file in YAML, all of them or none",
+		func(ctx context.Context, in *figuresFile) ([]view.Figure, error) {
+			return r.app.Yardstick.Read(ctx, in.Client, []byte(in.Body.YAML))
+		})
+	handle(r, post, "/clients/{client}/yardstick/preview", "previewYardstick", "What changes of figures would change in the plan",
+		func(ctx context.Context, in *previewInput) (*view.PlanChange, error) {
+			return r.app.Plan.Preview(ctx, in.Client, in.Body.Changes, in.Body.Workspace)
 		})
 }

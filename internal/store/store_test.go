@@ -10,6 +10,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/intent"
+	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/reading"
@@ -214,10 +215,7 @@ func TestIDsAreNotReused(t *testing.T) {
 func TestJobsAndChoices(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
-	var home int64
 	write(t, db, func(tx *Tx) (err error) {
-		home, err = tx.AddPage(Page{ClientID: id, Kind: site.Home})
-		require.NoError(t, err)
 		job, err := tx.AddJob(Job{ClientID: id, Items: []JobItem{{Name: "a", URL: "u"}, {Name: "b", URL: "v"}}})
 		require.NoError(t, err)
 		require.NoError(t, tx.SetItem(job, JobItem{Position: 0, State: ItemDone}))
@@ -231,17 +229,52 @@ func TestJobsAndChoices(t *testing.T) {
 		return err
 	})
 	write(t, db, func(tx *Tx) error {
-		require.NoError(t, tx.SetChoice(home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
-		require.NoError(t, tx.SetChoice(home, "h1: x", target.Choice{State: target.Kept}))
-		require.NoError(t, tx.SetChoice(home, "h1: x", target.Choice{State: target.Open}))
-		choices, err := tx.Choices(home)
-		assert.Equal(t, map[string]target.Choice{"title: x": {State: target.Dropped, Reason: "no"}}, choices)
+		require.NoError(t, tx.SetChoice(id, "p1", "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
+		require.NoError(t, tx.SetChoice(id, "p1", "h1: x", target.Choice{State: target.Kept}))
+		require.NoError(t, tx.SetChoice(id, "p1", "h1: x", target.Choice{State: target.Open}))
+		choices, err := tx.Choices(id)
+		assert.Equal(t, map[string]target.Choice{target.ChoiceKey("p1", "title: x"): {State: target.Dropped, Reason: "no"}}, choices)
 		return err
 	})
 	write(t, db, func(tx *Tx) error { return tx.DeleteClient(id) })
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
-		choices, err := tx.Choices(home)
+		choices, err := tx.Choices(id)
 		assert.Empty(t, choices, "what belongs to a client goes with it")
+		return err
+	}))
+}
+
+// What the user changed of plans is kept whole, and goes with the client.
+func TestOutlinesAndOwnTargets(t *testing.T) {
+	db := opened(t)
+	id, words := addClient(t, db), 120
+	edits := outline.Edits{Order: []string{"lead", "about"}, Alone: true, Sections: map[string]outline.SectionEdit{
+		"about": {Heading: "Who we are", Words: &words}, "towns": {Dropped: true, Words: new(int)}}}
+	var own int64
+	write(t, db, func(tx *Tx) (err error) {
+		require.NoError(t, tx.SetOutline(id, "p1", edits))
+		require.NoError(t, tx.SetOutline(id, "p2", edits))
+		require.NoError(t, tx.SetOutline(id, "p2", outline.Edits{}))
+		own, err = tx.AddOwnTarget(id, target.Own{Page: "p1", Text: "Ask for a photo", Minutes: 10})
+		return err
+	})
+	write(t, db, func(tx *Tx) error {
+		outlines, err := tx.Outlines(id)
+		require.NoError(t, err)
+		assert.Equal(t, map[string]outline.Edits{"p1": edits}, outlines)
+		list, err := tx.OwnTargets(id)
+		require.NoError(t, err)
+		assert.Equal(t, []target.Own{{ID: own, Page: "p1", Text: "Ask for a photo", Minutes: 10}}, list)
+		require.ErrorIs(t, tx.DeleteOwnTarget(id+1, own), ErrNotFound)
+		require.NoError(t, tx.DeleteOwnTarget(id, own))
+		again, err := tx.AddOwnTarget(id, list[0])
+		assert.Equal(t, own, again, "undone under its id")
+		return err
+	})
+	write(t, db, func(tx *Tx) error { return tx.DeleteClient(id) })
+	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
+		outlines, err := tx.Outlines(id)
+		assert.Empty(t, outlines)
 		return err
 	}))
 }

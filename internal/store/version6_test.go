@@ -3,6 +3,7 @@ package store
 import (
 	"compress/gzip"
 	"context"
+	"fmt"
 	"io"
 	"os"
 	"path/filepath"
@@ -118,12 +119,13 @@ func TestVersion6(t *testing.T) {
 		require.NoError(t, err)
 		require.Len(t, found, 5)
 		assert.NotNil(t, found[0].Phrases[0].Volume)
-		said, err := tx.Choices(home)
+		at := fmt.Sprintf("p%d", home)
+		said, err := tx.Choices(client)
 		assert.Equal(t, map[string]target.Choice{
-			"alt: chimney sweep tarn harbor":   {State: target.Dropped, Reason: "the owner writes these"},
-			"h1: chimney sweep tarn harbor":    {State: target.Kept},
-			"title: chimney sweep tarn harbor": {State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"},
-			"words":                            {State: target.Kept}, "image_names: img_2041.jpg": {State: target.Kept},
+			target.ChoiceKey(at, "alt: chimney sweep tarn harbor"):   {State: target.Dropped, Reason: "the owner writes these"},
+			target.ChoiceKey(at, "h1: chimney sweep tarn harbor"):    {State: target.Kept},
+			target.ChoiceKey(at, "title: chimney sweep tarn harbor"): {State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"},
+			target.ChoiceKey(at, "words"):                            {State: target.Kept}, target.ChoiceKey(at, "image_names: img_2041.jpg"): {State: target.Kept},
 		}, said)
 		return err
 	}))

@@ -337,6 +337,8 @@ type FoundPhrase struct {
 // Figure is a figure of the yardstick.
 type Figure struct {
 	Key     string     `json:"key"`
+	Says    string     `json:"says" doc:"What it means"`
+	Group   string     `json:"group" doc:"The part of the yardstick that it stands in"`
 	Unit    FigureUnit `json:"unit"`
 	Rule    string     `json:"rule" doc:"The number of the rule that it is of (docs/rules.md)"`
 	Least   float64    `json:"least"`

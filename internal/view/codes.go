@@ -6,6 +6,7 @@ import (
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/lineup"
+	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/reading"
 	"inktally/core/results"
@@ -87,12 +88,18 @@ type (
 	FamilyState book.State
 	// TargetKind is what a target is about.
 	TargetKind target.Kind
+	// PartKind is what a part of a target is about.
+	PartKind target.PartKind
+	// FrontCode is what targets are told by to an owner.
+	FrontCode target.Front
+	// SectionKind is what a section of an outline is for.
+	SectionKind outline.SectionKind
 	// TargetState is where a target stands with its user.
 	TargetState target.State
 	// WordRule is what decided a word target.
 	WordRule target.WordRule
 	// BriefPart is a part of a brief.
-	BriefPart target.Part
+	BriefPart target.Where
 	// GainUnit is what gains are in: visits a month, or shares of the page's gain
 	// in percent if no searches are known.
 	GainUnit wording.Unit
@@ -126,16 +133,19 @@ func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return enum(table.Roles(
 func (FamilyState) Schema(huma.Registry) *huma.Schema {
 	return enum([]book.State{"", book.Kept, book.Aside})
 }
-func (TargetKind) Schema(huma.Registry) *huma.Schema {
-	var kinds []target.Kind
-	for _, k := range target.Kinds() {
+func (TargetKind) Schema(huma.Registry) *huma.Schema { return enum(target.Kinds()) }
+func (PartKind) Schema(huma.Registry) *huma.Schema {
+	var kinds []target.PartKind
+	for _, k := range target.PartKinds() {
 		kinds = append(kinds, k.Kind)
 	}
 	return enum(kinds)
 }
+func (FrontCode) Schema(huma.Registry) *huma.Schema   { return enum(target.Fronts()) }
+func (SectionKind) Schema(huma.Registry) *huma.Schema { return enum(outline.SectionKinds()) }
 func (TargetState) Schema(huma.Registry) *huma.Schema { return enum(target.States()) }
 func (WordRule) Schema(huma.Registry) *huma.Schema    { return enum(target.WordRules()) }
-func (BriefPart) Schema(huma.Registry) *huma.Schema   { return enum(target.Parts()) }
+func (BriefPart) Schema(huma.Registry) *huma.Schema   { return enum(target.Wheres()) }
 func (GainUnit) Schema(huma.Registry) *huma.Schema {
 	return enum([]wording.Unit{wording.Visits, wording.Share})
 }

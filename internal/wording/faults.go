@@ -118,7 +118,13 @@ var faults = map[fault.Code]string{
 	fault.NoSuchFigure:      "The yardstick has no figure “{figure}”.",
 	fault.FigureOutOfRange:  "{figure} goes from {least} to {most}.",
 	fault.GuidelineBackward: "The guideline for a {page} page must rise: low, high, ceiling.",
+	fault.TargetNeedsText:   "Write what is to be done.",
 	fault.WeightsNotHundred: "The weights add up to {sum}, not 100.",
+	fault.SharesNotHundred:  "The shares of the sections add up to {sum}, not 100.",
+	fault.FrameNeedsPhrase:  "Each sentence must have the place of its phrase once, and be short: “{line}”.",
+	fault.YardstickNotYAML:  "That is no yardstick. It must be YAML: one figure a line, each with its value.",
+	fault.YardstickTooLarge: "That file is larger than {kb} KB.",
+	fault.RatesBackward:     "The least rate of a phrase is above its most.",
 
 	fault.NotThere:       "This was removed elsewhere. Reload to see what is there.",
 	fault.GivenUp:        "The request was canceled.",

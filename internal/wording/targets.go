@@ -2,9 +2,11 @@ package wording
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
-	"inktally/core/sheet"
+	"inktally/core/outline"
+	"inktally/core/site"
 	"inktally/core/target"
 )
 
@@ -12,156 +14,309 @@ import (
 // the page, Before and After what stands around it.
 type Instruction struct{ Before, Pencil, After string }
 
-// kindWords are what is said of a kind of target.
-type kindWords struct {
-	name          string // as a label
-	before, after string
+// Teller words the targets of a client.
+type Teller struct {
+	// Display writes a phrase as it would stand in a text.
+	Display func(phrase string) string
+	// Firm is the name of the business; Page the page that a target is about, and Rivals
+	// the names of the firms whose pages stand beside it, in the order of its indices.
+	Firm   string
+	Page   PageCase
+	Rivals []string
+	// Towns are the communities that the client works in.
+	Towns []string
 }
 
-var kinds = map[target.Kind]kindWords{
-	target.NewPage:     {name: "New page"},
-	target.Title:       {"Title", "Title: start with", ""},
-	target.Description: {"Meta description", "Meta description: use", ""},
-	target.Address:     {"URL", "URL: include", ""},
-	target.H1:          {"H1", "H1: use", ""},
-	target.Words:       {name: "Words"},
-	target.Opening:     {"Opening", "Add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
-	target.Subhead:     {"Subhead", "Add", "to a subhead"},
-	target.Body:        {"Text", "Add", "to the text once, word for word"},
-	target.ImageName:   {name: "Image file name"},
-	target.Alt:         {"Alt text", "Add", "to an alt text"},
+// PageCase is the page that a target is about.
+type PageCase struct {
+	// Name is what it is called: Home, Masonry repair.
+	Name string
+	// Kind, Words and There are what it is now; HasURL tells whether it has an address.
+	Kind          site.Kind
+	Words         int
+	There, HasURL bool
+	// Have counts the rivals that have such a page, of Sites whose sites are known.
+	Have, Sites int
+	// RivalWords are the words of the rivals' pages.
+	RivalWords []int
+}
+
+var kindNames = map[target.Kind]string{
+	target.Fix: "Fix first", target.Move: "Move", target.Placing: "Phrases", target.Images: "Images", target.Slice: "Words",
+	target.NewPage: "New page", target.Split: "Split", target.Redirect: "Redirect", target.Rewrite: "Rewrite",
+	target.VagueWords: "Towns", target.CutBack: "Overuse", target.ByHand: "Added",
 }
 
 // Kind words a kind of target as a label.
-func Kind(k target.Kind) string { return kinds[k].name }
+func Kind(k target.Kind) string { return kindNames[k] }
 
-// Part words a part of a brief as a heading.
-func Part(p target.Part) string {
-	return map[target.Part]string{target.WholePage: "The page", target.Head: "Title, H1 and URL", target.Text: "The text",
-		target.Images: "The images"}[p]
+// Front words a front as a heading.
+func Front(f target.Front) string {
+	return map[target.Front]string{target.WordsFront: "Words", target.PhrasesFront: "Phrases and headings", target.ImagesFront: "Images",
+		target.PagesFront: "Pages"}[f]
 }
 
-// Instruct words what a target asks for. phrase is its phrase as it would stand
-// in a text.
-func Instruct(t target.Target, phrase string) Instruction {
-	w := kinds[t.Kind]
-	switch {
-	case t.Choice.State == target.Changed:
-		return Instruction{Before: w.name + ":", Pencil: t.Choice.Value}
-	case t.Kind == target.Words:
-		return Instruction{Before: "Write " + Count(t.Words.ToWrite, "more word", "")}
-	case t.Kind == target.NewPage && t.Words.Rule == target.NoTarget:
-		return Instruction{Before: "Create this page"}
-	case t.Kind == target.NewPage:
-		return Instruction{Before: "Create this page: " + Count(t.Words.Target, "word", "")}
-	case t.Kind == target.ImageName:
-		return Instruction{Before: "Rename " + t.Now + " to", Pencil: t.Wanted}
+// Where words a part of a brief as a heading.
+func Where(p target.Where) string {
+	return map[target.Where]string{target.WholePage: "The page", target.Head: "Title, H1 and URL", target.Text: "The text",
+		target.Pictures: "The images"}[p]
+}
+
+// Instruct words what a target asks for.
+func (w Teller) Instruct(t *target.Target) Instruction {
+	switch t.Kind {
+	case target.Fix:
+		return w.fix(t)
+	case target.Move:
+		return Instruction{Before: "Move what is said of " + t.About[0] + " to its own page"}
+	case target.Placing:
+		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(placings(t), "place", "")}
+	case target.Images:
+		return Instruction{Before: images(t)}
+	case target.Slice:
+		return Instruction{Before: "Write " + Count(words(t), "word", "") + ":", Pencil: w.Section(t.Section), After: slice(t)}
+	case target.NewPage:
+		return Instruction{Before: w.newPage(t)}
+	case target.Split:
+		return Instruction{Before: "Move each service on this page to a page of its own"}
+	case target.Redirect:
+		return Instruction{Before: "Redirect this page to " + t.About[0]}
+	case target.Rewrite:
+		return Instruction{Before: "Rewrite this page for its own town"}
+	case target.VagueWords:
+		return Instruction{Before: "Name the towns instead of " + quoted(t.About[0])}
+	case target.CutBack:
+		return Instruction{Before: "Use " + Count(len(t.Parts), "phrase", "") + " less often"}
 	}
-	return Instruction{w.before, phrase, w.after}
+	return Instruction{Before: strings.Join(t.About, " ")}
 }
 
-// WordCase is what the evidence of a word target speaks of.
-type WordCase struct {
-	// Seen are the client's words; HasPage and HasURL tell whether its page was
-	// read, and whether it has an address.
-	Seen            int
-	HasPage, HasURL bool
-	// Names and Words are those of the rivals that count, in the order of the
-	// target's indices.
-	Names []string
-	Words []int
+func (w Teller) fix(t *target.Target) Instruction {
+	switch site.FindingType(t.About[0]) {
+	case site.PlaceholderText:
+		return Instruction{Before: "Remove the placeholder text"}
+	case site.NoIndex:
+		return Instruction{Before: "Let search engines list this page: remove its noindex"}
+	case site.HTTPBesideHTTPS:
+		return Instruction{Before: "Redirect every http address to https"}
+	case site.PhoneNotLinked:
+		return Instruction{Before: "Make the phone number click to call"}
+	case site.DeadLink:
+		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
+	}
+	return Instruction{Before: "Remove the wrong town from " + Count(len(t.Parts), "place", "")}
 }
 
-// Evidence words why a target is there.
-func Evidence(t target.Target, c WordCase) string {
-	var parts []string
-	switch {
-	case t.Kind == target.Words, t.Kind == target.NewPage:
-		return WordEvidence(*t.Words, c)
-	case t.Kind == target.ImageName:
-		parts = append(parts, Verdict(t.Verdict))
-		if t.RivalsHave > 0 {
-			parts = append(parts, shareOfRivals(t)+" names with a phrase")
+// newPage words what making a page holds: its head, and its first words.
+func (w Teller) newPage(t *target.Target) string {
+	if t.Words.Rule == target.NoTarget {
+		return "Create this page"
+	}
+	head := "title, H1"
+	if w.Page.Kind != site.Home {
+		head += ", URL"
+	}
+	first := words(t)
+	if first == 0 || first >= t.Words.ToWrite {
+		return fmt.Sprintf("Create this page: %s and %s", head, Count(t.Words.ToWrite, "word", ""))
+	}
+	return fmt.Sprintf("Create this page: %s and the first %s of %s", head, Number(first), Count(t.Words.ToWrite, "word", ""))
+}
+
+// open are the parts that are not dropped.
+func open(t *target.Target, kinds ...target.PartKind) (out []target.Part) {
+	for _, p := range t.Parts {
+		if p.Choice.State != target.Dropped && (len(kinds) == 0 || slices.Contains(kinds, p.Kind)) {
+			out = append(out, p)
 		}
-		return strings.Join(parts, " · ")
-	case t.Late:
-		parts = append(parts, fmt.Sprintf("it is there, but after the first %d characters", t.Within))
-	case t.Now != "":
-		parts = append(parts, "now "+quoted(t.Now))
-	case t.Loose && t.Lead:
-		parts = append(parts, "only in another form so far")
-	case t.Loose:
-	case target.RuleOf(t.Kind).OneText:
-		parts = append(parts, "there is none now")
-	default:
-		parts = append(parts, "missing now")
 	}
-	if t.Loose && !t.Lead {
-		parts = append(parts, "the words are there, but not as one phrase")
-	}
-	if t.Rivals > 0 {
-		parts = append(parts, shareOfRivals(t)+" it")
-	}
-	return strings.Join(parts, " · ")
+	return out
 }
 
-// WordEvidence words which rule decided a word target (rule 8.4).
-func WordEvidence(w target.WordTarget, c WordCase) string {
+// placings are in how many places a phrase is to be put.
+func placings(t *target.Target) int {
+	n := 0
+	for _, p := range open(t) {
+		n += max(1, p.To)
+	}
+	return n
+}
+
+// words are those that a target brings.
+func words(t *target.Target) int {
+	n := 0
+	for _, p := range open(t, target.Words) {
+		n += p.To
+	}
+	return n
+}
+
+func images(t *target.Target) string {
+	renames, adds := 0, 0
+	for _, p := range open(t, target.ImageName) {
+		if p.Image < 0 {
+			adds++
+		} else {
+			renames++
+		}
+	}
+	alts := len(open(t, target.Alt))
 	var parts []string
-	switch {
-	case c.HasPage && w.Rule == target.NoTarget:
-		parts = append(parts, Count(c.Seen, "word", ""))
-	case c.HasPage:
-		parts = append(parts, fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target)))
-	case c.HasURL:
-		parts = append(parts, "the page at its address has not been read")
-	default:
-		parts = append(parts, "there is no page yet")
+	if renames > 0 {
+		parts = append(parts, "rename "+Count(renames, "image", ""))
 	}
-	if w.Rule == target.NoTarget {
-		return parts[0]
+	if adds > 0 {
+		parts = append(parts, "add "+Count(adds, "image", ""))
 	}
-	mark := "the mark"
-	if w.MarkOf >= 0 {
-		mark = c.Names[w.MarkOf]
+	if alts > 0 {
+		parts = append(parts, "write "+Count(alts, "alt text", ""))
 	}
-	mark = fmt.Sprintf("%s has %s", mark, Number(int(w.Mark)))
-	switch {
-	case w.Rule == target.ByRivals:
-		parts = append(parts, mark+": "+Beat(w.Figures))
-	case w.Rule == target.ByCeiling && w.BeatsMark:
-		parts = append(parts, fmt.Sprintf("%s; the ceiling is %s", mark, Number(w.Guideline.Ceiling)))
-	case w.Rule == target.ByCeiling:
-		parts = append(parts, fmt.Sprintf("%s; the ceiling of %s does not beat it", mark, Number(w.Guideline.Ceiling)))
-	case w.Mark > 0:
-		parts = append(parts, fmt.Sprintf("guideline starts at %s; %s", Number(w.Guideline.Low), mark))
-	default:
-		parts = append(parts, fmt.Sprintf("guideline starts at %s", Number(w.Guideline.Low)))
+	return capital(strings.Join(parts, ", "))
+}
+
+func slice(t *target.Target) string {
+	if t.Slices > 1 {
+		return fmt.Sprintf("(part %d of %d)", t.Slice, t.Slices)
 	}
-	for _, i := range w.SetAside {
-		parts = append(parts, fmt.Sprintf("%s with %s does not count: too far above the others", c.Names[i], Number(c.Words[i])))
+	return ""
+}
+
+func capital(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
+
+// Section words the heading of a section.
+func (w Teller) Section(s outline.Section) string {
+	if s.Heading != "" {
+		return s.Heading
+	}
+	switch s.Kind {
+	case outline.LeadSection:
+		return "the first section, under the H1"
+	case outline.ServiceText:
+		return w.Display(s.Subject)
+	case outline.Questions:
+		return "Questions people ask"
+	case outline.Towns:
+		return "Towns we serve"
+	case outline.AboutFirm:
+		return "About " + w.Firm
+	}
+	return "New section"
+}
+
+// Evidence words why a target is there, in one line.
+func (w Teller) Evidence(t *target.Target) string {
+	switch t.Kind {
+	case target.Fix:
+		return w.fixEvidence(t)
+	case target.Move:
+		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.About[0], t.About[2], t.About[1])
+	case target.Placing:
+		return w.placingEvidence(t)
+	case target.Images:
+		return w.imagesEvidence(t)
+	case target.Slice:
+		return w.sliceEvidence(t)
+	case target.NewPage:
+		return w.newPageEvidence(t)
+	case target.Split:
+		return "holds several services: " + strings.Join(t.About, ", ")
+	case target.Redirect:
+		return "the same text as " + t.About[0]
+	case target.Rewrite:
+		return "the same text as " + t.About[0] + " but for the names of places"
+	case target.VagueWords:
+		return list(w.Towns)
+	case target.CutBack:
+		p := t.Parts[0]
+		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Phrase)), Count(p.From, "time", ""), p.To)
+	}
+	return "added by hand"
+}
+
+func (w Teller) fixEvidence(t *target.Target) string {
+	if len(t.About) > 1 {
+		return Finding(site.Finding{Type: site.FindingType(t.About[0]), Words: t.About[1:]})
+	}
+	var parts []string
+	for i := range t.Parts {
+		says := w.Part(t, &t.Parts[i])
+		parts = append(parts, says.Note)
 	}
 	return strings.Join(parts, " · ")
 }
 
-// Beat words by how much the mark is to be beaten.
-func Beat(f target.WordFigures) string {
-	switch {
-	case f.BeatPercent == 0 && f.BeatWords == 0:
-		return "match it"
-	case f.BeatPercent == 0:
-		return "beat it by " + Count(int(f.BeatWords), "word", "")
-	case f.BeatWords == 0:
-		return fmt.Sprintf("beat it by %v%%", f.BeatPercent)
+// placingEvidence tells in which slots the rivals have the phrase.
+func (w Teller) placingEvidence(t *target.Target) string {
+	var have []string
+	for _, p := range open(t) {
+		if len(have) < 3 && p.Rivals > 0 && !p.Member {
+			have = append(have, fmt.Sprintf("%s %d of %d", PartName(p.Kind), p.RivalsHave, p.Rivals))
+		}
 	}
-	return fmt.Sprintf("beat it by %v%% (at least %s)", f.BeatPercent, Count(int(f.BeatWords), "word", ""))
+	if len(have) == 0 {
+		return "missing now, or there in other words"
+	}
+	return "rivals: " + strings.Join(have, ", ")
 }
 
-// shareOfRivals begins what some of the rivals have: "1 of 4 rivals has".
-func shareOfRivals(t target.Target) string {
-	have := "have"
-	if t.RivalsHave == 1 || t.Rivals == 1 {
-		have = "has"
+func (w Teller) imagesEvidence(t *target.Target) string {
+	names := open(t, target.ImageName)
+	if len(names) == 0 {
+		return w.partEvidence(&t.Parts[0])
 	}
-	return fmt.Sprintf("%d of %s %s", t.RivalsHave, Count(t.Rivals, "rival", ""), have)
+	says := names[0].Wanted
+	if names[0].Now != "" {
+		says = names[0].Now + " → " + says
+	}
+	if len(names) > 1 {
+		says += fmt.Sprintf(" and %d more", len(names)-1)
+	}
+	return says
 }
+
+func (w Teller) sliceEvidence(t *target.Target) string {
+	s := t.Section
+	says := WordEvidence(*t.Words, WordCase{Seen: w.Page.Words, HasPage: w.Page.There, HasURL: w.Page.HasURL, Names: w.Rivals, Words: w.Page.RivalWords})
+	switch {
+	case s.Kind == outline.AspectText:
+		says = fmt.Sprintf("%s a section about it · %s", shareOf(s.Have, s.Rivals), says)
+	case s.Holds > 0:
+		says = Count(s.Holds, "word", "") + " of it now · " + says
+	}
+	return says
+}
+
+func (w Teller) newPageEvidence(t *target.Target) string {
+	says := "there is no page for it yet"
+	switch {
+	case w.Page.HasURL:
+		says = "the page at its address has not been read"
+	case w.Page.Sites > 0:
+		says += " · " + shareOf(w.Page.Have, w.Page.Sites) + " one"
+	}
+	if t.Words.Rule == target.ByRivals || t.Words.Rule == target.ByCeiling {
+		mark := "the mark"
+		if m := t.Words.MarkOf; m >= 0 && m < len(w.Rivals) {
+			mark = w.Rivals[m]
+		}
+		says += fmt.Sprintf(" · %s has %s words", mark, Number(int(t.Words.Mark)))
+	}
+	return says
+}
+
+// shareOf begins what some of the rivals have: "1 of 4 rivals has".
+func shareOf(have, all int) string {
+	verb := "have"
+	if have == 1 || all == 1 {
+		verb = "has"
+	}
+	return fmt.Sprintf("%d of %s %s", have, Count(all, "rival", ""), verb)
+}
+
+// list writes names one after another.
+func list(names []string) string { return strings.Join(names, ", ") }

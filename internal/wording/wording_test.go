@@ -3,17 +3,22 @@ package wording
 import (
 	"fmt"
 	"regexp"
+	"slices"
 	"strings"
 	"testing"
 
+	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/lineup"
+	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/site"
 	"inktally/core/table"
 	"inktally/core/target"
+	"inktally/core/visits"
+	"inktally/core/yardstick"
 
 	"github.com/stretchr/testify/assert"
 )
@@ -47,7 +52,8 @@ func TestEveryFaultIsWorded(t *testing.T) {
 
 // Every code of every list has words of its own.
 func TestEveryCodeIsWorded(t *testing.T) {
-	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {}}
+	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {},
+		"partkinds": {}, "fronts": {}, "sections": {}}
 	for _, c := range intent.ReasonCodes() {
 		worded["reasons"][string(c)] = Intent(intent.Reason{Code: c, Words: []string{"ohio", string(c)}})
 	}
@@ -67,7 +73,7 @@ func TestEveryCodeIsWorded(t *testing.T) {
 		worded["verdicts"][string(c)] = Verdict(c)
 	}
 	for _, k := range target.Kinds() {
-		worded["kinds"][string(k.Kind)] = Kind(k.Kind)
+		worded["kinds"][string(k)] = Kind(k)
 	}
 	for _, f := range site.FindingTypes() {
 		worded["findings"][string(f)] = Finding(site.Finding{Type: f, Words: []string{string(f), "a label", "404"}})
@@ -81,8 +87,18 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, r := range site.KindReasons() {
 		worded["purposes"][string(r)] = Purpose(site.Purpose{Reason: r, Words: []string{"ostrey"}})
 	}
-	for _, p := range target.Parts() {
-		worded["parts"][string(p)] = Part(p)
+	for _, p := range target.Wheres() {
+		worded["parts"][string(p)] = Where(p)
+	}
+	for _, p := range target.PartKinds() {
+		worded["partkinds"][string(p.Kind)] = PartName(p.Kind)
+	}
+	for _, f := range target.Fronts() {
+		worded["fronts"][string(f)] = Front(f)
+	}
+	for _, k := range outline.SectionKinds() {
+		worded["sections"][string(k)] = Teller{Firm: "Brindle & Ash", Display: strings.ToUpper}.Section(outline.Section{Kind: k, Subject: "liners",
+			Heading: map[outline.SectionKind]string{outline.AspectText: "What it costs", outline.KeptText: "Our vans"}[k]})
 	}
 	for list, codes := range worded {
 		seen := map[string]string{}
@@ -94,20 +110,62 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	}
 }
 
-// The table of kinds is gone through: each is instructed and proved.
+// The tables of kinds are gone through: each is instructed and proved, and so is each
+// part.
 func TestEveryKindIsInstructed(t *testing.T) {
 	words := target.WordTarget{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: target.ByRivals, Guideline: target.StandardRules().Home,
 		Figures: target.StandardRules().WordFigures}
+	w := Teller{Display: capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"}, Towns: []string{"Ostrey", "Quillby"},
+		Page: PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
 	for _, k := range target.Kinds() {
-		t.Run(string(k.Kind), func(t *testing.T) {
-			x := target.Target{Kind: k.Kind, Words: &words, Now: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3}
-			says := Instruct(x, "Chimney sweep Tarn Harbor")
+		t.Run(string(k), func(t *testing.T) {
+			x := target.Target{Kind: k, Words: &words, Phrase: "chimney sweep", About: []string{"placeholder_text", "lorem ipsum", "title"},
+				Section: outline.Section{Kind: outline.AboutFirm}}
+			for _, rule := range target.PartKinds() {
+				x.Parts = append(x.Parts, target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: "chimney sweep", Now: "IMG_2041.jpg", To: 1,
+					Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3, Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5})
+			}
+			says := w.Instruct(&x)
 			assert.NotEmpty(t, says.Before)
-			assert.Equal(t, k.Places, says.Pencil == "Chimney sweep Tarn Harbor")
-			assert.NotEmpty(t, Evidence(x, WordCase{Names: []string{"Harbor Flue"}, Words: []int{1720}}))
-			x.Choice = target.Choice{State: target.Changed, Value: "something else"}
-			assert.Equal(t, Kind(k.Kind)+": something else", strings.TrimSpace(Instruct(x, "").Before+" "+Instruct(x, "").Pencil))
+			assert.NotContains(t, says.Before+says.Pencil+says.After+w.Evidence(&x), "%!")
+			assert.NotEmpty(t, w.Evidence(&x))
+			for i := range x.Parts {
+				p := &x.Parts[i]
+				part := w.Part(&x, p)
+				assert.NotEmpty(t, part.Before+part.Pencil, p.Kind)
+				sum := w.WhyPart(&x, p, yardstick.Standard())
+				assert.True(t, slices.ContainsFunc(sum, func(l WhyLine) bool { return l.Sum }))
+				for _, l := range sum {
+					assert.NotEmpty(t, l.Says)
+					assert.NotEmpty(t, l.Value)
+					assert.Regexp(t, `^\d+\.\d+$`, l.Rule)
+				}
+				p.Choice = target.Choice{State: target.Changed, Value: "something else"}
+				assert.Equal(t, Instruction{Pencil: "something else"}, w.Part(&x, p).Instruction)
+			}
 		})
+	}
+}
+
+// The figures of the yardstick that sums speak of are those that there are.
+func TestSumsSpeakOfFigures(t *testing.T) {
+	there := map[string]bool{"": true}
+	for _, f := range yardstick.Standard().Figures() {
+		there[f.Key] = true
+	}
+	words := target.WordTarget{Target: 2000}
+	for _, rule := range target.PartKinds() {
+		for _, k := range target.Kinds() {
+			for _, l := range (Teller{Display: capital}).WhyPart(&target.Target{Kind: k, Words: &words}, &target.Part{Kind: rule.Kind, Weight: rule.Weight}, yardstick.Standard()) {
+				assert.True(t, there[l.Figure], l.Figure)
+			}
+		}
+	}
+	six, volume := 6, 380
+	f := book.Family{Members: []book.Phrase{{Text: "chimney sweep tarn harbor", Volume: &volume, Difficulty: &six}}, Difficulty: &six,
+		Estimate: visits.Standard().Family([]visits.Member{{Volume: &volume, Position: 14}}, &six), RowGain: 122.74}
+	for _, l := range (Teller{Display: capital}).WhyFamily(&f, yardstick.Standard()) {
+		assert.True(t, there[l.Figure], l.Figure)
 	}
 }
 
@@ -144,12 +202,27 @@ func TestNumbers(t *testing.T) {
 	assert.Equal(t, "about 1 visit a month", Gain(Visits, 1))
 	assert.Equal(t, "15% of the gain", Gain(Share, 15))
 	for have, want := range map[int]string{0: "0 of 1 rival has", 1: "1 of 1 rival has"} {
-		assert.Contains(t, Evidence(target.Target{Kind: target.Body, Rivals: 1, RivalsHave: have}, WordCase{}), want)
+		assert.Equal(t, want, shareOf(have, 1))
 	}
 	for added, want := range map[int]string{1: "1 other rival was added.", 3: "3 other rivals were added."} {
 		t.Run(fmt.Sprint(added), func(t *testing.T) {
 			bad := fault.New(fault.SomeRivalsAdded, added).Around(fault.New(fault.ListEmpty))
 			assert.Equal(t, Fault(fault.New(fault.ListEmpty))+" "+want, Fault(bad))
 		})
+	}
+}
+
+// Every figure of the yardstick says what it means and where it stands.
+func TestEveryFigureIsWorded(t *testing.T) {
+	seen := map[string]string{}
+	for _, f := range yardstick.Standard().Figures() {
+		says := FigureGroup(f.Key) + ": " + FigureSays(f.Key)
+		assert.NotEmpty(t, FigureSays(f.Key), f.Key)
+		assert.NotEmpty(t, FigureGroup(f.Key), f.Key)
+		assert.Empty(t, seen[says], "%s reads like %s", f.Key, seen[says])
+		seen[says] = f.Key
+	}
+	for p := range yardstick.Presets() {
+		assert.NotEmpty(t, PresetSays(p))
 	}
 }

@@ -24,10 +24,19 @@ export const router = createRouter({
           name: 'sheet',
           component: () => import('./stops/sheet/SheetView.vue'),
         },
+        { path: 'targets', name: 'targets', component: () => import('./stops/targets/TargetsView.vue') },
+        {
+          path: 'yardstick',
+          name: 'yardstick',
+          component: () => import('./stops/yardstick/YardstickView.vue'),
+        },
         {
           path: 'pages/:page(\\d+)/targets',
-          name: 'targets',
-          component: () => import('./stops/targets/TargetsView.vue'),
+          redirect: (to) => ({
+            name: 'targets',
+            params: { client: to.params.client },
+            query: { page: `p${to.params.page}` },
+          }),
         },
         {
           path: 'pages/:page(\\d+)/hand-off',

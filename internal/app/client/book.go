@@ -1,6 +1,7 @@
 package client
 
 import (
+	"encoding/json"
 	"strings"
 
 	"inktally/core/book"
@@ -123,19 +124,44 @@ func (k *Known) Corrections() phrase.Corrections {
 	return c
 }
 
+// ReadWith names all that the client's phrases are read with: what is read with the same
+// words is the same.
+func (k *Known) ReadWith() string {
+	raw, err := json.Marshal([]any{k.Client.ID, k.Client.Language, k.Places, k.Corrections(), tie.Certain(k.LikelyTies())})
+	if err != nil {
+		return ""
+	}
+	return string(raw)
+}
+
 // Families are those of the client's book, with the pages that carry them. It is
 // the one source of families and their gains for book, sheet and targets
 // (rule 9.1).
 func (k *Known) Families() []book.Family {
 	in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
 		Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
-	for _, p := range k.Pages {
-		in.Pages = append(in.Pages, book.Page{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
-	}
+	in.Pages = k.bookPages()
 	return book.Families(in)
+}
+
+// AllFamilies are the families as they were when they were first asked for.
+func (k *Known) AllFamilies() []book.Family {
+	if k.families == nil {
+		k.families = k.Families()
+	}
+	return k.families
+}
+
+// bookPages are the client's pages as far as they carry families.
+func (k *Known) bookPages() []book.Page {
+	out := make([]book.Page, 0, len(k.Pages))
+	for _, p := range k.Pages {
+		out = append(out, book.Page{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
+	}
+	return out
 }
 
 // Members are the further members of a family's row (rule 9.3).
 func (k *Known) Members(f *book.Family, byKey map[string]*book.Family) []book.Member {
-	return book.MembersOf(f, byKey, k.Yardstick.Book, k.Slips())
+	return book.MembersOf(f, byKey, k.Yardstick.Book, k.Slips(), k.Yardstick.Visits.Others)
 }

@@ -63,10 +63,7 @@ func (k *Known) LineupOf(page int64) store.Lineup {
 	if page == 0 || len(k.Lineups) < 2 || !slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool { return phrase.Fold(l.Phrase) != phrase.Fold(main.Phrase) }) {
 		return main
 	}
-	if k.families == nil {
-		k.families = k.Families()
-	}
-	return k.lineupFor(k.Shown(k.families, page), main)
+	return k.lineupFor(k.Shown(k.AllFamilies(), page), main)
 }
 
 func (k *Known) lineupFor(families []book.Family, main store.Lineup) store.Lineup {

@@ -73,7 +73,7 @@ func sitePage(info view.PageInfo, p store.Page, own store.Site) view.SitePage {
 }
 
 func toMake(m client.ToMake) view.ToMake {
-	out := view.ToMake{Kind: view.PageKind(m.Page.Kind), Service: m.Page.Service, Place: m.Page.Place, Gain: m.Gain, Have: m.Have, Known: m.Known}
+	out := view.ToMake{Kind: view.PageKind(m.Kind), Service: m.Service, Place: m.Place, Gain: m.Gain, Have: m.Have, Known: m.Known}
 	if len(m.Families) > 0 {
 		out.Phrase = m.Families[0].Lead().Text
 	}

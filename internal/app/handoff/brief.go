@@ -11,36 +11,42 @@ import (
 	"inktally/core/target"
 	"inktally/internal/app/plan"
 	"inktally/internal/app/sheet"
+	"inktally/internal/store"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
 
 // Handoff makes documents.
 type Handoff struct {
-	Sheet *sheet.Sheet
-	Now   func() time.Time
+	Plan *plan.Plan
+	Now  func() time.Time
 }
 
 // Brief makes the brief of a page. Dropped targets are left out.
 func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief, error) {
-	c, err := h.Sheet.Compare(ctx, client, pageID)
+	w, err := h.Plan.Work(ctx, client)
 	if err != nil {
 		return nil, err
 	}
-	shown := plan.Of(c)
-	b := &view.Brief{Client: c.Known.Client.Name, Page: shown.Page, Date: h.Now(), Unit: shown.Unit, UnitNote: wording.UnitNote(c.Unit),
-		Sections: []view.BriefSection{}}
-	if len(c.Leads) > 0 {
-		b.Lead = c.Display(c.Leads[0].Text)
+	key := sheet.PageKey(store.Page{ID: pageID})
+	c, ok := w.Pages[key]
+	if !ok {
+		return nil, store.ErrNotFound
 	}
-	w, words := c.Words, c.WordCase()
-	b.Words = view.BriefWords{Now: words.Seen, Target: w.Target, ToWrite: w.ToWrite, Writer: w.Writer, Hold: w.Hold,
-		Evidence: wording.WordEvidence(w, words)}
-	for _, part := range target.Parts() {
-		section := view.BriefSection{Part: view.BriefPart(part), Title: wording.Part(part), Lines: []view.Target{}}
-		for i, t := range c.Targets {
-			if t.Choice.State != target.Dropped && target.RuleOf(t.Kind).Part == part {
-				section.Lines = append(section.Lines, shown.Targets[i])
+	shown := w.Show()
+	b := &view.Brief{Client: c.Known.Client.Name, Page: c.PageInfo(), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
+		Sections: []view.BriefSection{}}
+	if first, ok := c.First(); ok {
+		b.Lead = c.Display(first.Text)
+	}
+	t, words := c.Words, c.WordCase()
+	b.Words = view.BriefWords{Now: words.Seen, Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold,
+		Evidence: wording.WordEvidence(t, words)}
+	for _, where := range target.Wheres() {
+		section := view.BriefSection{Part: view.BriefPart(where), Title: wording.Where(where), Lines: []view.Part{}}
+		for _, x := range shown.Targets {
+			if x.Page == key && x.Choice.State != view.TargetState(target.Dropped) {
+				section.Lines = append(section.Lines, lines(x, where)...)
 			}
 		}
 		if len(section.Lines) > 0 {
@@ -48,6 +54,23 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 		}
 	}
 	return b, nil
+}
+
+// lines are the parts of a target that stand in a part of the brief.
+func lines(t view.Target, where target.Where) (out []view.Part) {
+	for _, p := range t.Parts {
+		if p.Choice.State == view.TargetState(target.Dropped) || target.PartRuleOf(target.PartKind(p.Kind)).Where != where {
+			continue
+		}
+		if target.PartKind(p.Kind) == target.Words && target.Kind(t.Kind) == target.Slice {
+			p.Pencil = t.Pencil
+		}
+		if target.PartKind(p.Kind) == target.Repair {
+			p.Note = t.Evidence
+		}
+		out = append(out, p)
+	}
+	return out
 }
 
 // Markdown writes a brief as Markdown.
@@ -79,18 +102,28 @@ func Markdown(b *view.Brief) string {
 	return out.String()
 }
 
-// line writes a target as an item to tick off.
-func line(out *strings.Builder, t view.Target, unit wording.Unit) {
-	says := t.Before
-	if t.Pencil != "" {
-		says += " **" + t.Pencil + "**"
+// line writes a part of a target as an item to tick off.
+func line(out *strings.Builder, p view.Part, unit wording.Unit) {
+	says := p.Name + ":"
+	for _, piece := range []string{p.Before, bold(p.Pencil), p.After} {
+		if piece != "" {
+			says += " " + piece
+		}
 	}
-	if t.After != "" {
-		says += " " + t.After
+	takes := wording.Duration(p.Minutes)
+	if p.Gain > 0 {
+		takes = wording.Gain(unit, p.Gain) + " · " + takes
 	}
-	takes := wording.Duration(t.Minutes)
-	if t.Gain > 0 {
-		takes = wording.Gain(unit, t.Gain) + " · " + takes
+	fmt.Fprintf(out, "- [ ] %s  \n", says)
+	if p.Note != "" {
+		fmt.Fprintf(out, "  %s  \n", p.Note)
 	}
-	fmt.Fprintf(out, "- [ ] %s  \n  %s  \n  %s\n", says, t.Evidence, takes)
+	fmt.Fprintf(out, "  %s\n", takes)
+}
+
+func bold(s string) string {
+	if s == "" {
+		return ""
+	}
+	return "**" + s + "**"
 }

@@ -1,16 +1,17 @@
-// Package plan is the stop at which a page's targets stand in order, with the cut
-// line, and are kept, changed or dropped.
+// Package plan is the stop at which the targets of all pages stand in the order of work,
+// with the cut line, and are kept, changed, dropped and explained.
 package plan
 
 import (
+	"cmp"
 	"context"
 
 	"inktally/core/fault"
 	"inktally/core/target"
+	"inktally/core/text"
 	"inktally/internal/app/sheet"
 	"inktally/internal/store"
 	"inktally/internal/view"
-	"inktally/internal/wording"
 )
 
 // Plan keeps what its user says of targets.
@@ -19,47 +20,68 @@ type Plan struct {
 	Sheet *sheet.Sheet
 }
 
-// Get works out the targets of a page.
-func (p *Plan) Get(ctx context.Context, client, pageID int64) (*view.Targets, error) {
-	c, err := p.Sheet.Compare(ctx, client, pageID)
+// Get works out the plan of a client.
+func (p *Plan) Get(ctx context.Context, client int64) (*view.Plan, error) {
+	w, err := p.Work(ctx, client)
 	if err != nil {
 		return nil, err
 	}
-	return Of(c), nil
+	return w.Show(), nil
 }
 
-// Of shows the targets of a comparison.
-func Of(c *sheet.Comparison) *view.Targets {
-	out := &view.Targets{Page: c.PageInfo(), Hours: c.Known.Client.Hours, Targets: []view.Target{}, Unit: view.GainUnit(c.Unit),
-		UnitNote: wording.UnitNote(c.Unit)}
-	fits := target.CutLine(c.Targets, out.Hours*60)
-	teller := view.Teller{Display: c.Display, Words: c.WordCase()}
-	for i, t := range c.Targets {
-		out.Targets = append(out.Targets, teller.Target(t, fits[i]))
-		if t.Choice.State != target.Dropped {
-			out.Minutes += t.Minutes
-		}
-		if fits[i] {
-			out.Fit++
-			out.Gain += t.Gain
-		}
-	}
-	return out
+// Said is what the user says of a target or of a part of one.
+type Said struct {
+	Page, Key string
+	target.Choice
 }
 
-// Choose keeps what the user says of a target.
-func (p *Plan) Choose(ctx context.Context, client, pageID int64, key string, c target.Choice) (*view.Targets, error) {
-	if c.State == target.Changed && c.Value == "" {
-		return nil, fault.New(fault.ChangeNeedsValue)
+// Choose keeps what the user says of targets, all of it at once.
+func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Plan, error) {
+	for _, s := range said {
+		if s.State == target.Changed && s.Value == "" {
+			return nil, fault.New(fault.ChangeNeedsValue)
+		}
 	}
 	err := p.DB.Write(ctx, func(tx *store.Tx) error {
-		if _, err := tx.Page(client, pageID); err != nil {
+		if _, err := tx.Client(client); err != nil {
 			return err
 		}
-		return tx.SetChoice(pageID, key, c)
+		for _, s := range said {
+			if err := tx.SetChoice(client, s.Page, s.Key, s.Choice); err != nil {
+				return err
+			}
+		}
+		return nil
 	})
 	if err != nil {
 		return nil, err
 	}
-	return p.Get(ctx, client, pageID)
+	return p.Get(ctx, client)
+}
+
+// Add adds a target by hand, to the home page where no page is named. It returns its id.
+func (p *Plan) Add(ctx context.Context, client int64, o target.Own) (int64, error) {
+	o.Text = text.Collapse(o.Text)
+	if o.Text == "" {
+		return 0, fault.New(fault.TargetNeedsText)
+	}
+	w, err := p.Work(ctx, client)
+	if err != nil {
+		return 0, err
+	}
+	o.Page = cmp.Or(o.Page, w.home())
+	if err := w.there(o.Page); err != nil {
+		return 0, err
+	}
+	var id int64
+	err = p.DB.Write(ctx, func(tx *store.Tx) (err error) {
+		id, err = tx.AddOwnTarget(client, o)
+		return err
+	})
+	return id, err
+}
+
+// Remove removes a target that was added by hand.
+func (p *Plan) Remove(ctx context.Context, client, id int64) error {
+	return p.DB.Write(ctx, func(tx *store.Tx) error { return tx.DeleteOwnTarget(client, id) })
 }

@@ -26,6 +26,8 @@ type Sheet struct {
 	DB       *store.DB
 	Readings *readings.Readings
 	Surveys  *surveys.Surveys
+
+	columns columns
 }
 
 // Comparison is one page of a client beside the pages of its rivals.
@@ -37,14 +39,13 @@ type Comparison struct {
 	// Members are the further members of their rows, by key.
 	Members  map[string][]book.Member
 	Criteria *sheet.Criteria
-	// Leads are the leads of the families; Unit is what their gains are in.
-	Leads  []target.Lead
-	Unit   wording.Unit
-	Client *Side
-	Rivals []*Side // in the order of the lineup, those not read too
-	Words  target.WordTarget
-	// Targets are in the order of work, with what the user said of them.
-	Targets []target.Target
+	Client   *Side
+	Rivals   []*Side // in the order of the lineup, those not read too
+	// Aim is what the page's targets are worked out from, Words its word target.
+	Aim   target.Page
+	Words target.WordTarget
+	// Have are the rivals that have a page like it, Sites those whose sites are known.
+	Have, Sites int
 
 	told []place.Place // that the page names, before one was entered
 }
@@ -71,27 +72,29 @@ type loaded struct {
 	failures map[string]*fault.Fault
 	modes    map[string]store.ReadMode
 	beside   *client.Beside
+	said     string // names all that the client's phrases are read with
+	topics   topics
 }
 
 // Compare loads and measures a page of a client and its rivals.
 func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, error) {
 	var page store.Page
-	var choices map[string]target.Choice
 	l, err := s.load(ctx, id, func(tx *store.Tx) (err error) {
-		if page, err = tx.Page(id, pageID); err != nil {
-			return err
-		}
-		choices, err = tx.Choices(pageID)
+		page, err = tx.Page(id, pageID)
 		return err
 	})
 	if err != nil {
 		return nil, err
 	}
-	return s.compare(ctx, l, page, l.known.Shown(l.families, pageID), choices)
+	return s.compare(ctx, l, page, l.known.Shown(l.families, pageID))
 }
 
+// Change changes what is known of a client before its pages are compared: to see what
+// would follow.
+type Change func(*client.Known) error
+
 // load loads what comparisons of a client need, and more in the same transaction.
-func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error) (*loaded, error) {
+func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error, as ...Change) (*loaded, error) {
 	if err := s.Surveys.Refresh(ctx, id); err != nil {
 		return nil, err
 	}
@@ -118,18 +121,25 @@ func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error) 
 	if err != nil {
 		return nil, err
 	}
-	l.families = l.known.Families()
+	for _, change := range as {
+		if err := change(l.known); err != nil {
+			return nil, err
+		}
+	}
+	l.families = l.known.AllFamilies()
 	l.byKey = book.ByKey(l.families)
+	l.said = l.known.ReadWith()
+	l.topics = topicsOf(l.known, l.families)
 	return l, nil
 }
 
 // compare measures a page with its families and its rivals.
-func (s *Sheet) compare(ctx context.Context, l *loaded, page store.Page, families []book.Family, choices map[string]target.Choice) (*Comparison, error) {
+func (s *Sheet) compare(ctx context.Context, l *loaded, page store.Page, families []book.Family) (*Comparison, error) {
 	c := &Comparison{Known: l.known, Page: page, Families: families, Members: map[string][]book.Member{}}
 	for _, f := range c.Families {
 		c.Members[f.Key] = l.known.Members(&f, l.byKey)
 	}
-	c.ask()
+	c.ask(l, &s.columns)
 	var err error
 	if c.Client, err = s.side(ctx, c, l, client.ReadingKey(page)); err != nil {
 		return nil, err
@@ -143,7 +153,8 @@ func (s *Sheet) compare(ctx context.Context, l *loaded, page store.Page, familie
 		side.Entry, side.Name, side.Beside = b.Entry, b.Entry.Name, b
 		c.Rivals = append(c.Rivals, side)
 	}
-	c.aim(choices)
+	c.Have, c.Sites = client.Have(l.beside.Of(page))
+	c.aim(l)
 	return c, nil
 }
 
@@ -158,7 +169,7 @@ func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) 
 	if err != nil {
 		return nil, err
 	}
-	side.Reading, side.Column = &r, sheet.Measure(p, c.Criteria)
+	side.Reading, side.Column = &r, s.columns.measure(r.ID, p, c.Criteria)
 	if of, surveyed := l.beside.Site(key); surveyed {
 		i := slices.IndexFunc(of.Pages, func(p store.SitePage) bool { return site.SameAddress(p.URL, key) })
 		if i >= 0 {
@@ -169,7 +180,7 @@ func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) 
 }
 
 // ask makes the criteria that the pages are measured by.
-func (c *Comparison) ask() {
+func (c *Comparison) ask(l *loaded, columns *columns) {
 	asked := sheet.Asked{Language: c.Language(), Place: c.Home(), PlacesBound: c.Page.Kind.ForOneSubject()}
 	for _, p := range c.Places {
 		if p.Name == c.Page.Place {
@@ -179,9 +190,7 @@ func (c *Comparison) ask() {
 	for _, service := range c.Services {
 		asked.Services = append(asked.Services, service.Forms()...)
 	}
-	gain := 0.0
 	for _, f := range c.Families {
-		gain += f.RowGain
 		for _, m := range f.Members {
 			asked.Phrases = append(asked.Phrases, m.Text)
 		}
@@ -193,69 +202,7 @@ func (c *Comparison) ask() {
 			}
 		}
 	}
-	c.Criteria = sheet.NewCriteria(asked)
-	// Without search volumes every family counts the same: gains are shares of
-	// the page's, in percent (rule 12.2).
-	c.Unit = wording.Visits
-	if gain == 0 {
-		c.Unit = wording.Share
-	}
-	for _, f := range c.Families {
-		if f.Near {
-			continue // nobody writes "near me" into a text (rule 3.10); they stand last
-		}
-		lead := target.Lead{Family: f.Key, Text: f.Lead().Text, Gain: f.RowGain}
-		if c.Unit == wording.Share {
-			lead.Gain = 100 / float64(len(c.Families))
-		}
-		c.Leads = append(c.Leads, lead)
-	}
-}
-
-// aim works out the targets and puts the user's choices on them.
-func (c *Comparison) aim(choices map[string]target.Choice) {
-	y := c.Yardstick.Target
-	p := target.Page{Kind: c.Page.Kind, Client: c.Client.Column, Criteria: c.Criteria, Leads: c.Leads, Wishes: c.wishes()}
-	var words []int
-	for _, r := range c.Counted() {
-		p.Rivals = append(p.Rivals, r.Column)
-		words = append(words, r.Column.Page.Words.Seen)
-	}
-	seen, frame := 0, 0
-	if own := c.Client.Column; own != nil {
-		seen, frame = own.Page.Words.Seen, own.Page.Words.Frame()
-	}
-	c.Words = y.WordTarget(p.Kind, seen, frame, words)
-	c.Targets = y.Targets(p)
-	choices = target.Adopt(choices, c.Criteria.FamilyOf)
-	for i := range c.Targets {
-		if choice, ok := choices[c.Targets[i].Key]; ok {
-			c.Targets[i].Choice = choice
-		}
-	}
-	c.Targets = target.Order(c.Targets)
-}
-
-// wishes are what image names may say beyond the families: services with the
-// home town, and on the home page the main service with each community
-// (rule 4.3).
-func (c *Comparison) wishes() []string {
-	home, ok := place.Home(c.Places)
-	if !ok {
-		return nil
-	}
-	var out []string
-	for _, service := range c.Services {
-		out = append(out, service.Name+" "+home.Name)
-	}
-	if c.Page.Kind == site.Home && len(c.Services) > 0 {
-		for _, p := range c.Places {
-			if p.Name != home.Name {
-				out = append(out, c.Services[0].Name+" "+p.Name)
-			}
-		}
-	}
-	return out
+	c.Criteria = columns.criteria(l.said, asked)
 }
 
 // Counted are the rivals whose pages count: those that were read whole and are
@@ -293,16 +240,22 @@ func (c *Comparison) named() []place.Place {
 	return c.told
 }
 
+// counted are the names of the rivals that count, with their words.
+func (c *Comparison) counted() (names []string, words []int) {
+	for _, r := range c.Counted() {
+		names = append(names, r.Name)
+		words = append(words, r.Column.Page.Words.Seen)
+	}
+	return names, words
+}
+
 // WordCase is what the evidence of the word target speaks of.
 func (c *Comparison) WordCase() wording.WordCase {
 	w := wording.WordCase{HasPage: c.Client.Column != nil, HasURL: c.Page.URL != ""}
 	if w.HasPage {
 		w.Seen = c.Client.Column.Page.Words.Seen
 	}
-	for _, r := range c.Counted() {
-		w.Names = append(w.Names, r.Name)
-		w.Words = append(w.Words, r.Column.Page.Words.Seen)
-	}
+	w.Names, w.Words = c.counted()
 	return w
 }
 

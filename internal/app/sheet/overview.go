@@ -2,10 +2,8 @@ package sheet
 
 import (
 	"context"
-	"slices"
 
 	"inktally/core/site"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -13,40 +11,21 @@ import (
 // Overview is all pages of a client at a glance: those that there are and those to make,
 // each measured by its first phrase and beside the strongest comparable page.
 func (s *Sheet) Overview(ctx context.Context, id int64) (*view.Overview, error) {
-	l, err := s.load(ctx, id, func(*store.Tx) error { return nil })
+	w, err := s.Whole(ctx, id, func(*store.Tx) error { return nil })
 	if err != nil {
 		return nil, err
 	}
-	out := &view.Overview{Rows: []view.OverviewRow{}}
-	var own store.Site
-	if home, err := client.HomePage(l.known.Pages); err == nil {
-		own, out.Surveyed = l.beside.Site(home.URL)
-	}
-	for _, p := range l.known.Pages {
-		c, err := s.compare(ctx, l, p, l.known.Shown(l.families, p.ID), nil)
-		if err != nil {
-			return nil, err
-		}
+	out := &view.Overview{Rows: []view.OverviewRow{}, Surveyed: w.Surveyed}
+	for _, c := range w.Pages {
 		row := c.row()
-		row.Findings = findingsOf(own, p.URL)
-		row.Have, row.Known = client.Have(l.beside.Of(p))
+		if c.Page.ID != 0 {
+			row.Findings = findingsOf(w.Site, c.Page.URL)
+		}
+		row.Have, row.Known = c.Have, c.Sites
 		out.Rows = append(out.Rows, row)
 	}
-	for _, m := range l.known.ToMake(l.families, l.beside) {
-		if planned(l.known.Pages, m.Page) {
-			continue
-		}
-		families := m.Families[:min(len(m.Families), l.known.Yardstick.Book.PageFamilies)]
-		c, err := s.compare(ctx, l, m.Page, families, nil)
-		if err != nil {
-			return nil, err
-		}
-		row := c.row()
-		row.Have, row.Known = m.Have, m.Known
-		out.Rows = append(out.Rows, row)
-	}
-	for _, e := range l.known.RivalEntries() {
-		if rival, ok := l.beside.Site(e.URL); ok {
+	for _, e := range w.Known.RivalEntries() {
+		if rival, ok := w.Rival(e.URL); ok {
 			size := view.SiteSize{Name: e.Name, Pages: len(rival.Pages)}
 			for _, p := range rival.Pages {
 				size.Services += count(p.Kind == site.Service)
@@ -63,10 +42,6 @@ func count(is bool) int {
 		return 1
 	}
 	return 0
-}
-
-func planned(pages []store.Page, p store.Page) bool {
-	return slices.ContainsFunc(pages, func(q store.Page) bool { return q.Kind == p.Kind && q.Service == p.Service && q.Place == p.Place })
 }
 
 func findingsOf(own store.Site, url string) []view.Finding {
@@ -91,8 +66,8 @@ func (c *Comparison) row() view.OverviewRow {
 	if own := c.Client.Column; own != nil {
 		row.Title, row.Images, row.Carrying = own.Page.Title, len(own.Page.Images), own.Carrying()
 	}
-	if len(c.Leads) > 0 {
-		row.Phrase = c.Leads[0].Text
+	if first, ok := c.First(); ok {
+		row.Phrase = first.Text
 		for _, slot := range c.Yardstick.Target.Wanted(c.Page.Kind, 0, c.Words.Target) {
 			row.Wanted = append(row.Wanted, view.SlotCode(slot.String()))
 		}

@@ -85,9 +85,11 @@ func (c *Comparison) column(side *Side) view.Column {
 
 // propose puts the proposed names of the targets on the client's images.
 func (c *Comparison) propose(images []view.Image) {
-	for _, t := range c.Targets {
-		if t.Kind == target.ImageName && t.Image >= 0 {
-			images[t.Image].Proposal = t.Wanted
+	for _, t := range c.Targets() {
+		for _, p := range t.Parts {
+			if p.Kind == target.ImageName && p.Image >= 0 {
+				images[p.Image].Proposal = p.Wanted
+			}
 		}
 	}
 }
@@ -96,16 +98,18 @@ func (c *Comparison) target() view.SheetTarget {
 	y := c.Yardstick.Target
 	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{}, Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
 		Beat: wording.Beat(c.Words.Figures)}
-	for i, lead := range c.Leads {
-		wanted := view.WantedSlots{Family: lead.Family, Slots: []view.SlotCode{}}
+	for i, f := range c.Aim.Families {
+		wanted := view.WantedSlots{Family: f.Key, Slots: []view.SlotCode{}}
 		for _, slot := range y.Wanted(c.Page.Kind, i, c.Words.Target) {
 			wanted.Slots = append(wanted.Slots, view.SlotCode(slot.String()))
 		}
 		t.Wanted = append(t.Wanted, wanted)
 	}
-	for _, x := range c.Targets {
-		if x.Kind == target.H1 {
-			t.H1 = c.Display(x.Phrase)
+	for _, x := range c.Targets() {
+		for _, p := range x.Parts {
+			if p.Kind == target.H1 {
+				t.H1 = c.Display(p.Phrase)
+			}
 		}
 	}
 	return t

@@ -6,8 +6,10 @@ import (
 	"context"
 
 	"inktally/internal/app/client"
+	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/view"
+	"inktally/internal/wording"
 )
 
 // Yardstick keeps figures.
@@ -30,7 +32,7 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 			if id != 0 {
 				f.Default = usual[i].Value
 			}
-			out = append(out, view.Figure{Key: f.Key, Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
+			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key), Group: wording.FigureGroup(f.Key), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
 				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
 		}
 		return err
@@ -56,6 +58,25 @@ func (y *Yardstick) Change(ctx context.Context, id int64, changes map[string]str
 		return nil, err
 	}
 	return y.Figures(ctx, id)
+}
+
+// Read changes figures to those of a file in YAML; figures that it does not name stay as
+// they are, and those that are as they would be anyway are no changes.
+func (y *Yardstick) Read(ctx context.Context, id int64, raw []byte) ([]view.Figure, error) {
+	values, err := export.ReadYardstick(raw)
+	if err != nil {
+		return nil, err
+	}
+	figures, err := y.Figures(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	for _, f := range figures {
+		if value, named := values[f.Key]; named && value == f.Default {
+			values[f.Key] = ""
+		}
+	}
+	return y.Change(ctx, id, values)
 }
 
 // there tells whether there is a client; the workspace always is.

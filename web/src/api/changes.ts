@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/vue-query'
-import { api, taken, type Business, type Choice, type Id, type ReadMode } from './client'
+import { api, taken, type Business, type Id, type ReadMode } from './client'
 import { keys } from './keys'
 
 /** Makes all that is shown of a client follow a change, with the lists of clients. */
@@ -45,14 +45,6 @@ export function useChanges(client: Id) {
       taken(api.POST('/api/clients/{client}/run/{run}/ignore-robots', { ...ofRun(run), body: { url } })),
     ),
     stop: change((run: number) => taken(api.POST('/api/clients/{client}/run/{run}/stop', ofRun(run)))),
-    choose: change(({ page, key, ...choice }: { page: number; key: string } & Choice) =>
-      taken(
-        api.PUT('/api/clients/{client}/pages/{page}/targets', {
-          params: { path: { client: client(), page } },
-          body: { key, ...choice },
-        }),
-      ),
-    ),
     setHours: change((hours: number) =>
       taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours } })),
     ),

@@ -23,10 +23,15 @@ export const keys = {
   /** The bookmark that hands pages over. */
   bookmark: ['bookmark'] as const,
   siteKinds: ['site kinds'] as const,
+  /** The figures of clients, 0 for the workspace. */
+  yardsticks: ['yardstick'] as const,
+  yardstick: (client: number) => ['yardstick', client] as const,
+  presets: ['presets'] as const,
   figures: (client: number) => ['client', client, 'figures'] as const,
   run: (client: number) => ['client', client, 'run'] as const,
   sheet: (client: number, page: number) => ['client', client, 'sheet', page] as const,
-  targets: (client: number, page: number) => ['client', client, 'targets', page] as const,
+  plan: (client: number) => ['client', client, 'plan'] as const,
+  why: (client: number, target: string, part: string) => ['client', client, 'why', target, part] as const,
   brief: (client: number, page: number) => ['client', client, 'brief', page] as const,
   evidence: (client: number, page: number, entry: number, phrase: string) =>
     ['client', client, 'evidence', page, entry, phrase] as const,

@@ -77,13 +77,6 @@ export function useSheet(client: Id, page: Id) {
   })
 }
 
-export function useTargets(client: Id, page: Id) {
-  return useQuery({
-    queryKey: computed(() => keys.targets(client(), page())),
-    queryFn: () => taken(api.GET('/api/clients/{client}/pages/{page}/targets', ofPage(client, page))),
-  })
-}
-
 export function useBrief(client: Id, page: Id) {
   return useQuery({
     queryKey: computed(() => keys.brief(client(), page())),

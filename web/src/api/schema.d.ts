@@ -777,17 +777,84 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client}/pages/{page}/targets": {
+    "/api/clients/{client}/plan": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What the page must have, in order */
-        get: operations["targets"];
-        /** Keep, change or drop a target */
+        /** What all pages must have, in the order of work */
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep, change or drop targets or parts of them */
         put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a target by hand */
+        post: operations["addTarget"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/own/{own}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Remove a target that was added by hand */
+        delete: operations["removeTarget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sums that made the figures of a target */
+        get: operations["why"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1035,6 +1102,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/yardstick/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What changes of figures would change in the plan */
+        post: operations["previewYardstick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/names": {
         parameters: {
             query?: never;
@@ -1121,6 +1205,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/yardstick.yaml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The figures as YAML */
+        get: operations["yardstickFile"];
+        /** Change figures to those of a file in YAML, all of them or none */
+        put: operations["readYardstick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/yardstick/presets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sets of changes for other habits */
+        get: operations["presets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1138,6 +1257,10 @@ export interface components {
             /** Format: int64 */
             loose: number;
             name: string;
+        };
+        Added: {
+            /** Format: int64 */
+            id: number;
         };
         AreaInputBody: {
             /** @enum {string} */
@@ -1406,7 +1529,7 @@ export interface components {
             words: components["schemas"]["BriefWords"];
         };
         BriefSection: {
-            lines: components["schemas"]["Target"][];
+            lines: components["schemas"]["Part"][];
             /** @enum {string} */
             part: "page" | "head" | "text" | "images";
             title: string;
@@ -1480,16 +1603,11 @@ export interface components {
             reason?: string;
             /** @enum {string} */
             state: "open" | "kept" | "changed" | "dropped";
-            /** @description What a changed target says instead */
+            /** @description What a changed part says instead */
             value?: string;
         };
         ChooseInputBody: {
-            key: string;
-            reason?: string;
-            /** @enum {string} */
-            state: "open" | "kept" | "changed" | "dropped";
-            /** @description What a changed target says instead */
-            value?: string;
+            said: components["schemas"]["SaidBody"][];
         };
         ClientName: {
             /** Format: int64 */
@@ -1736,7 +1854,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -1799,6 +1917,8 @@ export interface components {
             choices: string[];
             /** @description What an empty change brings back: of a client the workspace's */
             default: string;
+            /** @description The part of the yardstick that it stands in */
+            group: string;
             key: string;
             /** Format: double */
             least: number;
@@ -1806,8 +1926,10 @@ export interface components {
             most: number;
             /** @description The number of the rule that it is of (docs/rules.md) */
             rule: string;
+            /** @description What it means */
+            says: string;
             /** @enum {string} */
-            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "choice" | "kilometers";
+            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "per_thousand" | "choice" | "lines" | "kilometers";
             value: string;
         };
         FigureDraft: {
@@ -1833,6 +1955,9 @@ export interface components {
             changes: {
                 [key: string]: string;
             };
+        };
+        FiguresFileBody: {
+            yaml: string;
         };
         FiguresPasted: {
             /**
@@ -2337,6 +2462,24 @@ export interface components {
              */
             words: number | null;
         };
+        OwnInputBody: {
+            /**
+             * Format: double
+             * @description Visits a month, as you estimate them
+             */
+            gain?: number;
+            /**
+             * Format: int64
+             * @description Of one that was removed and comes back
+             */
+            id?: number;
+            /** Format: double */
+            minutes: number;
+            /** @description The key of its page; empty is the home page */
+            page?: string;
+            /** @description What is to be done */
+            text: string;
+        };
         PageDraft: {
             /**
              * @description Empty if the address is to tell it, with the service and place
@@ -2377,6 +2520,30 @@ export interface components {
              * @description Words seen of its last reading, null if it was not read
              */
             words: number | null;
+        };
+        Part: {
+            /** @description The rest of the instruction */
+            after: string;
+            /** @description The instruction, up to what is to be written */
+            before: string;
+            choice: components["schemas"]["Choice"];
+            /**
+             * Format: double
+             * @description In the unit; an estimate
+             */
+            gain: number;
+            /** @description Names it on its page; the same when the page is measured again */
+            key: string;
+            /** @enum {string} */
+            kind: "title" | "description" | "address" | "h1" | "opening" | "words" | "subheads" | "body" | "image_names" | "alt" | "menu_entry" | "home_link" | "repair" | "wrong_place" | "dead_link";
+            /** Format: double */
+            minutes: number;
+            /** @description The kind in words */
+            name: string;
+            /** @description What there is now */
+            note: string;
+            /** @description What is to be written on the page */
+            pencil: string;
         };
         Passages: {
             /** @description The first of them, cut short */
@@ -2427,6 +2594,96 @@ export interface components {
             in_copy: number;
             loose: components["schemas"]["Slots"];
         };
+        Plan: {
+            /**
+             * Format: double
+             * @description Of all open targets, in the unit; an estimate
+             */
+            all: number;
+            /**
+             * Format: int64
+             * @description Targets above the cut line
+             */
+            fit: number;
+            /**
+             * Format: double
+             * @description Above the cut line, in the unit; an estimate
+             */
+            gain: number;
+            /**
+             * Format: double
+             * @description To spend on this client's targets
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Minutes that are left of the hours
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description Of all open targets
+             */
+            minutes: number;
+            /** @description What money is written with */
+            money: string;
+            /**
+             * Format: double
+             * @description Where nothing fits: the minutes of the first target with what it depends on
+             */
+            needs: number;
+            /**
+             * Format: int64
+             * @description Targets that are not dropped
+             */
+            open: number;
+            /** @description Those that there are, then those to make */
+            pages: components["schemas"]["PlanPage"][];
+            targets: components["schemas"]["Target"][];
+            /** @description The ids of the open targets in the order of telling */
+            telling: string[];
+            /** @enum {string} */
+            unit: "visits" | "share";
+            /** @description What gains are, in a sentence */
+            unit_note: string;
+            /**
+             * Format: double
+             * @description Of the gain above the cut line in money a month, 0 if it is not known
+             */
+            worth: number;
+        };
+        PlanChange: {
+            /**
+             * Format: int64
+             * @description How many more targets would fit
+             */
+            fit: number;
+            /**
+             * Format: double
+             * @description Above the cut line: by how much it would change
+             */
+            gain: number;
+            /**
+             * Format: double
+             * @description Of all open targets: by how much they would change
+             */
+            minutes: number;
+            /** @description Those that would change, most gain first */
+            targets: components["schemas"]["TargetChange"][];
+            /** @enum {string} */
+            unit: "visits" | "share";
+        };
+        PlanPage: {
+            /** @description Names it in the plan; stays the same */
+            key: string;
+            page: components["schemas"]["PageInfo"];
+        };
+        Preset: {
+            changes: {
+                [key: string]: string;
+            };
+            says: string;
+        };
         Preview: {
             layout: components["schemas"]["Layout"];
             /** @description The first rows */
@@ -2441,12 +2698,20 @@ export interface components {
              */
             total: number;
         };
+        PreviewInputBody: {
+            /** @description Values by the keys of figures; an empty one brings the other back */
+            changes: {
+                [key: string]: string;
+            };
+            /** @description They are figures of the workspace */
+            workspace?: boolean;
+        };
         Problem: {
             /**
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -2683,6 +2948,17 @@ export interface components {
              * @description Pages of a site that were read
              */
             visited: number;
+        };
+        SaidBody: {
+            /** @description That of the target, or of its part */
+            key: string;
+            /** @description The key of its page */
+            page: string;
+            reason?: string;
+            /** @enum {string} */
+            state: "open" | "kept" | "changed" | "dropped";
+            /** @description What a changed part says instead */
+            value?: string;
         };
         SearchInputBody: {
             phrase: string;
@@ -2988,68 +3264,70 @@ export interface components {
             evidence: string;
             /** @description The key of the family that is placed, empty for none */
             family: string;
-            /** @description It must be fixed before all others */
+            /** @description It must be put right before all others */
             first: boolean;
             /** @description Above the cut line */
             fits: boolean;
+            /** @enum {string} */
+            front: "words" | "phrases" | "images" | "pages";
             /**
              * Format: double
              * @description In the unit, 0 if no rule gives one; an estimate
              */
             gain: number;
-            /** @description The same when the page is measured again */
+            /** @description Names it among all of the client's */
+            id: string;
+            /** @description Names it on its page; the same when the page is measured again */
             key: string;
             /** @enum {string} */
-            kind: "new_page" | "title" | "description" | "address" | "h1" | "words" | "opening" | "subheads" | "body" | "image_names" | "alt";
+            kind: "fix" | "move" | "new_page" | "placing" | "slice" | "images" | "vague_words" | "cut_back" | "split" | "redirect" | "rewrite" | "by_hand";
             /** Format: double */
             minutes: number;
             /** @description The kind in words */
             name: string;
-            /** @description What stands inside the target of a new page */
-            parts: components["schemas"]["Target"][];
+            /** @description The ids of targets that it depends on */
+            needs: string[];
+            /**
+             * Format: int64
+             * @description Of one that was added by hand, else 0
+             */
+            own_id: number;
+            /** @description The key of its page */
+            page: string;
+            parts: components["schemas"]["Part"][];
             /** @description What is to be written on the page */
             pencil: string;
-            /** @description The lead of that family, as it would stand in a text */
-            phrase: string;
-            /** Format: int64 */
-            rivals: number;
+            /** @description Where phrases are to be placed */
+            slots: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
             /**
              * Format: int64
-             * @description Of rivals
+             * @description To write, 0 for none
              */
-            rivals_have: number;
-            /** @description A proposed file name, empty for none */
-            wanted: string;
-            /** @description Null for targets that are not about words */
-            words: components["schemas"]["WordTarget"];
+            words: number;
         };
-        Targets: {
-            /**
-             * Format: int64
-             * @description Targets above the cut line
-             */
-            fit: number;
+        TargetChange: {
+            /** @description It would stand above the cut line */
+            fits: boolean;
+            /** @description It stands above the cut line */
+            fitted: boolean;
             /**
              * Format: double
-             * @description Above the cut line, in the unit; an estimate
+             * @description By how much it would change
              */
             gain: number;
+            gone: boolean;
+            id: string;
             /**
              * Format: double
-             * @description To spend on this client's targets
-             */
-            hours: number;
-            /**
-             * Format: double
-             * @description Of all open targets
+             * @description By how much they would change
              */
             minutes: number;
-            page: components["schemas"]["PageInfo"];
-            targets: components["schemas"]["Target"][];
-            /** @enum {string} */
-            unit: "visits" | "share";
-            /** @description What gains are, in a sentence */
-            unit_note: string;
+            new: boolean;
+            page: string;
+            /** @description What it would ask for, empty if it would be gone */
+            says: string;
+            /** @description What it asks for, empty if it would be new */
+            was: string;
         };
         Tie: {
             /** @enum {string} */
@@ -3125,6 +3403,21 @@ export interface components {
             /** @enum {string} */
             code: "drawn_by_script" | "no_text" | "too_deep" | "not_html" | "sheet_missing";
             says: string;
+        };
+        Why: {
+            lines: components["schemas"]["WhyLine"][];
+            /** @description What is explained */
+            title: string;
+        };
+        WhyLine: {
+            /** @description The key of the figure of the yardstick, empty for none */
+            figure: string;
+            /** @description The number of the rule, empty for none */
+            rule: string;
+            says: string;
+            /** @description It is the result of the lines before it */
+            sum: boolean;
+            value: string;
         };
         WordCount: {
             /**
@@ -5074,13 +5367,12 @@ export interface operations {
             };
         };
     };
-    targets: {
+    plan: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 client: number;
-                page: number;
             };
             cookie?: never;
         };
@@ -5092,7 +5384,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Targets"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
             /** @description Error */
@@ -5112,7 +5404,6 @@ export interface operations {
             header?: never;
             path: {
                 client: number;
-                page: number;
             };
             cookie?: never;
         };
@@ -5128,7 +5419,108 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Targets"];
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addTarget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeTarget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                own: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    why: {
+        parameters: {
+            query: {
+                /** @description The id of a target */
+                target: string;
+                /** @description The key of one of its parts; empty is all of it */
+                part?: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"][];
                 };
             };
             /** @description Error */
@@ -5672,6 +6064,41 @@ export interface operations {
             };
         };
     };
+    previewYardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanChange"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     names: {
         parameters: {
             query?: never;
@@ -5845,6 +6272,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    yardstickFile: {
+        parameters: {
+            query?: {
+                /** @description 0 for the workspace */
+                client?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Security-Policy"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readYardstick: {
+        parameters: {
+            query?: {
+                /** @description 0 for the workspace */
+                client?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FiguresFileBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Figure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    presets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preset"][];
                 };
             };
             /** @description Error */

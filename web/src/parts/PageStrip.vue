@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import { RouterLink } from 'vue-router'
-import type { PageInfo } from '@/api/client'
+import { RouterLink, type RouteLocationRaw } from 'vue-router'
+import type { PlanPage } from '@/api/client'
 import { useChanges } from '@/api/changes'
 import { useFiles } from '@/api/files'
 import { dropped, type DroppedFile } from './dropped'
 import { useFileDrop } from './fileDrop'
 import { plural } from './format'
 import { pageName } from './pages'
-import type { StopName } from './stops'
+import { pageLocation, type StopName } from './stops'
 import TallyStrokes from './TallyStrokes.vue'
 import { useUndo } from './undo'
 
@@ -18,10 +18,19 @@ import { useUndo } from './undo'
  */
 const props = defineProps<{
   client: number
-  pages: PageInfo[]
-  page: number /* 0 for all */
+  pages: PlanPage[]
+  page: string /* the key of the one at hand, empty for all */
   stop: StopName
+  /** What is said of all pages together. */
+  all?: string
 }>()
+const first = computed(() => props.pages[0]!.page.id)
+const at = computed(() => props.pages.find((p) => p.key === props.page)?.page.id || first.value)
+const everything = computed<RouteLocationRaw>(() =>
+  props.stop === 'targets'
+    ? pageLocation('targets', props.client, '')
+    : { name: 'overview', params: { client: props.client } },
+)
 const added = useFiles(() => props.client)
 const { removeReadings } = useChanges(() => props.client)
 const undo = useUndo()
@@ -35,13 +44,13 @@ const show = () =>
 watch(() => props.page, show, { flush: 'post' })
 onMounted(show)
 
-const labelOf = (id: number) => pageName(props.pages.find((p) => p.id === id) ?? props.pages[0]!)
+const labelOf = (id: number) => pageName((props.pages.find((p) => p.page.id === id) ?? props.pages[0]!).page)
 
 async function pick() {
   const files = [...(picker.value?.files ?? [])]
   if (picker.value) picker.value.value = '' // so that the same file can be chosen again
   await take(
-    props.page || props.pages[0]!.id,
+    at.value,
     files.map((file) => ({ file, path: file.webkitRelativePath || file.name })),
   )
 }
@@ -68,25 +77,25 @@ const told = computed(() => {
 </script>
 
 <template>
-  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(page || pages[0]!.id)">
+  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(at)">
     <div ref="tabs" class="tabs">
       <RouterLink
-        v-if="stop === 'sheet'"
-        :to="{ name: 'overview', params: { client } }"
+        v-if="stop !== 'hand-off'"
+        :to="everything"
         :class="{ here: !page }"
         :aria-current="page ? undefined : 'page'"
-        >All pages</RouterLink
+        >All pages<template v-if="all"> · {{ all }}</template></RouterLink
       >
       <RouterLink
         v-for="p in pages"
-        :key="p.id"
-        :to="{ name: stop, params: { client, page: p.id } }"
-        :class="{ here: p.id === page, new: p.words === null, over: over === p.id }"
-        :aria-current="p.id === page ? 'page' : undefined"
-        v-on="within(p.id)"
+        :key="p.key"
+        :to="pageLocation(stop, client, p.key)"
+        :class="{ here: p.key === page, new: p.page.words === null, over: over === p.page.id && p.page.id }"
+        :aria-current="p.key === page ? 'page' : undefined"
+        v-on="within(p.page.id || first)"
       >
-        <span class="name" :title="pageName(p)">{{ pageName(p) }}</span>
-        <TallyStrokes :words="p.words ?? 0" :write="p.to_write ?? 0" :height="11" :most="5" />
+        <span class="name" :title="pageName(p.page)">{{ pageName(p.page) }}</span>
+        <TallyStrokes :words="p.page.words ?? 0" :write="p.page.to_write ?? 0" :height="11" :most="5" />
       </RouterLink>
     </div>
     <span v-if="over" class="hint pencil">Drop to add it as the reading of {{ labelOf(over) }}</span>

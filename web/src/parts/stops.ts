@@ -11,8 +11,17 @@ export const stops: { name: StopName; label: string }[] = [
   { name: 'hand-off', label: 'Hand-off' },
 ]
 
-/** Where a stop of a client is; the last three are about one of its pages. */
+/** Where a stop of a client is; sheet and hand-off are about one of its pages. */
 export function stopLocation(name: StopName, client: number, page: number): RouteLocationRaw {
-  const params = name === 'ground' || name === 'lineup' ? { client } : { client, page }
+  const params = name === 'sheet' || name === 'hand-off' ? { client, page } : { client }
   return { name, params }
 }
+
+/** Where a stop shows one page, by its key; without one the targets of all pages. */
+export function pageLocation(name: StopName, client: number, key: string): RouteLocationRaw {
+  if (name === 'targets') return { name, params: { client }, query: key ? { page: key } : {} }
+  return { name, params: { client, page: Number(key.slice(1)) } }
+}
+
+/** The key of a page that has an id. */
+export const pageKey = (id: number) => `p${id}`

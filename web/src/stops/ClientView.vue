@@ -7,7 +7,8 @@ import { useGround, useLineup } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
 import { useShortcuts } from '@/parts/keys'
 import PageStrip from '@/parts/PageStrip.vue'
-import { stopLocation, stops, type StopName } from '@/parts/stops'
+import { pageKey, stopLocation, stops, type StopName } from '@/parts/stops'
+import { usePlan } from '@/api/plan'
 
 defineEmits<{ help: []; find: [] }>()
 
@@ -26,9 +27,22 @@ const leafOf: Record<string, StopName> = {
   book: 'ground',
   found: 'ground',
   overview: 'sheet',
+  yardstick: 'targets',
 }
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
-const paged = computed(() => ['sheet', 'targets', 'hand-off'].includes(stop.value))
+/* The targets are about the pages to make too, which have no id. */
+const { data: plan } = usePlan(client, () => stop.value === 'targets')
+const tabs = computed(() => {
+  const own = (ground.value?.pages ?? []).map((p) => ({ key: pageKey(p.id), page: p }))
+  return stop.value === 'targets' ? (plan.value?.pages ?? own) : own
+})
+const tab = computed(() => {
+  if (stop.value === 'targets') return String(route.query.page ?? '')
+  return route.name === 'overview' ? '' : pageKey(page.value)
+})
+const paged = computed(
+  () => route.name !== 'yardstick' && ['sheet', 'targets', 'hand-off'].includes(stop.value),
+)
 
 const inked = computed<Record<StopName, boolean>>(() => {
   const phrases = (ground.value?.phrases.length ?? 0) > 0
@@ -62,9 +76,10 @@ useShortcuts({
   <PageStrip
     v-if="paged && ground"
     :client="client()"
-    :pages="ground.pages"
-    :page="route.name === 'overview' ? 0 : page"
+    :pages="tabs"
+    :page="tab"
     :stop="stop"
+    :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
   <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
   <main v-if="error" class="missing">

@@ -41,18 +41,13 @@ defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
           <span class="box" aria-hidden="true"></span>
           <div>
             <div class="says">
-              {{ t.before }}
+              <b>{{ t.name }}:</b> {{ t.before }}
               <span v-if="t.pencil" class="penciled" :class="{ mono: t.kind === 'image_names' }">{{
                 t.pencil
               }}</span>
               {{ t.after }}
             </div>
-            <div v-if="reasons" class="soft">{{ t.evidence }}</div>
-            <ul v-if="t.parts?.length" class="parts">
-              <li v-for="p in t.parts" :key="p.key">
-                {{ p.name }}: <span class="penciled">{{ p.phrase }}</span>
-              </li>
-            </ul>
+            <div v-if="reasons && t.note" class="soft">{{ t.note }}</div>
           </div>
           <span v-if="efforts" class="num soft">
             <template v-if="t.gain > 0"

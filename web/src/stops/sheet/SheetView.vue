@@ -7,6 +7,7 @@ import { plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
 import ProposalLine from '../ground/ProposalLine.vue'
 import EvidenceMargin from './EvidenceMargin.vue'
+import { pageKey, pageLocation } from '@/parts/stops'
 import { useMargin } from './margin'
 import SheetTable from './SheetTable.vue'
 
@@ -45,7 +46,7 @@ useShortcuts({ Escape: () => margin.what.value && margin.close() })
             <router-link class="press main" :to="{ name: 'lineup', params: { client } }"
               >Find rivals</router-link
             >
-            <router-link class="more" :to="{ name: 'targets', params: { client, page } }"
+            <router-link class="more" :to="pageLocation('targets', client, pageKey(page))"
               >See what the new page needs</router-link
             >
           </p>

@@ -1,169 +1,128 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
-import type { Choice, GainUnit, Target } from '@/api/client'
-import { duration, gain, plural } from '@/parts/format'
+import type { GainUnit, Target } from '@/api/client'
+import { duration, gain } from '@/parts/format'
+import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
+import ChoiceMarks from './ChoiceMarks.vue'
 
-/** One target as a plain instruction, with its evidence, gain and effort. */
+/** One target as a plain instruction: what, why, its strip or its strokes, what it brings and takes. */
 const props = defineProps<{
   target: Target
+  pageName: string
   unit: GainUnit
   unitNote: string
-  number: number
+  number: string
   at: boolean
-  editing: boolean
+  open: boolean
+  /** Whether its page is said: on the list of one page it is not. */
+  paged: boolean
+  /** Whether the margin beside it leaves little room. */
+  narrow: boolean
+  /** Whether its gain is explained beside it. */
+  asked: boolean
 }>()
-const emit = defineEmits<{ keep: []; drop: []; edit: []; say: [choice: Choice] }>()
+defineEmits<{ keep: []; drop: []; remove: []; toggle: []; why: [] }>()
 
 const row = ref<HTMLElement>()
-const field = ref<HTMLInputElement>()
-const value = ref('')
-const inside = ref(false)
-
 watch(
   () => props.at,
-  (at) => at && row.value?.scrollIntoView({ block: 'nearest' }),
-)
-watch(
-  () => props.editing,
-  async (editing) => {
-    if (!editing) return
-    value.value = props.target.choice.value || props.target.pencil
+  async (at) => {
     await nextTick()
-    field.value?.focus()
+    if (at) row.value?.scrollIntoView({ block: 'nearest' })
   },
 )
-
-function save() {
-  const said = value.value.trim()
-  emit('say', said && said !== props.target.wanted ? { state: 'changed', value: said } : { state: 'open' })
-}
 </script>
 
 <template>
-  <li
+  <div
     ref="row"
     class="row"
-    :class="{ below: !target.fits, dropped: target.choice.state === 'dropped', at }"
-    :data-target="target.key"
+    :class="{ below: !target.fits, dropped: target.choice.state === 'dropped', at, paged, narrow }"
+    :data-target="target.id"
+    :data-kind="target.kind"
     :data-fits="target.fits"
+    @click="$emit('toggle')"
   >
     <span class="num soft">{{ number }}</span>
+    <span v-if="paged" class="page soft" :title="pageName">{{ pageName }}</span>
     <div class="what">
-      <div class="says">
+      <button class="says quiet" type="button" :aria-expanded="open" @click.stop="$emit('toggle')">
         <span v-if="target.first" class="stamp">fix first</span>
         <span class="before">{{ target.before }}</span>
-        <form v-if="editing" @submit.prevent="save">
-          <input
-            ref="field"
-            v-model="value"
-            class="field"
-            name="value"
-            aria-label="New text"
-            @keydown.esc.stop="$emit('edit')"
-          />
-          <button class="link" type="submit">Change</button>
-        </form>
-        <span v-else-if="target.pencil" class="penciled" :class="{ mono: target.kind === 'image_names' }">{{
-          target.pencil
-        }}</span>
-        <span v-if="!editing && target.after">{{ target.after }}</span>
-        <TallyStrokes
-          v-if="target.words"
-          class="strokes"
-          :words="0"
-          :write="target.words.to_write"
-          :height="15"
-        />
-      </div>
+        <span v-if="target.pencil" class="penciled">{{ target.pencil }}</span>
+        <span v-if="target.after" class="before">{{ target.after }}</span>
+      </button>
       <div class="soft evidence" :title="target.evidence">
         <template v-if="target.choice.state === 'dropped'"
           >dropped<template v-if="target.choice.reason">: {{ target.choice.reason }}</template> ·
         </template>
-        <template v-if="target.choice.state === 'changed'">changed by hand · </template>
         {{ target.evidence }}
-        <button v-if="target.parts?.length" class="link" type="button" @click="inside = !inside">
-          {{ inside ? 'Hide parts' : plural(target.parts.length, 'part') }}
-        </button>
       </div>
-      <ul v-if="inside" class="parts">
-        <li v-for="p in target.parts" :key="p.key">
-          {{ p.name }}: <span class="penciled">{{ p.phrase }}</span>
-        </li>
-      </ul>
     </div>
-    <span class="num gain" :title="unitNote">
+    <span class="mark">
+      <TallyStrokes v-if="target.kind === 'slice'" :words="0" :write="target.words" :height="18" :most="3" />
+      <PlacementMark v-else-if="target.slots.length && !target.first" target :wanted="target.slots" />
+    </span>
+    <button
+      class="num gain quiet"
+      type="button"
+      :title="unitNote + ' Open the sum.'"
+      :aria-pressed="asked"
+      @click.stop="$emit('why')"
+    >
       <template v-if="target.gain > 0"
-        ><span class="figure">{{ gain(target.gain) }}</span
+        ><span class="figure">+{{ gain(target.gain) }}</span
         ><template v-if="unit === 'share'">%</template></template
       >
       <template v-else>—</template>
-    </span>
+    </button>
     <span class="num time">{{ duration(target.minutes) }}</span>
-    <span class="marks">
-      <button
-        type="button"
-        :aria-pressed="target.choice.state === 'kept'"
-        title="Keep (y)"
-        @click="$emit('keep')"
-      >
-        <span class="unseen">Keep</span>✓
-      </button>
-      <button
-        type="button"
-        :aria-pressed="target.choice.state === 'changed'"
-        :disabled="!!target.words"
-        title="Change (e)"
-        @click="$emit('edit')"
-      >
-        <span class="unseen">Change</span>±
-      </button>
-      <button
-        type="button"
-        :aria-pressed="target.choice.state === 'dropped'"
-        title="Drop (x)"
-        @click="$emit('drop')"
-      >
-        <span class="unseen">Drop</span>×
-      </button>
-    </span>
-  </li>
+    <span v-if="target.own_id" class="own"
+      ><button class="link" type="button" @click.stop="$emit('remove')">Remove</button></span
+    >
+    <ChoiceMarks v-else :choice="target.choice" fixed @keep="$emit('keep')" @drop="$emit('drop')" />
+  </div>
 </template>
 
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 28px minmax(0, 1fr) 80px 84px 122px;
-  gap: 14px;
+  grid-template-columns: 30px minmax(0, 1fr) 148px 72px 84px 98px;
+  gap: 12px;
   align-items: center;
-  min-height: 49px;
-  padding: 4px var(--edge);
+  min-height: 48px;
+  padding: 3px var(--edge);
   border-bottom: 1px solid var(--rule);
+  cursor: pointer;
 }
-.row:nth-of-type(even) {
-  background: var(--band);
+.row.paged {
+  grid-template-columns: 30px 124px minmax(0, 1fr) 148px 72px 84px 98px;
+}
+.page {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
+  line-height: 1.25;
 }
 .says {
-  display: flex;
-  align-items: center;
-  gap: 7px;
+  display: block;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  text-align: left;
   font-size: 14.5px;
-  min-width: 0;
+  line-height: 1.45;
+  padding: 0;
+}
+.says > * {
+  margin-right: 5px;
 }
 .before {
   font-weight: 600;
-  white-space: nowrap;
-}
-.says .mono {
-  font-size: 13px;
-}
-.says form {
-  display: flex;
-  gap: 12px;
-  flex: 1;
-}
-.strokes {
-  margin-left: 8px;
 }
 .evidence {
   overflow: hidden;
@@ -171,42 +130,20 @@ function save() {
   white-space: nowrap;
   font-size: 12.5px;
 }
-.evidence .link {
-  margin-left: 8px;
-}
-.parts {
-  margin: 6px 0 4px;
-  padding-left: 18px;
+.gain {
+  text-align: right;
+  padding: 2px 0;
+  border-bottom: 1px dotted transparent;
 }
 .gain .figure {
   font-size: 17px;
 }
-.marks {
-  display: flex;
-  gap: 6px;
-  justify-content: flex-end;
+.gain:hover,
+.gain[aria-pressed='true'] {
+  border-bottom-color: var(--ink);
 }
-.marks button {
-  width: 28px;
-  height: 26px;
-  background: none;
-  border: 1px solid var(--rule);
-  border-radius: 2px;
-  cursor: pointer;
-  color: var(--ink-soft);
-}
-.marks button:hover:not(:disabled) {
-  border-color: var(--ink);
-  color: var(--ink);
-}
-.marks button:disabled {
-  cursor: default;
-  opacity: 0.35;
-}
-.marks [aria-pressed='true'] {
-  border: 2px solid var(--ink);
-  color: var(--ink);
-  font-weight: 600;
+.own {
+  text-align: right;
 }
 .below .before,
 .below .figure,
@@ -215,30 +152,46 @@ function save() {
   color: var(--ink-soft);
   font-weight: 400;
 }
+.below .mark {
+  opacity: 0.55;
+}
 .dropped .says {
   text-decoration: line-through;
 }
+.at {
+  box-shadow: inset 4px 0 0 var(--pencil);
+}
+.narrow .mark,
+.narrow .own,
+.narrow :deep(.marks) {
+  display: none;
+}
+.row.narrow {
+  grid-template-columns: 30px minmax(0, 1fr) 62px 84px;
+}
+.row.narrow.paged {
+  grid-template-columns: 30px 92px minmax(0, 1fr) 62px 84px;
+}
 @media (max-width: 760px) {
-  .row {
+  .row,
+  .row.paged {
     grid-template-columns: 20px auto auto 1fr;
     padding: 8px 12px;
-    gap: 6px 12px;
+    gap: 4px 12px;
   }
-  .what {
+  .what,
+  .page {
     grid-column: 2 / -1;
   }
-  .says {
-    flex-wrap: wrap;
-  }
-  .before,
+  .says,
   .evidence {
     white-space: normal;
+  }
+  .mark {
+    display: none;
   }
   .gain {
     grid-column: 2;
   }
-}
-.at {
-  box-shadow: inset 4px 0 0 var(--pencil);
 }
 </style>

@@ -1,51 +1,81 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import type { Choice, Ground, Target } from '@/api/client'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import type { Choice, Ground } from '@/api/client'
 import { useChanges } from '@/api/changes'
-import { useTargets } from '@/api/queries'
-import { duration, gain, plural } from '@/parts/format'
+import { usePlan } from '@/api/plan'
+import { duration, plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
+import { pageName } from '@/parts/pages'
 import { useUndo } from '@/parts/undo'
+import { cutInTwo, grouped, lines, says, shown, type Line, type Order } from './list'
+import OwnTarget from './OwnTarget.vue'
+import PartRow from './PartRow.vue'
 import TargetRow from './TargetRow.vue'
+import TargetsTop from './TargetsTop.vue'
+import { useTargetActions } from './useTargetActions'
+import WhyMargin from './WhyMargin.vue'
 
-const props = defineProps<{ client: number; page: number; ground: Ground }>()
-const {
-  data: list,
-  error,
-  isPending,
-} = useTargets(
-  () => props.client,
-  () => props.page,
-)
-const { choose, setHours } = useChanges(() => props.client)
+/** What all pages must have, in the order that pays; or what one page must have. */
+const props = defineProps<{ client: number; ground: Ground }>()
+const route = useRoute()
+const page = computed(() => String(route.query.page ?? ''))
+const { data: plan, error, isPending } = usePlan(() => props.client)
+const { setHours } = useChanges(() => props.client)
+const { say, toggle, addOwn, removeOwn, failure } = useTargetActions(() => props.client)
 const undo = useUndo()
-const at = ref(-1)
+
+const order = ref<Order>('work')
+const dropped = ref(false)
+const adding = ref(false)
+const open = ref(new Set<string>())
+/** The line at hand, and the one that is being changed, by their keys. */
+const at = ref('')
 const editing = ref('')
+const why = ref<{ target: string; part: string; title: string } | null>(null)
 
-/** Above the line what fits, in order; below it what does not, and what was dropped. */
-const targets = computed(() => {
-  const all = list.value?.targets ?? []
-  return [...all.filter((t) => t.fits), ...all.filter((t) => !t.fits)]
-})
-const open = computed(() => targets.value.filter((t) => t.choice.state !== 'dropped'))
-
-/** The cut line stands behind the last target that fits. */
-const cut = computed(() => targets.value.filter((t) => t.fits).length)
-
-async function say(t: Target, choice: Choice) {
-  const before = { ...t.choice }
-  const ok = await choose.mutateAsync({ page: props.page, key: t.key, ...choice }).catch(() => null)
-  if (!ok) return // what was typed stays
-  if (editing.value === t.key) editing.value = '' // another one may be edited by now
-  const said = { kept: 'Kept', changed: 'Changed', dropped: 'Dropped', open: 'Open again' }[choice.state]
-  undo.offer(`${said}: ${t.before} ${t.pencil}`, () =>
-    choose.mutateAsync({ page: props.page, key: t.key, ...before }),
+const list = computed(() => (plan.value ? shown(plan.value, page.value, dropped.value) : []))
+const groups = computed(() =>
+  grouped(plan.value!, list.value, order.value).map((g) => ({ ...g, ...cutInTwo(g.targets) })),
+)
+const hasDropped = computed(() => plan.value?.targets.some((t) => t.choice.state === 'dropped') ?? false)
+const names = computed(() => new Map(plan.value?.pages.map((p) => [p.key, pageName(p.page)]) ?? []))
+const numbers = computed(() => {
+  let n = 0
+  return new Map(
+    plan.value?.targets.map((t) => [t.id, t.first || t.choice.state === 'dropped' ? '' : String(++n)]),
   )
+})
+
+const keyOf = (l: Line) => (l.part ? `${l.target.id} > ${l.part.key}` : l.target.id)
+const all = computed(() =>
+  plan.value ? groups.value.flatMap((g) => lines([...g.above, ...g.below], open.value)) : [],
+)
+const here = () => all.value.find((l) => keyOf(l) === at.value)
+
+function toggleOpen(id: string) {
+  const next = new Set(open.value)
+  if (!next.delete(id)) next.add(id)
+  open.value = next
+  at.value = id
+}
+
+function explain(line: Line) {
+  const asked = { target: line.target.id, part: line.part?.key ?? '' }
+  const same = why.value?.target === asked.target && why.value.part === asked.part
+  why.value = same ? null : { ...asked, title: says(line) }
+}
+const isAsked = (line: Line) =>
+  why.value?.target === line.target.id && why.value.part === (line.part?.key ?? '')
+
+async function change(line: Line, choice: Choice) {
+  const key = keyOf(line)
+  if ((await say(line, choice)) && editing.value === key) editing.value = ''
 }
 
 async function hours(event: Event) {
   const field = event.target as HTMLInputElement
-  const before = list.value!.hours
+  const before = plan.value!.hours
   const now = Number(field.value)
   if (field.value.trim() === '' || now === before) {
     field.value = String(before)
@@ -58,175 +88,182 @@ async function hours(event: Event) {
   if (ok) undo.offer(`Hours set to ${now}`, () => setHours.mutateAsync(before))
 }
 
-function toggle(t: Target, state: 'kept' | 'dropped') {
-  void say(t, { state: t.choice.state === state ? 'open' : state })
+function move(by: number) {
+  const i = all.value.findIndex((l) => keyOf(l) === at.value)
+  const next = all.value[Math.max(0, Math.min(i + by, all.value.length - 1))]
+  if (next) at.value = keyOf(next)
 }
-
-const move = (by: number) => (at.value = Math.max(0, Math.min(at.value + by, targets.value.length - 1)))
-/** Does something with the target at hand, if there is one. */
-const withTarget = (act: (t: Target) => unknown) => () => {
-  const t = targets.value[at.value]
-  return t ? act(t) : false
+/** Does something with the line at hand, if there is one. */
+const withLine = (act: (l: Line) => unknown) => () => {
+  const line = here()
+  return line ? act(line) : false
 }
 useShortcuts({
   j: () => move(1),
   k: () => move(-1),
-  y: withTarget((t) => toggle(t, 'kept')),
-  x: withTarget((t) => toggle(t, 'dropped')),
-  e: withTarget((t) => (editing.value = t.key)),
+  o: withLine((l) => toggleOpen(l.target.id)),
+  y: withLine((l) => toggle(l, 'kept')),
+  x: withLine((l) => toggle(l, 'dropped')),
+  e: withLine((l) => (l.part?.pencil ? (editing.value = keyOf(l)) : toggleOpen(l.target.id))),
+  i: withLine(explain),
+  a: () => (adding.value = true),
+  Escape: () => (why.value ? (why.value = null) : false),
 })
+watch(page, () => (why.value = null))
 </script>
 
 <template>
-  <main>
-    <p v-if="error" class="mistake said">{{ error.message }}</p>
+  <main class="targets" :class="{ aside: why }">
+    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
     <p v-else-if="isPending" class="soft said">Loading targets…</p>
-    <template v-else-if="list">
-      <div class="top">
-        <label>
-          <span class="hours"
-            ><input
-              class="figure"
-              type="number"
-              name="hours"
-              min="0"
-              max="1000"
-              step="0.5"
-              :value="list.hours"
-              @change="hours"
-            /><span class="figure">h</span></span
-          >
-          <span class="soft">for this client</span>
-        </label>
-        <div>
-          <span class="figure pencil"
-            >{{ gain(list.gain) }}<template v-if="list.unit === 'share'">%</template></span
-          >
-          <span class="soft">{{
-            list.unit === 'share' ? 'of the gain above the line, est.' : 'visits a month above the line, est.'
-          }}</span>
-        </div>
-        <div>
-          <span class="figure">{{ list.fit }} of {{ open.length }}</span>
-          <span class="soft">targets fit</span>
-        </div>
-        <div>
-          <span class="figure">{{ duration(list.minutes) }}</span>
-          <span class="soft">for all of them</span>
-        </div>
-      </div>
+    <template v-else-if="plan">
+      <TargetsTop
+        :plan="plan"
+        :client="client"
+        :order="order"
+        :dropped="dropped"
+        :has-dropped="hasDropped"
+        @hours="hours"
+        @order="order = $event"
+        @dropped="dropped = $event"
+        @add="adding = true"
+      />
       <p v-if="setHours.error.value" class="mistake said" role="alert">{{ setHours.error.value.message }}</p>
-      <p v-if="choose.error.value" class="mistake said" role="alert">{{ choose.error.value.message }}</p>
-      <div v-if="!targets.length" class="said empty">
-        <template v-if="ground.phrases.length">
-          Nothing is missing on this page. Measure it again after it changes.
+      <p v-if="failure()" class="mistake said" role="alert">{{ failure()!.message }}</p>
+      <OwnTarget
+        v-if="adding"
+        :pages="plan.pages"
+        :page="page"
+        @add="async (d) => (await addOwn(d)) && (adding = false)"
+        @close="adding = false"
+      />
+      <div v-if="!list.length" class="said empty">
+        <template v-if="plan.targets.length && page">Nothing is missing on this page.</template>
+        <template v-else-if="ground.phrases.length">
+          Nothing is missing. Measure the pages again after they change.
         </template>
         <template v-else>
-          What to do on this page will be listed here, most gain per hour first.
+          What each page must have will be listed here, most gain per hour first.
           <router-link :to="{ name: 'ground', params: { client } }">Add phrases</router-link> to get started.
         </template>
       </div>
-      <div v-if="targets.length" class="captions soft" aria-hidden="true">
-        <span>most gain per hour first</span
-        ><span class="num">{{ list.unit === 'share' ? 'gain' : 'visits, est.' }}</span
-        ><span class="num">time</span><span class="num">keep · change · drop</span>
+      <div v-else-if="!why" class="captions soft" :class="{ paged: !page }" aria-hidden="true">
+        <span></span><span v-if="!page">page</span
+        ><span>{{ order === 'work' ? 'most gain per hour first, words not left behind' : 'what to do' }}</span
+        ><span>where, and words</span
+        ><span class="num">{{ plan.unit === 'share' ? 'gain' : 'visits, est.' }}</span
+        ><span class="num">time</span><span class="num">keep · drop</span>
       </div>
-      <ol>
-        <template v-for="(t, i) in targets" :key="t.key">
-          <li v-if="i === cut" class="cut" aria-hidden="true">
-            <span>{{ plural(list.hours, 'hour') }} up to here</span>
-            <svg viewBox="0 0 80 10" width="80" height="10">
+      <template v-for="g in groups" :key="g.key">
+        <h2 v-if="g.title" class="group">{{ g.title }}</h2>
+        <template v-for="(part, half) in [g.above, g.below]" :key="half">
+          <div v-if="half === 1 && (part.length || order === 'work')" class="cut" data-cut>
+            <span v-if="g.above.length || plan.hours === 0">{{
+              part.length
+                ? `${plural(plan.hours, 'hour')} ${plan.hours === 1 ? 'ends' : 'end'} here`
+                : `all of it fits in ${plural(plan.hours, 'hour')}`
+            }}</span>
+            <span v-else-if="plan.needs && order === 'work'"
+              >nothing fits in {{ plural(plan.hours, 'hour') }}: the first needs
+              {{ duration(plan.needs) }}</span
+            >
+            <span v-else>not in {{ plural(plan.hours, 'hour') }}</span>
+            <svg viewBox="0 0 80 10" width="80" height="10" aria-hidden="true">
               <path d="M0 6c10-8 18 6 28 0s18-6 28 0 16 4 24 0" />
             </svg>
             <i></i>
-          </li>
-          <TargetRow
-            :target="t"
-            :unit="list.unit"
-            :unit-note="list.unit_note"
-            :number="i + 1"
-            :at="i === at"
-            :editing="editing === t.key"
-            @keep="toggle(t, 'kept')"
-            @drop="toggle(t, 'dropped')"
-            @edit="editing = editing === t.key ? '' : t.key"
-            @say="say(t, $event)"
-          />
+          </div>
+          <div v-for="t in part" :key="t.id" class="one">
+            <TargetRow
+              :target="t"
+              :page-name="names.get(t.page) ?? ''"
+              :unit="plan.unit"
+              :unit-note="plan.unit_note"
+              :number="numbers.get(t.id) ?? ''"
+              :at="at === t.id"
+              :open="open.has(t.id)"
+              :paged="!page"
+              :asked="isAsked({ target: t })"
+              :narrow="why !== null"
+              @keep="toggle({ target: t }, 'kept')"
+              @drop="toggle({ target: t }, 'dropped')"
+              @remove="removeOwn(plan, { target: t })"
+              @toggle="toggleOpen(t.id)"
+              @why="explain({ target: t })"
+            />
+            <div v-if="open.has(t.id)" class="parts" :class="{ paged: !page }">
+              <PartRow
+                v-for="p in t.parts"
+                :key="p.key"
+                :part="p"
+                :unit="plan.unit"
+                :at="at === keyOf({ target: t, part: p })"
+                :editing="editing === keyOf({ target: t, part: p })"
+                :asked="isAsked({ target: t, part: p })"
+                @keep="toggle({ target: t, part: p }, 'kept')"
+                @drop="toggle({ target: t, part: p }, 'dropped')"
+                @edit="
+                  editing = editing === keyOf({ target: t, part: p }) ? '' : keyOf({ target: t, part: p })
+                "
+                @say="change({ target: t, part: p }, $event)"
+                @why="explain({ target: t, part: p })"
+              />
+            </div>
+          </div>
         </template>
-        <li v-if="targets.length && cut === targets.length" class="cut" aria-hidden="true">
-          <span>all of it fits in {{ plural(list.hours, 'hour') }}</span
-          ><i></i>
-        </li>
-      </ol>
+      </template>
+      <WhyMargin
+        v-if="why"
+        :client="client"
+        :target="why.target"
+        :part="why.part"
+        :title="why.title"
+        @close="why = null"
+      />
     </template>
   </main>
 </template>
 
 <style scoped>
 .said {
-  padding: 14px var(--edge);
+  padding: 10px var(--edge);
+  margin: 0;
 }
 .empty {
   font-size: 15px;
 }
-.top {
-  display: flex;
-  gap: 30px;
-  align-items: center;
-  padding: 9px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-.top > div > span,
-.top > label > span {
-  display: block;
-}
-.top .figure {
-  font-size: 24px;
-  line-height: 1.15;
-}
-.hours {
-  display: flex !important;
-  align-items: baseline;
-  gap: 4px;
-}
-.hours input {
-  width: 2.2ch;
-  text-align: right;
-  field-sizing: content;
-  min-width: 1ch;
-  max-width: 6ch;
-  background: none;
-  border: 0;
-  border-bottom: 1px dashed var(--ink-soft);
-  padding: 0;
-  appearance: textfield;
-}
-.hours input:focus {
-  outline: none;
-  border-bottom: 2px solid var(--pencil);
+.aside {
+  padding-right: var(--margin);
 }
 .captions {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 80px 84px 122px;
-  gap: 14px;
-  padding: 3px var(--edge) 3px 62px;
+  grid-template-columns: 30px minmax(0, 1fr) 148px 72px 84px 98px;
+  gap: 12px;
+  padding: 3px var(--edge);
   font-size: 12px;
   background: var(--band);
   border-bottom: 1px solid var(--rule);
 }
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+.captions.paged {
+  grid-template-columns: 30px 124px minmax(0, 1fr) 148px 72px 84px 98px;
 }
-@media (max-width: 760px) {
-  .top {
-    flex-wrap: wrap;
-    gap: 8px 22px;
-  }
-  .captions {
-    display: none;
-  }
+.group {
+  font-size: 16px;
+  margin: 0;
+  padding: 12px var(--edge) 4px;
+  border-bottom: 1px solid var(--ink);
+}
+.one:nth-of-type(even) {
+  background: var(--band);
+}
+.parts {
+  margin-left: calc(var(--edge) + 40px);
+  border-left: 2px solid var(--ink);
+  background: var(--paper);
+  border-bottom: 1px solid var(--rule);
+}
+.parts.paged {
+  margin-left: calc(var(--edge) + 176px);
 }
 .cut {
   display: flex;
@@ -236,6 +273,12 @@ ol {
   padding: 4px var(--edge);
   height: 30px;
 }
+.cut span {
+  white-space: nowrap;
+}
+.cut svg {
+  flex: none;
+}
 .cut i {
   flex: 1;
   border-top: 2px dashed var(--pencil);
@@ -244,5 +287,14 @@ ol {
   fill: none;
   stroke: var(--pencil);
   stroke-width: 1.3;
+}
+@media (max-width: 760px) {
+  .captions {
+    display: none;
+  }
+  .parts,
+  .parts.paged {
+    margin-left: 14px;
+  }
 }
 </style>

@@ -1,0 +1,212 @@
+package outline
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/page"
+	"inktally/core/phrase"
+	"inktally/core/text"
+)
+
+// outliner finds the sections of one page.
+type outliner struct {
+	y Rules
+	p *Input
+
+	language phrase.Language
+	services []topicStems
+	aspects  []aspect
+	towns    [][]string // tokens
+	firm     []string   // stems
+}
+
+// topicStems are a service by the stems of each of its names.
+type topicStems struct {
+	name  string
+	forms [][]string
+}
+
+func (o *outliner) find() {
+	for _, s := range o.p.Topics.Services {
+		t := topicStems{name: s.Name}
+		for _, form := range append([]string{s.Name}, s.Forms...) {
+			t.forms = append(t.forms, o.stems(form))
+		}
+		o.services = append(o.services, t)
+	}
+	for _, town := range o.p.Topics.Towns {
+		o.towns = append(o.towns, text.Tokens(town))
+	}
+	o.firm = o.stems(o.p.Topics.Firm)
+	if hasAspects(o.p.Kind) {
+		o.aspects = o.shared()
+	}
+}
+
+// stems are the stems of the content words of a text.
+func (o *outliner) stems(s string) []string {
+	var out []string
+	for _, t := range text.Tokens(s) {
+		if !o.language.Small(t) {
+			out = append(out, o.language.Stem(t))
+		}
+	}
+	return out
+}
+
+// sections are those that the page should have, with what it has of each, in the order
+// in which they stand: the lead, those of its subject, the page's own that stay, the
+// questions, the towns, the firm.
+func (o *outliner) sections() []Section {
+	list := []Section{{Key: "lead", Kind: LeadSection}}
+	if hasAspects(o.p.Kind) {
+		for _, a := range o.aspects {
+			list = append(list, Section{Key: "aspect: " + a.key(), Kind: AspectText, Heading: a.heading, Have: a.rivals, Rivals: len(o.p.Rivals)})
+		}
+	} else {
+		for _, s := range o.services {
+			list = append(list, Section{Key: "service: " + s.name, Kind: ServiceText, Subject: s.name})
+		}
+	}
+	subject := len(list)
+	if len(o.p.Topics.Questions) > 0 {
+		list = append(list, Section{Key: "questions", Kind: Questions})
+	}
+	if len(o.p.Topics.Towns) > 0 {
+		list = append(list, Section{Key: "towns", Kind: Towns})
+	}
+	list = append(list, Section{Key: "about", Kind: AboutFirm})
+	kept := o.holds(list)
+	return slices.Insert(list, subject, kept...)
+}
+
+// holds counts what the page has of each section, and returns its own sections that no
+// rule asks for and that have enough words to stay.
+func (o *outliner) holds(list []Section) (kept []Section) {
+	if o.p.Page == nil {
+		return nil
+	}
+	pg := o.p.Page
+	list[0].Holds = pg.Words.Copy
+	for _, h := range pg.Headings {
+		list[0].Holds -= h.Words
+	}
+	for _, h := range pg.Headings {
+		if h.Level == 1 {
+			list[0].Holds += h.Words
+			list[0].There = true
+			continue
+		}
+		at := o.match(list, h)
+		if at < 0 {
+			if h.Words >= o.y.KeptWords {
+				kept = keep(kept, h)
+			}
+			continue
+		}
+		s := &list[at]
+		s.Holds += h.Words
+		if !s.There && s.Kind != LeadSection {
+			s.Heading, s.There = h.Text, true
+		}
+	}
+	return kept
+}
+
+// keep puts a heading among those that stay; the same heading once more is one with it.
+func keep(kept []Section, h page.Heading) []Section {
+	key := "kept: " + strings.ToLower(h.Text)
+	if at := slices.IndexFunc(kept, func(s Section) bool { return s.Key == key }); at >= 0 {
+		kept[at].Holds += h.Words
+		return kept
+	}
+	return append(kept, Section{Key: key, Kind: KeptText, Heading: h.Text, There: true, Holds: h.Words})
+}
+
+// match finds the section that a heading of the page is for, -1 for none.
+func (o *outliner) match(list []Section, h page.Heading) int {
+	stems := o.stems(h.Text)
+	of := func(k SectionKind, subject string) int {
+		return slices.IndexFunc(list, func(s Section) bool { return s.Kind == k && s.Subject == subject })
+	}
+	if strings.Contains(h.Text, "?") || overlaps(stems, o.marks("faq question answer ask")) {
+		if at := of(Questions, ""); at >= 0 {
+			return at
+		}
+	}
+	best, longest := -1, 0
+	for _, s := range o.services {
+		for _, form := range s.forms {
+			if len(form) > longest && within(form, stems) {
+				if at := of(ServiceText, s.name); at >= 0 {
+					best, longest = at, len(form)
+				}
+			}
+		}
+	}
+	if best >= 0 {
+		return best
+	}
+	for _, a := range o.aspects {
+		if a.like(o.subject(stems)) {
+			return slices.IndexFunc(list, func(s Section) bool { return s.Key == "aspect: "+a.key() })
+		}
+	}
+	if o.namesTowns(h.Text) || overlaps(stems, o.marks("serve area town communities")) {
+		if at := of(Towns, ""); at >= 0 {
+			return at
+		}
+	}
+	if overlaps(stems, o.marks("about us team story history")) || len(o.firm) > 0 && within(o.firm, stems) {
+		return of(AboutFirm, "")
+	}
+	return -1
+}
+
+func (o *outliner) marks(words string) []string {
+	var out []string
+	for _, w := range strings.Fields(words) {
+		out = append(out, o.language.Stem(w))
+	}
+	return out
+}
+
+func (o *outliner) namesTowns(s string) bool {
+	tokens := text.Tokens(s)
+	return slices.ContainsFunc(o.towns, func(town []string) bool { return holdsRun(tokens, town) })
+}
+
+// subject are the stems of a heading without those of the page's own service, of its
+// place and of the firms: what is left is the aspect that it is about.
+func (o *outliner) subject(stems []string) []string {
+	var out []string
+	for _, s := range stems {
+		own := slices.ContainsFunc(o.services, func(t topicStems) bool {
+			return t.name == o.p.Service && slices.ContainsFunc(t.forms, func(form []string) bool { return slices.Contains(form, s) })
+		})
+		if !own && !slices.Contains(out, s) {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// within tells whether all of part are among stems.
+func within(part, stems []string) bool {
+	return len(part) > 0 && !slices.ContainsFunc(part, func(s string) bool { return !slices.Contains(stems, s) })
+}
+
+func overlaps(a, b []string) bool {
+	return slices.ContainsFunc(a, func(s string) bool { return slices.Contains(b, s) })
+}
+
+// holdsRun tells whether part stands in tokens, one after another.
+func holdsRun(tokens, part []string) bool {
+	for i := 0; len(part) > 0 && i+len(part) <= len(tokens); i++ {
+		if slices.Equal(tokens[i:i+len(part)], part) {
+			return true
+		}
+	}
+	return false
+}

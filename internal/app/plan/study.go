@@ -1,0 +1,194 @@
+package plan
+
+import (
+	"context"
+	"strings"
+
+	"inktally/core/book"
+	"inktally/core/outline"
+	"inktally/core/site"
+	"inktally/core/target"
+	"inktally/internal/app/sheet"
+	"inktally/internal/store"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Worked is the plan of a client as it was worked out, with what it was worked out from.
+type Worked struct {
+	target.Plan
+	Whole *sheet.Whole
+	// Pages are the client's by their keys.
+	Pages map[string]*sheet.Comparison
+	Study target.Study
+
+	families map[string]*book.Family
+}
+
+// Work works out the plan of a client.
+func (p *Plan) Work(ctx context.Context, id int64, as ...sheet.Change) (*Worked, error) {
+	var choices map[string]target.Choice
+	var outlines map[string]outline.Edits
+	var own []target.Own
+	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) (err error) {
+		if choices, err = tx.Choices(id); err != nil {
+			return err
+		}
+		if own, err = tx.OwnTargets(id); err != nil {
+			return err
+		}
+		outlines, err = tx.Outlines(id)
+		return err
+	}, as...)
+	if err != nil {
+		return nil, err
+	}
+	w := &Worked{Whole: whole, Pages: map[string]*sheet.Comparison{}, families: book.ByKey(whole.Known.AllFamilies())}
+	w.Study = target.Study{Findings: whole.Findings, Own: own, Choices: choices}
+	for _, c := range whole.Pages {
+		page := c.Aim
+		page.Edits = outlines[page.Key]
+		if page.Formerly != "" && len(page.Edits.Sections)+len(page.Edits.Order) == 0 {
+			page.Edits = outlines[page.Formerly]
+		}
+		w.Pages[page.Key] = c
+		w.Study.Pages = append(w.Study.Pages, page)
+		adopt(choices, page)
+	}
+	w.Plan = whole.Known.Yardstick.Target.Plan(w.Study)
+	return w, nil
+}
+
+// adopt puts what older programs kept by the text of a phrase under the key of its family.
+func adopt(choices map[string]target.Choice, page target.Page) {
+	prefix := target.ChoiceKey(page.Key, "")
+	said := map[string]target.Choice{}
+	for key, choice := range choices {
+		if rest, ok := strings.CutPrefix(key, prefix); ok {
+			said[rest] = choice
+		}
+	}
+	for key, choice := range target.Adopt(said, page.Criteria.FamilyOf) {
+		choices[prefix+key] = choice
+	}
+}
+
+// teller words the targets of a page.
+func (w *Worked) teller(page string) wording.Teller {
+	out := wording.Teller{Firm: w.Whole.Known.Client.Name}
+	for _, p := range w.Whole.Known.Places {
+		if !p.Home {
+			out.Towns = append(out.Towns, p.Name)
+		}
+	}
+	c, ok := w.Pages[page]
+	if !ok {
+		out.Display = func(phrase string) string { return phrase }
+		return out
+	}
+	info := c.PageInfo()
+	out.Display = c.Display
+	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have, Sites: c.Sites}
+	if info.Words != nil {
+		out.Page.Words = *info.Words
+	}
+	words := c.WordCase()
+	out.Rivals, out.Page.RivalWords = words.Names, words.Words
+	return out
+}
+
+// unit is what the gains of a plan are in.
+func (w *Worked) unit() wording.Unit {
+	if w.Shares {
+		return wording.Share
+	}
+	return wording.Visits
+}
+
+// Show shows a plan with its cut line.
+func (w *Worked) Show() *view.Plan {
+	known := w.Whole.Known
+	out := &view.Plan{Hours: known.Client.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}}
+	for _, c := range w.Whole.Pages {
+		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: c.PageInfo()})
+	}
+	cut := target.CutLine(w.Targets, out.Hours*60)
+	out.Left, out.Needs = cut.Left, cut.Needs
+	for i := range w.Targets {
+		t := &w.Targets[i]
+		shown := view.TargetOf(w.teller(t.Page), t, cut.Fits[i])
+		shown.OwnID = w.ownID(t)
+		out.Targets = append(out.Targets, shown)
+		if t.Choice.State == target.Dropped {
+			continue
+		}
+		out.Open++
+		out.Minutes += t.Minutes
+		out.All += t.Gain
+		if cut.Fits[i] {
+			out.Fit++
+			out.Gain += t.Gain
+			out.Worth += w.worth(t)
+		}
+	}
+	for _, t := range target.Telling(w.Targets) {
+		out.Telling = append(out.Telling, t.ID())
+	}
+	return out
+}
+
+// worth is the gain of a target in money, as far as it is known what a job of its page's
+// service brings.
+func (w *Worked) worth(t *target.Target) float64 {
+	c, ok := w.Pages[t.Page]
+	if !ok || w.Shares {
+		return 0
+	}
+	gain, worth := 0.0, 0.0
+	for _, f := range c.Families {
+		gain += f.RowGain
+		worth += f.Worth
+	}
+	if gain == 0 {
+		return 0
+	}
+	return t.Gain * worth / gain
+}
+
+func (w *Worked) ownID(t *target.Target) int64 {
+	for _, o := range w.Study.Own {
+		if t.Kind == target.ByHand && t.Key == o.Key() {
+			return o.ID
+		}
+	}
+	return 0
+}
+
+// find finds a target by its id.
+func (w *Worked) find(id string) (*target.Target, error) {
+	for i := range w.Targets {
+		if w.Targets[i].ID() == id {
+			return &w.Targets[i], nil
+		}
+	}
+	return nil, store.ErrNotFound
+}
+
+// there tells whether the plan has a page of a key.
+func (w *Worked) there(page string) error {
+	if _, ok := w.Pages[page]; !ok {
+		return store.ErrNotFound
+	}
+	return nil
+}
+
+// home is the key of the client's home page, empty for none.
+func (w *Worked) home() string {
+	for _, c := range w.Whole.Pages {
+		if c.Page.Kind == site.Home {
+			return c.Aim.Key
+		}
+	}
+	return ""
+}

@@ -1,0 +1,185 @@
+package sheet
+
+import (
+	"cmp"
+	"fmt"
+	"slices"
+	"strings"
+
+	"inktally/core/book"
+	"inktally/core/intent"
+	"inktally/core/outline"
+	"inktally/core/place"
+	"inktally/core/site"
+	"inktally/core/stats"
+	"inktally/core/target"
+	"inktally/internal/app/client"
+	"inktally/internal/store"
+)
+
+// topics are what outlines have sections for, by service and place.
+type topics struct {
+	services  []outline.Topic
+	questions map[string][]string // by service, empty for all
+}
+
+// questionsOfPage is for how many questions an outline has a section at most.
+const questionsOfPage = 8
+
+func topicsOf(k *client.Known, families []book.Family) topics {
+	t := topics{questions: map[string][]string{}}
+	for _, s := range k.Services {
+		t.services = append(t.services, outline.Topic{Name: s.Name, Forms: s.Words})
+	}
+	asked := slices.Clone(families)
+	slices.SortStableFunc(asked, func(a, b book.Family) int { return cmp.Compare(searches(b), searches(a)) })
+	for _, f := range asked {
+		if f.Intent == intent.Question && f.Choice.State != book.Aside {
+			t.questions[f.Service] = append(t.questions[f.Service], f.Lead().Text)
+		}
+	}
+	return t
+}
+
+func searches(f book.Family) int {
+	if v := f.Lead().Volume; v != nil {
+		return *v
+	}
+	return 0
+}
+
+// of are the topics of a page: the questions of its service, on a home page those of the
+// main service and those that name none.
+func (t topics) of(k *client.Known, p store.Page, rivals []*Side) outline.Topics {
+	out := outline.Topics{Services: t.services, Firm: k.Client.Name}
+	for _, town := range k.Places {
+		if !town.Home && town.Name != p.Place {
+			out.Towns = append(out.Towns, town.Name)
+		}
+	}
+	for _, r := range rivals {
+		out.Rivals = append(out.Rivals, r.Name)
+	}
+	names := []string{p.Service}
+	if p.Kind != site.Service {
+		names = []string{""}
+		if len(k.Services) > 0 {
+			names = append(names, k.Services[0].Name)
+		}
+	}
+	for _, name := range names {
+		out.Questions = append(out.Questions, t.questions[name]...)
+	}
+	out.Questions = out.Questions[:min(len(out.Questions), questionsOfPage)]
+	return out
+}
+
+// phone is the client's first number, as it was typed.
+func phone(k *client.Known) string {
+	first, _, _ := strings.Cut(k.Client.Phone, ",")
+	return strings.TrimSpace(first)
+}
+
+// PageKey names a page of the client in its plan; Purpose is the name that it has before
+// it is made.
+func PageKey(p store.Page) string {
+	if p.ID != 0 {
+		return fmt.Sprintf("p%d", p.ID)
+	}
+	return Purpose(p)
+}
+
+// Purpose names a page by what it is for.
+func Purpose(p store.Page) string {
+	return fmt.Sprintf("%s: %s", p.Kind, cmp.Or(p.Service, p.Place))
+}
+
+// aim gathers what the targets of the page are worked out from.
+func (c *Comparison) aim(l *loaded) {
+	p := &c.Aim
+	*p = target.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service, Place: c.Page.Place,
+		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: l.frame(), Topics: l.topics.of(l.known, c.Page, c.Counted())}
+	if p.Client != nil && p.Client.Page.Details().UnderConstruction {
+		p.Client = nil // as good as nothing there yet (rule 11)
+	}
+	if c.Page.ID != 0 && c.Page.Kind.ForOneSubject() {
+		p.Formerly = Purpose(c.Page)
+	}
+	p.Named, p.Phone = c.named(), phone(c.Known)
+	for _, r := range c.Counted() {
+		p.Rivals = append(p.Rivals, r.Column)
+	}
+	for _, f := range c.Families {
+		if !f.Near { // nobody writes "near me" into a text (rule 3.10); they stand last
+			p.Families = append(p.Families, c.family(f))
+		}
+	}
+	c.Words = c.Yardstick.Target.WordTargetOf(p)
+}
+
+func (c *Comparison) family(f book.Family) target.Family {
+	out := target.Family{Key: f.Key, Text: f.Lead().Text, Service: f.Service, Place: f.Place, Gain: f.RowGain,
+		Known: f.Volume > 0 || !f.Unknown || f.Uncounted > 0}
+	if out.Place == c.Home().Name {
+		out.Place = ""
+	}
+	for _, m := range c.Members[f.Key] {
+		if m.Wanted {
+			out.Members = append(out.Members, target.Member{Text: m.Text, Searches: *m.Volume, Share: m.Share})
+		}
+	}
+	return out
+}
+
+// First is the page's first family; it is not ok if there is none.
+func (c *Comparison) First() (target.Family, bool) {
+	if len(c.Aim.Families) == 0 {
+		return target.Family{}, false
+	}
+	return c.Aim.Families[0], true
+}
+
+// Targets are those of the page by itself, in the order of a brief.
+func (c *Comparison) Targets() []target.Target {
+	taken := map[string]bool{}
+	if own := c.Client.Column; own != nil {
+		for _, img := range own.Page.Images {
+			taken[img.File+img.Ext] = true
+		}
+	}
+	return c.Yardstick.Target.OfPage(&c.Aim, taken)
+}
+
+// frame is what a page to make will come with: the median of the site's pages (rule 8.6).
+func (l *loaded) frame() int {
+	var frames []int
+	for _, p := range l.known.Pages {
+		if r, ok := l.latest[client.ReadingKey(p)]; ok {
+			frames = append(frames, r.Facts.Words.Frame())
+		}
+	}
+	return int(stats.Median(frames))
+}
+
+// wishes are what image names may say beyond the families: services with the home town,
+// and on the home page the main service with each community that has no page of its own
+// (rule 4.3).
+func (c *Comparison) wishes() []string {
+	home, ok := place.Home(c.Places)
+	if !ok {
+		return nil
+	}
+	var out []string
+	for _, service := range c.Services {
+		out = append(out, service.Name+" "+home.Name)
+	}
+	if c.Page.Kind == site.Home && len(c.Services) > 0 {
+		for _, p := range c.Places {
+			own := slices.ContainsFunc(c.Pages, func(q store.Page) bool { return q.Kind == site.Area && q.Place == p.Name })
+			if p.Name != home.Name && !own {
+				out = append(out, c.Services[0].Name+" "+p.Name)
+			}
+		}
+	}
+	return out
+}

@@ -1,0 +1,88 @@
+package sheet
+
+import (
+	"context"
+	"slices"
+
+	"inktally/core/lineup"
+	"inktally/core/site"
+	"inktally/internal/app/client"
+	"inktally/internal/store"
+)
+
+// Whole is all pages of a client beside their rivals', those that there are and then those
+// to make, with what is wrong with its site.
+type Whole struct {
+	Known *client.Known
+	Pages []*Comparison
+	// Site is the client's as it was surveyed, if Surveyed tells so.
+	Site     store.Site
+	Surveyed bool
+	Findings []site.Finding
+
+	loaded *loaded
+}
+
+// Whole measures all pages of a client, and reads more in the same transaction.
+func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error, as ...Change) (*Whole, error) {
+	l, err := s.load(ctx, id, more, as...)
+	if err != nil {
+		return nil, err
+	}
+	w := &Whole{Known: l.known, loaded: l}
+	if home, err := client.HomePage(l.known.Pages); err == nil {
+		w.Site, w.Surveyed = l.beside.Site(home.URL)
+	}
+	for _, p := range l.known.Pages {
+		c, err := s.compare(ctx, l, p, l.known.Shown(l.families, p.ID))
+		if err != nil {
+			return nil, err
+		}
+		w.Pages = append(w.Pages, c)
+	}
+	for _, m := range l.known.ToMake(l.families, l.beside) {
+		page := m.Page(id)
+		if planned(l.known.Pages, page) {
+			continue
+		}
+		c, err := s.compare(ctx, l, page, m.Families[:min(len(m.Families), l.known.Yardstick.Book.PageFamilies)])
+		if err != nil {
+			return nil, err
+		}
+		c.Have, c.Sites = m.Have, m.Known
+		w.Pages = append(w.Pages, c)
+	}
+	w.Findings, err = s.findings(ctx, w)
+	return w, err
+}
+
+// Rival is a rival's site as it was surveyed, by an address of it.
+func (w *Whole) Rival(address string) (store.Site, bool) { return w.loaded.beside.Site(address) }
+
+// findings are those of the survey; of a site that was not surveyed those that its pages
+// tell by themselves.
+func (s *Sheet) findings(ctx context.Context, w *Whole) ([]site.Finding, error) {
+	if w.Surveyed {
+		return w.Site.Findings, nil
+	}
+	home, err := client.HomePage(w.Known.Pages)
+	if err != nil || home.URL == "" {
+		return nil, nil
+	}
+	alone := store.Site{Domain: lineup.Domain(home.URL)}
+	for _, p := range w.Known.Pages {
+		if _, read := w.loaded.latest[p.URL]; read && p.URL != "" {
+			alone.Pages = append(alone.Pages, store.SitePage{Surveyed: site.Surveyed{URL: p.URL}, InLinks: 1})
+		}
+	}
+	asked, err := s.Surveys.Asked(ctx, w.Known, alone)
+	if err != nil {
+		return nil, err
+	}
+	told := []site.FindingType{site.NoIndex, site.PlaceholderText, site.PlaceWrong, site.VagueAreaWords, site.PhoneNotLinked, site.SecondCopy}
+	return slices.DeleteFunc(asked.Tree().Findings, func(f site.Finding) bool { return !slices.Contains(told, f.Type) }), nil
+}
+
+func planned(pages []store.Page, p store.Page) bool {
+	return slices.ContainsFunc(pages, func(q store.Page) bool { return q.Kind == p.Kind && q.Service == p.Service && q.Place == p.Place })
+}

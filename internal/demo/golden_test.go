@@ -1,0 +1,254 @@
+package demo
+
+import (
+	"context"
+	"encoding/json"
+	"flag"
+	"math"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"testing"
+
+	"inktally/core/outline"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/target"
+	"inktally/core/text"
+	"inktally/internal/app/plan"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// renew writes the figures of the sheets anew; docs/decisions/018 tells when.
+var renew = flag.Bool("renew", false, "write the figures of the golden plans anew")
+
+const goldens = "../../docs/golden"
+
+// The plans of the demo's clients are those that a script of its own works out from
+// figures of their sheets (docs/decisions/018).
+func TestGoldenPlans(t *testing.T) {
+	ctx, a := context.Background(), seeded(t)
+	shelf, err := a.Shelf.List(ctx)
+	require.NoError(t, err)
+	for _, row := range shelf {
+		measured(t, a, row.ID)
+		name := map[string]string{"Brindle & Ash Chimney": "main", "Lowtide Upholstery": "no-site", "Fenwick Well & Pump": "enough-words"}[row.Name]
+		t.Run(name, func(t *testing.T) {
+			w, err := a.Plan.Work(ctx, row.ID)
+			require.NoError(t, err)
+			figures, err := json.MarshalIndent(figuresOf(w), "", " ")
+			require.NoError(t, err)
+			file := filepath.Join(goldens, name+".figures.json")
+			if *renew {
+				require.NoError(t, os.WriteFile(file, append(figures, '\n'), 0o644))
+			}
+			kept, err := os.ReadFile(file)
+			require.NoError(t, err)
+			assert.JSONEq(t, string(kept), string(figures), "the figures of the sheets are others now")
+			script, err := exec.Command("node", filepath.Join(goldens, "plan.mjs"), file).Output()
+			require.NoError(t, err)
+			planned := filepath.Join(goldens, name+".plan.json")
+			if *renew {
+				require.NoError(t, os.WriteFile(planned, script, 0o644))
+			}
+			want, err := os.ReadFile(planned)
+			require.NoError(t, err)
+			assert.Equal(t, string(want), string(script), "the script and what it wrote")
+			var lines []goldenLine
+			require.NoError(t, json.Unmarshal(want, &lines))
+			got := linesOf(w)
+			for i := range min(len(got), len(lines)) {
+				require.InDelta(t, lines[i].Gain, got[i].Gain, .002, "line %d", i+1)
+				lines[i].Gain = got[i].Gain // sums of fractions in another order
+				require.Equal(t, lines[i], got[i], "line %d", i+1)
+			}
+			assert.Len(t, got, len(lines))
+			stories[name](t, w)
+		})
+	}
+}
+
+// stories are what the plans must tell at so many hours.
+var stories = map[string]func(*testing.T, *plan.Worked){
+	"main": func(t *testing.T, w *plan.Worked) {
+		three, eight := fitting(w, 3), fitting(w, 8)
+		assert.Len(t, ofKind(three, target.Placing), 1)
+		assert.Len(t, ofKind(three, target.Images), 1)
+		words := 0
+		for _, x := range ofKind(three, target.Slice) {
+			for _, p := range x.Parts {
+				if p.Kind == target.Words {
+					words += p.To
+				}
+			}
+		}
+		assert.GreaterOrEqual(t, words, 300)
+		services := 0
+		for _, x := range ofKind(eight, target.NewPage) {
+			if w.Pages[x.Page].Page.Kind == site.Service {
+				services++
+			}
+		}
+		assert.GreaterOrEqual(t, services, 2)
+	},
+	"no-site": func(t *testing.T, w *plan.Worked) {
+		first := w.Targets[0]
+		assert.Equal(t, target.NewPage, first.Kind)
+		assert.Equal(t, site.Home, w.Pages[first.Page].Page.Kind)
+		assert.NotEmpty(t, fitting(w, 3))
+	},
+	"enough-words": func(t *testing.T, w *plan.Worked) {
+		assert.Empty(t, ofKind(w.Targets, target.Slice), "it needs placement, not words")
+		assert.Empty(t, ofKind(w.Targets, target.NewPage))
+		assert.NotEmpty(t, ofKind(w.Targets, target.Placing))
+	},
+}
+
+// fitting are the targets above the cut line of so many hours.
+func fitting(w *plan.Worked, hours float64) (out []target.Target) {
+	for i, in := range target.CutLine(w.Targets, hours*60).Fits {
+		if in {
+			out = append(out, w.Targets[i])
+		}
+	}
+	return out
+}
+
+func ofKind(list []target.Target, kind target.Kind) (out []target.Target) {
+	for _, t := range list {
+		if t.Kind == kind {
+			out = append(out, t)
+		}
+	}
+	return out
+}
+
+type goldenLine struct {
+	Page    string  `json:"page"`
+	Key     string  `json:"key"`
+	Gain    float64 `json:"gain"`
+	Minutes float64 `json:"minutes"`
+	Fits    []int   `json:"fits"`
+}
+
+func linesOf(w *plan.Worked) (out []goldenLine) {
+	hours := []int{1, 3, 8, 20}
+	for i, t := range w.Targets {
+		line := goldenLine{Page: t.Page, Key: t.Key, Gain: thousandths(t.Gain), Minutes: thousandths(t.Minutes), Fits: []int{}}
+		for _, h := range hours {
+			if target.CutLine(w.Targets, float64(h)*60).Fits[i] {
+				line.Fits = append(line.Fits, h)
+			}
+		}
+		out = append(out, line)
+	}
+	return out
+}
+
+func thousandths(x float64) float64 { return math.Round(x*1000) / 1000 }
+
+// figuresOf are the figures of a client's sheets that its plan is worked out from.
+func figuresOf(w *plan.Worked) map[string]any {
+	pages := []any{}
+	towns := 0
+	for _, p := range w.Study.Pages {
+		towns = max(towns, len(p.Topics.Towns))
+		pages = append(pages, pageFigures(w, p))
+	}
+	return map[string]any{"towns": towns, "pages": pages}
+}
+
+func pageFigures(w *plan.Worked, p target.Page) map[string]any {
+	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL, "there": p.Client != nil,
+		"seen": 0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
+	if p.Client != nil {
+		words := p.Client.Page.Words
+		out["seen"], out["copy"], out["frame"] = words.Seen, words.Copy, words.Frame()
+	}
+	rivals := []any{}
+	for _, r := range p.Rivals {
+		rivals = append(rivals, map[string]any{"seen": r.Page.Words.Seen, "copy": r.Page.Words.Copy})
+	}
+	out["rivals"] = rivals
+	families := []any{}
+	for _, f := range p.Families {
+		families = append(families, familyFigures(p, f))
+	}
+	out["families"] = families
+	sections, given := []any{}, map[string]string{}
+	for _, s := range w.Outlines[p.Key] {
+		group := map[outline.SectionKind]string{outline.ServiceText: "services", outline.AspectText: "services", outline.Towns: "places"}[s.Kind]
+		if group == "" {
+			group = string(s.Kind)
+		}
+		sections = append(sections, map[string]any{"key": s.Key, "group": group, "holds": s.Holds})
+		for _, f := range s.Families {
+			given[f] = s.Key
+		}
+	}
+	out["sections"], out["given"], out["images"] = sections, given, imageFigures(w, p.Key)
+	findings := []any{}
+	for _, f := range w.Study.Findings {
+		on := f.URL
+		if f.Type == site.DeadLink {
+			on = f.Words[0]
+		}
+		if p.URL != "" && site.SameAddress(on, p.URL) {
+			findings = append(findings, map[string]any{"type": f.Type, "words": f.Words})
+		}
+	}
+	out["findings"] = findings
+	return out
+}
+
+func familyFigures(p target.Page, f target.Family) map[string]any {
+	var placed, lead sheet.Placement
+	at := -1
+	if p.Client != nil {
+		placed, lead, at = p.Client.Family(f.Key), p.Client.Phrase(f.Text), p.Client.TitlePosition(f.Key)
+	}
+	slots := func(s sheet.Slots) map[string]int {
+		out := map[string]int{}
+		for _, slot := range sheet.AllSlots() {
+			out[slot.String()] = s.In(slot)
+		}
+		return out
+	}
+	rivals := []int{}
+	for _, r := range p.Rivals {
+		rivals = append(rivals, r.Family(f.Key).InCopy)
+	}
+	members := []any{}
+	for _, m := range f.Members {
+		there := false
+		if p.Client != nil {
+			s := p.Client.Phrase(m.Text).Exact
+			there = s.Title+s.Description+s.Address+s.Total+s.ImageNames+s.Alt > 0
+		}
+		members = append(members, map[string]any{"text": m.Text, "share": m.Share, "there": there})
+	}
+	return map[string]any{"key": f.Key, "tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known, "exact": slots(placed.Exact),
+		"loose": slots(placed.Loose), "in_copy": placed.InCopy, "title_at": at, "rivals": rivals, "members": members,
+		"lead_in_body": lead.Exact.Body > 0, "lead_missing_in_head": placed.Exact.Title > 0 && lead.Exact.Title+lead.Exact.H1 == 0}
+}
+
+// imageFigures are the names and alt texts that the sheet proposes.
+func imageFigures(w *plan.Worked, page string) map[string]any {
+	names, alts, member := []any{}, []any{}, false
+	at := slices.IndexFunc(w.Targets, func(t target.Target) bool { return t.Page == page && t.Kind == target.Images })
+	if at >= 0 {
+		for _, p := range w.Targets[at].Parts {
+			line := map[string]any{"key": p.Key, "family": p.Family}
+			if p.Kind == target.Alt {
+				alts = append(alts, line)
+				continue
+			}
+			names = append(names, line)
+			member = member || p.Member
+		}
+	}
+	return map[string]any{"names": names, "alts": alts, "member": member}
+}

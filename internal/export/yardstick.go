@@ -1,0 +1,69 @@
+package export
+
+import (
+	"fmt"
+	"strings"
+
+	"inktally/core/fault"
+	"inktally/internal/view"
+
+	"github.com/goccy/go-yaml"
+)
+
+// maxYardstick is how large the file of a yardstick may be, in bytes.
+const maxYardstick = 64 << 10
+
+// Yardstick writes figures as YAML: one a line, each with what it means.
+func Yardstick(figures []view.Figure) []byte {
+	var b strings.Builder
+	b.WriteString("# Ink Tally yardstick: change values, and read the file in again.\n")
+	group := ""
+	for _, f := range figures {
+		if f.Group != group {
+			group = f.Group
+			fmt.Fprintf(&b, "\n# %s\n", group)
+		}
+		value, err := yaml.Marshal(map[string]any{f.Key: scalar(f)})
+		if err != nil {
+			continue // a number or a short text always is one
+		}
+		fmt.Fprintf(&b, "# %s (rule %s)\n%s", f.Says, f.Rule, value)
+	}
+	return []byte(b.String())
+}
+
+// scalar is the value of a figure as YAML has it: a bare number, or a text.
+func scalar(f view.Figure) any {
+	if f.Least == 0 && f.Most == 0 || f.Unit == "lines" {
+		return f.Value
+	}
+	var n float64
+	if _, err := fmt.Sscan(f.Value, &n); err != nil {
+		return f.Value
+	}
+	if n == float64(int64(n)) {
+		return int64(n)
+	}
+	return n
+}
+
+// ReadYardstick reads figures written by Yardstick, by their keys.
+func ReadYardstick(raw []byte) (map[string]string, error) {
+	if len(raw) > maxYardstick {
+		return nil, fault.New(fault.YardstickTooLarge, maxYardstick>>10)
+	}
+	var values map[string]any
+	if err := yaml.Unmarshal(raw, &values); err != nil || len(values) == 0 {
+		return nil, fault.New(fault.YardstickNotYAML).Because(err)
+	}
+	out := make(map[string]string, len(values))
+	for key, v := range values {
+		switch v.(type) {
+		case string, int, int64, uint64, float64:
+			out[key] = strings.TrimSpace(fmt.Sprint(v))
+		default:
+			return nil, fault.New(fault.YardstickNotYAML)
+		}
+	}
+	return out, nil
+}

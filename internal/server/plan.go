@@ -1,0 +1,76 @@
+package server
+
+import (
+	"context"
+
+	"inktally/core/target"
+	"inktally/internal/app/plan"
+	"inktally/internal/view"
+)
+
+type chooseInput struct {
+	ClientPath
+	Body struct {
+		Said []saidBody `json:"said" minItems:"1" maxItems:"500"`
+	}
+}
+
+// saidBody is what the user says of a target or of a part of one.
+type saidBody struct {
+	Page string `json:"page" maxLength:"500" doc:"The key of its page"`
+	Key  string `json:"key" maxLength:"1000" doc:"That of the target, or of its part"`
+	view.Choice
+}
+
+type ownInput struct {
+	ClientPath
+	Body struct {
+		ID      int64   `json:"id,omitempty" doc:"Of one that was removed and comes back"`
+		Page    string  `json:"page,omitempty" maxLength:"500" doc:"The key of its page; empty is the home page"`
+		Text    string  `json:"text" maxLength:"300" doc:"What is to be done"`
+		Gain    float64 `json:"gain,omitempty" minimum:"0" maximum:"1000000" doc:"Visits a month, as you estimate them"`
+		Minutes float64 `json:"minutes" minimum:"1" maximum:"10000"`
+	}
+}
+
+type ownPath struct {
+	ClientPath
+	Own int64 `path:"own"`
+}
+
+type whyInput struct {
+	ClientPath
+	Target string `query:"target" required:"true" maxLength:"2000" doc:"The id of a target"`
+	Part   string `query:"part" maxLength:"1000" doc:"The key of one of its parts; empty is all of it"`
+}
+
+// added is the id of what was added.
+type added struct {
+	ID int64 `json:"id"`
+}
+
+// plan registers what is asked of targets.
+func (r api) plan() {
+	handle(r, get, "/clients/{client}/plan", "plan", "What all pages must have, in the order of work",
+		func(ctx context.Context, in *ClientPath) (*view.Plan, error) { return r.app.Plan.Get(ctx, in.Client) })
+	handle(r, put, "/clients/{client}/plan/choices", "choose", "Keep, change or drop targets or parts of them",
+		func(ctx context.Context, in *chooseInput) (*view.Plan, error) {
+			said := make([]plan.Said, len(in.Body.Said))
+			for i, s := range in.Body.Said {
+				said[i] = plan.Said{Page: s.Page, Key: s.Key, Choice: s.Core()}
+			}
+			return r.app.Plan.Choose(ctx, in.Client, said)
+		})
+	handle(r, get, "/clients/{client}/plan/why", "why", "The sums that made the figures of a target",
+		func(ctx context.Context, in *whyInput) ([]view.Why, error) {
+			return r.app.Plan.Why(ctx, in.Client, in.Target, in.Part)
+		})
+	handle(r, post, "/clients/{client}/plan/own", "addTarget", "Add a target by hand",
+		func(ctx context.Context, in *ownInput) (added, error) {
+			b := in.Body
+			id, err := r.app.Plan.Add(ctx, in.Client, target.Own{ID: b.ID, Page: b.Page, Text: b.Text, Gain: b.Gain, Minutes: b.Minutes})
+			return added{id}, err
+		})
+	do(r, remove, "/clients/{client}/plan/own/{own}", "removeTarget", "Remove a target that was added by hand",
+		func(ctx context.Context, in *ownPath) error { return r.app.Plan.Remove(ctx, in.Client, in.Own) })
+}

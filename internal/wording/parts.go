@@ -1,0 +1,133 @@
+package wording
+
+import (
+	"fmt"
+	"strings"
+
+	"inktally/core/sheet"
+	"inktally/core/target"
+)
+
+// PartSays is a part of a target in words: an instruction, and what there is now.
+type PartSays struct {
+	Instruction
+	Note string
+}
+
+// partWords are what is said of a kind of part.
+type partWords struct {
+	name          string // as a label
+	before, after string
+}
+
+var partKinds = map[target.PartKind]partWords{
+	target.Title:       {"Title", "use", ""},
+	target.Description: {"Meta description", "use", ""},
+	target.Address:     {"URL", "include", ""},
+	target.H1:          {"H1", "use", ""},
+	target.Words:       {name: "Words"},
+	target.Opening:     {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
+	target.Subhead:     {"Subhead", "add", ""},
+	target.Body:        {"Text", "add", ""},
+	target.ImageName:   {"Image name", "", ""},
+	target.Alt:         {"Alt text", "write", ""},
+	target.MenuEntry:   {"Menu", "add this page to the menu", ""},
+	target.HomeLink:    {"Link", "link to it from the home page", ""},
+	target.Repair:      {name: "This"},
+	target.WrongPlace:  {name: "Wrong town"},
+	target.DeadLink:    {name: "Dead link"},
+}
+
+// PartName words a kind of part as a label.
+func PartName(k target.PartKind) string { return partKinds[k].name }
+
+// Part words what a part asks for, and what there is now.
+func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
+	says := PartSays{Instruction: Instruction{Before: partKinds[p.Kind].before, After: partKinds[p.Kind].after}, Note: w.partEvidence(p)}
+	switch p.Kind {
+	case target.Words:
+		says.Before = Count(p.To, "word", "")
+		if t.Mentions > 0 {
+			says.After = fmt.Sprintf("with the page's first phrase %s", Count(t.Mentions, "time", ""))
+		}
+	case target.ImageName:
+		says.Before, says.Pencil = "rename "+p.Now+" to", p.Wanted
+		if p.Image < 0 {
+			says.Before = "add an image named"
+		}
+	case target.Alt:
+		says.Pencil = w.Display(p.Phrase)
+		if p.Now != "" {
+			says.After = "for " + p.Now
+		}
+	case target.WrongPlace:
+		says.Before = fmt.Sprintf("take %s out of the %s", p.Phrase, p.Wanted)
+	case target.DeadLink:
+		says.Before = "link " + quoted(p.Phrase) + " to a page that is there, or remove it"
+	case target.Repair:
+		says.Before = w.Instruct(t).Before
+		if p.From > p.To {
+			says.Before, says.Pencil = "use", w.Display(p.Phrase)
+			says.After = fmt.Sprintf("%s at most", Count(p.To, "time", ""))
+		}
+	default:
+		if p.Phrase != "" {
+			says.Pencil = w.Display(p.Phrase)
+		}
+		if p.Wanted != "" {
+			says.Pencil = p.Wanted
+		}
+		if p.Kind == target.Body && p.To > 1 {
+			says.After = fmt.Sprintf("%d times", p.To)
+		}
+	}
+	if p.Choice.State == target.Changed {
+		says.Instruction = Instruction{Pencil: p.Choice.Value}
+	}
+	return says
+}
+
+// partEvidence words what stands there now.
+func (w Teller) partEvidence(p *target.Part) string {
+	switch {
+	case p.Kind == target.ImageName && p.Verdict != "":
+		return Verdict(p.Verdict)
+	case p.Kind == target.ImageName, p.Kind == target.MenuEntry, p.Kind == target.HomeLink, p.Kind == target.Words:
+		return ""
+	case p.Kind == target.DeadLink:
+		return p.Now + " is not there"
+	case p.Kind == target.WrongPlace && p.From > 0:
+		return fmt.Sprintf("%s is named %s in the text", p.Phrase, Count(p.From, "time", ""))
+	case p.Kind == target.WrongPlace:
+		return fmt.Sprintf("%s in the %s: %s", p.Phrase, p.Wanted, quoted(p.Now))
+	case p.Kind == target.Repair && p.From > p.To:
+		return fmt.Sprintf("there %s now", Count(p.From, "time", ""))
+	case p.Kind == target.Repair, p.Kind == target.Alt:
+		return ""
+	case p.Late:
+		return fmt.Sprintf("it is there, but after the first %d characters", p.Within)
+	case p.Member:
+		return searches(p.Searches) + " in this order"
+	}
+	return strings.Join(slotNow(p), " · ")
+}
+
+func slotNow(p *target.Part) (parts []string) {
+	switch {
+	case p.Now != "":
+		parts = append(parts, "now "+quoted(p.Now))
+	case p.Loose && p.Lead:
+		parts = append(parts, "only in another form so far")
+	case p.Loose:
+	case target.PartRuleOf(p.Kind).OneText:
+		parts = append(parts, "there is none now")
+	default:
+		parts = append(parts, "missing now")
+	}
+	if p.Loose && !p.Lead {
+		parts = append(parts, "the words are there, but not as one phrase")
+	}
+	return parts
+}
+
+func searches(n int) string { return Number(n) + " searches/mo" }

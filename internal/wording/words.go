@@ -1,0 +1,72 @@
+package wording
+
+import (
+	"fmt"
+	"strings"
+
+	"inktally/core/target"
+)
+
+// WordCase is what the evidence of a word target speaks of.
+type WordCase struct {
+	// Seen are the client's words; HasPage and HasURL tell whether its page was
+	// read, and whether it has an address.
+	Seen            int
+	HasPage, HasURL bool
+	// Names and Words are those of the rivals that count, in the order of the
+	// target's indices.
+	Names []string
+	Words []int
+}
+
+// WordEvidence words which rule decided a word target (rule 8.4).
+func WordEvidence(w target.WordTarget, c WordCase) string {
+	var parts []string
+	switch {
+	case c.HasPage && w.Rule == target.NoTarget:
+		parts = append(parts, Count(c.Seen, "word", ""))
+	case c.HasPage:
+		parts = append(parts, fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target)))
+	case c.HasURL:
+		parts = append(parts, "the page at its address has not been read")
+	default:
+		parts = append(parts, "there is no page yet")
+	}
+	if w.Rule == target.NoTarget {
+		return parts[0]
+	}
+	mark := "the mark"
+	if w.MarkOf >= 0 {
+		mark = c.Names[w.MarkOf]
+	}
+	mark = fmt.Sprintf("%s has %s", mark, Number(int(w.Mark)))
+	switch {
+	case w.Rule == target.ByRivals:
+		parts = append(parts, mark+": "+Beat(w.Figures))
+	case w.Rule == target.ByCeiling && w.BeatsMark:
+		parts = append(parts, fmt.Sprintf("%s; the ceiling is %s", mark, Number(w.Guideline.Ceiling)))
+	case w.Rule == target.ByCeiling:
+		parts = append(parts, fmt.Sprintf("%s; the ceiling of %s does not beat it", mark, Number(w.Guideline.Ceiling)))
+	case w.Mark > 0:
+		parts = append(parts, fmt.Sprintf("guideline starts at %s; %s", Number(w.Guideline.Low), mark))
+	default:
+		parts = append(parts, fmt.Sprintf("guideline starts at %s", Number(w.Guideline.Low)))
+	}
+	for _, i := range w.SetAside {
+		parts = append(parts, fmt.Sprintf("%s with %s does not count: too far above the others", c.Names[i], Number(c.Words[i])))
+	}
+	return strings.Join(parts, " · ")
+}
+
+// Beat words by how much the mark is to be beaten.
+func Beat(f target.WordFigures) string {
+	switch {
+	case f.BeatPercent == 0 && f.BeatWords == 0:
+		return "match it"
+	case f.BeatPercent == 0:
+		return "beat it by " + Count(int(f.BeatWords), "word", "")
+	case f.BeatWords == 0:
+		return fmt.Sprintf("beat it by %v%%", f.BeatPercent)
+	}
+	return fmt.Sprintf("beat it by %v%% (at least %s)", f.BeatPercent, Count(int(f.BeatWords), "word", ""))
+}

@@ -1,0 +1,119 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { useFollow } from './changes'
+import { api, taken, type Choice, type Id, type Plan } from './client'
+import { keys } from './keys'
+
+const ofClient = (client: Id) => ({ params: { path: { client: client() } } })
+
+/** What all pages of a client must have, in the order of work. */
+export function usePlan(client: Id, enabled: () => boolean = () => true) {
+  return useQuery({
+    queryKey: computed(() => keys.plan(client())),
+    enabled: computed(enabled),
+    queryFn: () => taken(api.GET('/api/clients/{client}/plan', ofClient(client))),
+  })
+}
+
+/** The sums that made the figures of a target or of one of its parts. */
+export function useWhy(client: Id, target: () => string, part: () => string) {
+  return useQuery({
+    queryKey: computed(() => keys.why(client(), target(), part())),
+    enabled: computed(() => target() !== ''),
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/plan/why', {
+          params: { path: { client: client() }, query: { target: target(), part: part() } },
+        }),
+      ),
+  })
+}
+
+/** What is said of a target or of a part of one. */
+export type Said = { page: string; key: string } & Choice
+
+/** A target that is added by hand. */
+export type OwnDraft = { id?: number; page?: string; text: string; gain?: number; minutes: number }
+
+/** Changes of a plan. */
+export function usePlanChanges(client: Id) {
+  const cache = useQueryClient()
+  const onSettled = useFollow(client)
+  return {
+    choose: useMutation({
+      mutationFn: (said: Said[]) =>
+        taken(api.PUT('/api/clients/{client}/plan/choices', { ...ofClient(client), body: { said } })),
+      onSuccess: (plan: Plan) => cache.setQueryData(keys.plan(client()), plan),
+      onSettled,
+    }),
+    add: useMutation({
+      mutationFn: (body: OwnDraft) =>
+        taken(api.POST('/api/clients/{client}/plan/own', { ...ofClient(client), body })),
+      onSettled,
+    }),
+    remove: useMutation({
+      mutationFn: (own: number) =>
+        taken(
+          api.DELETE('/api/clients/{client}/plan/own/{own}', { params: { path: { client: client(), own } } }),
+        ),
+      onSettled,
+    }),
+  }
+}
+
+/** Changes of figures by their keys; an empty value brings the other back. */
+export type FigureChanges = Record<string, string>
+
+/** The figures of a client, those of the workspace for 0. */
+export function useFigures(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.yardstick(client())),
+    queryFn: () =>
+      client()
+        ? taken(api.GET('/api/clients/{client}/yardstick', ofClient(client)))
+        : taken(api.GET('/api/yardstick')),
+  })
+}
+
+export function usePresets() {
+  return useQuery({ queryKey: keys.presets, queryFn: () => taken(api.GET('/api/yardstick/presets')) })
+}
+
+/** Changes figures of a client or, if `all` says so, of the workspace; and tells what would follow. */
+export function useFigureChanges(client: Id, all: () => boolean) {
+  const cache = useQueryClient()
+  const follow = useFollow(client)
+  const onSettled = () =>
+    Promise.all([
+      cache.invalidateQueries({ queryKey: keys.yardsticks }),
+      all() ? cache.invalidateQueries() : follow(),
+    ])
+  return {
+    preview: useMutation({
+      mutationFn: (changes: FigureChanges) =>
+        taken(
+          api.POST('/api/clients/{client}/yardstick/preview', {
+            ...ofClient(client),
+            body: { changes, workspace: all() },
+          }),
+        ),
+    }),
+    change: useMutation({
+      mutationFn: (changes: FigureChanges) =>
+        all()
+          ? taken(api.PUT('/api/yardstick', { body: { changes } }))
+          : taken(api.PUT('/api/clients/{client}/yardstick', { ...ofClient(client), body: { changes } })),
+      onSettled,
+    }),
+    read: useMutation({
+      mutationFn: (yaml: string) =>
+        taken(
+          api.PUT('/api/yardstick.yaml', {
+            params: { query: { client: all() ? 0 : client() } },
+            body: { yaml },
+          }),
+        ),
+      onSettled,
+    }),
+  }
+}

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { nextTick, ref, watch } from 'vue'
+import type { Choice, GainUnit, Part } from '@/api/client'
+import { duration, gain } from '@/parts/format'
+import ChoiceMarks from './ChoiceMarks.vue'
+
+/** One part of an open target: changed, kept or dropped by itself. */
+const props = defineProps<{ part: Part; unit: GainUnit; at: boolean; editing: boolean; asked: boolean }>()
+const emit = defineEmits<{ keep: []; drop: []; edit: []; why: []; say: [choice: Choice] }>()
+
+const row = ref<HTMLElement>()
+const field = ref<HTMLInputElement>()
+const value = ref('')
+watch(
+  () => props.at,
+  (at) => at && row.value?.scrollIntoView({ block: 'nearest' }),
+)
+watch(
+  () => props.editing,
+  async (editing) => {
+    if (!editing) return
+    value.value = props.part.choice.value || props.part.pencil
+    await nextTick()
+    field.value?.focus()
+  },
+)
+
+const changeable = () => props.part.pencil !== ''
+
+function save() {
+  const typed = value.value.trim()
+  emit('say', typed ? { state: 'changed', value: typed } : { state: 'open' })
+}
+</script>
+
+<template>
+  <div
+    ref="row"
+    class="part"
+    :class="{ at, dropped: part.choice.state === 'dropped' }"
+    :data-part="part.key"
+    :data-state="part.choice.state"
+  >
+    <span class="name">{{ part.name }}</span>
+    <form v-if="editing" class="says" @submit.prevent="save">
+      <input
+        ref="field"
+        v-model="value"
+        class="field"
+        name="value"
+        aria-label="New text"
+        @keydown.esc.stop="$emit('edit')"
+      />
+      <button class="link" type="submit">Change</button>
+    </form>
+    <span v-else class="says" :title="part.note">
+      <span v-if="part.before">{{ part.before }}</span>
+      <span v-if="part.pencil" class="penciled" :class="{ mono: part.kind === 'image_names' }">{{
+        part.pencil
+      }}</span>
+      <span v-if="part.after">{{ part.after }}</span>
+      <span v-if="part.choice.state === 'changed'" class="soft">changed by hand</span>
+      <span v-if="part.note" class="soft note">{{ part.note }}</span>
+    </span>
+    <button
+      class="num gain quiet"
+      type="button"
+      title="Open the sum"
+      :aria-pressed="asked"
+      @click="$emit('why')"
+    >
+      <template v-if="part.gain > 0"
+        >{{ gain(part.gain) }}<template v-if="unit === 'share'">%</template></template
+      >
+      <template v-else>—</template>
+    </button>
+    <span class="num soft">{{ part.minutes ? duration(part.minutes) : '' }}</span>
+    <ChoiceMarks
+      small
+      :choice="part.choice"
+      :fixed="!changeable()"
+      @keep="$emit('keep')"
+      @edit="$emit('edit')"
+      @drop="$emit('drop')"
+    />
+  </div>
+</template>
+
+<style scoped>
+.part {
+  display: grid;
+  grid-template-columns: 118px minmax(0, 1fr) 72px 84px 98px;
+  gap: 12px;
+  align-items: center;
+  min-height: 29px;
+  padding: 2px var(--edge) 2px 14px;
+}
+.says {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+  min-width: 0;
+}
+.says .field {
+  flex: 1;
+  min-width: 0;
+}
+.mono {
+  font-size: 12.5px;
+}
+.note {
+  font-size: 12.5px;
+}
+.gain {
+  text-align: right;
+  padding: 1px 0;
+  border-bottom: 1px dotted transparent;
+}
+.gain:hover,
+.gain[aria-pressed='true'] {
+  border-bottom-color: var(--ink);
+}
+.dropped .says {
+  text-decoration: line-through;
+  color: var(--ink-soft);
+}
+.at {
+  box-shadow: inset 4px 0 0 var(--pencil);
+}
+@media (max-width: 760px) {
+  .part {
+    grid-template-columns: 1fr auto auto auto;
+  }
+  .says {
+    grid-column: 1 / -1;
+    grid-row: 2;
+    flex-wrap: wrap;
+    white-space: normal;
+  }
+}
+</style>

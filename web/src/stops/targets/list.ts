@@ -1,0 +1,68 @@
+import type { Part, Plan, Target } from '@/api/client'
+import { pageName } from '@/parts/pages'
+
+/** In which order the targets stand. */
+export type Order = 'work' | 'front' | 'page'
+
+/** A part of the list under a heading; those of the order of work have none. */
+export interface Group {
+  key: string
+  title: string
+  targets: Target[]
+}
+
+const fronts: Record<Target['front'], string> = {
+  words: 'Words',
+  phrases: 'Phrases and headings',
+  images: 'Images',
+  pages: 'Pages',
+}
+
+/** What of a plan is shown: all pages or one, with what was dropped or without. */
+export function shown(plan: Plan, page: string, dropped: boolean): Target[] {
+  return plan.targets.filter((t) => (!page || t.page === page) && (dropped || t.choice.state !== 'dropped'))
+}
+
+/** The targets in groups: by front the largest gain first, by page as the pages stand. */
+export function grouped(plan: Plan, list: Target[], order: Order): Group[] {
+  if (order === 'work') return [{ key: 'work', title: '', targets: list }]
+  if (order === 'page')
+    return plan.pages
+      .map((p) => ({ key: p.key, title: pageName(p.page), targets: list.filter((t) => t.page === p.key) }))
+      .filter((g) => g.targets.length)
+  const told = new Map(plan.telling.map((id, i) => [id, i]))
+  const place = (t: Target) => told.get(t.id) ?? told.size
+  const sorted = [...list].sort((a, b) => place(a) - place(b))
+  const groups: Group[] = []
+  for (const t of sorted) {
+    const group = groups.find((g) => g.key === t.front)
+    if (group) group.targets.push(t)
+    else groups.push({ key: t.front, title: fronts[t.front], targets: [t] })
+  }
+  return groups
+}
+
+/** Above the line what fits, in order; below it what does not, and what was dropped. */
+export function cutInTwo(list: Target[]): { above: Target[]; below: Target[] } {
+  return { above: list.filter((t) => t.fits), below: list.filter((t) => !t.fits) }
+}
+
+/** A line of the list that keys can stand on: a target, or a part of an open one. */
+export interface Line {
+  target: Target
+  part?: Part
+}
+
+/** The lines of groups, with the parts of targets that are open. */
+export function lines(targets: Target[], open: Set<string>): Line[] {
+  return targets.flatMap((target): Line[] => [
+    { target },
+    ...(open.has(target.id) ? target.parts.map((part) => ({ target, part })) : []),
+  ])
+}
+
+/** What is said of a line in a sentence: the instruction. */
+export function says(line: Line): string {
+  const of = line.part ?? line.target
+  return [of.before, of.pencil, of.after].filter(Boolean).join(' ')
+}

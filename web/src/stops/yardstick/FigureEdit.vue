@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { useDebounceFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import type { Figure, PlanChange } from '@/api/client'
+import { useFigureChanges } from '@/api/plan'
+import { useUndo } from '@/parts/undo'
+import { boundsOf, unitOf } from './figure'
+import PlanEffect from './PlanEffect.vue'
+
+/** A figure of the yardstick in place: what would follow is seen before it is kept. */
+const props = defineProps<{ client: number; figure: Figure; workspace?: boolean }>()
+const emit = defineEmits<{ done: [] }>()
+
+const { preview, change } = useFigureChanges(
+  () => props.client,
+  () => props.workspace ?? false,
+)
+const undo = useUndo()
+const value = ref(props.figure.value)
+watch(
+  () => props.figure.value,
+  (now) => (value.value = now),
+)
+const effect = ref<PlanChange | null>(null)
+const changed = computed(() => value.value.trim() !== props.figure.value)
+
+const look = useDebounceFn(async () => {
+  const typed = value.value
+  effect.value = null
+  if (!changed.value) return
+  const seen = await preview.mutateAsync({ [props.figure.key]: typed }).catch(() => null)
+  if (typed === value.value) effect.value = seen // another one may have been typed by now
+}, 150)
+watch(value, look)
+
+async function keep(to: string) {
+  const was = props.figure.value === props.figure.default ? '' : props.figure.value
+  const ok = await change.mutateAsync({ [props.figure.key]: to }).catch(() => null)
+  if (!ok) return
+  undo.offer(`${props.figure.says}: ${to || props.figure.default}`, () =>
+    change.mutateAsync({ [props.figure.key]: was }),
+  )
+  effect.value = null
+  emit('done')
+}
+const failure = computed(() => change.error.value ?? preview.error.value)
+</script>
+
+<template>
+  <form class="figure-edit" @submit.prevent="keep(value.trim())" @keydown.esc.stop="$emit('done')">
+    <div class="line">
+      <select v-if="figure.unit === 'choice'" v-model="value" class="field" :aria-label="figure.says">
+        <option v-for="c in figure.choices" :key="c" :value="c">{{ c.replace('_', ' ') }}</option>
+      </select>
+      <textarea
+        v-else-if="figure.unit === 'lines'"
+        v-model="value"
+        class="field wide"
+        rows="8"
+        :aria-label="figure.says"
+      ></textarea>
+      <input
+        v-else
+        v-model="value"
+        class="field num"
+        :name="figure.key"
+        inputmode="decimal"
+        :aria-label="figure.says"
+      />
+      <span class="soft">{{ unitOf(figure) }}</span>
+      <button class="link" type="submit" :disabled="!changed">Keep</button>
+      <button v-if="figure.value !== figure.default" class="link" type="button" @click="keep('')">
+        Back to {{ figure.unit === 'lines' ? 'the default' : figure.default }}
+      </button>
+      <button class="link" type="button" @click="$emit('done')">Cancel</button>
+    </div>
+    <p class="soft bounds">{{ boundsOf(figure) }}</p>
+    <p v-if="failure" class="mistake" role="alert">{{ failure.message }}</p>
+    <PlanEffect v-else-if="effect" :effect="effect" />
+  </form>
+</template>
+
+<style scoped>
+.figure-edit {
+  padding: 6px 0 8px 10px;
+  border-left: 2px dashed var(--pencil);
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+}
+.num {
+  width: 84px;
+}
+.wide {
+  width: 100%;
+}
+.bounds,
+.mistake {
+  margin: 2px 0 0;
+  font-size: 12px;
+}
+</style>

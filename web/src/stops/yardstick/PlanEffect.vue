@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PlanChange } from '@/api/client'
+import { duration, gain, plural } from '@/parts/format'
+
+/** What a change of figures would change in the plan. */
+const props = defineProps<{ effect: PlanChange }>()
+const most = 6
+const list = computed(() => props.effect.targets.slice(0, most))
+const signed = (n: number) => (n < 0 ? `−${gain(-n)}` : `+${gain(n)}`)
+const time = (m: number) => (m < 0 ? `−${duration(-m)}` : `+${duration(m)}`)
+</script>
+
+<template>
+  <div class="effect" data-effect>
+    <p v-if="!effect.targets.length">No target would change.</p>
+    <template v-else>
+      <p>
+        <b>{{ plural(effect.targets.length, 'target') }}</b> would change; above the line
+        <b>{{ signed(effect.gain) }}{{ effect.unit === 'share' ? '%' : ' visits' }}</b
+        ><template v-if="Math.round(effect.minutes)">; {{ time(effect.minutes) }} in all</template>.
+      </p>
+      <ul>
+        <li v-for="t in list" :key="t.id">
+          <span class="says" :class="{ gone: t.gone }">{{ t.says || t.was }}</span>
+          <span class="num soft">
+            <template v-if="t.new">new</template><template v-else-if="t.gone">gone</template>
+            <template v-else-if="Math.abs(t.gain) >= 0.05">{{ signed(t.gain) }}</template>
+            <template v-else-if="Math.abs(t.minutes) >= 0.5">{{ time(t.minutes) }}</template>
+            <template v-else-if="t.fits !== t.fitted">{{ t.fits ? 'fits' : 'no longer fits' }}</template>
+          </span>
+        </li>
+        <li v-if="effect.targets.length > most" class="soft">and {{ effect.targets.length - most }} more</li>
+      </ul>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.effect {
+  font-size: 12.5px;
+}
+p {
+  margin: 4px 0;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+.says {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.gone {
+  text-decoration: line-through;
+}
+.num {
+  white-space: nowrap;
+}
+</style>
