@@ -18,7 +18,7 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), openapiCommand())
+	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), proofCommand(), openapiCommand())
 	if err := root.Execute(); err != nil {
 		fmt.Fprintln(os.Stderr, "inktally:", says(err))
 		os.Exit(1)

@@ -122,6 +122,11 @@ const (
 	SomeRivalsAdded   Code = "some_rivals_added"
 	ChangeNeedsValue  Code = "change_needs_value"
 	TargetNeedsText   Code = "target_needs_text"
+	ImageNameBad      Code = "image_name_bad"
+	DraftEmpty        Code = "draft_empty"
+	DraftTooLarge     Code = "draft_too_large"
+	DraftUnreadable   Code = "draft_unreadable"
+	DraftNoPage       Code = "draft_no_page"
 	HoursOutOfRange   Code = "hours_out_of_range"
 	RunUnderWay       Code = "run_under_way"
 	NothingToRead     Code = "nothing_to_read"
@@ -181,7 +186,8 @@ var params = map[Code][]string{
 	PhraseNoWord: {"text"}, ServiceNoWord: {"text"}, SpellingNoWord: {"text"}, PlaceNoWord: {"text"}, TextTooLong: {"most"},
 	JobNegative: {"service"}, ClientNeedsName: {}, LanguageUnknown: {"language"}, PhraseNeeded: {}, NotOneWord: {"text"},
 	PageThere: {}, OneHomePage: {}, HomePageStays: {}, NoSuchService: {"service"}, NoSuchPlace: {"place"}, PageNeedsService: {},
-	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, NotOurBookmark: {}, OtherOrigin: {"says", "from"}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {}, TargetNeedsText: {},
+	PageNeedsPlace: {}, PageNeedsAddress: {}, EntryWithoutSite: {"name"}, EntryNoName: {}, NoFigures: {}, NotOurBookmark: {}, OtherOrigin: {"says", "from"}, DayBad: {"typed"}, KindOfClient: {}, SomeRivalsAdded: {"added"}, ChangeNeedsValue: {}, TargetNeedsText: {}, ImageNameBad: {"name", "like"}, DraftEmpty: {}, DraftTooLarge: {"mb"},
+	DraftUnreadable: {}, DraftNoPage: {"page"},
 	HoursOutOfRange: {"most"}, RunUnderWay: {}, NothingToRead: {}, NoSuchFigure: {"figure"}, FigureOutOfRange: {"figure", "least", "most"},
 	GuidelineBackward: {"page"}, WeightsNotHundred: {"sum"}, SharesNotHundred: {"sum"}, RatesBackward: {}, FrameNeedsPhrase: {"line"},
 	YardstickNotYAML: {}, YardstickTooLarge: {"kb"},

@@ -1,8 +1,9 @@
 package place
 
 import (
-	"regexp"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 )
 
 // Capitals writes words as they would stand in a text: places and their states
@@ -50,12 +51,22 @@ func CapitalsOfPart(words string, places []Place) string {
 
 // capitalize writes a name as it is wherever it stands as whole words.
 func capitalize(words, name string) string {
-	if name == "" {
+	if name == "" || len(words) < len(name) {
 		return words
 	}
-	anywhere := regexp.MustCompile(`(?i)(^|[^\pL\pN])(` + regexp.QuoteMeta(name) + `)($|[^\pL\pN])`)
-	return anywhere.ReplaceAllStringFunc(words, func(found string) string {
-		m := anywhere.FindStringSubmatch(found)
-		return m[1] + name + m[3]
-	})
+	for i := 0; i+len(name) <= len(words); i++ {
+		if !strings.EqualFold(words[i:i+len(name)], name) {
+			continue
+		}
+		before, _ := utf8.DecodeLastRuneInString(words[:i])
+		after, _ := utf8.DecodeRuneInString(words[i+len(name):])
+		if !inWord(before) && !inWord(after) {
+			words = words[:i] + name + words[i+len(name):]
+			i += len(name) - 1
+		}
+	}
+	return words
 }
+
+// inWord tells a letter or a number; what is no rune is none.
+func inWord(r rune) bool { return r != utf8.RuneError && (unicode.IsLetter(r) || unicode.IsNumber(r)) }

@@ -8,6 +8,27 @@ import (
 	"inktally/core/sheet"
 )
 
+// Names are the file names of the images of a site: those that it has, with those that
+// were proposed, and the files that were given a name.
+type Names struct{ all, files map[string]bool }
+
+// NamesOf are those of the images of pages.
+func NamesOf(pages ...Page) *Names {
+	out := &Names{all: map[string]bool{}, files: map[string]bool{}}
+	for i := range pages {
+		if !pages[i].there() {
+			continue
+		}
+		for _, img := range pages[i].Client.Page.Images {
+			out.all[img.File+img.Ext] = true
+		}
+	}
+	return out
+}
+
+// renamed tells a file that was given a name.
+func (n *Names) renamed(file string) bool { return n.files[file] }
+
 // naming works out what the images of a page should be called (rules 4.3, 10.2).
 type naming struct {
 	b *builder
@@ -18,20 +39,21 @@ type naming struct {
 
 // nameImages proposes names and alt texts for the images of the page, and more images
 // where it has too few that carry a phrase. taken are the names of the whole site.
-func (b *builder) nameImages(taken map[string]bool) {
+func (b *builder) nameImages(taken *Names) {
 	n := naming{b: b}
+	b.taken = taken
 	wishes := b.imageWishes()
 	images := n.images()
 	var proposed []string
 	if b.p.there() {
-		proposed = b.p.Criteria.Judge().Propose(images, wishes, taken)
+		proposed = b.p.Criteria.Judge().Propose(images, wishes, taken.all)
 	}
 	carrying := 0
 	for i, name := range proposed {
 		switch {
 		case name != "":
 			n.rename(i, name, images[i].Verdict)
-			taken[name] = true
+			taken.all[name], taken.files[images[i].Name+images[i].Ext] = true, true
 			carrying++
 		case images[i].Verdict == imagename.Carries && !images[i].Frame:
 			carrying++
@@ -84,8 +106,8 @@ func (n *naming) images() []imagename.Image {
 		if img.Alt != nil {
 			out[i].Alt = *img.Alt
 		}
-		if seen[img.File+img.Ext] {
-			out[i].Verdict = imagename.NoName
+		if seen[img.File+img.Ext] || n.b.taken.renamed(img.File+img.Ext) {
+			out[i].Verdict = imagename.NoName // it gets one name, wherever it stands
 		}
 		seen[img.File+img.Ext] = true
 	}
@@ -140,7 +162,7 @@ func (n *naming) named(slug string) Part {
 
 // more asks for images that the page does not have yet, named by what no image is called
 // after.
-func (n *naming) more(count int, wishes []string, taken map[string]bool) {
+func (n *naming) more(count int, wishes []string, taken *Names) {
 	b := n.b
 	if !b.p.Kind.HasWordTarget() || len(b.p.Families) == 0 {
 		return
@@ -161,10 +183,10 @@ func (n *naming) more(count int, wishes []string, taken map[string]bool) {
 		if count <= 0 {
 			return
 		}
-		if slug == "" || said[slug] || taken[slug+".jpg"] || b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
+		if slug == "" || said[slug] || taken.all[slug+".jpg"] || b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
 			continue
 		}
-		said[slug], taken[slug+".jpg"] = true, true
+		said[slug], taken.all[slug+".jpg"] = true, true
 		p := n.named(slug)
 		p.Key, p.Wanted = partKey(ImageName, "+ "+slug), slug+".jpg"
 		n.names = append(n.names, p)

@@ -22,6 +22,7 @@ type builder struct {
 	wish       map[string]string // what an image name says of a family
 	named      map[string]bool   // families that an image is to be named after
 	images     *Target
+	taken      *Names
 	wrongNames []Part
 	brought    int // how often the parts of the first placing bring the first family
 }
@@ -29,7 +30,7 @@ type builder struct {
 // OfPage works out the targets of one page by itself, in the order of a brief: without
 // those that its site asks for. taken are the file names that the site has; those proposed
 // are added.
-func (y Rules) OfPage(p *Page, taken map[string]bool) []Target {
+func (y Rules) OfPage(p *Page, taken *Names) []Target {
 	b := y.builder(p)
 	b.nameImages(taken)
 	b.build()

@@ -29,14 +29,16 @@ func (y Rules) Plan(s Study) Plan {
 	s.Pages = pages
 	slices.SortStableFunc(pages, comparePages)
 	plan.Shares = rank(pages)
-	taken := names(pages)
+	taken := NamesOf(pages...)
 	var all []Target
 	wrong := map[string][]Part{}
 	for i := range pages {
 		p := &pages[i]
 		plan.pages[p.Key] = p
 		b := y.builder(p)
-		b.nameImages(taken)
+		if !s.copied(p) { // who makes one page of two needs no other names on the second
+			b.nameImages(taken)
+		}
 		b.build()
 		all = append(all, b.out...)
 		wrong[p.Key] = b.wrongNames
@@ -56,6 +58,11 @@ func (y Rules) Plan(s Study) Plan {
 	depend(all, pages)
 	plan.Targets = y.order(all, plan.pages)
 	return plan
+}
+
+// copied tells a page that is a second copy of another.
+func (s *Study) copied(p *Page) bool {
+	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f site.Finding) bool { return f.Type == site.SecondCopy && site.SameAddress(f.URL, p.URL) })
 }
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
@@ -101,20 +108,6 @@ func rank(pages []Page) (shares bool) {
 		}
 	}
 	return !known
-}
-
-// names are the file names of the images of all pages.
-func names(pages []Page) map[string]bool {
-	out := map[string]bool{}
-	for i := range pages {
-		if !pages[i].there() {
-			continue
-		}
-		for _, img := range pages[i].Client.Page.Images {
-			out[img.File+img.Ext] = true
-		}
-	}
-	return out
 }
 
 // renameWrong puts the names that are proposed for images of another place on the fix of

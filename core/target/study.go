@@ -40,8 +40,11 @@ type Page struct {
 	Families []Family
 	// Wishes are what image names may say beyond the families, in order (rule 4.3).
 	Wishes []string
-	// Frame is used if there is no page yet (rule 8.6).
-	Frame  int
+	// Frame is used if there is no page yet, and for a draft (rule 8.6).
+	Frame int
+	// Draft tells that Client is no page but its copy as it is handed in: it will stand in
+	// a frame.
+	Draft  bool
 	Topics outline.Topics
 	Edits  outline.Edits
 	// Phone is the business's number; Named are the places that are written with capitals
@@ -114,7 +117,7 @@ func ChoiceKey(page, key string) string { return page + " | " + key }
 func (p *Page) there() bool { return p.Client != nil }
 
 func (p *Page) frame() int {
-	if p.there() {
+	if p.there() && !p.Draft {
 		return p.Client.Page.Words.Frame()
 	}
 	return p.Frame
@@ -123,7 +126,10 @@ func (p *Page) frame() int {
 // seen are the words of the page; those of one to make are the menus and footers
 // that it will come with.
 func (p *Page) seen() int {
-	if p.there() {
+	switch {
+	case p.there() && p.Draft:
+		return p.copied() + p.Frame
+	case p.there():
 		return p.Client.Page.Words.Seen
 	}
 	return p.Frame

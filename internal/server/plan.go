@@ -5,7 +5,11 @@ import (
 
 	"inktally/core/target"
 	"inktally/internal/app/plan"
+	"inktally/internal/draft"
+	"inktally/internal/export"
 	"inktally/internal/view"
+
+	"github.com/danielgtaylor/huma/v2"
 )
 
 type chooseInput struct {
@@ -44,6 +48,25 @@ type whyInput struct {
 	Part   string `query:"part" maxLength:"1000" doc:"The key of one of its parts; empty is all of it"`
 }
 
+type OutlinePath struct {
+	ClientPath
+	Page string `query:"page" required:"true" maxLength:"500" doc:"The key of a page of the plan"`
+}
+
+type outlineInput struct {
+	OutlinePath
+	Body view.OutlineEdits
+}
+
+type proofInput struct {
+	OutlinePath
+	Body struct {
+		Name string `json:"name,omitempty" maxLength:"300" doc:"That of the draft's file, empty for text"`
+		Text string `json:"text,omitempty" doc:"The draft as text, Markdown or HTML"`
+		File []byte `json:"file,omitempty" doc:"The bytes of the draft's file in base64"`
+	}
+}
+
 // added is the id of what was added.
 type added struct {
 	ID int64 `json:"id"`
@@ -73,4 +96,59 @@ func (r api) plan() {
 		})
 	do(r, remove, "/clients/{client}/plan/own/{own}", "removeTarget", "Remove a target that was added by hand",
 		func(ctx context.Context, in *ownPath) error { return r.app.Plan.Remove(ctx, in.Client, in.Own) })
+	handle(r, get, "/clients/{client}/plan/outline", "outline", "The sections that a page should have",
+		func(ctx context.Context, in *OutlinePath) (*view.Outline, error) {
+			return r.app.Plan.Outline(ctx, in.Client, in.Page)
+		})
+	handle(r, put, "/clients/{client}/plan/outline", "changeOutline", "Change the sections of a page: all changes at once",
+		func(ctx context.Context, in *outlineInput) (*view.Outline, error) {
+			return r.app.Plan.SetOutline(ctx, in.Client, in.Page, in.Body.Core())
+		})
+	handle(r, get, "/clients/{client}/plan/images", "imageNames", "The images of all pages with the names that they should have",
+		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {
+			return r.app.Plan.Images(ctx, in.Client)
+		})
+	proof := operation(post, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page")
+	proof.MaxBodyBytes = draft.MaxBytes*4/3 + 4096
+	huma.Register(r.huma, proof, func(ctx context.Context, in *proofInput) (*body[*view.Proof], error) {
+		raw := in.Body.File
+		if len(raw) == 0 {
+			raw = []byte(in.Body.Text)
+		}
+		out, err := r.app.Plan.Proof(ctx, in.Client, in.Page, in.Body.Name, raw)
+		if err != nil {
+			return nil, r.problem("proof", err)
+		}
+		return &body[*view.Proof]{out}, nil
+	})
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"), r.imagesCSV)
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript", "A shell script that renames the files"), r.renameScript)
+}
+
+func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
+	list, err := r.app.Plan.Images(ctx, in.Client)
+	if err != nil {
+		return nil, r.problem("imageNamesCSV", err)
+	}
+	rows := [][]string{{"page", "old name", "new name", "alt text now", "alt text"}}
+	for _, i := range list.Rows {
+		wanted := i.Wanted
+		if i.Dropped {
+			wanted = ""
+		}
+		rows = append(rows, []string{i.PageURL, i.Now, wanted, i.AltNow, i.AltWanted})
+	}
+	raw, err := export.CSV(rows)
+	if err != nil {
+		return nil, r.problem("imageNamesCSV", err)
+	}
+	return &file{ContentType: "text/csv; charset=utf-8", Disposition: `attachment; filename="images.csv"`, Body: raw}, nil
+}
+
+func (r api) renameScript(ctx context.Context, in *ClientPath) (*file, error) {
+	list, err := r.app.Plan.Renames(ctx, in.Client)
+	if err != nil {
+		return nil, r.problem("renameScript", err)
+	}
+	return &file{ContentType: "text/x-shellscript; charset=utf-8", Disposition: `attachment; filename="rename.sh"`, Body: export.RenameScript(list)}, nil
 }

@@ -25,6 +25,9 @@ export const router = createRouter({
           component: () => import('./stops/sheet/SheetView.vue'),
         },
         { path: 'targets', name: 'targets', component: () => import('./stops/targets/TargetsView.vue') },
+        { path: 'outline', name: 'outline', component: () => import('./stops/outline/OutlineView.vue') },
+        { path: 'images', name: 'images', component: () => import('./stops/images/ImagesView.vue') },
+        { path: 'draft', name: 'draft', component: () => import('./stops/draft/DraftView.vue') },
         {
           path: 'yardstick',
           name: 'yardstick',

@@ -23,6 +23,7 @@ type Worked struct {
 	Study target.Study
 
 	families map[string]*book.Family
+	tellers  map[string]wording.Teller
 }
 
 // Work works out the plan of a client.
@@ -43,7 +44,7 @@ func (p *Plan) Work(ctx context.Context, id int64, as ...sheet.Change) (*Worked,
 	if err != nil {
 		return nil, err
 	}
-	w := &Worked{Whole: whole, Pages: map[string]*sheet.Comparison{}, families: book.ByKey(whole.Known.AllFamilies())}
+	w := &Worked{Whole: whole, Pages: map[string]*sheet.Comparison{}, tellers: map[string]wording.Teller{}, families: book.ByKey(whole.Known.AllFamilies())}
 	w.Study = target.Study{Findings: whole.Findings, Own: own, Choices: choices}
 	for _, c := range whole.Pages {
 		page := c.Aim
@@ -75,6 +76,15 @@ func adopt(choices map[string]target.Choice, page target.Page) {
 
 // teller words the targets of a page.
 func (w *Worked) teller(page string) wording.Teller {
+	if made, ok := w.tellers[page]; ok {
+		return made
+	}
+	made := w.newTeller(page)
+	w.tellers[page] = made
+	return made
+}
+
+func (w *Worked) newTeller(page string) wording.Teller {
 	out := wording.Teller{Firm: w.Whole.Known.Client.Name}
 	for _, p := range w.Whole.Known.Places {
 		if !p.Home {

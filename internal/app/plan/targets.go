@@ -41,6 +41,9 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 		if s.State == target.Changed && s.Value == "" {
 			return nil, fault.New(fault.ChangeNeedsValue)
 		}
+		if err := checkName(s); err != nil {
+			return nil, err
+		}
 	}
 	err := p.DB.Write(ctx, func(tx *store.Tx) error {
 		if _, err := tx.Client(client); err != nil {

@@ -141,13 +141,7 @@ func (c *Comparison) First() (target.Family, bool) {
 
 // Targets are those of the page by itself, in the order of a brief.
 func (c *Comparison) Targets() []target.Target {
-	taken := map[string]bool{}
-	if own := c.Client.Column; own != nil {
-		for _, img := range own.Page.Images {
-			taken[img.File+img.Ext] = true
-		}
-	}
-	return c.Yardstick.Target.OfPage(&c.Aim, taken)
+	return c.Yardstick.Target.OfPage(&c.Aim, target.NamesOf(c.Aim))
 }
 
 // frame is what a page to make will come with: the median of the site's pages (rule 8.6).

@@ -42,7 +42,10 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 func (c *Comparison) PageInfo() view.PageInfo {
 	info := ground.PageInfo(c.Page)
 	if own := c.Client.Column; own != nil {
-		info.Words, info.ToWrite = &own.Page.Words.Seen, &c.Words.ToWrite
+		info.Words = &own.Page.Words.Seen
+	}
+	if c.Client.Column != nil || c.Page.Kind.HasWordTarget() {
+		info.ToWrite = &c.Words.ToWrite
 	}
 	return info
 }

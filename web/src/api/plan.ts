@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useFollow } from './changes'
-import { api, taken, type Choice, type Id, type Plan } from './client'
+import { api, taken, type Choice, type Id, type OutlineEdits, type Plan } from './client'
 import { keys } from './keys'
 
 const ofClient = (client: Id) => ({ params: { path: { client: client() } } })
@@ -24,6 +24,54 @@ export function useWhy(client: Id, target: () => string, part: () => string) {
       taken(
         api.GET('/api/clients/{client}/plan/why', {
           params: { path: { client: client() }, query: { target: target(), part: part() } },
+        }),
+      ),
+  })
+}
+
+/** The sections that a page should have. */
+export function useOutline(client: Id, page: () => string) {
+  return useQuery({
+    queryKey: computed(() => keys.outline(client(), page())),
+    enabled: computed(() => page() !== ''),
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/plan/outline', {
+          params: { path: { client: client() }, query: { page: page() } },
+        }),
+      ),
+  })
+}
+
+export function useOutlineChange(client: Id) {
+  return useMutation({
+    mutationFn: ({ page, edits }: { page: string; edits: OutlineEdits }) =>
+      taken(
+        api.PUT('/api/clients/{client}/plan/outline', {
+          params: { path: { client: client() }, query: { page } },
+          body: edits,
+        }),
+      ),
+    onSettled: useFollow(client),
+  })
+}
+
+/** The images of all pages with the names that they should have. */
+export function useImageNames(client: Id) {
+  return useQuery({
+    queryKey: computed(() => keys.images(client())),
+    queryFn: () => taken(api.GET('/api/clients/{client}/plan/images', ofClient(client))),
+  })
+}
+
+/** Measures drafts against the targets of a page. */
+export function useProof(client: Id) {
+  return useMutation({
+    mutationFn: ({ page, ...body }: { page: string; name?: string; text?: string; file?: string }) =>
+      taken(
+        api.POST('/api/clients/{client}/plan/proof', {
+          params: { path: { client: client() }, query: { page } },
+          body,
         }),
       ),
   })

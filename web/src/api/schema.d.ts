@@ -811,6 +811,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/plan/images": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The images of all pages with the names that they should have */
+        get: operations["imageNames"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/images.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as CSV */
+        get: operations["imageNamesCSV"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sections that a page should have */
+        get: operations["outline"];
+        /** Change the sections of a page: all changes at once */
+        put: operations["changeOutline"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/plan/own": {
         parameters: {
             query?: never;
@@ -840,6 +892,40 @@ export interface paths {
         post?: never;
         /** Remove a target that was added by hand */
         delete: operations["removeTarget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Measure a draft against the targets of a page */
+        post: operations["proof"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/rename.sh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A shell script that renames the files */
+        get: operations["renameScript"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1854,7 +1940,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -2186,6 +2272,41 @@ export interface components {
              */
             width: number;
         };
+        ImageNames: {
+            rows: components["schemas"]["ImageRow"][];
+        };
+        ImageRow: {
+            /** @description The user wrote it */
+            alt_changed: boolean;
+            /** @description The key of the part that asks for it, empty for none */
+            alt_key: string;
+            alt_now: string;
+            /** @description The alt text that it should have, empty for none */
+            alt_wanted: string;
+            /** @description The user wrote the name */
+            changed: boolean;
+            /** @description It keeps its name, as the user says */
+            dropped: boolean;
+            /** @description It stands in a hidden part of the page */
+            hidden: boolean;
+            /** @description The key of the part that asks for the name, empty for none */
+            name_key: string;
+            /** @description Its file name, empty for an image that is to be added */
+            now: string;
+            /** @description The key of the page */
+            page: string;
+            /** @description Its address, or what it is for */
+            page_url: string;
+            /** @description The name that is proposed, also where the user wrote another */
+            proposed: string;
+            /** @description Another file of the site would have the same name */
+            twice: boolean;
+            /** @enum {string} */
+            verdict?: "wrong_place" | "carries" | "near" | "camera" | "machine" | "counter" | "plain" | "no_name";
+            verdict_says: string;
+            /** @description The name that it should have, empty if it is well named */
+            wanted: string;
+        };
         ImportInfo: {
             /**
              * Format: int64
@@ -2392,6 +2513,68 @@ export interface components {
             from: string;
             name: string;
             url: string;
+        };
+        Outline: {
+            /** @description Other sections do not make up for words that were set */
+            alone: boolean;
+            /** @description What the user changed of it */
+            edits: components["schemas"]["OutlineEdits"];
+            /** @description The page's first phrase, empty for none */
+            first: string;
+            /** @description Sentences that carry a phrase word for word, with {phrase} in its place */
+            frames: string[];
+            /** @description The key of the page */
+            page: string;
+            /** @description What people ask about the page's subject */
+            questions: string[];
+            /** @description In their order; none without a word target */
+            sections: components["schemas"]["OutlineSection"][];
+            words: components["schemas"]["WordTarget"];
+        };
+        OutlineEdits: {
+            /** @description Other sections do not make up for words that were set */
+            alone?: boolean;
+            /** @description The keys of sections, empty for the order of the rules */
+            order: string[];
+            /** @description By the keys of sections */
+            sections: {
+                [key: string]: components["schemas"]["SectionEdit"];
+            };
+        };
+        OutlineSection: {
+            /** @description The user added it */
+            added: boolean;
+            dropped: boolean;
+            /** @description That it carries, without the page's first */
+            families: components["schemas"]["SectionFamily"][];
+            /** @description The user set the words */
+            fixed: boolean;
+            /**
+             * Format: int64
+             * @description Rivals that have such a section; for topics of a service page
+             */
+            have: number;
+            heading: string;
+            /**
+             * Format: int64
+             * @description Copy words that the page has of it
+             */
+            holds: number;
+            /** @description The same when the page is measured again */
+            key: string;
+            /** @enum {string} */
+            kind: "lead" | "service" | "aspect" | "questions" | "towns" | "about" | "kept" | "added";
+            /** @description The user worded the heading */
+            renamed: boolean;
+            /** Format: int64 */
+            rivals: number;
+            /** @description The heading is on the page */
+            there: boolean;
+            /**
+             * Format: int64
+             * @description To write
+             */
+            words: number;
         };
         Overview: {
             /** @description Sites of rivals that were surveyed, in the order of the lineup */
@@ -2711,12 +2894,83 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "bad_data_file" | "bad_entry" | "browser_lost" | "browser_not_started" | "change_needs_value" | "client_needs_name" | "columns_unreadable" | "day_bad" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_one" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
             status: number;
             title: string;
+        };
+        Proof: {
+            /**
+             * Format: int64
+             * @description Words of the draft, without menus and footers
+             */
+            copy: number;
+            /**
+             * @description What the draft came as
+             * @enum {string}
+             */
+            format: "text" | "markdown" | "html" | "docx";
+            /** @description It has enough words */
+            hold: boolean;
+            /** @description The language of a draft that is not in the client's, empty if it is */
+            language: string;
+            /**
+             * Format: int64
+             * @description Words that are missing
+             */
+            left: number;
+            /** @description What it says */
+            met: components["schemas"]["ProofLine"][];
+            /** @description What the draft does not say yet */
+            missing: components["schemas"]["ProofLine"][];
+            /** @description What it says too often */
+            over: components["schemas"]["ProofLine"][];
+            /** @description The key of the page */
+            page: string;
+            /** @description Those of the outline */
+            sections: components["schemas"]["ProofSection"][];
+            /** @description Something is left to do */
+            short: boolean;
+            /**
+             * Format: int64
+             * @description Words of copy that the page needs
+             */
+            wanted: number;
+            /** @description Wrong places, vague area words, left-over text */
+            wrong: string[];
+        };
+        ProofInputBody: {
+            /** @description The bytes of the draft's file in base64 */
+            file?: string;
+            /** @description That of the draft's file, empty for text */
+            name?: string;
+            /** @description The draft as text, Markdown or HTML */
+            text?: string;
+        };
+        ProofLine: {
+            key: string;
+            /** @description Where */
+            name: string;
+            note: string;
+            phrase?: string;
+            /** @description What is asked */
+            says: string;
+        };
+        ProofSection: {
+            heading: string;
+            key: string;
+            /**
+             * Format: int64
+             * @description Still to write
+             */
+            left: number;
+            /**
+             * Format: int64
+             * @description In the draft
+             */
+            words: number;
         };
         Proposal: {
             /** @description That of the page, if phrases are in another one so far */
@@ -2962,6 +3216,31 @@ export interface components {
         };
         SearchInputBody: {
             phrase: string;
+        };
+        SectionEdit: {
+            /** @description A section of the user's own */
+            added?: boolean;
+            dropped?: boolean;
+            /** @description Empty for the rule's */
+            heading?: string;
+            /**
+             * Format: int64
+             * @description To write, null for the rule's
+             */
+            words?: number;
+        };
+        SectionFamily: {
+            /**
+             * Format: double
+             * @description An estimate
+             */
+            gain: number;
+            key: string;
+            phrase: string;
+            /** @description Null if there is no page yet */
+            placement: components["schemas"]["Placement"];
+            /** @description Where it is wanted and missing */
+            slots: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
         };
         Sequence: {
             /** Format: int64 */
@@ -5433,6 +5712,143 @@ export interface operations {
             };
         };
     };
+    imageNames: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImageNames"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    imageNamesCSV: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Security-Policy"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    outline: {
+        parameters: {
+            query: {
+                /** @description The key of a page of the plan */
+                page: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outline"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeOutline: {
+        parameters: {
+            query: {
+                /** @description The key of a page of the plan */
+                page: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutlineEdits"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outline"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     addTarget: {
         parameters: {
             query?: never;
@@ -5486,6 +5902,78 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proof: {
+        parameters: {
+            query: {
+                /** @description The key of a page of the plan */
+                page: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProofInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proof"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameScript: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Security-Policy"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
             };
             /** @description Error */
             default: {

@@ -23,6 +23,8 @@ const props = defineProps<{
   stop: StopName
   /** What is said of all pages together. */
   all?: string
+  /** A leaf of the targets that is about one page. */
+  leaf?: string
 }>()
 const first = computed(() => props.pages[0]!.page.id)
 const at = computed(() => props.pages.find((p) => p.key === props.page)?.page.id || first.value)
@@ -89,7 +91,11 @@ const told = computed(() => {
       <RouterLink
         v-for="p in pages"
         :key="p.key"
-        :to="pageLocation(stop, client, p.key)"
+        :to="
+          leaf
+            ? { name: leaf, params: { client }, query: { page: p.key } }
+            : pageLocation(stop, client, p.key)
+        "
         :class="{ here: p.key === page, new: p.page.words === null, over: over === p.page.id && p.page.id }"
         :aria-current="p.key === page ? 'page' : undefined"
         v-on="within(p.page.id || first)"

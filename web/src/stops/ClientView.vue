@@ -28,6 +28,9 @@ const leafOf: Record<string, StopName> = {
   found: 'ground',
   overview: 'sheet',
   yardstick: 'targets',
+  outline: 'targets',
+  images: 'targets',
+  draft: 'targets',
 }
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
 /* The targets are about the pages to make too, which have no id. */
@@ -36,12 +39,18 @@ const tabs = computed(() => {
   const own = (ground.value?.pages ?? []).map((p) => ({ key: pageKey(p.id), page: p }))
   return stop.value === 'targets' ? (plan.value?.pages ?? own) : own
 })
+/* An outline and a draft are those of one page. */
+const ofOnePage = computed(() => route.name === 'outline' || route.name === 'draft')
 const tab = computed(() => {
+  if (ofOnePage.value) return String(route.query.page ?? '') || tabs.value[0]?.key || ''
   if (stop.value === 'targets') return String(route.query.page ?? '')
   return route.name === 'overview' ? '' : pageKey(page.value)
 })
 const paged = computed(
-  () => route.name !== 'yardstick' && ['sheet', 'targets', 'hand-off'].includes(stop.value),
+  () =>
+    route.name !== 'yardstick' &&
+    route.name !== 'images' &&
+    ['sheet', 'targets', 'hand-off'].includes(stop.value),
 )
 
 const inked = computed<Record<StopName, boolean>>(() => {
@@ -79,6 +88,7 @@ useShortcuts({
     :pages="tabs"
     :page="tab"
     :stop="stop"
+    :leaf="ofOnePage ? String(route.name) : ''"
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
   <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>

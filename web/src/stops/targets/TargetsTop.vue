@@ -2,6 +2,7 @@
 import type { Plan } from '@/api/client'
 import { count, duration, gain } from '@/parts/format'
 import type { Order } from './list'
+import PlanLeaves from './PlanLeaves.vue'
 
 /** The hours, what they bring, and in which order the list stands. */
 defineProps<{ plan: Plan; client: number; order: Order; dropped: boolean; hasDropped: boolean }>()
@@ -65,7 +66,7 @@ const orders: { name: Order; label: string }[] = [
       </button>
     </nav>
     <div class="more">
-      <router-link :to="{ name: 'yardstick', params: { client } }">Yardstick</router-link>
+      <PlanLeaves :client="client" />
       <button class="link" type="button" @click="$emit('add')">Add a target</button>
       <button v-if="hasDropped" class="link" type="button" @click="$emit('dropped', !dropped)">
         {{ dropped ? 'Hide dropped' : 'Show dropped' }}

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Figure, Ground, PlanChange } from '@/api/client'
 import { useFigureChanges, useFigures, usePresets, type FigureChanges } from '@/api/plan'
 import { useUndo } from '@/parts/undo'
+import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
 import { shownValue, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
@@ -72,7 +73,7 @@ const failure = computed(() => error.value ?? read.error.value ?? change.error.v
 <template>
   <main class="yardstick">
     <div class="top">
-      <h1>Yardstick</h1>
+      <PlanLeaves :client="client" />
       <nav class="whose" aria-label="Whose figures">
         <button type="button" class="quiet" :aria-pressed="!all" @click="all = false">
           {{ ground.name }}
@@ -155,10 +156,6 @@ const failure = computed(() => error.value ?? read.error.value ?? change.error.v
 }
 .top {
   border-bottom: 1px solid var(--ink);
-}
-h1 {
-  font-size: 20px;
-  margin: 0;
 }
 .whose {
   display: flex;

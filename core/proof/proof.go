@@ -1,0 +1,117 @@
+// Package proof measures a draft against the targets of the page that it is for, before it
+// goes live.
+//
+// In go the draft as a page, the page that it is for and the rules; out comes a Report: the
+// words that are left in each section, what is met and what is missing, what is said too
+// often, and what contradicts the page's place. It judges by the rules of the page itself,
+// so that a page for which nothing was left proves so.
+package proof
+
+import (
+	"slices"
+
+	"inktally/core/outline"
+	"inktally/core/page"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/target"
+)
+
+// Input is what a draft is proved by.
+type Input struct {
+	Rules target.Rules
+	// Page is what the draft is for; its Client is today's page, nil if there is none.
+	Page  target.Page
+	Draft *page.Page
+	// Survey is what places are told by: the client's, without any pages.
+	Survey site.Survey
+}
+
+// Report is what is left to do on a draft.
+type Report struct {
+	// Copy are the draft's words, Wanted those of the writer's figure, Left those that are
+	// missing: 0 if it has enough.
+	Copy, Wanted, Left int
+	// Hold tells that the draft has enough words.
+	Hold bool
+	// Sections are those of the outline, as the draft has them: Words are left to write.
+	Sections []outline.Section
+	// Met and Missing are the phrases that the page must say, by slots that the draft can
+	// have; Over those that it says too often.
+	Met, Missing, Over []target.Part
+	// Wrong is what contradicts the page's place, is vague, or was left over.
+	Wrong []site.Finding
+}
+
+// Short tells that something is left to do.
+func (r *Report) Short() bool {
+	return r.Left > 0 || len(r.Missing)+len(r.Over)+len(r.Wrong) > 0
+}
+
+// Of proves a draft.
+func Of(in Input) Report {
+	draft := in.Page
+	draft.Frame, draft.Draft = frame(&in.Page), true
+	draft.Client = sheet.Measure(in.Draft, in.Page.Criteria)
+	words := in.Rules.WordTargetOf(&draft)
+	r := Report{Copy: in.Draft.Words.Copy, Wanted: words.Writer, Left: words.ToWrite, Hold: words.Hold, Sections: in.Rules.OutlineOf(&draft)}
+	can := slots(in.Draft)
+	missing := map[string]bool{}
+	for _, t := range in.Rules.OfPage(&draft, target.NamesOf()) {
+		for _, p := range t.Parts {
+			switch {
+			case t.Kind == target.CutBack:
+				r.Over = append(r.Over, p)
+			case can[p.Kind]:
+				missing[p.Key] = true
+				r.Missing = append(r.Missing, p)
+			}
+		}
+	}
+	blank := draft
+	blank.Client = nil
+	for _, t := range in.Rules.OfPage(&blank, target.NamesOf()) {
+		for _, p := range t.Parts {
+			if can[p.Kind] && !missing[p.Key] {
+				r.Met = append(r.Met, p)
+			}
+		}
+	}
+	r.Wrong = wrong(in)
+	return r
+}
+
+// frame is what the copy will stand in: that of today's page.
+func frame(p *target.Page) int {
+	if p.Client != nil {
+		return p.Client.Page.Words.Frame()
+	}
+	return p.Frame
+}
+
+// slots are the kinds of parts that a draft can have: text alone has no title and no
+// images.
+func slots(draft *page.Page) map[target.PartKind]bool {
+	out := map[target.PartKind]bool{target.H1: true, target.Opening: true, target.Subhead: true, target.Body: true}
+	out[target.Title], out[target.Description] = draft.Title != "", draft.Description != ""
+	out[target.Alt] = len(draft.Images) > 0
+	return out
+}
+
+// about are the findings that a draft can have.
+var about = []site.FindingType{site.PlaceWrong, site.VagueAreaWords, site.PlaceholderText}
+
+// wrong finds what rule 5 and 11 say of the draft, as if it stood at the page's address.
+func wrong(in Input) []site.Finding {
+	s := in.Survey
+	url := in.Page.URL
+	if url == "" {
+		url = "http://draft.example/" + string(in.Page.Kind)
+	}
+	s.Visited = []site.Visited{{URL: url, Page: in.Draft, InLinks: 1}}
+	s.Set = map[string]site.Purpose{site.BareAddress(url): {Kind: in.Page.Kind, Service: in.Page.Service, Place: in.Page.Place}}
+	s.Services, s.Dead, s.Both = nil, nil, false
+	return slices.DeleteFunc(s.Tree().Findings, func(f site.Finding) bool {
+		return !slices.Contains(about, f.Type) || f.Type == site.PlaceWrong && len(f.Words) > 1 && f.Words[1] == "url"
+	})
+}

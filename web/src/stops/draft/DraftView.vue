@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { useDebounceFn, useSessionStorage } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import type { Ground, Proof } from '@/api/client'
+import { useProof } from '@/api/plan'
+import { useFileDrop } from '@/parts/fileDrop'
+import { dropped } from '@/parts/dropped'
+import { count, plural } from '@/parts/format'
+import { pageKey } from '@/parts/stops'
+import PlanLeaves from '../targets/PlanLeaves.vue'
+import ProofReport from './ProofReport.vue'
+
+/** A draft measured against its page's targets as it is typed, pasted or dropped. */
+const props = defineProps<{ client: number; ground: Ground }>()
+const route = useRoute()
+const page = computed(() => String(route.query.page ?? '') || pageKey(props.ground.pages[0]?.id ?? 0))
+const proof = useProof(() => props.client)
+
+/* What is typed stays while the tab is open, for each page by itself. */
+const drafts = useSessionStorage<Record<string, string>>(`drafts of ${props.client}`, {})
+const text = ref(drafts.value[page.value] ?? '')
+const report = ref<Proof | null>(null)
+const file = ref('')
+const picker = ref<HTMLInputElement>()
+
+const measure = useDebounceFn(async () => {
+  const typed = text.value
+  if (!typed.trim()) {
+    report.value = null
+    proof.reset()
+    return
+  }
+  const seen = await proof.mutateAsync({ page: page.value, text: typed }).catch(() => null)
+  if (seen && typed === text.value && seen.page === page.value) report.value = seen
+}, 250)
+watch(text, (typed) => {
+  drafts.value = { ...drafts.value, [page.value]: typed }
+  file.value = ''
+  void measure()
+})
+watch(page, (at) => {
+  report.value = null
+  file.value = ''
+  text.value = drafts.value[at] ?? ''
+  void measure()
+})
+if (text.value) void measure()
+
+/** Measures the file of a draft; text of it is put into the field, to go on with. */
+async function take(list: { file: File }[]) {
+  const first = list[0]?.file
+  if (!first) return
+  const bytes = new Uint8Array(await first.arrayBuffer())
+  if (/\.(txt|md|markdown|html?)$/i.test(first.name) && bytes.length < 500_000) {
+    text.value = new TextDecoder().decode(bytes)
+    return
+  }
+  let binary = ''
+  for (let i = 0; i < bytes.length; i += 0x8000)
+    binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
+  const seen = await proof
+    .mutateAsync({ page: page.value, name: first.name, file: btoa(binary) })
+    .catch(() => null)
+  if (seen) {
+    report.value = seen
+    file.value = first.name
+  }
+}
+const { over, on } = useFileDrop<string>(async (data) => await take(await dropped(data)))
+async function pick() {
+  const files = [...(picker.value?.files ?? [])]
+  if (picker.value) picker.value.value = ''
+  await take(files.map((f) => ({ file: f })))
+}
+</script>
+
+<template>
+  <main class="draft">
+    <div class="top">
+      <PlanLeaves :client="client" />
+      <span v-if="report" data-left>
+        <b class="figure">{{ count(report.copy) }}</b>
+        <span class="soft"> of {{ plural(report.wanted, 'word') }}, </span>
+        <span :class="{ pencil: report.left > 0 }">{{
+          report.left ? `${count(report.left)} to write` : 'enough'
+        }}</span>
+      </span>
+      <span v-if="file" class="soft">{{ file }}</span>
+      <span class="space"></span>
+      <button class="link" type="button" @click="picker?.click()">Open a file</button>
+      <input
+        ref="picker"
+        class="unseen"
+        type="file"
+        name="draft-file"
+        tabindex="-1"
+        aria-label="File of a draft"
+        accept=".txt,.md,.markdown,.html,.htm,.docx"
+        @change="pick"
+      />
+    </div>
+    <p v-if="proof.error.value" class="mistake said" role="alert">{{ proof.error.value.message }}</p>
+    <div class="two">
+      <textarea
+        v-model="text"
+        class="field paper"
+        :class="{ held: over }"
+        name="draft"
+        aria-label="Draft"
+        spellcheck="true"
+        placeholder="Type or paste the draft here, as text, Markdown or HTML, or drop its file: it is measured as you write."
+        v-on="on('draft')"
+      ></textarea>
+      <ProofReport v-if="report" :report="report" />
+      <p v-else class="soft empty">
+        What is missing, section by section and phrase by phrase, will be listed here. Start with “# ” for the
+        H1 and “## ” for subheads.
+      </p>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  align-items: center;
+  padding: 9px var(--edge);
+  border-bottom: 1px solid var(--ink);
+}
+.figure {
+  font-size: 22px;
+  margin-right: 7px;
+}
+.space {
+  flex: 1;
+}
+.said {
+  margin: 0;
+  padding: 8px var(--edge);
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  height: calc(100vh - var(--header) - var(--strip) - 54px);
+}
+.paper {
+  resize: none;
+  height: 100%;
+  padding: 16px var(--edge);
+  border: 0;
+  border-right: 1px solid var(--ink);
+  font: inherit;
+  line-height: 26px;
+  background-attachment: local;
+}
+.held {
+  background: var(--pencil-wash);
+  outline: 1.5px dashed var(--pencil);
+  outline-offset: -6px;
+}
+.empty {
+  padding: 16px var(--edge);
+  margin: 0;
+}
+@media (max-width: 760px) {
+  .two {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
+  .paper {
+    min-height: 40vh;
+    border-right: 0;
+    border-bottom: 1px solid var(--ink);
+  }
+}
+</style>

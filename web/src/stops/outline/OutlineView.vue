@@ -1,0 +1,231 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import type { Ground, OutlineEdits, OutlineSection } from '@/api/client'
+import { useOutline, useOutlineChange } from '@/api/plan'
+import { count, plural } from '@/parts/format'
+import { pageKey } from '@/parts/stops'
+import { useUndo } from '@/parts/undo'
+import PlanLeaves from '../targets/PlanLeaves.vue'
+import { moved, toWrite, withAdded, withSection } from './edits'
+import SectionRow from './SectionRow.vue'
+
+/** The sections that a page should have: what is there in ink, what is to be written in pencil. */
+const props = defineProps<{ client: number; ground: Ground }>()
+const route = useRoute()
+const page = computed(() => String(route.query.page ?? '') || pageKey(props.ground.pages[0]?.id ?? 0))
+const {
+  data: outline,
+  error,
+  isPending,
+} = useOutline(
+  () => props.client,
+  () => page.value,
+)
+const change = useOutlineChange(() => props.client)
+const undo = useUndo()
+
+const dragged = ref('')
+const over = ref(-1)
+const adding = ref('')
+const frames = ref(false)
+const rows = ref<HTMLElement>()
+const edited = computed(
+  () =>
+    outline.value && (outline.value.edits.order.length || Object.keys(outline.value.edits.sections).length),
+)
+const words = computed(() => toWrite(outline.value?.sections ?? []))
+
+async function put(edits: OutlineEdits, says: string) {
+  const was = outline.value!.edits
+  const at = page.value
+  const ok = await change.mutateAsync({ page: at, edits }).catch(() => null)
+  if (ok) undo.offer(says, () => change.mutateAsync({ page: at, edits: was }))
+  return ok !== null
+}
+
+async function move(s: OutlineSection, to: number) {
+  const edits = moved(outline.value!, s.key, to)
+  if (edits === outline.value!.edits || !(await put(edits, `Moved: ${s.heading}`))) return
+  await nextTick()
+  rows.value?.querySelector<HTMLElement>(`[data-section="${CSS.escape(s.key)}"] .grip`)?.focus()
+}
+
+function drop(to: number) {
+  const s = outline.value!.sections.find((x) => x.key === dragged.value)
+  dragged.value = ''
+  over.value = -1
+  if (s) void move(s, to)
+}
+
+async function add() {
+  const heading = adding.value.trim()
+  if (heading && (await put(withAdded(outline.value!, heading), `Added: ${heading}`))) adding.value = ''
+}
+
+const setAlone = (alone: boolean) =>
+  put(
+    { ...outline.value!.edits, alone },
+    alone ? 'Other sections stay as they are' : 'Other sections make up',
+  )
+const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by the rules')
+</script>
+
+<template>
+  <main class="outline">
+    <div class="top">
+      <PlanLeaves :client="client" />
+      <template v-if="outline && outline.sections.length">
+        <span
+          ><b class="figure">{{ count(words) }}</b>
+          <span class="soft"
+            >words to write, in
+            {{ plural(outline.sections.filter((s) => !s.dropped).length, 'section') }}</span
+          ></span
+        >
+        <label
+          ><input
+            type="checkbox"
+            name="makes-up"
+            :checked="!outline.alone"
+            @change="setAlone(!($event.target as HTMLInputElement).checked)"
+          />
+          other sections make up for words that you set</label
+        >
+        <button v-if="edited" class="link" type="button" @click="restore">Back to the rules</button>
+        <button class="link" type="button" @click="frames = !frames">
+          {{ frames ? 'Hide sentences' : 'Sentences for a phrase' }}
+        </button>
+      </template>
+    </div>
+    <p v-if="error || change.error.value" class="mistake said" role="alert">
+      {{ (change.error.value ?? error)!.message }}
+    </p>
+    <p v-if="isPending" class="soft said">Loading the outline…</p>
+    <p v-else-if="outline && !outline.sections.length" class="said">
+      Pages of this kind have no word target, so there is no outline. Pages for services and towns have one.
+    </p>
+    <template v-else-if="outline">
+      <section v-if="frames" class="frames" data-frames>
+        <p class="soft">
+          Ways to carry “{{ outline.first }}” word for word. They stand in the
+          <router-link :to="{ name: 'yardstick', params: { client } }">yardstick</router-link>.
+        </p>
+        <ul>
+          <li v-for="f in outline.frames" :key="f">
+            {{ f.split('{phrase}')[0] }}<span class="penciled">{{ outline.first }}</span
+            >{{ f.split('{phrase}')[1] }}
+          </li>
+        </ul>
+      </section>
+      <div class="captions soft" aria-hidden="true">
+        <span></span><span>heading</span><span>on the page, and to write</span><span class="num">there</span
+        ><span class="num">to write</span><span>phrases that it carries</span><span></span>
+      </div>
+      <div ref="rows">
+        <SectionRow
+          v-for="(s, i) in outline.sections"
+          :key="s.key"
+          :section="s"
+          :questions="s.kind === 'questions' ? outline.questions : []"
+          :first="s.kind === 'lead' ? outline.first : ''"
+          :over="over === i"
+          draggable="true"
+          @dragstart="dragged = s.key"
+          @dragover.prevent="over = i"
+          @dragend="((dragged = ''), (over = -1))"
+          @drop.prevent="drop(i)"
+          @move="move(s, i + $event)"
+          @rename="
+            put(withSection(outline.edits, s.key, { heading: $event }), `Renamed: ${$event || s.heading}`)
+          "
+          @words="
+            put(
+              withSection(outline.edits, s.key, { words: $event ?? undefined }),
+              $event === null ? `${s.heading}: words by the rules` : `${s.heading}: ${count($event)} words`,
+            )
+          "
+          @drop-section="
+            put(
+              withSection(
+                outline.edits,
+                s.key,
+                s.added ? { added: false, heading: '', words: undefined } : { dropped: !s.dropped },
+              ),
+              s.dropped ? `Back: ${s.heading}` : `Dropped: ${s.heading}`,
+            )
+          "
+        />
+      </div>
+      <form class="add" @submit.prevent="add">
+        <input
+          v-model="adding"
+          class="field"
+          name="section"
+          maxlength="300"
+          placeholder="heading of a section of your own"
+          aria-label="New section"
+        />
+        <button class="link" type="submit" :disabled="!adding.trim()">Add section</button>
+      </form>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  align-items: center;
+  padding: 9px var(--edge);
+  border-bottom: 1px solid var(--ink);
+}
+.figure {
+  font-size: 22px;
+  margin-right: 7px;
+}
+.said {
+  margin: 0;
+  padding: 10px var(--edge);
+}
+.captions {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1.1fr) 190px 62px 92px minmax(0, 1fr) 66px;
+  gap: 12px;
+  padding: 3px var(--edge);
+  font-size: 12px;
+  background: var(--band);
+  border-bottom: 1px solid var(--rule);
+}
+.frames {
+  padding: 4px var(--edge) 10px;
+  border-bottom: 1px solid var(--rule);
+}
+.frames p {
+  margin: 4px 0;
+}
+.frames ul {
+  columns: 2;
+  column-gap: 40px;
+  margin: 0;
+  padding-left: 18px;
+}
+.add {
+  display: flex;
+  gap: 14px;
+  padding: 10px var(--edge);
+  max-width: 560px;
+}
+.add .link {
+  white-space: nowrap;
+}
+@media (max-width: 760px) {
+  .captions {
+    display: none;
+  }
+  .frames ul {
+    columns: 1;
+  }
+}
+</style>
