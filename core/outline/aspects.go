@@ -4,7 +4,6 @@ import (
 	"slices"
 	"strings"
 
-	"inktally/core/place"
 	"inktally/core/text"
 )
 
@@ -13,6 +12,7 @@ type aspect struct {
 	stems   []string
 	heading string // as one of them words it
 	rivals  int
+	last    int // the rival that it was met at last
 }
 
 // aspectWords is from how many words a rival's section tells an aspect.
@@ -50,56 +50,40 @@ func (o *outliner) shared() []aspect {
 	for _, name := range o.p.Topics.Rivals {
 		firms = append(firms, text.Tokens(name))
 	}
-	type told struct {
-		aspect
-		by []int
-	}
-	var list []told
+	var list []aspect
+	byStem := map[string][]int{} // aspects that have a stem, in their order
 	for r, rival := range o.p.Rivals {
-		for _, h := range rival.Headings {
-			stems := o.subject(o.withoutPlaces(h.Text))
-			if h.Level == 1 || h.Words < aspectWords || len(stems) == 0 || o.calls(h.Text) {
+		for _, h := range o.p.Headings.of(rival, o.language) {
+			stems := o.subject(h.bare)
+			if len(stems) == 0 || h.calls {
 				continue
 			}
-			clean := !slices.ContainsFunc(firms, func(f []string) bool { return holdsRun(text.Tokens(h.Text), f) }) && len(o.withoutPlaces(h.Text)) == len(o.stems(h.Text))
-			at := slices.IndexFunc(list, func(t told) bool { return t.like(stems) })
+			at := -1
+			for _, stem := range stems {
+				for _, i := range byStem[stem] {
+					if (at < 0 || i < at) && list[i].like(stems) {
+						at = i
+					}
+				}
+			}
 			if at < 0 {
-				list = append(list, told{aspect: aspect{stems: stems}})
+				list = append(list, aspect{stems: stems, last: -1})
 				at = len(list) - 1
+				for _, stem := range stems {
+					byStem[stem] = append(byStem[stem], at)
+				}
 			}
-			t := &list[at]
-			if t.heading == "" && clean {
-				t.heading = h.Text
+			a := &list[at]
+			named := slices.ContainsFunc(firms, func(f []string) bool { return holdsRun(h.tokens, f) })
+			if a.heading == "" && !named && len(h.bare) == len(h.stems) {
+				a.heading = h.heading.Text
 			}
-			if !slices.Contains(t.by, r) {
-				t.by = append(t.by, r)
-			}
-		}
-	}
-	var out []aspect
-	for _, t := range list {
-		if t.rivals = len(t.by); t.rivals >= max(1, o.y.SharedBy) && t.heading != "" {
-			out = append(out, t.aspect)
-		}
-	}
-	slices.SortStableFunc(out, func(a, b aspect) int { return b.rivals - a.rivals })
-	return out[:min(len(out), aspectHeadings)]
-}
-
-// withoutPlaces are the stems of a heading without those of known places.
-func (o *outliner) withoutPlaces(s string) []string {
-	tokens := text.Tokens(s)
-	for _, p := range o.language.Places {
-		for _, form := range p.Forms() {
-			if at := place.Index(tokens, form); at >= 0 {
-				tokens = slices.Concat(tokens[:at], tokens[at+len(form):])
+			if a.last != r {
+				a.rivals, a.last = a.rivals+1, r
 			}
 		}
 	}
-	return o.stems(strings.Join(tokens, " "))
-}
-
-// calls tells a heading that only asks to get in touch.
-func (o *outliner) calls(s string) bool {
-	return overlaps(o.stems(s), o.marks("contact call phone book email message appointment"))
+	list = slices.DeleteFunc(list, func(a aspect) bool { return a.rivals < max(1, o.y.SharedBy) || a.heading == "" })
+	slices.SortStableFunc(list, func(a, b aspect) int { return b.rivals - a.rivals })
+	return list[:min(len(list), aspectHeadings)]
 }

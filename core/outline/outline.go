@@ -89,6 +89,8 @@ type Input struct {
 	Page     *page.Page
 	Rivals   []*page.Page
 	Language phrase.Language
+	// Headings remembers what pages say; nil for nothing.
+	Headings *Headings
 	Topics   Topics
 	Edits    Edits
 	// ToWrite and Writer are the words to write and those of all copy (rules 8.5, 8.6).

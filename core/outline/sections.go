@@ -17,8 +17,10 @@ type outliner struct {
 	language phrase.Language
 	services []topicStems
 	aspects  []aspect
-	towns    [][]string // tokens
-	firm     []string   // stems
+	towns    [][]string      // tokens
+	firm     []string        // stems
+	own      map[string]bool // stems of the page's own service
+	words    struct{ questions, towns, firm []string }
 }
 
 // topicStems are a service by the stems of each of its names.
@@ -39,21 +41,23 @@ func (o *outliner) find() {
 		o.towns = append(o.towns, text.Tokens(town))
 	}
 	o.firm = o.stems(o.p.Topics.Firm)
+	o.words.questions, o.words.towns = o.stems("faq question answer ask"), o.stems("serve area town communities")
+	o.words.firm = o.stems("about us team story history")
+	o.own = map[string]bool{}
+	for _, s := range o.services {
+		for _, form := range s.forms {
+			for _, stem := range form {
+				o.own[stem] = o.own[stem] || s.name == o.p.Service
+			}
+		}
+	}
 	if hasAspects(o.p.Kind) {
 		o.aspects = o.shared()
 	}
 }
 
 // stems are the stems of the content words of a text.
-func (o *outliner) stems(s string) []string {
-	var out []string
-	for _, t := range text.Tokens(s) {
-		if !o.language.Small(t) {
-			out = append(out, o.language.Stem(t))
-		}
-	}
-	return out
-}
+func (o *outliner) stems(s string) []string { return stemsOf(s, o.language) }
 
 // sections are those that the page should have, with what it has of each, in the order
 // in which they stand: the lead, those of its subject, the page's own that stay, the
@@ -130,7 +134,7 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 	of := func(k SectionKind, subject string) int {
 		return slices.IndexFunc(list, func(s Section) bool { return s.Kind == k && s.Subject == subject })
 	}
-	if strings.Contains(h.Text, "?") || overlaps(stems, o.marks("faq question answer ask")) {
+	if strings.Contains(h.Text, "?") || overlaps(stems, o.words.questions) {
 		if at := of(Questions, ""); at >= 0 {
 			return at
 		}
@@ -153,23 +157,15 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 			return slices.IndexFunc(list, func(s Section) bool { return s.Key == "aspect: "+a.key() })
 		}
 	}
-	if o.namesTowns(h.Text) || overlaps(stems, o.marks("serve area town communities")) {
+	if o.namesTowns(h.Text) || overlaps(stems, o.words.towns) {
 		if at := of(Towns, ""); at >= 0 {
 			return at
 		}
 	}
-	if overlaps(stems, o.marks("about us team story history")) || len(o.firm) > 0 && within(o.firm, stems) {
+	if overlaps(stems, o.words.firm) || len(o.firm) > 0 && within(o.firm, stems) {
 		return of(AboutFirm, "")
 	}
 	return -1
-}
-
-func (o *outliner) marks(words string) []string {
-	var out []string
-	for _, w := range strings.Fields(words) {
-		out = append(out, o.language.Stem(w))
-	}
-	return out
 }
 
 func (o *outliner) namesTowns(s string) bool {
@@ -182,10 +178,7 @@ func (o *outliner) namesTowns(s string) bool {
 func (o *outliner) subject(stems []string) []string {
 	var out []string
 	for _, s := range stems {
-		own := slices.ContainsFunc(o.services, func(t topicStems) bool {
-			return t.name == o.p.Service && slices.ContainsFunc(t.forms, func(form []string) bool { return slices.Contains(form, s) })
-		})
-		if !own && !slices.Contains(out, s) {
+		if !o.own[s] && !slices.Contains(out, s) {
 			out = append(out, s)
 		}
 	}

@@ -35,6 +35,7 @@ type naming struct {
 	// names and alts are the parts of the images' target, wrong those of names that are
 	// contradictions of place: they are fixes.
 	names, alts, wrong []Part
+	list               []imagename.Image
 }
 
 // nameImages proposes names and alt texts for the images of the page, and more images
@@ -44,6 +45,7 @@ func (b *builder) nameImages(taken *Names) {
 	b.taken = taken
 	wishes := b.imageWishes()
 	images := n.images()
+	n.list = images
 	var proposed []string
 	if b.p.there() {
 		proposed = b.p.Criteria.Judge().Propose(images, wishes, taken.all)
@@ -220,7 +222,7 @@ func (n *naming) describe() {
 	}
 	image := -1
 	if b.p.there() {
-		image = slices.IndexFunc(n.images(), func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
+		image = slices.IndexFunc(n.list, func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
 	}
 	of := Part{Image: image}
 	if image >= 0 {

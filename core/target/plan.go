@@ -29,12 +29,12 @@ func (y Rules) Plan(s Study) Plan {
 	s.Pages = pages
 	slices.SortStableFunc(pages, comparePages)
 	plan.Shares = rank(pages)
-	taken := NamesOf(pages...)
+	taken, headings := NamesOf(pages...), &outline.Headings{}
 	var all []Target
 	wrong := map[string][]Part{}
 	for i := range pages {
 		p := &pages[i]
-		plan.pages[p.Key] = p
+		plan.pages[p.Key], p.headings = p, headings
 		b := y.builder(p)
 		if !s.copied(p) { // who makes one page of two needs no other names on the second
 			b.nameImages(taken)

@@ -33,10 +33,12 @@ var views = []struct{ name, path, shown string }{
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
 	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor", "Skip to the text"},
 	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "camera name"},
-	{"sheet-page", "/clients/2/pages/2/sheet?show=page&column=0", "Years in trade"},
-	{"sheet-made-of", "/clients/2/pages/2/sheet?show=made&column=0", "Rivals share"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
 	{"targets", "/clients/2/targets", "Remove the placeholder text"},
+	{"targets-why", "/clients/2/targets?why=placing", "Gain an hour, which it is ordered by"},
+	{"outline", "/clients/2/outline", "Questions people ask"},
+	{"yardstick", "/clients/2/yardstick", "Click-through rate at position 1"},
+	{"draft", "/clients/2/draft", "section by section"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
 }
 

@@ -53,6 +53,11 @@ type OutlinePath struct {
 	Page string `query:"page" required:"true" maxLength:"500" doc:"The key of a page of the plan"`
 }
 
+type ladderPath struct {
+	ClientPath
+	Page string `query:"page" maxLength:"500" doc:"The key of a page of the plan; empty is the home page"`
+}
+
 type outlineInput struct {
 	OutlinePath
 	Body view.OutlineEdits
@@ -107,6 +112,10 @@ func (r api) plan() {
 	handle(r, get, "/clients/{client}/plan/images", "imageNames", "The images of all pages with the names that they should have",
 		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {
 			return r.app.Plan.Images(ctx, in.Client)
+		})
+	handle(r, get, "/clients/{client}/plan/ladder", "ladder", "Rival by rival: who leads on which front, and what passes it",
+		func(ctx context.Context, in *ladderPath) ([]view.Rung, error) {
+			return r.app.Plan.Ladder(ctx, in.Client, in.Page)
 		})
 	proof := operation(post, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page")
 	proof.MaxBodyBytes = draft.MaxBytes*4/3 + 4096

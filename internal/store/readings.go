@@ -129,6 +129,18 @@ func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
 	return byURL, err
 }
 
+// ReadingsBefore returns the readings before the latest of each address, by address.
+func (t *Tx) ReadingsBefore(client int64) (map[string]Reading, error) {
+	list, err := all(t, func(r *sql.Rows, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+		FROM readings WHERE id IN (SELECT MAX(id) FROM readings r WHERE client_id = ?1
+			AND id < (SELECT MAX(id) FROM readings l WHERE l.client_id = ?1 AND l.url = r.url) GROUP BY url)`, client)
+	byURL := make(map[string]Reading, len(list))
+	for _, r := range list {
+		byURL[r.URL] = r
+	}
+	return byURL, err
+}
+
 // Reading returns a reading of a client.
 func (t *Tx) Reading(client, id int64) (r Reading, err error) {
 	err = scanReading(func(into ...any) error {

@@ -42,10 +42,11 @@ func (t *Tx) OwnTargets(client int64) ([]target.Own, error) {
 		`SELECT id, page, text, gain, minutes FROM own_targets WHERE client_id = ? ORDER BY id`, client)
 }
 
-// AddOwnTarget adds a target of the user's own; one with an id comes back under it. It
-// returns the id.
+// AddOwnTarget adds a target of the user's own; one that was there before comes back under
+// its id. It returns the id.
 func (t *Tx) AddOwnTarget(client int64, o target.Own) (int64, error) {
-	return t.insert(`INSERT INTO own_targets (id, client_id, page, text, gain, minutes) VALUES (NULLIF(?, 0), ?, ?, ?, ?, ?)`,
+	return t.insert(`INSERT INTO own_targets (id, client_id, page, text, gain, minutes)
+		VALUES ((SELECT ?1 FROM sqlite_sequence WHERE name = 'own_targets' AND ?1 BETWEEN 1 AND seq), ?2, ?3, ?4, ?5, ?6)`,
 		o.ID, client, o.Page, o.Text, o.Gain, o.Minutes)
 }
 

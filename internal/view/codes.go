@@ -5,6 +5,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/imagename"
 	"inktally/core/intent"
+	"inktally/core/ladder"
 	"inktally/core/lineup"
 	"inktally/core/outline"
 	"inktally/core/page"
@@ -90,6 +91,10 @@ type (
 	TargetKind target.Kind
 	// PartKind is what a part of a target is about.
 	PartKind target.PartKind
+	// LadderFront is what two firms are held against each other by.
+	LadderFront ladder.Front
+	// LadderLeader is who leads on a front.
+	LadderLeader ladder.Leader
 	// FrontCode is what targets are told by to an owner.
 	FrontCode target.Front
 	// SectionKind is what a section of an outline is for.
@@ -141,11 +146,13 @@ func (PartKind) Schema(huma.Registry) *huma.Schema {
 	}
 	return enum(kinds)
 }
-func (FrontCode) Schema(huma.Registry) *huma.Schema   { return enum(target.Fronts()) }
-func (SectionKind) Schema(huma.Registry) *huma.Schema { return enum(outline.SectionKinds()) }
-func (TargetState) Schema(huma.Registry) *huma.Schema { return enum(target.States()) }
-func (WordRule) Schema(huma.Registry) *huma.Schema    { return enum(target.WordRules()) }
-func (BriefPart) Schema(huma.Registry) *huma.Schema   { return enum(target.Wheres()) }
+func (LadderFront) Schema(huma.Registry) *huma.Schema  { return enum(ladder.Fronts()) }
+func (LadderLeader) Schema(huma.Registry) *huma.Schema { return enum(ladder.Leaders()) }
+func (FrontCode) Schema(huma.Registry) *huma.Schema    { return enum(target.Fronts()) }
+func (SectionKind) Schema(huma.Registry) *huma.Schema  { return enum(outline.SectionKinds()) }
+func (TargetState) Schema(huma.Registry) *huma.Schema  { return enum(target.States()) }
+func (WordRule) Schema(huma.Registry) *huma.Schema     { return enum(target.WordRules()) }
+func (BriefPart) Schema(huma.Registry) *huma.Schema    { return enum(target.Wheres()) }
 func (GainUnit) Schema(huma.Registry) *huma.Schema {
 	return enum([]wording.Unit{wording.Visits, wording.Share})
 }

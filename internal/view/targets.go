@@ -24,6 +24,7 @@ type Plan struct {
 	Minutes  float64  `json:"minutes" doc:"Of all open targets"`
 	Left     float64  `json:"left" doc:"Minutes that are left of the hours"`
 	Needs    float64  `json:"needs" doc:"Where nothing fits: the minutes of the first target with what it depends on"`
+	Done     []Done   `json:"done" doc:"What was done between the last two readings of the client's pages"`
 	Telling  []string `json:"telling" doc:"The ids of the open targets in the order of telling"`
 }
 
@@ -195,4 +196,14 @@ type TargetChange struct {
 type Preset struct {
 	Says    string            `json:"says"`
 	Changes map[string]string `json:"changes"`
+}
+
+// Done is what was asked for before the last measuring and is there now.
+type Done struct {
+	Page string  `json:"page" doc:"The key of its page"`
+	Key  string  `json:"key" doc:"That of the part"`
+	Name string  `json:"name" doc:"What kind of part it was"`
+	Says string  `json:"says" doc:"What it asked for"`
+	Note string  `json:"note" doc:"What there was before"`
+	Gain float64 `json:"gain" doc:"That it was promised to bring; an estimate"`
 }

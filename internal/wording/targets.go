@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/ladder"
 	"inktally/core/outline"
 	"inktally/core/site"
 	"inktally/core/target"
@@ -54,6 +55,13 @@ func Kind(k target.Kind) string { return kindNames[k] }
 func Front(f target.Front) string {
 	return map[target.Front]string{target.WordsFront: "Words", target.PhrasesFront: "Phrases and headings", target.ImagesFront: "Images",
 		target.PagesFront: "Pages"}[f]
+}
+
+// LadderFront words what two firms are held against each other by.
+func LadderFront(f ladder.Front) string {
+	return map[ladder.Front]string{ladder.Words: "Words", ladder.Slots: "Places of the first phrase", ladder.Images: "Images named for it",
+		ladder.Pages: "Pages for services and towns", ladder.FoundFor: "Phrases found for", ladder.Links: "Referring domains",
+		ladder.Listings: "Citations", ladder.Reviews: "Reviews"}[f]
 }
 
 // Where words a part of a brief as a heading.

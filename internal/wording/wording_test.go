@@ -11,6 +11,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/imagename"
 	"inktally/core/intent"
+	"inktally/core/ladder"
 	"inktally/core/lineup"
 	"inktally/core/outline"
 	"inktally/core/page"
@@ -53,7 +54,7 @@ func TestEveryFaultIsWorded(t *testing.T) {
 // Every code of every list has words of its own.
 func TestEveryCodeIsWorded(t *testing.T) {
 	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {},
-		"partkinds": {}, "fronts": {}, "sections": {}}
+		"ladder": {}, "partkinds": {}, "fronts": {}, "sections": {}}
 	for _, c := range intent.ReasonCodes() {
 		worded["reasons"][string(c)] = Intent(intent.Reason{Code: c, Words: []string{"ohio", string(c)}})
 	}
@@ -92,6 +93,9 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	}
 	for _, p := range target.PartKinds() {
 		worded["partkinds"][string(p.Kind)] = PartName(p.Kind)
+	}
+	for _, f := range ladder.Fronts() {
+		worded["ladder"][string(f)] = LadderFront(f)
 	}
 	for _, f := range target.Fronts() {
 		worded["fronts"][string(f)] = Front(f)

@@ -26,38 +26,49 @@ type Worked struct {
 	tellers  map[string]wording.Teller
 }
 
+// kept is what the user changed of a plan.
+type kept struct {
+	choices  map[string]target.Choice
+	outlines map[string]outline.Edits
+	own      []target.Own
+}
+
+func (k *kept) load(tx *store.Tx, id int64) (err error) {
+	if k.choices, err = tx.Choices(id); err != nil {
+		return err
+	}
+	if k.own, err = tx.OwnTargets(id); err != nil {
+		return err
+	}
+	k.outlines, err = tx.Outlines(id)
+	return err
+}
+
 // Work works out the plan of a client.
 func (p *Plan) Work(ctx context.Context, id int64, as ...sheet.Change) (*Worked, error) {
-	var choices map[string]target.Choice
-	var outlines map[string]outline.Edits
-	var own []target.Own
-	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) (err error) {
-		if choices, err = tx.Choices(id); err != nil {
-			return err
-		}
-		if own, err = tx.OwnTargets(id); err != nil {
-			return err
-		}
-		outlines, err = tx.Outlines(id)
-		return err
-	}, as...)
+	var k kept
+	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) error { return k.load(tx, id) }, as...)
 	if err != nil {
 		return nil, err
 	}
+	return work(whole, &k), nil
+}
+
+func work(whole *sheet.Whole, k *kept) *Worked {
 	w := &Worked{Whole: whole, Pages: map[string]*sheet.Comparison{}, tellers: map[string]wording.Teller{}, families: book.ByKey(whole.Known.AllFamilies())}
-	w.Study = target.Study{Findings: whole.Findings, Own: own, Choices: choices}
+	w.Study = target.Study{Findings: whole.Findings, Own: k.own, Choices: k.choices}
 	for _, c := range whole.Pages {
 		page := c.Aim
-		page.Edits = outlines[page.Key]
+		page.Edits = k.outlines[page.Key]
 		if page.Formerly != "" && len(page.Edits.Sections)+len(page.Edits.Order) == 0 {
-			page.Edits = outlines[page.Formerly]
+			page.Edits = k.outlines[page.Formerly]
 		}
 		w.Pages[page.Key] = c
 		w.Study.Pages = append(w.Study.Pages, page)
-		adopt(choices, page)
+		adopt(k.choices, page)
 	}
 	w.Plan = whole.Known.Yardstick.Target.Plan(w.Study)
-	return w, nil
+	return w
 }
 
 // adopt puts what older programs kept by the text of a phrase under the key of its family.

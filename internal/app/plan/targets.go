@@ -26,7 +26,9 @@ func (p *Plan) Get(ctx context.Context, client int64) (*view.Plan, error) {
 	if err != nil {
 		return nil, err
 	}
-	return w.Show(), nil
+	out := w.Show()
+	out.Done, err = p.done(ctx, client, w)
+	return out, err
 }
 
 // Said is what the user says of a target or of a part of one.

@@ -29,6 +29,37 @@ func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error,
 	if err != nil {
 		return nil, err
 	}
+	return s.whole(ctx, id, l)
+}
+
+// Before measures all pages of a client as they were before the client's own were read the
+// last time; nil if none of them was read twice. The pages that there are and those of
+// rivals are today's.
+func (s *Sheet) Before(ctx context.Context, id int64, more func(*store.Tx) error) (*Whole, error) {
+	var before map[string]store.Reading
+	l, err := s.load(ctx, id, func(tx *store.Tx) (err error) {
+		if before, err = tx.ReadingsBefore(id); err != nil {
+			return err
+		}
+		return more(tx)
+	})
+	if err != nil {
+		return nil, err
+	}
+	found := false
+	for _, p := range l.known.Pages {
+		if r, ok := before[client.ReadingKey(p)]; ok {
+			l.latest[client.ReadingKey(p)] = r
+			found = true
+		}
+	}
+	if !found {
+		return nil, nil
+	}
+	return s.whole(ctx, id, l)
+}
+
+func (s *Sheet) whole(ctx context.Context, id int64, l *loaded) (*Whole, error) {
 	w := &Whole{Known: l.known, loaded: l}
 	if home, err := client.HomePage(l.known.Pages); err == nil {
 		w.Site, w.Surveyed = l.beside.Site(home.URL)
@@ -40,6 +71,7 @@ func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error,
 		}
 		w.Pages = append(w.Pages, c)
 	}
+	var err error
 	for _, m := range l.known.ToMake(l.families, l.beside) {
 		page := m.Page(id)
 		if planned(l.known.Pages, page) {
@@ -75,12 +107,12 @@ func (s *Sheet) findings(ctx context.Context, w *Whole) ([]site.Finding, error) 
 			alone.Pages = append(alone.Pages, store.SitePage{Surveyed: site.Surveyed{URL: p.URL}, InLinks: 1})
 		}
 	}
-	asked, err := s.Surveys.Asked(ctx, w.Known, alone)
+	list, err := s.Surveys.Alone(ctx, w.Known, alone)
 	if err != nil {
 		return nil, err
 	}
 	told := []site.FindingType{site.NoIndex, site.PlaceholderText, site.PlaceWrong, site.VagueAreaWords, site.PhoneNotLinked, site.SecondCopy}
-	return slices.DeleteFunc(asked.Tree().Findings, func(f site.Finding) bool { return !slices.Contains(told, f.Type) }), nil
+	return slices.DeleteFunc(slices.Clone(list), func(f site.Finding) bool { return !slices.Contains(told, f.Type) }), nil
 }
 
 func planned(pages []store.Page, p store.Page) bool {

@@ -73,6 +73,38 @@ func (s *Surveys) Asked(ctx context.Context, k *client.Known, of store.Site) (si
 	return s.asked(ctx, &j, of)
 }
 
+// Alone are the findings on pages of a client whose site was not surveyed. They are
+// remembered as long as nothing that they are judged by has changed.
+func (s *Surveys) Alone(ctx context.Context, k *client.Known, pages store.Site) ([]site.Finding, error) {
+	j := judging{known: k, own: ownDomain(k)}
+	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		j.latest, err = tx.LatestReadings(k.Client.ID)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	by, err := j.by(pages)
+	if err != nil {
+		return nil, err
+	}
+	if kept, ok := s.alone.Load(k.Client.ID); ok && kept.(aloneFindings).by == by {
+		return kept.(aloneFindings).list, nil
+	}
+	asked, err := s.asked(ctx, &j, pages)
+	if err != nil {
+		return nil, err
+	}
+	list := asked.Tree().Findings
+	s.alone.Store(k.Client.ID, aloneFindings{by, list})
+	return list, nil
+}
+
+type aloneFindings struct {
+	by   string
+	list []site.Finding
+}
+
 func (s *Surveys) judge(ctx context.Context, j *judging, of store.Site) error {
 	by, err := j.by(of)
 	if err != nil || by == of.Judged {

@@ -7,6 +7,7 @@ package surveys
 
 import (
 	"context"
+	"sync"
 	"time"
 
 	"inktally/core/lineup"
@@ -31,6 +32,8 @@ type Surveys struct {
 	Readings *readings.Readings
 	Lists    Lister
 	Now      func() time.Time
+
+	alone sync.Map // findings of clients without a survey
 }
 
 // Job is what a survey is a part of.

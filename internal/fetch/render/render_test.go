@@ -140,7 +140,7 @@ func TestDrawnOddities(t *testing.T) {
 // Each failure is one sentence, and the browser goes on.
 func TestDrawingFails(t *testing.T) {
 	server, _ := shop(t)
-	b := browser(t, 6*time.Second)
+	b := browser(t, 15*time.Second) // a crash takes its time on a machine that is busy
 	for path, want := range map[string]fault.Code{
 		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse, "/loop": fault.RenderTimedOut,
 		"/crash": fault.RenderMemory,

@@ -56,6 +56,19 @@ export function useOutlineChange(client: Id) {
   })
 }
 
+/** Rival by rival: who leads on which front, and what passes it. */
+export function useLadder(client: Id, page: () => string) {
+  return useQuery({
+    queryKey: computed(() => keys.ladder(client(), page())),
+    queryFn: () =>
+      taken(
+        api.GET('/api/clients/{client}/plan/ladder', {
+          params: { path: { client: client() }, query: { page: page() } },
+        }),
+      ),
+  })
+}
+
 /** The images of all pages with the names that they should have. */
 export function useImageNames(client: Id) {
   return useQuery({

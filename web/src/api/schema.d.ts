@@ -845,6 +845,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/plan/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Rival by rival: who leads on which front, and what passes it */
+        get: operations["ladder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/plan/outline": {
         parameters: {
             query?: never;
@@ -1848,6 +1865,23 @@ export interface components {
             /** @description What the page says of its years in trade */
             years: string;
         };
+        Done: {
+            /**
+             * Format: double
+             * @description That it was promised to bring; an estimate
+             */
+            gain: number;
+            /** @description That of the part */
+            key: string;
+            /** @description What kind of part it was */
+            name: string;
+            /** @description What there was before */
+            note: string;
+            /** @description The key of its page */
+            page: string;
+            /** @description What it asked for */
+            says: string;
+        };
         Entry: {
             /** @description Why its page could not be read, null if it was */
             failure: components["schemas"]["Failure"];
@@ -2783,6 +2817,8 @@ export interface components {
              * @description Of all open targets, in the unit; an estimate
              */
             all: number;
+            /** @description What was done between the last two readings of the client's pages */
+            done: components["schemas"]["Done"][];
             /**
              * Format: int64
              * @description Targets above the cut line
@@ -3202,6 +3238,42 @@ export interface components {
              * @description Pages of a site that were read
              */
             visited: number;
+        };
+        Rung: {
+            /** @description Fronts on which the rival leads and that no page can change */
+            left: string[];
+            /**
+             * Format: double
+             * @description Of these targets
+             */
+            minutes: number;
+            name: string;
+            /** @description Fronts of content on which all targets together do not lead */
+            short: string[];
+            /** @description Front by front, those of content first */
+            steps: components["schemas"]["RungStep"][];
+            /** @description The cheapest after which the client's page leads on every front of content */
+            targets: components["schemas"]["RungTarget"][];
+        };
+        RungStep: {
+            /** @description Work on pages can lead on it */
+            content: boolean;
+            /** @enum {string} */
+            front: "words" | "slots" | "images" | "pages" | "found_for" | "links" | "listings" | "reviews";
+            /** @enum {string} */
+            leader: "client" | "rival" | "even" | "unknown";
+            name: string;
+            /** Format: double */
+            own: number;
+            /** Format: double */
+            theirs: number;
+        };
+        RungTarget: {
+            id: string;
+            /** Format: double */
+            minutes: number;
+            page: string;
+            says: string;
         };
         SaidBody: {
             /** @description That of the target, or of its part */
@@ -5764,6 +5836,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    ladder: {
+        parameters: {
+            query?: {
+                /** @description The key of a page of the plan; empty is the home page */
+                page?: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rung"][];
                 };
             };
             /** @description Error */

@@ -11,7 +11,7 @@ const keys: [string, string][] = [
   ['j, k', 'next and previous target or word'],
   ['o, i', 'open the target, show how its gain was worked out'],
   ['y, e, x', 'keep, change or drop the target, or the part at hand'],
-  ['a', 'add a target'],
+  ['a, l', 'add a target, compare rival by rival'],
   ['Ctrl Z', 'undo the last change'],
   ['Esc', 'close the panel'],
   ['?', 'this help'],

@@ -6,7 +6,13 @@ import PlanLeaves from './PlanLeaves.vue'
 
 /** The hours, what they bring, and in which order the list stands. */
 defineProps<{ plan: Plan; client: number; order: Order; dropped: boolean; hasDropped: boolean }>()
-defineEmits<{ hours: [event: Event]; order: [order: Order]; dropped: [shown: boolean]; add: [] }>()
+defineEmits<{
+  hours: [event: Event]
+  order: [order: Order]
+  dropped: [shown: boolean]
+  add: []
+  ladder: []
+}>()
 
 const orders: { name: Order; label: string }[] = [
   { name: 'work', label: 'Order of work' },
@@ -67,11 +73,13 @@ const orders: { name: Order; label: string }[] = [
     </nav>
     <div class="more">
       <PlanLeaves :client="client" />
-      <button class="link" type="button" @click="$emit('add')">Add a target</button>
-      <button v-if="hasDropped" class="link" type="button" @click="$emit('dropped', !dropped)">
-        {{ dropped ? 'Hide dropped' : 'Show dropped' }}
-      </button>
-      <slot />
+      <div class="row">
+        <button class="link" type="button" @click="$emit('ladder')">Rival by rival</button>
+        <button class="link" type="button" @click="$emit('add')">Add a target</button>
+        <button v-if="hasDropped" class="link" type="button" @click="$emit('dropped', !dropped)">
+          {{ dropped ? 'Hide dropped' : 'Show dropped' }}
+        </button>
+      </div>
     </div>
   </div>
 </template>
@@ -79,7 +87,8 @@ const orders: { name: Order; label: string }[] = [
 <style scoped>
 .top {
   display: flex;
-  gap: 30px;
+  flex-wrap: wrap;
+  gap: 6px 30px;
   align-items: center;
   padding: 9px var(--edge);
   border-bottom: 1px solid var(--ink);
@@ -138,6 +147,10 @@ const orders: { name: Order; label: string }[] = [
   gap: 1px;
   font-size: 12.5px;
   white-space: nowrap;
+}
+.row {
+  display: flex;
+  gap: 14px;
 }
 @media (max-width: 1150px) {
   .top {

@@ -9,6 +9,8 @@ import { useShortcuts } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
 import { useUndo } from '@/parts/undo'
 import { cutInTwo, grouped, lines, says, shown, type Line, type Order } from './list'
+import DoneList from './DoneList.vue'
+import LadderMargin from './LadderMargin.vue'
 import OwnTarget from './OwnTarget.vue'
 import PartRow from './PartRow.vue'
 import TargetRow from './TargetRow.vue'
@@ -32,6 +34,7 @@ const open = ref(new Set<string>())
 /** The line at hand, and the one that is being changed, by their keys. */
 const at = ref('')
 const editing = ref('')
+const ladder = ref(false)
 const why = ref<{ target: string; part: string; title: string } | null>(null)
 
 const list = computed(() => (plan.value ? shown(plan.value, page.value, dropped.value) : []))
@@ -63,6 +66,7 @@ function toggleOpen(id: string) {
 function explain(line: Line) {
   const asked = { target: line.target.id, part: line.part?.key ?? '' }
   const same = why.value?.target === asked.target && why.value.part === asked.part
+  ladder.value = false
   why.value = same ? null : { ...asked, title: says(line) }
 }
 const isAsked = (line: Line) =>
@@ -107,13 +111,32 @@ useShortcuts({
   e: withLine((l) => (l.part?.pencil ? (editing.value = keyOf(l)) : toggleOpen(l.target.id))),
   i: withLine(explain),
   a: () => (adding.value = true),
-  Escape: () => (why.value ? (why.value = null) : false),
+  l: () => ((why.value = null), (ladder.value = !ladder.value)),
+  Escape: () => {
+    if (!why.value && !ladder.value) return false
+    why.value = null
+    ladder.value = false
+  },
 })
 watch(page, () => (why.value = null))
+
+/* A link can ask for the sum of the first target of a kind: ?why=placing. */
+let asked = String(route.query.why ?? '')
+watch(
+  plan,
+  (now) => {
+    const first = asked ? now?.targets.find((t) => t.kind === asked) : undefined
+    if (!first) return
+    asked = ''
+    toggleOpen(first.id)
+    explain({ target: first })
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
-  <main class="targets" :class="{ aside: why }">
+  <main class="targets" :class="{ aside: why || ladder }">
     <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
     <p v-else-if="isPending" class="soft said">Loading targets…</p>
     <template v-else-if="plan">
@@ -127,6 +150,7 @@ watch(page, () => (why.value = null))
         @order="order = $event"
         @dropped="dropped = $event"
         @add="adding = true"
+        @ladder="((why = null), (ladder = !ladder))"
       />
       <p v-if="setHours.error.value" class="mistake said" role="alert">{{ setHours.error.value.message }}</p>
       <p v-if="failure()" class="mistake said" role="alert">{{ failure()!.message }}</p>
@@ -147,7 +171,7 @@ watch(page, () => (why.value = null))
           <router-link :to="{ name: 'ground', params: { client } }">Add phrases</router-link> to get started.
         </template>
       </div>
-      <div v-else-if="!why" class="captions soft" :class="{ paged: !page }" aria-hidden="true">
+      <div v-else-if="!why && !ladder" class="captions soft" :class="{ paged: !page }" aria-hidden="true">
         <span></span><span v-if="!page">page</span
         ><span>{{ order === 'work' ? 'most gain per hour first, words not left behind' : 'what to do' }}</span
         ><span>where, and words</span
@@ -184,7 +208,7 @@ watch(page, () => (why.value = null))
               :open="open.has(t.id)"
               :paged="!page"
               :asked="isAsked({ target: t })"
-              :narrow="why !== null"
+              :narrow="why !== null || ladder"
               @keep="toggle({ target: t }, 'kept')"
               @drop="toggle({ target: t }, 'dropped')"
               @remove="removeOwn(plan, { target: t })"
@@ -212,6 +236,15 @@ watch(page, () => (why.value = null))
           </div>
         </template>
       </template>
+      <DoneList :plan="plan" :page="page" :names="names" />
+      <LadderMargin
+        v-if="ladder"
+        :client="client"
+        :page="page"
+        :pages="names"
+        @close="ladder = false"
+        @show="(id) => (at = id)"
+      />
       <WhyMargin
         v-if="why"
         :client="client"

@@ -1,0 +1,95 @@
+package ladder
+
+import (
+	"testing"
+
+	"inktally/core/target"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+)
+
+func made(page, key string, kind target.Kind, minutes float64, needs []string, parts ...target.Part) target.Target {
+	t := target.Target{Page: page, Key: key, Kind: kind, Minutes: minutes, Needs: needs, Parts: parts, Choice: target.Choice{State: target.Open}}
+	if kind == target.Placing {
+		t.Family = "f"
+	}
+	return t
+}
+
+func words(n int) target.Part { return target.Part{Kind: target.Words, To: n} }
+
+var plan = []target.Target{
+	made("p1", "placing", target.Placing, 20, nil, target.Part{Kind: target.Title, Family: "f"}, target.Part{Kind: target.H1, Family: "f"}, target.Part{Kind: target.Body, Family: "f", Member: true}),
+	made("p1", "slice a", target.Slice, 40, []string{"p1 | placing"}, words(200)),
+	made("p1", "slice b", target.Slice, 90, []string{"p1 | placing", "p1 | slice a"}, words(300)),
+	made("p1", "images", target.Images, 8, []string{"p1 | placing"}, target.Part{Kind: target.ImageName}, target.Part{Kind: target.ImageName, Family: "f"}),
+	made("s", "new_page", target.NewPage, 60, nil, words(100)),
+	made("p2", "slice", target.Slice, 5, nil, words(5000)),
+}
+
+func TestLadder(t *testing.T) {
+	own := Figures{Words: 545, Slots: 2, Images: 1, Pages: 1, Reviews: 12, Listings: 4}
+	r := Of("Old Saltbox", own, Figures{Words: 381, Slots: 4, Images: 0, Pages: 1, Reviews: 140, Links: 30, Listings: 4}, "p1", 8, plan)
+	leaders := map[Front]Leader{}
+	for _, s := range r.Steps {
+		leaders[s.Front] = s.Leader
+	}
+	assert.Equal(t, map[Front]Leader{Words: Client, Slots: Rival, Images: Client, Pages: Even, FoundFor: Unknown, Links: Unknown, Listings: Even, Reviews: Rival}, leaders)
+	assert.Equal(t, []string{"p1 | placing", "p1 | images", "s | new_page"}, r.Targets, "two slots of the placing and one of the images pass four; a page more")
+	assert.InDelta(t, 88, r.Minutes, 1e-9)
+	assert.Equal(t, []Front{Reviews}, r.Left, "no page can change that")
+	assert.Empty(t, r.Short)
+	far := Of("Harbor Flue", own, Figures{Words: 1700}, "p1", 8, plan)
+	assert.Equal(t, []Front{Words}, far.Short, "545 and 500 do not pass 1,700, and those of other pages do not count")
+	near := Of("Lantern", own, Figures{Words: 700}, "p1", 8, plan)
+	assert.Equal(t, []string{"p1 | placing", "p1 | slice a"}, near.Targets, "the cheapest, with what it needs")
+	full := Of("Full", Figures{Slots: 5}, Figures{Slots: 8}, "p1", 8, plan)
+	assert.Empty(t, full.Short, "all slots are enough")
+	behind := Of("None", own, Figures{Words: 1}, "p1", 8, plan)
+	assert.Empty(t, behind.Targets)
+}
+
+// What a rung asks for does lead: with its targets done the client leads on every front of
+// content that is not short; and it never asks for what was dropped.
+func TestRungsLead(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		figures := func(name string) Figures {
+			out := Figures{}
+			for _, f := range Fronts() {
+				if rapid.IntRange(0, 4).Draw(t, "known") > 0 {
+					out[f] = float64(rapid.IntRange(0, map[Front]int{Words: 1500}[f]+6).Draw(t, name))
+				}
+			}
+			return out
+		}
+		own, theirs := figures("own"), figures("theirs")
+		list := append([]target.Target{}, plan...)
+		if gone := rapid.IntRange(0, len(list)).Draw(t, "dropped"); gone < len(list) {
+			list[gone].Choice.State = target.Dropped
+		}
+		r := Of("x", own, theirs, "p1", 8, list)
+		c := climb{list: list, page: "p1", taken: map[string]bool{}}
+		for _, id := range r.Targets {
+			c.taken[id] = true
+		}
+		for _, s := range r.Steps {
+			if !s.Front.Content() || s.Leader == Unknown {
+				continue
+			}
+			after := s.Own
+			for i := range list {
+				if c.taken[list[i].ID()] {
+					assert.NotEqual(t, target.Dropped, list[i].Choice.State)
+					after += c.brings(&list[i], s.Front)
+				}
+			}
+			short := false
+			for _, f := range r.Short {
+				short = short || f == s.Front
+			}
+			enough := after > s.Theirs || s.Front == Slots && after >= 8
+			assert.Equal(t, short, !enough, "%s: %v against %v", s.Front, after, s.Theirs)
+		}
+	})
+}

@@ -1,0 +1,62 @@
+package plan
+
+import (
+	"context"
+	"fmt"
+
+	"inktally/core/target"
+	"inktally/internal/store"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// done tells what the plan asked for before the client's pages were read the last time, and
+// does not ask for any more. Words are told by page: what was written may stand in any
+// section.
+func (p *Plan) done(ctx context.Context, client int64, now *Worked) ([]view.Done, error) {
+	out := []view.Done{}
+	var k kept
+	whole, err := p.Sheet.Before(ctx, client, func(tx *store.Tx) error { return k.load(tx, client) })
+	if err != nil || whole == nil {
+		return out, err
+	}
+	before := work(whole, &k)
+	asked := map[string]bool{}
+	for i := range now.Targets {
+		for _, p := range now.Targets[i].Parts {
+			asked[target.ChoiceKey(now.Targets[i].Page, p.Key)] = true
+		}
+	}
+	for i := range before.Targets {
+		t := &before.Targets[i]
+		if t.Kind == target.ByHand || t.Choice.State == target.Dropped {
+			continue
+		}
+		for k := range t.Parts {
+			part := &t.Parts[k]
+			if part.Kind == target.Words || part.Choice.State == target.Dropped || asked[target.ChoiceKey(t.Page, part.Key)] || now.Pages[t.Page] == nil {
+				continue
+			}
+			says := before.teller(t.Page).Part(t, part)
+			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind), Says: join(says.Before, says.Pencil, says.After),
+				Note: says.Note, Gain: part.Gain})
+		}
+	}
+	return append(out, written(before, now)...), nil
+}
+
+// written are the words that were written on pages that were short of them.
+func written(before, now *Worked) (out []view.Done) {
+	for _, c := range before.Whole.Pages {
+		key := c.Aim.Key
+		was, is := before.Words[key], now.Words[key]
+		if n := was.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
+			note := "enough now"
+			if is.ToWrite > 0 {
+				note = wording.Count(is.ToWrite, "word", "") + " left"
+			}
+			out = append(out, view.Done{Page: key, Key: "words", Name: "Words", Says: fmt.Sprintf("%s of %s", wording.Number(n), wording.Count(was.ToWrite, "word", "")), Note: note})
+		}
+	}
+	return out
+}

@@ -1,0 +1,125 @@
+package plan
+
+import (
+	"cmp"
+	"context"
+
+	"inktally/core/ladder"
+	"inktally/core/lineup"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/standing"
+	"inktally/core/target"
+	"inktally/internal/app/client"
+	sheets "inktally/internal/app/sheet"
+	"inktally/internal/store"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Ladder tells, for each rival beside a page, who leads on which front and what passes it.
+func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, error) {
+	w, err := p.Work(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	c, ok := w.Pages[cmp.Or(page, w.home())]
+	if !ok {
+		return nil, store.ErrNotFound
+	}
+	var brought []store.SiteFigure
+	err = p.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		brought, err = tx.SiteFigures(id)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	own := w.figures(c, nil, brought)
+	out := []view.Rung{}
+	for _, r := range c.Counted() {
+		rung := ladder.Of(r.Name, own, w.figures(c, r, brought), c.Aim.Key, len(target.FirstSlots(c.Page.Kind))+1, w.Targets)
+		out = append(out, w.rung(rung))
+	}
+	return out, nil
+}
+
+// figures are what is known of a rival, of the client where there is none.
+func (w *Worked) figures(c *sheets.Comparison, rival *sheets.Side, brought []store.SiteFigure) ladder.Figures {
+	out := ladder.Figures{}
+	column, domain := c.Client.Column, "own"
+	if home, err := client.HomePage(w.Whole.Known.Pages); err == nil && home.URL != "" {
+		domain = lineup.Domain(home.URL)
+	}
+	found, surveyed := w.Whole.Site, w.Whole.Surveyed
+	if rival != nil {
+		column, domain = rival.Column, lineup.Domain(rival.Entry.URL)
+		found, surveyed = w.Whole.Rival(rival.Entry.URL)
+	}
+	if column != nil {
+		out[ladder.Words], out[ladder.Images] = float64(column.Page.Words.Seen), float64(column.Carrying())
+		if first, ok := c.First(); ok {
+			out[ladder.Slots] = float64(slotsOf(column, first.Key, c.Page.Kind))
+		}
+	} else if rival == nil {
+		out[ladder.Words], out[ladder.Images], out[ladder.Slots] = 0, 0, 0
+	}
+	if surveyed || rival == nil && w.Whole.Site.Domain == "" {
+		n := 0
+		for _, p := range found.Pages {
+			if p.Kind.ForOneSubject() {
+				n++
+			}
+		}
+		out[ladder.Pages] = float64(n)
+	}
+	for _, f := range brought {
+		if front, ok := elsewhere[f.Figure]; ok && f.Domain == domain {
+			out[front] = f.Value
+		}
+	}
+	for _, e := range w.Whole.Known.Entries {
+		own := rival == nil && e.Kind == lineup.Client || rival != nil && lineup.Domain(e.URL) == domain
+		if _, known := out[ladder.Reviews]; own && !known && e.Part == lineup.Map && e.Reviews != nil {
+			out[ladder.Reviews] = float64(*e.Reviews)
+		}
+	}
+	return out
+}
+
+// elsewhere are the fronts that figures from elsewhere are of.
+var elsewhere = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, standing.Listings: ladder.Listings, standing.Reviews: ladder.Reviews,
+	standing.FoundFor: ladder.FoundFor}
+
+// slotsOf counts the slots that should have a family and do.
+func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
+	n := 0
+	for _, slot := range append(target.FirstSlots(kind), sheet.Body) {
+		if column.Family(family).Exact.In(slot) > 0 {
+			n++
+		}
+	}
+	return n
+}
+
+// rung shows a rung.
+func (w *Worked) rung(r ladder.Rung) view.Rung {
+	out := view.Rung{Name: r.Name, Minutes: r.Minutes, Steps: []view.RungStep{}, Targets: []view.RungTarget{}, Short: []string{}, Left: []string{}}
+	for _, s := range r.Steps {
+		out.Steps = append(out.Steps, view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front), Own: s.Own, Theirs: s.Theirs,
+			Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()})
+	}
+	for _, id := range r.Targets {
+		if t, err := w.find(id); err == nil {
+			says := w.teller(t.Page).Instruct(t)
+			out.Targets = append(out.Targets, view.RungTarget{ID: id, Page: t.Page, Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
+		}
+	}
+	for _, f := range r.Short {
+		out.Short = append(out.Short, wording.LadderFront(f))
+	}
+	for _, f := range r.Left {
+		out.Left = append(out.Left, wording.LadderFront(f))
+	}
+	return out
+}

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Plan } from '@/api/client'
+import { gain, plural } from '@/parts/format'
+
+/** What was done since the measuring before the last, in ink. */
+const props = defineProps<{ plan: Plan; page: string; names: Map<string, string> }>()
+const list = computed(() => props.plan.done.filter((d) => !props.page || d.page === props.page))
+const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
+</script>
+
+<template>
+  <section v-if="list.length" class="done" data-done>
+    <h2>
+      Done since the measuring before: {{ plural(list.length, 'part')
+      }}<template v-if="sum >= 0.05"
+        >, promised +{{ gain(sum) }}{{ plan.unit === 'share' ? '%' : ' visits a month' }}</template
+      >
+    </h2>
+    <div v-for="d in list" :key="d.page + d.key" class="line" :data-part="d.key">
+      <span class="tick" aria-hidden="true">✓</span>
+      <span class="soft">{{ names.get(d.page) }}</span>
+      <span>{{ d.name }}: {{ d.says }}</span>
+      <span class="soft">{{ d.note }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 0;
+  padding: 16px var(--edge) 4px;
+  border-bottom: 1px solid var(--ink);
+}
+.line {
+  display: grid;
+  grid-template-columns: 20px 130px minmax(0, 1fr) minmax(0, 0.7fr);
+  gap: 12px;
+  min-height: 28px;
+  align-items: center;
+  padding: 2px var(--edge);
+  border-bottom: 1px solid var(--rule);
+}
+.tick {
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { Rung } from '@/api/client'
+import { useLadder } from '@/api/plan'
+import { count, duration } from '@/parts/format'
+import SideMargin from '@/parts/SideMargin.vue'
+
+/** Rival by rival: who leads on which front, what passes it, and what no page can change. */
+const props = defineProps<{ client: number; page: string; pages: Map<string, string> }>()
+defineEmits<{ close: []; show: [id: string] }>()
+const { data: rungs, error } = useLadder(
+  () => props.client,
+  () => props.page,
+)
+const known = (r: Rung) => r.steps.filter((s) => s.leader !== 'unknown')
+const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival' || s.leader === 'even'))
+</script>
+
+<template>
+  <SideMargin
+    :title="`Rival by rival: ${pages.get(page) ?? 'Home'}`"
+    label="Ladder"
+    data-ladder
+    @close="$emit('close')"
+  >
+    <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
+    <p v-else-if="rungs && !rungs.length" class="soft">
+      No rival’s page stands beside this one. Take rivals in the lineup and measure them.
+    </p>
+    <section v-for="r in rungs" :key="r.name" :data-rung="r.name">
+      <h3>{{ r.name }}</h3>
+      <table>
+        <thead>
+          <tr class="soft">
+            <th scope="col"></th>
+            <th scope="col" class="num">you</th>
+            <th scope="col" class="num">they</th>
+            <th scope="col">leads</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in known(r)" :key="s.front">
+            <td>{{ s.name }}</td>
+            <td class="num" :class="{ lead: s.leader === 'client' }">{{ count(s.own) }}</td>
+            <td class="num" :class="{ lead: s.leader === 'rival' }">{{ count(s.theirs) }}</td>
+            <td class="soft">{{ { client: 'you', rival: 'they', even: 'even', unknown: '' }[s.leader] }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="!leads(r)">You lead on everything that a page can change.</p>
+      <template v-else>
+        <p v-if="r.targets.length">
+          <b>{{ duration(r.minutes) }}</b> to lead on everything that pages can change<template
+            v-if="r.short.length"
+            >, but for {{ r.short.join(', ').toLowerCase() }}</template
+          >:
+        </p>
+        <p v-else class="soft">
+          The targets that are left do not pass it on {{ r.short.join(', ').toLowerCase() }}.
+        </p>
+        <ol>
+          <li v-for="t in r.targets" :key="t.id">
+            <button class="quiet" type="button" @click="$emit('show', t.id)">
+              <span class="soft">{{ pages.get(t.page) }}:</span> {{ t.says }}
+            </button>
+            <span class="num soft">{{ duration(t.minutes) }}</span>
+          </li>
+        </ol>
+      </template>
+      <p v-if="r.left.length" class="left">No page can change this: {{ r.left.join(', ').toLowerCase() }}.</p>
+    </section>
+  </SideMargin>
+</template>
+
+<style scoped>
+section {
+  padding: 10px 0 12px;
+  border-bottom: 1px solid var(--ink);
+}
+h3 {
+  font-size: 15px;
+  margin: 0 0 4px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  font-weight: 400;
+  text-align: left;
+  padding: 2px 8px 2px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.num {
+  text-align: right;
+}
+.lead {
+  font-weight: 700;
+}
+p {
+  margin: 7px 0 2px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  font-size: 13px;
+}
+li button {
+  text-align: left;
+  padding: 1px 0;
+}
+li .num {
+  white-space: nowrap;
+}
+.left {
+  color: var(--stamp);
+}
+</style>
