@@ -244,7 +244,7 @@ func TestGround(t *testing.T) {
 	leave()
 	s.sees("The phrase “!!! ???” holds no word")
 	assert.Contains(t, s.value("[name=phrases]"), "!!! ???", "what was typed stays")
-	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 6)
+	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Phrases, 2)
 }
 
 // With answers that take their time, what is typed meanwhile is neither lost

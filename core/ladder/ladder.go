@@ -55,7 +55,9 @@ func Leaders() []Leader { return []Leader{Client, Rival, Even, Unknown} }
 type Step struct {
 	Front       Front
 	Own, Theirs float64
-	Leader      Leader
+	// OwnKnown and TheirsKnown tell which of the figures are known.
+	OwnKnown, TheirsKnown bool
+	Leader                Leader
 }
 
 // Rung is one rival.
@@ -105,7 +107,7 @@ func Of(name string, own, theirs Figures, page string, slots int, list []target.
 func step(f Front, own, theirs Figures) Step {
 	a, known := own[f]
 	b, there := theirs[f]
-	s := Step{Front: f, Own: a, Theirs: b, Leader: Even}
+	s := Step{Front: f, Own: a, Theirs: b, OwnKnown: known, TheirsKnown: there, Leader: Even}
 	switch {
 	case !known || !there:
 		s.Leader = Unknown

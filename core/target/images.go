@@ -244,7 +244,7 @@ func (n *naming) hasAlt(image int) bool {
 func (n *naming) alt(name Part) Part {
 	key := name.Now
 	if key == "" {
-		key = strings.TrimPrefix(name.Key, partKey(ImageName, ""))
+		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
 	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: name.Phrase, Image: name.Image, Now: name.Now, Minutes: n.b.y.Minutes.Alt}
 }

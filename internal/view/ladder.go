@@ -14,8 +14,8 @@ type Rung struct {
 type RungStep struct {
 	Front   LadderFront  `json:"front"`
 	Name    string       `json:"name"`
-	Own     float64      `json:"own"`
-	Theirs  float64      `json:"theirs"`
+	Own     *float64     `json:"own" doc:"Null if it is not known"`
+	Theirs  *float64     `json:"theirs" doc:"Null if it is not known"`
 	Leader  LadderLeader `json:"leader"`
 	Content bool         `json:"content" doc:"Work on pages can lead on it"`
 }

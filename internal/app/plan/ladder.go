@@ -106,8 +106,14 @@ func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
 func (w *Worked) rung(r ladder.Rung) view.Rung {
 	out := view.Rung{Name: r.Name, Minutes: r.Minutes, Steps: []view.RungStep{}, Targets: []view.RungTarget{}, Short: []string{}, Left: []string{}}
 	for _, s := range r.Steps {
-		out.Steps = append(out.Steps, view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front), Own: s.Own, Theirs: s.Theirs,
-			Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()})
+		step := view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front), Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()}
+		if s.OwnKnown {
+			step.Own = &s.Own
+		}
+		if s.TheirsKnown {
+			step.Theirs = &s.Theirs
+		}
+		out.Steps = append(out.Steps, step)
 	}
 	for _, id := range r.Targets {
 		if t, err := w.find(id); err == nil {

@@ -3263,10 +3263,16 @@ export interface components {
             /** @enum {string} */
             leader: "client" | "rival" | "even" | "unknown";
             name: string;
-            /** Format: double */
-            own: number;
-            /** Format: double */
-            theirs: number;
+            /**
+             * Format: double
+             * @description Null if it is not known
+             */
+            own: number | null;
+            /**
+             * Format: double
+             * @description Null if it is not known
+             */
+            theirs: number | null;
         };
         RungTarget: {
             id: string;

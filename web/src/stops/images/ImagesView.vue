@@ -148,26 +148,8 @@ async function leave(r: ImageRow) {
   </main>
 </template>
 
+<style scoped src="../targets/top.css"></style>
 <style scoped>
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 24px;
-  align-items: center;
-  padding: 9px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-.figure {
-  font-size: 22px;
-  margin-right: 7px;
-}
-.space {
-  flex: 1;
-}
-.said {
-  margin: 0;
-  padding: 10px var(--edge);
-}
 table {
   border-collapse: collapse;
   width: 100%;

@@ -172,23 +172,8 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
   </main>
 </template>
 
+<style scoped src="../targets/top.css"></style>
 <style scoped>
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 24px;
-  align-items: center;
-  padding: 9px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
-.figure {
-  font-size: 22px;
-  margin-right: 7px;
-}
-.said {
-  margin: 0;
-  padding: 10px var(--edge);
-}
 .captions {
   display: grid;
   grid-template-columns: 20px minmax(0, 1.1fr) 190px 62px 92px minmax(0, 1fr) 66px;

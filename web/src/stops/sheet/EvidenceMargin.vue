@@ -186,39 +186,10 @@ function copyText() {
   </aside>
 </template>
 
+<style scoped src="@/parts/margin.css"></style>
 <style scoped>
-.margin {
-  position: fixed;
-  top: calc(var(--header) + var(--strip));
-  right: 0;
-  bottom: 0;
-  width: var(--margin);
-  z-index: 15;
-  display: flex;
-  flex-direction: column;
-  background: var(--paper);
-  border-left: 1px solid var(--ink);
-  box-shadow: -6px 0 16px rgb(0 0 0 / 7%);
-}
-header {
-  padding: 12px 18px 10px;
-  border-bottom: 1px solid var(--rule);
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-}
-h2 {
-  font-size: 16px;
-  margin: 0;
-}
 header p {
   margin: 2px 0 0;
-}
-.close {
-  font-size: 18px;
-  line-height: 1;
 }
 .find {
   display: flex;
@@ -248,19 +219,5 @@ header p {
 }
 .note {
   font-size: 12px;
-}
-.body {
-  flex: 1;
-  overflow: auto;
-  padding: 12px 18px 20px;
-}
-footer {
-  padding: 9px 18px;
-  border-top: 1px solid var(--rule);
-}
-@media (max-width: 900px) {
-  .margin {
-    width: 100%;
-  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Rung } from '@/api/client'
 import { useLadder } from '@/api/plan'
-import { count, duration } from '@/parts/format'
+import { duration, figure } from '@/parts/format'
 import SideMargin from '@/parts/SideMargin.vue'
 
 /** Rival by rival: who leads on which front, what passes it, and what no page can change. */
@@ -11,7 +11,7 @@ const { data: rungs, error } = useLadder(
   () => props.client,
   () => props.page,
 )
-const known = (r: Rung) => r.steps.filter((s) => s.leader !== 'unknown')
+const known = (r: Rung) => r.steps.filter((s) => s.own !== null || s.theirs !== null)
 const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival' || s.leader === 'even'))
 </script>
 
@@ -40,9 +40,11 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
         <tbody>
           <tr v-for="s in known(r)" :key="s.front">
             <td>{{ s.name }}</td>
-            <td class="num" :class="{ lead: s.leader === 'client' }">{{ count(s.own) }}</td>
-            <td class="num" :class="{ lead: s.leader === 'rival' }">{{ count(s.theirs) }}</td>
-            <td class="soft">{{ { client: 'you', rival: 'they', even: 'even', unknown: '' }[s.leader] }}</td>
+            <td class="num" :class="{ lead: s.leader === 'client' }">{{ figure(s.own) }}</td>
+            <td class="num" :class="{ lead: s.leader === 'rival' }">{{ figure(s.theirs) }}</td>
+            <td class="soft">
+              {{ { client: 'you', rival: 'they', even: 'even', unknown: 'not known' }[s.leader] }}
+            </td>
           </tr>
         </tbody>
       </table>
