@@ -30,7 +30,7 @@ func facts() {
 		}
 		fmt.Printf("page: %d KB, %d words seen, %d links, %d images, %d phrases, %d occurrences\n",
 			len(body)/1000, c.Page.Words.Seen, len(c.Page.Links), len(c.Page.Images), len(phrases), occurrences)
-		report("all facts with 100 phrases, parsing included", 2.0, func() { parse(body) }, func() { allFacts(body, page.Source{}, criteria) })
+		report("all facts with 100 phrases, parsing included", 2.0, func() { parseBody(body) }, func() { allFacts(body, page.Source{}, criteria) })
 	}
 	body, phrases := sample(150_000, 300, 80, 100)
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases})
@@ -41,7 +41,7 @@ func facts() {
 	small, phrases := sample(1_500_000, 3000, 800, 100)
 	large, _ := sample(10_000_000, 20_000, 5300, 100)
 	criteria = sheet.NewCriteria(sheet.Asked{Phrases: phrases})
-	report("parsing alone of 10 MB beside 1.5 MB", 0, func() { parse(small) }, func() { parse(large) })
+	report("parsing alone of 10 MB beside 1.5 MB", 0, func() { parseBody(small) }, func() { parseBody(large) })
 	report("a page of 10 MB beside one of 1.5 MB", 7.5, func() { allFacts(small, page.Source{}, criteria) }, func() { allFacts(large, page.Source{}, criteria) })
 }
 

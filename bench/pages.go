@@ -58,7 +58,7 @@ func savedPages(dir string) error {
 
 // ratioOf is the median of three.
 func ratioOf(body []byte, src page.Source, criteria *sheet.Criteria) float64 {
-	parse := func() { parse(body) }
+	parse := func() { parseBody(body) }
 	batch := 1 + int(15*time.Millisecond/(1+cpu(parse, 1)))
 	var ratios []float64
 	for range 3 {

@@ -20,7 +20,7 @@ func surveyBench(parsed func()) error {
 	if err != nil {
 		return err
 	}
-	report("a page of results of 500 KB, parsing included", 10, func() { parse(found) }, func() { results.Read(found, results.Source{}) })
+	report("a page of results of 500 KB, parsing included", 10, func() { parseBody(found) }, func() { results.Read(found, results.Source{}) })
 
 	times := func(n int) func() {
 		return func() {

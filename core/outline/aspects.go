@@ -2,14 +2,14 @@ package outline
 
 import (
 	"slices"
-	"strings"
 
 	"inktally/core/text"
 )
 
 // aspect is what several rivals have a section about on their pages for a service.
 type aspect struct {
-	stems   []string
+	key     string
+	stems   []stem
 	heading string // as one of them words it
 	rivals  int
 	last    int // the rival that it was met at last
@@ -24,14 +24,8 @@ const aspectHeadings = 8
 // likeAspect is from which share of common stems two headings are about one aspect.
 const likeAspect = 0.5
 
-func (a aspect) key() string {
-	stems := slices.Clone(a.stems)
-	slices.Sort(stems)
-	return strings.Join(stems, " ")
-}
-
 // like tells a heading about the aspect, by its stems.
-func (a aspect) like(stems []string) bool {
+func (a aspect) like(stems []stem) bool {
 	both := 0
 	for _, s := range stems {
 		if slices.Contains(a.stems, s) {
@@ -51,10 +45,11 @@ func (o *outliner) shared() []aspect {
 		firms = append(firms, text.Tokens(name))
 	}
 	var list []aspect
-	byStem := map[string][]int{} // aspects that have a stem, in their order
+	var stems []stem
+	byStem := map[stem][]int{} // aspects that have a stem, in their order
 	for r, rival := range o.p.Rivals {
 		for _, h := range o.p.Headings.of(rival, o.language) {
-			stems := o.subject(h.bare)
+			stems = o.subject(stems[:0], h.bare)
 			if len(stems) == 0 || h.calls {
 				continue
 			}
@@ -67,7 +62,7 @@ func (o *outliner) shared() []aspect {
 				}
 			}
 			if at < 0 {
-				list = append(list, aspect{stems: stems, last: -1})
+				list = append(list, aspect{stems: slices.Clone(stems), last: -1})
 				at = len(list) - 1
 				for _, stem := range stems {
 					byStem[stem] = append(byStem[stem], at)
@@ -85,5 +80,9 @@ func (o *outliner) shared() []aspect {
 	}
 	list = slices.DeleteFunc(list, func(a aspect) bool { return a.rivals < max(1, o.y.SharedBy) || a.heading == "" })
 	slices.SortStableFunc(list, func(a, b aspect) int { return b.rivals - a.rivals })
-	return list[:min(len(list), aspectHeadings)]
+	list = list[:min(len(list), aspectHeadings)]
+	for i := range list {
+		list[i].key = "aspect: " + o.p.Headings.key(list[i].stems)
+	}
+	return list
 }

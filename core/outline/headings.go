@@ -12,18 +12,30 @@ import (
 )
 
 // Headings remembers what the headings of pages say: the same page of a rival stands beside
-// many of a client's. It is for one language and may be shared between goroutines.
+// many of a client's, and all of a client's are matched with the same services. It is for
+// one language and may be shared between goroutines.
 type Headings struct {
 	mu    sync.Mutex
 	pages map[*page.Page][]told
+	texts map[string]said
+	known map[string]stem
+	names []string
 }
+
+// said is a text as tokens, and as the stems of its content words.
+type said struct {
+	tokens []string
+	stems  []stem
+}
+
+// stem is the number of a stem among those that were met.
+type stem int
 
 // told is what a heading says.
 type told struct {
+	said
 	heading page.Heading
-	// stems are those of its content words, bare those without the names of places.
-	stems, bare []string
-	tokens      []string
+	bare    []stem // without the names of places
 	// calls tells one that only asks to get in touch.
 	calls bool
 }
@@ -33,9 +45,6 @@ const mostHeadings = 60
 
 // of are the headings of a rival's page below its h1 that tell an aspect.
 func (h *Headings) of(p *page.Page, l phrase.Language) []told {
-	if h == nil {
-		return aspectsOf(p, l)
-	}
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	if list, ok := h.pages[p]; ok {
@@ -44,33 +53,68 @@ func (h *Headings) of(p *page.Page, l phrase.Language) []told {
 	if h.pages == nil {
 		h.pages = map[*page.Page][]told{}
 	}
-	h.pages[p] = aspectsOf(p, l)
+	h.pages[p] = h.aspects(p, l)
 	return h.pages[p]
 }
 
-func aspectsOf(p *page.Page, l phrase.Language) (out []told) {
-	touch := stemsOf("contact call phone book email message appointment", l)
-	for _, h := range p.Headings {
-		if h.Level == 1 || h.Words < aspectWords || len(out) == mostHeadings {
+func (h *Headings) aspects(p *page.Page, l phrase.Language) (out []told) {
+	touch := h.read("contact call phone book email message appointment", l).stems
+	for _, heading := range p.Headings {
+		if heading.Level == 1 || heading.Words < aspectWords || len(out) == mostHeadings {
 			continue
 		}
-		t := told{heading: h, tokens: text.Tokens(h.Text), stems: stemsOf(h.Text, l)}
-		t.bare = stemsOf(withoutPlaces(t.tokens, l), l)
+		t := told{heading: heading, said: h.read(heading.Text, l)}
+		t.bare = h.read(withoutPlaces(t.tokens, l), l).stems
 		t.calls = overlaps(t.stems, touch)
 		out = append(out, t)
 	}
 	return out
 }
 
-// stemsOf are the stems of the content words of a text.
-func stemsOf(s string, l phrase.Language) []string {
-	var out []string
-	for _, t := range text.Tokens(s) {
+// text reads a text, once; whoever asks must not change it.
+func (h *Headings) text(s string, l phrase.Language) said {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	return h.read(s, l)
+}
+
+func (h *Headings) read(s string, l phrase.Language) said {
+	if kept, ok := h.texts[s]; ok {
+		return kept
+	}
+	if h.texts == nil {
+		h.texts, h.known = map[string]said{}, map[string]stem{}
+	}
+	out := said{tokens: text.Tokens(s)}
+	for _, t := range out.tokens {
 		if !l.Small(t) {
-			out = append(out, l.Stem(t))
+			out.stems = append(out.stems, h.number(l.Stem(t)))
 		}
 	}
+	h.texts[s] = out
 	return out
+}
+
+func (h *Headings) number(name string) stem {
+	n, ok := h.known[name]
+	if !ok {
+		n = stem(len(h.names))
+		h.known[name] = n
+		h.names = append(h.names, name)
+	}
+	return n
+}
+
+// key writes stems as text, in alphabetical order.
+func (h *Headings) key(stems []stem) string {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	names := make([]string, 0, len(stems))
+	for _, s := range stems {
+		names = append(names, h.names[s])
+	}
+	slices.Sort(names)
+	return strings.Join(names, " ")
 }
 
 // withoutPlaces are words without the names of known places.

@@ -147,6 +147,9 @@ func StandardRules() Rules {
 
 // Of works out the sections that a page should have, with the words to write in each.
 func (y Rules) Of(in Input) []Section {
+	if in.Headings == nil {
+		in.Headings = &Headings{}
+	}
 	o := outliner{y: y, p: &in, language: in.Language}
 	o.find()
 	list := in.Edits.apply(o.sections())

@@ -17,16 +17,16 @@ type outliner struct {
 	language phrase.Language
 	services []topicStems
 	aspects  []aspect
-	towns    [][]string      // tokens
-	firm     []string        // stems
-	own      map[string]bool // stems of the page's own service
-	words    struct{ questions, towns, firm []string }
+	towns    [][]string // tokens
+	firm     []stem
+	own      []stem // those of the page's own service
+	words    struct{ questions, towns, firm []stem }
 }
 
 // topicStems are a service by the stems of each of its names.
 type topicStems struct {
 	name  string
-	forms [][]string
+	forms [][]stem
 }
 
 func (o *outliner) find() {
@@ -43,12 +43,9 @@ func (o *outliner) find() {
 	o.firm = o.stems(o.p.Topics.Firm)
 	o.words.questions, o.words.towns = o.stems("faq question answer ask"), o.stems("serve area town communities")
 	o.words.firm = o.stems("about us team story history")
-	o.own = map[string]bool{}
 	for _, s := range o.services {
-		for _, form := range s.forms {
-			for _, stem := range form {
-				o.own[stem] = o.own[stem] || s.name == o.p.Service
-			}
+		if s.name == o.p.Service {
+			o.own = append(o.own, slices.Concat(s.forms...)...)
 		}
 	}
 	if hasAspects(o.p.Kind) {
@@ -57,7 +54,7 @@ func (o *outliner) find() {
 }
 
 // stems are the stems of the content words of a text.
-func (o *outliner) stems(s string) []string { return stemsOf(s, o.language) }
+func (o *outliner) stems(s string) []stem { return o.p.Headings.text(s, o.language).stems }
 
 // sections are those that the page should have, with what it has of each, in the order
 // in which they stand: the lead, those of its subject, the page's own that stay, the
@@ -66,7 +63,7 @@ func (o *outliner) sections() []Section {
 	list := []Section{{Key: "lead", Kind: LeadSection}}
 	if hasAspects(o.p.Kind) {
 		for _, a := range o.aspects {
-			list = append(list, Section{Key: "aspect: " + a.key(), Kind: AspectText, Heading: a.heading, Have: a.rivals, Rivals: len(o.p.Rivals)})
+			list = append(list, Section{Key: a.key, Kind: AspectText, Heading: a.heading, Have: a.rivals, Rivals: len(o.p.Rivals)})
 		}
 	} else {
 		for _, s := range o.services {
@@ -130,7 +127,8 @@ func keep(kept []Section, h page.Heading) []Section {
 
 // match finds the section that a heading of the page is for, -1 for none.
 func (o *outliner) match(list []Section, h page.Heading) int {
-	stems := o.stems(h.Text)
+	heading := o.p.Headings.text(h.Text, o.language)
+	stems := heading.stems
 	of := func(k SectionKind, subject string) int {
 		return slices.IndexFunc(list, func(s Section) bool { return s.Kind == k && s.Subject == subject })
 	}
@@ -140,7 +138,7 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 		}
 	}
 	best, longest := -1, 0
-	for _, s := range o.services {
+	for _, s := range o.subjects() {
 		for _, form := range s.forms {
 			if len(form) > longest && within(form, stems) {
 				if at := of(ServiceText, s.name); at >= 0 {
@@ -152,12 +150,13 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 	if best >= 0 {
 		return best
 	}
+	subject := o.subject(nil, stems)
 	for _, a := range o.aspects {
-		if a.like(o.subject(stems)) {
-			return slices.IndexFunc(list, func(s Section) bool { return s.Key == "aspect: "+a.key() })
+		if a.like(subject) {
+			return slices.IndexFunc(list, func(s Section) bool { return s.Key == a.key })
 		}
 	}
-	if o.namesTowns(h.Text) || overlaps(stems, o.words.towns) {
+	if o.namesTowns(heading.tokens) || overlaps(stems, o.words.towns) {
 		if at := of(Towns, ""); at >= 0 {
 			return at
 		}
@@ -168,17 +167,23 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 	return -1
 }
 
-func (o *outliner) namesTowns(s string) bool {
-	tokens := text.Tokens(s)
+// subjects are the services that have sections of their own on the page.
+func (o *outliner) subjects() []topicStems {
+	if hasAspects(o.p.Kind) {
+		return nil
+	}
+	return o.services
+}
+
+func (o *outliner) namesTowns(tokens []string) bool {
 	return slices.ContainsFunc(o.towns, func(town []string) bool { return holdsRun(tokens, town) })
 }
 
-// subject are the stems of a heading without those of the page's own service, of its
-// place and of the firms: what is left is the aspect that it is about.
-func (o *outliner) subject(stems []string) []string {
-	var out []string
+// subject puts the stems of a heading without those of the page's own service behind out:
+// what is left is the aspect that it is about.
+func (o *outliner) subject(out, stems []stem) []stem {
 	for _, s := range stems {
-		if !o.own[s] && !slices.Contains(out, s) {
+		if !slices.Contains(o.own, s) && !slices.Contains(out, s) {
 			out = append(out, s)
 		}
 	}
@@ -186,12 +191,12 @@ func (o *outliner) subject(stems []string) []string {
 }
 
 // within tells whether all of part are among stems.
-func within(part, stems []string) bool {
-	return len(part) > 0 && !slices.ContainsFunc(part, func(s string) bool { return !slices.Contains(stems, s) })
+func within(part, stems []stem) bool {
+	return len(part) > 0 && !slices.ContainsFunc(part, func(s stem) bool { return !slices.Contains(stems, s) })
 }
 
-func overlaps(a, b []string) bool {
-	return slices.ContainsFunc(a, func(s string) bool { return slices.Contains(b, s) })
+func overlaps(a, b []stem) bool {
+	return slices.ContainsFunc(a, func(s stem) bool { return slices.Contains(b, s) })
 }
 
 // holdsRun tells whether part stands in tokens, one after another.

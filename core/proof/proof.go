@@ -51,6 +51,7 @@ func (r *Report) Short() bool {
 // Of proves a draft.
 func Of(in Input) Report {
 	draft := in.Page
+	draft.Headings = &outline.Headings{}
 	draft.Frame, draft.Draft = frame(&in.Page), true
 	draft.Client = sheet.Measure(in.Draft, in.Page.Criteria)
 	words := in.Rules.WordTargetOf(&draft)

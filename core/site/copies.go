@@ -28,6 +28,7 @@ type ownText struct {
 // ownTexts are those of pages.
 func ownTexts(pages []*page.Page, places []place.Place) []ownText {
 	shared, seed := sharedBlocks(pages), maphash.MakeSeed()
+	alone := len(pages) < 2 // nothing to be alike with
 	m := newMasker(places, seed)
 	out := make([]ownText, len(pages))
 	for i, p := range pages {
@@ -40,6 +41,9 @@ func ownTexts(pages []*page.Page, places []place.Place) []ownText {
 				continue
 			}
 			out[i].words += p.Blocks[k].Words
+			if alone {
+				continue
+			}
 			lo, hi := p.TokenRange(k)
 			for t := lo; t < hi; t++ {
 				tokens = append(tokens, p.Scan().Folded(t))

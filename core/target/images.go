@@ -36,14 +36,39 @@ type naming struct {
 	// contradictions of place: they are fixes.
 	names, alts, wrong []Part
 	list               []imagename.Image
+	// families are the page's by the names that are made of their wishes, others what else
+	// names may say; carriers are the rivals with a name that carries a phrase.
+	families map[string]int
+	others   map[string]string
+	carriers int
+}
+
+// newNaming begins the names of a page.
+func (b *builder) newNaming() *naming {
+	n := &naming{b: b, families: map[string]int{}, others: map[string]string{}}
+	for i, f := range b.p.Families {
+		slug := imagename.Slug(b.wish[f.Key])
+		if _, had := n.families[slug]; !had {
+			n.families[slug] = i
+		}
+	}
+	for _, w := range b.p.Wishes {
+		n.others[imagename.Slug(w)] = w
+	}
+	for _, r := range b.p.Rivals {
+		if r.Carrying() > 0 {
+			n.carriers++
+		}
+	}
+	return n
 }
 
 // nameImages proposes names and alt texts for the images of the page, and more images
 // where it has too few that carry a phrase. taken are the names of the whole site.
 func (b *builder) nameImages(taken *Names) {
-	n := naming{b: b}
 	b.taken = taken
 	wishes := b.imageWishes()
+	n := b.newNaming()
 	images := n.images()
 	n.list = images
 	var proposed []string
@@ -121,11 +146,7 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 	img := n.b.p.Client.Page.Images[i]
 	p := n.named(strings.TrimSuffix(name, img.Ext))
 	p.Key, p.Image, p.Now, p.Wanted, p.Verdict = partKey(ImageName, img.File+img.Ext), i, img.File+img.Ext, name, verdict
-	for _, r := range n.b.p.Rivals {
-		if r.Carrying() > 0 {
-			p.RivalsHave++
-		}
-	}
+	p.RivalsHave = n.carriers
 	if verdict == imagename.WrongPlace {
 		p.Gain, p.Rank, p.Of, p.Weight = 0, 0, 0, ""
 		p.Minutes = n.b.y.Minutes.Place
@@ -139,25 +160,19 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 func (n *naming) named(slug string) Part {
 	b, rule := n.b, PartRuleOf(ImageName)
 	p := Part{Kind: ImageName, Image: -1, Rivals: len(b.p.Rivals), Minutes: rule.minutes(b.y.Minutes)}
-	for i := range b.p.Families {
-		f := &b.p.Families[i]
-		if imagename.Slug(b.wish[f.Key]) != slug {
-			continue
-		}
-		p.Family, p.Phrase, b.named[f.Key] = f.Key, b.wish[f.Key], true
-		if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Phrase {
-			p.says(m)
-		}
-		if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
-			p.Loose = share == half
-			p.weigh(b.y, rule, []Family{*f}, share)
-		}
+	i, ok := n.families[slug]
+	if !ok {
+		p.Phrase = n.others[slug]
 		return p
 	}
-	for _, w := range b.p.Wishes {
-		if imagename.Slug(w) == slug {
-			p.Phrase = w
-		}
+	f := &b.p.Families[i]
+	p.Family, p.Phrase, b.named[f.Key] = f.Key, b.wish[f.Key], true
+	if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Phrase {
+		p.says(m)
+	}
+	if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
+		p.Loose = share == half
+		p.weigh(b.y, rule, []Family{*f}, share)
 	}
 	return p
 }

@@ -57,7 +57,7 @@ func (w *worker) tie(a, b *Target) int {
 	if a.Page != b.Page {
 		pa, pb := w.pages[a.Page], w.pages[b.Page]
 		if pa != nil && pb != nil {
-			return comparePages(*pa, *pb)
+			return comparePages(pa, pb)
 		}
 		return strings.Compare(a.Page, b.Page)
 	}

@@ -27,14 +27,17 @@ func (y Rules) Plan(s Study) Plan {
 	plan := Plan{Words: map[string]WordTarget{}, Outlines: map[string][]outline.Section{}, pages: map[string]*Page{}}
 	pages := slices.Clone(s.Pages)
 	s.Pages = pages
-	slices.SortStableFunc(pages, comparePages)
+	slices.SortStableFunc(pages, func(a, b Page) int { return comparePages(&a, &b) })
 	plan.Shares = rank(pages)
 	taken, headings := NamesOf(pages...), &outline.Headings{}
 	var all []Target
 	wrong := map[string][]Part{}
 	for i := range pages {
 		p := &pages[i]
-		plan.pages[p.Key], p.headings = p, headings
+		plan.pages[p.Key] = p
+		if p.Headings == nil {
+			p.Headings = headings
+		}
 		b := y.builder(p)
 		if !s.copied(p) { // who makes one page of two needs no other names on the second
 			b.nameImages(taken)
@@ -67,7 +70,7 @@ func (s *Study) copied(p *Page) bool {
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
 // address, by key.
-func comparePages(a, b Page) int {
+func comparePages(a, b *Page) int {
 	return cmp.Or(kindRank(a.Kind)-kindRank(b.Kind), strings.Compare(a.URL, b.URL), strings.Compare(a.Key, b.Key))
 }
 

@@ -51,8 +51,8 @@ type Page struct {
 	// before any was entered.
 	Phone string
 	Named []place.Place
-
-	headings *outline.Headings
+	// Headings remembers what headings say, nil for nothing.
+	Headings *outline.Headings
 }
 
 // Family is a family of a page with what it may bring.
@@ -175,7 +175,7 @@ func (y Rules) OutlineOf(p *Page) []outline.Section {
 	if w.Rule == NoTarget {
 		return nil
 	}
-	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(), Headings: p.headings, Topics: p.Topics, Edits: p.Edits,
+	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(), Headings: p.Headings, Topics: p.Topics, Edits: p.Edits,
 		ToWrite: w.ToWrite, Writer: w.Writer}
 	if p.there() {
 		in.Page = p.Client.Page

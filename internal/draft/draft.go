@@ -54,7 +54,7 @@ func Read(name string, raw []byte) (Draft, error) {
 		return Draft{out, Word}, err
 	case strings.EqualFold(path.Ext(name), ".docx"), bytes.HasPrefix(raw, []byte("\xd0\xcf\x11\xe0")), bytes.HasPrefix(raw, []byte("%PDF")):
 		return Draft{}, fault.New(fault.DraftUnreadable)
-	case markup.Match(raw):
+	case bytes.IndexByte(raw, '<') >= 0 && markup.Match(raw):
 		return Draft{raw, HTML}, nil
 	}
 	s := plain(raw)

@@ -13,6 +13,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"sync/atomic"
 	"time"
 
 	"github.com/pressly/goose/v3"
@@ -29,6 +30,7 @@ var ErrNotFound = errors.New("not found")
 // readers.
 type DB struct {
 	writer, reader *sql.DB
+	writes         atomic.Int64
 }
 
 // Open opens the file at path, makes it if it is missing and brings its
@@ -86,7 +88,14 @@ type Tx struct {
 func (db *DB) Read(ctx context.Context, f func(*Tx) error) error { return run(ctx, db.reader, f) }
 
 // Write runs f in a transaction; nothing is kept where f fails.
-func (db *DB) Write(ctx context.Context, f func(*Tx) error) error { return run(ctx, db.writer, f) }
+func (db *DB) Write(ctx context.Context, f func(*Tx) error) error {
+	defer db.writes.Add(1)
+	return run(ctx, db.writer, f)
+}
+
+// Writes counts the changes since the file was opened: what was read while it stayed the
+// same still holds.
+func (db *DB) Writes() int64 { return db.writes.Load() }
 
 func run(ctx context.Context, db *sql.DB, f func(*Tx) error) error {
 	tx, err := db.BeginTx(ctx, nil)

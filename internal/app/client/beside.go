@@ -54,6 +54,13 @@ func LoadBeside(tx *store.Tx, k *Known) (*Beside, error) {
 	return b, err
 }
 
+// As is the same for a client that is known with other figures.
+func (b *Beside) As(k *Known) *Beside {
+	out := *b
+	out.known = k
+	return &out
+}
+
 // Site is a site that was surveyed, by an address of it.
 func (b *Beside) Site(address string) (store.Site, bool) {
 	s, ok := b.sites[lineup.Domain(address)]

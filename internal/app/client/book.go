@@ -2,6 +2,7 @@ package client
 
 import (
 	"encoding/json"
+	"reflect"
 	"strings"
 
 	"inktally/core/book"
@@ -9,6 +10,7 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/text"
 	"inktally/core/tie"
+	"inktally/core/yardstick"
 )
 
 // reading is what the client's phrases are read with: its ties first, then the
@@ -150,6 +152,17 @@ func (k *Known) AllFamilies() []book.Family {
 		k.families = k.Families()
 	}
 	return k.families
+}
+
+// As is what is known with the figures of another yardstick. Families stay what they are
+// where none of their figures is another.
+func (k *Known) As(y yardstick.Yardstick) *Known {
+	out := *k
+	out.Yardstick = y
+	if !reflect.DeepEqual(y.Book, k.Yardstick.Book) || !reflect.DeepEqual(y.Visits, k.Yardstick.Visits) {
+		out.families = nil
+	}
+	return &out
 }
 
 // bookPages are the client's pages as far as they carry families.

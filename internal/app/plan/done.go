@@ -20,7 +20,7 @@ func (p *Plan) done(ctx context.Context, client int64, now *Worked) ([]view.Done
 	if err != nil || whole == nil {
 		return out, err
 	}
-	before := work(whole, &k)
+	before := work(whole, &k, now.headings)
 	asked := map[string]bool{}
 	for i := range now.Targets {
 		for _, p := range now.Targets[i].Parts {

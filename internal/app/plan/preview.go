@@ -5,9 +5,11 @@ import (
 	"context"
 	"math"
 	"slices"
+	"sync"
 
+	"inktally/core/outline"
+	"inktally/core/yardstick"
 	"inktally/internal/app/client"
-	"inktally/internal/app/sheet"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -15,44 +17,74 @@ import (
 // Preview tells what changes of figures would change in the plan of a client, before they
 // are kept: those of the client, or of the workspace.
 func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string, workspace bool) (*view.PlanChange, error) {
-	now, err := p.Work(ctx, id)
+	y, err := p.yardstick(ctx, id, changes, workspace)
 	if err != nil {
 		return nil, err
 	}
-	then, err := p.Work(ctx, id, p.as(ctx, id, changes, workspace))
+	writes := p.DB.Writes()
+	var k kept
+	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) error { return k.load(tx, id) })
 	if err != nil {
 		return nil, err
 	}
-	return difference(now, then), nil
+	headings := &outline.Headings{}
+	was := p.shown.get(id, writes)
+	if was == nil {
+		was = work(whole, &k, headings).Show()
+		p.shown.put(id, writes, was)
+	}
+	as, err := p.Sheet.As(ctx, whole, y)
+	if err != nil {
+		return nil, err
+	}
+	return difference(was, work(as, &k, headings).Show()), nil
 }
 
-// as puts the yardstick with changes in place of a client's.
-func (p *Plan) as(ctx context.Context, id int64, changes map[string]string, workspace bool) sheet.Change {
-	return func(k *client.Known) error {
-		return p.DB.Read(ctx, func(tx *store.Tx) error {
-			own := map[string]string{}
-			if !workspace {
-				own = changes
-			} else if y, err := client.YardstickAs(tx, 0, changes); err != nil {
-				return err
-			} else {
-				kept, err := tx.YardstickChanges(id)
-				if err != nil {
-					return err
-				}
-				k.Yardstick, err = y.With(kept)
-				return err
-			}
-			y, err := client.YardstickAs(tx, id, own)
-			k.Yardstick = y
-			return err
-		})
+// lastShown is the plan that was shown last: one figure is tried after another while the
+// plan that they are held against stays what it is.
+type lastShown struct {
+	mu             sync.Mutex
+	client, writes int64
+	plan           *view.Plan
+}
+
+func (l *lastShown) get(client, writes int64) *view.Plan {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	if l.client != client || l.writes != writes {
+		return nil
 	}
+	return l.plan
+}
+
+func (l *lastShown) put(client, writes int64, plan *view.Plan) {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	l.client, l.writes, l.plan = client, writes, plan
+}
+
+// yardstick is a client's with changes of its own, or of the workspace.
+func (p *Plan) yardstick(ctx context.Context, id int64, changes map[string]string, workspace bool) (y yardstick.Yardstick, err error) {
+	err = p.DB.Read(ctx, func(tx *store.Tx) error {
+		if !workspace {
+			y, err = client.YardstickAs(tx, id, changes)
+			return err
+		}
+		if y, err = client.YardstickAs(tx, 0, changes); err != nil {
+			return err
+		}
+		kept, err := tx.YardstickChanges(id)
+		if err != nil {
+			return err
+		}
+		y, err = y.With(kept)
+		return err
+	})
+	return y, err
 }
 
 // difference is what is other in one plan than in another, what changes most first.
-func difference(now, then *Worked) *view.PlanChange {
-	was, is := now.Show(), then.Show()
+func difference(was, is *view.Plan) *view.PlanChange {
 	out := &view.PlanChange{Unit: is.Unit, Gain: is.Gain - was.Gain, Minutes: is.Minutes - was.Minutes, Fit: is.Fit - was.Fit, Targets: []view.TargetChange{}}
 	before := map[string]view.Target{}
 	for _, t := range was.Targets {

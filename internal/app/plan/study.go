@@ -22,6 +22,7 @@ type Worked struct {
 	Pages map[string]*sheet.Comparison
 	Study target.Study
 
+	headings *outline.Headings
 	families map[string]*book.Family
 	tellers  map[string]wording.Teller
 }
@@ -45,20 +46,22 @@ func (k *kept) load(tx *store.Tx, id int64) (err error) {
 }
 
 // Work works out the plan of a client.
-func (p *Plan) Work(ctx context.Context, id int64, as ...sheet.Change) (*Worked, error) {
+func (p *Plan) Work(ctx context.Context, id int64) (*Worked, error) {
 	var k kept
-	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) error { return k.load(tx, id) }, as...)
+	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) error { return k.load(tx, id) })
 	if err != nil {
 		return nil, err
 	}
-	return work(whole, &k), nil
+	return work(whole, &k, &outline.Headings{}), nil
 }
 
-func work(whole *sheet.Whole, k *kept) *Worked {
-	w := &Worked{Whole: whole, Pages: map[string]*sheet.Comparison{}, tellers: map[string]wording.Teller{}, families: book.ByKey(whole.Known.AllFamilies())}
+// work works out a plan; headings remembers what those of the pages say.
+func work(whole *sheet.Whole, k *kept, headings *outline.Headings) *Worked {
+	w := &Worked{Whole: whole, headings: headings, Pages: map[string]*sheet.Comparison{}, tellers: map[string]wording.Teller{}, families: book.ByKey(whole.Known.AllFamilies())}
 	w.Study = target.Study{Findings: whole.Findings, Own: k.own, Choices: k.choices}
 	for _, c := range whole.Pages {
 		page := c.Aim
+		page.Headings = headings
 		page.Edits = k.outlines[page.Key]
 		if page.Formerly != "" && len(page.Edits.Sections)+len(page.Edits.Order) == 0 {
 			page.Edits = k.outlines[page.Formerly]

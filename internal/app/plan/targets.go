@@ -18,6 +18,8 @@ import (
 type Plan struct {
 	DB    *store.DB
 	Sheet *sheet.Sheet
+
+	shown lastShown
 }
 
 // Get works out the plan of a client.

@@ -14,6 +14,7 @@ import (
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/target"
+	"inktally/core/yardstick"
 	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
 	"inktally/internal/app/surveys"
@@ -89,12 +90,8 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 	return s.compare(ctx, l, page, l.known.Shown(l.families, pageID))
 }
 
-// Change changes what is known of a client before its pages are compared: to see what
-// would follow.
-type Change func(*client.Known) error
-
 // load loads what comparisons of a client need, and more in the same transaction.
-func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error, as ...Change) (*loaded, error) {
+func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error) (*loaded, error) {
 	if err := s.Surveys.Refresh(ctx, id); err != nil {
 		return nil, err
 	}
@@ -121,16 +118,25 @@ func (s *Sheet) load(ctx context.Context, id int64, more func(*store.Tx) error, 
 	if err != nil {
 		return nil, err
 	}
-	for _, change := range as {
-		if err := change(l.known); err != nil {
-			return nil, err
-		}
-	}
+	l.read()
+	return l, nil
+}
+
+// read works out the families of the client and what goes by them.
+func (l *loaded) read() {
 	l.families = l.known.AllFamilies()
 	l.byKey = book.ByKey(l.families)
 	l.said = l.known.ReadWith()
 	l.topics = topicsOf(l.known, l.families)
-	return l, nil
+}
+
+// as is what was loaded with other figures.
+func (l *loaded) as(y yardstick.Yardstick) *loaded {
+	out := *l
+	out.known = l.known.As(y)
+	out.beside = l.beside.As(out.known)
+	out.read()
+	return &out
 }
 
 // compare measures a page with its families and its rivals.

@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/lineup"
 	"inktally/core/site"
+	"inktally/core/yardstick"
 	"inktally/internal/app/client"
 	"inktally/internal/store"
 )
@@ -24,12 +25,17 @@ type Whole struct {
 }
 
 // Whole measures all pages of a client, and reads more in the same transaction.
-func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error, as ...Change) (*Whole, error) {
-	l, err := s.load(ctx, id, more, as...)
+func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error) (*Whole, error) {
+	l, err := s.load(ctx, id, more)
 	if err != nil {
 		return nil, err
 	}
 	return s.whole(ctx, id, l)
+}
+
+// As measures the same pages with the figures of another yardstick: nothing is loaded anew.
+func (s *Sheet) As(ctx context.Context, w *Whole, y yardstick.Yardstick) (*Whole, error) {
+	return s.whole(ctx, w.Known.Client.ID, w.loaded.as(y))
 }
 
 // Before measures all pages of a client as they were before the client's own were read the
