@@ -134,6 +134,22 @@ func TestDraftAndImages(t *testing.T) {
 	s.fill("[name=draft]", "# Chimney sweep Tarn Harbor\n\nChimney sweep Tarn Harbor. "+strings.Repeat("word ", 2000))
 	s.until(`document.querySelector('[data-left]')?.innerText.includes('enough')`)
 
+	// Kept, it is a column of the page's sheet; removed, it comes back by Undo.
+	s.press("Keep this draft")
+	s.until(`document.querySelector('[data-draft]')`)
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
+	s.until(`document.querySelector('th.draft')?.innerText.includes('not live')`)
+	s.until(`document.querySelector('td.draft [data-cell=seen]')?.dataset.figure > 2000`)
+	s.open(fmt.Sprintf("/clients/%d/draft?page=p%d", client, page))
+	s.until(`document.querySelector('[data-draft]')`)
+	s.press("Remove")
+	s.until(`!document.querySelector('[data-draft]')`)
+	s.press("Undo")
+	s.until(`document.querySelector('[data-draft]')`)
+	s.fill("[name=draft]", "")
+	s.press("Open")
+	s.until(`document.querySelector('[name=draft]').value.startsWith('# Chimney sweep')`)
+
 	s.open(fmt.Sprintf("/clients/%d/images", client))
 	s.until(`document.querySelector('[data-image="IMG_2041.jpg"]')`)
 	s.fill(`[data-image="IMG_2041.jpg"] [name=new-name]`, "our van; rm.jpg")

@@ -130,6 +130,9 @@ func (p proving) find(ctx context.Context, a *app.App) (int64, error) {
 func printProof(out io.Writer, p *view.Proof) error {
 	var b strings.Builder
 	fmt.Fprintf(&b, "%s of %s words, %s\n", wording.Number(p.Copy), wording.Number(p.Wanted), left(p.Left))
+	if p.Menu {
+		b.WriteString("The draft holds menus and links only.\n")
+	}
 	if p.Language != "" {
 		fmt.Fprintf(&b, "The draft is in another language: %s\n", p.Language)
 	}

@@ -18,12 +18,13 @@ const (
 	FromFile    Source = "saved_file"
 	FromArchive Source = "web_archive"
 	FromPaste   Source = "pasted"
-	FromTab     Source = "tab" // handed over by the bookmark, as it was shown
+	FromTab     Source = "tab"   // handed over by the bookmark, as it was shown
+	FromDraft   Source = "draft" // a version that is not live
 )
 
 // Sources are all of them.
 func Sources() []Source {
-	return []Source{FromWeb, FromBrowser, FromFile, FromArchive, FromPaste, FromTab}
+	return []Source{FromWeb, FromBrowser, FromFile, FromArchive, FromPaste, FromTab, FromDraft}
 }
 
 // Mode is how a page of the web is to be read.

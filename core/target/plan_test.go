@@ -218,6 +218,48 @@ func TestDroppingARival(t *testing.T) {
 			return out
 		}
 		assert.Equal(t, others(one.Targets), others(two.Targets))
+		assert.Equal(t, uncited(one.Targets, fewer.Pages[at].Key), uncited(two.Targets, fewer.Pages[at].Key), "on its own page")
+	})
+}
+
+// uncited are the parts of a page's targets that cite no rival: what is to stand in its
+// head, its opening and on its images. How many words and mentions there are to be comes
+// from rivals.
+func uncited(list []Target, page string) map[string]Part {
+	out := map[string]Part{}
+	for _, x := range list {
+		for _, p := range x.Parts {
+			if x.Page != page || !slices.Contains([]PartKind{Title, Description, Address, H1, Opening, ImageName, Alt}, p.Kind) {
+				continue
+			}
+			p.Rivals, p.RivalsHave = 0, 0
+			out[p.Key] = p
+		}
+	}
+	return out
+}
+
+// Families that claim one slot get it once: no part of a page is asked for twice, and no two
+// images are to have one name.
+func TestOneSlotIsAskedForOnce(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		s := client(t)
+		if i := slices.IndexFunc(s.Pages, func(p Page) bool { return len(p.Families) > 1 }); i >= 0 && rapid.Bool().Draw(t, "same words") {
+			s.Pages[i].Families = slices.Clone(s.Pages[i].Families)
+			s.Pages[i].Families[1].Text = s.Pages[i].Families[0].Text
+		}
+		keys, names := map[string]bool{}, map[string]bool{}
+		for _, x := range StandardRules().Plan(s).Targets {
+			for _, p := range x.Parts {
+				key := ChoiceKey(x.Page, p.Key)
+				assert.False(t, keys[key], key)
+				keys[key] = true
+				if p.Kind == ImageName && p.Wanted != "" {
+					assert.False(t, names[p.Wanted], p.Wanted)
+					names[p.Wanted] = true
+				}
+			}
+		}
 	})
 }
 

@@ -196,8 +196,11 @@ func (y Rules) OutlineOf(p *Page) []outline.Section {
 func (y Rules) families(w WordTarget) int { return max(1, w.Target/max(1, y.WordsPerFamily)) }
 
 // WordTargetOf is how many words the page needs (rule 8).
-func (y Rules) WordTargetOf(p *Page) WordTarget {
-	return y.WordTarget(p.Kind, p.seen(), p.frame(), p.rivalWords())
+func (y Rules) WordTargetOf(p *Page) WordTarget { return y.WordTargetBeside(p, p.rivalWords()) }
+
+// WordTargetBeside is how many words the page would need if its rivals had so many.
+func (y Rules) WordTargetBeside(p *Page, rivals []int) WordTarget {
+	return y.WordTarget(p.Kind, p.seen(), p.frame(), rivals)
 }
 
 // Key is that of its target.

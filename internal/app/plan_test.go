@@ -2,6 +2,7 @@ package app_test
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -9,6 +10,7 @@ import (
 	"inktally/core/outline"
 	"inktally/core/target"
 	"inktally/internal/app"
+	"inktally/internal/store"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -211,4 +213,127 @@ func TestYardstickFile(t *testing.T) {
 		_, err = a.Yardstick.Read(ctx, client, []byte(raw))
 		fails(t, err, want)
 	}
+}
+
+// A draft that was kept is a version of its page: it stands on the sheet, the newest, until
+// it is removed.
+func TestKeptDrafts(t *testing.T) {
+	a, _, client, home := planned(t)
+	page := fmt.Sprintf("p%d", home)
+	const typed = "# Chimney sweep Tarn Harbor\n\nWe sweep **well**.\n"
+	first, err := a.Plan.KeepDraft(ctx, client, page, "", []byte(typed))
+	require.NoError(t, err)
+	assert.Equal(t, []any{typed, 7, "markdown"}, []any{first.Text, first.Words, first.Format})
+	second, err := a.Plan.KeepDraft(ctx, client, page, "home.html", []byte("<h1>Chimney sweep</h1><p>"+words(40)))
+	require.NoError(t, err)
+
+	column := func() (view.Column, bool) {
+		t.Helper()
+		s, err := a.Sheet.Get(ctx, client, home)
+		require.NoError(t, err)
+		if len(s.Columns) < 2 || s.Columns[1].Role != "draft" {
+			return view.Column{}, false
+		}
+		return s.Columns[1], true
+	}
+	c, ok := column()
+	require.True(t, ok)
+	assert.Equal(t, []any{second.ID, 42, 1}, []any{c.ReadingID, c.Words.Seen, len(c.Headings)})
+	e, err := a.Sheet.Evidence(ctx, client, home, c.EntryID, "chimney sweep tarn harbor")
+	require.NoError(t, err)
+	assert.Len(t, e.Across, 2, "the page and its draft")
+	before, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	assert.NotEmpty(t, partsOf(before, target.H1), "a draft that is not live does no target")
+
+	require.NoError(t, a.Plan.RemoveDraft(ctx, client, second.ID))
+	c, _ = column()
+	assert.Equal(t, first.ID, c.ReadingID, "the one before it stands again")
+	require.NoError(t, a.Plan.RestoreDraft(ctx, client, second.ID))
+	list, err := a.Plan.Drafts(ctx, client, page)
+	require.NoError(t, err)
+	assert.Equal(t, []int64{second.ID, first.ID}, []int64{list[0].ID, list[1].ID})
+	for _, id := range []int64{first.ID, second.ID} {
+		require.NoError(t, a.Plan.RemoveDraft(ctx, client, id))
+	}
+	_, ok = column()
+	assert.False(t, ok)
+	assert.Error(t, a.Plan.RemoveDraft(ctx, client, second.ID), "it is removed")
+	_, err = a.Plan.KeepDraft(ctx, client, "p999", "", []byte("words"))
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	_, err = a.Plan.KeepDraft(ctx, client, page, "", nil)
+	fails(t, err, fault.DraftEmpty)
+	menu, err := a.Plan.Proof(ctx, client, page, "", []byte("<nav><a href=/>Home</a> <a href=/a>About us</a></nav>"))
+	require.NoError(t, err)
+	assert.True(t, menu.Menu)
+	assert.Equal(t, menu.Wanted, menu.Left)
+}
+
+// What was said of a page that is gone harms nothing, and holds again when it is back.
+func TestChoicesOnAPageThatIsGone(t *testing.T) {
+	a, _, client, _ := planned(t)
+	added, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "http://brindle.example/liners", Kind: "service", Service: "dryer vent cleaning"})
+	require.NoError(t, err)
+	measured(t, a, client)
+	page := fmt.Sprintf("p%d", added.ID)
+	_, err = a.Plan.Add(ctx, client, target.Own{Page: page, Text: "Ask for a photo", Minutes: 5})
+	require.NoError(t, err)
+	plan, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	at := slices.IndexFunc(plan.Targets, func(x view.Target) bool { return x.Page == page && x.OwnID == 0 })
+	require.GreaterOrEqual(t, at, 0)
+	dropped := plan.Targets[at]
+	_, err = a.Plan.Choose(ctx, client, said(added.ID, dropped.Key, target.Choice{State: target.Dropped, Reason: "not now"}))
+	require.NoError(t, err)
+	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about"}})
+	require.NoError(t, err)
+
+	require.NoError(t, a.Ground.RemovePage(ctx, client, added.ID))
+	plan, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	for _, x := range plan.Targets {
+		assert.True(t, x.Page != page || x.OwnID != 0, "what was added by hand stays: %s", x.ID)
+	}
+	_, err = a.Plan.Outline(ctx, client, page)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+
+	require.NoError(t, a.Ground.RestorePage(ctx, client, added.ID))
+	plan, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	kept := 0
+	for _, x := range plan.Targets {
+		if x.Page == page && (x.OwnID != 0 || x.ID == dropped.ID && x.Choice.State == "dropped" && x.Choice.Reason == "not now") {
+			kept++
+		}
+	}
+	assert.Equal(t, 2, kept)
+}
+
+// A rival that is set aside since it was read again is announced, with what the target was.
+func TestSetAsideIsAnnounced(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": "<h1>Welcome</h1><p>" + words(300)}}
+	a, _ := open(t, w)
+	b := careful
+	b.HomePage = "brindle.example"
+	client, home := newClient(t, a, b, "")
+	for i, n := range []int{2400, 800, 700} {
+		w.set(fmt.Sprintf("http://rival%d.example/", i), "<p>"+words(n))
+	}
+	_, err := a.Lineup.Paste(ctx, client, "rival0.example rival1.example rival2.example")
+	require.NoError(t, err)
+	measured(t, a, client)
+	plan, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Empty(t, plan.Notices)
+	w.set("http://rival0.example/", "<p>"+words(5000))
+	measured(t, a, client)
+	plan, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	require.Len(t, plan.Notices, 1)
+	assert.Equal(t, fmt.Sprintf("p%d", home), plan.Notices[0].Page)
+	assert.Contains(t, plan.Notices[0].Says, "does not count any more: 5,000 words is too far above the others; the target was 2,500, is 1,500")
+	measured(t, a, client)
+	plan, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Empty(t, plan.Notices, "it was so the last time too")
 }

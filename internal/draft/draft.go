@@ -57,7 +57,7 @@ func Read(name string, raw []byte) (Draft, error) {
 	case bytes.IndexByte(raw, '<') >= 0 && markup.Match(raw):
 		return Draft{raw, HTML}, nil
 	}
-	s := plain(raw)
+	s := Plain(raw)
 	if strings.Count(s, "\x00") > 0 {
 		return Draft{}, fault.New(fault.DraftUnreadable)
 	}
@@ -65,13 +65,13 @@ func Read(name string, raw []byte) (Draft, error) {
 }
 
 // markup tells HTML from text: a tag that stands at the start of a line.
-var markup = regexp.MustCompile(`(?im)^\s*<(!doctype|html|head|body|main|article|section|div|p|h[1-6]|ul|ol|table|img)[\s/>]`)
+var markup = regexp.MustCompile(`(?im)^\s*<(!doctype|html|head|body|main|article|section|aside|nav|header|footer|figure|blockquote|form|div|span|p|a|h[1-6]|ul|ol|table|img)[\s/>]`)
 
 // signs tell Markdown from text.
 var signs = regexp.MustCompile(`(?m)^(#{1,6} |[*+-] |\d+\. |> |---|===)|\*\*[^*\n]+\*\*|\]\(`)
 
-// plain is the text of a file, whatever its encoding.
-func plain(raw []byte) string {
+// Plain is the text of a file, whatever its encoding.
+func Plain(raw []byte) string {
 	if utf8.Valid(raw) {
 		return strings.TrimPrefix(string(raw), "\ufeff")
 	}

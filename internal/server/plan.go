@@ -72,6 +72,11 @@ type proofInput struct {
 	}
 }
 
+type draftPath struct {
+	ClientPath
+	Draft int64 `path:"draft"`
+}
+
 // added is the id of what was added.
 type added struct {
 	ID int64 `json:"id"`
@@ -101,6 +106,10 @@ func (r api) plan() {
 		})
 	do(r, remove, "/clients/{client}/plan/own/{own}", "removeTarget", "Remove a target that was added by hand",
 		func(ctx context.Context, in *ownPath) error { return r.app.Plan.Remove(ctx, in.Client, in.Own) })
+	do(r, post, "/clients/{client}/plan/drafts/{draft}/restore", "restoreDraft", "Bring back a kept draft that was removed",
+		func(ctx context.Context, in *draftPath) error {
+			return r.app.Plan.RestoreDraft(ctx, in.Client, in.Draft)
+		})
 	handle(r, get, "/clients/{client}/plan/outline", "outline", "The sections that a page should have",
 		func(ctx context.Context, in *OutlinePath) (*view.Outline, error) {
 			return r.app.Plan.Outline(ctx, in.Client, in.Page)
@@ -117,21 +126,39 @@ func (r api) plan() {
 		func(ctx context.Context, in *ladderPath) ([]view.Rung, error) {
 			return r.app.Plan.Ladder(ctx, in.Client, in.Page)
 		})
-	proof := operation(post, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page")
-	proof.MaxBodyBytes = draft.MaxBytes*4/3 + 4096
-	huma.Register(r.huma, proof, func(ctx context.Context, in *proofInput) (*body[*view.Proof], error) {
+	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page", (*plan.Plan).Proof)
+	handleDraft(r, "/clients/{client}/plan/drafts", "keepDraft", "Keep a draft as a version of its page", (*plan.Plan).KeepDraft)
+	handle(r, get, "/clients/{client}/plan/drafts", "drafts", "The kept drafts of a page, the newest first",
+		func(ctx context.Context, in *OutlinePath) ([]view.Draft, error) {
+			return r.app.Plan.Drafts(ctx, in.Client, in.Page)
+		})
+	handle(r, get, "/clients/{client}/plan/drafts/{draft}", "draft", "A kept draft with what was typed",
+		func(ctx context.Context, in *draftPath) (*view.Draft, error) {
+			return r.app.Plan.Draft(ctx, in.Client, in.Draft)
+		})
+	do(r, remove, "/clients/{client}/plan/drafts/{draft}", "removeDraft", "Remove a kept draft; the one before it stands again",
+		func(ctx context.Context, in *draftPath) error {
+			return r.app.Plan.RemoveDraft(ctx, in.Client, in.Draft)
+		})
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"), r.imagesCSV)
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript", "A shell script that renames the files"), r.renameScript)
+}
+
+// handleDraft registers what is asked with a draft.
+func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
+	op := operation(post, path, id, summary)
+	op.MaxBodyBytes = draft.MaxBytes*4/3 + 4096
+	huma.Register(r.huma, op, func(ctx context.Context, in *proofInput) (*body[*T], error) {
 		raw := in.Body.File
 		if len(raw) == 0 {
 			raw = []byte(in.Body.Text)
 		}
-		out, err := r.app.Plan.Proof(ctx, in.Client, in.Page, in.Body.Name, raw)
+		out, err := do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
 		if err != nil {
-			return nil, r.problem("proof", err)
+			return nil, r.problem(id, err)
 		}
-		return &body[*view.Proof]{out}, nil
+		return &body[*T]{out}, nil
 	})
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"), r.imagesCSV)
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript", "A shell script that renames the files"), r.renameScript)
 }
 
 func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {

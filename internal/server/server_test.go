@@ -162,6 +162,28 @@ func TestRunOverTheAPI(t *testing.T) {
 }
 
 // The description of the API is written the same each time.
+// Hours that cannot be spent are refused in a sentence, and those of before stay.
+func TestHours(t *testing.T) {
+	server := serve(t)
+	status, made := ask(t, server, "POST", "/api/clients", `{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	require.Equal(t, http.StatusOK, status)
+	path := fmt.Sprintf("/api/clients/%v", made["id"])
+	status, _ = ask(t, server, "PUT", path+"/hours", `{"hours":3.5}`)
+	require.Less(t, status, 300)
+	for _, hours := range []string{"10000", "-1", `"text"`, `""`, "1e999", "null", "NaN"} {
+		status, problem := ask(t, server, "PUT", path+"/hours", `{"hours":`+hours+`}`)
+		assert.GreaterOrEqual(t, status, 400, hours)
+		assert.Less(t, status, 500, hours)
+		assert.NotEmpty(t, problem["detail"], hours)
+		_, plan := ask(t, server, "GET", path+"/plan", "")
+		assert.InDelta(t, 3.5, plan["hours"], 0, hours)
+	}
+	status, _ = ask(t, server, "PUT", path+"/hours", `{"hours":0}`)
+	require.Less(t, status, 300)
+	_, plan := ask(t, server, "GET", path+"/plan", "")
+	assert.Zero(t, plan["fit"])
+}
+
 func TestOpenAPI(t *testing.T) {
 	a, err := OpenAPI()
 	require.NoError(t, err)

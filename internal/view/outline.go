@@ -1,6 +1,10 @@
 package view
 
-import "inktally/core/outline"
+import (
+	"time"
+
+	"inktally/core/outline"
+)
 
 // Outline is the sections that a page should have.
 type Outline struct {
@@ -112,6 +116,7 @@ type Proof struct {
 	Met      []ProofLine    `json:"met" doc:"What it says"`
 	Over     []ProofLine    `json:"over" doc:"What it says too often"`
 	Wrong    []string       `json:"wrong" doc:"Wrong places, vague area words, left-over text"`
+	Menu     bool           `json:"menu" doc:"It holds menus and links only"`
 	Language string         `json:"language" doc:"The language of a draft that is not in the client's, empty if it is"`
 }
 
@@ -130,4 +135,20 @@ type ProofLine struct {
 	Says   string `json:"says" doc:"What is asked"`
 	Phrase string `json:"phrase,omitempty"`
 	Note   string `json:"note"`
+}
+
+// Draft is a draft that was kept as a version of its page.
+type Draft struct {
+	ID      int64     `json:"id" doc:"That of the reading that it was measured as"`
+	Page    string    `json:"page" doc:"The key of the page"`
+	Name    string    `json:"name" doc:"That of its file, empty for text"`
+	Format  string    `json:"format" enum:"text,markdown,html,docx" doc:"What it came as"`
+	Words   int       `json:"words" doc:"Words of the draft, without menus and footers"`
+	TakenAt time.Time `json:"taken_at"`
+	Text    string    `json:"text,omitempty" doc:"What was typed, where one draft is asked for; of a Word document its text as HTML"`
+}
+
+// DraftOf shows a draft.
+func DraftOf(id int64, page, name, format string, words int, taken time.Time) Draft {
+	return Draft{ID: id, Page: page, Name: name, Format: format, Words: words, TakenAt: taken}
 }

@@ -14,7 +14,7 @@ import (
 type Sheet struct {
 	Page     PageInfo    `json:"page"`
 	Families []Family    `json:"families" doc:"Of the page, in order of gain"`
-	Columns  []Column    `json:"columns" doc:"The client's page first, then the rivals' in order"`
+	Columns  []Column    `json:"columns" doc:"The client's page first, then its draft if one was kept, then the rivals' in order"`
 	Target   SheetTarget `json:"target"`
 }
 
@@ -36,8 +36,8 @@ type FamilyMember struct {
 
 // Column is one page of a sheet.
 type Column struct {
-	Role          string            `json:"role" enum:"client,rival"`
-	EntryID       int64             `json:"entry_id" doc:"The rival's lineup entry, 0 for the client"`
+	Role          string            `json:"role" enum:"client,draft,rival"`
+	EntryID       int64             `json:"entry_id" doc:"The rival's lineup entry, 0 for the client, -1 for its draft"`
 	Name          string            `json:"name"`
 	Standing      string            `json:"standing" doc:"Where the rival stood in the search"`
 	URL           string            `json:"url"`

@@ -25,7 +25,14 @@ type Plan struct {
 	Left     float64  `json:"left" doc:"Minutes that are left of the hours"`
 	Needs    float64  `json:"needs" doc:"Where nothing fits: the minutes of the first target with what it depends on"`
 	Done     []Done   `json:"done" doc:"What was done between the last two readings of the client's pages"`
+	Notices  []Notice `json:"notices" doc:"What changed between the last two readings of the rivals' pages that a word target may have changed by"`
 	Telling  []string `json:"telling" doc:"The ids of the open targets in the order of telling"`
+}
+
+// Notice is what is to be known of a page's targets.
+type Notice struct {
+	Page string `json:"page" doc:"The key of the page"`
+	Says string `json:"says"`
 }
 
 // PlanPage is a page of a plan.

@@ -58,6 +58,19 @@ func WordEvidence(w target.WordTarget, c WordCase) string {
 	return strings.Join(parts, " · ")
 }
 
+// CountedAgain words that a rival counts for a word target that did not, or does not any
+// more (rule 8.2), with what the target was and is.
+func CountedAgain(rival string, words int, aside bool, was, is int) string {
+	says := fmt.Sprintf("%s counts again with %s", rival, Count(words, "word", ""))
+	if aside {
+		says = fmt.Sprintf("%s does not count any more: %s is too far above the others", rival, Count(words, "word", ""))
+	}
+	if was == is {
+		return says + "; the target stays " + Number(is)
+	}
+	return fmt.Sprintf("%s; the target was %s, is %s", says, Number(was), Number(is))
+}
+
 // Beat words by how much the mark is to be beaten.
 func Beat(f target.WordFigures) string {
 	switch {

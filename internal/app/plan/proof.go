@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"inktally/core/fault"
+	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/proof"
 	"inktally/core/site"
@@ -24,24 +25,34 @@ func (p *Plan) Proof(ctx context.Context, client int64, pageKey, name string, ra
 	if err != nil {
 		return nil, err
 	}
-	w, err := p.Work(ctx, client)
+	w, c, err := p.one(ctx, client, pageKey)
 	if err != nil {
 		return nil, err
-	}
-	c, ok := w.Pages[pageKey]
-	if !ok {
-		return nil, store.ErrNotFound
 	}
 	survey, err := p.Sheet.Surveys.Asked(ctx, w.Whole.Known, store.Site{})
 	if err != nil {
 		return nil, err
 	}
 	survey.Firm = w.Whole.Known.Client.Name
-	aim := c.Aim
-	aim.Edits = w.edits(pageKey)
+	aim := w.Study.Pages[0]
 	drafted := page.Read(read.HTML, page.Source{URL: c.Page.URL, ContentType: "text/html; charset=utf-8"})
 	report := proof.Of(proof.Input{Rules: w.Whole.Known.Yardstick.Target, Page: aim, Draft: drafted, Survey: survey})
 	return w.proof(pageKey, read.Format, drafted, &report), nil
+}
+
+// one gathers what the targets of one page are worked out from.
+func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, *sheet.Comparison, error) {
+	var k kept
+	whole, err := p.Sheet.One(ctx, client, pageKey, func(tx *store.Tx) error { return k.load(tx, client) })
+	if err != nil {
+		return nil, nil, err
+	}
+	w := gather(whole, &k, &outline.Headings{})
+	c, ok := w.Pages[pageKey]
+	if !ok {
+		return nil, nil, store.ErrNotFound
+	}
+	return w, c, nil
 }
 
 // proof shows a report.
@@ -71,6 +82,7 @@ func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proo
 	for _, f := range r.Wrong {
 		out.Wrong = append(out.Wrong, wording.Finding(f))
 	}
+	out.Menu = read.Words.Copy == 0 && read.Words.Seen > 0
 	out.Language = w.otherLanguage(read)
 	return out
 }

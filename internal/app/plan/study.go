@@ -57,6 +57,13 @@ func (p *Plan) Work(ctx context.Context, id int64) (*Worked, error) {
 
 // work works out a plan; headings remembers what those of the pages say.
 func work(whole *sheet.Whole, k *kept, headings *outline.Headings) *Worked {
+	w := gather(whole, k, headings)
+	w.Plan = whole.Known.Yardstick.Target.Plan(w.Study)
+	return w
+}
+
+// gather gathers what a plan is worked out from.
+func gather(whole *sheet.Whole, k *kept, headings *outline.Headings) *Worked {
 	w := &Worked{Whole: whole, headings: headings, Pages: map[string]*sheet.Comparison{}, tellers: map[string]wording.Teller{}, families: book.ByKey(whole.Known.AllFamilies())}
 	w.Study = target.Study{Findings: whole.Findings, Own: k.own, Choices: k.choices}
 	for _, c := range whole.Pages {
@@ -70,7 +77,6 @@ func work(whole *sheet.Whole, k *kept, headings *outline.Headings) *Worked {
 		w.Study.Pages = append(w.Study.Pages, page)
 		adopt(k.choices, page)
 	}
-	w.Plan = whole.Known.Yardstick.Target.Plan(w.Study)
 	return w
 }
 
@@ -133,7 +139,7 @@ func (w *Worked) unit() wording.Unit {
 func (w *Worked) Show() *view.Plan {
 	known := w.Whole.Known
 	out := &view.Plan{Hours: known.Client.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
-		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}}
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: c.PageInfo()})
 	}

@@ -29,7 +29,10 @@ func (p *Plan) Get(ctx context.Context, client int64) (*view.Plan, error) {
 		return nil, err
 	}
 	out := w.Show()
-	out.Done, err = p.done(ctx, client, w)
+	if out.Done, err = p.done(ctx, client, w); err != nil {
+		return nil, err
+	}
+	out.Notices, err = p.notices(ctx, client, w)
 	return out, err
 }
 

@@ -65,8 +65,8 @@ func (r *Readings) read(in Incoming) *page.Page {
 }
 
 // Keep reads a page that came in and keeps it as a reading of a client under an
-// address; it returns the reading's id.
-func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incoming) (int64, error) {
+// address, and more in the same transaction; it returns the reading's id.
+func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incoming, more ...func(*store.Tx, int64) error) (int64, error) {
 	p := r.read(in)
 	if p.Warns(page.NotHTML) {
 		return 0, fault.New(fault.FileNotAPage, in.Document.URL)
@@ -77,6 +77,11 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 	err := r.DB.Write(ctx, func(tx *store.Tx) (err error) {
 		if kept.ID, err = tx.AddReading(kept, in.Document.Body, data); err != nil {
 			return err
+		}
+		for _, also := range more {
+			if err := also(tx, kept.ID); err != nil {
+				return err
+			}
 		}
 		return tx.AddSheets(kept.ID, in.Sheets)
 	})

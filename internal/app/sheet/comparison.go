@@ -42,6 +42,8 @@ type Comparison struct {
 	Criteria *sheet.Criteria
 	Client   *Side
 	Rivals   []*Side // in the order of the lineup, those not read too
+	// Draft is the draft of the page that was kept last, nil for none.
+	Draft *Side
 	// Aim is what the page's targets are worked out from, Words its word target.
 	Aim   target.Page
 	Words target.WordTarget
@@ -87,7 +89,32 @@ func (s *Sheet) Compare(ctx context.Context, id, pageID int64) (*Comparison, err
 	if err != nil {
 		return nil, err
 	}
-	return s.compare(ctx, l, page, l.known.Shown(l.families, pageID))
+	c, err := s.compare(ctx, l, page, l.known.Shown(l.families, pageID))
+	if err != nil {
+		return nil, err
+	}
+	return c, s.draft(ctx, c, l)
+}
+
+// DraftEntry is the entry of the column of a page's draft.
+const DraftEntry = -1
+
+// draft measures the draft of the page that was kept last.
+func (s *Sheet) draft(ctx context.Context, c *Comparison, l *loaded) error {
+	key := store.DraftKey(c.Aim.Key)
+	if formerly := store.DraftKey(c.Aim.Formerly); c.Aim.Formerly != "" && l.latest[formerly].ID > l.latest[key].ID {
+		key = formerly
+	}
+	if _, kept := l.latest[key]; !kept {
+		return nil
+	}
+	side, err := s.side(ctx, c, l, key)
+	if err != nil {
+		return err
+	}
+	side.URL, side.Name, side.Entry.ID = "", "Draft", DraftEntry
+	c.Draft = side
+	return nil
 }
 
 // load loads what comparisons of a client need, and more in the same transaction.
@@ -265,10 +292,14 @@ func (c *Comparison) WordCase() wording.WordCase {
 	return w
 }
 
-// entry finds a side by its rival's lineup entry, the client's for 0.
+// entry finds a side by its rival's lineup entry, the client's for 0, its draft by
+// DraftEntry.
 func (c *Comparison) entry(id int64) (*Side, error) {
-	if id == 0 {
+	switch {
+	case id == 0:
 		return c.Client, nil
+	case id == DraftEntry && c.Draft != nil:
+		return c.Draft, nil
 	}
 	for _, r := range c.Rivals {
 		if r.Entry.ID == id {

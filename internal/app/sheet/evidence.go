@@ -43,8 +43,8 @@ func (s *Sheet) Evidence(ctx context.Context, id, pageID, entry int64, phrase st
 // across counts a family on every page of the sheet that was read.
 func (c *Comparison) across(criteria *sheet.Criteria, family, phrase string) []view.Across {
 	out := []view.Across{}
-	for _, side := range append([]*Side{c.Client}, c.Rivals...) {
-		if side.Column == nil {
+	for _, side := range append([]*Side{c.Client, c.Draft}, c.Rivals...) {
+		if side == nil || side.Column == nil {
 			continue
 		}
 		p := sheet.Measure(side.Column.Page, criteria).Family(family)

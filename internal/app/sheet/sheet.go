@@ -20,6 +20,11 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 	own.Role = "client"
 	c.propose(own.Images)
 	out.Columns = append(out.Columns, own)
+	if c.Draft != nil {
+		draft := c.column(c.Draft)
+		draft.Role, draft.EntryID, draft.Standing = "draft", DraftEntry, "not live"
+		out.Columns = append(out.Columns, draft)
+	}
 	aside := map[int64]bool{}
 	counted := c.Counted()
 	for _, i := range c.Words.SetAside {

@@ -30,12 +30,23 @@ func (s *Sheet) Whole(ctx context.Context, id int64, more func(*store.Tx) error)
 	if err != nil {
 		return nil, err
 	}
-	return s.whole(ctx, id, l)
+	return s.whole(ctx, id, l, every)
 }
+
+// One measures the page of a key alone, with its rivals.
+func (s *Sheet) One(ctx context.Context, id int64, key string, more func(*store.Tx) error) (*Whole, error) {
+	l, err := s.load(ctx, id, more)
+	if err != nil {
+		return nil, err
+	}
+	return s.whole(ctx, id, l, func(p store.Page) bool { return PageKey(p) == key })
+}
+
+func every(store.Page) bool { return true }
 
 // As measures the same pages with the figures of another yardstick: nothing is loaded anew.
 func (s *Sheet) As(ctx context.Context, w *Whole, y yardstick.Yardstick) (*Whole, error) {
-	return s.whole(ctx, w.Known.Client.ID, w.loaded.as(y))
+	return s.whole(ctx, w.Known.Client.ID, w.loaded.as(y), every)
 }
 
 // Before measures all pages of a client as they were before the client's own were read the
@@ -62,15 +73,19 @@ func (s *Sheet) Before(ctx context.Context, id int64, more func(*store.Tx) error
 	if !found {
 		return nil, nil
 	}
-	return s.whole(ctx, id, l)
+	return s.whole(ctx, id, l, every)
 }
 
-func (s *Sheet) whole(ctx context.Context, id int64, l *loaded) (*Whole, error) {
+// whole measures the wanted pages.
+func (s *Sheet) whole(ctx context.Context, id int64, l *loaded, wanted func(store.Page) bool) (*Whole, error) {
 	w := &Whole{Known: l.known, loaded: l}
 	if home, err := client.HomePage(l.known.Pages); err == nil {
 		w.Site, w.Surveyed = l.beside.Site(home.URL)
 	}
 	for _, p := range l.known.Pages {
+		if !wanted(p) {
+			continue
+		}
 		c, err := s.compare(ctx, l, p, l.known.Shown(l.families, p.ID))
 		if err != nil {
 			return nil, err
@@ -80,7 +95,7 @@ func (s *Sheet) whole(ctx context.Context, id int64, l *loaded) (*Whole, error) 
 	var err error
 	for _, m := range l.known.ToMake(l.families, l.beside) {
 		page := m.Page(id)
-		if planned(l.known.Pages, page) {
+		if planned(l.known.Pages, page) || !wanted(page) {
 			continue
 		}
 		c, err := s.compare(ctx, l, page, m.Families[:min(len(m.Families), l.known.Yardstick.Book.PageFamilies)])

@@ -33,6 +33,7 @@ export const keys = {
   plan: (client: number) => ['client', client, 'plan'] as const,
   outline: (client: number, page: string) => ['client', client, 'outline', page] as const,
   ladder: (client: number, page: string) => ['client', client, 'ladder', page] as const,
+  drafts: (client: number, page: string) => ['client', client, 'drafts', page] as const,
   images: (client: number) => ['client', client, 'images'] as const,
   why: (client: number, target: string, part: string) => ['client', client, 'why', target, part] as const,
   brief: (client: number, page: number) => ['client', client, 'brief', page] as const,

@@ -77,19 +77,6 @@ export function useImageNames(client: Id) {
   })
 }
 
-/** Measures drafts against the targets of a page. */
-export function useProof(client: Id) {
-  return useMutation({
-    mutationFn: ({ page, ...body }: { page: string; name?: string; text?: string; file?: string }) =>
-      taken(
-        api.POST('/api/clients/{client}/plan/proof', {
-          params: { path: { client: client() }, query: { page } },
-          body,
-        }),
-      ),
-  })
-}
-
 /** What is said of a target or of a part of one. */
 export type Said = { page: string; key: string } & Choice
 

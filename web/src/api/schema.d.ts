@@ -811,6 +811,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/plan/drafts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kept drafts of a page, the newest first */
+        get: operations["drafts"];
+        put?: never;
+        /** Keep a draft as a version of its page */
+        post: operations["keepDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/drafts/{draft}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A kept draft with what was typed */
+        get: operations["draft"];
+        put?: never;
+        post?: never;
+        /** Remove a kept draft; the one before it stands again */
+        delete: operations["removeDraft"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/plan/drafts/{draft}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a kept draft that was removed */
+        post: operations["restoreDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/plan/images": {
         parameters: {
             query?: never;
@@ -1735,7 +1788,7 @@ export interface components {
             details: components["schemas"]["Details"];
             /**
              * Format: int64
-             * @description The rival's lineup entry, 0 for the client
+             * @description The rival's lineup entry, 0 for the client, -1 for its draft
              */
             entry_id: number;
             /** @description Why the last attempt to read it failed, null if it did not */
@@ -1772,14 +1825,14 @@ export interface components {
             /** @description Its site asks programs not to read it */
             robots_ignored: boolean;
             /** @enum {string} */
-            role: "client" | "rival";
+            role: "client" | "draft" | "rival";
             /** @description Too far above the others to count for the mark */
             set_aside: boolean;
             /**
              * @description Where the reading came from
              * @enum {string}
              */
-            source: "" | "web" | "browser" | "saved_file" | "web_archive" | "pasted" | "tab";
+            source: "" | "web" | "browser" | "saved_file" | "web_archive" | "pasted" | "tab" | "draft";
             /** @description Where the rival stood in the search */
             standing: string;
             /** Format: date-time */
@@ -1881,6 +1934,31 @@ export interface components {
             page: string;
             /** @description What it asked for */
             says: string;
+        };
+        Draft: {
+            /**
+             * @description What it came as
+             * @enum {string}
+             */
+            format: "text" | "markdown" | "html" | "docx";
+            /**
+             * Format: int64
+             * @description That of the reading that it was measured as
+             */
+            id: number;
+            /** @description That of its file, empty for text */
+            name: string;
+            /** @description The key of the page */
+            page: string;
+            /** Format: date-time */
+            taken_at: string;
+            /** @description What was typed, where one draft is asked for; of a Word document its text as HTML */
+            text?: string;
+            /**
+             * Format: int64
+             * @description Words of the draft, without menus and footers
+             */
+            words: number;
         };
         Entry: {
             /** @description Why its page could not be read, null if it was */
@@ -2542,6 +2620,11 @@ export interface components {
             /** Format: int64 */
             position: number;
         };
+        Notice: {
+            /** @description The key of the page */
+            page: string;
+            says: string;
+        };
         Offer: {
             /** @description Where it was read */
             from: string;
@@ -2851,6 +2934,8 @@ export interface components {
              * @description Where nothing fits: the minutes of the first target with what it depends on
              */
             needs: number;
+            /** @description What changed between the last two readings of the rivals' pages that a word target may have changed by */
+            notices: components["schemas"]["Notice"][];
             /**
              * Format: int64
              * @description Targets that are not dropped
@@ -2957,6 +3042,8 @@ export interface components {
              * @description Words that are missing
              */
             left: number;
+            /** @description It holds menus and links only */
+            menu: boolean;
             /** @description What it says */
             met: components["schemas"]["ProofLine"][];
             /** @description What the draft does not say yet */
@@ -3366,7 +3453,7 @@ export interface components {
             text: string;
         };
         Sheet: {
-            /** @description The client's page first, then the rivals' in order */
+            /** @description The client's page first, then its draft if one was kept, then the rivals' in order */
             columns: components["schemas"]["Column"][];
             /** @description Of the page, in order of gain */
             families: components["schemas"]["Family"][];
@@ -5778,6 +5865,170 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Plan"];
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drafts: {
+        parameters: {
+            query: {
+                /** @description The key of a page of the plan */
+                page: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Draft"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepDraft: {
+        parameters: {
+            query: {
+                /** @description The key of a page of the plan */
+                page: string;
+            };
+            header?: never;
+            path: {
+                client: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProofInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Draft"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                draft: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Draft"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                draft: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                draft: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {

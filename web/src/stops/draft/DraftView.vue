@@ -3,12 +3,13 @@ import { useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Ground, Proof } from '@/api/client'
-import { useProof } from '@/api/plan'
+import { useDraftChanges, useProof, type DraftOf } from '@/api/drafts'
 import { useFileDrop } from '@/parts/fileDrop'
 import { dropped } from '@/parts/dropped'
 import { count, plural } from '@/parts/format'
 import { pageKey } from '@/parts/stops'
 import PlanLeaves from '../targets/PlanLeaves.vue'
+import KeptDrafts from './KeptDrafts.vue'
 import ProofReport from './ProofReport.vue'
 
 /** A draft measured against its page's targets as it is typed, pasted or dropped. */
@@ -16,12 +17,13 @@ const props = defineProps<{ client: number; ground: Ground }>()
 const route = useRoute()
 const page = computed(() => String(route.query.page ?? '') || pageKey(props.ground.pages[0]?.id ?? 0))
 const proof = useProof(() => props.client)
+const { keep } = useDraftChanges(() => props.client)
 
 /* What is typed stays while the tab is open, for each page by itself. */
 const drafts = useSessionStorage<Record<string, string>>(`drafts of ${props.client}`, {})
 const text = ref(drafts.value[page.value] ?? '')
 const report = ref<Proof | null>(null)
-const file = ref('')
+const file = ref<DraftOf | null>(null) // what was measured, if it was no text
 const picker = ref<HTMLInputElement>()
 
 const measure = useDebounceFn(async () => {
@@ -36,12 +38,12 @@ const measure = useDebounceFn(async () => {
 }, 250)
 watch(text, (typed) => {
   drafts.value = { ...drafts.value, [page.value]: typed }
-  file.value = ''
+  file.value = null
   void measure()
 })
 watch(page, (at) => {
   report.value = null
-  file.value = ''
+  file.value = null
   text.value = drafts.value[at] ?? ''
   void measure()
 })
@@ -59,14 +61,16 @@ async function take(list: { file: File }[]) {
   let binary = ''
   for (let i = 0; i < bytes.length; i += 0x8000)
     binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
-  const seen = await proof
-    .mutateAsync({ page: page.value, name: first.name, file: btoa(binary) })
-    .catch(() => null)
+  const draft = { page: page.value, name: first.name, file: btoa(binary) }
+  const seen = await proof.mutateAsync(draft).catch(() => null)
   if (seen) {
     report.value = seen
-    file.value = first.name
+    file.value = draft
   }
 }
+
+/** Keeps what was measured as a version of the page. */
+const keepIt = () => keep.mutate(file.value ?? { page: page.value, text: text.value })
 const { over, on } = useFileDrop<string>(async (data) => await take(await dropped(data)))
 async function pick() {
   const files = [...(picker.value?.files ?? [])]
@@ -86,8 +90,19 @@ async function pick() {
           report.left ? `${count(report.left)} to write` : 'enough'
         }}</span>
       </span>
-      <span v-if="file" class="soft">{{ file }}</span>
+      <span v-if="file" class="soft">{{ file.name }}</span>
       <span class="space"></span>
+      <button
+        v-if="report"
+        class="press"
+        type="button"
+        data-keep
+        :disabled="keep.isPending.value"
+        title="Keep it as a version of the page: it becomes a column of the page's sheet"
+        @click="keepIt"
+      >
+        Keep this draft
+      </button>
       <button class="link" type="button" @click="picker?.click()">Open a file</button>
       <input
         ref="picker"
@@ -101,6 +116,7 @@ async function pick() {
       />
     </div>
     <p v-if="proof.error.value" class="mistake said" role="alert">{{ proof.error.value.message }}</p>
+    <p v-if="keep.error.value" class="mistake said" role="alert">{{ keep.error.value.message }}</p>
     <div class="two">
       <textarea
         v-model="text"
@@ -112,11 +128,14 @@ async function pick() {
         placeholder="Type or paste the draft here, as text, Markdown or HTML, or drop its file: it is measured as you write."
         v-on="on('draft')"
       ></textarea>
-      <ProofReport v-if="report" :report="report" />
-      <p v-else class="soft empty">
-        What is missing, section by section and phrase by phrase, will be listed here. Start with “# ” for the
-        H1 and “## ” for subheads.
-      </p>
+      <div class="report">
+        <KeptDrafts :client="client" :page="page" @open="(kept) => (text = kept)" />
+        <ProofReport v-if="report" :report="report" />
+        <p v-else class="soft">
+          What is missing, section by section and phrase by phrase, will be listed here. Start with “# ” for
+          the H1 and “## ” for subheads.
+        </p>
+      </div>
     </div>
   </main>
 </template>
@@ -143,9 +162,9 @@ async function pick() {
   outline: 1.5px dashed var(--pencil);
   outline-offset: -6px;
 }
-.empty {
-  padding: 16px var(--edge);
-  margin: 0;
+.report {
+  overflow: auto;
+  padding: 4px var(--edge) 30px;
 }
 @media (max-width: 760px) {
   .two {

@@ -8,8 +8,11 @@ defineProps<{ report: Proof }>()
 </script>
 
 <template>
-  <div class="report" data-proof>
+  <div data-proof>
     <p v-if="!report.short" class="done">Nothing is missing.</p>
+    <p v-if="report.menu" class="mistake">
+      The draft holds menus and links only. Leave them out and paste the text of the page.
+    </p>
     <p v-if="report.language" class="mistake">
       The draft seems to be in another language than the client’s ({{ report.language }}).
     </p>
@@ -56,10 +59,6 @@ defineProps<{ report: Proof }>()
 </template>
 
 <style scoped>
-.report {
-  overflow: auto;
-  padding: 4px var(--edge) 30px;
-}
 h2 {
   font-size: 15px;
   margin: 14px 0 2px;

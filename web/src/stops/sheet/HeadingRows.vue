@@ -14,7 +14,7 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
     <tr>
       <th scope="row">H1</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.reading_id"
             class="cell"
@@ -35,7 +35,7 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
     <tr>
       <th scope="row">All headings</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.reading_id"
             class="cell"

@@ -25,7 +25,7 @@ const rows: { name: string; key: string; of: (c: Column) => number; target: () =
     <tr v-for="row in rows" :key="row.key">
       <th scope="row">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.reading_id"
             class="cell"

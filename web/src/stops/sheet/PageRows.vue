@@ -17,7 +17,7 @@ const rows: { name: string; of: (d: Details) => string; wanted?: string }[] = [
     <tr v-for="row in rows" :key="row.name">
       <th scope="row">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.details"
             class="cell"

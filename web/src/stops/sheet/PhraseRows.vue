@@ -39,7 +39,11 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
   <tbody>
     <tr v-if="sheet.families.length" class="legend">
       <th scope="row" class="soft">where it is</th>
-      <td v-for="i in sheet.columns.length + 1" :key="i" :class="{ target: i === 2, rival: i > 2 }">
+      <td
+        v-for="i in sheet.columns.length + 1"
+        :key="i"
+        :class="{ target: i === 2, rival: sheet.columns[i - 2]?.role === 'rival' }"
+      >
         <span v-if="!narrow || i <= 2" class="groups">
           <span v-for="g in groups" :key="g.name" :style="{ flexGrow: widths[g.name] }">{{ g.name }}</span>
         </span>
@@ -63,7 +67,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
           </span>
         </th>
         <template v-for="(c, i) in sheet.columns" :key="i">
-          <td :class="{ rival: i > 0 }">
+          <td :class="c.role">
             <button
               v-if="c.reading_id"
               class="cell"
@@ -79,7 +83,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
               <PlacementMark
                 v-if="!narrow || i === 0"
                 :placement="c.families[f]"
-                :tone="i ? 'rival' : 'ink'"
+                :tone="c.role === 'rival' ? 'rival' : 'ink'"
               />
               <span class="end">{{ total(c.families[f]) }}</span>
             </button>
@@ -101,12 +105,12 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
             </span>
           </th>
           <template v-for="(c, x) in sheet.columns" :key="x">
-            <td :class="{ rival: x > 0 }">
+            <td :class="c.role">
               <span v-if="c.reading_id" class="cell">
                 <PlacementMark
                   v-if="!narrow || x === 0"
                   :placement="exactly(c, f, i)"
-                  :tone="x ? 'rival' : 'ink'"
+                  :tone="c.role === 'rival' ? 'rival' : 'ink'"
                 />
                 <span class="end">{{ exactly(c, f, i)?.exact.total }}</span>
               </span>
@@ -123,7 +127,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
     <tr>
       <th scope="row">Made of</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.reading_id"
             class="cell"

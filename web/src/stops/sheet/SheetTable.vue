@@ -14,6 +14,7 @@ import WordRows from './WordRows.vue'
 const props = defineProps<{ sheet: Sheet; client: number; ground: Ground; margin: Margin }>()
 
 const own = computed(() => props.sheet.columns[0])
+/* What stands beside the target: the draft that was kept last, then the rivals. */
 const rivals = computed(() => props.sheet.columns.slice(1))
 const read = computed(() => !!own.value?.reading_id)
 const narrow = computed(() => !!props.margin.what.value)
@@ -62,7 +63,7 @@ const groups = computed(() => [
             <span class="slab">Target</span>
             <span class="under">by the yardstick</span>
           </th>
-          <th v-for="(r, i) in rivals" :key="r.entry_id" class="rival" scope="col">
+          <th v-for="(r, i) in rivals" :key="r.entry_id" :class="r.role" scope="col">
             <ColumnHead
               :column="r"
               :kind="sheet.page.kind"
@@ -103,7 +104,7 @@ const groups = computed(() => [
         />
       </template>
     </table>
-    <p v-if="!rivals.length" class="none soft">
+    <p v-if="!rivals.some((r) => r.role === 'rival')" class="none soft">
       No rivals yet.
       <router-link :to="{ name: 'lineup', params: { client } }">Add some in the lineup</router-link>. Until
       then the guideline is the target.
@@ -154,7 +155,7 @@ const groups = computed(() => [
   }
 }
 :where(.cells) :deep(table.narrow) {
-  min-width: calc(516px + var(--rivals) * 74px);
+  min-width: calc(516px + var(--rivals) * 70px);
 }
 :where(.cells) :deep(col.label) {
   width: 206px;

@@ -71,7 +71,7 @@ const rows = computed(() =>
           <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
         </button>
       </td>
-      <td v-for="(c, i) in rivals" :key="c.entry_id" class="rival">
+      <td v-for="(c, i) in rivals" :key="c.entry_id" :class="c.role">
         <button
           v-if="c.reading_id"
           class="cell stack"
@@ -85,7 +85,7 @@ const rows = computed(() =>
           <span class="figure large">{{ count(c.words.seen) }}</span>
           <TallyStrokes
             :words="c.words.seen"
-            tone="rival"
+            :tone="c.role === 'rival' ? 'rival' : 'ink'"
             :height="narrow ? 14 : 18"
             :most="narrow ? 4 : 6"
           />
@@ -95,7 +95,7 @@ const rows = computed(() =>
     <tr v-for="row in rows" :key="row.name">
       <th scope="row" :title="row.title">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
-        <td :class="{ rival: i > 0 }">
+        <td :class="c.role">
           <button
             v-if="c.reading_id && row.of(c) !== null"
             class="cell"

@@ -3,13 +3,22 @@ import { computed } from 'vue'
 import type { Plan } from '@/api/client'
 import { gain, plural } from '@/parts/format'
 
-/** What was done since the measuring before the last, in ink. */
+/** What changed at the rivals, and what was done since the measuring before the last, in ink. */
 const props = defineProps<{ plan: Plan; page: string; names: Map<string, string> }>()
 const list = computed(() => props.plan.done.filter((d) => !props.page || d.page === props.page))
+const notices = computed(() => props.plan.notices.filter((n) => !props.page || n.page === props.page))
 const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
 </script>
 
 <template>
+  <section v-if="notices.length" class="done" data-notices>
+    <h2>Changed at the rivals since they were read before</h2>
+    <div v-for="n in notices" :key="n.page + n.says" class="line">
+      <span aria-hidden="true">!</span>
+      <span class="soft">{{ names.get(n.page) }}</span>
+      <span class="says">{{ n.says }}</span>
+    </div>
+  </section>
   <section v-if="list.length" class="done" data-done>
     <h2>
       Done since the measuring before: {{ plural(list.length, 'part')
@@ -41,6 +50,9 @@ h2 {
   align-items: center;
   padding: 2px var(--edge);
   border-bottom: 1px solid var(--rule);
+}
+.says {
+  grid-column: span 2;
 }
 .tick {
   font-weight: 700;

@@ -200,7 +200,7 @@ watch(
           <div v-for="t in part" :key="t.id" class="one">
             <TargetRow
               :target="t"
-              :page-name="names.get(t.page) ?? ''"
+              :page-name="names.get(t.page) ?? 'removed page'"
               :unit="plan.unit"
               :unit-note="plan.unit_note"
               :number="numbers.get(t.id) ?? ''"

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Draft } from '@/api/client'
+import { draftOf, useDraftChanges, useDrafts } from '@/api/drafts'
+import { moment, plural } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
+
+/** The drafts that were kept as versions of a page. The newest is a column of the page's sheet. */
+const props = defineProps<{ client: number; page: string }>()
+const emit = defineEmits<{ open: [text: string] }>()
+const { data: drafts } = useDrafts(
+  () => props.client,
+  () => props.page,
+)
+const { remove, restore } = useDraftChanges(() => props.client)
+const undo = useUndo()
+
+/* A page that is not made yet has no sheet. */
+const sheet = computed(() => Number(props.page.match(/^p(\d+)$/)?.[1] ?? 0))
+
+async function open(d: Draft) {
+  const kept = await draftOf(props.client, d.id).catch(() => null)
+  if (kept) emit('open', kept.text ?? '')
+}
+async function drop(d: Draft) {
+  const ok = await remove.mutateAsync(d.id).then(
+    () => true,
+    () => false,
+  )
+  if (ok) undo.offer('Removed the draft', () => restore.mutateAsync(d.id))
+}
+</script>
+
+<template>
+  <section v-if="drafts?.length" class="kept">
+    <h2>
+      Kept drafts
+      <router-link v-if="sheet" :to="{ name: 'sheet', params: { client, page: sheet } }"
+        >See on the sheet</router-link
+      >
+    </h2>
+    <p v-if="remove.error.value" class="mistake" role="alert">{{ remove.error.value.message }}</p>
+    <div v-for="d in drafts" :key="d.id" class="line" :data-draft="d.id">
+      <span class="soft">{{ moment(d.taken_at) }}</span>
+      <span class="num">{{ plural(d.words, 'word') }}</span>
+      <span class="soft name" :title="d.name">{{ d.name }}</span>
+      <button class="link" type="button" @click="open(d)">Open</button>
+      <button class="link" type="button" @click="drop(d)">Remove</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 15px;
+  margin: 14px 0 2px;
+  border-bottom: 1px solid var(--ink);
+}
+h2 a {
+  float: right;
+  font: 400 13px/22px var(--v-font-body);
+}
+.line {
+  display: grid;
+  grid-template-columns: 120px 90px minmax(0, 1fr) auto auto;
+  gap: 12px;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>
