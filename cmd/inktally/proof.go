@@ -14,6 +14,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/datafile"
 	"inktally/internal/draft"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -67,15 +68,21 @@ func (p proving) run(ctx context.Context, from string, in io.Reader) (*view.Proo
 	if err != nil {
 		return nil, err
 	}
-	if _, err := os.Stat(p.data); err != nil {
+	folder, err := os.MkdirTemp("", "inktally-proof-")
+	if err != nil {
+		return nil, err
+	}
+	defer os.RemoveAll(folder)
+	aside := filepath.Join(folder, "copy.db") // the program may have the file open meanwhile
+	if err := datafile.Copy(ctx, p.data, aside); err != nil {
 		return nil, fault.New(fault.BadDataFile, p.data).Because(err)
 	}
-	db, err := store.Open(ctx, p.data)
+	db, err := store.Open(ctx, aside)
 	if err != nil {
-		return nil, fault.New(fault.BadDataFile, p.data).Because(err)
+		return nil, err
 	}
 	defer db.Close()
-	a, err := app.New(ctx, app.Options{DB: db, Beside: true})
+	a, err := app.New(ctx, app.Options{DB: db})
 	if err != nil {
 		return nil, err
 	}

@@ -7,7 +7,6 @@ import (
 	"path/filepath"
 	"text/tabwriter"
 
-	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/store"
 
@@ -34,10 +33,10 @@ func reread(ctx context.Context, out io.Writer, data string) error {
 	}
 	db, err := store.Open(ctx, data)
 	if err != nil {
-		return fault.New(fault.BadDataFile, data).Because(err)
+		return err
 	}
 	defer db.Close()
-	a, err := app.New(ctx, app.Options{DB: db, Beside: true})
+	a, err := app.New(ctx, app.Options{DB: db})
 	if err != nil {
 		return err
 	}

@@ -94,12 +94,17 @@ func (s *instance) flags(cmd *cobra.Command, file string) {
 func (s *instance) run(out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
+	listener, err := net.Listen("tcp", s.address) // before anything is written
+	if err != nil {
+		return fault.New(fault.PortTaken, s.address).Because(err)
+	}
+	defer listener.Close()
 	if err := os.MkdirAll(filepath.Dir(s.data), 0o700); err != nil {
 		return fault.New(fault.BadDataFile, s.data).Because(err)
 	}
 	db, err := store.Open(ctx, s.data)
 	if err != nil {
-		return fault.New(fault.BadDataFile, s.data).Because(err)
+		return err
 	}
 	defer db.Close()
 	o.DB, o.Log = db, slog.New(slog.NewTextHandler(os.Stderr, nil))
@@ -112,10 +117,6 @@ func (s *instance) run(out io.Writer, o app.Options, seed func(context.Context, 
 		if err := seed(ctx, a); err != nil {
 			return err
 		}
-	}
-	listener, err := net.Listen("tcp", s.address)
-	if err != nil {
-		return fault.New(fault.PortTaken, s.address).Because(err)
 	}
 	web := &http.Server{Handler: server.New(a, o.Log), ReadHeaderTimeout: 10 * time.Second,
 		BaseContext: func(net.Listener) context.Context { return ctx }}

@@ -157,6 +157,9 @@ const (
 	NumberTooSmall Code = "number_too_small"
 	PortTaken      Code = "port_taken"
 	BadDataFile    Code = "bad_data_file"
+	DataFileInUse  Code = "data_file_in_use"
+	DataFileNewer  Code = "data_file_newer"
+	NoRoomForCopy  Code = "no_room_for_copy"
 )
 
 // params are the parameters of each code.
@@ -194,5 +197,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, NoRoomForCopy: {"file", "copy"},
 }

@@ -66,9 +66,6 @@ type Options struct {
 	// Demand tells how often phrases are searched for; nil if there is no
 	// source.
 	Demand book.Demander
-	// Beside tells that the program may be running over the same store: its
-	// runs are then left alone.
-	Beside bool
 	Log    *slog.Logger
 	Now    func() time.Time
 }
@@ -99,9 +96,6 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),
 	}
 	a.Received = &received.Received{DB: o.DB, Readings: r, Ground: a.Ground, Lineup: a.Lineup}
-	if o.Beside {
-		return a, nil
-	}
 	return a, a.Runs.BreakOff(ctx)
 }
 

@@ -2,8 +2,7 @@ package store
 
 import (
 	"context"
-	"io/fs"
-	"net/url"
+	"database/sql"
 	"path/filepath"
 	"testing"
 
@@ -18,10 +17,9 @@ import (
 // words become services with other words, and lines again on the way back.
 func TestOlderFile(t *testing.T) {
 	ctx, file := context.Background(), filepath.Join(t.TempDir(), "old.db")
-	raw, err := open(file, url.Values{})
+	raw, err := sql.Open("sqlite", "file:"+file)
 	require.NoError(t, err)
-	dir, err := fs.Sub(migrations, "migrations")
-	require.NoError(t, err)
+	dir := Migrations()
 	provider, err := goose.NewProvider(goose.DialectSQLite3, raw, dir)
 	require.NoError(t, err)
 	_, err = provider.UpTo(ctx, 5)
@@ -41,7 +39,7 @@ func TestOlderFile(t *testing.T) {
 	assert.Empty(t, g.Places[0].Spellings)
 	require.NoError(t, db.Close())
 
-	raw, err = open(file, url.Values{})
+	raw, err = sql.Open("sqlite", "file:"+file)
 	require.NoError(t, err)
 	defer raw.Close()
 	provider, err = goose.NewProvider(goose.DialectSQLite3, raw, dir)

@@ -10,14 +10,11 @@ import (
 	"database/sql"
 	"embed"
 	"errors"
-	"fmt"
 	"io/fs"
-	"net/url"
 	"sync/atomic"
 	"time"
 
-	"github.com/pressly/goose/v3"
-	_ "modernc.org/sqlite" // the driver
+	"inktally/internal/datafile"
 )
 
 //go:embed migrations
@@ -29,54 +26,32 @@ var ErrNotFound = errors.New("not found")
 // DB is an open store. It is safe for concurrent use: one writer, many
 // readers.
 type DB struct {
+	file           *datafile.File
 	writer, reader *sql.DB
 	writes         atomic.Int64
 }
 
 // Open opens the file at path, makes it if it is missing and brings its
-// tables up to date.
+// tables up to date. Its errors are faults.
 func Open(ctx context.Context, path string) (*DB, error) {
-	writer, err := open(path, url.Values{"_txlock": {"immediate"}})
+	f, err := datafile.Open(ctx, path, Migrations())
 	if err != nil {
 		return nil, err
 	}
-	writer.SetMaxOpenConns(1)
-	db := &DB{writer: writer}
-	if err := db.migrate(ctx); err != nil {
-		_ = writer.Close()
-		return nil, fmt.Errorf("the data file %s cannot be used: %w", path, err)
-	}
-	if db.reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
-		_ = writer.Close()
-		return nil, err
-	}
-	return db, nil
+	return &DB{file: f, writer: f.Writer, reader: f.Reader}, nil
 }
 
-func open(path string, options url.Values) (*sql.DB, error) {
-	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)", "synchronous(NORMAL)"} {
-		options.Add("_pragma", pragma)
-	}
-	return sql.Open("sqlite", "file:"+(&url.URL{Path: path}).EscapedPath()+"?"+options.Encode())
-}
-
-func (db *DB) migrate(ctx context.Context) error {
+// Migrations are the changes that make today's tables.
+func Migrations() fs.FS {
 	dir, err := fs.Sub(migrations, "migrations")
 	if err != nil {
-		return err
+		panic(err) // it is built in
 	}
-	provider, err := goose.NewProvider(goose.DialectSQLite3, db.writer, dir)
-	if err != nil {
-		return err
-	}
-	_, err = provider.Up(ctx)
-	return err
+	return dir
 }
 
 // Close closes the store.
-func (db *DB) Close() error {
-	return errors.Join(db.reader.Close(), db.writer.Close())
-}
+func (db *DB) Close() error { return db.file.Close() }
 
 // Tx is a transaction.
 type Tx struct {

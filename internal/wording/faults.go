@@ -144,6 +144,9 @@ var faults = map[fault.Code]string{
 	fault.NumberTooLarge: "“{field}” goes up to {most}. Use a smaller number.",
 	fault.NumberTooSmall: "“{field}” starts at {least}. Use a larger number.",
 	fault.PortTaken:      "{address} cannot be listened on. Is the program running already? Choose another port with --listen.",
+	fault.DataFileInUse:  "The data file {file} is open in another Ink Tally. End that one first, or name another file with --data.",
+	fault.DataFileNewer:  "The data file {file} was written by a newer Ink Tally. Open it with that one; nothing was changed.",
+	fault.NoRoomForCopy:  "The data file {file} is of an older Ink Tally, and the copy {copy} cannot be written. Make room for it, then start again; nothing was changed.",
 	fault.BadDataFile:    "The data file {file} cannot be used. Check that it is there and that you may write to it.",
 }
 

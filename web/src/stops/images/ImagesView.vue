@@ -167,7 +167,13 @@ td {
 th:first-child,
 td:first-child {
   padding-left: var(--edge);
-  width: 15%;
+  width: 14%;
+}
+th:nth-child(2) {
+  width: 21%;
+}
+th:nth-child(3) {
+  width: 32%;
 }
 th:last-child {
   width: 84px;

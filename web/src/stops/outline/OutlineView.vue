@@ -90,7 +90,7 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
             :checked="!outline.alone"
             @change="setAlone(!($event.target as HTMLInputElement).checked)"
           />
-          other sections make up for words that you set</label
+          the rest makes up for set words</label
         >
         <button v-if="edited" class="link" type="button" @click="restore">Back to the rules</button>
         <button class="link" type="button" @click="frames = !frames">
@@ -119,7 +119,7 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
         </ul>
       </section>
       <div class="captions soft" aria-hidden="true">
-        <span></span><span>heading</span><span>on the page, and to write</span><span class="num">there</span
+        <span></span><span>heading</span><span>words</span><span class="num">there</span
         ><span class="num">to write</span><span>phrases that it carries</span><span></span>
       </div>
       <div ref="rows">
@@ -176,7 +176,7 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
 <style scoped>
 .captions {
   display: grid;
-  grid-template-columns: 20px minmax(0, 1.1fr) 190px 62px 92px minmax(0, 1fr) 66px;
+  grid-template-columns: 20px minmax(0, 1.1fr) 130px 62px 92px minmax(0, 1.15fr) 66px;
   gap: 12px;
   padding: 3px var(--edge);
   font-size: 12px;

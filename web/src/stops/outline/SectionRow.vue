@@ -123,7 +123,7 @@ function setWords(event: Event) {
 <style scoped>
 .section {
   display: grid;
-  grid-template-columns: 20px minmax(0, 1.1fr) 190px 62px 92px minmax(0, 1fr) 66px;
+  grid-template-columns: 20px minmax(0, 1.1fr) 130px 62px 92px minmax(0, 1.15fr) 66px;
   gap: 12px;
   align-items: center;
   min-height: 44px;
@@ -161,11 +161,19 @@ function setWords(event: Event) {
   color: var(--pencil);
 }
 .family {
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 12px;
   align-items: center;
   font-size: 13px;
+}
+.family span:only-child {
+  grid-column: span 2;
+}
+@media (max-width: 1100px) {
+  .family {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .dropped .heading {
   text-decoration: line-through;

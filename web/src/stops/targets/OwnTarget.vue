@@ -65,11 +65,14 @@ function add() {
   border-bottom: 1px dashed var(--pencil);
   background: var(--pencil-wash);
 }
+.own select {
+  width: 160px;
+}
 .text {
   flex: 1;
   min-width: 220px;
 }
-.num {
+.own .num {
   width: 70px;
 }
 </style>

@@ -107,11 +107,11 @@ watch(
   -webkit-box-orient: vertical;
   line-height: 1.25;
 }
+/* What a target is about is cut before what it asks: "part 1 of 2" is always seen. */
 .says {
-  display: block;
+  display: flex;
+  align-items: baseline;
   max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
   white-space: nowrap;
   text-align: left;
   font-size: 14.5px;
@@ -120,6 +120,17 @@ watch(
 }
 .says > * {
   margin-right: 5px;
+}
+.says > .before,
+.says > .penciled {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  flex: 0 1 auto;
+}
+.says > .stamp,
+.says > .before:has(+ .penciled),
+.says > .penciled ~ .before {
+  flex: none;
 }
 .before {
   font-weight: 600;
@@ -186,6 +197,9 @@ watch(
   .says,
   .evidence {
     white-space: normal;
+  }
+  .says {
+    display: block;
   }
   .mark {
     display: none;

@@ -176,6 +176,14 @@ const failure = computed(() => error.value ?? read.error.value ?? change.error.v
 .top .field {
   width: 190px;
 }
+@media (max-width: 1100px) {
+  .top {
+    column-gap: 12px;
+  }
+  .top .field {
+    width: 104px;
+  }
+}
 .said {
   margin: 0;
   padding: 8px var(--edge);
@@ -196,10 +204,11 @@ const failure = computed(() => error.value ?? read.error.value ?? change.error.v
 }
 section {
   break-inside: avoid-column;
+  padding-top: 14px;
 }
 h2 {
   font-size: 15px;
-  margin: 14px 0 3px;
+  margin: 0 0 3px;
   border-bottom: 1px solid var(--ink);
 }
 .one {

@@ -1,0 +1,84 @@
+package datafile
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"os"
+	"path/filepath"
+
+	"inktally/core/fault"
+)
+
+// Copy writes a copy of the file as it is now to another path, whatever program has it open
+// and whatever that program writes meanwhile. What was there before is replaced when the
+// copy is whole.
+func Copy(ctx context.Context, from, to string) (err error) {
+	if _, err := os.Stat(from); err != nil {
+		return fault.New(fault.BadDataFile, from).Because(err)
+	}
+	part, err := os.CreateTemp(filepath.Dir(to), filepath.Base(to)+".*.part") // 0600
+	if err != nil {
+		return err
+	}
+	defer func() {
+		if err != nil {
+			_ = os.Remove(part.Name())
+		}
+	}()
+	if err := part.Close(); err != nil {
+		return err
+	}
+	db, err := look(from)
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	if _, err := db.ExecContext(ctx, `VACUUM INTO ?`, part.Name()); err != nil {
+		return err
+	}
+	if err := sync(part.Name()); err != nil {
+		return err
+	}
+	return os.Rename(part.Name(), to)
+}
+
+// sync makes sure that a file is on the disk.
+func sync(path string) error {
+	f, err := os.OpenFile(path, os.O_RDWR, 0)
+	if err != nil {
+		return err
+	}
+	return errors.Join(f.Sync(), f.Close())
+}
+
+// Damage is the first thing that is wrong with the file itself, empty for nothing: pages
+// that contradict one another, rows that belong to nothing.
+func Damage(ctx context.Context, path string) (string, error) {
+	db, err := look(path)
+	if err != nil {
+		return "", err
+	}
+	defer db.Close()
+	var says string
+	if err := db.QueryRowContext(ctx, `PRAGMA integrity_check(1)`).Scan(&says); err != nil {
+		return "", err
+	}
+	if says != "ok" {
+		return says, nil
+	}
+	rows, err := db.QueryContext(ctx, `PRAGMA foreign_key_check`)
+	if err != nil {
+		return "", err
+	}
+	defer rows.Close()
+	if rows.Next() {
+		var table, parent string
+		var row, key *int64
+		if err := rows.Scan(&table, &row, &parent, &key); err != nil {
+			return "", err
+		}
+		return fmt.Sprintf("a row of %s belongs to no row of %s", table, parent), nil
+	}
+	return "", rows.Err()
+}

@@ -1,0 +1,165 @@
+// Package datafile is the one file that everything is kept in: whose it is, by which
+// program it can be read, and its copies.
+//
+// In go a path and the migrations that make today's tables; out comes an open File, which
+// no other program opens until it is closed. What is in the tables is none of its business.
+package datafile
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net/url"
+	"os"
+
+	"inktally/core/fault"
+
+	"github.com/gofrs/flock"
+	"github.com/pressly/goose/v3"
+	_ "modernc.org/sqlite" // the driver
+)
+
+// private are the permissions of the file and of all beside it: it holds what clients say.
+const private = 0o600
+
+// File is an open data file: one writer, many readers.
+type File struct {
+	Path           string
+	Writer, Reader *sql.DB
+
+	lock *flock.Flock
+}
+
+// Open opens the file at a path, makes it if it is missing and brings its tables up to date.
+// A copy of a file with older tables is kept beside it. A file that another program has open,
+// or that a newer one has written, is refused and not touched.
+func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err error) {
+	f := &File{Path: path, lock: flock.New(path+".lock", flock.SetPermissions(private))}
+	if ok, err := f.lock.TryLock(); err != nil {
+		return nil, fault.New(fault.BadDataFile, path).Because(err)
+	} else if !ok {
+		return nil, fault.New(fault.DataFileInUse, path)
+	}
+	defer func() {
+		if err != nil {
+			_ = f.Close()
+			if !fault.Is(err, fault.DataFileNewer) && !fault.Is(err, fault.NoRoomForCopy) {
+				err = fault.New(fault.BadDataFile, path).Because(err)
+			}
+		}
+	}()
+	if err := f.prepare(ctx, migrations); err != nil {
+		return nil, err
+	}
+	f.Writer, err = open(path, url.Values{"_txlock": {"immediate"}, "_pragma": {"auto_vacuum(incremental)", "secure_delete(fast)"}})
+	if err != nil {
+		return nil, err
+	}
+	f.Writer.SetMaxOpenConns(1)
+	if err := migrate(ctx, f.Writer, migrations); err != nil {
+		return nil, err
+	}
+	f.Reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}})
+	return f, err
+}
+
+// prepare makes sure that the file is ours alone to read, that this program knows its
+// tables, and that a copy is kept before they change.
+func (f *File) prepare(ctx context.Context, migrations fs.FS) error {
+	made, err := os.OpenFile(f.Path, os.O_CREATE|os.O_RDWR, private)
+	if err != nil {
+		return err
+	}
+	if err := errors.Join(made.Close(), os.Chmod(f.Path, private)); err != nil {
+		return err
+	}
+	is, known, err := versions(ctx, f.Path, migrations)
+	switch {
+	case err != nil:
+		return err
+	case is > known:
+		return fault.New(fault.DataFileNewer, f.Path)
+	case is > 0 && is < known:
+		return f.keepCopy(ctx, is)
+	}
+	return nil
+}
+
+// keepCopy keeps a copy of the file beside it, named after the version of its tables.
+func (f *File) keepCopy(ctx context.Context, version int64) error {
+	to := fmt.Sprintf("%s.version-%d", f.Path, version)
+	if err := Copy(ctx, f.Path, to); err != nil {
+		return fault.New(fault.NoRoomForCopy, f.Path, to).Because(err)
+	}
+	return nil
+}
+
+// versions are those of the tables in the file, 0 for none, and of this program's.
+func versions(ctx context.Context, path string, migrations fs.FS) (is, known int64, err error) {
+	if known, err = newest(migrations); err != nil {
+		return 0, 0, err
+	}
+	db, err := look(path)
+	if err != nil {
+		return 0, 0, err
+	}
+	defer db.Close()
+	var tables int
+	if err = db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_master WHERE name = 'goose_db_version'`).Scan(&tables); err != nil || tables == 0 {
+		return 0, known, err
+	}
+	err = db.QueryRowContext(ctx, `SELECT COALESCE(MAX(version_id), 0) FROM goose_db_version WHERE is_applied`).Scan(&is)
+	return is, known, err
+}
+
+// newest is the version of the tables that migrations make.
+func newest(migrations fs.FS) (version int64, err error) {
+	names, err := fs.Glob(migrations, "*.sql")
+	for _, name := range names {
+		n, err := goose.NumericComponent(name)
+		if err != nil {
+			return 0, err
+		}
+		version = max(version, n)
+	}
+	return version, err
+}
+
+func migrate(ctx context.Context, db *sql.DB, migrations fs.FS) error {
+	provider, err := goose.NewProvider(goose.DialectSQLite3, db, migrations)
+	if err != nil {
+		return err
+	}
+	_, err = provider.Up(ctx)
+	return err
+}
+
+// Close closes the file, for others to open.
+func (f *File) Close() error {
+	var err error
+	for _, db := range []*sql.DB{f.Reader, f.Writer} {
+		if db != nil {
+			err = errors.Join(err, db.Close())
+		}
+	}
+	return errors.Join(err, f.lock.Unlock())
+}
+
+// open opens connections; pragmas of options come before those that all have.
+func open(path string, options url.Values) (*sql.DB, error) {
+	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)", "synchronous(NORMAL)"} {
+		options.Add("_pragma", pragma)
+	}
+	return sql.Open("sqlite", address(path, options))
+}
+
+// look opens a connection that cannot write, whatever program has the file.
+func look(path string) (*sql.DB, error) {
+	return sql.Open("sqlite", address(path, url.Values{"mode": {"ro"}, "_pragma": {"busy_timeout(5000)"}}))
+}
+
+func address(path string, options url.Values) string {
+	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + options.Encode()
+}

@@ -1,0 +1,191 @@
+package datafile
+
+import (
+	"context"
+	"crypto/sha256"
+	"database/sql"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"testing"
+	"testing/fstest"
+
+	"inktally/core/fault"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+var ctx = context.Background()
+
+// tables are migrations of so many versions, each of which makes a table.
+func tables(n int) fstest.MapFS {
+	out := fstest.MapFS{}
+	for i, name := range []string{"00001_a.sql", "00002_b.sql", "00003_c.sql"}[:n] {
+		out[name] = &fstest.MapFile{Data: []byte("-- +goose Up\nCREATE TABLE t" + string(rune('a'+i)) + " (x TEXT);\n-- +goose Down\n")}
+	}
+	return out
+}
+
+// made is a file of so many versions that holds a word.
+func made(t *testing.T, versions int) string {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "inktally.db")
+	f, err := Open(ctx, path, tables(versions))
+	require.NoError(t, err)
+	_, err = f.Writer.Exec(`INSERT INTO ta VALUES ('kept')`)
+	require.NoError(t, err)
+	require.NoError(t, f.Close())
+	return path
+}
+
+// prints are the sums of all files in the folder of a path, but for the lock and the index
+// that a mere reader of the file leaves.
+func prints(t *testing.T, path string) map[string][32]byte {
+	t.Helper()
+	out := map[string][32]byte{}
+	files, err := os.ReadDir(filepath.Dir(path))
+	require.NoError(t, err)
+	for _, f := range files {
+		raw, err := os.ReadFile(filepath.Join(filepath.Dir(path), f.Name()))
+		require.NoError(t, err)
+		if !strings.HasSuffix(f.Name(), ".lock") && !strings.HasSuffix(f.Name(), "-shm") && len(raw) > 0 {
+			out[f.Name()] = sha256.Sum256(raw)
+		}
+	}
+	return out
+}
+
+// Who opens a file that is open is refused and touches nothing; it is free again when it is
+// closed, and when its program was killed.
+func TestOneProgramAFile(t *testing.T) {
+	if path := os.Getenv("HOLD_FILE"); path != "" { // the other program
+		_, err := Open(ctx, path, tables(1))
+		require.NoError(t, err)
+		_, _ = os.Stdout.WriteString("open\n")
+		select {}
+	}
+	path := made(t, 1)
+	other := exec.Command(os.Args[0], "-test.run", "^TestOneProgramAFile$")
+	other.Env = append(os.Environ(), "HOLD_FILE="+path)
+	said, err := other.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, other.Start())
+	defer func() { _ = other.Process.Kill() }()
+	_, err = said.Read(make([]byte, 5))
+	require.NoError(t, err)
+	before := prints(t, path)
+	_, err = Open(ctx, path, tables(3))
+	assert.True(t, fault.Is(err, fault.DataFileInUse), "%v", err)
+	assert.Equal(t, before, prints(t, path))
+
+	require.NoError(t, other.Process.Kill())
+	_ = other.Wait()
+	f, err := Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	_, err = Open(ctx, path, tables(1))
+	assert.True(t, fault.Is(err, fault.DataFileInUse), "in one program too")
+	require.NoError(t, f.Close())
+}
+
+// A file of a newer version is refused and not changed by a byte; one of an older version is
+// copied before its tables change; what is no data file is said to be none.
+func TestVersions(t *testing.T) {
+	path := made(t, 3)
+	before := prints(t, path)
+	_, err := Open(ctx, path, tables(2))
+	assert.True(t, fault.Is(err, fault.DataFileNewer), "%v", err)
+	assert.Equal(t, before, prints(t, path))
+	f, err := Open(ctx, path, tables(3))
+	require.NoError(t, err)
+	require.NoError(t, f.Close())
+	_, err = os.Stat(path + ".version-3")
+	assert.ErrorIs(t, err, os.ErrNotExist, "nothing changed, so there is no copy")
+
+	path = made(t, 1)
+	f, err = Open(ctx, path, tables(2))
+	require.NoError(t, err)
+	require.NoError(t, f.Close())
+	copied, err := sql.Open("sqlite", "file:"+path+".version-1")
+	require.NoError(t, err)
+	defer copied.Close()
+	var word string
+	require.NoError(t, copied.QueryRow(`SELECT x FROM ta`).Scan(&word))
+	assert.Equal(t, "kept", word)
+	assert.Error(t, copied.QueryRow(`SELECT COUNT(*) FROM tb`).Scan(new(int)), "it is as it was")
+
+	for _, raw := range []string{"this is no data file, but a text that is long enough", "SQLite format 3\x00 and then nothing of it"} {
+		path = filepath.Join(t.TempDir(), "x.db")
+		require.NoError(t, os.WriteFile(path, []byte(raw), 0o644))
+		_, err = Open(ctx, path, tables(1))
+		assert.True(t, fault.Is(err, fault.BadDataFile), "%v", err)
+		kept, err := os.ReadFile(path)
+		require.NoError(t, err)
+		assert.Equal(t, raw, string(kept))
+	}
+}
+
+// Where the copy cannot be written the tables stay as they are.
+func TestNoRoomForTheCopy(t *testing.T) {
+	path := made(t, 1)
+	require.NoError(t, os.Mkdir(path+".version-1", 0o700)) // in the way
+	_, err := Open(ctx, path, tables(2))
+	assert.True(t, fault.Is(err, fault.NoRoomForCopy), "%v", err)
+	is, _, err := versions(ctx, path, tables(2))
+	require.NoError(t, err)
+	assert.EqualValues(t, 1, is)
+	left, err := filepath.Glob(path + "*.part")
+	require.NoError(t, err)
+	assert.Empty(t, left)
+}
+
+// The file and all that lies beside it is for its owner alone.
+func TestPrivate(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "inktally.db")
+	require.NoError(t, os.WriteFile(path, nil, 0o644)) // as older programs made it
+	f, err := Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	_, err = f.Writer.Exec(`INSERT INTO ta VALUES ('x')`)
+	require.NoError(t, err)
+	require.NoError(t, Copy(ctx, path, path+".copy"))
+	files, err := os.ReadDir(filepath.Dir(path))
+	require.NoError(t, err)
+	assert.Len(t, files, 5, "the file, its log and index, its lock and the copy")
+	for _, file := range files {
+		info, err := file.Info()
+		require.NoError(t, err)
+		assert.Equal(t, os.FileMode(0o600), info.Mode().Perm(), file.Name())
+	}
+	require.NoError(t, f.Close())
+}
+
+// A copy is whole while the file is written, and damage of a file is told.
+func TestCopiesAndDamage(t *testing.T) {
+	path := made(t, 1)
+	f, err := Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	defer f.Close()
+	done := make(chan struct{})
+	go func() {
+		defer close(done)
+		for range 200 {
+			_, _ = f.Writer.Exec(`INSERT INTO ta VALUES (hex(randomblob(500)))`)
+		}
+	}()
+	for range 5 {
+		require.NoError(t, Copy(ctx, path, path+".copy"))
+		says, err := Damage(ctx, path+".copy")
+		require.NoError(t, err)
+		assert.Empty(t, says)
+	}
+	<-done
+	require.NoError(t, Copy(ctx, path, path+".copy"))
+	raw, err := os.ReadFile(path + ".copy")
+	require.NoError(t, err)
+	copy(raw[len(raw)/2:], strings.Repeat("\xff", 4096))
+	require.NoError(t, os.WriteFile(path+".copy", raw, 0o600))
+	says, err := Damage(ctx, path+".copy")
+	assert.True(t, err != nil || says != "")
+	assert.Error(t, Copy(ctx, filepath.Join(t.TempDir(), "none.db"), path+".x"))
+}
