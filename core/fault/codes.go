@@ -159,6 +159,7 @@ const (
 	BadDataFile    Code = "bad_data_file"
 	DataFileInUse  Code = "data_file_in_use"
 	DataFileNewer  Code = "data_file_newer"
+	DiskFull       Code = "disk_full"
 	NoRoomForCopy  Code = "no_room_for_copy"
 )
 
@@ -197,5 +198,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, NoRoomForCopy: {"file", "copy"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, NoRoomForCopy: {"file", "copy"},
 }

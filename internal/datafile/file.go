@@ -61,6 +61,10 @@ func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err erro
 	if err := migrate(ctx, f.Writer, migrations); err != nil {
 		return nil, err
 	}
+	if err := f.shrinkable(ctx); err != nil && !Full(err) { // without room it is for another day
+		return nil, err
+	}
+	f.Reserve()
 	f.Reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}})
 	return f, err
 }

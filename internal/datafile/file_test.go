@@ -151,7 +151,7 @@ func TestPrivate(t *testing.T) {
 	require.NoError(t, Copy(ctx, path, path+".copy"))
 	files, err := os.ReadDir(filepath.Dir(path))
 	require.NoError(t, err)
-	assert.Len(t, files, 5, "the file, its log and index, its lock and the copy")
+	assert.Len(t, files, 6, "the file, its log and index, its lock, the reserve and the copy")
 	for _, file := range files {
 		info, err := file.Info()
 		require.NoError(t, err)

@@ -95,7 +95,11 @@ func (t *Tx) SetHours(client int64, hours float64) error {
 
 // DeleteClient deletes a client and all that belongs to it.
 func (t *Tx) DeleteClient(id int64) error {
-	return t.change(`DELETE FROM clients WHERE id = ?`, id)
+	if err := t.change(`DELETE FROM clients WHERE id = ?`, id); err != nil {
+		return err
+	}
+	_, err := t.exec(`DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)
+	return err
 }
 
 // Ground returns all that is known of a client.

@@ -10,10 +10,12 @@ import (
 	"database/sql"
 	"embed"
 	"errors"
+	"fmt"
 	"io/fs"
 	"sync/atomic"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/datafile"
 )
 
@@ -79,9 +81,32 @@ func run(ctx context.Context, db *sql.DB, f func(*Tx) error) error {
 	}
 	defer func() { _ = tx.Rollback() }()
 	if err := f(&Tx{ctx, tx}); err != nil {
-		return err
+		return told(err)
 	}
-	return tx.Commit()
+	return told(tx.Commit())
+}
+
+// told says that the disk is full, where it is.
+func told(err error) error {
+	if datafile.Full(err) {
+		return fault.New(fault.DiskFull).Because(err)
+	}
+	return err
+}
+
+// Delete runs f, which deletes, also where the disk is full: room was held back for it. What
+// was deleted is gone from the file, and its room is given back.
+func (db *DB) Delete(ctx context.Context, f func(*Tx) error) error {
+	err := db.Write(ctx, f)
+	if fault.Is(err, fault.DiskFull) {
+		db.file.Release()
+		err = db.Write(ctx, f)
+	}
+	if err == nil {
+		err = db.file.Shrink(ctx)
+	}
+	db.file.Reserve()
+	return told(err)
 }
 
 func (t *Tx) exec(query string, args ...any) (sql.Result, error) {
@@ -147,4 +172,19 @@ func stamp(t time.Time) string {
 func parseStamp(s string) time.Time {
 	t, _ := time.Parse(time.RFC3339, s)
 	return t
+}
+
+// Limit keeps the file from growing by more than so many pages of 4 KB, as a full disk does:
+// for trials of that. 0 lifts it.
+func (db *DB) Limit(ctx context.Context, pages int) error {
+	var is int
+	if err := db.writer.QueryRowContext(ctx, `PRAGMA page_count`).Scan(&is); err != nil {
+		return err
+	}
+	most := is + pages
+	if pages == 0 {
+		most = 1 << 30
+	}
+	_, err := db.writer.ExecContext(ctx, fmt.Sprintf(`PRAGMA max_page_count = %d`, most))
+	return err
 }

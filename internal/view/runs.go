@@ -11,6 +11,7 @@ type Run struct {
 	Done     int       `json:"done" doc:"Pages read"`
 	Failed   int       `json:"failed"`
 	Items    []RunItem `json:"items"`
+	Failure  *Failure  `json:"failure" doc:"Why it broke off, null if that is not known"`
 }
 
 // RunItem is one page of a run, or one site that it surveys.

@@ -43,12 +43,13 @@ type Runs struct {
 	work       sync.WaitGroup
 	publishing sync.Mutex
 	mu         sync.Mutex
-	stops      map[int64]context.CancelFunc // by job
+	stops      map[int64]context.CancelCauseFunc // by job, of those that are worked at
+	broken     map[int64]*fault.Fault            // by job: why it broke off
 }
 
 // New returns runs.
 func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, log *slog.Logger, now func() time.Time) *Runs {
-	runs := &Runs{db: db, readings: r, surveys: s, log: log, now: now, stops: map[int64]context.CancelFunc{}}
+	runs := &Runs{db: db, readings: r, surveys: s, log: log, now: now, stops: map[int64]context.CancelCauseFunc{}, broken: map[int64]*fault.Fault{}}
 	runs.running, runs.end = context.WithCancel(context.WithoutCancel(ctx))
 	return runs
 }
@@ -76,17 +77,26 @@ func runOf(j store.Job) view.Run {
 // Resume goes on with a run that was stopped or broken off, and tries what
 // failed again.
 func (r *Runs) Resume(ctx context.Context, client, id int64) (view.Run, error) {
+	claimed := false
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
 		job, err := tx.Job(client, id)
 		if err != nil {
 			return err
 		}
-		if job.State == store.JobRunning {
+		if job.State == store.JobRunning && r.alive(id) {
 			return fault.New(fault.RunUnderWay)
 		}
-		return tx.ReopenJob(id)
+		if err := tx.ReopenJob(id); err != nil {
+			return err
+		}
+		r.claim(id)
+		claimed = true
+		return nil
 	})
 	if err != nil {
+		if claimed {
+			r.leave(id)
+		}
 		return view.Run{}, err
 	}
 	return r.start(ctx, client, id)
@@ -112,7 +122,7 @@ func (r *Runs) IgnoreRobots(ctx context.Context, client, id int64, url string) (
 func (r *Runs) ReadPage(ctx context.Context, client int64, url string, mode reading.Mode) (view.Run, error) {
 	job := store.Job{ClientID: client, StartedAt: r.now()}
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
-		if last, err := tx.LastJob(client); err == nil && last.State == store.JobRunning {
+		if last, err := tx.LastJob(client); err == nil && last.State == store.JobRunning && r.alive(last.ID) {
 			return fault.New(fault.RunUnderWay)
 		}
 		name, err := ownerOf(tx, client, url)
@@ -123,10 +133,10 @@ func (r *Runs) ReadPage(ctx context.Context, client int64, url string, mode read
 			return err
 		}
 		job.Items = []store.JobItem{{Name: name, URL: url}}
-		job.ID, err = tx.AddJob(job)
-		return err
+		return r.add(tx, &job)
 	})
 	if err != nil {
+		r.leave(job.ID)
 		return view.Run{}, err
 	}
 	return r.start(ctx, client, job.ID)
@@ -166,7 +176,7 @@ func (r *Runs) Stop(ctx context.Context, client, id int64) (view.Run, error) {
 	stop := r.stops[id]
 	r.mu.Unlock()
 	if stop != nil {
-		stop()
+		stop(context.Canceled)
 	}
 	return r.run(ctx, client, id)
 }
@@ -194,7 +204,7 @@ func (r *Runs) Last(ctx context.Context, client int64) (*view.Run, error) {
 	if err != nil || job.ID == 0 {
 		return nil, err
 	}
-	last := runOf(job)
+	last := r.runOf(job)
 	return &last, nil
 }
 
@@ -207,7 +217,7 @@ func (r *Runs) run(ctx context.Context, client, id int64) (view.Run, error) {
 		job, err = tx.Job(client, id)
 		return err
 	})
-	return runOf(job), err
+	return r.runOf(job), err
 }
 
 // BreakOff marks the runs that a dead program left running.
@@ -230,18 +240,18 @@ func (r *Runs) BreakOff(ctx context.Context) error {
 func (r *Runs) start(ctx context.Context, client, id int64) (view.Run, error) {
 	state, err := r.run(ctx, client, id)
 	if err != nil {
+		r.leave(id)
 		return state, err
 	}
-	running, stop := context.WithCancel(r.running)
+	running, stop := context.WithCancelCause(r.running)
 	r.mu.Lock()
 	r.stops[id] = stop
 	r.mu.Unlock()
 	r.work.Go(func() {
-		defer stop()
+		defer stop(nil)
 		r.readAll(running, client, id)
-		r.mu.Lock()
-		delete(r.stops, id)
-		r.mu.Unlock()
+		r.leave(id)
+		r.publish(context.WithoutCancel(running), client, id)
 	})
 	return state, nil
 }
@@ -273,6 +283,9 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 	if running.Err() != nil {
 		state = store.JobStopped
 	}
+	if fault.Is(context.Cause(running), fault.DiskFull) {
+		state = store.JobInterrupted
+	}
 	err = r.db.Write(keep, func(tx *store.Tx) error {
 		if state == store.JobDone {
 			if err := tx.DropAnswers(id); err != nil {
@@ -284,7 +297,6 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 	if err != nil {
 		r.log.Error("a run could not be ended", "job", id, "error", err)
 	}
-	r.publish(keep, client, id)
 }
 
 // each does what is left of a job's items of a kind, so many side by side.
@@ -319,7 +331,7 @@ func (r *Runs) readItem(running, keep context.Context, client, job int64, item s
 	switch {
 	case err == nil:
 		item.State = store.ItemDone
-	case errors.Is(err, context.Canceled):
+	case errors.Is(err, context.Canceled), r.full(job, err):
 		item.State, item.ReadingID = store.ItemWaiting, nil
 	default:
 		item.State, item.ReadingID, item.Fault = store.ItemFailed, nil, r.why(item, err)
@@ -342,6 +354,7 @@ func (r *Runs) setItem(ctx context.Context, client, job int64, item store.JobIte
 	err := r.db.Write(ctx, func(tx *store.Tx) error { return tx.SetItem(job, item) })
 	if err != nil {
 		r.log.Error("the state of a page could not be kept", "job", job, "page", item.URL, "error", err)
+		r.full(job, err)
 		return
 	}
 	r.publish(ctx, client, job)

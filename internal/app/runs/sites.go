@@ -32,7 +32,7 @@ func (r *Runs) surveyItem(running, keep context.Context, client, job int64, item
 	switch {
 	case err == nil:
 		item.State = store.ItemDone
-	case errors.Is(err, context.Canceled):
+	case errors.Is(err, context.Canceled), r.full(job, err):
 		item.State = store.ItemWaiting
 	default:
 		item.State, item.Fault = store.ItemFailed, r.why(item, err)

@@ -31,7 +31,7 @@ func (r *Runs) Survey(ctx context.Context, id int64) (view.Run, error) {
 func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error) {
 	job := store.Job{ClientID: id, StartedAt: r.now()}
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
-		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning {
+		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning && r.alive(last.ID) {
 			return fault.New(fault.RunUnderWay)
 		}
 		k, err := client.Load(tx, id)
@@ -49,10 +49,10 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 		if len(job.Items) == 0 {
 			return fault.New(fault.NothingToRead)
 		}
-		job.ID, err = tx.AddJob(job)
-		return err
+		return r.add(tx, &job)
 	})
 	if err != nil {
+		r.leave(job.ID)
 		return view.Run{}, err
 	}
 	return r.start(ctx, id, job.ID)

@@ -1,0 +1,163 @@
+package store
+
+import (
+	"context"
+	"fmt"
+	"math/rand/v2"
+	"os"
+	"path/filepath"
+	"strings"
+	"testing"
+
+	"inktally/core/fault"
+	"inktally/core/page"
+	"inktally/core/reading"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// noise is text that no packing makes smaller.
+func noise(n int) string {
+	var b strings.Builder
+	for b.Len() < n {
+		fmt.Fprintf(&b, "%x ", rand.Uint64())
+	}
+	return b.String()
+}
+
+// filled is a store with a client that has so many pages of 100 KB.
+func filled(t *testing.T, pages int) (db *DB, path string, client int64) {
+	t.Helper()
+	ctx := context.Background()
+	path = filepath.Join(t.TempDir(), "inktally.db")
+	db, err := Open(ctx, path)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = db.Close() })
+	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) { client, err = tx.AddClient(Client{Name: "Brindle"}); return err }))
+	for i := range pages {
+		html := []byte("<p>" + noise(100_000))
+		p := page.Read(html, page.Source{})
+		require.NoError(t, db.Write(ctx, func(tx *Tx) error {
+			id, err := tx.AddReading(Reading{ClientID: client, URL: fmt.Sprint(i), Facts: reading.FactsOf(p)}, html, p.Data())
+			if err != nil {
+				return err
+			}
+			return tx.AddSheets(id, map[string]string{"x.css": "p { content: '" + noise(200) + "' }"})
+		}))
+	}
+	return db, path, client
+}
+
+func size(t *testing.T, path string) int64 {
+	t.Helper()
+	info, err := os.Stat(path)
+	require.NoError(t, err)
+	return info.Size()
+}
+
+// Where the disk is full nothing is kept, and that is said; a client can be deleted all the
+// same, the room comes back, and then things are kept again.
+func TestFullDisk(t *testing.T) {
+	ctx := context.Background()
+	db, path, client := filled(t, 20)
+	before := size(t, path)
+	require.NoError(t, db.Limit(ctx, 2))
+	html := []byte(noise(500_000))
+	keep := func() error {
+		return db.Write(ctx, func(tx *Tx) error {
+			_, err := tx.AddReading(Reading{ClientID: client, URL: "new"}, html, page.Read(html, page.Source{}).Data())
+			return err
+		})
+	}
+	assert.True(t, fault.Is(keep(), fault.DiskFull), "%v", keep())
+	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
+		_, err := tx.LatestReading(client, "new")
+		assert.ErrorIs(t, err, ErrNotFound)
+		return nil
+	}))
+	var other int64
+	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
+	assert.Less(t, size(t, path), before/4, "the room comes back")
+	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) { other, err = tx.AddClient(Client{Name: "Lowtide"}); return err }))
+	client = other
+	assert.NoError(t, keep())
+	assert.FileExists(t, path+".reserve")
+}
+
+// What belongs to a deleted client is gone from the bytes of the file and of all beside it,
+// as it was written and as it was packed; what belongs to another stays.
+func TestDeletedIsGone(t *testing.T) {
+	ctx := context.Background()
+	db, path, client := filled(t, 6)
+	var other int64
+	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) {
+		if other, err = tx.AddClient(Client{Name: "Othername"}); err != nil {
+			return err
+		}
+		id, err := tx.AddReading(Reading{ClientID: other, URL: "kept"}, []byte("<p>kept"), page.Read([]byte("<p>kept"), page.Source{}).Data())
+		if err != nil {
+			return err
+		}
+		return tx.AddSheets(id, map[string]string{"y.css": "p{}"})
+	}))
+	traces := traces(t, db, client)
+	assert.Greater(t, len(traces), 20)
+	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
+	files, err := filepath.Glob(path + "*")
+	require.NoError(t, err)
+	for _, file := range files {
+		raw, err := os.ReadFile(file)
+		require.NoError(t, err)
+		for what, trace := range traces {
+			assert.False(t, strings.Contains(string(raw), trace), "%s in %s", what, filepath.Base(file))
+		}
+	}
+	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
+		r, err := tx.LatestReading(other, "kept")
+		require.NoError(t, err)
+		sheets, err := tx.ReadingSheets(r.ID)
+		assert.Equal(t, map[string]string{"y.css": "p{}"}, sheets)
+		return err
+	}))
+}
+
+// traces puts a word of its own into every text of every row that belongs to a client, and
+// returns these words with pieces of what is packed.
+func traces(t *testing.T, db *DB, client int64) map[string]string {
+	t.Helper()
+	out := map[string]string{}
+	mark := func(what string) string { out[what] = fmt.Sprintf("trace%x", rand.Uint64()); return out[what] }
+	for _, insert := range []string{
+		`INSERT INTO services (client_id, position, name, words) VALUES (%d, 0, '%s', '%s')`,
+		`INSERT INTO own_targets (client_id, page, text) VALUES (%d, '%s', '%s')`,
+		`INSERT INTO target_choices (client_id, page, key, state, reason) VALUES (%d, '%s', 'k', 'dropped', '%s')`,
+		`INSERT INTO outlines (client_id, page, edits) VALUES (%d, '%s', '%s')`,
+		`INSERT INTO book_words (client_id, word, verdict) VALUES (%d, '%s', '%s')`,
+		`INSERT INTO book_phrases (client_id, text, kind) VALUES (%d, '%s', '%s')`,
+	} {
+		for i := range 40 {
+			name := fmt.Sprintf("%.30s %d", insert, i)
+			if _, err := db.writer.Exec(fmt.Sprintf(insert, client, mark(name+" a"), mark(name+" b"))); err != nil {
+				delete(out, name+" a")
+				delete(out, name+" b")
+			}
+		}
+	}
+	_, err := db.writer.Exec(`UPDATE clients SET name = ?, trade = ? WHERE id = ?`, mark("name"), mark("trade"), client)
+	require.NoError(t, err)
+	_, err = db.writer.Exec(`UPDATE readings SET title = ? WHERE client_id = ?`, mark("title"), client)
+	require.NoError(t, err)
+	rows, err := db.writer.Query(`SELECT html, page, css FROM readings JOIN reading_sheets ON reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
+	require.NoError(t, err)
+	defer rows.Close()
+	for n := 0; rows.Next(); n++ {
+		var html, page, css []byte
+		require.NoError(t, rows.Scan(&html, &page, &css))
+		for what, blob := range map[string][]byte{"html": html, "page": page, "sheet": css} {
+			out[fmt.Sprint(what, n)] = string(blob[len(blob)/2 : len(blob)/2+24])
+			out[fmt.Sprint(what, n, " end")] = string(blob[len(blob)-24:])
+		}
+	}
+	return out
+}
