@@ -20,8 +20,8 @@ type Answer struct {
 
 // Ask sends one request of a page that a browser is drawing. It goes the way
 // of all others: the same guard at the socket, the same bounds, no cookies.
-// The errors are faults.
-func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.Header, body []byte) (Answer, error) {
+// What it answers is taken from a budget. The errors are faults.
+func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *Budget) (Answer, error) {
 	req, err := http.NewRequestWithContext(ctx, method, address, bytes.NewReader(body))
 	if err != nil || req.URL.Scheme != "http" && req.URL.Scheme != "https" {
 		return Answer{}, fault.New(fault.AddressBad, address)
@@ -40,7 +40,7 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	}
 	defer resp.Body.Close()
 	a := Answer{Status: resp.StatusCode, Header: resp.Header}
-	if a.Body, err = unpacked(resp, MaxBody); err != nil {
+	if a.Body, err = unpackedFrom(resp, MaxBody, budget); err != nil {
 		return Answer{}, explain(host, err)
 	}
 	for name := range a.Header {

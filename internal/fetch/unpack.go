@@ -25,7 +25,10 @@ var errBrokenOff = errors.New("the body is cut short or damaged")
 
 // unpacked reads the body of a response, at most so many bytes of it after
 // unpacking: a small body may unfold to a huge one.
-func unpacked(resp *http.Response, most int) ([]byte, error) {
+func unpacked(resp *http.Response, most int) ([]byte, error) { return unpackedFrom(resp, most, nil) }
+
+// unpackedFrom takes what it reads from a budget as well; nil for none.
+func unpackedFrom(resp *http.Response, most int, budget *Budget) ([]byte, error) {
 	var r io.Reader = resp.Body
 	for _, encoding := range strings.Split(resp.Header.Get("Content-Encoding"), ",") {
 		var err error
@@ -44,7 +47,10 @@ func unpacked(resp *http.Response, most int) ([]byte, error) {
 			return nil, broken(err)
 		}
 	}
-	body, err := io.ReadAll(io.LimitReader(r, int64(most)+1))
+	body, err := io.ReadAll(io.LimitReader(budget.reader(r), int64(most)+1))
+	if fault.Is(err, fault.PageTooLarge) {
+		return nil, err
+	}
 	if err != nil {
 		return nil, broken(err)
 	}

@@ -39,7 +39,7 @@ const (
 
 // Web answers the requests of pages.
 type Web interface {
-	Ask(ctx context.Context, method, address string, header http.Header, body []byte) (fetch.Answer, error)
+	Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *fetch.Budget) (fetch.Answer, error)
 	// Welcome tells whether a site lets programs read an address.
 	Welcome(ctx context.Context, address string) error
 }
@@ -64,6 +64,11 @@ type Browser struct {
 	mu      sync.Mutex
 	running context.Context // nil if none runs
 	end     func()
+	closing context.Context // ends what is being started, too
+	close   context.CancelFunc
+
+	visiting sync.Mutex
+	visits   map[*visit]bool
 }
 
 // New returns a browser that has not started yet.
@@ -79,14 +84,17 @@ func New(o Options) *Browser {
 			}
 		}
 	}
-	return &Browser{options: o, turns: make(chan struct{}, atOnce)}
+	b := &Browser{options: o, turns: make(chan struct{}, atOnce), visits: map[*visit]bool{}}
+	b.closing, b.close = context.WithCancel(context.Background())
+	return b
 }
 
 // Available tells whether there is a browser to render with.
 func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
 
-// Close ends the browser.
+// Close ends the browser, also one that is just being started.
 func (b *Browser) Close() {
+	b.close()
 	b.mu.Lock()
 	defer b.mu.Unlock()
 	b.stop()
@@ -109,11 +117,15 @@ func (b *Browser) browser() (context.Context, error) {
 		return b.running, nil
 	}
 	b.stop()
+	if b.closing.Err() != nil {
+		return nil, context.Canceled
+	}
 	ctx, end, err := b.start()
 	if err != nil {
 		return nil, fault.New(fault.BrowserNotStart).Because(err)
 	}
 	b.running, b.end = ctx, end
+	go b.watch(ctx)
 	return ctx, nil
 }
 
@@ -135,14 +147,14 @@ func (b *Browser) start() (ctx context.Context, end func(), err error) {
 	var release func()
 	clean := func() {}
 	if b.options.URL != "" {
-		ctx, release = remote.NewAllocator(context.Background(), b.options.URL)
+		ctx, release = remote.NewAllocator(b.closing, b.options.URL)
 	} else {
 		dir, err := os.MkdirTemp("", "inktally-rendered-")
 		if err != nil {
 			return nil, nil, err
 		}
 		clean = func() { _ = os.RemoveAll(dir) }
-		ctx, release = chromedp.NewExecAllocator(context.Background(), flags(b.options.Path, dir)...)
+		ctx, release = chromedp.NewExecAllocator(b.closing, flags(b.options.Path, dir)...)
 	}
 	ctx, leave := chromedp.NewContext(ctx)
 	end = func() {
@@ -173,6 +185,8 @@ func flags(path, dir string) []chromedp.ExecAllocatorOption {
 		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
 		chromedp.Flag("host-resolver-rules", "MAP * ~NOTFOUND"),
 		chromedp.Flag("force-webrtc-ip-handling-policy", "disable_non_proxied_udp"),
+		chromedp.Flag("webrtc-ip-handling-policy", "disable_non_proxied_udp"),
+		chromedp.Flag("proxy-server", nowhere), chromedp.Flag("proxy-bypass-list", "<-loopback>"),
 		chromedp.Flag("js-flags", fmt.Sprintf("--max-old-space-size=%d", scriptMB)))
 	if os.Geteuid() == 0 {
 		out = append(out, chromedp.NoSandbox) // it refuses to run as root with one
@@ -209,13 +223,15 @@ func (b *Browser) render(ctx context.Context, address string) (fetch.Document, e
 	if err != nil {
 		return fetch.Document{}, err
 	}
-	tab, leave := chromedp.NewContext(running, chromedp.WithNewBrowserContext())
+	tab, leave := chromedp.NewContext(running, chromedp.WithNewBrowserContext(sealed))
 	defer leave()
 	limit, cancel := context.WithTimeout(ctx, b.options.Timeout)
 	defer cancel()
 	// The tab lives by the browser's context; it ends with ours too.
 	defer context.AfterFunc(limit, leave)()
-	v := &visit{web: b.options.Web, ctx: limit, address: address}
+	v := &visit{web: b.options.Web, ctx: limit, stop: cancel, address: address, budget: fetch.NewBudget(maxBytes), turns: make(chan struct{}, answersAtOnce)}
+	b.enter(v)
+	defer b.leave(v)
 	doc, err := v.run(tab)
 	switch {
 	case err == nil:

@@ -248,3 +248,28 @@ func elsewhere(t *testing.T, path string) string {
 	}, 20*time.Second, 50*time.Millisecond)
 	return "http://127.0.0.1:" + port + "/"
 }
+
+// A browser that hangs when it is started holds up nobody who wants to end.
+func TestBrowserHangs(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "browser")
+	require.NoError(t, os.WriteFile(path, []byte("#!/bin/sh\nexec sleep 600\n"), 0o700))
+	web := fetch.New(fetch.Options{Guard: anywhere})
+	b := New(Options{Web: web, Path: path})
+	done := make(chan error, 1)
+	server, _ := shop(t)
+	go func() {
+		_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/there"})
+		done <- err
+	}()
+	require.Eventually(t, func() bool { // it is being started
+		free := b.mu.TryLock()
+		if free {
+			b.mu.Unlock()
+		}
+		return !free
+	}, 20*time.Second, time.Millisecond)
+	began := time.Now()
+	b.Close()
+	assert.Less(t, time.Since(began), 3*time.Second)
+	assert.Error(t, <-done)
+}

@@ -17,7 +17,9 @@
 	})
 	for (const e of elements) if (isDropped(e)) e.remove()
 	const doctype = document.compatMode === 'CSS1Compat' ? '<!doctype html>' : ''
-	return { url: location.href.replace(/#.*$/, ''), html: doctype + copy.outerHTML.replaceAll(' ' + mark + '=', ' style=') }
+	const url = location.href.replace(/#.*$/, '')
+	const html = doctype + copy.outerHTML.replaceAll(' ' + mark + '=', ' style=')
+	return html.length > 20 << 20 ? { url, html: '', large: true } : { url, html }
 
 	// A page without any style tells how elements are displayed by themselves.
 	function blankPage() {

@@ -24,7 +24,9 @@ import (
 
 const (
 	maxRequests = 400      // of one page
-	maxBytes    = 40 << 20 // that one page may load
+	maxBytes    = 40 << 20 // that one page may load, unpacked
+	// answersAtOnce is how many requests of a page are answered side by side.
+	answersAtOnce = 6
 	// restless is how long a page may go on changing after it was loaded.
 	restless = 8 * time.Second
 )
@@ -33,12 +35,14 @@ const (
 type visit struct {
 	web      Web
 	ctx      context.Context
+	stop     func() // ends the rendering
 	address  string
 	tab      context.Context
 	frame    cdp.FrameID  // the page itself, not what is framed in it
 	open     atomic.Int64 // requests under way
 	requests atomic.Int64
-	bytes    atomic.Int64
+	budget   *fetch.Budget
+	turns    chan struct{}
 
 	mu        sync.Mutex
 	err       error    // why the page itself could not be had
@@ -68,6 +72,12 @@ func (v *visit) fail(err error) {
 	}
 }
 
+// end fails the rendering and ends it: nothing is waited for any more.
+func (v *visit) end(err error) {
+	v.fail(err)
+	v.stop()
+}
+
 // run loads the page, waits until it rests, and takes it down.
 func (v *visit) run(tab context.Context) (fetch.Document, error) {
 	v.tab = tab
@@ -79,6 +89,12 @@ func (v *visit) run(tab context.Context) (fetch.Document, error) {
 		return fetch.Document{}, err
 	}
 	if _, err := chromedp.Call(tab, network.SetBypassServiceWorker, network.SetBypassServiceWorkerParams{Bypass: true}); err != nil {
+		return fetch.Document{}, err
+	}
+	if err := seal(tab); err != nil {
+		if fault.Is(err, fault.BrowserNotClosed) {
+			v.fail(err)
+		}
 		return fetch.Document{}, err
 	}
 	everything := []*intercept.RequestPattern{{URLPattern: "*"}}
@@ -116,7 +132,7 @@ func (v *visit) hear(event any) {
 			_, _ = chromedp.Call(v.tab, page.HandleJavaScriptDialog, page.HandleJavaScriptDialogParams{Accept: false})
 		}()
 	case *inspector.EventTargetCrashed:
-		v.fail(fault.New(fault.RenderMemory, v.host()))
+		v.end(fault.New(fault.RenderMemory, v.host()))
 	}
 }
 
@@ -138,8 +154,14 @@ func (v *visit) answer(e *intercept.EventRequestPaused) {
 			return
 		}
 	}
-	if v.requests.Add(1) > maxRequests || v.bytes.Load() > maxBytes {
+	if v.requests.Add(1) > maxRequests || v.budget.Spent() {
 		v.refuse(e, network.ErrorReasonBlockedByClient)
+		return
+	}
+	select {
+	case v.turns <- struct{}{}:
+		defer func() { <-v.turns }()
+	case <-v.ctx.Done():
 		return
 	}
 	header := http.Header{}
@@ -150,7 +172,11 @@ func (v *visit) answer(e *intercept.EventRequestPaused) {
 	for _, part := range e.Request.PostDataEntries {
 		body = append(body, part.Bytes...)
 	}
-	a, err := v.web.Ask(v.ctx, e.Request.Method, e.Request.URL, header, body)
+	a, err := v.web.Ask(v.ctx, e.Request.Method, e.Request.URL, header, body, v.budget)
+	if v.budget.Spent() {
+		v.end(errTooLarge)
+		return
+	}
 	if own {
 		err = v.note(e.Request.URL, a, err)
 	}
@@ -158,7 +184,6 @@ func (v *visit) answer(e *intercept.EventRequestPaused) {
 		v.refuse(e, network.ErrorReasonFailed)
 		return
 	}
-	v.bytes.Add(int64(len(a.Body)))
 	v.fulfill(e, a.Status, a.Header, a.Body)
 }
 
@@ -225,8 +250,9 @@ var Takedown string
 
 // taken is the page as takedown.js hands it over.
 type taken struct {
-	URL  string `json:"url"`
-	HTML string `json:"html"`
+	URL   string `json:"url"`
+	HTML  string `json:"html"`
+	Large bool   `json:"large"`
 }
 
 var errTooLarge = fault.New(fault.RenderTooLarge)
@@ -242,7 +268,7 @@ func (v *visit) takeDown() (fetch.Document, error) {
 	if err != nil {
 		return fetch.Document{}, err
 	}
-	if len(t.HTML) > fetch.MaxBody {
+	if t.Large || len(t.HTML) > fetch.MaxBody {
 		v.fail(errTooLarge)
 		return fetch.Document{}, errTooLarge
 	}

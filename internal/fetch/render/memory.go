@@ -1,0 +1,107 @@
+package render
+
+import (
+	"context"
+	"time"
+
+	"inktally/core/fault"
+
+	"github.com/chromedp/chromedp"
+	"github.com/shirou/gopsutil/v4/process"
+)
+
+// MaxMemory is what the browser may take in all its processes together; what they share
+// counts for each of them.
+const MaxMemory = 1500 << 20
+
+// glance is how often that is looked at while pages are rendered.
+const glance = 200 * time.Millisecond
+
+// watch ends what takes the most memory when all of it is too much, as long as a browser of
+// this machine runs: the tab, or the whole browser if it is no tab.
+func (b *Browser) watch(running context.Context) {
+	own := chromedp.FromContext(running).Browser.Process()
+	if own == nil {
+		return // it runs elsewhere
+	}
+	tick := time.NewTicker(glance)
+	defer tick.Stop()
+	for {
+		select {
+		case <-running.Done():
+			return
+		case <-tick.C:
+		}
+		if b.idle() {
+			continue
+		}
+		all, largest := memory(int32(own.Pid))
+		if all <= MaxMemory || largest == nil {
+			continue
+		}
+		if int(largest.Pid) == own.Pid {
+			b.failAll()
+		}
+		_ = largest.Kill()
+	}
+}
+
+// memory is what a process and all below it take, and the one that takes the most.
+func memory(pid int32) (all uint64, largest *process.Process) {
+	list, most := tree(pid), uint64(0)
+	for _, p := range list {
+		info, err := p.MemoryInfo()
+		if err != nil {
+			continue // it has ended
+		}
+		all += info.RSS
+		if info.RSS > most {
+			most, largest = info.RSS, p
+		}
+	}
+	return all, largest
+}
+
+// tree is a process with all below it.
+func tree(pid int32) []*process.Process {
+	own, err := process.NewProcess(pid)
+	if err != nil {
+		return nil
+	}
+	list := []*process.Process{own}
+	for i := 0; i < len(list); i++ {
+		if below, err := list[i].Children(); err == nil {
+			list = append(list, below...)
+		}
+	}
+	return list
+}
+
+// idle tells that no page is being rendered.
+func (b *Browser) idle() bool {
+	b.visiting.Lock()
+	defer b.visiting.Unlock()
+	return len(b.visits) == 0
+}
+
+// enter and leave tell which pages are being rendered.
+func (b *Browser) enter(v *visit) {
+	b.visiting.Lock()
+	defer b.visiting.Unlock()
+	b.visits[v] = true
+}
+
+func (b *Browser) leave(v *visit) {
+	b.visiting.Lock()
+	defer b.visiting.Unlock()
+	delete(b.visits, v)
+}
+
+// failAll tells all pages that are being rendered that there is no memory for them.
+func (b *Browser) failAll() {
+	b.visiting.Lock()
+	defer b.visiting.Unlock()
+	for v := range b.visits {
+		v.end(fault.New(fault.RenderMemory, v.host()))
+	}
+}
