@@ -2,16 +2,62 @@
 package main
 
 import (
+	"context"
 	"fmt"
 	"os"
+	"os/signal"
+	"sync/atomic"
+	"syscall"
 
 	"inktally/core/fault"
+	"inktally/internal/scratch"
 	"inktally/internal/wording"
 
 	"github.com/spf13/cobra"
 )
 
-func main() {
+func main() { os.Exit(command()) }
+
+// interrupted is how a command ends that somebody has interrupted.
+const interrupted = 130
+
+// command runs a command. An interrupt ends it at once, whatever it waits for - standard input, a
+// pipe, a slow site -, unless it serves: then it ends by itself, and at once when it is
+// interrupted again.
+func command() int {
+	if end, err := scratch.Open(); err == nil { // without it temporary files land where all do
+		defer end()
+	}
+	ctx, cancel := context.WithCancel(context.Background())
+	defer cancel()
+	signals := make(chan os.Signal, 2)
+	signal.Notify(signals, os.Interrupt, syscall.SIGTERM)
+	done := make(chan error, 1)
+	go func() { done <- root().ExecuteContext(ctx) }()
+	for {
+		select {
+		case err := <-done:
+			if err == nil {
+				return 0
+			}
+			if ctx.Err() != nil {
+				return interrupted
+			}
+			fmt.Fprintln(os.Stderr, "inktally:", says(err))
+			return 1
+		case <-signals:
+			if ctx.Err() != nil || !serving.Load() {
+				return interrupted
+			}
+			cancel()
+		}
+	}
+}
+
+// serving tells that the program has something to end in order.
+var serving atomic.Bool
+
+func root() *cobra.Command {
 	root := &cobra.Command{
 		Use:           "inktally",
 		Short:         "Measures a page against its rivals and writes the targets",
@@ -19,10 +65,7 @@ func main() {
 		SilenceErrors: true,
 	}
 	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), proofCommand(), openapiCommand())
-	if err := root.Execute(); err != nil {
-		fmt.Fprintln(os.Stderr, "inktally:", says(err))
-		os.Exit(1)
-	}
+	return root
 }
 
 // says words an error for the person at the command line: a failure by its

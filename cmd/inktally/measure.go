@@ -7,7 +7,6 @@ import (
 	"io"
 	"io/fs"
 	"os"
-	"os/signal"
 	"path/filepath"
 	"strings"
 
@@ -33,8 +32,7 @@ func measureCommand() *cobra.Command {
 		Short: "Measures a page, or every page below a folder or in a web archive",
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) (err error) {
-			ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt)
-			defer stop()
+			ctx := cmd.Context()
 			if m.asked, err = askedOf(phrases, services, places, language); err != nil {
 				return err
 			}
@@ -77,7 +75,7 @@ func (m *measuring) all(ctx context.Context, from string, warnings io.Writer) er
 	info, err := os.Stat(from)
 	switch {
 	case err == nil && info.IsDir():
-		return m.folder(from, warnings)
+		return m.folder(ctx, from, warnings)
 	case err == nil || from == "-" || !strings.Contains(from, ":"):
 		return m.file(from)
 	}
@@ -85,13 +83,20 @@ func (m *measuring) all(ctx context.Context, from string, warnings io.Writer) er
 }
 
 // folder measures every page below a folder.
-func (m *measuring) folder(dir string, warnings io.Writer) error {
+func (m *measuring) folder(ctx context.Context, dir string, warnings io.Writer) error {
 	var names []string
 	err := filepath.WalkDir(dir, func(name string, d fs.DirEntry, err error) error {
-		if err == nil && d.Type().IsRegular() && saved.IsPage(name) {
+		switch {
+		case err != nil && name == dir:
+			return fault.New(fault.FileUnreadable, name).Because(err)
+		case err != nil:
+			fmt.Fprintln(warnings, "inktally:", says(fault.New(fault.FileUnreadable, name)))
+		case !d.IsDir() && !d.Type().IsRegular() && saved.IsPage(name):
+			fmt.Fprintln(warnings, "inktally:", says(fault.New(fault.FileUnreadable, name)))
+		case d.Type().IsRegular() && saved.IsPage(name):
 			names = append(names, name)
 		}
-		return err
+		return nil
 	})
 	if err != nil {
 		return err
@@ -100,6 +105,9 @@ func (m *measuring) folder(dir string, warnings io.Writer) error {
 		return fault.New(fault.FolderWithoutPage, dir)
 	}
 	for _, name := range names {
+		if ctx.Err() != nil {
+			return ctx.Err()
+		}
 		if err := m.file(name); err != nil {
 			fmt.Fprintln(warnings, "inktally:", says(err))
 		}

@@ -6,11 +6,9 @@ import (
 	"fmt"
 	"io"
 	"os"
-	"os/signal"
 	"path/filepath"
 	"strconv"
 	"strings"
-	"syscall"
 
 	"inktally/core/fault"
 	"inktally/internal/app"
@@ -33,9 +31,7 @@ func proofCommand() *cobra.Command {
 		Short: "Measures a draft (text, Markdown, HTML, DOCX) against the targets of its page; ends with 1 if it is short",
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
-			ctx, stop := signal.NotifyContext(context.Background(), syscall.SIGINT, syscall.SIGTERM)
-			defer stop()
-			out, err := p.run(ctx, args[0], cmd.InOrStdin())
+			out, err := p.run(cmd.Context(), args[0], cmd.InOrStdin())
 			if err != nil {
 				return err
 			}

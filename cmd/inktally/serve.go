@@ -9,9 +9,7 @@ import (
 	"net"
 	"net/http"
 	"os"
-	"os/signal"
 	"path/filepath"
-	"syscall"
 	"time"
 
 	"inktally/core/fault"
@@ -51,7 +49,7 @@ func serveCommand() *cobra.Command {
 			if s.demand != "" {
 				o.Demand = source.Demand{URL: s.demand}
 			}
-			return s.run(cmd.OutOrStdout(), o, nil)
+			return s.run(cmd.Context(), cmd.OutOrStdout(), o, nil)
 		},
 	}
 	s.flags(cmd, "inktally.db")
@@ -77,7 +75,7 @@ func demoCommand() *cobra.Command {
 			defer pages.Close()
 			o := app.Options{Web: fetcher, Renderer: pages, Search: source.Search{URL: web.SearchURL()},
 				Demand: source.Demand{URL: web.DemandURL()}}
-			return s.run(cmd.OutOrStdout(), o, demo.Seed)
+			return s.run(cmd.Context(), cmd.OutOrStdout(), o, demo.Seed)
 		},
 	}
 	s.flags(cmd, "demo.db")
@@ -91,9 +89,8 @@ func (s *instance) flags(cmd *cobra.Command, file string) {
 }
 
 // run serves until it is interrupted. seed fills a new store.
-func (s *instance) run(out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
-	defer stop()
+func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
+	serving.Store(true)
 	listener, err := net.Listen("tcp", s.address) // before anything is written
 	if err != nil {
 		return fault.New(fault.PortTaken, s.address).Because(err)

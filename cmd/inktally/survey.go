@@ -4,9 +4,7 @@ import (
 	"context"
 	"fmt"
 	"io"
-	"os/signal"
 	"strings"
-	"syscall"
 	"text/tabwriter"
 
 	"inktally/core/fault"
@@ -32,9 +30,7 @@ func surveyCommand() *cobra.Command {
 		Short: "Finds the pages of a site, what they are for, what is wrong, and the comparable pages of rivals",
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
-			ctx, stop := signal.NotifyContext(context.Background(), syscall.SIGINT, syscall.SIGTERM)
-			defer stop()
-			out, err := s.run(ctx, args[0], cmd.ErrOrStderr())
+			out, err := s.run(cmd.Context(), args[0], cmd.ErrOrStderr())
 			if err != nil {
 				return err
 			}

@@ -2,10 +2,8 @@ package fetch
 
 import (
 	"context"
-	"io"
 	"net/http"
 	"net/url"
-	"os"
 	"strings"
 	"sync"
 	"time"
@@ -36,27 +34,6 @@ func (f *Fetcher) Sheets(ctx context.Context, doc Document) map[string]string {
 		return f.sheet(ctx, address)
 	})
 }
-
-// FileSheets reads the style sheets beside a saved page; nothing is asked of
-// the web for it.
-func FileSheets(doc Document) map[string]string {
-	return gather(page.Linked(doc.Body, page.Source{Base: FileBase(doc)}), func(address string) (string, bool) {
-		u, err := url.Parse(address)
-		if err != nil || u.Scheme != "" && u.Scheme != "file" || u.Host != "" {
-			return "", false
-		}
-		file, err := os.Open(u.Path)
-		if err != nil {
-			return "", false
-		}
-		defer file.Close()
-		raw, err := io.ReadAll(io.LimitReader(file, maxSheetBytes))
-		return decode.Sheet(raw, ""), err == nil
-	})
-}
-
-// FileBase is what the relative addresses in a saved page start from.
-func FileBase(doc Document) string { return (&url.URL{Path: doc.URL}).String() }
 
 // gather brings sheets and what they import, side by side and within bounds.
 func gather(wanted []string, bring func(string) (string, bool)) map[string]string {

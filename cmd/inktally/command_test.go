@@ -1,0 +1,158 @@
+//go:build unix
+
+package main
+
+import (
+	"bufio"
+	"bytes"
+	"crypto/sha256"
+	"errors"
+	"net"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// TestMain lets the test be the program itself.
+func TestMain(m *testing.M) {
+	if os.Getenv("AS_INKTALLY") != "" {
+		os.Exit(command())
+	}
+	os.Exit(m.Run())
+}
+
+// inktally is the program as a process of its own.
+func inktally(t *testing.T, args ...string) *exec.Cmd {
+	t.Helper()
+	cmd := exec.Command(os.Args[0], args...)
+	cmd.Env = append(os.Environ(), "AS_INKTALLY=1", "TMPDIR="+t.TempDir())
+	return cmd
+}
+
+// An interrupt ends the program at once, whatever it waits for.
+func TestInterrupt(t *testing.T) {
+	pipe := filepath.Join(t.TempDir(), "pipe.html")
+	require.NoError(t, syscall.Mkfifo(pipe, 0o600))
+	for name, args := range map[string][]string{"standard input": {"measure", "-"}, "a pipe": {"measure", pipe}, "results": {"results", pipe}, "a draft": {"proof", "-"}} {
+		t.Run(name, func(t *testing.T) {
+			cmd := inktally(t, args...)
+			in, err := cmd.StdinPipe()
+			require.NoError(t, err)
+			defer in.Close()
+			require.NoError(t, cmd.Start())
+			done := make(chan error, 1)
+			go func() { done <- cmd.Wait() }()
+			interrupt := time.NewTicker(100 * time.Millisecond) // it may not listen yet
+			defer interrupt.Stop()
+			limit := time.After(20 * time.Second)
+			for {
+				select {
+				case err := <-done:
+					var ended *exec.ExitError
+					require.True(t, errors.As(err, &ended), "%v", err)
+					assert.True(t, ended.ExitCode() == interrupted || !ended.Exited(), "%v", ended)
+					return
+				case <-interrupt.C:
+					_ = cmd.Process.Signal(os.Interrupt)
+				case <-limit:
+					_ = cmd.Process.Kill()
+					require.Fail(t, "it goes on")
+				}
+			}
+		})
+	}
+}
+
+// One thing in a folder that cannot be read costs one warning, not the rest.
+func TestFolderWithAPipe(t *testing.T) {
+	dir := t.TempDir()
+	require.NoError(t, syscall.Mkfifo(filepath.Join(dir, "a.html"), 0o600))
+	require.NoError(t, os.Symlink(filepath.Join(dir, "nothing"), filepath.Join(dir, "b.html")))
+	require.NoError(t, os.WriteFile(filepath.Join(dir, "c.html"), []byte("<p>one two three"), 0o600))
+	shut := filepath.Join(dir, "shut")
+	require.NoError(t, os.Mkdir(shut, 0o000))
+	out, err := run("", "--json", dir)
+	require.NoError(t, err)
+	assert.Contains(t, out, `"seen":3`)
+	warnings := 2
+	if _, err := os.ReadDir(shut); err != nil { // who may read everything reads it
+		warnings++
+	}
+	assert.Equal(t, warnings, strings.Count(out, "inktally: "), out)
+}
+
+// The style sheets of a saved page are regular files beside it, no others.
+func TestSheetsOfASavedPage(t *testing.T) {
+	top := t.TempDir()
+	dir := filepath.Join(top, "a", "b", "c")
+	require.NoError(t, os.MkdirAll(dir, 0o700))
+	write := func(name, text string) {
+		require.NoError(t, os.WriteFile(filepath.Join(top, filepath.FromSlash(name)), []byte(text), 0o600))
+	}
+	for _, name := range []string{"out", "a/two", "a/b/one", "a/b/c/own", "a/b/c/imported"} {
+		write(name+".css", "."+filepath.Base(name)+"{display:none}")
+	}
+	write("a/b/c/own.css", ".own{display:none}")
+	write("a/b/c/importing.css", "@import 'imported.css';")
+	write("a/b/c/huge.css", ".huge{display:none}"+strings.Repeat(" ", 3<<20))
+	require.NoError(t, os.Symlink(filepath.Join(top, "out.css"), filepath.Join(dir, "link.css")))
+	require.NoError(t, syscall.Mkfifo(filepath.Join(dir, "pipe.css"), 0o600))
+	links := ""
+	for _, href := range []string{"own.css", "../one.css", "../../two.css", "importing.css", "../../../out.css", filepath.Join(top, "out.css"),
+		"file://" + filepath.Join(top, "out.css"), "link.css", "pipe.css", "huge.css", "..", ".", "/dev/zero", "//host/x.css"} {
+		links += `<link rel=stylesheet href="` + href + `">`
+	}
+	write("a/b/c/page.html", links+"<p class=own>x<p class=one>x<p class=two>x<p class=imported>x<p class=out>seen<p class=huge>seen")
+	began := time.Now()
+	out, err := run("", "--json", filepath.Join(dir, "page.html"))
+	require.NoError(t, err)
+	assert.Contains(t, out, `"words":{"seen":2,"copy":2,"hidden":4}`)
+	assert.Less(t, time.Since(began), 20*time.Second)
+}
+
+// A second start touches nothing: on a port that is taken, and on a file that is open.
+func TestSecondStart(t *testing.T) {
+	dir := t.TempDir()
+	data := filepath.Join(dir, "inktally.db")
+	first := inktally(t, "serve", "--listen", "127.0.0.1:0", "--data", data)
+	said, err := first.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, first.Start())
+	defer func() { _ = first.Process.Kill(); _ = first.Wait() }()
+	line, err := bufio.NewReader(said).ReadString('\n')
+	require.NoError(t, err)
+	_, address, _ := strings.Cut(strings.TrimSpace(line), "http://")
+	sum := func() [32]byte {
+		raw, err := os.ReadFile(data)
+		require.NoError(t, err)
+		return sha256.Sum256(raw)
+	}
+	before := sum()
+	for name, c := range map[string]struct{ args, want string }{
+		"the port": {"serve --listen " + address + " --data " + filepath.Join(dir, "other.db"), "cannot be listened on"},
+		"the file": {"serve --listen 127.0.0.1:0 --data " + data, "is open in another Ink Tally"},
+		"reread":   {"reread --data " + data, "is open in another Ink Tally"},
+	} {
+		t.Run(name, func(t *testing.T) {
+			second := inktally(t, strings.Fields(c.args)...)
+			var told bytes.Buffer
+			second.Stderr = &told
+			assert.Error(t, second.Run())
+			assert.Contains(t, told.String(), c.want)
+		})
+	}
+	assert.NoFileExists(t, filepath.Join(dir, "other.db"))
+	assert.Equal(t, before, sum())
+	conn, err := net.Dial("tcp", address)
+	require.NoError(t, err, "the first goes on")
+	require.NoError(t, conn.Close())
+	require.NoError(t, first.Process.Signal(os.Interrupt))
+	assert.NoError(t, first.Wait(), "it ends in order")
+}
