@@ -46,7 +46,7 @@ func scrollBench() error {
 	if err != nil {
 		return err
 	}
-	site := httptest.NewServer(server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil))))
+	site := httptest.NewServer(server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil)), server.Options{}))
 	defer site.Close()
 	tab, leave, err := browser.Open(ctx, nil)
 	if err != nil {

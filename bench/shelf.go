@@ -44,7 +44,7 @@ func shelfBench(parse func()) error {
 	if err != nil {
 		return err
 	}
-	handler := server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil)))
+	handler := server.New(a, slog.New(slog.NewTextHandler(io.Discard, nil)), server.Options{})
 	shelf := func() {
 		answer := httptest.NewRecorder()
 		handler.ServeHTTP(answer, httptest.NewRequest(http.MethodGet, "http://127.0.0.1/api/clients", nil))

@@ -7,7 +7,6 @@ import (
 	"io"
 	"log/slog"
 	"net"
-	"net/http"
 	"os"
 	"path/filepath"
 	"time"
@@ -26,6 +25,8 @@ import (
 // instance is where the program listens and keeps its data.
 type instance struct {
 	address, data, search, demand string
+	hosts                         []string
+	newToken                      bool
 	web                           webFlags
 }
 
@@ -84,6 +85,8 @@ func demoCommand() *cobra.Command {
 
 func (s *instance) flags(cmd *cobra.Command, file string) {
 	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8017", "where to listen")
+	cmd.Flags().StringArrayVar(&s.hosts, "host", nil, "a name that the program answers to beside localhost; may be given more than once")
+	cmd.Flags().BoolVar(&s.newToken, "new-token", false, "make a new token; whoever signed in with the old one must sign in again")
 	s.web.flags(cmd)
 	cmd.Flags().StringVar(&s.data, "data", filepath.Join("data", file), "the data file")
 }
@@ -115,9 +118,16 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed f
 			return err
 		}
 	}
-	web := &http.Server{Handler: server.New(a, o.Log), ReadHeaderTimeout: 10 * time.Second,
-		BaseContext: func(net.Listener) context.Context { return ctx }}
+	sum, token, err := s.token(ctx, db)
+	if err != nil {
+		return err
+	}
+	web := server.Server(server.New(a, o.Log, server.Options{Hosts: s.hosts, Token: sum}))
+	web.BaseContext = func(net.Listener) context.Context { return ctx }
 	fmt.Fprintf(out, "Ink Tally is at http://%s\n", listener.Addr())
+	if token != "" {
+		fmt.Fprintf(out, "Other machines can reach it. Sign in once with this token; it is not shown again: %s\n", token)
+	}
 	failed := make(chan error, 1)
 	go func() { failed <- web.Serve(listener) }()
 	select {

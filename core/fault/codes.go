@@ -160,6 +160,8 @@ const (
 	DataFileInUse    Code = "data_file_in_use"
 	DataFileNewer    Code = "data_file_newer"
 	BrowserNotClosed Code = "browser_not_closed"
+	NotSignedIn      Code = "not_signed_in"
+	BodyTooLarge     Code = "body_too_large"
 	DiskFull         Code = "disk_full"
 	NoRoomForCopy    Code = "no_room_for_copy"
 )
@@ -199,5 +201,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
 }

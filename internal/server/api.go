@@ -6,11 +6,9 @@ import (
 	"log/slog"
 	"net/http"
 	"strings"
-	"time"
 
 	"inktally/core/fault"
 	"inktally/internal/app"
-	"inktally/internal/fetch/saved"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -51,7 +49,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 
 // operation names an operation for the API's description.
 func operation(method, path, id, summary string) huma.Operation {
-	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{subject(path)}, MaxBodyBytes: saved.MaxBytes + 1<<20, BodyReadTimeout: 2 * time.Minute}
+	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{subject(path)}, MaxBodyBytes: bodyOf(id), BodyReadTimeout: readTime}
 }
 
 // subjects tell what an operation is about by its path, the first that holds.

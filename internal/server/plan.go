@@ -5,7 +5,6 @@ import (
 
 	"inktally/core/target"
 	"inktally/internal/app/plan"
-	"inktally/internal/draft"
 	"inktally/internal/export"
 	"inktally/internal/view"
 
@@ -147,7 +146,6 @@ func (r api) plan() {
 // handleDraft registers what is asked with a draft.
 func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
 	op := operation(post, path, id, summary)
-	op.MaxBodyBytes = draft.MaxBytes*4/3 + 4096
 	huma.Register(r.huma, op, func(ctx context.Context, in *proofInput) (*body[*T], error) {
 		raw := in.Body.File
 		if len(raw) == 0 {

@@ -1,7 +1,9 @@
 package server
 
 import (
+	"errors"
 	"net/http"
+	"slices"
 	"strings"
 
 	"inktally/core/fault"
@@ -42,6 +44,9 @@ func problemOf(status int, f *fault.Fault) *Problem {
 // the first entry that does not fit.
 func init() {
 	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
+		if status == http.StatusRequestEntityTooLarge || tooLarge(errs) {
+			return problemOf(http.StatusRequestEntityTooLarge, fault.New(fault.BodyTooLarge))
+		}
 		field, says := "entry", message
 		if len(errs) > 0 {
 			says = errs[0].Error()
@@ -55,6 +60,17 @@ func init() {
 		}
 		return problemOf(status, misfit(field, says))
 	}
+}
+
+// tooLarge tells a form that was larger than it may be.
+func tooLarge(errs []error) bool {
+	return slices.ContainsFunc(errs, func(err error) bool {
+		var told *huma.ErrorDetail
+		if errors.As(err, &told) { // its own text repeats the whole value
+			return strings.Contains(told.Message, "request body too large")
+		}
+		return err != nil && strings.Contains(err.Error(), "request body too large")
+	})
 }
 
 // bounds are the messages of the library for entries out of bounds.

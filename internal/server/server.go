@@ -7,11 +7,7 @@ import (
 	"encoding/json"
 	"io/fs"
 	"log/slog"
-	"net"
 	"net/http"
-	"path"
-	"strings"
-	"time"
 
 	"inktally/core/fault"
 	"inktally/internal/app"
@@ -26,16 +22,27 @@ import (
 //go:embed all:dist
 var dist embed.FS
 
+// Options say who may reach the program.
+type Options struct {
+	// Hosts are names that it answers to beside those of this machine.
+	Hosts []string
+	// Token is the sum of the token that whoever asks must have, nil for none: that is for
+	// an address that only this machine can reach.
+	Token []byte
+}
+
 // New returns the handler of the whole program.
-func New(a *app.App, log *slog.Logger) http.Handler {
+func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 	router := newRouter()
 	router.HandleMethodNotAllowed = true
 	router.Use(gin.CustomRecovery(func(c *gin.Context, failure any) {
 		log.Error("a request failed", "path", c.Request.URL.Path, "error", failure)
 		problem(c, http.StatusInternalServerError, fault.OwnMistake)
 	}))
-	router.Use(guard)
+	g := guard(o)
+	router.Use(g.own, g.signedIn)
 	api := humagin.New(router, config())
+	api.UseMiddleware(bounded, newTurns().take)
 	register(api, a, log)
 	front, err := fs.Sub(dist, "dist")
 	if err != nil {
@@ -67,66 +74,4 @@ func config() huma.Config {
 	c.SchemasPath = ""
 	c.CreateHooks = nil
 	return c
-}
-
-// guard keeps other sites out: the program is for the person at this machine,
-// and a page of the web must neither read nor change anything through a
-// browser that is open beside it.
-func guard(c *gin.Context) {
-	if !ownHost(c.Request.Host) {
-		problem(c, http.StatusForbidden, fault.WrongHost)
-		c.Abort()
-		return
-	}
-	if site := c.GetHeader("Sec-Fetch-Site"); c.Request.Method != http.MethodGet && site != "" && site != "same-origin" && site != "none" {
-		problem(c, http.StatusForbidden, fault.OtherSite)
-		c.Abort()
-		return
-	}
-	h := c.Writer.Header()
-	h.Set("X-Content-Type-Options", "nosniff")
-	h.Set("Referrer-Policy", "no-referrer")
-	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
-	c.Next()
-}
-
-// ownHost tells the names under which this machine calls itself.
-func ownHost(host string) bool {
-	name, _, err := net.SplitHostPort(host)
-	if err != nil {
-		name = host
-	}
-	ip := net.ParseIP(strings.Trim(name, "[]"))
-	return name == "localhost" || ip != nil
-}
-
-// serveFront serves the front end: its files, and its page for every address
-// that is one of its own.
-func serveFront(c *gin.Context, front fs.FS) {
-	name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
-	if strings.HasPrefix(name, "api/") || name == "api" {
-		problem(c, http.StatusNotFound, fault.NoAddress)
-		return
-	}
-	if info, err := fs.Stat(front, name); err == nil && !info.IsDir() {
-		if strings.HasPrefix(name, "assets/") {
-			c.Header("Cache-Control", "public, max-age=31536000, immutable")
-		}
-		http.ServeFileFS(c.Writer, c.Request, front, name)
-		return
-	}
-	if strings.HasPrefix(name, "assets/") {
-		problem(c, http.StatusNotFound, fault.NoAddress)
-		return
-	}
-	index, err := front.Open("index.html")
-	if err != nil {
-		c.String(http.StatusServiceUnavailable, "The front end was not built: run make build.\n")
-		return
-	}
-	defer index.Close()
-	c.Header("Cache-Control", "no-cache")
-	c.Writer.Header().Set("Content-Type", "text/html; charset=utf-8")
-	page, _ := fs.ReadFile(front, "index.html")
-	http.ServeContent(c.Writer, c.Request, "index.html", time.Time{}, strings.NewReader(string(page)))
 }

@@ -35,7 +35,7 @@ func serve(t *testing.T) *httptest.Server {
 	a, err := app.New(context.Background(), app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
 		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
 	require.NoError(t, err)
-	server := httptest.NewServer(New(a, log))
+	server := httptest.NewServer(New(a, log, Options{}))
 	t.Cleanup(func() {
 		server.Close()
 		a.Close()

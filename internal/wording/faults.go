@@ -147,6 +147,8 @@ var faults = map[fault.Code]string{
 	fault.PortTaken:      "{address} cannot be listened on. Is the program running already? Choose another port with --listen.",
 	fault.DataFileInUse:  "The data file {file} is open in another Ink Tally. End that one first, or name another file with --data.",
 	fault.DataFileNewer:  "The data file {file} was written by a newer Ink Tally. Open it with that one; nothing was changed.",
+	fault.NotSignedIn:    "You are not signed in. Open /sign-in and enter the token that was printed at the first start.",
+	fault.BodyTooLarge:   "That is more than fits here. Send less at once.",
 	fault.DiskFull:       "The disk is full: nothing was kept. Delete a client or free some room elsewhere, then try again.",
 	fault.NoRoomForCopy:  "The data file {file} is of an older Ink Tally, and the copy {copy} cannot be written. Make room for it, then start again; nothing was changed.",
 	fault.BadDataFile:    "The data file {file} cannot be used. Check that it is there and that you may write to it.",

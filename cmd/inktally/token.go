@@ -1,0 +1,46 @@
+package main
+
+import (
+	"context"
+	"crypto/rand"
+	"encoding/hex"
+	"errors"
+	"net"
+
+	"inktally/internal/server"
+	"inktally/internal/store"
+)
+
+// tokenSetting is where the sum of the token is kept.
+const tokenSetting = "token"
+
+// token is the sum of what whoever asks must have, nil where only this machine can reach the
+// program; with the token itself when it is made.
+func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token string, err error) {
+	if onlyHere(s.address) && !s.newToken {
+		return nil, "", nil
+	}
+	err = db.Write(ctx, func(tx *store.Tx) error {
+		kept, err := tx.Setting(tokenSetting)
+		if err != nil && !errors.Is(err, store.ErrNotFound) {
+			return err
+		}
+		if sum, err = hex.DecodeString(kept); err == nil && len(sum) > 0 && !s.newToken {
+			return nil
+		}
+		token = rand.Text()
+		sum = server.TokenSum(token)
+		return tx.SetSetting(tokenSetting, hex.EncodeToString(sum))
+	})
+	return sum, token, err
+}
+
+// onlyHere tells an address that no other machine can reach.
+func onlyHere(address string) bool {
+	host, _, err := net.SplitHostPort(address)
+	if err != nil {
+		return false
+	}
+	ip := net.ParseIP(host)
+	return host == "localhost" || ip != nil && ip.IsLoopback()
+}

@@ -1,0 +1,133 @@
+package server
+
+import (
+	"crypto/sha256"
+	"crypto/subtle"
+	"net"
+	"net/http"
+	"net/url"
+	"slices"
+	"strings"
+
+	"inktally/core/fault"
+
+	"github.com/gin-gonic/gin"
+)
+
+// guard keeps others out: the program is for the person at this machine, and a page of the
+// web must neither read nor change anything through a browser that is open beside it.
+type guard Options
+
+// own refuses what comes under another name, and changes that another site asks for,
+// whichever header tells so.
+func (g guard) own(c *gin.Context) {
+	h := c.Writer.Header()
+	h.Set("X-Content-Type-Options", "nosniff")
+	h.Set("Referrer-Policy", "no-referrer")
+	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
+	switch {
+	case !g.answersTo(c.Request.Host):
+		problem(c, http.StatusForbidden, fault.WrongHost)
+	case !safe(c.Request.Method) && fromElsewhere(c.Request):
+		problem(c, http.StatusForbidden, fault.OtherSite)
+	default:
+		return
+	}
+	c.Abort()
+}
+
+// safe tells the methods that change nothing.
+func safe(method string) bool { return method == http.MethodGet || method == http.MethodHead }
+
+// fromElsewhere tells a request that a page of another site makes. Newer browsers say so
+// themselves; older ones say where it comes from. What says nothing is no browser.
+func fromElsewhere(r *http.Request) bool {
+	switch r.Header.Get("Sec-Fetch-Site") {
+	case "", "same-origin", "none":
+	default:
+		return true
+	}
+	for _, name := range []string{"Origin", "Referer"} {
+		if from := r.Header.Get(name); from != "" {
+			u, err := url.Parse(from)
+			return err != nil || !strings.EqualFold(u.Host, r.Host) || u.Scheme != "http" && u.Scheme != "https"
+		}
+	}
+	return false
+}
+
+// answersTo tells the names of this machine, and those that were allowed.
+func (g guard) answersTo(host string) bool {
+	name, _, err := net.SplitHostPort(host)
+	if err != nil {
+		name = host
+	}
+	ip := net.ParseIP(strings.Trim(name, "[]"))
+	return strings.EqualFold(name, "localhost") || ip != nil || slices.ContainsFunc(g.Hosts, func(h string) bool { return strings.EqualFold(h, name) })
+}
+
+// signInPath is where a browser shows the token; it keeps it as a cookie.
+const (
+	signInPath = "/sign-in"
+	cookieName = "inktally_token"
+)
+
+// signedIn refuses whoever does not have the token, where there is one.
+func (g guard) signedIn(c *gin.Context) {
+	if len(g.Token) == 0 {
+		return
+	}
+	if c.Request.URL.Path == signInPath {
+		g.signIn(c)
+		c.Abort()
+		return
+	}
+	token, _ := c.Cookie(cookieName)
+	if bearer, ok := strings.CutPrefix(c.GetHeader("Authorization"), "Bearer "); ok {
+		token = bearer
+	}
+	if g.fits(token) {
+		return
+	}
+	if strings.HasPrefix(c.Request.URL.Path, "/api") || !safe(c.Request.Method) {
+		problem(c, http.StatusUnauthorized, fault.NotSignedIn)
+	} else {
+		c.Redirect(http.StatusSeeOther, signInPath)
+	}
+	c.Abort()
+}
+
+func (g guard) fits(token string) bool {
+	return subtle.ConstantTimeCompare(TokenSum(token), g.Token) == 1
+}
+
+// TokenSum is what is kept of a token.
+func TokenSum(token string) []byte {
+	sum := sha256.Sum256([]byte(token))
+	return sum[:]
+}
+
+// signInPage asks for the token.
+const signInPage = `<!doctype html><html lang="en"><meta charset="utf-8"><title>Ink Tally</title>
+<body style="font:16px/1.5 sans-serif;margin:12vh auto;max-width:420px"><h1>Ink Tally</h1>
+<form method="post"><label>Token, as it was printed at the first start<br><input name="token" type="password" autofocus style="font:inherit;width:100%"></label>
+<p><button style="font:inherit">Sign in</button></form>`
+
+// signIn takes the token of a form, or of a link.
+func (g guard) signIn(c *gin.Context) {
+	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, 4096)
+	token := c.Query("token")
+	if c.Request.Method == http.MethodPost {
+		token = c.PostForm("token")
+	}
+	if token == "" || !g.fits(token) {
+		status := http.StatusOK
+		if token != "" {
+			status = http.StatusUnauthorized
+		}
+		c.Data(status, "text/html; charset=utf-8", []byte(signInPage))
+		return
+	}
+	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, MaxAge: 400 * 24 * 3600})
+	c.Redirect(http.StatusSeeOther, "/")
+}
