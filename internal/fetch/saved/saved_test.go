@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"compress/gzip"
 	"fmt"
+	"os"
 	"strings"
 	"testing"
 
@@ -184,4 +185,31 @@ func check(t *testing.T, name string, body []byte) {
 	for _, p := range pages {
 		seen(p)
 	}
+}
+
+// A small archive that unfolds to a huge one is given up at a bound on all of it, and leaves
+// nothing behind.
+func TestArchiveBomb(t *testing.T) {
+	temp := t.TempDir()
+	t.Setenv("TMPDIR", temp)
+	const huge = maxUnfolded + 64<<20
+	var packed bytes.Buffer
+	w, err := gzip.NewWriterLevel(&packed, gzip.BestSpeed)
+	require.NoError(t, err)
+	good := record("http://ash.example/", "Content-Type: text/html", "<p>one two")
+	_, _ = w.Write([]byte(good))
+	fmt.Fprintf(w, "WARC/1.1\r\nWARC-Type: response\r\nWARC-Target-URI: http://ash.example/big\r\nWARC-Date: 2026-11-26T00:00:00Z\r\nWARC-Record-ID: <urn:uuid:1>\r\nContent-Type: application/http;msgtype=response\r\nContent-Length: %d\r\n\r\nHTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n", huge)
+	zeros := make([]byte, 1<<20)
+	for range huge >> 20 {
+		_, _ = w.Write(zeros)
+	}
+	require.NoError(t, w.Close())
+	require.Less(t, packed.Len(), 4<<20)
+	pages, problems := Read([]File{{Name: "a.warc.gz", Body: packed.Bytes()}})
+	require.Len(t, problems, 1)
+	assert.True(t, fault.Is(problems[0].Err, fault.ArchiveTooLarge), "%v", problems[0].Err)
+	assert.Len(t, pages, 1, "what stands before it is kept")
+	left, err := os.ReadDir(temp)
+	require.NoError(t, err)
+	assert.Empty(t, left)
 }

@@ -3,6 +3,7 @@ package saved
 import (
 	"bufio"
 	"bytes"
+	"compress/gzip"
 	"errors"
 	"io"
 	"net/http"
@@ -20,7 +21,11 @@ const maxRecords = 20_000 // of a WARC file
 // warc reads the pages of a WARC file with their style sheets. What stands
 // before a damaged place is kept.
 func warc(f File) ([]Page, error) {
-	r, err := gowarc.NewWarcFileReaderFromStream(bytes.NewReader(f.Body), 0,
+	stream := &unfolded{left: maxUnfolded}
+	if err := stream.open(f.Body); err != nil {
+		return nil, fault.New(fault.ArchiveUnreadable)
+	}
+	r, err := gowarc.NewWarcFileReaderFromStream(stream, 0,
 		gowarc.WithSyntaxErrorPolicy(gowarc.ErrWarn), gowarc.WithSpecViolationPolicy(gowarc.ErrWarn),
 		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(), gowarc.WithBufferMaxMemBytes(1<<20))
 	if err != nil {
@@ -28,6 +33,9 @@ func warc(f File) ([]Page, error) {
 	}
 	a := archive{sheets: map[string][]byte{}}
 	damage := a.readAll(r)
+	if stream.left < 0 {
+		damage = fault.New(fault.ArchiveTooLarge, maxUnfolded>>20)
+	}
 	for i := range a.pages {
 		p := &a.pages[i]
 		p.File = f.Name
@@ -43,6 +51,31 @@ func warc(f File) ([]Page, error) {
 		return nil, fault.New(fault.ArchiveEmpty)
 	}
 	return a.pages, nil
+}
+
+// maxUnfolded is what an archive may unfold to in all: a small one may unfold to a huge one.
+const maxUnfolded = 3 * MaxBytes
+
+// unfolded reads an archive, unpacked, as far as it may go.
+type unfolded struct {
+	r    io.Reader
+	left int64
+}
+
+func (u *unfolded) open(body []byte) (err error) {
+	u.r = bytes.NewReader(body)
+	if bytes.HasPrefix(body, []byte("\x1f\x8b")) {
+		u.r, err = gzip.NewReader(bytes.NewReader(body))
+	}
+	return err
+}
+
+func (u *unfolded) Read(p []byte) (int, error) {
+	n, err := u.r.Read(p)
+	if u.left -= int64(n); u.left < 0 {
+		return 0, io.ErrUnexpectedEOF
+	}
+	return n, err
 }
 
 // archive is what was found in a WARC file.
