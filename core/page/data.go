@@ -79,15 +79,18 @@ func FromData(d *Data) *Page {
 
 // Size is about how many bytes a page holds in memory, its markup left out.
 func (p *Page) Size() int {
-	size := 1000 + len(p.scan.Text) + 8*len(p.scan.Tokens) + 120*len(p.Blocks)
+	size := 1000 + 3*len(p.scan.Text) + 14*len(p.scan.Tokens) + 160*len(p.Blocks)
+	for i := range p.Blocks {
+		size += len(p.Blocks[i].path)
+	}
 	for i := range p.Headings {
-		size += 60 + len(p.Headings[i].Text)
+		size += 90 + len(p.Headings[i].Text)
 	}
 	for i := range p.Links {
-		size += 120 + len(p.Links[i].Href) + 24*len(p.Links[i].Spans)
+		size += 140 + len(p.Links[i].Href) + len(p.Links[i].label) + 32*len(p.Links[i].Spans)
 	}
 	for i := range p.Images {
-		size += 180 + len(p.Images[i].Src) + len(p.Images[i].Heading)
+		size += 600 + len(p.Images[i].Src) + len(p.Images[i].Heading)
 	}
 	return size
 }

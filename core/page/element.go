@@ -104,15 +104,17 @@ func (w *walker) element(n *html.Node, parent *context) {
 	}
 	switch n.DataAtom {
 	case atom.A:
-		if href, ok := href(n); ok {
+		if href, ok := href(n); ok && w.room(len(w.page.Links), w.most.links) {
 			w.page.Links = append(w.page.Links, Link{Href: href, node: n, label: text.Collapse(attr(n, "aria-label")), region: ctx.region, hidden: ctx.hidden || ctx.invisible})
 			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
-		ctx.level = n.Data[1] - '0'
-		ctx.kind = HeadingText
-		w.heads = append(w.heads, headingSpans{level: int(ctx.level)})
-		ctx.heading = int32(len(w.heads))
+		if w.room(len(w.heads), w.most.headings) {
+			ctx.level = n.Data[1] - '0'
+			ctx.kind = HeadingText
+			w.heads = append(w.heads, headingSpans{level: int(ctx.level)})
+			ctx.heading = int32(len(w.heads))
+		}
 	case atom.Hr:
 		w.breakBlock(&ctx)
 		return

@@ -1,6 +1,7 @@
 package page
 
 import (
+	"sort"
 	"strings"
 
 	"inktally/core/signs"
@@ -14,6 +15,7 @@ const (
 
 // finish turns what the walk gathered into the facts of the page.
 func (w *walker) finish() {
+	w.ended = true
 	w.flush(&w.visible)
 	w.flush(&w.concealed)
 	p := w.page
@@ -64,9 +66,9 @@ func (w *walker) countLinkWords() {
 		for _, s := range p.Links[i].Spans {
 			b := &p.Blocks[s.Block]
 			lo, hi := p.TokenRange(s.Block)
-			for t := lo; t < hi; t++ {
-				start := p.scan.Start(t) - int(b.start)
-				if p.scan.Tokens[t].NewWord() && start >= s.Start && start < s.End {
+			from := lo + sort.Search(hi-lo, func(i int) bool { return p.scan.Start(lo+i)-int(b.start) >= s.Start })
+			for t := from; t < hi && p.scan.Start(t)-int(b.start) < s.End; t++ {
+				if p.scan.Tokens[t].NewWord() {
 					b.linkWords++
 				}
 			}
@@ -94,12 +96,14 @@ func (w *walker) headings() {
 		})
 	}
 	p.countSections()
+	for h := 1; h < len(places); h++ { // an empty heading leaves the one before it the nearest
+		if places[h] < 0 {
+			places[h] = places[h-1]
+		}
+	}
 	for i, heads := range w.imageHeads {
-		for h := heads - 1; h >= 0; h-- {
-			if places[h] >= 0 {
-				p.Images[i].Heading = p.Headings[places[h]].Text
-				break
-			}
+		if heads > 0 && places[heads-1] >= 0 {
+			p.Images[i].Heading = p.Headings[places[heads-1]].Text
 		}
 	}
 }
@@ -138,6 +142,9 @@ func (w *walker) warn() {
 	p := w.page
 	if !w.rendered && p.Words.Seen < thinWords && (w.scripts > manyScripts || w.emptyRoot) {
 		p.Warnings = append(p.Warnings, DrawnByScript)
+	}
+	if w.much {
+		p.Warnings = append(p.Warnings, TooMuch)
 	}
 	if p.Words.Seen == 0 {
 		p.Warnings = append(p.Warnings, NoText)

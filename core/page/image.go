@@ -52,6 +52,9 @@ func (w *walker) image(n *html.Node, parent *context, a *attributes) {
 }
 
 func (w *walker) addImage(img Image, ctx *context) {
+	if !w.room(len(w.page.Images), w.most.images) {
+		return
+	}
 	if picture.Inline(img.Src) {
 		if img.Background {
 			return

@@ -203,13 +203,17 @@ const (
 	NoText        Warning = "no_text"
 	// TooDeep: the page is nested too deeply to be read.
 	TooDeep Warning = "too_deep"
+	// TooMuch: the page holds more parts than are kept of one.
+	TooMuch Warning = "too_much"
 	NotHTML Warning = "not_html"
 	// SheetMissing: hidden text may have been counted.
 	SheetMissing Warning = "sheet_missing"
 )
 
 // Warnings are all of them.
-func Warnings() []Warning { return []Warning{DrawnByScript, NoText, TooDeep, NotHTML, SheetMissing} }
+func Warnings() []Warning {
+	return []Warning{DrawnByScript, NoText, TooDeep, TooMuch, NotHTML, SheetMissing}
+}
 
 // Warns tells whether a page gave a warning.
 func (p *Page) Warns(w Warning) bool { return slices.Contains(p.Warnings, w) }

@@ -1,24 +1,47 @@
 package page
 
 import (
+	"slices"
+	"strings"
+
 	"inktally/core/style"
 
 	"golang.org/x/net/html"
 )
 
-// path spells the chain of elements down to n: "body > main > div.intro > p".
+// longestPath and longestStep bound a path, which stands at every block: a page may nest
+// hundreds of elements and give them names without end.
+const (
+	longestPath = 120
+	longestStep = 48
+)
+
+// path spells the chain of elements down to n: "body > main > div.intro > p". Of a long one
+// the end is told.
 func path(n *html.Node) string {
-	if n == nil || n.Type != html.ElementNode || n.Data == "html" {
-		return ""
+	var steps []string
+	size := 0
+	for ; n != nil && n.Type == html.ElementNode && n.Data != "html"; n = n.Parent {
+		s := step(n)
+		if size += len(s) + 3; size > longestPath {
+			steps = append(steps, "…")
+			break
+		}
+		steps = append(steps, s)
 	}
+	slices.Reverse(steps)
+	return strings.Join(steps, " > ")
+}
+
+func step(n *html.Node) string {
 	name := n.Data
 	if id := attr(n, "id"); id != "" {
 		name += "#" + id
 	} else if class, _ := style.NextClass(attr(n, "class")); class != "" {
 		name += "." + class
 	}
-	if up := path(n.Parent); up != "" {
-		return up + " > " + name
+	if len(name) > longestStep {
+		name = strings.ToValidUTF8(name[:longestStep], "") + "…"
 	}
 	return name
 }

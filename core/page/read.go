@@ -43,14 +43,15 @@ func Read(body []byte, src Source) *Page {
 	if plainText(src.ContentType) {
 		body = asPage(body)
 	}
+	body, whole := parsed(body)
 	doc, err := html.Parse(bytes.NewReader(body))
 	if err != nil {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
-	w := walker{page: p, rendered: src.Rendered}
+	w := walker{page: p, rendered: src.Rendered, most: boundsOf(len(body)), much: !whole}
 	w.body.Grow(len(body) * 3 / 4)
-	p.Blocks = make([]Block, 0, len(body)/bytesPerBlock)
+	p.Blocks = make([]Block, 0, min(len(body)/bytesPerBlock, w.most.blocks))
 	if mayHaveStyles(body) {
 		w.collectStyles(doc, src)
 	}
@@ -142,6 +143,9 @@ type walker struct {
 	described   bool
 	scripts     int
 	emptyRoot   bool
+	most        bounds
+	much        bool            // more than is kept
+	ended       bool            // all of the page was walked over
 	imageHeads  []int           // for each image how many headings had begun
 	imageBlocks []int           // and how many blocks had ended
 	opened      map[string]bool // names of details that stand open
@@ -259,6 +263,10 @@ func (w *walker) breakBlock(ctx *context) {
 func (w *walker) flush(g *gatherer) {
 	g.space = false
 	if len(g.buf) == 0 {
+		return
+	}
+	if w.full() {
+		g.space, w.much = true, true
 		return
 	}
 	c := &g.ctx

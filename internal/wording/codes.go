@@ -222,6 +222,8 @@ func Warning(w page.Warning) string {
 		return "a script builds this page: its text may only be there in a browser"
 	case page.NoText:
 		return "the page holds no text"
+	case page.TooMuch:
+		return "too much on one page: only a part of it was read"
 	case page.TooDeep:
 		return "the page is nested too deeply to be read"
 	case page.NotHTML:

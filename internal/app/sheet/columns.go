@@ -15,7 +15,7 @@ import (
 // How many criteria and measured pages are kept at hand.
 const (
 	maxCriteria = 1 << 10
-	maxColumns  = 1 << 13
+	maxColumns  = 1 << 11
 )
 
 // columns keeps criteria and what was measured by them: a reading never changes, and a

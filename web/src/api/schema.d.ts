@@ -3847,7 +3847,7 @@ export interface components {
         };
         Warning: {
             /** @enum {string} */
-            code: "drawn_by_script" | "no_text" | "too_deep" | "not_html" | "sheet_missing";
+            code: "drawn_by_script" | "no_text" | "too_deep" | "too_much" | "not_html" | "sheet_missing";
             says: string;
         };
         Why: {

@@ -1,0 +1,96 @@
+package page
+
+import (
+	"fmt"
+	"runtime"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+)
+
+// mostHeld is how much a page may hold in memory beside its HTML, times.
+const mostHeld = 8
+
+// held is what a page of some HTML holds in memory, as it is kept at hand.
+func held(html []byte) (real, told int) {
+	var before, after runtime.MemStats
+	runtime.GC()
+	runtime.ReadMemStats(&before)
+	p := FromData(Read(html, Source{}).Data())
+	runtime.GC()
+	runtime.GC()
+	runtime.ReadMemStats(&after)
+	real, told = int(after.HeapAlloc)-int(before.HeapAlloc), p.Size()
+	runtime.KeepAlive(p)
+	return real, told
+}
+
+// What a page holds in memory is bounded by its HTML, whatever it is made of, and Size tells
+// it, so that a bound on bytes bounds.
+func TestHeld(t *testing.T) {
+	const size = 2 << 20
+	for name, unit := range map[string]string{
+		"prose":      "<p>The flue is swept and the cap is looked at from the roof.</p>",
+		"one word":   "<p>a</p>",
+		"no tags":    "a ",
+		"lines":      "a<br>",
+		"spans":      "<b>a</b> ",
+		"headings":   "<h2>a</h2>",
+		"links":      "<a href=x>a</a> ",
+		"empty":      "<a href=x></a>",
+		"images":     "<img src=a.jpg>",
+		"items":      "<li>a",
+		"cells":      "<td>a",
+		"deep":       "<div>a",
+		"hidden":     "<p hidden>a</p>",
+		"styled":     "<p style='background:url(a.png)'>a</p>",
+		"phones":     "<a href=tel:5550100>555-0100</a> ",
+		"scripts":    "漢",
+		"buttons":    "<button>a</button>",
+		"fields":     "<input type=email><form></form>",
+		"classes":    "<p class=a id=b>a</p>",
+		"entities":   "&amp;a ",
+		"microdata":  "<i itemscope itemtype=a itemprop=b>a</i>",
+		"markers":    "☎ a ",
+		"long words": strings.Repeat("a", 300) + " ",
+	} {
+		t.Run(name, func(t *testing.T) {
+			html := []byte(strings.Repeat(unit, size/len(unit)))
+			if name == "deep" {
+				html = []byte(strings.Repeat(strings.Repeat(unit, 100)+strings.Repeat("</div>", 100), size/len(unit)/200))
+			}
+			real, told := held(html)
+			times := float64(real) / float64(len(html))
+			t.Log(fmt.Sprintf("holds %.1f times its HTML, tells %.1f", times, float64(told)/float64(len(html))))
+			assert.LessOrEqual(t, times, float64(mostHeld))
+			assert.GreaterOrEqual(t, float64(told)*1.3, float64(real), "Size tells less than there is")
+		})
+	}
+}
+
+// A page of marks without end is read as far as it goes, in a time and a memory that its size
+// tells, and says so.
+func TestTooMuch(t *testing.T) {
+	for name, html := range map[string]string{
+		"marks":    "<p>first</p>" + strings.Repeat("<b>a</b> ", 600_000),
+		"blocks":   "<p>first</p>" + strings.Repeat("a<br>", 300_000),
+		"headings": "<p>first</p>" + strings.Repeat("<h2>a</h2>", 100_000),
+		"links":    "<p>first</p>" + strings.Repeat("<a href=x>a</a> ", 100_000),
+		"images":   "<p>first</p>" + strings.Repeat("<img src=a.jpg>", 100_000),
+	} {
+		t.Run(name, func(t *testing.T) {
+			p := Read([]byte(html), Source{})
+			assert.True(t, p.Warns(TooMuch))
+			assert.Equal(t, "first", p.Text(0))
+			assert.Less(t, len(p.Blocks), 100_000)
+		})
+	}
+	words := Read([]byte(strings.Repeat("a<br>", 300_000)), Source{}).Words.Seen
+	assert.Equal(t, 300_000, words, "words are counted all the same")
+	named := "<div id=" + strings.Repeat("x", 1<<20) + ">" + strings.Repeat("<p>a", 10_000)
+	for i, b := range Read([]byte(named), Source{}).Data().Blocks {
+		assert.LessOrEqual(t, len(b.Path), longestPath+10, i)
+	}
+	assert.False(t, Read([]byte("<p>one"+strings.Repeat("<li><a href=x>item</a>", 4000)), Source{}).Warns(TooMuch), "a long page is no such one")
+}
