@@ -36,12 +36,16 @@ func path(n *html.Node) string {
 func step(n *html.Node) string {
 	name := n.Data
 	if id := attr(n, "id"); id != "" {
-		name += "#" + id
+		name += "#" + short(id)
 	} else if class, _ := style.NextClass(attr(n, "class")); class != "" {
-		name += "." + class
+		name += "." + short(class)
 	}
-	if len(name) > longestStep {
-		name = strings.ToValidUTF8(name[:longestStep], "") + "…"
+	return short(name)
+}
+
+func short(name string) string {
+	if len(name) <= longestStep {
+		return name
 	}
-	return name
+	return strings.ToValidUTF8(name[:longestStep], "") + "…"
 }
