@@ -33,7 +33,13 @@ func command() int {
 	signals := make(chan os.Signal, 2)
 	signal.Notify(signals, os.Interrupt, syscall.SIGTERM)
 	done := make(chan error, 1)
-	go func() { done <- root().ExecuteContext(ctx) }()
+	told := &terminal{to: os.Stderr}
+	go func() {
+		cmd := root()
+		cmd.SetOut(&terminal{to: os.Stdout})
+		cmd.SetErr(told)
+		done <- cmd.ExecuteContext(ctx)
+	}()
 	for {
 		select {
 		case err := <-done:
@@ -43,7 +49,7 @@ func command() int {
 			if ctx.Err() != nil {
 				return interrupted
 			}
-			fmt.Fprintln(os.Stderr, "inktally:", says(err))
+			fmt.Fprintln(told, "inktally:", says(err))
 			return 1
 		case <-signals:
 			if ctx.Err() != nil || !serving.Load() {

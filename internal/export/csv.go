@@ -5,6 +5,7 @@ import (
 	"bytes"
 	"encoding/csv"
 	"strings"
+	"unicode"
 )
 
 // CSV writes rows as UTF-8 with a byte order mark, which spreadsheets need to
@@ -27,10 +28,24 @@ func CSV(rows [][]string) ([]byte, error) {
 	return b.Bytes(), w.Error()
 }
 
-// harmless puts an apostrophe before what begins like a formula.
+// separators are those of all dialects that tables are read in, ours and others': who opens
+// a table may take another one for its separator than the one that it was written with.
+const separators = ",;\t|\r\n\""
+
+// harmless puts an apostrophe before what begins like a formula, also where a cell would
+// begin if the table were read in another dialect.
 func harmless(cell string) string {
-	if cell != "" && strings.ContainsRune("=+-@\t\r\n", rune(cell[0])) {
-		return "'" + cell
+	if cell != "" && strings.ContainsRune("\t\r\n", rune(cell[0])) {
+		cell = "'" + cell
 	}
-	return cell
+	var out strings.Builder
+	begins := true
+	for _, r := range cell {
+		if begins && strings.ContainsRune("=+-@", r) {
+			out.WriteByte('\'')
+		}
+		out.WriteRune(r)
+		begins = strings.ContainsRune(separators, r) || begins && unicode.IsSpace(r)
+	}
+	return out.String()
 }

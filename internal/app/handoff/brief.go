@@ -11,6 +11,7 @@ import (
 	"inktally/core/target"
 	"inktally/internal/app/plan"
 	"inktally/internal/app/sheet"
+	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/view"
 	"inktally/internal/wording"
@@ -76,12 +77,12 @@ func lines(t view.Target, where target.Where) (out []view.Part) {
 // Markdown writes a brief as Markdown.
 func Markdown(b *view.Brief) string {
 	var out strings.Builder
-	fmt.Fprintf(&out, "# Brief: %s page of %s\n\n", b.Page.Kind, b.Client)
+	fmt.Fprintf(&out, "# Brief: %s page of %s\n\n", b.Page.Kind, export.MarkdownText(b.Client))
 	if b.Page.URL != "" {
-		fmt.Fprintf(&out, "URL: <%s>  \n", b.Page.URL)
+		fmt.Fprintf(&out, "URL: %s  \n", export.MarkdownLink(b.Page.URL))
 	}
 	if b.Lead != "" {
-		fmt.Fprintf(&out, "First phrase: %s  \n", b.Lead)
+		fmt.Fprintf(&out, "First phrase: %s  \n", export.MarkdownText(b.Lead))
 	}
 	fmt.Fprintf(&out, "Written on %s\n\n## Words\n\n", b.Date.Format("January 2, 2006"))
 	if b.Words.Hold {
@@ -91,7 +92,7 @@ func Markdown(b *view.Brief) string {
 			wording.Count(b.Words.Now, "word", ""), wording.Number(b.Words.Target), wording.Number(b.Words.ToWrite),
 			wording.Count(b.Words.Writer, "word", ""))
 	}
-	fmt.Fprintf(&out, "\nWhy: %s\n", b.Words.Evidence)
+	fmt.Fprintf(&out, "\nWhy: %s\n", export.MarkdownText(b.Words.Evidence))
 	for _, s := range b.Sections {
 		fmt.Fprintf(&out, "\n## %s\n\n", s.Title)
 		for _, t := range s.Lines {
@@ -105,7 +106,7 @@ func Markdown(b *view.Brief) string {
 // line writes a part of a target as an item to tick off.
 func line(out *strings.Builder, p view.Part, unit wording.Unit) {
 	says := p.Name + ":"
-	for _, piece := range []string{p.Before, bold(p.Pencil), p.After} {
+	for _, piece := range []string{export.MarkdownText(p.Before), bold(export.MarkdownText(p.Pencil)), export.MarkdownText(p.After)} {
 		if piece != "" {
 			says += " " + piece
 		}
@@ -116,7 +117,7 @@ func line(out *strings.Builder, p view.Part, unit wording.Unit) {
 	}
 	fmt.Fprintf(out, "- [ ] %s  \n", says)
 	if p.Note != "" {
-		fmt.Fprintf(out, "  %s  \n", p.Note)
+		fmt.Fprintf(out, "  %s  \n", export.MarkdownText(p.Note))
 	}
 	fmt.Fprintf(out, "  %s\n", takes)
 }

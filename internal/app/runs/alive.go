@@ -1,16 +1,28 @@
 package runs
 
 import (
+	"context"
+
 	"inktally/core/fault"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
 
-// runOf shows a job. One that nobody works at any more is broken off, whatever could be
+// shown shows a job. One that nobody works at any more is broken off, whatever could be
 // written of its end: a full disk keeps nothing.
-func (r *Runs) runOf(j store.Job) view.Run {
+func (r *Runs) shown(ctx context.Context, j store.Job) (view.Run, error) {
 	if j.State == store.JobRunning && !r.alive(j.ID) {
-		j.State = store.JobInterrupted
+		// Its end may have been written since it was read: that comes before it is left.
+		err := r.db.Read(ctx, func(tx *store.Tx) (err error) {
+			j, err = tx.Job(j.ClientID, j.ID)
+			return err
+		})
+		if err != nil {
+			return view.Run{}, err
+		}
+		if j.State == store.JobRunning && !r.alive(j.ID) {
+			j.State = store.JobInterrupted
+		}
 	}
 	run := runOf(j)
 	r.mu.Lock()
@@ -18,7 +30,7 @@ func (r *Runs) runOf(j store.Job) view.Run {
 	if run.State == store.JobInterrupted {
 		run.Failure = view.FailureOf(r.broken[j.ID])
 	}
-	return run
+	return run, nil
 }
 
 // claim marks a job as being worked at, within the transaction that makes it so.

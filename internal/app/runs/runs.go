@@ -204,8 +204,8 @@ func (r *Runs) Last(ctx context.Context, client int64) (*view.Run, error) {
 	if err != nil || job.ID == 0 {
 		return nil, err
 	}
-	last := r.runOf(job)
-	return &last, nil
+	last, err := r.shown(ctx, job)
+	return &last, err
 }
 
 // Watch returns the states of a client's runs as they change.
@@ -217,7 +217,10 @@ func (r *Runs) run(ctx context.Context, client, id int64) (view.Run, error) {
 		job, err = tx.Job(client, id)
 		return err
 	})
-	return r.runOf(job), err
+	if err != nil {
+		return runOf(job), err
+	}
+	return r.shown(ctx, job)
 }
 
 // BreakOff marks the runs that a dead program left running.
