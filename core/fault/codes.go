@@ -143,27 +143,28 @@ const (
 
 // The failures of requests to the program.
 const (
-	NotThere         Code = "not_there"
-	GivenUp          Code = "given_up"
-	OwnMistake       Code = "own_mistake"
-	WrongHost        Code = "wrong_host"
-	OtherSite        Code = "other_site"
-	NoMethod         Code = "no_method"
-	NoAddress        Code = "no_address"
-	BadEntry         Code = "bad_entry"
-	EntryTooLong     Code = "entry_too_long"
-	EntryTooMany     Code = "entry_too_many"
-	NumberTooLarge   Code = "number_too_large"
-	NumberTooSmall   Code = "number_too_small"
-	PortTaken        Code = "port_taken"
-	BadDataFile      Code = "bad_data_file"
-	DataFileInUse    Code = "data_file_in_use"
-	DataFileNewer    Code = "data_file_newer"
-	BrowserNotClosed Code = "browser_not_closed"
-	NotSignedIn      Code = "not_signed_in"
-	BodyTooLarge     Code = "body_too_large"
-	DiskFull         Code = "disk_full"
-	NoRoomForCopy    Code = "no_room_for_copy"
+	NotThere           Code = "not_there"
+	GivenUp            Code = "given_up"
+	OwnMistake         Code = "own_mistake"
+	WrongHost          Code = "wrong_host"
+	OtherSite          Code = "other_site"
+	NoMethod           Code = "no_method"
+	NoAddress          Code = "no_address"
+	BadEntry           Code = "bad_entry"
+	EntryTooLong       Code = "entry_too_long"
+	EntryTooMany       Code = "entry_too_many"
+	NumberTooLarge     Code = "number_too_large"
+	NumberTooSmall     Code = "number_too_small"
+	PortTaken          Code = "port_taken"
+	BadDataFile        Code = "bad_data_file"
+	DataFileInUse      Code = "data_file_in_use"
+	DataFileNewer      Code = "data_file_newer"
+	BrowserNotClosed   Code = "browser_not_closed"
+	NotSignedIn        Code = "not_signed_in"
+	BodyTooLarge       Code = "body_too_large"
+	KeptPageUnreadable Code = "kept_page_unreadable"
+	DiskFull           Code = "disk_full"
+	NoRoomForCopy      Code = "no_room_for_copy"
 )
 
 // params are the parameters of each code.
@@ -201,5 +202,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, KeptPageUnreadable: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
 }

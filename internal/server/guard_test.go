@@ -214,7 +214,7 @@ func TestSlowReaders(t *testing.T) {
 	client := fmt.Sprint(made["id"])
 	_, pages := ask(t, server, "GET", "/api/clients/"+client, "")
 	page := pages["pages"].([]any)[0].(map[string]any)["id"]
-	html := "<p>" + strings.Repeat("word ", 3<<20)
+	html := "<p>" + strings.Repeat("word ", 1<<20)
 	status, filed := ask(t, server, "POST", fmt.Sprintf("/api/clients/%s/pages/%v/paste", client, page), fmt.Sprintf(`{"entry":0,"html":%q}`, html))
 	require.Equal(t, 200, status)
 	runtime.GC()

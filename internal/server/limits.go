@@ -60,7 +60,7 @@ func Server(h http.Handler) *http.Server {
 var heavy = map[string]bool{"keptPage": true, "files": true, "paste": true, "recognize": true, "keepReceived": true, "previewResults": true, "keepResults": true,
 	"importList": true, "previewList": true, "proof": true, "keepDraft": true, "draft": true}
 
-const heavyAtOnce = 4
+const heavyAtOnce = 2
 
 // turns lets few heavy requests in at a time, and gives each answer its time.
 type turns chan struct{}

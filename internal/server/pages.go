@@ -10,6 +10,7 @@ import (
 	"inktally/core/imagename"
 	"inktally/internal/app/handoff"
 	"inktally/internal/fetch/saved"
+	"inktally/internal/still"
 	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -61,6 +62,7 @@ type file struct {
 	ContentType string `header:"Content-Type"`
 	Disposition string `header:"Content-Disposition"`
 	Policy      string `header:"Content-Security-Policy"`
+	Prefetch    string `header:"X-DNS-Prefetch-Control"`
 	Body        []byte
 }
 
@@ -158,13 +160,15 @@ func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
 	if err != nil {
 		return nil, r.problem("keptPage", err)
 	}
-	if contentType == "" {
-		contentType = "text/html"
+	calm, err := still.Page(html, contentType)
+	if err != nil {
+		return nil, r.problem("keptPage", fault.New(fault.KeptPageUnreadable).Because(err))
 	}
 	return &file{
-		ContentType: contentType,
+		ContentType: "text/html; charset=utf-8",
 		Disposition: "inline",
-		Policy:      "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:",
-		Body:        html,
+		Policy:      "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; form-action 'none'; base-uri 'none'; frame-ancestors 'self'",
+		Prefetch:    "off",
+		Body:        calm,
 	}, nil
 }
