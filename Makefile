@@ -5,7 +5,7 @@ PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build test lint bench api browser compiler agree shots clean lexicon
+.PHONY: demo build release test lint bench api browser compiler agree shots clean lexicon
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -20,6 +20,17 @@ web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 $(WEB): web/node_modules/.package-lock.json $(shell find web/src web/public web/index.html web/api.html web/vite.config.ts -type f)
 	cd web && npx vite build --logLevel warn
 	touch internal/server/dist/.gitkeep $@
+
+# The program for other systems, without a C compiler, with its checksums.
+VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo unknown)
+SYSTEMS := linux/amd64 linux/arm64 darwin/amd64 darwin/arm64 windows/amd64 windows/arm64
+release: $(WEB)
+	rm -rf dist && mkdir dist
+	for s in $(SYSTEMS); do os=$${s%/*} arch=$${s#*/}; ext=; [ $$os = windows ] && ext=.exe; \
+	  echo $$os $$arch; \
+	  CGO_ENABLED=0 GOOS=$$os GOARCH=$$arch go build -trimpath -ldflags "-s -w -X main.version=$(VERSION)" -o dist/inktally-$$os-$$arch$$ext ./cmd/inktally || exit 1; \
+	done
+	cd dist && sha256sum inktally-* > SHA256SUMS
 
 # The types of the API are made from its description.
 api: web/node_modules/.package-lock.json

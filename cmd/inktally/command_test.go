@@ -117,6 +117,51 @@ func TestSheetsOfASavedPage(t *testing.T) {
 	assert.Less(t, time.Since(began), 20*time.Second)
 }
 
+// The data file is copied while the program runs; what is restored is checked, and a damaged
+// one is told.
+func TestBackupRestoreCheck(t *testing.T) {
+	dir := t.TempDir()
+	data, copied := filepath.Join(dir, "inktally.db"), filepath.Join(dir, "copy.db")
+	do := func(args ...string) (string, error) {
+		out, err := inktally(t, append(args, "--data", data)...).CombinedOutput()
+		return string(out), err
+	}
+	out, err := do("backup", copied)
+	assert.Error(t, err)
+	assert.Contains(t, out, "cannot be used")
+	assert.NoFileExists(t, copied)
+	first := inktally(t, "serve", "--listen", "127.0.0.1:0", "--data", data)
+	said, err := first.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, first.Start())
+	defer func() { _ = first.Process.Kill(); _ = first.Wait() }()
+	_, err = bufio.NewReader(said).ReadString('\n')
+	require.NoError(t, err)
+	out, err = do("backup", copied)
+	require.NoError(t, err, out)
+	out, err = do("check")
+	require.NoError(t, err, out)
+	assert.Contains(t, out, "the file is whole")
+	out, err = do("restore", copied)
+	assert.Error(t, err)
+	assert.Contains(t, out, "is open in another Ink Tally")
+	require.NoError(t, first.Process.Signal(os.Interrupt))
+	require.NoError(t, first.Wait())
+	out, err = do("restore", copied)
+	require.NoError(t, err, out)
+	assert.Contains(t, out, "What was there before is")
+	out, err = do("backup", data)
+	assert.Error(t, err)
+	assert.Contains(t, out, "is the data file itself")
+	raw, err := os.ReadFile(data)
+	require.NoError(t, err)
+	copy(raw[len(raw)/2:], strings.Repeat("\xff", 3000))
+	require.NoError(t, os.WriteFile(data, raw, 0o600))
+	out, err = do("check")
+	assert.Error(t, err)
+	assert.Contains(t, out, "is damaged")
+}
+
 // A second start touches nothing: on a port that is taken, and on a file that is open.
 func TestSecondStart(t *testing.T) {
 	dir := t.TempDir()

@@ -63,14 +63,17 @@ func command() int {
 // serving tells that the program has something to end in order.
 var serving atomic.Bool
 
+// root is the program; without a command it serves, and shows itself.
 func root() *cobra.Command {
 	root := &cobra.Command{
 		Use:           "inktally",
+		Args:          cobra.NoArgs,
+		RunE:          func(cmd *cobra.Command, _ []string) error { return serveAndShow(cmd) },
 		Short:         "Measures a page against its rivals and writes the targets",
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), proofCommand(), openapiCommand())
+	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), proofCommand(), backupCommand(), restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
 	return root
 }
 

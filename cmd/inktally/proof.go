@@ -46,7 +46,7 @@ func proofCommand() *cobra.Command {
 			return err
 		},
 	}
-	cmd.Flags().StringVar(&p.data, "data", filepath.Join("data", "inktally.db"), "the data file")
+	dataFlag(cmd, &p.data)
 	cmd.Flags().StringVar(&p.client, "client", "", "the client's name or number; it may be left out if there is only one")
 	cmd.Flags().StringVar(&p.page, "page", "home", "the page: home, its address, or what it is for")
 	cmd.Flags().BoolVar(&p.asJSON, "json", false, "print JSON")

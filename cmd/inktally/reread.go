@@ -4,7 +4,6 @@ import (
 	"context"
 	"fmt"
 	"io"
-	"path/filepath"
 	"text/tabwriter"
 
 	"inktally/internal/app"
@@ -23,7 +22,7 @@ func rereadCommand() *cobra.Command {
 			return reread(cmd.Context(), cmd.OutOrStdout(), data)
 		},
 	}
-	cmd.Flags().StringVar(&data, "data", filepath.Join("data", "inktally.db"), "the data file")
+	dataFlag(cmd, &data)
 	return cmd
 }
 

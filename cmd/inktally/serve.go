@@ -13,6 +13,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/datafile"
 	"inktally/internal/demo"
 	"inktally/internal/practice"
 	"inktally/internal/server"
@@ -26,6 +27,8 @@ import (
 type instance struct {
 	address, data, search, demand string
 	hosts                         []string
+	backups                       int
+	open                          bool // shows itself in the user's browser
 	newToken                      bool
 	web                           webFlags
 }
@@ -36,28 +39,40 @@ func serveCommand() *cobra.Command {
 		Use:   "serve",
 		Short: "Starts the program",
 		Args:  cobra.NoArgs,
-		RunE: func(cmd *cobra.Command, _ []string) error {
-			web, err := s.web.fetcher(cmd.OutOrStdout())
-			if err != nil {
-				return err
-			}
-			pages := s.web.browser(web)
-			defer pages.Close()
-			o := app.Options{Web: web, Renderer: pages}
-			if s.search != "" {
-				o.Search = source.Search{URL: s.search}
-			}
-			if s.demand != "" {
-				o.Demand = source.Demand{URL: s.demand}
-			}
-			return s.run(cmd.Context(), cmd.OutOrStdout(), o, nil)
-		},
+		RunE:  func(cmd *cobra.Command, _ []string) error { return s.serve(cmd) },
 	}
-	s.flags(cmd, "inktally.db")
+	s.flags(cmd, defaultData("inktally.db"))
 	cmd.Flags().StringVar(&s.search, "search-url", "", "a search source (docs/contracts/search.md)")
 	cmd.Flags().StringVar(&s.demand, "demand-url", "", "a source of search volumes (docs/contracts/demand.md)")
 	return cmd
 }
+
+// serve serves the web as it is.
+func (s *instance) serve(cmd *cobra.Command) error {
+	web, err := s.web.fetcher(cmd.OutOrStdout())
+	if err != nil {
+		return err
+	}
+	pages := s.web.browser(web)
+	defer pages.Close()
+	o := app.Options{Web: web, Renderer: pages}
+	if s.search != "" {
+		o.Search = source.Search{URL: s.search}
+	}
+	if s.demand != "" {
+		o.Demand = source.Demand{URL: s.demand}
+	}
+	return s.run(cmd.Context(), cmd.OutOrStdout(), o, nil)
+}
+
+// serveAndShow is what a start without any command does.
+func serveAndShow(cmd *cobra.Command) error {
+	s := instance{address: usualAddress, data: defaultData("inktally.db"), backups: 7, open: true}
+	return s.serve(cmd)
+}
+
+// usualAddress is where the program listens if nobody says.
+const usualAddress = "127.0.0.1:8017"
 
 func demoCommand() *cobra.Command {
 	var s instance
@@ -79,16 +94,17 @@ func demoCommand() *cobra.Command {
 			return s.run(cmd.Context(), cmd.OutOrStdout(), o, demo.Seed)
 		},
 	}
-	s.flags(cmd, "demo.db")
+	s.flags(cmd, filepath.Join("data", "demo.db"))
 	return cmd
 }
 
 func (s *instance) flags(cmd *cobra.Command, file string) {
-	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8017", "where to listen")
+	cmd.Flags().StringVar(&s.address, "listen", usualAddress, "where to listen")
 	cmd.Flags().StringArrayVar(&s.hosts, "host", nil, "a name that the program answers to beside localhost; may be given more than once")
 	cmd.Flags().BoolVar(&s.newToken, "new-token", false, "make a new token; whoever signed in with the old one must sign in again")
 	s.web.flags(cmd)
-	cmd.Flags().StringVar(&s.data, "data", filepath.Join("data", file), "the data file")
+	cmd.Flags().StringVar(&s.data, "data", file, "the data file")
+	cmd.Flags().IntVar(&s.backups, "keep-backups", 7, "how many of the backups that are made by themselves, one a day, are kept")
 }
 
 // run serves until it is interrupted. seed fills a new store.
@@ -128,6 +144,11 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed f
 	if token != "" {
 		fmt.Fprintf(out, "Other machines can reach it. Sign in once with this token; it is not shown again: %s\n", token)
 	}
+	fmt.Fprintln(out, "Press Ctrl-C to end it.")
+	go s.backUp(ctx, db, o.Log)
+	if s.open {
+		openBrowser("http://" + listener.Addr().String())
+	}
 	failed := make(chan error, 1)
 	go func() { failed <- web.Serve(listener) }()
 	select {
@@ -141,4 +162,24 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed f
 		return err
 	}
 	return nil
+}
+
+// backUp makes a backup a day as long as the program runs.
+func (s *instance) backUp(ctx context.Context, db *store.DB, log *slog.Logger) {
+	tick := time.NewTicker(time.Hour)
+	defer tick.Stop()
+	for writes := int64(-1); ; {
+		if now := db.Writes(); now != writes { // a day without use needs none
+			if err := datafile.BackUp(ctx, s.data, time.Now(), s.backups); err != nil && ctx.Err() == nil {
+				log.Error("no backup could be made", "error", err)
+			} else {
+				writes = now
+			}
+		}
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+		}
+	}
 }

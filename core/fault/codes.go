@@ -163,6 +163,11 @@ const (
 	NotSignedIn        Code = "not_signed_in"
 	BodyTooLarge       Code = "body_too_large"
 	KeptPageUnreadable Code = "kept_page_unreadable"
+	BackupUnreadable   Code = "backup_unreadable"
+	BackupOverItself   Code = "backup_over_itself"
+	BackupFailed       Code = "backup_failed"
+	DataFileDamaged    Code = "data_file_damaged"
+	PagesDamaged       Code = "pages_damaged"
 	DiskFull           Code = "disk_full"
 	NoRoomForCopy      Code = "no_room_for_copy"
 )
@@ -202,5 +207,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, KeptPageUnreadable: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, BackupUnreadable: {"file"}, BackupOverItself: {"file"}, BackupFailed: {"file", "copy"}, DataFileDamaged: {"file"}, PagesDamaged: {"pages"}, KeptPageUnreadable: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
 }

@@ -27,6 +27,7 @@ import (
 	"inktally/internal/app/standing"
 	"inktally/internal/app/surveys"
 	"inktally/internal/app/yardstick"
+	"inktally/internal/datafile"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -132,6 +133,18 @@ func (a *App) Delete(ctx context.Context, client int64) error {
 	a.Runs.StopClient(ctx, client)
 	return a.Ground.Delete(ctx, client)
 }
+
+// Backups are those of the data file that were made by themselves, the newest first.
+func (a *App) Backups() view.Backups {
+	out := view.Backups{File: a.db.Path(), Days: []view.Backup{}}
+	for _, b := range datafile.Backups(a.db.Path()) {
+		out.Days = append(out.Days, view.Backup{Day: b.Day.Format("2006-01-02"), Size: b.Size, File: b.Path})
+	}
+	return out
+}
+
+// IsDamaged tells that what was kept cannot be read any more.
+func IsDamaged(err error) bool { return errors.Is(err, store.ErrDamaged) }
 
 // IsGone tells an error that says that there is no such thing (any more).
 func IsGone(err error) bool { return errors.Is(err, store.ErrNotFound) }

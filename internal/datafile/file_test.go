@@ -10,6 +10,7 @@ import (
 	"strings"
 	"testing"
 	"testing/fstest"
+	"time"
 
 	"inktally/core/fault"
 
@@ -48,6 +49,9 @@ func prints(t *testing.T, path string) map[string][32]byte {
 	files, err := os.ReadDir(filepath.Dir(path))
 	require.NoError(t, err)
 	for _, f := range files {
+		if f.IsDir() {
+			continue
+		}
 		raw, err := os.ReadFile(filepath.Join(filepath.Dir(path), f.Name()))
 		require.NoError(t, err)
 		if !strings.HasSuffix(f.Name(), ".lock") && !strings.HasSuffix(f.Name(), "-shm") && len(raw) > 0 {
@@ -188,4 +192,51 @@ func TestCopiesAndDamage(t *testing.T) {
 	says, err := Damage(ctx, path+".copy")
 	assert.True(t, err != nil || says != "")
 	assert.Error(t, Copy(ctx, filepath.Join(t.TempDir(), "none.db"), path+".x"))
+}
+
+// A backup a day, the last few of them; what is restored is what was there, and what was
+// there before is kept.
+func TestBackups(t *testing.T) {
+	path := made(t, 1)
+	first := time.Date(2026, 11, 20, 9, 0, 0, 0, time.UTC)
+	for i := range 10 {
+		require.NoError(t, BackUp(ctx, path, first.AddDate(0, 0, i), 7))
+		require.NoError(t, BackUp(ctx, path, first.AddDate(0, 0, i).Add(time.Hour), 7), "one a day")
+	}
+	all := Backups(path)
+	require.Len(t, all, 7)
+	assert.Equal(t, "2026-11-29", all[0].Day.Format(day))
+	assert.Equal(t, "2026-11-23", all[6].Day.Format(day))
+
+	f, err := Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	_, err = f.Writer.Exec(`DELETE FROM ta`)
+	require.NoError(t, err)
+	_, err = Restore(ctx, all[0].Path, path, tables(1))
+	assert.True(t, fault.Is(err, fault.DataFileInUse), "%v", err)
+	require.NoError(t, f.Close())
+	before, err := Restore(ctx, all[0].Path, path, tables(1))
+	require.NoError(t, err)
+	count := func(path string) (n int) {
+		db, err := look(path)
+		require.NoError(t, err)
+		defer db.Close()
+		require.NoError(t, db.QueryRow(`SELECT COUNT(*) FROM ta`).Scan(&n))
+		return n
+	}
+	assert.Equal(t, []int{1, 0}, []int{count(path), count(before)})
+
+	sum := prints(t, path)
+	broken := filepath.Join(t.TempDir(), "x.db")
+	require.NoError(t, os.WriteFile(broken, []byte("no backup"), 0o600))
+	for from, want := range map[string]fault.Code{broken: fault.BackupUnreadable, filepath.Join(t.TempDir(), "none"): fault.BackupUnreadable, made(t, 3): fault.DataFileNewer} {
+		_, err = Restore(ctx, from, path, tables(1))
+		assert.True(t, fault.Is(err, want), "%s: %v", from, err)
+	}
+	assert.Equal(t, sum, prints(t, path))
+	fresh := filepath.Join(t.TempDir(), "new", "inktally.db")
+	before, err = Restore(ctx, all[0].Path, fresh, tables(1))
+	require.NoError(t, err)
+	assert.Empty(t, before)
+	assert.Equal(t, 1, count(fresh))
 }

@@ -92,6 +92,8 @@ func (r api) problem(id string, err error) error {
 		return nil
 	case known:
 		return problemOf(http.StatusUnprocessableEntity, told)
+	case app.IsDamaged(err):
+		return problemOf(http.StatusUnprocessableEntity, fault.New(fault.KeptPageUnreadable))
 	case app.IsGone(err):
 		return problemOf(http.StatusNotFound, fault.New(fault.NotThere))
 	case errors.Is(err, context.Canceled):

@@ -29,6 +29,8 @@ type hoursInput struct {
 }
 
 func (r api) clients() {
+	handle(r, get, "/backups", "backups", "The backups that were made by themselves",
+		func(context.Context, *struct{}) (view.Backups, error) { return r.app.Backups(), nil })
 	handle(r, get, "/clients", "shelf", "All clients", func(ctx context.Context, _ *struct{}) ([]view.ShelfRow, error) {
 		return r.app.Shelf.List(ctx)
 	})

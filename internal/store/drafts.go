@@ -69,7 +69,7 @@ func (t *Tx) DraftBody(client, reading int64) ([]byte, error) {
 	}
 	body, err := decoder.DecodeAll(packed, nil)
 	if err != nil {
-		return nil, fmt.Errorf("the kept draft %d is damaged: %w", reading, err)
+		return nil, fmt.Errorf("%w: draft %d: %w", ErrDamaged, reading, err)
 	}
 	return body, nil
 }

@@ -95,7 +95,11 @@ func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 	if err != nil {
 		return nil, err
 	}
-	return unpackPage(packed)
+	p, err := unpackPage(packed)
+	if err != nil {
+		return nil, nil // it is read anew from its HTML
+	}
+	return p, nil
 }
 
 const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag, last_modified, taken_at,
@@ -157,7 +161,7 @@ func (t *Tx) ReadingHTML(id int64) ([]byte, error) {
 	}
 	html, err := decoder.DecodeAll(packed, nil)
 	if err != nil {
-		return nil, fmt.Errorf("the kept page %d is damaged: %w", id, err)
+		return nil, fmt.Errorf("%w: page %d: %w", ErrDamaged, id, err)
 	}
 	return html, nil
 }

@@ -40,7 +40,7 @@ func (t *Tx) ReadingSheets(reading int64) (map[string]string, error) {
 	for _, r := range rows {
 		css, err := decoder.DecodeAll(r.css, nil)
 		if err != nil {
-			return nil, fmt.Errorf("a kept style sheet of reading %d is damaged: %w", reading, err)
+			return nil, fmt.Errorf("%w: a style sheet of reading %d: %w", ErrDamaged, reading, err)
 		}
 		out[r.url] = string(css)
 	}

@@ -25,6 +25,9 @@ var migrations embed.FS
 // ErrNotFound is returned if an id has no row.
 var ErrNotFound = errors.New("not found")
 
+// ErrDamaged is returned if what was kept cannot be unpacked any more.
+var ErrDamaged = errors.New("what was kept is damaged")
+
 // DB is an open store. It is safe for concurrent use: one writer, many
 // readers.
 type DB struct {

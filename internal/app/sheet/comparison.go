@@ -5,6 +5,7 @@ package sheet
 
 import (
 	"context"
+	"errors"
 	"slices"
 
 	"inktally/core/book"
@@ -199,6 +200,10 @@ func (s *Sheet) side(ctx context.Context, c *Comparison, l *loaded, key string) 
 		return side, nil
 	}
 	p, err := s.Readings.Page(ctx, r)
+	if errors.Is(err, store.ErrDamaged) { // the others can still be compared
+		side.Failed = fault.New(fault.KeptPageUnreadable).Because(err)
+		return side, nil
+	}
 	if err != nil {
 		return nil, err
 	}

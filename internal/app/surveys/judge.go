@@ -155,7 +155,7 @@ func (s *Surveys) asked(ctx context.Context, j *judging, of store.Site) (site.Su
 		v := site.Visited{URL: p.URL, Labels: p.Labels, InLinks: p.InLinks, Canonical: p.Canonical}
 		if r, ok := j.latest[p.URL]; ok {
 			read, err := s.Readings.Page(ctx, r)
-			if err != nil {
+			if err != nil && !errors.Is(err, store.ErrDamaged) {
 				return out, err
 			}
 			v.Page = read

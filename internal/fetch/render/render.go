@@ -14,7 +14,6 @@ import (
 	"fmt"
 	"net/http"
 	"os"
-	"os/exec"
 	"sync"
 	"time"
 
@@ -77,12 +76,7 @@ func New(o Options) *Browser {
 		o.Timeout = 30 * time.Second
 	}
 	if o.URL == "" && o.Path == "" {
-		for _, name := range []string{"chromium", "chromium-browser"} {
-			if path, err := exec.LookPath(name); err == nil {
-				o.Path = path
-				break
-			}
-		}
+		o.Path = find()
 	}
 	b := &Browser{options: o, turns: make(chan struct{}, atOnce), visits: map[*visit]bool{}}
 	b.closing, b.close = context.WithCancel(context.Background())

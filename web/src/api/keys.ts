@@ -7,6 +7,8 @@ export const keys = {
   shelf: ['shelf'] as const,
   /** All clients by name. */
   names: ['names'] as const,
+  /** The backups that were made by themselves. */
+  backups: ['backups'] as const,
   client: (client: number) => ['client', client] as const,
   ground: (client: number) => ['client', client, 'ground'] as const,
   proposal: (client: number) => ['client', client, 'proposal'] as const,

@@ -8,6 +8,11 @@ export function useShelf() {
   return useQuery({ queryKey: keys.shelf, queryFn: () => taken(api.GET('/api/clients')) })
 }
 
+/** The backups that were made by themselves, the newest first. */
+export function useBackups() {
+  return useQuery({ queryKey: keys.backups, queryFn: () => taken(api.GET('/api/backups')) })
+}
+
 /** All clients by name. */
 export function useNames() {
   return useQuery({ queryKey: keys.names, queryFn: () => taken(api.GET('/api/names')) })

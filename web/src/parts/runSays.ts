@@ -21,7 +21,10 @@ export function runSays(run: Run): { says: string; now: string } {
   if (run.state !== 'done') {
     const of = pages.length ? [over(pages), pages, 'page'] : [over(sites), sites, 'site']
     const [had, all, what] = of as [Run['items'], Run['items'], string]
-    return { says: `${states[run.state]} after ${had.length} of ${plural(all.length, what)}`, now: run.failure?.says ?? now }
+    return {
+      says: `${states[run.state]} after ${had.length} of ${plural(all.length, what)}`,
+      now: run.failure?.says ?? now,
+    }
   }
   if (run.failed) {
     const lost = [

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { ShelfRow } from '@/api/client'
-import { useShelf } from '@/api/queries'
+import { useBackups, useShelf } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
-import { count, moment } from '@/parts/format'
+import { count, moment, plural } from '@/parts/format'
 import { stopLocation, type StopName } from '@/parts/stops'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import ShortWay from './ShortWay.vue'
@@ -11,6 +12,10 @@ import ShortWay from './ShortWay.vue'
 defineEmits<{ help: []; find: [] }>()
 
 const { data: rows, error, isPending } = useShelf()
+const { data: backups } = useBackups()
+const lastBackup = computed(() => backups.value?.days[0])
+const day = (d: string) =>
+  new Date(`${d}T12:00:00`).toLocaleDateString('en-US', { month: 'long', day: 'numeric' })
 
 const nexts: Record<ShelfRow['next'], string> = {
   ground: 'Enter phrases',
@@ -80,6 +85,10 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
         </tr>
       </tbody>
     </table>
+    <p v-if="lastBackup && rows?.length" class="soft backups" data-backups :title="lastBackup.file">
+      Last backup {{ day(lastBackup.day) }}; {{ plural(backups!.days.length, 'backup') }} kept beside the data
+      file.
+    </p>
   </main>
 </template>
 
@@ -99,6 +108,10 @@ h1 {
 }
 .press {
   text-decoration: none;
+}
+.backups {
+  margin: 18px 0 0;
+  font-size: 12.5px;
 }
 .empty {
   padding: 8px var(--edge);

@@ -1,0 +1,110 @@
+package datafile
+
+import (
+	"context"
+	"fmt"
+	"io/fs"
+	"os"
+	"path/filepath"
+	"slices"
+	"strings"
+	"time"
+
+	"inktally/core/fault"
+
+	"github.com/gofrs/flock"
+)
+
+// day is how the name of a backup tells its day.
+const day = "2006-01-02"
+
+// Backup is a copy of the file that was made by itself.
+type Backup struct {
+	Path string
+	Day  time.Time
+	Size int64
+}
+
+// folder is where the backups of a file are.
+func folder(path string) string { return path + ".backups" }
+
+// Backups are those that were made by themselves, the newest first.
+func Backups(path string) []Backup {
+	var out []Backup
+	files, _ := os.ReadDir(folder(path))
+	for _, f := range files {
+		made, err := time.Parse(day, strings.TrimSuffix(f.Name(), ".db"))
+		info, ierr := f.Info()
+		if err == nil && ierr == nil && !f.IsDir() {
+			out = append(out, Backup{filepath.Join(folder(path), f.Name()), made, info.Size()})
+		}
+	}
+	slices.SortFunc(out, func(a, b Backup) int { return b.Day.Compare(a.Day) })
+	return out
+}
+
+// BackUp makes the backup of a day unless there is one, and keeps so many.
+func BackUp(ctx context.Context, path string, now time.Time, keep int) error {
+	to := filepath.Join(folder(path), now.Format(day)+".db")
+	if _, err := os.Stat(to); err != nil {
+		if err := os.MkdirAll(folder(path), 0o700); err != nil {
+			return err
+		}
+		if err := Copy(ctx, path, to); err != nil {
+			return err
+		}
+	}
+	all := Backups(path)
+	for _, old := range all[min(len(all), max(1, keep)):] {
+		if err := os.Remove(old.Path); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// Restore puts a copy in the place of the file at a path; the file that was there is kept
+// beside it under the returned name, empty if there was none. A copy that is damaged or that
+// a newer program has written is refused, and so is a file that is open.
+func Restore(ctx context.Context, from, path string, migrations fs.FS) (before string, err error) {
+	says, err := Damage(ctx, from)
+	if err != nil || says != "" {
+		return "", fault.New(fault.BackupUnreadable, from).Because(fmt.Errorf("%s %w", says, err))
+	}
+	is, known, err := versions(ctx, from, migrations)
+	switch {
+	case err != nil || is == 0:
+		return "", fault.New(fault.BackupUnreadable, from).Because(err)
+	case is > known:
+		return "", fault.New(fault.DataFileNewer, from)
+	}
+	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
+		return "", fault.New(fault.BadDataFile, path).Because(err)
+	}
+	lock := flock.New(path+".lock", flock.SetPermissions(private))
+	if ok, err := lock.TryLock(); err != nil {
+		return "", fault.New(fault.BadDataFile, path).Because(err)
+	} else if !ok {
+		return "", fault.New(fault.DataFileInUse, path)
+	}
+	defer func() { _ = lock.Unlock() }()
+	fresh := path + ".restored"
+	if err := Copy(ctx, from, fresh); err != nil {
+		return "", fault.New(fault.NoRoomForCopy, from, fresh).Because(err)
+	}
+	if _, err := os.Stat(path); err == nil {
+		before = fmt.Sprintf("%s.before-%s", path, time.Now().Format("2006-01-02-150405"))
+		if err := Copy(ctx, path, before); err != nil { // with what its log still holds
+			if err := os.Rename(path, before); err != nil { // it cannot be read: kept as it is
+				return "", fault.New(fault.BadDataFile, path).Because(err)
+			}
+		}
+	}
+	for _, beside := range []string{"-wal", "-shm"} {
+		_ = os.Remove(path + beside)
+	}
+	if err := os.Rename(fresh, path); err != nil {
+		return "", fault.New(fault.BadDataFile, path).Because(err)
+	}
+	return before, nil
+}
