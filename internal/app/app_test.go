@@ -33,7 +33,7 @@ func TestGroundIsCleaned(t *testing.T) {
 		{Name: "x", Services: []view.Service{{Name: strings.Repeat("x", 300)}}}, {Name: "x", Places: []view.Place{{Name: "-"}}}} {
 		_, err := a.Ground.New(ctx, b)
 		assertTold(t, err)
-		_, err = a.Ground.Save(ctx, g.ID, b)
+		_, err = a.Ground.Save(ctx, g.ID, b, nil)
 		assertTold(t, err)
 	}
 	kept, err := a.Ground.Get(ctx, g.ID)

@@ -3,9 +3,11 @@ package app_test
 import (
 	"compress/gzip"
 	"context"
+	"fmt"
 	"io"
 	"os"
 	"path/filepath"
+	"slices"
 	"testing"
 
 	"inktally/core/fault"
@@ -150,7 +152,7 @@ func TestProposal(t *testing.T) {
 	told := g.Business
 	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
 	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}
-	_, err = a.Ground.Save(ctx, g.ID, told)
+	_, err = a.Ground.Save(ctx, g.ID, told, nil)
 	require.NoError(t, err)
 	p, err = a.Ground.Proposal(ctx, g.ID)
 	require.NoError(t, err)
@@ -210,4 +212,37 @@ func TestYardstick(t *testing.T) {
 	}
 	_, err = a.Yardstick.Figures(ctx, other+9)
 	assert.True(t, app.IsGone(err))
+}
+
+// Two who change a client at once: what only one of them changed stands, and where both
+// changed one thing the later one is told both, and nothing of the first is lost.
+func TestTwoChangeAClient(t *testing.T) {
+	a, _ := open(t, &web{pages: map[string]string{}})
+	client, _ := newClient(t, a, careful, "")
+	was, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	first, second := was.Business, was.Business
+	first.Phone, first.Trade = "207-555-0101", "sweeping"
+	first.Services = append(slices.Clone(first.Services), view.Service{Name: "masonry repair"})
+	_, err = a.Ground.Save(ctx, client, first, &was.Business)
+	require.NoError(t, err)
+	second.Trade, second.Money = "hearths", "€"
+	_, err = a.Ground.Save(ctx, client, second, &was.Business)
+	fails(t, err, fault.ChangedElsewhere)
+	assert.Contains(t, fmt.Sprint(err), "sweeping")
+	assert.Contains(t, fmt.Sprint(err), "hearths")
+	now, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Equal(t, "sweeping", now.Trade)
+	assert.Empty(t, now.Money, "all of it or nothing")
+
+	second.Trade = was.Trade
+	now, err = a.Ground.Save(ctx, client, second, &was.Business)
+	require.NoError(t, err)
+	assert.Equal(t, []any{"sweeping", "207-555-0101", "€", 3}, []any{now.Trade, now.Phone, now.Money, len(now.Services)})
+	again := now.Business
+	again.Trade = "hearths"
+	now, err = a.Ground.Save(ctx, client, again, &now.Business)
+	require.NoError(t, err)
+	assert.Equal(t, "hearths", now.Trade, "who has seen the other one may change it")
 }

@@ -133,11 +133,11 @@ func TestPages(t *testing.T) {
 	renamed := b
 	renamed.Services = []view.Service{b.Services[0], {Name: "vent cleaning", Words: []string{"dryer vent cleaning"}}}
 	renamed.Places = []view.Place{b.Places[0], {Name: "West Ostrey"}}
-	g, err = a.Ground.Save(ctx, client, renamed)
+	g, err = a.Ground.Save(ctx, client, renamed, nil)
 	require.NoError(t, err)
 	assert.Equal(t, []string{"", "vent cleaning", ""}, []string{g.Pages[0].Service, g.Pages[1].Service, g.Pages[2].Service}, "a page keeps its service under its new name")
 	assert.Equal(t, "West Ostrey", g.Pages[2].Place)
-	g, err = a.Ground.Save(ctx, client, b)
+	g, err = a.Ground.Save(ctx, client, b, nil)
 	require.NoError(t, err)
 	assert.Equal(t, "dryer vent cleaning", g.Pages[1].Service)
 	_, err = a.Plan.Choose(ctx, client, said(other.ID, "new_page", target.Choice{State: target.Kept}))

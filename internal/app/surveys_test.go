@@ -260,7 +260,7 @@ func TestPagesAreMadeOnce(t *testing.T) {
 		all.Go(func() {
 			b := chimney
 			b.Services = chimney.Services[:1+i%3] // what the pages are judged by changes all the time
-			_, err := a.Ground.Save(ctx, client, b)
+			_, err := a.Ground.Save(ctx, client, b, nil)
 			assert.NoError(t, err)
 			_, err = a.Ground.Site(ctx, client)
 			assert.NoError(t, err)

@@ -8,7 +8,10 @@ import (
 
 type groundInput struct {
 	ClientPath
-	Body view.Business
+	Body struct {
+		view.Business
+		Was *view.Business `json:"was,omitempty" doc:"What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing"`
+	}
 }
 
 type newClientInput struct{ Body view.Business }
@@ -48,7 +51,7 @@ func (r api) clients() {
 		return r.app.Ground.Get(ctx, in.Client)
 	})
 	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client", func(ctx context.Context, in *groundInput) (view.Ground, error) {
-		return r.app.Ground.Save(ctx, in.Client, in.Body)
+		return r.app.Ground.Save(ctx, in.Client, in.Body.Business, in.Body.Was)
 	})
 	handle(r, get, "/clients/{client}/communities", "communities", "The communities around a client's home town that are none of its places yet",
 		func(ctx context.Context, in *ClientPath) (view.Around, error) {

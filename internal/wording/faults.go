@@ -155,6 +155,7 @@ var faults = map[fault.Code]string{
 	fault.BackupFailed:       "A copy of {file} could not be written to {copy}. Check that there is room and that you may write there.",
 	fault.DataFileDamaged:    "The data file {file} is damaged. Restore a backup: inktally restore FILE.",
 	fault.PagesDamaged:       "Kept pages that cannot be read: {pages}. Measure their clients again, or restore a backup.",
+	fault.ChangedElsewhere:   "The {field} was changed elsewhere to “{theirs}”; you typed “{yours}”. Leave the field again to keep yours.",
 	fault.DiskFull:           "The disk is full: nothing was kept. Delete a client or free some room elsewhere, then try again.",
 	fault.NoRoomForCopy:      "The data file {file} is of an older Ink Tally, and the copy {copy} cannot be written. Make room for it, then start again; nothing was changed.",
 	fault.BadDataFile:        "The data file {file} cannot be used. Check that it is there and that you may write to it.",

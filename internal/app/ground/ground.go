@@ -76,17 +76,25 @@ func (b business) save(tx *store.Tx, id, home int64) error {
 }
 
 // Save replaces what is known of a client.
-func (g *Ground) Save(ctx context.Context, id int64, told view.Business) (view.Ground, error) {
+//
+// was is what the change was made from, nil if that is not known: what was changed elsewhere
+// meanwhile stays, and where both changed one thing it is refused with both.
+func (g *Ground) Save(ctx context.Context, id int64, told view.Business, was *view.Business) (view.Ground, error) {
 	b, err := clean(told)
 	if err != nil {
 		return view.Ground{}, err
 	}
 	err = g.DB.Write(ctx, func(tx *store.Tx) error {
-		if err := tx.UpdateClient(b.client(id, time.Time{})); err != nil {
-			return err
-		}
 		had, err := tx.Ground(id)
 		if err != nil {
+			return err
+		}
+		if was != nil {
+			if b, err = merged(*was, businessOf(had), b); err != nil {
+				return err
+			}
+		}
+		if err := tx.UpdateClient(b.client(id, time.Time{})); err != nil {
 			return err
 		}
 		if err := followPages(tx, had, b); err != nil {
@@ -168,9 +176,7 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 	if err != nil {
 		return out, err
 	}
-	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: view.Business{Name: k.Client.Name, Trade: k.Client.Trade,
-		Phone: k.Client.Phone, Services: view.Services(k.Services), Places: view.Places(k.Places), Language: k.Client.Language,
-		Customers: k.Client.Customers, Money: k.Client.Money, Postcode: k.Client.Postcode, Phrases: []string{}}}
+	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: businessOf(k.Ground)}
 	for _, p := range k.Pages {
 		info := PageInfo(p)
 		f := shown[p.ID]
@@ -181,12 +187,20 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 			}
 		}
 		out.Pages = append(out.Pages, info)
-		if p.Kind == site.Home {
-			out.HomePage = p.URL
-			out.Phrases = client.TypedFor(k.Ground, p.ID)
-		}
 	}
 	return out, nil
+}
+
+// businessOf is what is kept of a client as a person tells it.
+func businessOf(k store.Ground) view.Business {
+	out := view.Business{Name: k.Client.Name, Trade: k.Client.Trade, Phone: k.Client.Phone, Services: view.Services(k.Services), Places: view.Places(k.Places),
+		Language: k.Client.Language, Customers: k.Client.Customers, Money: k.Client.Money, Postcode: k.Client.Postcode, Phrases: []string{}}
+	for _, p := range k.Pages {
+		if p.Kind == site.Home {
+			out.HomePage, out.Phrases = p.URL, client.TypedFor(k, p.ID)
+		}
+	}
+	return out
 }
 
 // Delete deletes a client and all that belongs to it.

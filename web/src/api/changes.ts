@@ -21,7 +21,10 @@ export function useChanges(client: Id) {
   const change = <T, R>(mutationFn: (value: T) => Promise<R>) => useMutation({ mutationFn, onSettled })
 
   return {
-    saveGround: change((body: Business) => taken(api.PUT('/api/clients/{client}', { ...path(), body }))),
+    /** Saves a business; was is what the change was made from. */
+    saveGround: change(({ was, ...body }: Business & { was?: Business }) =>
+      taken(api.PUT('/api/clients/{client}', { ...path(), body: { ...body, ...(was && { was }) } })),
+    ),
     search: change((phrase: string) =>
       taken(api.POST('/api/clients/{client}/lineup/search', { ...path(), body: { phrase } })),
     ),

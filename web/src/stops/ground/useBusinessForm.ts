@@ -31,7 +31,7 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
     const before = toBusiness(saved)
     if (same(toBusiness(sent), before)) return
     const fields = keys.filter((key) => !same(sent[key], saved[key])).map((key) => fieldNames[key])
-    const answer = await saveGround.mutateAsync(toBusiness(sent)).catch(() => null)
+    const answer = await saveGround.mutateAsync({ ...toBusiness(sent), was: before }).catch(() => null)
     if (!answer) return // what was typed stays
     saved = sent
     show(answer)
