@@ -7,19 +7,25 @@ import (
 	"unicode"
 )
 
-// marks are the characters that mean something in Markdown.
-const marks = "\\`*_[]<>|~&@"
+// marks are the characters that mean something in Markdown wherever they stand.
+const marks = "\\`*[]<>~@"
 
-// address is where readers of Markdown see a link in mere text.
-var address = regexp.MustCompile(`(?i)(www|https?|ftp|mailto|xmpp)([.:])`)
+var (
+	// address is where readers of Markdown see a link in mere text, entity a character that is
+	// written by its name, opening what begins a list, a heading or a line.
+	address = regexp.MustCompile(`(?i)(www|https?|ftp|mailto|xmpp)([.:])`)
+	entity  = regexp.MustCompile(`&(#?[[:alnum:]]+;)`)
+	opening = regexp.MustCompile(`^(\d*)([-+#=.)])`)
+)
 
 // MarkdownText writes a text of strangers so that it is nothing but text in Markdown: no
 // markup, no link, no line of its own.
 func MarkdownText(s string) string {
 	var out strings.Builder
-	for _, r := range strings.Join(strings.Fields(s), " ") {
+	text := []rune(strings.Join(strings.Fields(s), " "))
+	for i, r := range text {
 		switch {
-		case strings.ContainsRune(marks, r):
+		case strings.ContainsRune(marks, r), r == '_' && !inWord(text, i):
 			out.WriteByte('\\')
 			out.WriteRune(r)
 		case unicode.IsControl(r) || unicode.Is(unicode.Bidi_Control, r):
@@ -28,12 +34,17 @@ func MarkdownText(s string) string {
 			out.WriteRune(r)
 		}
 	}
-	// What begins like a list, a heading or an address is none.
-	text := address.ReplaceAllString(out.String(), `$1\$2`)
-	if text != "" && strings.ContainsRune("#+-=.0123456789", rune(text[0])) {
-		text = "\u200b" + text
+	said := address.ReplaceAllString(out.String(), `$1\$2`)
+	said = entity.ReplaceAllString(said, `\&$1`)
+	return opening.ReplaceAllString(said, `$1\$2`)
+}
+
+// inWord tells a character between two letters or digits.
+func inWord(text []rune, i int) bool {
+	word := func(k int) bool {
+		return k >= 0 && k < len(text) && (unicode.IsLetter(text[k]) || unicode.IsDigit(text[k]))
 	}
-	return text
+	return word(i-1) && word(i+1)
 }
 
 // MarkdownLink writes an address as a link, as far as it is one of the web.
