@@ -1,9 +1,12 @@
 package server
 
 import (
+	"errors"
+	"io"
 	"net/http"
 	"time"
 
+	"inktally/core/fault"
 	"inktally/internal/app/book"
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
@@ -39,8 +42,48 @@ func bodyOf(id string) int64 {
 // in files before anybody looks at it.
 func bounded(ctx huma.Context, next func(huma.Context)) {
 	c := humagin.Unwrap(ctx)
-	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, bodyOf(ctx.Operation().OperationID))
+	c.Request.Body = &boundedBody{c.Request.Body, bodyOf(ctx.Operation().OperationID)}
 	next(ctx)
+}
+
+// waste is how much more of a body that is too large is taken in and thrown away, so that
+// whoever sends it gets to read why: a browser that is cut off while it sends does not.
+const waste = 64 << 20
+
+// boundedBody ends with an error where a body is larger than it may be.
+type boundedBody struct {
+	io.ReadCloser
+	left int64
+}
+
+func (b *boundedBody) Read(p []byte) (int, error) {
+	n, err := b.ReadCloser.Read(p)
+	if b.left -= int64(n); b.left >= 0 {
+		return n, err
+	}
+	if err == nil {
+		_, _ = io.CopyN(io.Discard, b.ReadCloser, waste)
+	}
+	return 0, errTooLarge
+}
+
+var errTooLarge = errors.New("request body too large")
+
+// tooLargeFor is the fault of a body that is larger than its operation takes.
+func tooLargeFor(id string) *fault.Fault {
+	switch id {
+	case "previewList", "importList":
+		return fault.New(fault.ListTooLarge, book.MaxList>>20)
+	case "previewResults", "keepResults":
+		return fault.New(fault.ResultsTooLarge, saved.MaxBytes>>20)
+	case "files":
+		return fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)
+	case "proof", "keepDraft":
+		return fault.New(fault.DraftTooLarge, draft.MaxBytes>>20)
+	case "paste", "recognize", "keepReceived":
+		return fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)
+	}
+	return fault.New(fault.BodyTooLarge)
 }
 
 // readTime is how long a client may take to send its body, writeTime how long to take what

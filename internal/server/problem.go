@@ -43,10 +43,13 @@ func problemOf(status int, f *fault.Fault) *Problem {
 // What the API's library finds wrong with a request is told as a problem too:
 // the first entry that does not fit.
 func init() {
-	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
-		if status == http.StatusRequestEntityTooLarge || tooLarge(errs) {
-			return problemOf(http.StatusRequestEntityTooLarge, fault.New(fault.BodyTooLarge))
+	huma.NewErrorWithContext = func(ctx huma.Context, status int, message string, errs ...error) huma.StatusError {
+		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, errTooLarge.Error()) || tooLarge(errs) {
+			return problemOf(http.StatusRequestEntityTooLarge, tooLargeFor(ctx.Operation().OperationID))
 		}
+		return huma.NewError(status, message, errs...)
+	}
+	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
 		field, says := "entry", message
 		if len(errs) > 0 {
 			says = errs[0].Error()
@@ -67,9 +70,9 @@ func tooLarge(errs []error) bool {
 	return slices.ContainsFunc(errs, func(err error) bool {
 		var told *huma.ErrorDetail
 		if errors.As(err, &told) { // its own text repeats the whole value
-			return strings.Contains(told.Message, "request body too large")
+			return strings.Contains(told.Message, errTooLarge.Error())
 		}
-		return err != nil && strings.Contains(err.Error(), "request body too large")
+		return err != nil && strings.Contains(err.Error(), errTooLarge.Error())
 	})
 }
 

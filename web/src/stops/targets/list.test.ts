@@ -46,6 +46,8 @@ describe('the list of targets', () => {
       ['Phrases and headings', 2],
     ])
     expect(grouped(p, [b, a], 'page').map((g) => g.title)).toEqual(['Home', 'Liners'])
+    const gone = target('e', { page: 'p9' })
+    expect(grouped(p, [gone, a], 'page').map((g) => g.title)).toEqual(['Home', 'Removed pages'])
     expect(grouped(p, [a, b], 'work')).toHaveLength(1)
   })
 

@@ -26,10 +26,7 @@ export function shown(plan: Plan, page: string, dropped: boolean): Target[] {
 /** The targets in groups: by front the largest gain first, by page as the pages stand. */
 export function grouped(plan: Plan, list: Target[], order: Order): Group[] {
   if (order === 'work') return [{ key: 'work', title: '', targets: list }]
-  if (order === 'page')
-    return plan.pages
-      .map((p) => ({ key: p.key, title: pageName(p.page), targets: list.filter((t) => t.page === p.key) }))
-      .filter((g) => g.targets.length)
+  if (order === 'page') return byPage(plan, list)
   const told = new Map(plan.telling.map((id, i) => [id, i]))
   const place = (t: Target) => told.get(t.id) ?? told.size
   const sorted = [...list].sort((a, b) => place(a) - place(b))
@@ -40,6 +37,18 @@ export function grouped(plan: Plan, list: Target[], order: Order): Group[] {
     else groups.push({ key: t.front, title: fronts[t.front], targets: [t] })
   }
   return groups
+}
+
+/** What was added by hand for a page that is gone stands behind those of the pages that there are. */
+function byPage(plan: Plan, list: Target[]): Group[] {
+  const there = new Set(plan.pages.map((p) => p.key))
+  const groups = plan.pages.map((p) => ({
+    key: p.key,
+    title: pageName(p.page),
+    targets: list.filter((t) => t.page === p.key),
+  }))
+  groups.push({ key: '', title: 'Removed pages', targets: list.filter((t) => !there.has(t.page)) })
+  return groups.filter((g) => g.targets.length)
 }
 
 /** Above the line what fits, in order; below it what does not, and what was dropped. */
