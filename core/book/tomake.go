@@ -75,7 +75,7 @@ func (m *missing) at(kind site.Kind, service, place string) *ToMake {
 
 // carry puts a family that no page carries on the one that is to be made for it.
 func (m *missing) carry(f Family) {
-	if !f.Kept || f.Carrier.Page() != 0 || f.Near {
+	if !f.Kept || f.Under != "" || f.Carrier.Page() != 0 || f.Near { // what is folded brings its share to its row (rule 3.10)
 		return
 	}
 	var t *ToMake
