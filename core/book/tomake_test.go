@@ -16,7 +16,7 @@ func TestPagesToMakeCarryRows(t *testing.T) {
 	made := Carrier{Kind: site.Service, Name: "masonry repair"}
 	row := Family{Key: "masonri repair", Kept: true, Carrier: made, RowGain: 30.6}
 	folded := Family{Key: "emergenc masonri repair", Kept: true, Carrier: made, RowGain: 4, Under: row.Key}
-	near := Family{Key: "near", Kept: true, Carrier: made, RowGain: 9, Near: true}
+	near := Family{Key: "near", Kept: true, Carrier: made, RowGain: 9, Judgement: intent.Judgement{Near: true}}
 	s := Site{Services: []intent.Service{{Name: "chimney sweep"}, {Name: "masonry repair"}}, Have: func(site.Kind, string, string) int { return 2 }}
 	list := s.Missing([]Family{row, folded, near})
 	require.Len(t, list, 1)
