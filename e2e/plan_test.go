@@ -135,7 +135,7 @@ func TestDraftAndImages(t *testing.T) {
 	s.until(`document.querySelector('[data-left]')?.innerText.includes('enough')`)
 
 	// Kept, it is a column of the page's sheet; removed, it comes back by Undo.
-	s.press("Keep this draft")
+	s.press("Save draft")
 	s.until(`document.querySelector('[data-draft]')`)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
 	s.until(`document.querySelector('th.draft')?.innerText.includes('not live')`)

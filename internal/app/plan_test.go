@@ -331,7 +331,7 @@ func TestSetAsideIsAnnounced(t *testing.T) {
 	require.NoError(t, err)
 	require.Len(t, plan.Notices, 1)
 	assert.Equal(t, fmt.Sprintf("p%d", home), plan.Notices[0].Page)
-	assert.Contains(t, plan.Notices[0].Says, "does not count any more: 5,000 words is too far above the others; the target was 2,500, is 1,500")
+	assert.Contains(t, plan.Notices[0].Says, "no longer counts: 5,000 words is too far above the others; the target was 2,500 and is now 1,500")
 	measured(t, a, client)
 	plan, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)

@@ -111,13 +111,7 @@ type turns chan struct{}
 func newTurns() turns { return make(turns, heavyAtOnce) }
 
 func (t turns) take(ctx huma.Context, next func(huma.Context)) {
-	c := humagin.Unwrap(ctx)
-	id := ctx.Operation().OperationID
-	until := time.Now().Add(readTime + writeTime)
-	if id == "progress" {
-		until = time.Time{}
-	}
-	_ = http.NewResponseController(c.Writer).SetWriteDeadline(until)
+	c, id := humagin.Unwrap(ctx), ctx.Operation().OperationID
 	if heavy[id] {
 		select {
 		case t <- struct{}{}:
@@ -125,7 +119,14 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 		case <-ctx.Context().Done():
 			return // who asked has left
 		}
-		_ = http.NewResponseController(c.Writer).SetWriteDeadline(time.Now().Add(writeTime))
 	}
+	until := time.Now().Add(writeTime)
+	if !safe(c.Request.Method) { // its body comes first
+		until = until.Add(readTime)
+	}
+	if id == "progress" {
+		until = time.Time{}
+	}
+	_ = http.NewResponseController(c.Writer).SetWriteDeadline(until)
 	next(ctx)
 }

@@ -105,11 +105,14 @@ func (db *DB) Delete(ctx context.Context, f func(*Tx) error) error {
 		db.file.Release()
 		err = db.Write(ctx, f)
 	}
-	if err == nil {
-		err = db.file.Shrink(ctx)
+	if err != nil {
+		return err
 	}
-	db.file.Reserve()
-	return told(err)
+	defer db.file.Reserve()
+	if err := db.file.Shrink(ctx); err != nil && !datafile.Full(err) { // it is deleted all the same
+		return err
+	}
+	return nil
 }
 
 func (t *Tx) exec(query string, args ...any) (sql.Result, error) {

@@ -63,12 +63,12 @@ func WordEvidence(w target.WordTarget, c WordCase) string {
 func CountedAgain(rival string, words int, aside bool, was, is int) string {
 	says := fmt.Sprintf("%s counts again with %s", rival, Count(words, "word", ""))
 	if aside {
-		says = fmt.Sprintf("%s does not count any more: %s is too far above the others", rival, Count(words, "word", ""))
+		says = fmt.Sprintf("%s no longer counts: %s is too far above the others", rival, Count(words, "word", ""))
 	}
 	if was == is {
 		return says + "; the target stays " + Number(is)
 	}
-	return fmt.Sprintf("%s; the target was %s, is %s", says, Number(was), Number(is))
+	return fmt.Sprintf("%s; the target was %s and is now %s", says, Number(was), Number(is))
 }
 
 // Beat words by how much the mark is to be beaten.

@@ -98,10 +98,10 @@ async function pick() {
         type="button"
         data-keep
         :disabled="keep.isPending.value"
-        title="Keep it as a version of the page: it becomes a column of the page's sheet"
+        title="Save it as a version of the page: it becomes a column of the page's sheet"
         @click="keepIt"
       >
-        Keep this draft
+        Save draft
       </button>
       <button class="link" type="button" @click="picker?.click()">Open a file</button>
       <input

@@ -34,7 +34,7 @@ async function drop(d: Draft) {
 <template>
   <section v-if="drafts?.length" class="kept">
     <h2>
-      Kept drafts
+      Saved drafts
       <router-link v-if="sheet" :to="{ name: 'sheet', params: { client, page: sheet } }"
         >See on the sheet</router-link
       >
@@ -50,12 +50,8 @@ async function drop(d: Draft) {
   </section>
 </template>
 
+<style scoped src="./report.css"></style>
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 14px 0 2px;
-  border-bottom: 1px solid var(--ink);
-}
 h2 a {
   float: right;
   font: 400 13px/22px var(--v-font-body);

@@ -58,12 +58,8 @@ defineProps<{ report: Proof }>()
   </div>
 </template>
 
+<style scoped src="./report.css"></style>
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 14px 0 2px;
-  border-bottom: 1px solid var(--ink);
-}
 ul {
   list-style: none;
   margin: 0;

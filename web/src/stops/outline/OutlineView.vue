@@ -90,7 +90,7 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
             :checked="!outline.alone"
             @change="setAlone(!($event.target as HTMLInputElement).checked)"
           />
-          the rest makes up for set words</label
+          adjust the other sections</label
         >
         <button v-if="edited" class="link" type="button" @click="restore">Back to the rules</button>
         <button class="link" type="button" @click="frames = !frames">

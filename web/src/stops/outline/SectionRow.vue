@@ -115,7 +115,7 @@ function setWords(event: Event) {
       </div>
     </div>
     <button class="link" type="button" @click="$emit('dropSection')">
-      {{ section.dropped ? 'Take back' : section.added ? 'Remove' : 'Drop' }}
+      {{ section.dropped ? 'Restore' : section.added ? 'Remove' : 'Drop' }}
     </button>
   </div>
 </template>

@@ -9,7 +9,7 @@ const sources: Record<Column['source'], string> = {
   web_archive: 'from a web archive',
   pasted: 'pasted',
   tab: 'handed over from a tab',
-  draft: 'kept',
+  draft: 'saved',
 }
 
 /** Where a reading came from and when: "rendered in a browser today 9:12 AM". */

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Plan } from '@/api/client'
 import { gain, plural } from '@/parts/format'
 
-/** What changed at the rivals, and what was done since the measuring before the last, in ink. */
+/** What changed at the rivals, and what was done since the previous measurement, in ink. */
 const props = defineProps<{ plan: Plan; page: string; names: Map<string, string> }>()
 const list = computed(() => props.plan.done.filter((d) => !props.page || d.page === props.page))
 const notices = computed(() => props.plan.notices.filter((n) => !props.page || n.page === props.page))
@@ -12,7 +12,7 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
 
 <template>
   <section v-if="notices.length" class="done" data-notices>
-    <h2>Changed at the rivals since they were read before</h2>
+    <h2>Rivals: changed since the previous measurement</h2>
     <div v-for="n in notices" :key="n.page + n.says" class="line">
       <span aria-hidden="true">!</span>
       <span class="soft">{{ names.get(n.page) }}</span>
@@ -21,7 +21,7 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
   </section>
   <section v-if="list.length" class="done" data-done>
     <h2>
-      Done since the measuring before: {{ plural(list.length, 'part')
+      Done since the previous measurement: {{ plural(list.length, 'part')
       }}<template v-if="sum >= 0.05"
         >, promised +{{ gain(sum) }}{{ plan.unit === 'share' ? '%' : ' visits a month' }}</template
       >
