@@ -208,5 +208,5 @@ var params = map[Code][]string{
 
 	NotThere: {}, GivenUp: {}, OwnMistake: {}, WrongHost: {}, OtherSite: {}, NoMethod: {}, NoAddress: {}, BadEntry: {"field"},
 	EntryTooLong: {"field", "most"}, EntryTooMany: {"field", "most"}, NumberTooLarge: {"field", "most"}, NumberTooSmall: {"field", "least"},
-	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, ChangedElsewhere: {"field", "theirs", "yours"}, BackupUnreadable: {"file"}, BackupOverItself: {"file"}, BackupFailed: {"file", "copy"}, DataFileDamaged: {"file"}, PagesDamaged: {"pages"}, KeptPageUnreadable: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
+	PortTaken: {"address"}, BadDataFile: {"file"}, DataFileInUse: {"file"}, DataFileNewer: {"file"}, DiskFull: {}, ChangedElsewhere: {"thing", "theirs", "yours"}, BackupUnreadable: {"file"}, BackupOverItself: {"file"}, BackupFailed: {"file", "copy"}, DataFileDamaged: {"file"}, PagesDamaged: {"pages"}, KeptPageUnreadable: {}, NotSignedIn: {}, BodyTooLarge: {}, BrowserNotClosed: {}, NoRoomForCopy: {"file", "copy"},
 }

@@ -61,6 +61,15 @@ func (l Lists) With(more Lists) Lists {
 	return l
 }
 
+// Merge makes each list of what it was, what it is by now, and what it is to be, which is l's.
+func (l Lists) Merge(was, is Lists, merge func(was, is, want []string) []string) Lists {
+	before, now := was.all(), is.all()
+	for i, list := range l.all() {
+		*list = merge(*before[i], *now[i], *list)
+	}
+	return l
+}
+
 // shipped are the lists by language.
 var shipped = map[string]func() Lists{"en": EnglishLists, "fr": frenchLists, "de": germanLists, "es": spanishLists}
 

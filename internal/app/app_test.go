@@ -170,8 +170,8 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	last := list.Targets[len(list.Targets)-1]
 	assert.Equal(t, placing.Key, last.Key, "what was dropped stands last")
 	assert.Equal(t, "the owner does it", last.Choice.Reason)
-	assert.Error(t, a.Ground.SetHours(ctx, client, -1))
-	require.NoError(t, a.Ground.SetHours(ctx, client, 0))
+	assert.Error(t, a.Ground.SetHours(ctx, client, -1, nil))
+	require.NoError(t, a.Ground.SetHours(ctx, client, 0, nil))
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Zero(t, list.Fit)

@@ -189,7 +189,7 @@ func TestYardstick(t *testing.T) {
 	same(1000)
 	change := func(id int64, value string) {
 		t.Helper()
-		_, err := a.Yardstick.Change(ctx, id, map[string]string{"words.home.low": value})
+		_, err := a.Yardstick.Change(ctx, id, map[string]string{"words.home.low": value}, nil)
 		require.NoError(t, err)
 	}
 	change(0, "1200")
@@ -200,7 +200,7 @@ func TestYardstick(t *testing.T) {
 	same(700)
 	change(other, "1000")
 	same(700)
-	_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "800", "words.home.high": "-3"})
+	_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "800", "words.home.high": "-3"}, nil)
 	fails(t, err, fault.FigureOutOfRange)
 	same(700)
 	figures, err := a.Yardstick.Figures(ctx, other)

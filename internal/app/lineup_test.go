@@ -145,7 +145,7 @@ func TestTypedRows(t *testing.T) {
 func TestSiteFigures(t *testing.T) {
 	a, _, id := overPractice(t)
 	value := 88.0
-	sites, err := a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains", Value: &value, Source: "a list", TakenOn: "2026-11-01"})
+	sites, err := a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains", Value: &value, Source: "a list", TakenOn: "2026-11-01"}, nil)
 	require.NoError(t, err)
 	assert.True(t, sites[0].Own)
 	require.Len(t, sites, 6)
@@ -156,13 +156,13 @@ func TestSiteFigures(t *testing.T) {
 	assert.Equal(t, 2, pasted.Kept)
 	assert.Equal(t, []string{"somebody.example"}, pasted.Unknown)
 	assert.Equal(t, "a table", pasted.Sites[2].Figures[0].Source)
-	sites, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains"})
+	sites, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains"}, nil)
 	require.NoError(t, err)
 	assert.Empty(t, sites[1].Figures)
 	_, err = a.Standing.Paste(ctx, id, "nothing", "", "")
 	fails(t, err, fault.NoFigures)
-	_, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"})
+	_, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"}, nil)
 	fails(t, err, fault.DayBad)
-	_, err = a.Standing.Set(ctx, id, "nobody.example", view.FigureDraft{Figure: "links", Value: &value})
+	_, err = a.Standing.Set(ctx, id, "nobody.example", view.FigureDraft{Figure: "links", Value: &value}, nil)
 	assert.Error(t, err)
 }

@@ -62,12 +62,12 @@ func TestPageSeems(t *testing.T) {
 	seems := told().Seems
 	require.NotNil(t, seems)
 	assert.Equal(t, view.PageDraft{Kind: view.OptionalKind(site.Area), Service: "dryer vent cleaning", Place: "Ostrey"}, *seems)
-	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place})
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place}, nil)
 	require.NoError(t, err)
 	assert.Nil(t, told().Seems, "said by now")
 
 	w.set(address, "<title>What we do | Brindle Chimney</title><h1>Our work</h1>")
-	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)})
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)}, nil)
 	require.NoError(t, err)
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
@@ -104,7 +104,7 @@ func TestPages(t *testing.T) {
 	assert.Equal(t, "dryer vent cleaning tarn harbor", sheet.Families[0].Lead)
 	assert.Equal(t, 500, sheet.Target.Words.Target)
 
-	other, err = a.Ground.UpdatePage(ctx, client, other.ID, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Ostrey"})
+	other, err = a.Ground.UpdatePage(ctx, client, other.ID, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Ostrey"}, nil)
 	require.NoError(t, err)
 	assert.Empty(t, other.URL)
 	assert.Equal(t, other.ID, bookOf(t, a, client)["chimney sweep ostrey"].PageID, "a page that is wished for")

@@ -71,7 +71,7 @@ func TestPreview(t *testing.T) {
 		_, err = a.Plan.Preview(ctx, client, map[string]string{changes[0]: changes[1]}, true)
 		fails(t, err, want)
 	}
-	_, err = a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"})
+	_, err = a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"}, nil)
 	require.NoError(t, err)
 	kept, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -85,7 +85,7 @@ func TestOutlineSurvivesMeasuringAgain(t *testing.T) {
 	a, w, client, home := planned(t)
 	page, fifty := fmt.Sprintf("p%d", home), 50
 	shown, err := a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about", "lead"}, Sections: map[string]outline.SectionEdit{
-		"about": {Heading: "Who we are", Words: &fifty}, "added: 1": {Added: true, Heading: "Prices"}}})
+		"about": {Heading: "Who we are", Words: &fifty}, "added: 1": {Added: true, Heading: "Prices"}}}, nil)
 	require.NoError(t, err)
 	first := shown.Sections[0]
 	assert.Equal(t, []any{"Who we are", 50, true}, []any{first.Heading, first.Words, first.Fixed})
@@ -106,7 +106,7 @@ func TestOutlineSurvivesMeasuringAgain(t *testing.T) {
 		sum += s.Words
 	}
 	assert.Equal(t, sum, written, "the targets follow the outline")
-	_, err = a.Plan.SetOutline(ctx, client, "p999", outline.Edits{})
+	_, err = a.Plan.SetOutline(ctx, client, "p999", outline.Edits{}, nil)
 	assert.Error(t, err)
 }
 
@@ -285,7 +285,7 @@ func TestChoicesOnAPageThatIsGone(t *testing.T) {
 	dropped := plan.Targets[at]
 	_, err = a.Plan.Choose(ctx, client, said(added.ID, dropped.Key, target.Choice{State: target.Dropped, Reason: "not now"}))
 	require.NoError(t, err)
-	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about"}})
+	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about"}}, nil)
 	require.NoError(t, err)
 
 	require.NoError(t, a.Ground.RemovePage(ctx, client, added.ID))

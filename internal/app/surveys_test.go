@@ -120,7 +120,7 @@ func TestSurveyMakesPages(t *testing.T) {
 	assert.NotContains(t, made, "Pell Crossing")
 
 	about := pageWith(t, s.Pages, "about.html")
-	_, err = a.Ground.UpdatePage(ctx, client, about.ID, view.PageDraft{URL: about.URL, Kind: "service", Service: "masonry repair"})
+	_, err = a.Ground.UpdatePage(ctx, client, about.ID, view.PageDraft{URL: about.URL, Kind: "service", Service: "masonry repair"}, nil)
 	require.NoError(t, err)
 	require.NoError(t, a.Ground.RemovePage(ctx, client, pageWith(t, s.Pages, "gallery.html").ID))
 	surveyed(t, a, client)

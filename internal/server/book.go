@@ -80,6 +80,7 @@ type listsInput struct {
 	ClientPath
 	Body struct {
 		Lists *view.Lists `json:"lists,omitempty" doc:"Left out, those of the language come back"`
+		Was   *view.Lists `json:"was,omitempty" doc:"What the change was made from; then words that were added or taken away elsewhere meanwhile stay so"`
 	}
 }
 
@@ -123,7 +124,7 @@ func (r api) book() {
 		})
 	handle(r, put, book+"/lists", "saveLists", "Replace the lists of words",
 		func(ctx context.Context, in *listsInput) (*view.ListsOfWords, error) {
-			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists)
+			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists, in.Body.Was)
 		})
 	handle(r, get, "/clients/{client}/found", "found", "What the client's site and its rivals' are found for, side by side",
 		func(ctx context.Context, in *ClientPath) (*view.Found, error) {

@@ -27,7 +27,8 @@ type quickInput struct {
 type hoursInput struct {
 	ClientPath
 	Body struct {
-		Hours float64 `json:"hours" doc:"Hours to spend on the client's targets"`
+		Hours float64  `json:"hours" doc:"Hours to spend on the client's targets"`
+		Was   *float64 `json:"was,omitempty" doc:"What they were when the change began; then it is refused where they changed elsewhere meanwhile"`
 	}
 }
 
@@ -65,6 +66,6 @@ func (r api) clients() {
 		return r.app.Delete(ctx, in.Client)
 	})
 	do(r, put, "/clients/{client}/hours", "setHours", "Set the hours to spend", func(ctx context.Context, in *hoursInput) error {
-		return r.app.Ground.SetHours(ctx, in.Client, in.Body.Hours)
+		return r.app.Ground.SetHours(ctx, in.Client, in.Body.Hours, in.Body.Was)
 	})
 }

@@ -81,7 +81,10 @@ type siteKindInput struct{ DomainPath }
 
 type figureInput struct {
 	DomainPath
-	Body view.FigureDraft
+	Body struct {
+		view.FigureDraft
+		Was *view.FigureWas `json:"was,omitempty" doc:"What it was when the change began; then it is refused where it changed elsewhere meanwhile"`
+	}
 }
 
 type tableInput struct {
@@ -175,7 +178,7 @@ func (r api) lineup() {
 		})
 	handle(r, put, "/clients/{client}/figures/{domain}", "setSiteFigure", "Keep a figure of a site",
 		func(ctx context.Context, in *figureInput) ([]view.SiteFigures, error) {
-			return r.app.Standing.Set(ctx, in.Client, in.Domain, in.Body)
+			return r.app.Standing.Set(ctx, in.Client, in.Domain, in.Body.FigureDraft, in.Body.Was)
 		})
 	handle(r, post, "/clients/{client}/figures", "pasteFigures", "Keep the figures of a small table",
 		func(ctx context.Context, in *tableInput) (*view.FiguresPasted, error) {

@@ -29,7 +29,10 @@ type draftInput struct {
 
 type changeInput struct {
 	PagePath
-	Body view.PageDraft
+	Body struct {
+		view.PageDraft
+		Was *view.PageDraft `json:"was,omitempty" doc:"What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing"`
+	}
 }
 
 // filesForm are saved pages and web archives as a form sends them.
@@ -74,7 +77,7 @@ func (r api) pages() {
 		})
 	handle(r, put, page, "updatePage", "Change the address of a page and what it is for",
 		func(ctx context.Context, in *changeInput) (view.PageInfo, error) {
-			return r.app.Ground.UpdatePage(ctx, in.Client, in.Page, in.Body)
+			return r.app.Ground.UpdatePage(ctx, in.Client, in.Page, in.Body.PageDraft, in.Body.Was)
 		})
 	do(r, remove, page, "removePage", "Remove a page of the client",
 		func(ctx context.Context, in *PagePath) error { return r.app.Ground.RemovePage(ctx, in.Client, in.Page) })

@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 
+	"inktally/core/outline"
 	"inktally/core/target"
 	"inktally/internal/app/plan"
 	"inktally/internal/export"
@@ -23,6 +24,17 @@ type saidBody struct {
 	Page string `json:"page" maxLength:"500" doc:"The key of its page"`
 	Key  string `json:"key" maxLength:"1000" doc:"That of the target, or of its part"`
 	view.Choice
+	Was *view.Choice `json:"was,omitempty" doc:"What was said when the change began; then it is refused where something else was said elsewhere meanwhile"`
+}
+
+// core is it as the use case takes it.
+func (s saidBody) core() plan.Said {
+	out := plan.Said{Page: s.Page, Key: s.Key, Choice: s.Core()}
+	if s.Was != nil {
+		was := s.Was.Core()
+		out.Was = &was
+	}
+	return out
 }
 
 type ownInput struct {
@@ -59,7 +71,19 @@ type ladderPath struct {
 
 type outlineInput struct {
 	OutlinePath
-	Body view.OutlineEdits
+	Body struct {
+		view.OutlineEdits
+		Was *view.OutlineEdits `json:"was,omitempty" doc:"What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing"`
+	}
+}
+
+// was are the edits that a change was made from, nil if that is not told.
+func (in *outlineInput) was() *outline.Edits {
+	if in.Body.Was == nil {
+		return nil
+	}
+	was := in.Body.Was.Core()
+	return &was
 }
 
 type proofInput struct {
@@ -89,7 +113,7 @@ func (r api) plan() {
 		func(ctx context.Context, in *chooseInput) (*view.Plan, error) {
 			said := make([]plan.Said, len(in.Body.Said))
 			for i, s := range in.Body.Said {
-				said[i] = plan.Said{Page: s.Page, Key: s.Key, Choice: s.Core()}
+				said[i] = s.core()
 			}
 			return r.app.Plan.Choose(ctx, in.Client, said)
 		})
@@ -115,7 +139,7 @@ func (r api) plan() {
 		})
 	handle(r, put, "/clients/{client}/plan/outline", "changeOutline", "Change the sections of a page: all changes at once",
 		func(ctx context.Context, in *outlineInput) (*view.Outline, error) {
-			return r.app.Plan.SetOutline(ctx, in.Client, in.Page, in.Body.Core())
+			return r.app.Plan.SetOutline(ctx, in.Client, in.Page, in.Body.Core(), in.was())
 		})
 	handle(r, get, "/clients/{client}/plan/images", "imageNames", "The images of all pages with the names that they should have",
 		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {

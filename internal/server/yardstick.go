@@ -13,6 +13,7 @@ import (
 
 // figuresBody are figures to change.
 type figuresBody struct {
+	Was     map[string]string `json:"was,omitempty" doc:"Their values when the change began; then one that changed elsewhere meanwhile is refused"`
 	Changes map[string]string `json:"changes" doc:"Values by the keys of figures; an empty one brings the other back" example:"{\"words.home.low\":\"1200\"}"`
 }
 
@@ -66,7 +67,7 @@ func (r api) yardstick() {
 	})
 	handle(r, put, "/yardstick", "changeYardstick", "Change figures of the workspace, all of them or none",
 		func(ctx context.Context, in *figuresInput) ([]view.Figure, error) {
-			return r.app.Yardstick.Change(ctx, 0, in.Body.Changes)
+			return r.app.Yardstick.Change(ctx, 0, in.Body.Changes, in.Body.Was)
 		})
 	handle(r, get, "/clients/{client}/yardstick", "clientYardstick", "The figures of a client",
 		func(ctx context.Context, in *ClientPath) ([]view.Figure, error) {
@@ -74,7 +75,7 @@ func (r api) yardstick() {
 		})
 	handle(r, put, "/clients/{client}/yardstick", "changeClientYardstick", "Change figures of a client, all of them or none",
 		func(ctx context.Context, in *clientFiguresInput) ([]view.Figure, error) {
-			return r.app.Yardstick.Change(ctx, in.Client, in.Body.Changes)
+			return r.app.Yardstick.Change(ctx, in.Client, in.Body.Changes, in.Body.Was)
 		})
 	handle(r, get, "/yardstick/presets", "presets", "Sets of changes for other habits",
 		func(context.Context, *struct{}) ([]view.Preset, error) { return presets(), nil })

@@ -31,6 +31,11 @@ type FigureDraft struct {
 	TakenOn string     `json:"taken_on" required:"false" maxLength:"10" doc:"A day, such as 2026-11-26; empty is today"`
 }
 
+// FigureWas is the value that a figure of a site had.
+type FigureWas struct {
+	Value *float64 `json:"value" doc:"Null where it had none"`
+}
+
 // FiguresPasted tells what became of a pasted table.
 type FiguresPasted struct {
 	Kept    int           `json:"kept" doc:"How many figures were kept"`

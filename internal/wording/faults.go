@@ -8,8 +8,9 @@ import (
 )
 
 // faults are the sentences of all codes: what happened, and what to do. A
-// parameter stands in braces; {n:file|files} chooses by the parameter n, and
-// {inner} is the sentence of the fault inside.
+// parameter stands in braces; {n:file|files} chooses by the parameter n, {text?}
+// quotes it or says that it is nothing, {thing} names what two changed, and {inner}
+// is the sentence of the fault inside.
 var faults = map[fault.Code]string{
 	fault.AddressMissing: "An address is missing. Type one like shop.example.",
 	fault.AddressSpace:   "“{address}” holds a space. Type an address like shop.example.",
@@ -155,7 +156,7 @@ var faults = map[fault.Code]string{
 	fault.BackupFailed:       "A copy of {file} could not be written to {copy}. Check that there is room and that you may write there.",
 	fault.DataFileDamaged:    "The data file {file} is damaged. Restore a backup: inktally restore FILE.",
 	fault.PagesDamaged:       "Kept pages that cannot be read: {pages}. Measure their clients again, or restore a backup.",
-	fault.ChangedElsewhere:   "The {field} was changed elsewhere to “{theirs}”; you typed “{yours}”. Leave the field again to keep yours.",
+	fault.ChangedElsewhere:   "The {thing} changed elsewhere to {theirs?}; you entered {yours?}. Save again to keep yours.",
 	fault.DiskFull:           "The disk is full: nothing was kept. Delete a client or free some room elsewhere, then try again.",
 	fault.NoRoomForCopy:      "The data file {file} is of an older Ink Tally, and the copy {copy} cannot be written. Make room for it, then start again; nothing was changed.",
 	fault.BadDataFile:        "The data file {file} cannot be used. Check that it is there and that you may write to it.",
@@ -169,9 +170,16 @@ func Fault(f *fault.Fault) string {
 	return strings.TrimSpace(places.ReplaceAllStringFunc(faults[f.Code], func(place string) string {
 		name, forms, counted := strings.Cut(strings.Trim(place, "{}"), ":")
 		one, many, _ := strings.Cut(forms, "|")
+		name, said := strings.CutSuffix(name, "?")
 		switch value := f.Params[name]; {
 		case name == "inner":
 			return Fault(f.Inner)
+		case name == "thing":
+			return thing(value)
+		case said && value == "":
+			return "nothing"
+		case said:
+			return quoted(value)
 		case !counted:
 			return value
 		case value == "1":

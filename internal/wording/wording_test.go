@@ -230,3 +230,15 @@ func TestEveryFigureIsWorded(t *testing.T) {
 		assert.NotEmpty(t, PresetSays(p))
 	}
 }
+
+// Whatever two can change at once has a name, figures of the yardstick too; nothing is said to be
+// nothing.
+func TestThingsAreNamed(t *testing.T) {
+	for _, c := range fault.Things() {
+		assert.NotEmpty(t, things[c], c)
+	}
+	assert.Len(t, things, len(fault.Things()))
+	assert.Equal(t, "The trade changed elsewhere to “sweeping”; you entered nothing. Save again to keep yours.",
+		Fault(fault.New(fault.ChangedElsewhere, fault.Trade, "sweeping", "")))
+	assert.Contains(t, Fault(fault.New(fault.ChangedElsewhere, "words.home.low", "1200", "1300")), "The figure “"+FigureSays("words.home.low")+"” changed elsewhere")
+}

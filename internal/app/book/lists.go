@@ -7,6 +7,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/text"
 	"inktally/internal/app/client"
+	"inktally/internal/app/meanwhile"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -30,23 +31,38 @@ func (b *Book) Lists(ctx context.Context, id int64) (*view.ListsOfWords, error) 
 	return out, err
 }
 
-// SaveLists replaces the lists of words of a client; null brings back those of
-// its language.
-func (b *Book) SaveLists(ctx context.Context, id int64, lists *view.Lists) (*view.ListsOfWords, error) {
-	var kept *intent.Lists
-	if lists != nil {
-		clean := lists.Core().Each(func(entries []string) (out []string) {
-			for _, e := range entries {
-				if e = text.Collapse(e); len(text.Tokens(e)) > 0 {
-					out = append(out, e)
-				}
-			}
-			return out
-		})
-		kept = &clean
-	}
-	if err := b.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetLists(id, kept) }); err != nil {
+// SaveLists replaces the lists of words of a client; null brings back those of its language.
+// was is what the change was made from, nil if that is not known: then words that were added
+// or taken away elsewhere meanwhile stay so.
+func (b *Book) SaveLists(ctx context.Context, id int64, lists, was *view.Lists) (*view.ListsOfWords, error) {
+	err := b.DB.Write(ctx, func(tx *store.Tx) error {
+		g, err := tx.Ground(id)
+		if err != nil {
+			return err
+		}
+		if lists == nil {
+			return tx.SetLists(id, nil)
+		}
+		kept := cleanLists(lists.Core())
+		if was != nil {
+			kept = kept.Merge(cleanLists(was.Core()), client.ListsOf(g.Client, g.Services), meanwhile.List)
+		}
+		return tx.SetLists(id, &kept)
+	})
+	if err != nil {
 		return nil, err
 	}
 	return b.Lists(ctx, id)
+}
+
+// cleanLists are lists without entries that hold no word.
+func cleanLists(lists intent.Lists) intent.Lists {
+	return lists.Each(func(entries []string) (out []string) {
+		for _, e := range entries {
+			if e = text.Collapse(e); len(text.Tokens(e)) > 0 {
+				out = append(out, e)
+			}
+		}
+		return out
+	})
 }

@@ -5,6 +5,7 @@ package ground
 import (
 	"context"
 	"slices"
+	"strconv"
 	"strings"
 	"time"
 
@@ -16,6 +17,7 @@ import (
 	"inktally/core/site"
 	"inktally/internal/app/client"
 	"inktally/internal/app/figures"
+	"inktally/internal/app/meanwhile"
 	"inktally/internal/app/readings"
 	"inktally/internal/app/surveys"
 	"inktally/internal/store"
@@ -208,12 +210,25 @@ func (g *Ground) Delete(ctx context.Context, id int64) error {
 	return g.DB.Delete(ctx, func(tx *store.Tx) error { return tx.DeleteClient(id) })
 }
 
-// SetHours sets the hours to spend on a client's targets.
-func (g *Ground) SetHours(ctx context.Context, id int64, hours float64) error {
+// SetHours sets the hours to spend on a client's targets. was is what they were when the change
+// began, nil if that is not known.
+func (g *Ground) SetHours(ctx context.Context, id int64, hours float64, was *float64) error {
 	if !(hours >= 0 && hours <= mostHours) {
 		return fault.New(fault.HoursOutOfRange, mostHours)
 	}
-	return g.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetHours(id, hours) })
+	return g.DB.Write(ctx, func(tx *store.Tx) error {
+		c, err := tx.Client(id)
+		if err != nil {
+			return err
+		}
+		if was != nil {
+			says := func(h float64) string { return strconv.FormatFloat(h, 'f', -1, 64) }
+			if hours, err = meanwhile.Merge(fault.Hours, *was, c.Hours, hours, says); err != nil {
+				return err
+			}
+		}
+		return tx.SetHours(id, hours)
+	})
 }
 
 const mostHours = 1000

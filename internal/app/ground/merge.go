@@ -8,21 +8,23 @@ import (
 	"inktally/core/fault"
 	"inktally/core/intent"
 	"inktally/core/place"
+	"inktally/internal/app/meanwhile"
+	"inktally/internal/store"
 	"inktally/internal/view"
 )
 
 // field is one thing of a business that is changed by itself.
 type field struct {
-	name string
+	name fault.Thing
 	of   func(*business) any // a pointer to it
 }
 
 var fields = []field{
-	{"name", func(b *business) any { return &b.name }}, {"trade", func(b *business) any { return &b.trade }}, {"phone", func(b *business) any { return &b.phone }},
-	{"home page", func(b *business) any { return &b.homePage }}, {"language", func(b *business) any { return &b.language }},
-	{"currency", func(b *business) any { return &b.money }}, {"postcode", func(b *business) any { return &b.postcode }},
-	{"customers per 100 visits", func(b *business) any { return &b.customers }}, {"services", func(b *business) any { return &b.services }},
-	{"places", func(b *business) any { return &b.places }}, {"phrases", func(b *business) any { return &b.phrases }},
+	{fault.ClientName, func(b *business) any { return &b.name }}, {fault.Trade, func(b *business) any { return &b.trade }}, {fault.Phone, func(b *business) any { return &b.phone }},
+	{fault.HomePage, func(b *business) any { return &b.homePage }}, {fault.Language, func(b *business) any { return &b.language }},
+	{fault.Currency, func(b *business) any { return &b.money }}, {fault.Postcode, func(b *business) any { return &b.postcode }},
+	{fault.Customers, func(b *business) any { return &b.customers }}, {fault.Services, func(b *business) any { return &b.services }},
+	{fault.Places, func(b *business) any { return &b.places }}, {fault.Phrases, func(b *business) any { return &b.phrases }},
 }
 
 // merged is what somebody made of a business that was, laid over what it is by now. Where
@@ -37,14 +39,31 @@ func merged(was, is view.Business, now business) (business, error) {
 		return now, nil
 	}
 	for _, f := range fields {
-		old, theirs, ours := f.of(&before), f.of(&kept), f.of(&now)
-		switch {
-		case reflect.DeepEqual(old, theirs) || reflect.DeepEqual(ours, theirs):
-		case reflect.DeepEqual(old, ours):
-			reflect.ValueOf(ours).Elem().Set(reflect.ValueOf(theirs).Elem())
-		default:
-			return now, fault.New(fault.ChangedElsewhere, f.name, says(theirs), says(ours))
+		ours := f.of(&now)
+		stays, err := meanwhile.Merge(f.name, f.of(&before), f.of(&kept), ours, says)
+		if err != nil {
+			return now, err
 		}
+		reflect.ValueOf(ours).Elem().Set(reflect.ValueOf(stays).Elem())
+	}
+	return now, nil
+}
+
+// mergedPage is what somebody made of a page that was, laid over what it is by now.
+func mergedPage(was view.PageDraft, is store.Page, now view.PageDraft) (view.PageDraft, error) {
+	for _, f := range []struct {
+		thing   fault.Thing
+		was, is string
+		now     *string
+	}{
+		{fault.PageURL, was.URL, is.URL, &now.URL}, {fault.PageKind, string(was.Kind), string(is.Kind), (*string)(&now.Kind)},
+		{fault.PageService, was.Service, is.Service, &now.Service}, {fault.PagePlace, was.Place, is.Place, &now.Place},
+	} {
+		stays, err := meanwhile.Merge(f.thing, f.was, f.is, *f.now, meanwhile.Text)
+		if err != nil {
+			return now, err
+		}
+		*f.now = stays
 	}
 	return now, nil
 }

@@ -49,8 +49,10 @@ func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.
 	return PageInfo(added), err
 }
 
-// UpdatePage changes the address of a page and what it is for.
-func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft) (view.PageInfo, error) {
+// UpdatePage changes the address of a page and what it is for. was is what the change was made
+// from, nil if that is not known: what was changed elsewhere meanwhile stays, and where both
+// changed one thing it is refused with both.
+func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft, was *view.PageDraft) (view.PageInfo, error) {
 	var changed store.Page
 	err := g.DB.Write(ctx, func(tx *store.Tx) error {
 		k, err := client.Load(tx, id)
@@ -60,6 +62,11 @@ func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraf
 		had, err := tx.Page(id, page)
 		if err != nil {
 			return err
+		}
+		if was != nil {
+			if d, err = mergedPage(*was, had, d); err != nil {
+				return err
+			}
 		}
 		if changed, err = draftOn(k, had, d); err != nil {
 			return err

@@ -21,8 +21,10 @@ func (p *Plan) Outline(ctx context.Context, client int64, page string) (*view.Ou
 	return w.outline(page), nil
 }
 
-// SetOutline keeps what the user changed of an outline, all of it.
-func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outline.Edits) (*view.Outline, error) {
+// SetOutline keeps what the user changed of an outline, all of it. was are the edits that the
+// change was made from, nil if that is not known: what was changed elsewhere meanwhile stays,
+// and where both changed one thing it is refused with both.
+func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outline.Edits, was *outline.Edits) (*view.Outline, error) {
 	w, err := p.Work(ctx, client)
 	if err != nil {
 		return nil, err
@@ -30,7 +32,18 @@ func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outl
 	if err := w.there(page); err != nil {
 		return nil, err
 	}
-	err = p.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetOutline(client, page, e) })
+	err = p.DB.Write(ctx, func(tx *store.Tx) error {
+		kept, err := tx.Outlines(client)
+		if err != nil {
+			return err
+		}
+		if was != nil {
+			if e, err = w.merged(page, *was, kept[page], e); err != nil {
+				return err
+			}
+		}
+		return tx.SetOutline(client, page, e)
+	})
 	if err != nil {
 		return nil, err
 	}

@@ -40,6 +40,9 @@ func (p *Plan) Get(ctx context.Context, client int64) (*view.Plan, error) {
 type Said struct {
 	Page, Key string
 	target.Choice
+	// Was is what was said when the change began, nil if that is not known: then it is refused
+	// where something else was said meanwhile.
+	Was *target.Choice
 }
 
 // Choose keeps what the user says of targets, all of it at once.
@@ -56,7 +59,16 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 		if _, err := tx.Client(client); err != nil {
 			return err
 		}
+		kept, err := tx.Choices(client)
+		if err != nil {
+			return err
+		}
 		for _, s := range said {
+			if s.Was != nil {
+				if s.Choice, err = mergedChoice(*s.Was, kept[target.ChoiceKey(s.Page, s.Key)], s.Choice); err != nil {
+					return err
+				}
+			}
 			if err := tx.SetChoice(client, s.Page, s.Key, s.Choice); err != nil {
 				return err
 			}

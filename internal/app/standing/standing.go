@@ -12,8 +12,10 @@ import (
 	"inktally/core/standing"
 	"inktally/core/text"
 	"inktally/internal/app/client"
+	"inktally/internal/app/meanwhile"
 	"inktally/internal/store"
 	"inktally/internal/view"
+	"inktally/internal/wording"
 )
 
 // Standing keeps figures of sites.
@@ -90,8 +92,9 @@ func (s *Standing) Get(ctx context.Context, id int64) ([]view.SiteFigures, error
 	return out, err
 }
 
-// Set keeps a figure of a site; without a value it is forgotten.
-func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.FigureDraft) ([]view.SiteFigures, error) {
+// Set keeps a figure of a site; without a value it is forgotten. was is what it was when the
+// change began, nil if that is not known: then it is refused where it changed meanwhile.
+func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.FigureDraft, was *view.FigureWas) ([]view.SiteFigures, error) {
 	on, err := s.day(d.TakenOn)
 	if err != nil {
 		return nil, err
@@ -104,6 +107,15 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 		if !slices.ContainsFunc(sites(k), func(o site) bool { return o.domain == domain }) {
 			return store.ErrNotFound
 		}
+		if was != nil {
+			known, err := tx.SiteFigures(id)
+			if err != nil {
+				return err
+			}
+			if _, err := meanwhile.Merge(fault.SiteFigure, was.Value, valueOf(known, domain, d.Figure), d.Value, says); err != nil {
+				return err
+			}
+		}
 		if d.Value == nil {
 			return tx.DeleteSiteFigure(id, domain, standing.Figure(d.Figure))
 		}
@@ -114,6 +126,24 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 		return nil, err
 	}
 	return s.Get(ctx, id)
+}
+
+// valueOf is the value of a figure of a site, nil if it has none.
+func valueOf(known []store.SiteFigure, domain string, figure view.FigureCode) *float64 {
+	for _, f := range known {
+		if f.Domain == domain && f.Figure == standing.Figure(figure) {
+			return &f.Value
+		}
+	}
+	return nil
+}
+
+// says writes a figure for a sentence.
+func says(value *float64) string {
+	if value == nil {
+		return ""
+	}
+	return wording.Figure(*value)
 }
 
 // Paste keeps the figures of a small table: a row for each site, told by its address or

@@ -5,7 +5,9 @@ package yardstick
 import (
 	"context"
 
+	"inktally/core/fault"
 	"inktally/internal/app/client"
+	"inktally/internal/app/meanwhile"
 	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -41,10 +43,14 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 }
 
 // Change changes figures of a client, of the workspace for client 0, all of them
-// or none; an empty value brings back the one that a figure differs from.
-func (y *Yardstick) Change(ctx context.Context, id int64, changes map[string]string) ([]view.Figure, error) {
+// or none; an empty value brings back the one that a figure differs from. was are what they were
+// when the change began, as far as that is known: one that changed meanwhile is refused with both.
+func (y *Yardstick) Change(ctx context.Context, id int64, changes, was map[string]string) ([]view.Figure, error) {
 	err := y.DB.Write(ctx, func(tx *store.Tx) error {
 		if err := there(tx, id); err != nil {
+			return err
+		}
+		if err := changedElsewhere(tx, id, changes, was); err != nil {
 			return err
 		}
 		for key, value := range changes {
@@ -76,7 +82,38 @@ func (y *Yardstick) Read(ctx context.Context, id int64, raw []byte) ([]view.Figu
 			values[f.Key] = ""
 		}
 	}
-	return y.Change(ctx, id, values)
+	return y.Change(ctx, id, values, nil)
+}
+
+// changedElsewhere is the fault of the first figure that is neither what it was when a change
+// began nor what the change makes of it.
+func changedElsewhere(tx *store.Tx, id int64, changes, was map[string]string) error {
+	own, err := client.Yardstick(tx, id)
+	if err != nil {
+		return err
+	}
+	without, err := client.Yardstick(tx, 0)
+	if err != nil {
+		return err
+	}
+	usual := without.Figures()
+	for i, f := range own.Figures() {
+		before, known := was[f.Key]
+		want, changed := changes[f.Key]
+		if !known || !changed {
+			continue
+		}
+		if want == "" { // it is to be as it is without a change
+			want = usual[i].Value
+			if id == 0 {
+				want = f.Default
+			}
+		}
+		if _, err := meanwhile.Merge(fault.Thing(f.Key), before, f.Value, want, meanwhile.Text); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // there tells whether there is a client; the workspace always is.

@@ -33,8 +33,13 @@ export function useBookChanges(client: Id) {
       onSuccess,
     }),
     saveLists: useMutation({
-      mutationFn: (lists: Lists | null) =>
-        taken(api.PUT('/api/clients/{client}/book/lists', { ...params(), body: lists ? { lists } : {} })),
+      mutationFn: ({ to, was }: { to: Lists | null; was: Lists }) =>
+        taken(
+          api.PUT('/api/clients/{client}/book/lists', {
+            ...params(),
+            body: { ...(to && { lists: to }), was },
+          }),
+        ),
       onSettled,
     }),
     judge: useMutation({

@@ -2,6 +2,15 @@ import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { api, taken, type Business, type Id, type ReadMode } from './client'
 import { keys } from './keys'
 
+/**
+ * A change of something that two can change at once: what it is to be, and what it was when the
+ * change began. Where it is something else by now the change is refused, or laid over it.
+ */
+export interface Change<T> {
+  to: T
+  was: T
+}
+
 /** Makes all that is shown of a client follow a change, with the lists of clients. */
 export function useFollow(client: Id) {
   const cache = useQueryClient()
@@ -21,9 +30,9 @@ export function useChanges(client: Id) {
   const change = <T, R>(mutationFn: (value: T) => Promise<R>) => useMutation({ mutationFn, onSettled })
 
   return {
-    /** Saves a business; was is what the change was made from. */
-    saveGround: change(({ was, ...body }: Business & { was?: Business }) =>
-      taken(api.PUT('/api/clients/{client}', { ...path(), body: { ...body, ...(was && { was }) } })),
+    /** Saves a business; `was` is what the change was made from. */
+    saveGround: change(({ to, was }: Change<Business>) =>
+      taken(api.PUT('/api/clients/{client}', { ...path(), body: { ...to, was } })),
     ),
     search: change((phrase: string) =>
       taken(api.POST('/api/clients/{client}/lineup/search', { ...path(), body: { phrase } })),
@@ -48,8 +57,8 @@ export function useChanges(client: Id) {
       taken(api.POST('/api/clients/{client}/run/{run}/ignore-robots', { ...ofRun(run), body: { url } })),
     ),
     stop: change((run: number) => taken(api.POST('/api/clients/{client}/run/{run}/stop', ofRun(run)))),
-    setHours: change((hours: number) =>
-      taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours } })),
+    setHours: change(({ to, was }: Change<number>) =>
+      taken(api.PUT('/api/clients/{client}/hours', { ...path(), body: { hours: to, was } })),
     ),
     removeReadings: change((readings: number[]) =>
       Promise.all(

@@ -13,7 +13,7 @@ export type Recorded = Schemas['Recorded']
 export type EntryDraft = Omit<Schemas['EntryInputBody'], 'lineup' | 'phrase'>
 export type SiteKind = Schemas['SiteKind']
 export type SiteFigures = Schemas['SiteFigures']
-export type FigureDraft = Schemas['FigureDraft']
+export type FigureDraft = Omit<Schemas['FigureInputBody'], 'was'>
 export type Handed = Schemas['Handed']
 export type HandedAs = Schemas['Recognized']['as']
 export type Entry = Schemas['Entry']
@@ -92,12 +92,13 @@ export function asForm(body: object | undefined): FormData {
   return form
 }
 
-/** The sentence of an answer that something failed. */
-function sentence(problem: unknown): string {
-  return (
-    (problem as { detail?: string } | null)?.detail ||
-    'The program did not answer. Check that it is still running.'
-  )
+/** What failed, by its code, and the sentence that tells it. */
+export class ApiError extends Error {
+  readonly code: string
+  constructor(problem: { code?: string; detail?: string } | null) {
+    super(problem?.detail || 'The program did not answer. Check that it is still running.')
+    this.code = problem?.code ?? ''
+  }
 }
 
 /** Takes the data out of an answer, or throws its sentence. */
@@ -108,8 +109,8 @@ export async function taken<T>(
   try {
     result = await answer
   } catch {
-    throw new Error(sentence(null))
+    throw new ApiError(null)
   }
-  if (!result.response.ok) throw new Error(sentence(result.error))
+  if (!result.response.ok) throw new ApiError(result.error as Partial<Schemas['Problem']> | null)
   return result.data as T
 }

@@ -69,7 +69,7 @@ export function useFigures(client: Id) {
       queryFn: () => taken(api.GET('/api/clients/{client}/figures', path())),
     }),
     set: useMutation({
-      mutationFn: ({ domain, ...body }: FigureDraft & { domain: string }) =>
+      mutationFn: ({ domain, ...body }: FigureDraft & { domain: string; was: { value: number | null } }) =>
         taken(
           api.PUT('/api/clients/{client}/figures/{domain}', {
             params: { path: { client: client(), domain } },

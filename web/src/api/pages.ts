@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/vue-query'
-import { useFollow } from './changes'
+import { useFollow, type Change } from './changes'
 import { api, taken, type Id, type PageDraft } from './client'
 
 /** Changes of a client's list of pages. */
@@ -13,8 +13,8 @@ export function usePages(client: Id) {
       onSettled,
     }),
     change: useMutation({
-      mutationFn: ({ page, body }: { page: number; body: PageDraft }) =>
-        taken(api.PUT('/api/clients/{client}/pages/{page}', { ...pathOf(page), body })),
+      mutationFn: ({ page, to, was }: { page: number } & Change<PageDraft>) =>
+        taken(api.PUT('/api/clients/{client}/pages/{page}', { ...pathOf(page), body: { ...to, was } })),
       onSettled,
     }),
     restore: useMutation({

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { useFollow } from './changes'
+import { useFollow, type Change } from './changes'
 import { api, taken, type Choice, type Id, type OutlineEdits, type Plan } from './client'
 import { keys } from './keys'
 
@@ -45,11 +45,11 @@ export function useOutline(client: Id, page: () => string) {
 
 export function useOutlineChange(client: Id) {
   return useMutation({
-    mutationFn: ({ page, edits }: { page: string; edits: OutlineEdits }) =>
+    mutationFn: ({ page, to, was }: { page: string } & Change<OutlineEdits>) =>
       taken(
         api.PUT('/api/clients/{client}/plan/outline', {
           params: { path: { client: client() }, query: { page } },
-          body: edits,
+          body: { ...to, was },
         }),
       ),
     onSettled: useFollow(client),
@@ -77,8 +77,8 @@ export function useImageNames(client: Id) {
   })
 }
 
-/** What is said of a target or of a part of one. */
-export type Said = { page: string; key: string } & Choice
+/** What is said of a target or of a part of one, and what was said when the change began. */
+export type Said = { page: string; key: string; was: Choice } & Choice
 
 /** A target that is added by hand. */
 export type OwnDraft = { id?: number; page?: string; text: string; gain?: number; minutes: number }
@@ -147,10 +147,12 @@ export function useFigureChanges(client: Id, all: () => boolean) {
         ),
     }),
     change: useMutation({
-      mutationFn: (changes: FigureChanges) =>
-        all()
-          ? taken(api.PUT('/api/yardstick', { body: { changes } }))
-          : taken(api.PUT('/api/clients/{client}/yardstick', { ...ofClient(client), body: { changes } })),
+      mutationFn: ({ to, was }: Change<FigureChanges>) => {
+        const body = { changes: to, was }
+        return all()
+          ? taken(api.PUT('/api/yardstick', { body }))
+          : taken(api.PUT('/api/clients/{client}/yardstick', { ...ofClient(client), body }))
+      },
       onSettled,
     }),
     read: useMutation({

@@ -1789,6 +1789,19 @@ export interface components {
              */
             page_id: number;
         };
+        ChangeInputBody: {
+            /**
+             * @description Empty if the address is to tell it, with the service and place
+             * @enum {string}
+             */
+            kind?: "" | "home" | "service" | "area" | "about" | "contact" | "gallery" | "article" | "other";
+            place?: string;
+            service?: string;
+            /** @description Empty for a page that is to be made */
+            url?: string;
+            /** @description What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing */
+            was?: components["schemas"]["PageDraft"];
+        };
         Choice: {
             reason?: string;
             /** @enum {string} */
@@ -2164,7 +2177,7 @@ export interface components {
             unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "per_thousand" | "choice" | "lines" | "kilometers";
             value: string;
         };
-        FigureDraft: {
+        FigureInputBody: {
             /** @enum {string} */
             figure: "links" | "referring_domains" | "strength" | "listings" | "reviews" | "rating" | "photos" | "phrases_found_for" | "visits";
             scale?: string;
@@ -2176,6 +2189,15 @@ export interface components {
              * @description Null forgets it
              */
             value: number | null;
+            /** @description What it was when the change began; then it is refused where it changed elsewhere meanwhile */
+            was?: components["schemas"]["FigureWas"];
+        };
+        FigureWas: {
+            /**
+             * Format: double
+             * @description Null where it had none
+             */
+            value: number | null;
         };
         FiguresBody: {
             /**
@@ -2185,6 +2207,10 @@ export interface components {
              *     }
              */
             changes: {
+                [key: string]: string;
+            };
+            /** @description Their values when the change began; then one that changed elsewhere meanwhile is refused */
+            was?: {
                 [key: string]: string;
             };
         };
@@ -2408,6 +2434,11 @@ export interface components {
              * @description Hours to spend on the client's targets
              */
             hours: number;
+            /**
+             * Format: double
+             * @description What they were when the change began; then it is refused where they changed elsewhere meanwhile
+             */
+            was?: number;
         };
         Image: {
             /** @description Null if the attribute is absent */
@@ -2620,6 +2651,8 @@ export interface components {
         ListsInputBody: {
             /** @description Left out, those of the language come back */
             lists?: components["schemas"]["Lists"];
+            /** @description What the change was made from; then words that were added or taken away elsewhere meanwhile stay so */
+            was?: components["schemas"]["Lists"];
         };
         ListsOfWords: {
             /** @description What can be done with a thing, the words of one act parted by commas */
@@ -2717,6 +2750,18 @@ export interface components {
             sections: {
                 [key: string]: components["schemas"]["SectionEdit"];
             };
+        };
+        OutlineInputBody: {
+            /** @description Other sections do not make up for words that were set */
+            alone?: boolean;
+            /** @description The keys of sections, empty for the order of the rules */
+            order: string[];
+            /** @description By the keys of sections */
+            sections: {
+                [key: string]: components["schemas"]["SectionEdit"];
+            };
+            /** @description What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing */
+            was?: components["schemas"]["OutlineEdits"];
         };
         OutlineSection: {
             /** @description The user added it */
@@ -3440,6 +3485,8 @@ export interface components {
             state: "open" | "kept" | "changed" | "dropped";
             /** @description What a changed part says instead */
             value?: string;
+            /** @description What was said when the change began; then it is refused where something else was said elsewhere meanwhile */
+            was?: components["schemas"]["Choice"];
         };
         SearchInputBody: {
             phrase: string;
@@ -4893,7 +4940,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FigureDraft"];
+                "application/json": components["schemas"]["FigureInputBody"];
             };
         };
         responses: {
@@ -5460,7 +5507,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PageDraft"];
+                "application/json": components["schemas"]["ChangeInputBody"];
             };
         };
         responses: {
@@ -6282,7 +6329,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OutlineEdits"];
+                "application/json": components["schemas"]["OutlineInputBody"];
             };
         };
         responses: {

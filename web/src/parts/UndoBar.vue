@@ -8,7 +8,7 @@ const undo = useUndo()
   <div class="undo no-print" role="status" aria-live="polite">
     <template v-if="undo.said">
       <span>{{ undo.said }}</span>
-      <button class="link" type="button" @click="undo.undo()">Undo</button>
+      <button v-if="undo.canUndo" class="link" type="button" @click="undo.undo()">Undo</button>
       <button class="quiet" type="button" aria-label="Close" @click="undo.forget()">×</button>
     </template>
   </div>

@@ -42,4 +42,12 @@ describe('undo', () => {
     await undo.undo()
     expect(undo.said).toBe('again')
   })
+
+  it('says what it fails for', async () => {
+    const undo = useUndo()
+    undo.offer('one', async () => Promise.reject(new Error('It changed elsewhere.')))
+    await undo.undo()
+    expect(undo.said).toBe('It changed elsewhere.')
+    expect(undo.canUndo).toBe(false)
+  })
 })

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 
 /** For how long a change can be undone, in milliseconds. */
 export const UNDO_TIME = 30_000
@@ -7,28 +7,35 @@ export const UNDO_TIME = 30_000
 /** What was changed last, and how it is undone. */
 export const useUndo = defineStore('undo', () => {
   const said = ref('')
-  let back: (() => Promise<unknown>) | undefined
+  const back = shallowRef<() => Promise<unknown>>()
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** Offers to undo a change that was just made. */
   function offer(sentence: string, undo: () => Promise<unknown>) {
     clearTimeout(timer)
     said.value = sentence
-    back = undo
+    back.value = undo
     timer = setTimeout(forget, UNDO_TIME)
   }
 
+  /** Undoes it; what it fails for is said in its place. */
   async function undo() {
-    const run = back
+    const run = back.value
     forget()
-    await run?.()
+    try {
+      await run?.()
+    } catch (failure) {
+      said.value = (failure as Error).message
+      timer = setTimeout(forget, UNDO_TIME)
+    }
   }
 
   function forget() {
     clearTimeout(timer)
     said.value = ''
-    back = undefined
+    back.value = undefined
   }
 
-  return { said, offer, undo, forget }
+  const canUndo = computed(() => back.value !== undefined)
+  return { said, canUndo, offer, undo, forget }
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Ground } from '@/api/client'
+import EditFault from '@/parts/EditFault.vue'
 import PlaceRows from '../ground/PlaceRows.vue'
 import ServiceRows from '../ground/ServiceRows.vue'
 import { useBusinessForm } from '../ground/useBusinessForm'
@@ -7,7 +8,7 @@ import { useBusinessForm } from '../ground/useBusinessForm'
 /** Services and places beside the book: it follows as a field is left. */
 const props = defineProps<{ client: number; ground: Ground }>()
 const emit = defineEmits<{ done: [] }>()
-const { form, save, error } = useBusinessForm(
+const { form, save, again, error } = useBusinessForm(
   () => props.client,
   () => props.ground,
 )
@@ -19,7 +20,7 @@ const { form, save, error } = useBusinessForm(
     <PlaceRows v-model="form.places" />
     <div class="end">
       <button class="link" type="button" @click="emit('done')">Close</button>
-      <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
+      <EditFault :fault="error" :again="again" />
     </div>
   </section>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useBookChanges } from '@/api/book'
 import { useLists } from '@/api/queries'
 import type { Lists } from '@/api/client'
 import { lines } from '@/parts/format'
+import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
 
 /** The lists of words by which intents are judged, to be edited: an entry a line. */
@@ -30,38 +31,30 @@ const kinds: { name: keyof Lists; says: string; tells: string }[] = [
 ]
 
 type Texts = Record<keyof Lists, string>
-const texts = ref<Texts>()
 const textsOf = (l: Lists) =>
   Object.fromEntries(kinds.map((k) => [k.name, (l[k.name] ?? []).join('\n')])) as Texts
 const listsOf = (t: Texts) =>
   Object.fromEntries(kinds.map((k) => [k.name, lines(t[k.name])])) as unknown as Lists
-const alike = (a: string, b: string) => lines(a).join('\n') === lines(b).join('\n')
-
-/* What comes is shown, but in lists where something else was typed meanwhile. */
-watch(
-  data,
-  (came, had) => {
-    if (!came) return
-    const now = textsOf(came)
-    const before = had && textsOf(had)
-    for (const { name } of kinds)
-      if (before && texts.value && !alike(texts.value[name], before[name])) now[name] = texts.value[name]
-    texts.value = now
-  },
-  { immediate: true },
-)
+const typed = useTyped<Texts>(() => data.value && textsOf(data.value))
+const texts = typed.form
 
 const changed = computed(
-  () =>
-    data.value &&
-    texts.value &&
-    JSON.stringify(listsOf(texts.value)) !== JSON.stringify(listsOf(textsOf(data.value))),
+  () => texts.value && JSON.stringify(listsOf(texts.value)) !== JSON.stringify(listsOf(typed.was()!)),
 )
 
-async function save(lists: Lists | null) {
-  const before = data.value?.standard ? null : listsOf(textsOf(data.value!))
-  const ok = await saveLists.mutateAsync(lists).catch(() => null)
-  if (ok) undo.offer('Lists saved', () => saveLists.mutateAsync(before))
+/* Words that were added or taken away elsewhere meanwhile stay so. */
+async function save(to: Lists | null) {
+  const sent = { ...texts.value! }
+  const was = listsOf(typed.was()!)
+  const standard = data.value?.standard
+  const now = await saveLists.mutateAsync({ to, was }).catch(() => null)
+  if (!now) return
+  const came = textsOf(now)
+  typed.saved(to ? sent : came, came)
+  if (!to) texts.value = came
+  undo.offer('Lists saved', () =>
+    saveLists.mutateAsync({ to: standard ? null : was, was: listsOf(textsOf(now)) }),
+  )
 }
 </script>
 

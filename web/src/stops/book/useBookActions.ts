@@ -79,11 +79,12 @@ export function useBookActions(client: Id, ground: () => Ground, families: () =>
     const before = toBusiness(toForm(ground()))
     const list = chosen()
     const phrases = [...new Set([...before.phrases, ...list.flatMap((f) => f.members.map((m) => m.text))])]
-    const ok = await saveGround.mutateAsync({ ...before, phrases }).catch(() => null)
+    const now = { ...before, phrases }
+    const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
     if (!ok) return
     clear()
     undo.offer(`${plural(list.length, 'family', 'families')} used on the home page`, () =>
-      saveGround.mutateAsync(before),
+      saveGround.mutateAsync({ to: before, was: now }),
     )
   }
 

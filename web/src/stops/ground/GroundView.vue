@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import type { Ground } from '@/api/client'
 import { useChanges, useClients } from '@/api/changes'
 import { useBusy } from '@/api/queries'
+import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
 import BusinessForm from './BusinessForm.vue'
 import CommunityList from './CommunityList.vue'
@@ -18,7 +19,7 @@ const { measure } = useChanges(() => props.client)
 const { remove } = useClients()
 const busy = useBusy(() => props.client)
 
-const { form, save, error } = useBusinessForm(
+const { form, save, again, error } = useBusinessForm(
   () => props.client,
   () => props.ground,
 )
@@ -42,7 +43,7 @@ async function deleteClient() {
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
       <span class="soft">Fields are saved when you leave them.</span>
-      <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
+      <EditFault :fault="error" :again="again" />
       <p v-if="measure.error.value" class="mistake" role="alert">{{ measure.error.value.message }}</p>
       <button
         class="press main"

@@ -16,8 +16,11 @@ const list = computed(() => (data.value ? proposed(data.value) : []))
 async function use(fields: typeof list.value) {
   const before: Business = toBusiness(toForm(props.ground))
   const now = fields.reduce((b, f) => withProposed(b, f.field, f.says), before)
-  const ok = await saveGround.mutateAsync(now).catch(() => null)
-  if (ok) undo.offer(`Saved: ${fields.map((f) => f.says).join(', ')}`, () => saveGround.mutateAsync(before))
+  const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
+  if (ok)
+    undo.offer(`Saved: ${fields.map((f) => f.says).join(', ')}`, () =>
+      saveGround.mutateAsync({ to: before, was: now }),
+    )
 }
 </script>
 

@@ -1,6 +1,8 @@
-import { computed, ref, watch } from 'vue'
-import type { Business, Ground } from '@/api/client'
+import { computed, ref } from 'vue'
+import type { Ground } from '@/api/client'
 import { useChanges } from '@/api/changes'
+import { changedElsewhere } from '@/parts/edit'
+import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
 import { toBusiness, toForm, type Form } from './business'
 
@@ -12,31 +14,33 @@ import { toBusiness, toForm, type Form } from './business'
 export function useBusinessForm(client: () => number, ground: () => Ground) {
   const { saveGround } = useChanges(client)
   const undo = useUndo()
-  const form = ref<Form>(toForm(ground()))
-  let saved = toForm(ground())
+  const typed = useTyped<Form>(() => toForm(ground()))
+  const form = computed({
+    get: () => typed.form.value!,
+    set: (to) => (typed.form.value = to),
+  })
+  /** What was refused for a change elsewhere: it is saved again when its user says so, or types on. */
+  const refused = ref('')
   let last: Promise<unknown> = Promise.resolve()
 
-  function show(business: Business) {
-    const now = toForm(business)
-    const shown = { ...now }
-    for (const key of keys)
-      if (!same(form.value[key], saved[key])) Object.assign(shown, { [key]: form.value[key] })
-    saved = toForm(business)
-    form.value = shown
-  }
-  watch(ground, show)
-
-  async function saveNow() {
-    const sent: Form = JSON.parse(JSON.stringify(form.value))
-    const before = toBusiness(saved)
-    if (same(toBusiness(sent), before)) return
-    const fields = keys.filter((key) => !same(sent[key], saved[key])).map((key) => fieldNames[key])
-    const answer = await saveGround.mutateAsync({ ...toBusiness(sent), was: before }).catch(() => null)
+  async function saveNow(again: boolean) {
+    const written = JSON.stringify(form.value)
+    if (!again && refused.value === written) return
+    const sent: Form = JSON.parse(written)
+    const before = toBusiness(typed.was()!)
+    const now = toBusiness(sent)
+    if (JSON.stringify(now) === JSON.stringify(before)) return
+    const fields = typed.typed().map((key) => fieldNames[key])
+    refused.value = ''
+    const answer = await saveGround.mutateAsync({ to: now, was: before }).catch((failure) => {
+      if (!changedElsewhere(failure)) return
+      typed.tell()
+      refused.value = written
+    })
     if (!answer) return // what was typed stays
-    saved = sent
-    show(answer)
+    typed.saved(sent, toForm(answer))
     undo.offer(`Saved: ${fields.join(', ')}`, () =>
-      inTurn(async () => show(await saveGround.mutateAsync(before))),
+      inTurn(() => saveGround.mutateAsync({ to: before, was: toBusiness(toForm(answer)) })),
     )
   }
 
@@ -46,7 +50,12 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
     return next
   }
 
-  return { form, save: () => inTurn(saveNow), error: computed(() => saveGround.error.value) }
+  return {
+    form,
+    save: () => inTurn(() => saveNow(false)),
+    again: computed(() => (refused.value ? () => inTurn(() => saveNow(true)) : undefined)),
+    error: computed(() => saveGround.error.value),
+  }
 }
 
 const fieldNames: Record<keyof Form, string> = {
@@ -62,6 +71,3 @@ const fieldNames: Record<keyof Form, string> = {
   places: 'places',
   phrases: 'phrases',
 }
-const keys = Object.keys(fieldNames) as (keyof Form)[]
-
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)

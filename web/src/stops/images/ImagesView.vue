@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Ground, ImageRow } from '@/api/client'
+import type { Choice, Ground, ImageRow } from '@/api/client'
 import { useImageNames, usePlan, usePlanChanges } from '@/api/plan'
+import { useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
+import TypedField from '@/parts/TypedField.vue'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 
@@ -13,6 +16,7 @@ const { data: images, error, isPending } = useImageNames(() => props.client)
 const { data: plan } = usePlan(() => props.client)
 const { choose } = usePlanChanges(() => props.client)
 const undo = useUndo()
+const { make, again } = useEdit()
 const well = ref(false)
 
 const names = computed(() => new Map(plan.value?.pages.map((p) => [p.key, pageName(p.page)]) ?? []))
@@ -23,34 +27,37 @@ const renames = computed(() =>
 )
 const fine = computed(() => (images.value?.rows ?? []).filter((r) => !asked(r)).length)
 
-async function say(r: ImageRow, key: string, value: string, was: string, proposed: boolean, event: Event) {
-  const typed = value.trim()
-  const field = event.target as HTMLInputElement
-  if (typed === was) return
-  const before = proposed ? { state: 'open' as const } : { state: 'changed' as const, value: was }
-  const ok = await choose
-    .mutateAsync([{ page: r.page, key, ...(typed ? { state: 'changed', value: typed } : { state: 'open' }) }])
-    .catch(() => null)
-  if (ok) undo.offer(`Name: ${typed || was}`, () => choose.mutateAsync([{ page: r.page, key, ...before }]))
-  else field.focus()
+/** What is said of a name or an alt text by now. */
+function saidOf(page: string, key: string): Choice {
+  for (const t of plan.value?.targets ?? [])
+    for (const p of t.page === page ? t.parts : []) if (p.key === key) return { ...p.choice }
+  return { state: 'open' }
 }
 
-async function leave(r: ImageRow) {
-  const state = r.dropped ? 'open' : 'dropped'
-  const before = r.dropped ? ('dropped' as const) : r.changed ? ('changed' as const) : ('open' as const)
-  const ok = await choose.mutateAsync([{ page: r.page, key: r.name_key, state }]).catch(() => null)
-  if (ok)
-    undo.offer(`${r.dropped ? 'Rename' : 'Leave'} ${r.now}`, () =>
-      choose.mutateAsync([
-        {
-          page: r.page,
-          key: r.name_key,
-          state: before,
-          ...(before === 'changed' ? { value: r.wanted } : {}),
-        },
-      ]),
-    )
+async function say(page: string, key: string, choice: Choice, says: string, from?: Choice) {
+  let was = from ?? saidOf(page, key)
+  const ok = await make((told) => {
+    if (told) was = saidOf(page, key)
+    return choose.mutateAsync([{ page, key, ...choice, was }])
+  })
+  if (ok) undo.offer(says, () => choose.mutateAsync([{ page, key, ...was, was: choice }]))
+  return ok !== null
 }
+
+/** Takes what was typed over what stood in a field; an empty one is the rule's again. */
+function type(page: string, key: string, shown: string, typed: string, from: string) {
+  const choice: Choice = typed ? { state: 'changed', value: typed } : { state: 'open' }
+  const since: Choice | undefined = from === shown ? undefined : { state: 'changed', value: from }
+  return say(page, key, choice, `Name: ${typed || from}`, since)
+}
+
+const leave = (r: ImageRow) =>
+  say(
+    r.page,
+    r.name_key,
+    { state: r.dropped ? 'open' : 'dropped' },
+    `${r.dropped ? 'Rename' : 'Leave'} ${r.now}`,
+  )
 </script>
 
 <template>
@@ -70,9 +77,8 @@ async function leave(r: ImageRow) {
         >Save a rename script</a
       >
     </div>
-    <p v-if="error || choose.error.value" class="mistake said" role="alert">
-      {{ (choose.error.value ?? error)!.message }}
-    </p>
+    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <EditFault class="said" :fault="choose.error.value" :again="again" />
     <p v-if="isPending" class="soft said">Loading the images…</p>
     <p v-else-if="images && !rows.length" class="said">
       <template v-if="images.rows.length"
@@ -104,36 +110,25 @@ async function leave(r: ImageRow) {
             <div v-if="r.verdict_says" class="soft small">{{ r.verdict_says }}</div>
           </td>
           <td>
-            <input
+            <TypedField
               v-if="r.name_key && !r.dropped"
               class="field mono penciled"
               name="new-name"
               :value="r.wanted"
               :aria-label="`New name of ${r.now || 'a new image'}`"
-              @change="
-                say(r, r.name_key, ($event.target as HTMLInputElement).value, r.wanted, !r.changed, $event)
-              "
+              :save="(typed, was) => type(r.page, r.name_key, r.wanted, typed, was)"
             />
             <span v-else class="soft">{{ r.dropped ? 'keeps its name' : 'stays' }}</span>
             <div v-if="r.twice" class="mistake small">Another file has this name. Write another one.</div>
           </td>
           <td>
-            <input
+            <TypedField
               v-if="r.alt_key"
               class="field penciled"
               name="alt"
               :value="r.alt_wanted"
               :aria-label="`Alt text of ${r.now || 'a new image'}`"
-              @change="
-                say(
-                  r,
-                  r.alt_key,
-                  ($event.target as HTMLInputElement).value,
-                  r.alt_wanted,
-                  !r.alt_changed,
-                  $event,
-                )
-              "
+              :save="(typed, was) => type(r.page, r.alt_key, r.alt_wanted, typed, was)"
             />
             <span v-else class="soft">{{ r.alt_now }}</span>
           </td>

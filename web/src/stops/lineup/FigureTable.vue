@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import type { FigureDraft, SiteFigures } from '@/api/client'
 import { useFigures } from '@/api/lineup'
+import { useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
 import { day, plural } from '@/parts/format'
+import TypedField from '@/parts/TypedField.vue'
 import { useUndo } from '@/parts/undo'
 
 /** Figures of the client's site and its rivals' that come from elsewhere: typed in place, or pasted as a table. */
@@ -37,24 +40,37 @@ const tells = (s: SiteFigures, figure: Code) => {
     ? [f.source || 'typed', f.scale, day(f.taken_on)].filter(Boolean).join(', ')
     : 'as the recorded search shows it'
 }
-const mistake = computed(() => set.error.value?.message ?? paste.error.value?.message)
-
-async function put(s: SiteFigures, figure: Code, typed: string) {
-  const was = of(s, figure)
+/** A figure as it was typed: null for none, NaN for what is no number. */
+function numberOf(typed: string) {
   const text = typed.replace(/[,\s]/g, '')
-  const value = text ? Number(text) : null
-  if (value === (was?.value ?? null) || (value !== null && !Number.isFinite(value))) return
+  return text ? Number(text) : null
+}
+
+const edit = useEdit()
+async function put(s: SiteFigures, figure: Code, typed: string, from: string) {
+  const value = numberOf(typed)
+  if (value !== null && !Number.isFinite(value)) return true
   const body = { domain: s.domain, figure, value, source: source.value, taken_on: takenOn.value }
-  const ok = await set.mutateAsync(body).catch(() => null)
+  const had = of(s, figure)
+  let was = numberOf(from)
+  if (had && shown(had.value) === from) was = had.value // it is shown with one decimal
+  if (value === was) return true
+  const ok = await edit.make((told) => {
+    const now = figures.data.value?.find((x) => x.domain === s.domain)
+    if (told) was = (now && of(now, figure)?.value) ?? null
+    return set.mutateAsync({ ...body, was: { value: was } })
+  })
   if (ok)
     undo.offer('Saved', () =>
       set.mutateAsync({
         ...body,
-        value: was?.value ?? null,
-        source: was?.source ?? '',
-        taken_on: was?.taken_on.slice(0, 10) ?? '',
+        value: was,
+        source: had?.source ?? '',
+        taken_on: had?.taken_on.slice(0, 10) ?? '',
+        was: { value },
       }),
     )
+  return ok !== null
 }
 
 async function takeTable() {
@@ -97,7 +113,8 @@ async function takeTable() {
         Add figures
       </button>
     </form>
-    <p v-if="mistake" class="mistake" role="alert">{{ mistake }}</p>
+    <p v-if="paste.error.value" class="mistake" role="alert">{{ paste.error.value.message }}</p>
+    <EditFault :fault="set.error.value" :again="edit.again.value" />
     <div class="scroll">
       <table>
         <thead>
@@ -116,14 +133,14 @@ async function takeTable() {
               :key="c.figure"
               :title="of(s, c.figure) || seen(s, c.figure) !== null ? tells(s, c.figure) : undefined"
             >
-              <input
+              <TypedField
                 class="num"
                 :class="{ soft: !of(s, c.figure) }"
                 :value="of(s, c.figure) ? shown(of(s, c.figure)!.value) : ''"
                 :placeholder="seen(s, c.figure) === null ? '–' : shown(seen(s, c.figure)!)"
                 :aria-label="`${c.name} of ${s.name}`"
                 inputmode="decimal"
-                @change="put(s, c.figure, ($event.target as HTMLInputElement).value)"
+                :save="(typed, was) => put(s, c.figure, typed, was)"
               />
             </td>
           </tr>

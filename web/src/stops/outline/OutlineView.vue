@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Ground, OutlineEdits, OutlineSection } from '@/api/client'
 import { useOutline, useOutlineChange } from '@/api/plan'
+import { useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
 import { count, plural } from '@/parts/format'
 import { pageKey } from '@/parts/stops'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
-import { moved, toWrite, withAdded, withSection } from './edits'
+import { moved, toWrite, withAdded, withSection, type SectionEdit } from './edits'
 import SectionRow from './SectionRow.vue'
 
 /** The sections that a page should have: what is there in ink, what is to be written in pencil. */
@@ -36,17 +38,29 @@ const edited = computed(
 )
 const words = computed(() => toWrite(outline.value?.sections ?? []))
 
-async function put(edits: OutlineEdits, says: string) {
-  const was = outline.value!.edits
+const { make, again } = useEdit()
+/** What the edits were when the typing at hand began; undefined for what they are now. */
+let begun: OutlineEdits | undefined
+watch(page, () => (begun = undefined))
+
+/** Changes the edits; where something of them was changed elsewhere meanwhile, over what is there then. */
+async function put(to: (edits: OutlineEdits) => OutlineEdits, says: string) {
   const at = page.value
-  const ok = await change.mutateAsync({ page: at, edits }).catch(() => null)
-  if (ok) undo.offer(says, () => change.mutateAsync({ page: at, edits: was }))
-  return ok !== null
+  let was = begun ?? outline.value!.edits
+  begun = undefined
+  const now = await make((told) => {
+    if (told) was = outline.value!.edits
+    return change.mutateAsync({ page: at, to: to(was), was })
+  })
+  if (now) undo.offer(says, () => change.mutateAsync({ page: at, to: was, was: now.edits }))
+  return now !== null
 }
 
 async function move(s: OutlineSection, to: number) {
-  const edits = moved(outline.value!, s.key, to)
-  if (edits === outline.value!.edits || !(await put(edits, `Moved: ${s.heading}`))) return
+  begun = undefined
+  if (moved(outline.value!, s.key, to) === outline.value!.edits) return
+  const order = () => moved(outline.value!, s.key, to).order
+  if (!(await put((edits) => ({ ...edits, order: order() }), `Moved: ${s.heading}`))) return
   await nextTick()
   rows.value?.querySelector<HTMLElement>(`[data-section="${CSS.escape(s.key)}"] .grip`)?.focus()
 }
@@ -60,15 +74,15 @@ function drop(to: number) {
 
 async function add() {
   const heading = adding.value.trim()
-  if (heading && (await put(withAdded(outline.value!, heading), `Added: ${heading}`))) adding.value = ''
+  begun = undefined
+  if (heading && (await put(() => withAdded(outline.value!, heading), `Added: ${heading}`))) adding.value = ''
 }
 
+const section = (s: OutlineSection, edit: SectionEdit, says: string) =>
+  put((edits) => withSection(edits, s.key, edit), says)
 const setAlone = (alone: boolean) =>
-  put(
-    { ...outline.value!.edits, alone },
-    alone ? 'Other sections stay as they are' : 'Other sections make up',
-  )
-const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by the rules')
+  put((edits) => ({ ...edits, alone }), alone ? 'Other sections stay as they are' : 'Other sections make up')
+const restore = () => put(() => ({ order: [], sections: {}, alone: false }), 'Outline by the rules')
 </script>
 
 <template>
@@ -98,9 +112,8 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
         </button>
       </template>
     </div>
-    <p v-if="error || change.error.value" class="mistake said" role="alert">
-      {{ (change.error.value ?? error)!.message }}
-    </p>
+    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <EditFault class="said" :fault="change.error.value" :again="again" />
     <p v-if="isPending" class="soft said">Loading the outline…</p>
     <p v-else-if="outline && !outline.sections.length" class="said">
       Pages of this kind have no word target, so there is no outline. Pages for services and towns have one.
@@ -131,27 +144,25 @@ const restore = () => put({ order: [], sections: {}, alone: false }, 'Outline by
           :first="s.kind === 'lead' ? outline.first : ''"
           :over="over === i"
           draggable="true"
+          :set-words="
+            (n) =>
+              section(
+                s,
+                { words: n ?? undefined },
+                n === null ? `${s.heading}: words by the rules` : `${s.heading}: ${count(n)} words`,
+              )
+          "
           @dragstart="dragged = s.key"
           @dragover.prevent="over = i"
           @dragend="((dragged = ''), (over = -1))"
           @drop.prevent="drop(i)"
           @move="move(s, i + $event)"
-          @rename="
-            put(withSection(outline.edits, s.key, { heading: $event }), `Renamed: ${$event || s.heading}`)
-          "
-          @words="
-            put(
-              withSection(outline.edits, s.key, { words: $event ?? undefined }),
-              $event === null ? `${s.heading}: words by the rules` : `${s.heading}: ${count($event)} words`,
-            )
-          "
+          @begin="begun = outline.edits"
+          @rename="section(s, { heading: $event }, `Renamed: ${$event || s.heading}`)"
           @drop-section="
-            put(
-              withSection(
-                outline.edits,
-                s.key,
-                s.added ? { added: false, heading: '', words: undefined } : { dropped: !s.dropped },
-              ),
+            section(
+              s,
+              s.added ? { added: false, heading: '', words: undefined } : { dropped: !s.dropped },
               s.dropped ? `Back: ${s.heading}` : `Dropped: ${s.heading}`,
             )
           "

@@ -4,13 +4,22 @@ import type { OutlineSection } from '@/api/client'
 import { count } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
+import TypedField from '@/parts/TypedField.vue'
 
 /** One section of an outline: moved, renamed, given other words, dropped. */
-const props = defineProps<{ section: OutlineSection; questions: string[]; first: string; over: boolean }>()
+const props = defineProps<{
+  section: OutlineSection
+  questions: string[]
+  first: string
+  over: boolean
+  /** Sets the words to write, null for the rule's; tells whether they were. */
+  setWords: (words: number | null) => Promise<boolean>
+}>()
 const emit = defineEmits<{
+  /** Something is about to be typed. */
+  begin: []
   move: [by: number]
   rename: [heading: string]
-  words: [words: number | null]
   dropSection: []
 }>()
 
@@ -21,6 +30,7 @@ const field = ref<HTMLInputElement>()
 async function rename() {
   heading.value = props.section.heading
   renaming.value = true
+  emit('begin')
   await nextTick()
   field.value?.select()
 }
@@ -29,18 +39,11 @@ function saveHeading() {
   const typed = heading.value.trim()
   if (typed !== props.section.heading) emit('rename', typed)
 }
-function setWords(event: Event) {
-  const field = event.target as HTMLInputElement
-  const typed = field.value.trim()
+async function saveWords(typed: string) {
   const words = Number(typed)
-  if (
-    typed !== '' &&
-    (!Number.isInteger(words) || words < 0 || words > 20000 || words === props.section.words)
-  ) {
-    field.value = String(props.section.words)
-    return
-  }
-  emit('words', typed === '' ? null : words)
+  if (typed === '') return props.setWords(null)
+  if (!Number.isInteger(words) || words < 0 || words > 20000) return true
+  return props.setWords(words)
 }
 </script>
 
@@ -93,16 +96,17 @@ function setWords(event: Event) {
     />
     <span class="num soft">{{ section.holds ? count(section.holds) : '' }}</span>
     <span class="num write">
-      <input
+      <TypedField
         class="field num"
         :class="{ set: section.fixed }"
         name="words"
         inputmode="numeric"
-        :value="section.dropped ? 0 : section.words"
+        :value="String(section.dropped ? 0 : section.words)"
+        :save="saveWords"
         :disabled="section.dropped"
         :aria-label="`Words to write: ${section.heading}`"
         :title="section.fixed ? 'Set by you. Empty it for the rule’s.' : 'Words to write'"
-        @change="setWords"
+        @focus="$emit('begin')"
       />
     </span>
     <div class="families">

@@ -1,6 +1,6 @@
 import type { Outline, OutlineEdits, OutlineSection } from '@/api/client'
 
-type SectionEdit = OutlineEdits['sections'][string]
+export type SectionEdit = OutlineEdits['sections'][string]
 
 const empty = (e: SectionEdit) => !e.heading && e.words === undefined && !e.dropped && !e.added
 

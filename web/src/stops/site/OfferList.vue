@@ -14,8 +14,9 @@ async function take(o: Offer, what: 'services' | 'places') {
   const form = toForm(props.ground)
   if (what === 'services') form.services.push({ ...emptyService(), name: o.name })
   else form.places.push({ ...emptyPlace(), name: o.name })
-  const ok = await saveGround.mutateAsync(toBusiness(form)).catch(() => null)
-  if (ok) undo.offer(`Saved: ${o.name}`, () => saveGround.mutateAsync(before))
+  const now = toBusiness(form)
+  const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
+  if (ok) undo.offer(`Saved: ${o.name}`, () => saveGround.mutateAsync({ to: before, was: now }))
 }
 </script>
 

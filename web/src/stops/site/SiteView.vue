@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Ground } from '@/api/client'
 import { useBusy } from '@/api/queries'
 import { useSite, useSites } from '@/api/site'
+import EditFault from '@/parts/EditFault.vue'
 import { bare, moment, plural } from '@/parts/format'
 import GroundLeaves from '../ground/GroundLeaves.vue'
 import MakeRow from './MakeRow.vue'
@@ -26,13 +27,9 @@ const branches = computed(() => (site.value ? tree(site.value.pages, site.value.
 const findings = computed(() => byUrgency(site.value?.findings ?? []))
 const elsewhere = computed(() => foundElsewhere(findings.value, site.value?.pages ?? []))
 const mistakes = computed(() =>
-  [
-    error.value,
-    survey.error.value,
-    edits.add.error.value,
-    edits.change.error.value,
-    edits.remove.error.value,
-  ].flatMap((e) => (e ? [e.message] : [])),
+  [error.value, survey.error.value, edits.add.error.value, edits.remove.error.value].flatMap((e) =>
+    e ? [e.message] : [],
+  ),
 )
 const says = computed(() => {
   const s = site.value
@@ -60,6 +57,7 @@ const says = computed(() => {
       </button>
     </div>
     <p v-for="m in mistakes" :key="m" class="mistake said" role="alert">{{ m }}</p>
+    <EditFault class="said" :fault="edits.change.error.value" :again="edits.again.value" />
     <p v-if="site?.failure" class="mistake said" role="alert">{{ site.failure.says }}</p>
     <div v-if="site" class="halves">
       <section class="pages">

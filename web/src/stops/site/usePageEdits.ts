@@ -1,6 +1,7 @@
 import { ref } from 'vue'
 import type { Ground, Id, PageDraft, PageInfo } from '@/api/client'
 import { usePages } from '@/api/pages'
+import { useEdit } from '@/parts/edit'
 import { plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import { useUndo } from '@/parts/undo'
@@ -16,6 +17,7 @@ const draftOf = (p: PageInfo): PageDraft => ({
 export function usePageEdits(client: Id, ground: () => Ground) {
   const { add, change, remove, restore } = usePages(client)
   const undo = useUndo()
+  const { make, again } = useEdit()
   const addresses = ref('')
 
   async function addAll() {
@@ -33,7 +35,7 @@ export function usePageEdits(client: Id, ground: () => Ground) {
       undo.offer(`${plural(added.length, 'page')} added`, async () => {
         for (const p of added) {
           const planned = before.find((b) => b.id === p.id)
-          if (planned) await change.mutateAsync({ page: p.id, body: draftOf(planned) })
+          if (planned) await change.mutateAsync({ page: p.id, to: draftOf(planned), was: draftOf(p) })
           else await remove.mutateAsync(p.id)
         }
       })
@@ -45,9 +47,13 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     return page
   }
 
-  async function put(p: PageInfo, body: PageDraft) {
-    const ok = await change.mutateAsync({ page: p.id, body: { ...draftOf(p), ...body } }).catch(() => null)
-    if (ok) undo.offer('Saved', () => change.mutateAsync({ page: p.id, body: draftOf(p) }))
+  async function put(p: PageInfo, draft: PageDraft) {
+    let was = draftOf(p)
+    const now = await make((told) => {
+      if (told) was = draftOf(ground().pages.find((x) => x.id === p.id) ?? p)
+      return change.mutateAsync({ page: p.id, to: { ...was, ...draft }, was })
+    })
+    if (now) undo.offer('Saved', () => change.mutateAsync({ page: p.id, to: was, was: draftOf(now) }))
   }
 
   async function drop(p: PageInfo) {
@@ -66,5 +72,5 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     void put(p, draft)
   }
 
-  return { add, change, remove, addresses, addAll, plan, put, drop, kindTo }
+  return { again, add, change, remove, addresses, addAll, plan, put, drop, kindTo }
 }

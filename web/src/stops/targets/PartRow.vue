@@ -6,11 +6,12 @@ import ChoiceMarks from './ChoiceMarks.vue'
 
 /** One part of an open target: changed, kept or dropped by itself. */
 const props = defineProps<{ part: Part; unit: GainUnit; at: boolean; editing: boolean; asked: boolean }>()
-const emit = defineEmits<{ keep: []; drop: []; edit: []; why: []; say: [choice: Choice] }>()
+const emit = defineEmits<{ keep: []; drop: []; edit: []; why: []; say: [choice: Choice, from: Choice] }>()
 
 const row = ref<HTMLElement>()
 const field = ref<HTMLInputElement>()
 const value = ref('')
+let from: Choice = { state: 'open' }
 watch(
   () => props.at,
   (at) => at && row.value?.scrollIntoView({ block: 'nearest' }),
@@ -19,6 +20,7 @@ watch(
   () => props.editing,
   async (editing) => {
     if (!editing) return
+    from = { ...props.part.choice }
     value.value = props.part.choice.value || props.part.pencil
     await nextTick()
     field.value?.focus()
@@ -29,7 +31,7 @@ const changeable = () => props.part.pencil !== ''
 
 function save() {
   const typed = value.value.trim()
-  emit('say', typed ? { state: 'changed', value: typed } : { state: 'open' })
+  emit('say', typed ? { state: 'changed', value: typed } : { state: 'open' }, from)
 }
 </script>
 

@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import type { Plan } from '@/api/client'
 import { count, duration, gain } from '@/parts/format'
+import TypedField from '@/parts/TypedField.vue'
 import type { Order } from './list'
 import PlanLeaves from './PlanLeaves.vue'
 
 /** The hours, what they bring, and in which order the list stands. */
-defineProps<{ plan: Plan; client: number; order: Order; dropped: boolean; hasDropped: boolean }>()
+defineProps<{
+  plan: Plan
+  client: number
+  order: Order
+  dropped: boolean
+  hasDropped: boolean
+  hours: (typed: string, was: string) => Promise<boolean>
+}>()
 defineEmits<{
-  hours: [event: Event]
   order: [order: Order]
   dropped: [shown: boolean]
   add: []
@@ -25,15 +32,15 @@ const orders: { name: Order; label: string }[] = [
   <div class="top">
     <label>
       <span class="hours"
-        ><input
+        ><TypedField
           class="figure"
           type="number"
           name="hours"
           min="0"
           max="1000"
           step="0.5"
-          :value="plan.hours"
-          @change="$emit('hours', $event)"
+          :value="String(plan.hours)"
+          :save="hours"
         /><span class="figure">h</span></span
       >
       <span class="soft">for this client</span>
@@ -108,10 +115,9 @@ const orders: { name: Order; label: string }[] = [
   gap: 4px;
 }
 .hours input {
-  width: 2.2ch;
   text-align: right;
   field-sizing: content;
-  min-width: 1ch;
+  min-width: 1.2ch;
   max-width: 6ch;
   background: none;
   border: 0;

@@ -4,6 +4,8 @@ import { useRoute } from 'vue-router'
 import type { Choice, Ground } from '@/api/client'
 import { useChanges } from '@/api/changes'
 import { usePlan } from '@/api/plan'
+import { useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
 import { duration, plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
@@ -24,7 +26,10 @@ const route = useRoute()
 const page = computed(() => String(route.query.page ?? ''))
 const { data: plan, error, isPending } = usePlan(() => props.client)
 const { setHours } = useChanges(() => props.client)
-const { say, toggle, addOwn, removeOwn, failure } = useTargetActions(() => props.client)
+const { say, toggle, addOwn, removeOwn, failure, again } = useTargetActions(
+  () => props.client,
+  () => plan.value,
+)
 const undo = useUndo()
 
 const order = ref<Order>('work')
@@ -72,24 +77,22 @@ function explain(line: Line) {
 const isAsked = (line: Line) =>
   why.value?.target === line.target.id && why.value.part === (line.part?.key ?? '')
 
-async function change(line: Line, choice: Choice) {
+async function change(line: Line, choice: Choice, from: Choice) {
   const key = keyOf(line)
-  if ((await say(line, choice)) && editing.value === key) editing.value = ''
+  if ((await say(line, choice, from)) && editing.value === key) editing.value = ''
 }
 
-async function hours(event: Event) {
-  const field = event.target as HTMLInputElement
-  const before = plan.value!.hours
-  const now = Number(field.value)
-  if (field.value.trim() === '' || now === before) {
-    field.value = String(before)
-    return
-  }
-  const ok = await setHours.mutateAsync(now).then(
-    () => true,
-    () => false,
-  )
-  if (ok) undo.offer(`Hours set to ${now}`, () => setHours.mutateAsync(before))
+const hoursEdit = useEdit()
+async function hours(typed: string, from: string) {
+  if (typed === '') return true
+  const to = Number(typed)
+  let was = Number(from)
+  const ok = await hoursEdit.make((told) => {
+    if (told) was = plan.value!.hours
+    return setHours.mutateAsync({ to, was }).then(() => true)
+  })
+  if (ok) undo.offer(`Hours set to ${to}`, () => setHours.mutateAsync({ to: was, was: to }))
+  return ok !== null
 }
 
 function move(by: number) {
@@ -146,14 +149,14 @@ watch(
         :order="order"
         :dropped="dropped"
         :has-dropped="hasDropped"
-        @hours="hours"
+        :hours="hours"
         @order="order = $event"
         @dropped="dropped = $event"
         @add="adding = true"
         @ladder="((why = null), (ladder = !ladder))"
       />
-      <p v-if="setHours.error.value" class="mistake said" role="alert">{{ setHours.error.value.message }}</p>
-      <p v-if="failure()" class="mistake said" role="alert">{{ failure()!.message }}</p>
+      <EditFault class="said" :fault="setHours.error.value" :again="hoursEdit.again.value" />
+      <EditFault class="said" :fault="failure()" :again="again" />
       <OwnTarget
         v-if="adding"
         :pages="plan.pages"
@@ -229,7 +232,7 @@ watch(
                 @edit="
                   editing = editing === keyOf({ target: t, part: p }) ? '' : keyOf({ target: t, part: p })
                 "
-                @say="change({ target: t, part: p }, $event)"
+                @say="(choice, from) => change({ target: t, part: p }, choice, from)"
                 @why="explain({ target: t, part: p })"
               />
             </div>

@@ -1,25 +1,40 @@
 import type { Choice, Plan } from '@/api/client'
 import { usePlanChanges, type OwnDraft } from '@/api/plan'
+import { useEdit } from '@/parts/edit'
 import { useUndo } from '@/parts/undo'
 import { says, type Line } from './list'
 
 /** What can be done with the targets of a client; all of it can be undone. */
-export function useTargetActions(client: () => number) {
+export function useTargetActions(client: () => number, plan: () => Plan | undefined) {
   const { choose, add, remove } = usePlanChanges(client)
   const undo = useUndo()
+  const { make, again } = useEdit()
+  let last = ''
   const words = { kept: 'Kept', changed: 'Changed', dropped: 'Dropped', open: 'Open again' }
 
-  /** Says something of a target or of a part of one. */
-  async function say(line: Line, choice: Choice) {
+  /** Says something of a target or of a part of one; from is what was said when the typing began. */
+  async function say(line: Line, choice: Choice, from?: Choice) {
     const of = line.part ?? line.target
-    const was = { ...of.choice }
     const { page } = line.target
-    const ok = await choose.mutateAsync([{ page, key: of.key, ...choice }]).catch(() => null)
+    const told = again.value !== undefined && last === of.key
+    last = of.key
+    let was = { ...(told ? saidNow(line) : (from ?? of.choice)) }
+    const ok = await make((told) => {
+      if (told) was = { ...saidNow(line) }
+      return choose.mutateAsync([{ page, key: of.key, ...choice, was }])
+    })
     if (ok)
       undo.offer(`${words[choice.state]}: ${says(line)}`, () =>
-        choose.mutateAsync([{ page, key: of.key, ...was }]),
+        choose.mutateAsync([{ page, key: of.key, ...was, was: choice }]),
       )
     return ok !== null
+  }
+
+  /** What is said of a line by now. */
+  function saidNow(line: Line): Choice {
+    const target = plan()?.targets.find((t) => t.id === line.target.id)
+    const part = line.part && target?.parts.find((p) => p.key === line.part!.key)
+    return (line.part ? part : target)?.choice ?? { state: 'open' }
   }
 
   /** Keeps or drops a line, or takes that back. */
@@ -46,5 +61,5 @@ export function useTargetActions(client: () => number) {
   }
 
   const failure = () => choose.error.value ?? add.error.value ?? remove.error.value
-  return { say, toggle, addOwn, removeOwn, failure }
+  return { again, say, toggle, addOwn, removeOwn, failure }
 }

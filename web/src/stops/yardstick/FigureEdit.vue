@@ -3,6 +3,9 @@ import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import type { Figure, PlanChange } from '@/api/client'
 import { useFigureChanges } from '@/api/plan'
+import { changedElsewhere, useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
+import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
 import { boundsOf, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
@@ -16,11 +19,9 @@ const { preview, change } = useFigureChanges(
   () => props.workspace ?? false,
 )
 const undo = useUndo()
-const value = ref(props.figure.value)
-watch(
-  () => props.figure.value,
-  (now) => (value.value = now),
-)
+const { make, again } = useEdit()
+const { form, was, tell } = useTyped(() => ({ value: props.figure.value }))
+const value = computed({ get: () => form.value!.value, set: (to) => (form.value = { value: to }) })
 const effect = ref<PlanChange | null>(null)
 const changed = computed(() => value.value.trim() !== props.figure.value)
 
@@ -34,12 +35,19 @@ const look = useDebounceFn(async () => {
 watch(value, look)
 
 async function keep(to: string) {
-  const was = props.figure.value === props.figure.default ? '' : props.figure.value
-  const ok = await change.mutateAsync({ [props.figure.key]: to }).catch(() => null)
+  const { key, says } = props.figure
+  let from = ''
+  const ok = await make(() => {
+    from = was()!.value
+    return change.mutateAsync({ to: { [key]: to }, was: { [key]: from } }).catch((failure) => {
+      if (changedElsewhere(failure)) tell()
+      throw failure
+    })
+  })
   if (!ok) return
-  undo.offer(`${props.figure.says}: ${to || props.figure.default}`, () =>
-    change.mutateAsync({ [props.figure.key]: was }),
-  )
+  const back = from === props.figure.default ? '' : from
+  const now = to || props.figure.default
+  undo.offer(`${says}: ${now}`, () => change.mutateAsync({ to: { [key]: back }, was: { [key]: now } }))
   effect.value = null
   emit('done')
 }
@@ -75,7 +83,7 @@ const failure = computed(() => change.error.value ?? preview.error.value)
       <button class="link" type="button" @click="$emit('done')">Cancel</button>
     </div>
     <p class="soft bounds">{{ boundsOf(figure) }}</p>
-    <p v-if="failure" class="mistake" role="alert">{{ failure.message }}</p>
+    <EditFault v-if="failure" :fault="failure" :again="again" />
     <PlanEffect v-else-if="effect" :effect="effect" />
   </form>
 </template>

@@ -2,6 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Figure, Ground, PlanChange } from '@/api/client'
 import { useFigureChanges, useFigures, usePresets, type FigureChanges } from '@/api/plan'
+import { useEdit } from '@/parts/edit'
+import EditFault from '@/parts/EditFault.vue'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
@@ -45,15 +47,24 @@ async function look(says: string, changes: FigureChanges) {
   trying.value = effect && { says, changes, effect }
 }
 
-async function put(says: string, changes: FigureChanges) {
-  const was: FigureChanges = {}
-  for (const key of Object.keys(changes)) {
-    const f = figures.value?.find((x) => x.key === key)
-    was[key] = f && differs(f) ? f.value : ''
-  }
-  const ok = await change.mutateAsync(changes).catch(() => null)
+/** The figures that changes change. */
+const of = (changes: FigureChanges) => (figures.value ?? []).filter((f) => f.key in changes)
+const valuesOf = (list: Figure[], value: (f: Figure) => string): FigureChanges =>
+  Object.fromEntries(list.map((f) => [f.key, value(f)]))
+/** What brings figures back to what they are now. */
+const backTo = (list: Figure[]) => valuesOf(list, (f) => (differs(f) ? f.value : ''))
+
+const edit = useEdit()
+async function put(says: string, to: FigureChanges) {
+  let back: FigureChanges = {}
+  const now = valuesOf(of(to), (f) => to[f.key] || f.default)
+  const ok = await edit.make(() => {
+    const list = of(to)
+    back = backTo(list)
+    return change.mutateAsync({ to, was: valuesOf(list, (f) => f.value) })
+  })
   trying.value = null
-  if (ok) undo.offer(says, () => change.mutateAsync(was))
+  if (ok) undo.offer(says, () => change.mutateAsync({ to: back, was: now }))
 }
 
 const restoreAll = () =>
@@ -63,11 +74,14 @@ async function take() {
   const file = picker.value?.files?.[0]
   if (picker.value) picker.value.value = ''
   if (!file) return
-  const was = Object.fromEntries((figures.value ?? []).map((f) => [f.key, differs(f) ? f.value : '']))
-  const ok = await read.mutateAsync(await file.text()).catch(() => null)
-  if (ok) undo.offer(`Figures of ${file.name} read`, () => change.mutateAsync(was))
+  const back = backTo(figures.value ?? [])
+  const now = await read.mutateAsync(await file.text()).catch(() => null)
+  if (now)
+    undo.offer(`Figures of ${file.name} read`, () =>
+      change.mutateAsync({ to: back, was: valuesOf(now, (f) => f.value) }),
+    )
 }
-const failure = computed(() => error.value ?? read.error.value ?? change.error.value ?? preview.error.value)
+const failure = computed(() => error.value ?? read.error.value ?? preview.error.value)
 </script>
 
 <template>
@@ -104,6 +118,7 @@ const failure = computed(() => error.value ?? read.error.value ?? change.error.v
       />
     </div>
     <p v-if="failure" class="mistake said" role="alert">{{ failure.message }}</p>
+    <EditFault class="said" :fault="change.error.value" :again="edit.again.value" />
     <div class="presets">
       <span class="soft">Presets for the word target:</span>
       <button v-for="p in presets" :key="p.says" class="link" type="button" @click="look(p.says, p.changes)">

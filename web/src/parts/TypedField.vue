@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+
+/**
+ * A field in place. What is typed stays until it is saved, whatever comes from elsewhere meanwhile;
+ * `was` is what stood here when the typing began. One that is not saved stays as it was typed.
+ */
+const props = defineProps<{
+  value: string
+  /** Tells whether it was saved, or was none to be. */
+  save: (typed: string, was: string) => Promise<boolean>
+}>()
+const typed = ref<string | null>(null)
+let was: string | null = null
+
+function type(event: Event) {
+  was ??= props.value
+  typed.value = (event.target as HTMLInputElement).value
+}
+async function leave() {
+  const text = typed.value
+  const from = was
+  was = null // whoever is refused is told what stands here by now
+  if (text === null || from === null) return
+  const done = text.trim() === from || (await props.save(text.trim(), from))
+  if (done && typed.value === text) typed.value = null
+}
+</script>
+
+<template>
+  <input
+    :value="typed ?? value"
+    @input="type"
+    @change="leave"
+    @keydown.esc="((typed = null), (was = null))"
+  />
+</template>
