@@ -52,8 +52,8 @@ export function useTyped<T extends object>(now: () => T | undefined) {
     const shown = { ...form.value }
     for (const key of keys(came))
       if (!same(sent[key], from[key])) {
-        next[key] = came[key]
-        if (same(shown[key], sent[key])) shown[key] = came[key]
+        next[key] = copy(came[key])!
+        if (same(shown[key], sent[key])) shown[key] = copy(came[key])!
       }
     base.value = next
     form.value = shown
