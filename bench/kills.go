@@ -14,8 +14,6 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/page"
-	"inktally/core/reading"
 	"inktally/internal/datafile"
 	"inktally/internal/store"
 )
@@ -35,7 +33,7 @@ func kills(self string) error {
 	defer os.RemoveAll(dir)
 	path := filepath.Join(dir, "inktally.db")
 	began, migrated, acks := time.Now(), 0, 0
-	there := map[string]bool{} // clients by name
+	there := map[string]bool{} // what was kept, and what is gone
 	for n := range soakKills {
 		if n%10 == 0 { // a file of an older program
 			for _, old := range []string{path, path + "-wal", path + "-shm"} {
@@ -44,10 +42,10 @@ func kills(self string) error {
 			if err := unpackOld(path); err != nil {
 				return err
 			}
-			there = map[string]bool{"Brindle & Ash Chimney": true}
+			there = map[string]bool{kept(aClient, "Brindle & Ash Chimney"): true}
 			migrated++
 		}
-		said, doubt, err := killed(self, path, time.Duration(rand.IntN(400))*time.Millisecond)
+		said, doubt, err := killed(self, path, time.Duration(rand.IntN(800))*time.Millisecond)
 		if err != nil {
 			return err
 		}
@@ -55,6 +53,10 @@ func kills(self string) error {
 		for _, line := range said {
 			what, name, _ := strings.Cut(line, " ")
 			there[name] = what == "kept"
+			if client, gone := strings.CutPrefix(name, aClient+" "); gone && what == "gone" {
+				delete(there, kept(aList, client))
+				delete(there, kept(aRun, client))
+			}
 		}
 		if err := hold(path, there, doubt); err != nil {
 			return fmt.Errorf("kill %d: %w", n, err)
@@ -65,7 +67,7 @@ func kills(self string) error {
 }
 
 // killed lets a process work for a while and kills it; it returns what it had acknowledged,
-// and what it was at.
+// and the client that it was deleting last.
 func killed(self, path string, after time.Duration) (said []string, doubt string, err error) {
 	cmd := exec.Command(self)
 	cmd.Env = append(os.Environ(), "SOAK=work", "SOAK_FILE="+path)
@@ -107,20 +109,18 @@ func hold(path string, there map[string]bool, doubt string) error {
 	if _, damaged, err := db.Check(ctx); err != nil || len(damaged) > 0 {
 		return fmt.Errorf("%w: %d pages %w", errLost, len(damaged), err)
 	}
-	var clients []store.Client
-	if err := db.Read(ctx, func(tx *store.Tx) (err error) { clients, err = tx.Clients(); return err }); err != nil {
+	is := map[string]bool{}
+	if err := db.Read(ctx, func(tx *store.Tx) error { return keptIn(tx, is) }); err != nil {
 		return err
 	}
-	is := map[string]bool{}
-	for _, c := range clients {
-		is[c.Name] = true
-		if _, known := there[c.Name]; !known {
-			there[c.Name] = true // it was kept, and could not say so any more
+	for name, now := range is {
+		if _, known := there[name]; !known {
+			there[name] = now // what was kept and could not say so any more
 		}
 	}
 	for name, want := range there {
 		if is[name] != want {
-			if name != doubt {
+			if !strings.HasSuffix(name, " "+doubt) {
 				return fmt.Errorf("%w: %s", errLost, name)
 			}
 			there[name] = is[name]
@@ -134,49 +134,29 @@ func hold(path string, there map[string]bool, doubt string) error {
 	return nil
 }
 
-// work adds, measures, deletes and backs up until it is killed, and tells what is kept.
-func work(path string) {
-	ctx := context.Background()
-	db, err := store.Open(ctx, path)
+// keptIn tells what is kept: clients, whole lists, and pages of whole runs. Half a list is a fault.
+func keptIn(tx *store.Tx, is map[string]bool) error {
+	clients, err := tx.Clients()
 	if err != nil {
-		fmt.Fprintln(os.Stderr, "soak:", err)
-		os.Exit(1)
+		return err
 	}
-	html := []byte("<p>" + strings.Repeat("word ", 20_000))
-	p := page.Read(html, page.Source{})
-	var mine []int64
-	var names []string
-	for n := 0; ; n++ {
-		name := fmt.Sprintf("client %d %d", os.Getpid(), n)
-		fmt.Println("at", name)
-		var id int64
-		err := db.Write(ctx, func(tx *store.Tx) (err error) {
-			if id, err = tx.AddClient(store.Client{Name: name}); err != nil {
-				return err
-			}
-			for i := range 5 {
-				if _, err = tx.AddReading(store.Reading{ClientID: id, URL: fmt.Sprint(i), Facts: reading.FactsOf(p)}, html, p.Data()); err != nil {
-					return err
-				}
-			}
-			return nil
-		})
-		if err == nil {
-			fmt.Println("kept", name)
-			mine, names = append(mine, id), append(names, name)
+	for _, c := range clients {
+		is[kept(aClient, c.Name)] = true
+		phrases, err := tx.BookPhrases(c.ID)
+		if err != nil {
+			return err
 		}
-		if n%3 == 2 {
-			at := rand.IntN(len(mine))
-			fmt.Println("at", names[at])
-			if err := db.Delete(ctx, func(tx *store.Tx) error { return tx.DeleteClient(mine[at]) }); err == nil {
-				fmt.Println("gone", names[at])
-				mine, names = append(mine[:at], mine[at+1:]...), append(names[:at], names[at+1:]...)
-			}
+		pages, err := tx.LatestReadings(c.ID)
+		if err != nil {
+			return err
 		}
-		if n%5 == 4 {
-			_ = datafile.BackUp(ctx, path, time.Now().AddDate(0, 0, n), 3)
+		is[kept(aList, c.Name)] = len(phrases) >= workPhrases
+		is[kept(aRun, c.Name)] = len(pages) > 0
+		if strings.HasPrefix(c.Name, workName) && len(phrases) > 1 && len(phrases) < workPhrases {
+			return fmt.Errorf("%w: %d of %d phrases of %s", errLost, len(phrases), workPhrases, c.Name)
 		}
 	}
+	return nil
 }
 
 // unpackOld puts the file of an older program at a path.

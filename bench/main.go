@@ -40,7 +40,7 @@ func main() {
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
 	facts()
 	matching()
-	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), bundle("internal/server/dist"), soak()} {
+	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), bundle("internal/server/dist"), readersBench(), soak()} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)

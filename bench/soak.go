@@ -18,6 +18,7 @@ import (
 	"time"
 
 	"inktally/core/page"
+	"inktally/core/reading"
 	"inktally/core/sheet"
 	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
@@ -40,27 +41,37 @@ func soak() error {
 	if err != nil {
 		return err
 	}
-	cmd := exec.Command(self)
-	cmd.Env = append(os.Environ(), "SOAK=read")
-	cmd.Stdout, cmd.Stderr = os.Stdout, os.Stderr
-	if err := cmd.Run(); err != nil {
-		return fmt.Errorf("the soak did not come to its end: %w", err)
+	for _, part := range []string{"large", "read", "kills"} {
+		cmd := exec.Command(self)
+		cmd.Env = append(os.Environ(), "SOAK="+part)
+		cmd.Stdout, cmd.Stderr = os.Stdout, os.Stderr
+		if err := cmd.Run(); err != nil {
+			return fmt.Errorf("the soak did not come to its end: %w", err)
+		}
 	}
-	return kills(self)
+	return nil
 }
 
 // soaking is what the processes of the soak do; none of them is the bench.
 func soaking() bool {
+	var err error
 	switch os.Getenv("SOAK") {
 	case "read":
-		if err := soakRead(); err != nil {
-			fmt.Fprintln(os.Stderr, "soak:", err)
-			os.Exit(1)
-		}
+		err = soakRead()
+	case "large":
+		err = soakLarge()
+	case "readers":
+		err = readersBench()
+	case "kills":
+		err = kills(os.Args[0])
 	case "work":
 		work(os.Getenv("SOAK_FILE"))
 	default:
 		return false
+	}
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "soak:", err)
+		os.Exit(1)
 	}
 	return true
 }
@@ -119,7 +130,7 @@ func soakRead() error {
 		return err
 	}
 	defer end()
-	web := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Wait: func(context.Context, int, time.Duration) error { return nil }})
+	web := openWeb()
 	browser := render.New(render.Options{Web: web, Timeout: 8 * time.Second})
 	defer browser.Close()
 	r := &readings.Readings{DB: db, Web: web, Renderer: browser, Now: time.Now}
@@ -145,22 +156,35 @@ func soakRead() error {
 		read.Add(1)
 	}
 	began := time.Now()
-	side := func(n, limit int, do func(int)) {
-		var group errgroup.Group
-		group.SetLimit(limit)
-		for i := range n {
-			group.Go(func() error { do(i); return nil })
-		}
-		_ = group.Wait()
+	all := func(n, limit int, path string, mode reading.Mode) {
+		_ = side(n, limit, func(i int) error {
+			one(fmt.Sprintf("%s/%s%d", site.URL, path, i), store.ReadMode{Mode: mode})
+			return nil
+		})
 	}
-	side(soakServed, 4, func(i int) { one(fmt.Sprintf("%s/%d", site.URL, i), store.ReadMode{Mode: "served"}) })
+	all(soakServed, 4, "", "served")
 	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as served", soakServed), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
 	read.Store(0)
 	failed.Store(0)
 	began = time.Now()
-	side(soakRendered, 2, func(i int) { one(fmt.Sprintf("%s/r%d", site.URL, i), store.ReadMode{Mode: "rendered"}) })
+	all(soakRendered, 2, "r", "rendered")
 	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as rendered", soakRendered), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
 	return nil
+}
+
+// openWeb reads pages of this machine, as fast as they come.
+func openWeb() *fetch.Fetcher {
+	return fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Wait: func(context.Context, int, time.Duration) error { return nil }})
+}
+
+// side does work n times, so many at once; its error is the first.
+func side(n, limit int, do func(i int) error) error {
+	var group errgroup.Group
+	group.SetLimit(limit)
+	for i := range n {
+		group.Go(func() error { return do(i) })
+	}
+	return group.Wait()
 }
 
 // peakMB is the most memory that this process has taken so far.

@@ -29,7 +29,7 @@ func Copy(ctx context.Context, from, to string) (err error) {
 	if err := part.Close(); err != nil {
 		return err
 	}
-	db, err := look(from)
+	db, err := look(ctx, from)
 	if err != nil {
 		return err
 	}
@@ -55,7 +55,7 @@ func sync(path string) error {
 // Damage is the first thing that is wrong with the file itself, empty for nothing: pages
 // that contradict one another, rows that belong to nothing.
 func Damage(ctx context.Context, path string) (string, error) {
-	db, err := look(path)
+	db, err := look(ctx, path)
 	if err != nil {
 		return "", err
 	}

@@ -18,7 +18,8 @@ import (
 
 	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
-	_ "modernc.org/sqlite" // the driver
+	"modernc.org/sqlite"
+	lib "modernc.org/sqlite/lib"
 )
 
 // private are the permissions of the file and of all beside it: it holds what clients say.
@@ -105,7 +106,7 @@ func versions(ctx context.Context, path string, migrations fs.FS) (is, known int
 	if known, err = newest(migrations); err != nil {
 		return 0, 0, err
 	}
-	db, err := look(path)
+	db, err := look(ctx, path)
 	if err != nil {
 		return 0, 0, err
 	}
@@ -159,9 +160,37 @@ func open(path string, options url.Values) (*sql.DB, error) {
 	return sql.Open("sqlite", address(path, options))
 }
 
-// look opens a connection that cannot write, whatever program has the file.
-func look(path string) (*sql.DB, error) {
-	return sql.Open("sqlite", address(path, url.Values{"mode": {"ro"}, "_pragma": {"busy_timeout(5000)"}}))
+// look opens a connection that cannot write, whatever program has the file. What a program that
+// was killed has left half written is taken back first, for that takes writing.
+func look(ctx context.Context, path string) (*sql.DB, error) {
+	db, err := lookAs(path, "ro")
+	if err != nil || !halfWritten(schema(ctx, db)) {
+		return db, err // any other fault shows in what is asked of it
+	}
+	_ = db.Close()
+	if db, err = lookAs(path, "rw"); err != nil {
+		return nil, err
+	}
+	if err := errors.Join(schema(ctx, db), db.Close()); err != nil {
+		return nil, err
+	}
+	return lookAs(path, "ro")
+}
+
+func lookAs(path, mode string) (*sql.DB, error) {
+	return sql.Open("sqlite", address(path, url.Values{"mode": {mode}, "_pragma": {"busy_timeout(5000)"}}))
+}
+
+// schema reads the tables of a file, which takes back what is half written in it.
+func schema(ctx context.Context, db *sql.DB) error {
+	var n int
+	return db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_master`).Scan(&n)
+}
+
+// halfWritten tells an error that says that a file must be written to before it can be read.
+func halfWritten(err error) bool {
+	var e *sqlite.Error
+	return errors.As(err, &e) && (e.Code() == lib.SQLITE_READONLY_ROLLBACK || e.Code() == lib.SQLITE_READONLY_RECOVERY)
 }
 
 func address(path string, options url.Values) string {

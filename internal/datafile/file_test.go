@@ -218,7 +218,7 @@ func TestBackups(t *testing.T) {
 	before, err := Restore(ctx, all[0].Path, path, tables(1))
 	require.NoError(t, err)
 	count := func(path string) (n int) {
-		db, err := look(path)
+		db, err := look(ctx, path)
 		require.NoError(t, err)
 		defer db.Close()
 		require.NoError(t, db.QueryRow(`SELECT COUNT(*) FROM ta`).Scan(&n))

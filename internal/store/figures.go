@@ -2,6 +2,7 @@ package store
 
 import (
 	"database/sql"
+	"errors"
 	"time"
 
 	"inktally/core/page"
@@ -50,8 +51,20 @@ type ShelfRow struct {
 // worked out from.
 func (t *Tx) StaleClients() ([]int64, error) {
 	return all(t, func(r *sql.Rows, id *int64) error { return r.Scan(id) },
-		`SELECT c.id FROM clients c LEFT JOIN client_figures f ON f.client_id = c.id
-		WHERE f.client_id IS NULL OR f.revision <> c.revision OR f.rules <> ?`, page.Rules)
+		staleClients, page.Rules)
+}
+
+const staleClients = `SELECT c.id FROM clients c LEFT JOIN client_figures f ON f.client_id = c.id
+	WHERE (f.client_id IS NULL OR f.revision <> c.revision OR f.rules <> ?)`
+
+// Stale tells whether the figures of one client are.
+func (t *Tx) Stale(client int64) (bool, error) {
+	var id int64
+	err := t.one(staleClients+` AND c.id = ?`, []any{page.Rules, client}, &id)
+	if errors.Is(err, ErrNotFound) {
+		return false, nil
+	}
+	return err == nil, err
 }
 
 // Revision returns a number that changes with whatever figures of a client are

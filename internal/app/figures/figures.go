@@ -31,6 +31,10 @@ func Refresh(ctx context.Context, db *store.DB) error {
 // refresh works out the figures of one client.
 func refresh(ctx context.Context, db *store.DB, id int64) error {
 	err := db.Write(ctx, func(tx *store.Tx) error {
+		// Many who look at once find it stale at once; one of them does the work.
+		if stale, err := tx.Stale(id); err != nil || !stale {
+			return err
+		}
 		revision, err := tx.Revision(id)
 		if err != nil {
 			return err
