@@ -25,6 +25,10 @@ import (
 // private are the permissions of the file and of all beside it: it holds what clients say.
 const private = 0o600
 
+// readers is how many read at once; others wait for their turn. A connection costs more to open
+// than most questions do, so all of them are kept open. Nobody may read inside of a reading.
+const readers = 16
+
 // File is an open data file: one writer, many readers.
 type File struct {
 	Path           string
@@ -66,8 +70,12 @@ func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err erro
 		return nil, err
 	}
 	f.Reserve()
-	f.Reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}})
-	return f, err
+	if f.Reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
+		return nil, err
+	}
+	f.Reader.SetMaxOpenConns(readers)
+	f.Reader.SetMaxIdleConns(readers)
+	return f, nil
 }
 
 // prepare makes sure that the file is ours alone to read, that this program knows its
