@@ -1,14 +1,16 @@
 // Package scratch is the program's own temporary folder.
 //
 // What libraries and the browser put down for a while lands in it, and it goes with the
-// program. A program that was killed leaves its folder behind: the next one takes it away.
+// program. A program that was killed leaves its folder behind, and maybe a browser: the next one takes both away.
 package scratch
 
 import (
 	"os"
 	"path/filepath"
+	"strings"
 
 	"github.com/gofrs/flock"
+	"github.com/shirou/gopsutil/v4/process"
 )
 
 const (
@@ -53,7 +55,19 @@ func sweep(base string) {
 		lock := flock.New(filepath.Join(dir, held), flock.SetFlag(os.O_RDWR))
 		if free, err := lock.TryLock(); err == nil && free {
 			_ = lock.Unlock()
+			endAll(dir)
 			_ = os.RemoveAll(dir)
+		}
+	}
+}
+
+// endAll ends what was started with a folder of a program that lives no more: a browser that
+// renders pages has its own there, and does not end with its program everywhere.
+func endAll(dir string) {
+	all, _ := process.Processes()
+	for _, p := range all {
+		if line, err := p.Cmdline(); err == nil && strings.Contains(line, dir) && int(p.Pid) != os.Getpid() {
+			_ = p.Kill()
 		}
 	}
 }
