@@ -2,7 +2,6 @@ package store
 
 import (
 	"database/sql"
-	"errors"
 	"time"
 
 	"inktally/core/page"
@@ -47,24 +46,12 @@ type ShelfRow struct {
 	Rivals   int
 }
 
-// StaleClients returns the clients whose figures are older than what they are
-// worked out from.
-func (t *Tx) StaleClients() ([]int64, error) {
+// StaleClients returns the clients whose figures are older than what they are worked out
+// from: of all, or of one client alone.
+func (t *Tx) StaleClients(one int64) ([]int64, error) {
 	return all(t, func(r *sql.Rows, id *int64) error { return r.Scan(id) },
-		staleClients, page.Rules)
-}
-
-const staleClients = `SELECT c.id FROM clients c LEFT JOIN client_figures f ON f.client_id = c.id
-	WHERE (f.client_id IS NULL OR f.revision <> c.revision OR f.rules <> ?)`
-
-// Stale tells whether the figures of one client are.
-func (t *Tx) Stale(client int64) (bool, error) {
-	var id int64
-	err := t.one(staleClients+` AND c.id = ?`, []any{page.Rules, client}, &id)
-	if errors.Is(err, ErrNotFound) {
-		return false, nil
-	}
-	return err == nil, err
+		`SELECT c.id FROM clients c LEFT JOIN client_figures f ON f.client_id = c.id
+		WHERE (f.client_id IS NULL OR f.revision <> c.revision OR f.rules <> ?1) AND (?2 = 0 OR c.id = ?2)`, page.Rules, one)
 }
 
 // Revision returns a number that changes with whatever figures of a client are

@@ -165,7 +165,7 @@ func TestRevision(t *testing.T) {
 	assert.Greater(t, revision(other), beside)
 
 	stale := func() (ids []int64) {
-		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { ids, err = tx.StaleClients(); return err }))
+		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { ids, err = tx.StaleClients(0); return err }))
 		return ids
 	}
 	assert.ElementsMatch(t, []int64{id, other}, stale())

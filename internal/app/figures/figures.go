@@ -17,7 +17,7 @@ import (
 func Refresh(ctx context.Context, db *store.DB) error {
 	var stale []int64
 	err := db.Read(ctx, func(tx *store.Tx) (err error) {
-		stale, err = tx.StaleClients()
+		stale, err = tx.StaleClients(0)
 		return err
 	})
 	for _, id := range stale {
@@ -32,7 +32,7 @@ func Refresh(ctx context.Context, db *store.DB) error {
 func refresh(ctx context.Context, db *store.DB, id int64) error {
 	err := db.Write(ctx, func(tx *store.Tx) error {
 		// Many who look at once find it stale at once; one of them does the work.
-		if stale, err := tx.Stale(id); err != nil || !stale {
+		if stale, err := tx.StaleClients(id); err != nil || len(stale) == 0 {
 			return err
 		}
 		revision, err := tx.Revision(id)
