@@ -18,6 +18,9 @@ import (
 // day is how the name of a backup tells its day.
 const day = "2006-01-02"
 
+// logs are the endings of what stands beside a file until it is written into it.
+var logs = []string{"-journal", "-wal", "-shm"}
+
 // Backup is a copy of the file that was made by itself.
 type Backup struct {
 	Path string
@@ -98,10 +101,13 @@ func Restore(ctx context.Context, from, path string, migrations fs.FS) (before s
 			if err := os.Rename(path, before); err != nil { // it cannot be read: kept as it is
 				return "", fault.New(fault.BadDataFile, path).Because(err)
 			}
+			for _, end := range logs {
+				_ = os.Rename(path+end, before+end)
+			}
 		}
 	}
-	for _, beside := range []string{"-wal", "-shm"} {
-		_ = os.Remove(path + beside)
+	for _, end := range logs { // of the file that was: the other one would be changed by them
+		_ = os.Remove(path + end)
 	}
 	if err := os.Rename(fresh, path); err != nil {
 		return "", fault.New(fault.BadDataFile, path).Because(err)

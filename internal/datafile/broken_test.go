@@ -4,6 +4,7 @@ import (
 	"database/sql"
 	"os"
 	"path/filepath"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -34,6 +35,56 @@ func TestHalfWritten(t *testing.T) {
 			var texts string
 			require.NoError(t, f.Reader.QueryRowContext(ctx, `SELECT GROUP_CONCAT(x) FROM ta`).Scan(&texts))
 			assert.Equal(t, "kept", texts)
+		})
+	}
+}
+
+// What a killed program had begun to copy is taken away by the next one; what is none of ours stays.
+func TestUnfinishedCopies(t *testing.T) {
+	path := made(t, 1)
+	require.NoError(t, os.MkdirAll(folder(path), 0o700))
+	ours := []string{path + ".version-1.77.part", path + ".before-2026-11-26-101500.9.part", path + ".restored.8.part", filepath.Join(folder(path), "2026-11-26.db.5.part")}
+	others := []string{path + ".mine.part", path + ".version-1", filepath.Join(filepath.Dir(path), "other.db.version-1.3.part"), filepath.Join(folder(path), "2026-11-25.db")}
+	for _, name := range append(slices.Clone(ours), others...) {
+		require.NoError(t, os.WriteFile(name, []byte("half"), 0o600))
+	}
+	f, err := Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	require.NoError(t, f.Close())
+	for _, name := range ours {
+		assert.NoFileExists(t, name)
+	}
+	for _, name := range others {
+		assert.FileExists(t, name)
+	}
+}
+
+// A backup that is put in the place of a half written file stays what it is: nothing that belonged
+// to the other one is written into it.
+func TestRestoreOverHalfWritten(t *testing.T) {
+	for name, damage := range map[string]func(path string){"readable": func(string) {}, "damaged": func(path string) {
+		_ = os.WriteFile(path, []byte("no file of ours"), 0o600)
+	}} {
+		t.Run(name, func(t *testing.T) {
+			path, from := killedFile(t), made(t, 2)
+			damage(path)
+			f, err := Open(ctx, from, tables(2))
+			require.NoError(t, err)
+			_, err = f.Writer.Exec(`UPDATE ta SET x = 'of the backup'`)
+			require.NoError(t, err)
+			require.NoError(t, f.Close())
+			before, err := Restore(ctx, from, path, tables(2))
+			require.NoError(t, err)
+			assert.FileExists(t, before)
+			f, err = Open(ctx, path, tables(2))
+			require.NoError(t, err)
+			defer f.Close()
+			var texts string
+			require.NoError(t, f.Reader.QueryRowContext(ctx, `SELECT GROUP_CONCAT(x) FROM ta`).Scan(&texts))
+			assert.Equal(t, "of the backup", texts)
+			says, err := Damage(ctx, path)
+			require.NoError(t, err)
+			assert.Empty(t, says)
 		})
 	}
 }

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"os"
 	"path/filepath"
+	"strings"
 
 	"inktally/core/fault"
 )
@@ -17,7 +18,7 @@ func Copy(ctx context.Context, from, to string) (err error) {
 	if _, err := os.Stat(from); err != nil {
 		return fault.New(fault.BadDataFile, from).Because(err)
 	}
-	part, err := os.CreateTemp(filepath.Dir(to), filepath.Base(to)+".*.part") // 0600
+	part, err := os.CreateTemp(filepath.Dir(to), filepath.Base(to)+".*"+unfinished) // 0600
 	if err != nil {
 		return err
 	}
@@ -41,6 +42,23 @@ func Copy(ctx context.Context, from, to string) (err error) {
 		return err
 	}
 	return os.Rename(part.Name(), to)
+}
+
+// unfinished is the ending of a copy that is being written.
+const unfinished = ".part"
+
+// sweep takes away the copies that a program which was killed had begun.
+func sweep(path string) {
+	for _, dir := range []string{filepath.Dir(path), folder(path)} {
+		files, _ := os.ReadDir(dir)
+		for _, f := range files {
+			name, own := strings.CutPrefix(f.Name(), filepath.Base(path)+".")
+			own = own && (strings.HasPrefix(name, "version-") || strings.HasPrefix(name, "before-") || strings.HasPrefix(name, "restored."))
+			if strings.HasSuffix(f.Name(), unfinished) && (own || dir == folder(path)) {
+				_ = os.Remove(filepath.Join(dir, f.Name()))
+			}
+		}
+	}
 }
 
 // sync makes sure that a file is on the disk.

@@ -55,6 +55,7 @@ func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err erro
 			}
 		}
 	}()
+	sweep(path)
 	if err := f.prepare(ctx, migrations); err != nil {
 		return nil, err
 	}
