@@ -41,7 +41,7 @@ func soak() error {
 	if err != nil {
 		return err
 	}
-	for _, part := range []string{"large", "read", "kills"} {
+	for _, part := range []string{"large", "served", "rendered", "kills"} {
 		cmd := exec.Command(self)
 		cmd.Env = append(os.Environ(), "SOAK="+part)
 		cmd.Stdout, cmd.Stderr = os.Stdout, os.Stderr
@@ -56,8 +56,10 @@ func soak() error {
 func soaking() bool {
 	var err error
 	switch os.Getenv("SOAK") {
-	case "read":
-		err = soakRead()
+	case "served":
+		err = soakRead(soakServed, 4, "", reading.Served)
+	case "rendered":
+		err = soakRead(soakRendered, 2, "r", reading.Rendered)
 	case "large":
 		err = soakLarge()
 	case "readers":
@@ -105,7 +107,9 @@ func hostile(n int, rendered bool) []byte {
 	return b.Bytes()
 }
 
-func soakRead() error {
+// soakRead reads so many hostile pages, so many at once, at paths that begin with a letter for
+// those that are rendered.
+func soakRead(n, atOnce int, path string, mode reading.Mode) error {
 	ctx := context.Background()
 	site := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if r.URL.Path == "/robots.txt" {
@@ -156,19 +160,11 @@ func soakRead() error {
 		read.Add(1)
 	}
 	began := time.Now()
-	all := func(n, limit int, path string, mode reading.Mode) {
-		_ = side(n, limit, func(i int) error {
-			one(fmt.Sprintf("%s/%s%d", site.URL, path, i), store.ReadMode{Mode: mode})
-			return nil
-		})
-	}
-	all(soakServed, 4, "", "served")
-	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as served", soakServed), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
-	read.Store(0)
-	failed.Store(0)
-	began = time.Now()
-	all(soakRendered, 2, "r", "rendered")
-	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as rendered", soakRendered), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
+	_ = side(n, atOnce, func(i int) error {
+		one(fmt.Sprintf("%s/%s%d", site.URL, path, i), store.ReadMode{Mode: mode})
+		return nil
+	})
+	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as %s", n, mode), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
 	return nil
 }
 

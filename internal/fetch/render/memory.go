@@ -10,9 +10,9 @@ import (
 	"github.com/shirou/gopsutil/v4/process"
 )
 
-// MaxMemory is what the browser may take in all its processes together; what they share
-// counts for each of them.
-const MaxMemory = 1500 << 20
+// MaxMemory is what the browser may take in all its processes together. An idle one takes some
+// 250 MB.
+const MaxMemory = 1200 << 20
 
 // glance is how often that is looked at while pages are rendered.
 const glance = 200 * time.Millisecond
@@ -39,10 +39,17 @@ func (b *Browser) watch(running context.Context) {
 		if all <= MaxMemory || largest == nil {
 			continue
 		}
+		b.crowded()
 		if int(largest.Pid) == own.Pid {
 			b.failAll()
 		}
 		_ = largest.Kill()
+		for range 5 { // what it took comes back in a while, and nobody else is to blame until then
+			if up, err := largest.IsRunning(); err != nil || !up {
+				break
+			}
+			<-tick.C
+		}
 	}
 }
 
@@ -50,13 +57,13 @@ func (b *Browser) watch(running context.Context) {
 func memory(pid int32) (all uint64, largest *process.Process) {
 	list, most := tree(pid), uint64(0)
 	for _, p := range list {
-		info, err := p.MemoryInfo()
+		takes, err := held(p)
 		if err != nil {
 			continue // it has ended
 		}
-		all += info.RSS
-		if info.RSS > most {
-			most, largest = info.RSS, p
+		all += takes
+		if takes > most {
+			most, largest = takes, p
 		}
 	}
 	return all, largest
@@ -95,6 +102,18 @@ func (b *Browser) leave(v *visit) {
 	b.visiting.Lock()
 	defer b.visiting.Unlock()
 	delete(b.visits, v)
+}
+
+// crowded tells all pages that are being rendered that they are not alone, where they are not: it
+// is not known which of them takes the memory.
+func (b *Browser) crowded() {
+	b.visiting.Lock()
+	defer b.visiting.Unlock()
+	for v := range b.visits {
+		if len(b.visits) > 1 {
+			v.crowded.Store(true)
+		}
+	}
 }
 
 // failAll tells all pages that are being rendered that there is no memory for them.

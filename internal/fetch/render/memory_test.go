@@ -85,6 +85,25 @@ func peaks(b *Browser, do func()) (own, browser uint64) {
 	return most.Load(), largest.Load()
 }
 
+// Whatever a page takes, the one beside it is read.
+func TestBesideAGreedyPage(t *testing.T) {
+	server := greedy(t)
+	b := browser(t, 40*time.Second)
+	for _, path := range []string{"/arrays", "/blobs"} {
+		var both sync.WaitGroup
+		both.Go(func() { _, _ = b.Render(context.Background(), fetch.Request{Address: server.URL + path}) })
+		both.Go(func() {
+			for range 4 {
+				doc, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/small"})
+				if assert.NoError(t, err, path) {
+					assert.Contains(t, string(doc.Body), "Small")
+				}
+			}
+		})
+		both.Wait()
+	}
+}
+
 // What a page takes is bounded, however it takes it: one sentence is told, the machine keeps
 // its memory, and a page that is rendered beside it is read.
 func TestGreedyPages(t *testing.T) {

@@ -33,6 +33,9 @@ const (
 const (
 	atOnce    = 2 // pages that are rendered side by side
 	startTime = 20 * time.Second
+	// readyTime is how long an empty tab may take until it is ready: a browser that takes longer
+	// hangs.
+	readyTime = 10 * time.Second
 	scriptMB  = 512 // memory that the scripts of a page may take
 )
 
@@ -66,6 +69,7 @@ type Browser struct {
 	closing context.Context // ends what is being started, too
 	close   context.CancelFunc
 
+	alone    sync.Mutex // of whoever takes all turns
 	visiting sync.Mutex
 	visits   map[*visit]bool
 }
@@ -198,24 +202,40 @@ func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, 
 			return fetch.Document{}, err
 		}
 	}
-	select {
-	case b.turns <- struct{}{}:
-		defer func() { <-b.turns }()
-	case <-ctx.Done():
-		return fetch.Document{}, ctx.Err()
-	}
-	doc, err := b.render(ctx, r.Address)
-	if fault.Is(err, fault.BrowserLost) && ctx.Err() == nil {
-		doc, err = b.render(ctx, r.Address)
+	doc, crowded, err := b.turn(ctx, r.Address, 1)
+	if crowded && fault.Is(err, fault.RenderMemory) {
+		doc, _, err = b.turn(ctx, r.Address, atOnce)
 	}
 	return doc, err
 }
 
+// turn renders a page when its turn has come: beside others, or alone if it takes all turns. It
+// tells whether others were there when the memory was at its end.
+func (b *Browser) turn(ctx context.Context, address string, turns int) (doc fetch.Document, crowded bool, err error) {
+	if turns > 1 { // two who wait for all turns would wait for ever
+		b.alone.Lock()
+		defer b.alone.Unlock()
+	}
+	for range turns {
+		select {
+		case b.turns <- struct{}{}:
+			defer func() { <-b.turns }()
+		case <-ctx.Done():
+			return fetch.Document{}, false, ctx.Err()
+		}
+	}
+	doc, crowded, err = b.render(ctx, address)
+	if fault.Is(err, fault.BrowserLost) && ctx.Err() == nil {
+		doc, crowded, err = b.render(ctx, address)
+	}
+	return doc, crowded, err
+}
+
 // render renders a page in a tab of its own.
-func (b *Browser) render(ctx context.Context, address string) (fetch.Document, error) {
+func (b *Browser) render(ctx context.Context, address string) (doc fetch.Document, crowded bool, err error) {
 	running, err := b.browser()
 	if err != nil {
-		return fetch.Document{}, err
+		return fetch.Document{}, false, err
 	}
 	tab, leave := chromedp.NewContext(running, chromedp.WithNewBrowserContext(sealed))
 	defer leave()
@@ -226,18 +246,42 @@ func (b *Browser) render(ctx context.Context, address string) (fetch.Document, e
 	v := &visit{web: b.options.Web, ctx: limit, stop: cancel, address: address, budget: fetch.NewBudget(maxBytes), turns: make(chan struct{}, answersAtOnce)}
 	b.enter(v)
 	defer b.leave(v)
-	doc, err := v.run(tab)
+	late := time.AfterFunc(readyTime, func() { b.discard(running) })
+	err = v.ready(tab)
+	switch {
+	case !late.Stop():
+		err = errors.New("it takes too long to open a tab")
+	case err == nil:
+		doc, err = v.run()
+	}
 	switch {
 	case err == nil:
-		return doc, nil
+		return doc, false, nil
 	case ctx.Err() != nil:
-		return fetch.Document{}, ctx.Err()
+		return doc, false, ctx.Err()
 	case v.failure() != nil:
-		return fetch.Document{}, v.failure()
-	case limit.Err() != nil:
-		return fetch.Document{}, fault.New(fault.RenderTimedOut, v.host())
+		return doc, v.crowded.Load(), v.failure()
 	case !alive(running):
-		return fetch.Document{}, fault.New(fault.BrowserLost).Because(err)
+		return doc, false, fault.New(fault.BrowserLost).Because(err)
+	case limit.Err() != nil:
+		if v.requests.Load() == 0 { // it has not even asked for the page
+			b.discard(running)
+		}
+		return doc, false, fault.New(fault.RenderTimedOut, v.host())
 	}
-	return fetch.Document{}, fault.New(fault.RenderFailed, v.host()).Because(err)
+	return doc, false, fault.New(fault.RenderFailed, v.host()).Because(err)
+}
+
+// discard ends a browser that does not work any more: the next page starts another one.
+func (b *Browser) discard(running context.Context) {
+	if own := chromedp.FromContext(running).Browser.Process(); own != nil {
+		for _, p := range tree(int32(own.Pid)) {
+			_ = p.Kill()
+		}
+	}
+	b.mu.Lock()
+	defer b.mu.Unlock()
+	if b.running == running {
+		b.stop()
+	}
 }

@@ -2,6 +2,7 @@ package render
 
 import (
 	"context"
+	"io"
 	"net"
 	"net/http"
 	"net/http/httptest"
@@ -10,6 +11,7 @@ import (
 	"os/exec"
 	"path/filepath"
 	"strings"
+	"syscall"
 	"sync/atomic"
 	"testing"
 	"time"
@@ -170,6 +172,62 @@ func TestBrowserDies(t *testing.T) {
 	time.AfterFunc(200*time.Millisecond, func() { _ = chromedp.FromContext(b.running).Browser.Process().Kill() })
 	_, p = render(t, b, server.URL+"/") // lost while it renders
 	assert.Equal(t, "Sweeps of Ostrey", p.Title)
+}
+
+// A browser that hangs, or that opens no tab any more, is ended, and the page is rendered by
+// another one; it costs the time that an empty tab may take, once.
+func TestBrowserHangsLater(t *testing.T) {
+	server, _ := shop(t)
+	for name, harm := range map[string]func(t *testing.T, pid int32){
+		"it stands still": func(t *testing.T, pid int32) { require.NoError(t, syscall.Kill(int(pid), syscall.SIGSTOP)) },
+		"it starts no process": func(t *testing.T, pid int32) {
+			for _, p := range tree(pid) {
+				if line, _ := p.Cmdline(); strings.Contains(line, "--type=zygote") {
+					require.NoError(t, p.Kill())
+				}
+			}
+		},
+	} {
+		t.Run(name, func(t *testing.T) {
+			t.Parallel()
+			b := browser(t, 0)
+			render(t, b, server.URL+"/there")
+			first := chromedp.FromContext(b.running).Browser.Process().Pid
+			harm(t, int32(first))
+			began := time.Now()
+			for range 3 {
+				_, p := render(t, b, server.URL+"/there")
+				assert.Equal(t, "There", p.Headings[0].Text)
+			}
+			assert.NotEqual(t, first, chromedp.FromContext(b.running).Browser.Process().Pid)
+			t.Logf("%.1f s", time.Since(began).Seconds())
+		})
+	}
+}
+
+// A page that leads on once it was loaded is read where it leads to.
+func TestLeadsOn(t *testing.T) {
+	pages := map[string]string{"/script": `<h1>Wait</h1><script>setTimeout(() => location.replace('/end'), 150)</script>`,
+		"/refresh": `<meta http-equiv=refresh content="0;url=/end"><h1>Wait</h1>`, "/twice": `<h1>Wait</h1><script>setTimeout(() => { location.href = '/script' }, 100)</script>`,
+		"/end": `<h1>The end</h1>`, "/forever": `<meta http-equiv=refresh content="0;url=/forever"><h1>Wait</h1>`}
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		w.Header().Set("Content-Type", "text/html")
+		_, _ = io.WriteString(w, pages[r.URL.Path])
+	}))
+	defer server.Close()
+	b := browser(t, 15*time.Second)
+	for _, path := range []string{"/script", "/refresh", "/twice"} {
+		doc, p := render(t, b, server.URL+path)
+		assert.Equal(t, "The end", p.Headings[0].Text, path)
+		assert.Equal(t, server.URL+"/end", doc.URL, path)
+	}
+	_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/forever"})
+	if err != nil { // else it was caught while it stood still
+		_, told := fault.Of(err)
+		assert.True(t, told, "%v", err)
+	}
+	_, p := render(t, b, server.URL+"/end")
+	assert.Equal(t, "The end", p.Headings[0].Text)
 }
 
 // A page reaches nothing that the guard refuses, in whatever way.

@@ -29,6 +29,8 @@ const (
 	answersAtOnce = 6
 	// restless is how long a page may go on changing after it was loaded.
 	restless = 8 * time.Second
+	// leadsOn is how often a page may lead on to another one after it was loaded.
+	leadsOn = 5
 )
 
 // visit is the rendering of one page.
@@ -43,6 +45,10 @@ type visit struct {
 	requests atomic.Int64
 	budget   *fetch.Budget
 	turns    chan struct{}
+
+	// crowded tells that other pages were there when the memory was at its end: one of them
+	// may have taken it.
+	crowded atomic.Bool
 
 	mu        sync.Mutex
 	err       error    // why the page itself could not be had
@@ -78,37 +84,51 @@ func (v *visit) end(err error) {
 	v.stop()
 }
 
-// run loads the page, waits until it rests, and takes it down.
-func (v *visit) run(tab context.Context) (fetch.Document, error) {
+// ready makes a tab ready for the page. It takes no time but where the browser does not work.
+func (v *visit) ready(tab context.Context) error {
 	v.tab = tab
 	if err := chromedp.Do(tab, chromedp.EmulateViewport(Width, Height)); err != nil {
-		return fetch.Document{}, err
+		return err
 	}
 	v.frame = cdp.FrameID(chromedp.FromContext(tab).Target.TargetID)
 	if err := chromedp.Listen(tab, v.hear); err != nil {
-		return fetch.Document{}, err
+		return err
 	}
 	if _, err := chromedp.Call(tab, network.SetBypassServiceWorker, network.SetBypassServiceWorkerParams{Bypass: true}); err != nil {
-		return fetch.Document{}, err
+		return err
 	}
 	if err := seal(tab); err != nil {
 		if fault.Is(err, fault.BrowserNotClosed) {
 			v.fail(err)
 		}
-		return fetch.Document{}, err
+		return err
 	}
 	everything := []*intercept.RequestPattern{{URLPattern: "*"}}
-	if _, err := chromedp.Call(tab, intercept.Enable, intercept.EnableParams{Patterns: everything}); err != nil {
+	_, err := chromedp.Call(tab, intercept.Enable, intercept.EnableParams{Patterns: everything})
+	return err
+}
+
+// run loads the page, waits until it rests, and takes it down. One that leads on to another
+// meanwhile is waited for again.
+func (v *visit) run() (doc fetch.Document, err error) {
+	if err := chromedp.Do(v.tab, chromedp.Navigate(v.address)); err != nil {
 		return fetch.Document{}, err
 	}
-	if err := chromedp.Do(tab, chromedp.Navigate(v.address)); err != nil {
-		return fetch.Document{}, err
+	for range leadsOn {
+		if err := v.failure(); err != nil {
+			return fetch.Document{}, err
+		}
+		if doc, err = v.rested(); err == nil || v.ctx.Err() != nil {
+			return doc, err
+		}
 	}
-	if err := v.failure(); err != nil {
-		return fetch.Document{}, err
-	}
+	return doc, err
+}
+
+// rested is the page once it rests.
+func (v *visit) rested() (fetch.Document, error) {
 	// Scripts of the page cannot reach into a world of our own.
-	world, err := chromedp.Call(tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
+	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
 	if err != nil {
 		return fetch.Document{}, err
 	}
