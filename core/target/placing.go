@@ -122,7 +122,10 @@ func (b *builder) placeFirst(f *Family) []Part {
 		}
 		if p, ok := b.placeIn(f, slot); ok {
 			out = append(out, p)
-			if (slot == sheet.H1 || slot == sheet.Opening) && missing(placed, slot) == 1 {
+			switch {
+			case slot == sheet.H1: // it is written anew: what it says more than once goes
+				planned += 1 - placed.Exact.H1 - placed.Loose.H1
+			case slot == sheet.Opening && missing(placed, slot) == 1:
 				planned++ // what stands there loosely is put in other words
 			}
 		}
