@@ -33,6 +33,8 @@ const (
 const (
 	atOnce    = 2 // pages that are rendered side by side
 	startTime = 20 * time.Second
+	// endTime is how long the end of the program may be held up.
+	endTime = 3 * time.Second
 	// readyTime is how long an empty tab may take until it is ready: a browser that takes longer
 	// hangs.
 	readyTime = 10 * time.Second
@@ -90,12 +92,20 @@ func New(o Options) *Browser {
 // Available tells whether there is a browser to render with.
 func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
 
-// Close ends the browser, also one that is just being started.
+// Close ends the browser, also one that is just being started; one that hangs is not waited for.
 func (b *Browser) Close() {
 	b.close()
-	b.mu.Lock()
-	defer b.mu.Unlock()
-	b.stop()
+	ended := make(chan struct{})
+	go func() {
+		defer close(ended)
+		b.mu.Lock()
+		defer b.mu.Unlock()
+		b.stop()
+	}()
+	select {
+	case <-ended:
+	case <-time.After(endTime):
+	}
 }
 
 // stop ends the browser that runs; the lock is held.

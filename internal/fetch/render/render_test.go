@@ -21,6 +21,7 @@ import (
 	"inktally/internal/fetch"
 
 	"github.com/chromedp/chromedp"
+	"github.com/shirou/gopsutil/v4/process"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -203,6 +204,25 @@ func TestBrowserHangsLater(t *testing.T) {
 			t.Logf("%.1f s", time.Since(began).Seconds())
 		})
 	}
+}
+
+// One that was given by its address and hangs does not hold up the end.
+func TestBrowserHangsElsewhere(t *testing.T) {
+	server, _ := shop(t)
+	b := New(Options{Web: fetch.New(fetch.Options{Guard: anywhere}), URL: elsewhere(t, browser(t, 0).options.Path)})
+	render(t, b, server.URL+"/there")
+	own, err := process.NewProcess(int32(os.Getpid()))
+	require.NoError(t, err)
+	children, err := own.Children()
+	require.NoError(t, err)
+	for _, p := range children {
+		if line, _ := p.Cmdline(); strings.Contains(line, "inktally-elsewhere-") {
+			require.NoError(t, p.Suspend())
+		}
+	}
+	began := time.Now()
+	b.Close()
+	assert.Less(t, time.Since(began), endTime+time.Second)
 }
 
 // A page that leads on once it was loaded is read where it leads to.
