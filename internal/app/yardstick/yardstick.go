@@ -6,6 +6,7 @@ import (
 	"context"
 
 	"inktally/core/fault"
+	"inktally/core/yardstick"
 	"inktally/internal/app/client"
 	"inktally/internal/app/meanwhile"
 	"inktally/internal/export"
@@ -21,19 +22,8 @@ type Yardstick struct{ DB *store.DB }
 func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error) {
 	out := []view.Figure{}
 	err := y.DB.Read(ctx, func(tx *store.Tx) error {
-		if err := there(tx, id); err != nil {
-			return err
-		}
-		own, err := client.Yardstick(tx, id)
-		if err != nil {
-			return err
-		}
-		workspace, err := client.Yardstick(tx, 0)
-		usual := workspace.Figures()
-		for i, f := range own.Figures() {
-			if id != 0 {
-				f.Default = usual[i].Value
-			}
+		figures, err := figuresOf(tx, id)
+		for _, f := range figures {
 			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key), Group: wording.FigureGroup(f.Key), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
 				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
 		}
@@ -42,14 +32,29 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 	return out, err
 }
 
+// figuresOf are the figures of a client, those of the workspace for client 0; the default of a
+// client's is the workspace's.
+func figuresOf(tx *store.Tx, id int64) ([]yardstick.Figure, error) {
+	if err := there(tx, id); err != nil {
+		return nil, err
+	}
+	own, err := client.Yardstick(tx, id)
+	if err != nil || id == 0 {
+		return own.Figures(), err
+	}
+	workspace, err := client.Yardstick(tx, 0)
+	figures, usual := own.Figures(), workspace.Figures()
+	for i := range figures {
+		figures[i].Default = usual[i].Value
+	}
+	return figures, err
+}
+
 // Change changes figures of a client, of the workspace for client 0, all of them
 // or none; an empty value brings back the one that a figure differs from. was are what they were
 // when the change began, as far as that is known: one that changed meanwhile is refused with both.
 func (y *Yardstick) Change(ctx context.Context, id int64, changes, was map[string]string) ([]view.Figure, error) {
 	err := y.DB.Write(ctx, func(tx *store.Tx) error {
-		if err := there(tx, id); err != nil {
-			return err
-		}
 		if err := changedElsewhere(tx, id, changes, was); err != nil {
 			return err
 		}
@@ -88,26 +93,18 @@ func (y *Yardstick) Read(ctx context.Context, id int64, raw []byte) ([]view.Figu
 // changedElsewhere is the fault of the first figure that is neither what it was when a change
 // began nor what the change makes of it.
 func changedElsewhere(tx *store.Tx, id int64, changes, was map[string]string) error {
-	own, err := client.Yardstick(tx, id)
+	figures, err := figuresOf(tx, id)
 	if err != nil {
 		return err
 	}
-	without, err := client.Yardstick(tx, 0)
-	if err != nil {
-		return err
-	}
-	usual := without.Figures()
-	for i, f := range own.Figures() {
+	for _, f := range figures {
 		before, known := was[f.Key]
 		want, changed := changes[f.Key]
 		if !known || !changed {
 			continue
 		}
-		if want == "" { // it is to be as it is without a change
-			want = usual[i].Value
-			if id == 0 {
-				want = f.Default
-			}
+		if want == "" {
+			want = f.Default
 		}
 		if _, err := meanwhile.Merge(fault.Thing(f.Key), before, f.Value, want, meanwhile.Text); err != nil {
 			return err

@@ -10,8 +10,7 @@ import (
 	"github.com/shirou/gopsutil/v4/process"
 )
 
-// MaxMemory is what the browser may take in all its processes together. An idle one takes some
-// 250 MB.
+// MaxMemory is what the browser may take in all its processes together.
 const MaxMemory = 1200 << 20
 
 // glance is how often that is looked at while pages are rendered.

@@ -14,6 +14,7 @@ import (
 	"fmt"
 	"net/http"
 	"os"
+	"slices"
 	"sync"
 	"time"
 
@@ -71,7 +72,7 @@ type Browser struct {
 	closing context.Context // ends what is being started, too
 	close   context.CancelFunc
 
-	alone    sync.Mutex // of whoever takes all turns
+	alone    chan struct{} // held by whoever waits for all turns
 	visiting sync.Mutex
 	visits   map[*visit]bool
 }
@@ -84,7 +85,7 @@ func New(o Options) *Browser {
 	if o.URL == "" && o.Path == "" {
 		o.Path = find()
 	}
-	b := &Browser{options: o, turns: make(chan struct{}, atOnce), visits: map[*visit]bool{}}
+	b := &Browser{options: o, turns: make(chan struct{}, atOnce), alone: make(chan struct{}, 1), visits: map[*visit]bool{}}
 	b.closing, b.close = context.WithCancel(context.Background())
 	return b
 }
@@ -222,14 +223,14 @@ func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, 
 // turn renders a page when its turn has come: beside others, or alone if it takes all turns. It
 // tells whether others were there when the memory was at its end.
 func (b *Browser) turn(ctx context.Context, address string, turns int) (doc fetch.Document, crowded bool, err error) {
+	waits := slices.Repeat([]chan struct{}{b.turns}, turns)
 	if turns > 1 { // two who wait for all turns would wait for ever
-		b.alone.Lock()
-		defer b.alone.Unlock()
+		waits = append([]chan struct{}{b.alone}, waits...)
 	}
-	for range turns {
+	for _, wait := range waits {
 		select {
-		case b.turns <- struct{}{}:
-			defer func() { <-b.turns }()
+		case wait <- struct{}{}:
+			defer func() { <-wait }()
 		case <-ctx.Done():
 			return fetch.Document{}, false, ctx.Err()
 		}
@@ -284,7 +285,7 @@ func (b *Browser) render(ctx context.Context, address string) (doc fetch.Documen
 
 // discard ends a browser that does not work any more: the next page starts another one.
 func (b *Browser) discard(running context.Context) {
-	if own := chromedp.FromContext(running).Browser.Process(); own != nil {
+	if own := chromedp.FromContext(running).Browser.Process(); own != nil && alive(running) {
 		for _, p := range tree(int32(own.Pid)) {
 			_ = p.Kill()
 		}

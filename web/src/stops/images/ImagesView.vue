@@ -13,7 +13,8 @@ import PlanLeaves from '../targets/PlanLeaves.vue'
 /** The images of all pages: what they are called, what they should be called, and their alt texts. */
 const props = defineProps<{ client: number; ground: Ground }>()
 const { data: images, error, isPending } = useImageNames(() => props.client)
-const { data: plan } = usePlan(() => props.client)
+/* What was said of names and alt texts, so nothing can be typed before it is there. */
+const { data: plan, error: planError } = usePlan(() => props.client)
 const { choose } = usePlanChanges(() => props.client)
 const undo = useUndo()
 const { make, again } = useEdit()
@@ -77,16 +78,16 @@ const leave = (r: ImageRow) =>
         >Save a rename script</a
       >
     </div>
-    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <p v-if="error || planError" class="mistake said" role="alert">{{ (error ?? planError)!.message }}</p>
     <EditFault class="said" :fault="choose.error.value" :again="again" />
-    <p v-if="isPending" class="soft said">Loading the images…</p>
+    <p v-if="isPending || (images && !plan && !planError)" class="soft said">Loading the images…</p>
     <p v-else-if="images && !rows.length" class="said">
       <template v-if="images.rows.length"
         >All {{ plural(images.rows.length, 'image') }} are named for what they show.</template
       >
       <template v-else>The images of measured pages will be listed here. Measure the pages first.</template>
     </p>
-    <table v-else-if="images">
+    <table v-else-if="images && plan">
       <thead>
         <tr class="soft">
           <th scope="col">page</th>
