@@ -74,7 +74,9 @@ func (w *web) set(address, body string) {
 	w.pages[address] = body
 }
 
-func open(t *testing.T, w *web) (*app.App, *store.DB) {
+func open(t *testing.T, w *web) (*app.App, *store.DB) { return openOver(t, w) }
+
+func openOver(t *testing.T, w app.Web) (*app.App, *store.DB) {
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "a.db"))
 	require.NoError(t, err)
 	a, err := app.New(context.Background(), app.Options{DB: db, Web: w})

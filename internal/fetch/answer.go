@@ -36,12 +36,12 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	host := req.URL.Hostname()
 	resp, err := f.do(ctx, f.noRedirects, req)
 	if err != nil {
-		return Answer{}, explain(host, err)
+		return Answer{}, explain(ctx, host, err)
 	}
 	defer resp.Body.Close()
 	a := Answer{Status: resp.StatusCode, Header: resp.Header}
 	if a.Body, err = unpackedFrom(resp, MaxBody, budget); err != nil {
-		return Answer{}, explain(host, err)
+		return Answer{}, explain(ctx, host, err)
 	}
 	for name := range a.Header {
 		if ownHeader(name) {

@@ -183,7 +183,7 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 	}
 	resp, err := f.do(ctx, f.client, req)
 	if err != nil {
-		return Document{}, explain(host, err)
+		return Document{}, explain(ctx, host, err)
 	}
 	defer resp.Body.Close()
 	doc := Document{URL: resp.Request.URL.String(), ContentType: resp.Header.Get("Content-Type"), Redirects: redirectsOf(resp),
@@ -199,7 +199,7 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 		return Document{}, fault.New(fault.NotAPage, host, doc.ContentType)
 	}
 	if doc.Body, err = unpacked(resp, MaxBody); err != nil {
-		return Document{}, explain(host, err)
+		return Document{}, explain(ctx, host, err)
 	}
 	return doc, nil
 }
@@ -271,7 +271,7 @@ func Stream(name string, r io.Reader) (Document, error) {
 }
 
 // explain makes a fault of what went wrong with a host.
-func explain(host string, err error) error {
+func explain(ctx context.Context, host string, err error) error {
 	var (
 		no     refused
 		dns    *net.DNSError
@@ -280,7 +280,7 @@ func explain(host string, err error) error {
 	)
 	told, known := fault.Of(err)
 	switch {
-	case errors.Is(err, context.Canceled):
+	case errors.Is(ctx.Err(), context.Canceled): // its caller gave up, whatever that broke
 		return context.Canceled
 	case known:
 		return told

@@ -20,7 +20,7 @@ func (f *Fetcher) Raw(ctx context.Context, address string, most int) ([]byte, er
 	req.Header.Set("Accept-Encoding", encodings)
 	resp, err := f.do(ctx, f.client, req)
 	if err != nil {
-		return nil, explain(req.URL.Hostname(), err)
+		return nil, explain(ctx, req.URL.Hostname(), err)
 	}
 	defer resp.Body.Close()
 	if resp.StatusCode != http.StatusOK {

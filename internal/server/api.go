@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"errors"
 	"log/slog"
 	"net/http"
 	"strings"
@@ -71,7 +70,7 @@ func handle[I, T any](r api, method, path, id, summary string, f func(context.Co
 	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*body[T], error) {
 		out, err := f(ctx, in)
 		if err != nil {
-			return nil, r.problem(id, err)
+			return nil, r.problem(ctx, id, err)
 		}
 		return &body[T]{out}, nil
 	})
@@ -80,12 +79,12 @@ func handle[I, T any](r api, method, path, id, summary string, f func(context.Co
 // do registers an operation that answers with nothing.
 func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error) {
 	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*struct{}, error) {
-		return nil, r.problem(id, f(ctx, in))
+		return nil, r.problem(ctx, id, f(ctx, in))
 	})
 }
 
 // problem makes an answer of an error: a code and one sentence for the user.
-func (r api) problem(id string, err error) error {
+func (r api) problem(ctx context.Context, id string, err error) error {
 	told, known := fault.Of(err)
 	switch {
 	case err == nil:
@@ -96,7 +95,7 @@ func (r api) problem(id string, err error) error {
 		return problemOf(http.StatusUnprocessableEntity, fault.New(fault.KeptPageUnreadable))
 	case app.IsGone(err):
 		return problemOf(http.StatusNotFound, fault.New(fault.NotThere))
-	case errors.Is(err, context.Canceled):
+	case ctx.Err() != nil: // who asked is gone, whatever that broke off
 		return problemOf(statusGivenUp, fault.New(fault.GivenUp))
 	}
 	r.log.Error("an operation failed", "operation", id, "error", err)

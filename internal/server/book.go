@@ -161,7 +161,7 @@ func (r api) book() {
 func (r api) bookFile(ctx context.Context, in *ClientPath) (*file, error) {
 	body, name, err := r.app.Book.File(ctx, in.Client)
 	if err != nil {
-		return nil, r.problem("bookFile", err)
+		return nil, r.problem(ctx, "bookFile", err)
 	}
 	return &file{
 		ContentType: "text/csv; charset=utf-8",

@@ -146,7 +146,7 @@ func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
 func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
 	b, err := r.app.Handoff.Brief(ctx, in.Client, in.Page)
 	if err != nil {
-		return nil, r.problem("briefMarkdown", err)
+		return nil, r.problem(ctx, "briefMarkdown", err)
 	}
 	name := imagename.Slug(fmt.Sprintf("brief %s %s", b.Client, b.Page.Kind))
 	return &file{
@@ -161,11 +161,11 @@ func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
 func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
 	html, contentType, err := r.app.Readings.KeptHTML(ctx, in.Client, in.Reading)
 	if err != nil {
-		return nil, r.problem("keptPage", err)
+		return nil, r.problem(ctx, "keptPage", err)
 	}
 	calm, err := still.Page(html, contentType)
 	if err != nil {
-		return nil, r.problem("keptPage", fault.New(fault.KeptPageUnreadable).Because(err))
+		return nil, r.problem(ctx, "keptPage", fault.New(fault.KeptPageUnreadable).Because(err))
 	}
 	return &file{
 		ContentType: "text/html; charset=utf-8",

@@ -177,7 +177,7 @@ func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, c
 		}
 		out, err := do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
 		if err != nil {
-			return nil, r.problem(id, err)
+			return nil, r.problem(ctx, id, err)
 		}
 		return &body[*T]{out}, nil
 	})
@@ -186,7 +186,7 @@ func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, c
 func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
 	list, err := r.app.Plan.Images(ctx, in.Client)
 	if err != nil {
-		return nil, r.problem("imageNamesCSV", err)
+		return nil, r.problem(ctx, "imageNamesCSV", err)
 	}
 	rows := [][]string{{"page", "old name", "new name", "alt text now", "alt text"}}
 	for _, i := range list.Rows {
@@ -198,7 +198,7 @@ func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
 	}
 	raw, err := export.CSV(rows)
 	if err != nil {
-		return nil, r.problem("imageNamesCSV", err)
+		return nil, r.problem(ctx, "imageNamesCSV", err)
 	}
 	return &file{ContentType: "text/csv; charset=utf-8", Disposition: `attachment; filename="images.csv"`, Body: raw}, nil
 }
@@ -206,7 +206,7 @@ func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
 func (r api) renameScript(ctx context.Context, in *ClientPath) (*file, error) {
 	list, err := r.app.Plan.Renames(ctx, in.Client)
 	if err != nil {
-		return nil, r.problem("renameScript", err)
+		return nil, r.problem(ctx, "renameScript", err)
 	}
 	return &file{ContentType: "text/x-shellscript; charset=utf-8", Disposition: `attachment; filename="rename.sh"`, Body: export.RenameScript(list)}, nil
 }

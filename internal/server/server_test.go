@@ -215,7 +215,7 @@ func TestBookFile(t *testing.T) {
 func TestOwnMistake(t *testing.T) {
 	var log strings.Builder
 	r := api{log: slog.New(slog.NewTextHandler(&log, nil))}
-	err := r.problem("sheet", errors.New("sql: no such column: secret"))
+	err := r.problem(context.Background(), "sheet", errors.New("sql: no such column: secret"))
 	told, ok := err.(*Problem)
 	require.True(t, ok)
 	assert.Equal(t, http.StatusInternalServerError, told.Status)

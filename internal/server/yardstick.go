@@ -55,7 +55,7 @@ func presets() []view.Preset {
 func (r api) yardstickFile(ctx context.Context, in *figuresPath) (*file, error) {
 	figures, err := r.app.Yardstick.Figures(ctx, in.Client)
 	if err != nil {
-		return nil, r.problem("yardstickFile", err)
+		return nil, r.problem(ctx, "yardstickFile", err)
 	}
 	return &file{ContentType: "application/yaml; charset=utf-8", Disposition: `attachment; filename="yardstick.yaml"`, Body: export.Yardstick(figures)}, nil
 }

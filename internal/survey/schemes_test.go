@@ -23,8 +23,8 @@ func (p pages) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
 	return fetch.Document{URL: final, ContentType: "text/html", Body: []byte("<title>Brindle</title><p>A page.")}, nil
 }
 
-func (p pages) Page(_ context.Context, doc fetch.Document, _ bool) *page.Page {
-	return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType})
+func (p pages) Page(_ context.Context, doc fetch.Document, _ bool) (*page.Page, error) {
+	return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType}), nil
 }
 func (p pages) Sitemaps(context.Context, string) []string { return nil }
 func (p pages) Raw(_ context.Context, address string, _ int) ([]byte, error) {

@@ -23,8 +23,8 @@ import (
 type Web interface {
 	Get(ctx context.Context, r fetch.Request) (fetch.Document, error)
 	// Page reads a document that Get brought; lightly is without its style sheets. It is
-	// nil for what cannot be kept.
-	Page(ctx context.Context, doc fetch.Document, lightly bool) *page.Page
+	// nil for what is no page. Its error is why the page cannot be kept: it ends the survey.
+	Page(ctx context.Context, doc fetch.Document, lightly bool) (*page.Page, error)
 	Sitemaps(ctx context.Context, site string) []string
 	Raw(ctx context.Context, address string, most int) ([]byte, error)
 }
@@ -71,6 +71,7 @@ type crawler struct {
 	visited  int
 	failures int
 	stopped  *fault.Fault
+	broken   error                   // what kept the survey from keeping what it read
 	found    map[string]site.Visited // by final address, bare
 }
 
@@ -107,12 +108,17 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 		return Site{}, fault.New(fault.AddressBad, start)
 	}
 	c.visited = 1
-	c.take(ctx, home, doc)
+	if err := c.take(ctx, home, doc); err != nil {
+		return Site{}, err
+	}
 	if start != root {
 		c.add(start, "", false, "")
 	}
 	c.sitemaps(ctx, doc.URL)
 	c.all(ctx)
+	if c.broken != nil {
+		return Site{}, c.broken
+	}
 	out := Site{Domain: c.domain, Stopped: c.stopped}
 	if err := ctx.Err(); err != nil {
 		out.Stopped = fault.New(fault.GivenUp)
@@ -131,7 +137,7 @@ func (c *crawler) all(ctx context.Context) {
 	for {
 		c.mu.Lock()
 		var next *target
-		if len(c.queue) > 0 && c.visited < c.options.Most && c.stopped == nil && ctx.Err() == nil {
+		if len(c.queue) > 0 && c.visited < c.options.Most && !c.over(ctx) {
 			next, c.queue = c.queue[0], c.queue[1:]
 			c.visited++
 		}
@@ -139,7 +145,7 @@ func (c *crawler) all(ctx context.Context) {
 		if next == nil {
 			wg.Wait() // those under way may still find more
 			c.mu.Lock()
-			done := len(c.queue) == 0 || c.visited >= c.options.Most || c.stopped != nil || ctx.Err() != nil
+			done := len(c.queue) == 0 || c.visited >= c.options.Most || c.over(ctx)
 			c.mu.Unlock()
 			if done {
 				return
@@ -157,23 +163,35 @@ func (c *crawler) all(ctx context.Context) {
 func (c *crawler) visit(ctx context.Context, t *target) {
 	doc, err := c.web.Get(ctx, fetch.Request{Address: t.address})
 	if err != nil {
-		c.fail(t, err)
+		c.fail(ctx, t, err)
 		return
 	}
 	c.mu.Lock()
 	c.failures = 0
 	c.mu.Unlock()
-	c.take(ctx, t, doc)
+	if err := c.take(ctx, t, doc); err != nil {
+		c.mu.Lock()
+		defer c.mu.Unlock()
+		c.broken = err
+	}
+}
+
+// over reports whether nothing more is to be visited; the lock is held.
+func (c *crawler) over(ctx context.Context) bool {
+	return c.stopped != nil || c.broken != nil || ctx.Err() != nil
 }
 
 // fail keeps why a page was not read. A site that fails again and again is left
 // alone.
-func (c *crawler) fail(t *target, err error) {
+func (c *crawler) fail(ctx context.Context, t *target, err error) {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	t.failed = true
 	f, ok := fault.Of(err)
-	if !ok {
+	if !ok || f.Code == fault.DiskFull {
+		if ctx.Err() == nil { // what giving up broke off is no failure
+			c.broken = err
+		}
 		return
 	}
 	switch f.Code {
@@ -191,10 +209,10 @@ func (c *crawler) fail(t *target, err error) {
 	}
 }
 
-// take keeps a page and what it links to.
-func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
+// take keeps a page and what it links to. Its error is that of keeping it.
+func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error {
 	if lineup.Domain(doc.URL) != c.domain {
-		return // it leads to another site
+		return nil // it leads to another site
 	}
 	key := site.BareAddress(doc.URL)
 	c.mu.Lock()
@@ -204,11 +222,11 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
 	}
 	c.mu.Unlock()
 	if had {
-		return
+		return nil
 	}
-	p := c.web.Page(ctx, doc, c.options.Lightly)
-	if p == nil || p.Warns(page.NotHTML) {
-		return
+	p, err := c.web.Page(ctx, doc, c.options.Lightly)
+	if err != nil || p == nil || p.Warns(page.NotHTML) {
+		return err
 	}
 	c.mu.Lock()
 	t.final = key
@@ -222,7 +240,7 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
 	}
 	c.mu.Unlock()
 	if had {
-		return
+		return nil
 	}
 	for _, l := range p.LinkList() {
 		if !l.Away {
@@ -235,6 +253,7 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) {
 		c.mu.Unlock()
 		c.options.Seen(visited, min(known, c.options.Most))
 	}
+	return nil
 }
 
 // add makes an address of the site known, with the text of a link to it. It is nil for

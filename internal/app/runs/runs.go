@@ -334,7 +334,7 @@ func (r *Runs) readItem(running, keep context.Context, client, job int64, item s
 	switch {
 	case err == nil:
 		item.State = store.ItemDone
-	case errors.Is(err, context.Canceled), r.full(job, err):
+	case running.Err() != nil, r.full(job, err): // what stopping broke off is no failure, whatever its error says
 		item.State, item.ReadingID = store.ItemWaiting, nil
 	default:
 		item.State, item.ReadingID, item.Fault = store.ItemFailed, nil, r.why(item, err)

@@ -2,7 +2,6 @@ package runs
 
 import (
 	"context"
-	"errors"
 	"sync"
 	"time"
 
@@ -32,7 +31,7 @@ func (r *Runs) surveyItem(running, keep context.Context, client, job int64, item
 	switch {
 	case err == nil:
 		item.State = store.ItemDone
-	case errors.Is(err, context.Canceled), r.full(job, err):
+	case running.Err() != nil, r.full(job, err):
 		item.State = store.ItemWaiting
 	default:
 		item.State, item.Fault = store.ItemFailed, r.why(item, err)

@@ -2,8 +2,10 @@ package surveys
 
 import (
 	"context"
+	"errors"
 	"sync"
 
+	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/site"
 	"inktally/internal/app/readings"
@@ -55,23 +57,22 @@ func (w *keptWeb) Get(ctx context.Context, r fetch.Request) (fetch.Document, err
 }
 
 // Page reads what Get brought and keeps it.
-func (w *keptWeb) Page(ctx context.Context, doc fetch.Document, _ bool) *page.Page {
+func (w *keptWeb) Page(ctx context.Context, doc fetch.Document, _ bool) (*page.Page, error) {
 	keep := context.WithoutCancel(ctx)
 	came, ok := w.coming.LoadAndDelete(doc.URL)
 	if !ok {
-		return nil
+		return nil, nil
 	}
 	if had, ok := came.(store.Reading); ok {
-		p, err := w.surveys.Readings.Page(keep, had)
-		if err != nil {
-			return nil
-		}
-		return p
+		return w.readable(keep, had)
 	}
 	c := came.(come)
 	id, err := w.surveys.Readings.Keep(keep, w.job.Client, w.key(doc.URL), c.in)
+	if fault.Is(err, fault.FileNotAPage) {
+		return nil, nil
+	}
 	if err != nil {
-		return nil
+		return nil, err
 	}
 	var kept store.Reading
 	err = w.surveys.DB.Write(keep, func(tx *store.Tx) (err error) {
@@ -82,11 +83,17 @@ func (w *keptWeb) Page(ctx context.Context, doc fetch.Document, _ bool) *page.Pa
 		return err
 	})
 	if err != nil {
-		return nil
+		return nil, err
 	}
-	p, err := w.surveys.Readings.Page(keep, kept)
-	if err != nil {
-		return nil
+	return w.readable(keep, kept)
+}
+
+// readable is the page of a reading, nil for one that is damaged: the rest of the site is
+// surveyed all the same.
+func (w *keptWeb) readable(ctx context.Context, of store.Reading) (*page.Page, error) {
+	p, err := w.surveys.Readings.Page(ctx, of)
+	if errors.Is(err, store.ErrDamaged) {
+		return nil, nil
 	}
-	return p
+	return p, err
 }
