@@ -52,12 +52,12 @@ func planBench(parse func(), body []byte) error {
 		return err
 	}
 	families, beside := 0, 0
-	for _, p := range w.Study.Pages {
+	for _, p := range w.From.Pages {
 		families += len(p.Families)
 		beside = max(beside, len(p.Rivals))
 	}
 	name := fmt.Sprintf("the plan of %d pages, %d families, %d rivals a page", len(plan.Pages), families, beside)
-	report(name, 20, parse, func() { w.Whole.Known.Yardstick.Target.Plan(w.Study) })
+	report(name, 20, parse, func() { w.Whole.Known.Yardstick.Target.Plan(w.From) })
 	report(fmt.Sprintf("  with the loading: %d targets", len(plan.Targets)), 0, parse, func() {
 		if _, err := a.Plan.Work(ctx, client); err != nil {
 			panic(err)

@@ -13,7 +13,7 @@ import (
 	"inktally/core/reading"
 	"inktally/core/site"
 	"inktally/internal/app"
-	"inktally/internal/app/client"
+	"inktally/internal/study"
 	"inktally/internal/server"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -109,7 +109,7 @@ func fillShelf(ctx context.Context, db *store.DB, a *app.App, body []byte) (last
 // keep keeps a reading of a page.
 func keep(tx *store.Tx, of store.Page, body []byte) error {
 	p := page.Read(body, page.Source{URL: of.URL})
-	_, err := tx.AddReading(store.Reading{ClientID: of.ClientID, URL: client.ReadingKey(of), FinalURL: of.URL, Source: reading.FromWeb,
+	_, err := tx.AddReading(store.Reading{ClientID: of.ClientID, URL: study.ReadingKey(of), FinalURL: of.URL, Source: reading.FromWeb,
 		TakenAt: time.Now(), Facts: reading.FactsOf(p)}, body, p.Data())
 	return err
 }

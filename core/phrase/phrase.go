@@ -3,6 +3,7 @@ package phrase
 import (
 	"slices"
 	"strings"
+	"sync"
 
 	"inktally/core/place"
 	"inktally/core/text"
@@ -97,15 +98,15 @@ func (l Language) oneNear(tokens []string) []string {
 var nearMe = []string{"near", "me"}
 
 // Remembering returns the language with its stems remembered, for many phrases
-// that have most of their words in common. It is for one goroutine.
+// that have most of their words in common. It may be shared between goroutines.
 func (l Language) Remembering() Language {
-	stem, stems := l.Stem, map[string]string{}
+	stem, stems := l.Stem, &sync.Map{}
 	l.Stem = func(token string) string {
-		s, ok := stems[token]
-		if !ok {
-			s = stem(token)
-			stems[token] = s
+		if s, ok := stems.Load(token); ok {
+			return s.(string)
 		}
+		s := stem(token)
+		stems.Store(token, s)
 		return s
 	}
 	return l

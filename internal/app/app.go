@@ -10,6 +10,7 @@ import (
 	"context"
 	"errors"
 	"log/slog"
+	"sync"
 	"time"
 
 	"inktally/core/fault"
@@ -29,6 +30,7 @@ import (
 	"inktally/internal/app/yardstick"
 	"inktally/internal/datafile"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -46,8 +48,11 @@ type App struct {
 	Yardstick *yardstick.Yardstick
 	Standing  *standing.Standing
 	Received  *received.Received
+	Studies   *study.Studies
 
-	db *store.DB
+	db     *store.DB
+	behind sync.WaitGroup // what is done behind the scenes
+	end    context.CancelFunc
 }
 
 // Web brings pages, and what sites list of theirs.
@@ -81,27 +86,44 @@ func New(ctx context.Context, o Options) (*App, error) {
 		o.Now = time.Now
 	}
 	r := &readings.Readings{DB: o.DB, Web: o.Web, Renderer: o.Renderer, Now: o.Now}
-	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Lists: o.Web, Now: o.Now}
-	s := &sheet.Sheet{DB: o.DB, Readings: r, Surveys: surveyed}
-	planned := &plan.Plan{DB: o.DB, Sheet: s}
+	studies := &study.Studies{DB: o.DB, Pages: r, Log: o.Log}
+	r.Studies = studies
+	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Studies: studies, Lists: o.Web, Now: o.Now}
+	behind, end := context.WithCancel(context.WithoutCancel(ctx))
+	planned := &plan.Plan{DB: o.DB, Studies: studies, Readings: r}
 	a := &App{
-		db: o.DB, Readings: r, Sheet: s,
-		Shelf:     &shelf.Shelf{DB: o.DB},
-		Ground:    &ground.Ground{DB: o.DB, Readings: r, Surveys: surveyed, Now: o.Now},
-		Book:      &book.Book{DB: o.DB, Readings: r, Demand: o.Demand, Now: o.Now},
-		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Search: o.Search, Now: o.Now},
+		db: o.DB, end: end, Studies: studies, Readings: r, Sheet: &sheet.Sheet{Studies: studies},
+		Shelf:     &shelf.Shelf{DB: o.DB, Studies: studies},
+		Ground:    &ground.Ground{DB: o.DB, Readings: r, Studies: studies, Now: o.Now},
+		Book:      &book.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
+		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
 		Plan:      planned,
 		Handoff:   &handoff.Handoff{Plan: planned, Now: o.Now},
 		Yardstick: &yardstick.Yardstick{DB: o.DB},
-		Standing:  &standing.Standing{DB: o.DB, Now: o.Now},
-		Runs:      runs.New(ctx, o.DB, r, surveyed, o.Log, o.Now),
+		Standing:  &standing.Standing{DB: o.DB, Studies: studies, Now: o.Now},
+		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
-	a.Received = &received.Received{DB: o.DB, Readings: r, Ground: a.Ground, Lineup: a.Lineup}
-	return a, a.Runs.BreakOff(ctx)
+	a.Received = &received.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}
+	if err := a.Received.Prepare(ctx); err != nil {
+		return a, err
+	}
+	if err := a.Runs.BreakOff(ctx); err != nil {
+		return a, err
+	}
+	a.behind.Go(func() {
+		if err := a.Readings.CatchUp(behind); err != nil {
+			o.Log.Error("what an older program kept of pages could not be read by today's rules", "error", err)
+		}
+	})
+	return a, nil
 }
 
 // Close stops all runs and waits for them; they can be gone on with later.
-func (a *App) Close() { a.Runs.Close() }
+func (a *App) Close() {
+	a.end()
+	a.Runs.Close()
+	a.behind.Wait()
+}
 
 // Quick is the short way in: an address, a phrase and rivals' addresses make a
 // client and start its run.
@@ -142,6 +164,12 @@ func (a *App) Backups() view.Backups {
 	}
 	return out
 }
+
+// Changed is what the writes of an operation changed.
+type Changed = store.Changed
+
+// Noting returns a context in which use cases note what they change.
+func Noting(ctx context.Context) (context.Context, *Changed) { return store.Noting(ctx) }
 
 // IsDamaged tells that what was kept cannot be read any more.
 func IsDamaged(err error) bool { return errors.Is(err, store.ErrDamaged) }

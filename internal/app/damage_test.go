@@ -29,9 +29,9 @@ func TestDamagedPage(t *testing.T) {
 	a.Close()
 	raw, err := sql.Open("sqlite", "file:"+path)
 	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE readings SET html = x'00', page = x'00' WHERE url = 'http://one.example/'`)
+	_, err = raw.Exec(`UPDATE bodies SET html = x'00', page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://one.example/')`)
 	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE readings SET page = x'00' WHERE url = 'http://two.example/'`)
+	_, err = raw.Exec(`UPDATE bodies SET page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://two.example/')`)
 	require.NoError(t, err)
 	require.NoError(t, raw.Close())
 	require.NoError(t, db.Close())
@@ -58,4 +58,45 @@ func TestDamagedPage(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, 44, s.Columns[1].Words.Seen)
 	assert.Nil(t, s.Columns[1].Failure)
+}
+
+// A damaged page of the client fails its own row: its book, its pages, its survey and what is
+// proposed for it are there all the same.
+func TestDamagedPageOfTheClient(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "a.db")
+	w := &web{pages: map[string]string{"http://brindle.example/": `<a href="/sweeping">Sweeping</a>` + words(30), "http://brindle.example/sweeping": words(40)}}
+	db, err := store.Open(ctx, path)
+	require.NoError(t, err)
+	a, err := app.New(ctx, app.Options{DB: db, Web: w})
+	require.NoError(t, err)
+	client, home := newClient(t, a, sweep, "")
+	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,100,5,14\n"), nil, "", "")
+	require.NoError(t, err)
+	surveyed(t, a, client)
+	a.Close()
+	raw, err := sql.Open("sqlite", "file:"+path)
+	require.NoError(t, err)
+	_, err = raw.Exec(`UPDATE bodies SET html = x'00', page = x'00'`)
+	require.NoError(t, err)
+	require.NoError(t, raw.Close())
+	require.NoError(t, db.Close())
+
+	db, err = store.Open(ctx, path)
+	require.NoError(t, err)
+	defer db.Close()
+	a, err = app.New(ctx, app.Options{DB: db, Web: w})
+	require.NoError(t, err)
+	defer a.Close()
+	for name, ask := range map[string]func() error{
+		"book":     func() error { _, err := a.Book.Get(ctx, client); return err },
+		"ground":   func() error { _, err := a.Ground.Get(ctx, client); return err },
+		"site":     func() error { _, err := a.Ground.Site(ctx, client); return err },
+		"proposal": func() error { _, err := a.Ground.Proposal(ctx, client); return err },
+		"overview": func() error { _, err := a.Sheet.Overview(ctx, client); return err },
+		"sheet":    func() error { _, err := a.Sheet.Get(ctx, client, home); return err },
+		"plan":     func() error { _, err := a.Plan.Get(ctx, client); return err },
+		"shelf":    func() error { _, err := a.Shelf.List(ctx); return err },
+	} {
+		assert.NoError(t, ask(), name)
+	}
 }

@@ -154,7 +154,7 @@ func thousandths(x float64) float64 { return math.Round(x*1000) / 1000 }
 func figuresOf(w *plan.Worked) map[string]any {
 	pages := []any{}
 	towns := 0
-	for _, p := range w.Study.Pages {
+	for _, p := range w.From.Pages {
 		towns = max(towns, len(p.Topics.Towns))
 		pages = append(pages, pageFigures(w, p))
 	}
@@ -191,7 +191,7 @@ func pageFigures(w *plan.Worked, p target.Page) map[string]any {
 	}
 	out["sections"], out["given"], out["images"] = sections, given, imageFigures(w, p.Key)
 	findings := []any{}
-	for _, f := range w.Study.Findings {
+	for _, f := range w.From.Findings {
 		on := f.URL
 		if f.Type == site.DeadLink {
 			on = f.Words[0]

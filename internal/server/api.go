@@ -15,6 +15,18 @@ import (
 // body is an answer with a JSON body.
 type body[T any] struct{ Body T }
 
+// change is what an operation that writes tells of what it changed.
+type change struct {
+	Revision int64  `header:"Revision" doc:"The revision of what is known of the client that the change made; 0 where it changed nothing"`
+	Changed  string `header:"Changed" doc:"The facets of the client that changed, parted by blanks: what is made from no other is as it was"`
+}
+
+// changed is an answer of an operation that writes.
+type changed[T any] struct {
+	change
+	Body T
+}
+
 // ClientPath and PagePath are the paths that most operations share. Parts of
 // an input must be exported for huma to fill them.
 type ClientPath struct {
@@ -65,22 +77,48 @@ func subject(path string) string {
 	return "clients"
 }
 
-// handle registers an operation whose use case answers with a T.
+// handle registers an operation whose use case answers with a T. One that writes tells what
+// it changed.
 func handle[I, T any](r api, method, path, id, summary string, f func(context.Context, *I) (T, error)) {
-	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*body[T], error) {
+	op := operation(method, path, id, summary)
+	if method == get {
+		huma.Register(r.huma, op, func(ctx context.Context, in *I) (*body[T], error) {
+			out, err := f(ctx, in)
+			if err != nil {
+				return nil, r.problem(ctx, id, err)
+			}
+			return &body[T]{out}, nil
+		})
+		return
+	}
+	huma.Register(r.huma, op, func(ctx context.Context, in *I) (*changed[T], error) {
+		ctx, told := app.Noting(ctx)
 		out, err := f(ctx, in)
 		if err != nil {
 			return nil, r.problem(ctx, id, err)
 		}
-		return &body[T]{out}, nil
+		return &changed[T]{changeOf(told), out}, nil
 	})
 }
 
-// do registers an operation that answers with nothing.
+// do registers an operation that writes and answers with nothing else.
 func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error) {
-	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*struct{}, error) {
-		return nil, r.problem(ctx, id, f(ctx, in))
+	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*change, error) {
+		ctx, told := app.Noting(ctx)
+		if err := f(ctx, in); err != nil {
+			return nil, r.problem(ctx, id, err)
+		}
+		out := changeOf(told)
+		return &out, nil
 	})
+}
+
+func changeOf(told *app.Changed) change {
+	var facets []string
+	for _, f := range told.Facets() {
+		facets = append(facets, string(f))
+	}
+	return change{told.Revision(), strings.Join(facets, " ")}
 }
 
 // problem makes an answer of an error: a code and one sentence for the user.

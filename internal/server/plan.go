@@ -169,17 +169,12 @@ func (r api) plan() {
 
 // handleDraft registers what is asked with a draft.
 func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
-	op := operation(post, path, id, summary)
-	huma.Register(r.huma, op, func(ctx context.Context, in *proofInput) (*body[*T], error) {
+	handle(r, post, path, id, summary, func(ctx context.Context, in *proofInput) (*T, error) {
 		raw := in.Body.File
 		if len(raw) == 0 {
 			raw = []byte(in.Body.Text)
 		}
-		out, err := do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
-		if err != nil {
-			return nil, r.problem(ctx, id, err)
-		}
-		return &body[*T]{out}, nil
+		return do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
 	})
 }
 

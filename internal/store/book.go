@@ -1,7 +1,6 @@
 package store
 
 import (
-	"database/sql"
 	"encoding/json"
 	"errors"
 	"time"
@@ -25,7 +24,7 @@ type Import struct {
 
 const entryFields = `id, text, volume, difficulty, position, stands_with, area`
 
-func scanPhrase(r *sql.Rows, e *book.Phrase) error {
+func scanPhrase(r scanner, e *book.Phrase) error {
 	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With, &e.Area)
 }
 
@@ -43,12 +42,12 @@ func (t *Tx) PutPhrase(client int64, folded string, e book.Phrase) (id int64, be
 		return 0, nil, err
 	}
 	if len(had) == 0 {
-		id, err = t.insert(`INSERT INTO book_phrases (client_id, text, folded, volume, difficulty, position, area) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+		id, err = t.insert(of(client, FacetBook), `INSERT INTO book_phrases (client_id, text, folded, volume, difficulty, position, area) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 			client, e.Text, folded, e.Volume, e.Difficulty, e.Position, e.Area)
 		return id, nil, err
 	}
 	before = &had[0]
-	_, err = t.exec(`UPDATE book_phrases SET volume = COALESCE(?1, volume), difficulty = COALESCE(?2, difficulty), position = COALESCE(?3, position),
+	_, err = t.exec(of(client, FacetBook), `UPDATE book_phrases SET volume = COALESCE(?1, volume), difficulty = COALESCE(?2, difficulty), position = COALESCE(?3, position),
 		area = CASE WHEN ?1 IS NULL OR ?4 = '' AND volume = ?1 THEN area ELSE ?4 END WHERE id = ?5`,
 		e.Volume, e.Difficulty, e.Position, e.Area, before.ID)
 	return before.ID, before, err
@@ -56,25 +55,25 @@ func (t *Tx) PutPhrase(client int64, folded string, e book.Phrase) (id int64, be
 
 // RestorePhrase gives a phrase the figures that it had.
 func (t *Tx) RestorePhrase(client int64, e book.Phrase) error {
-	_, err := t.exec(`UPDATE book_phrases SET volume = ?, difficulty = ?, position = ?, area = ? WHERE client_id = ? AND id = ?`,
+	_, err := t.exec(of(client, FacetBook), `UPDATE book_phrases SET volume = ?, difficulty = ?, position = ?, area = ? WHERE client_id = ? AND id = ?`,
 		e.Volume, e.Difficulty, e.Position, e.Area, client, e.ID)
 	return err
 }
 
 // SetPhraseArea says where the searches of a phrase were counted.
 func (t *Tx) SetPhraseArea(client, id int64, area visits.Area) error {
-	return t.change(`UPDATE book_phrases SET area = ? WHERE client_id = ? AND id = ?`, area, client, id)
+	return t.change(of(client, FacetBook), `UPDATE book_phrases SET area = ? WHERE client_id = ? AND id = ?`, area, client, id)
 }
 
 // SetPhraseWith puts a phrase in the family of another one, by the folded forms
 // of both; an empty with leaves it to the rule.
 func (t *Tx) SetPhraseWith(client int64, folded, with string) error {
-	return t.change(`UPDATE book_phrases SET stands_with = ? WHERE client_id = ? AND folded = ?`, with, client, folded)
+	return t.change(of(client, FacetBook), `UPDATE book_phrases SET stands_with = ? WHERE client_id = ? AND folded = ?`, with, client, folded)
 }
 
 // DeletePhrase takes a phrase out of a client's book.
 func (t *Tx) DeletePhrase(client, id int64) error {
-	_, err := t.exec(`DELETE FROM book_phrases WHERE client_id = ? AND id = ?`, client, id)
+	_, err := t.exec(of(client, FacetBook), `DELETE FROM book_phrases WHERE client_id = ? AND id = ?`, client, id)
 	return err
 }
 
@@ -92,7 +91,7 @@ func (t *Tx) AddImport(client int64, i Import) (int64, error) {
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(`INSERT INTO book_imports (client_id, name, taken_at, added, changed, found) VALUES (?, ?, ?, ?, ?, ?)`,
+	return t.insert(of(client, FacetFound), `INSERT INTO book_imports (client_id, name, taken_at, added, changed, found) VALUES (?, ?, ?, ?, ?, ?)`,
 		client, i.Name, stamp(i.TakenAt), added, changed, found)
 }
 
@@ -120,13 +119,13 @@ func (t *Tx) Import(client, id int64) (i Import, err error) {
 
 // Imports returns the last imports of a client, the newest first.
 func (t *Tx) Imports(client int64, most int) ([]Import, error) {
-	return all(t, func(r *sql.Rows, i *Import) error { return scanImport(r.Scan, i) },
+	return all(t, func(r scanner, i *Import) error { return scanImport(r.Scan, i) },
 		`SELECT `+importFields+` FROM book_imports WHERE client_id = ? ORDER BY id DESC LIMIT ?`, client, most)
 }
 
 // DeleteImport forgets an import.
 func (t *Tx) DeleteImport(client, id int64) error {
-	return t.change(`DELETE FROM book_imports WHERE client_id = ? AND id = ?`, client, id)
+	return t.change(of(client, FacetFound), `DELETE FROM book_imports WHERE client_id = ? AND id = ?`, client, id)
 }
 
 // BookChoices returns what the user said of families, by their key.
@@ -135,7 +134,7 @@ func (t *Tx) BookChoices(client int64) (map[string]book.Choice, error) {
 		key    string
 		choice book.Choice
 	}
-	rows, err := all(t, func(r *sql.Rows, v *row) error {
+	rows, err := all(t, func(r scanner, v *row) error {
 		return r.Scan(&v.key, &v.choice.State, &v.choice.Reason, &v.choice.Lead)
 	},
 		`SELECT family, state, reason, lead FROM book_choices WHERE client_id = ?`, client)
@@ -149,10 +148,10 @@ func (t *Tx) BookChoices(client int64) (map[string]book.Choice, error) {
 // SetBookChoice keeps what the user said of a family; nothing said is forgotten.
 func (t *Tx) SetBookChoice(client int64, key string, c book.Choice) error {
 	if c == (book.Choice{}) {
-		_, err := t.exec(`DELETE FROM book_choices WHERE client_id = ? AND family = ?`, client, key)
+		_, err := t.exec(of(client, FacetBook), `DELETE FROM book_choices WHERE client_id = ? AND family = ?`, client, key)
 		return err
 	}
-	_, err := t.exec(`INSERT OR REPLACE INTO book_choices (client_id, family, state, reason, lead) VALUES (?, ?, ?, ?, ?)`,
+	_, err := t.exec(of(client, FacetBook), `INSERT OR REPLACE INTO book_choices (client_id, family, state, reason, lead) VALUES (?, ?, ?, ?, ?)`,
 		client, key, c.State, c.Reason, c.Lead)
 	return err
 }
@@ -162,16 +161,16 @@ type BookWord struct{ Word, Verdict, TiedTo string }
 
 // BookWords returns what the user said of words.
 func (t *Tx) BookWords(client int64) ([]BookWord, error) {
-	return all(t, func(r *sql.Rows, w *BookWord) error { return r.Scan(&w.Word, &w.Verdict, &w.TiedTo) },
+	return all(t, func(r scanner, w *BookWord) error { return r.Scan(&w.Word, &w.Verdict, &w.TiedTo) },
 		`SELECT word, verdict, tied_to FROM book_words WHERE client_id = ? ORDER BY word`, client)
 }
 
 // SetBookWord keeps what the user said of a word; nothing said is forgotten.
 func (t *Tx) SetBookWord(client int64, w BookWord) error {
 	if w.Verdict == "" && w.TiedTo == "" {
-		_, err := t.exec(`DELETE FROM book_words WHERE client_id = ? AND word = ?`, client, w.Word)
+		_, err := t.exec(of(client, FacetBook), `DELETE FROM book_words WHERE client_id = ? AND word = ?`, client, w.Word)
 		return err
 	}
-	_, err := t.exec(`INSERT OR REPLACE INTO book_words (client_id, word, verdict, tied_to) VALUES (?, ?, ?, ?)`, client, w.Word, w.Verdict, w.TiedTo)
+	_, err := t.exec(of(client, FacetBook), `INSERT OR REPLACE INTO book_words (client_id, word, verdict, tied_to) VALUES (?, ?, ?, ?)`, client, w.Word, w.Verdict, w.TiedTo)
 	return err
 }

@@ -1,8 +1,8 @@
 package store
 
 import (
-	"database/sql"
-	"strings"
+	"encoding/json"
+	"errors"
 	"time"
 
 	"inktally/core/intent"
@@ -16,7 +16,6 @@ type Client struct {
 	Name      string
 	Trade     string
 	Phone     string
-	Hours     float64 // to spend on targets
 	Language  string  // of its phrases: en
 	Customers float64 // who come of a hundred visits, 0 if that is not known
 	Money     string  // the sign of its money
@@ -39,6 +38,14 @@ type Page struct {
 	ByHand, Surveyed bool
 }
 
+// The states of a page of a client.
+const (
+	pageThere   = "there"
+	pageRemoved = "removed" // by a person, who may restore it
+	pageDropped = "dropped" // by a survey, which may find it again
+	pageToMake  = "to_make" // something was said of it
+)
+
 // Ground is what is known of a client.
 type Ground struct {
 	Client   Client
@@ -49,11 +56,11 @@ type Ground struct {
 	Pages []Page
 }
 
-const clientColumns = `id, name, trade, phone, hours, language, customers, money, postcode, lists, created_at`
+const clientColumns = `id, name, trade, phone, language, customers, money, postcode, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
 	var created, lists string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Hours, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, &created)
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, &created)
 	if err != nil {
 		return err
 	}
@@ -64,7 +71,7 @@ func scanClient(scan func(...any) error, c *Client) error {
 
 // Clients returns all clients, the newest first.
 func (t *Tx) Clients() ([]Client, error) {
-	return all(t, func(r *sql.Rows, c *Client) error { return scanClient(r.Scan, c) },
+	return all(t, func(r scanner, c *Client) error { return scanClient(r.Scan, c) },
 		`SELECT `+clientColumns+` FROM clients ORDER BY id DESC`)
 }
 
@@ -78,27 +85,22 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
-	return t.insert(`INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+	return t.insert(none, `INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
 		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, stamp(c.CreatedAt))
 }
 
-// UpdateClient changes what is told of a client, but for its hours and lists.
+// UpdateClient changes what is told of a client, but for its lists.
 func (t *Tx) UpdateClient(c Client) error {
-	return t.change(`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ? WHERE id = ?`,
+	return t.change(of(c.ID, FacetGround), `UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ? WHERE id = ?`,
 		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.ID)
-}
-
-// SetHours sets the hours to spend on a client's targets.
-func (t *Tx) SetHours(client int64, hours float64) error {
-	return t.change(`UPDATE clients SET hours = ? WHERE id = ?`, hours, client)
 }
 
 // DeleteClient deletes a client and all that belongs to it.
 func (t *Tx) DeleteClient(id int64) error {
-	if err := t.change(`DELETE FROM clients WHERE id = ?`, id); err != nil {
+	if err := t.change(none, `DELETE FROM clients WHERE id = ?`, id); err != nil {
 		return err
 	}
-	_, err := t.exec(`DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)
+	_, err := t.exec(none, `DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)
 	return err
 }
 
@@ -107,11 +109,12 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	if g.Client, err = t.Client(id); err != nil {
 		return g, err
 	}
-	g.Services, err = all(t, func(r *sql.Rows, s *intent.Service) error {
+	g.Services, err = all(t, func(r scanner, s *intent.Service) error {
 		var words string
-		err := r.Scan(&s.Name, &words, &s.Worth)
-		s.Words = split(words)
-		return err
+		if err := r.Scan(&s.Name, &words, &s.Worth); err != nil {
+			return err
+		}
+		return parseTexts(words, &s.Words)
 	}, `SELECT name, words, worth FROM services WHERE client_id = ? ORDER BY position`, id)
 	if err != nil {
 		return g, err
@@ -128,30 +131,38 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 
 // Places returns the places of a client in their order.
 func (t *Tx) Places(client int64) ([]place.Place, error) {
-	return all(t, func(r *sql.Rows, p *place.Place) error {
+	return all(t, func(r scanner, p *place.Place) error {
 		var spellings string
-		err := r.Scan(&p.Name, &p.State, &p.Home, &spellings)
-		p.Spellings = split(spellings)
-		return err
+		if err := r.Scan(&p.Name, &p.State, &p.Home, &spellings); err != nil {
+			return err
+		}
+		return parseTexts(spellings, &p.Spellings)
 	}, `SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, client)
 }
 
-// split parts what is kept in one field by commas.
-func split(s string) []string {
-	if s == "" {
+// parseTexts reads a list of texts; an empty one is nil.
+func parseTexts(kept string, into *[]string) error {
+	if kept == "[]" {
 		return nil
 	}
-	return strings.Split(s, ", ")
+	return json.Unmarshal([]byte(kept), into)
 }
 
-// SetServices replaces the services of a client. Their words hold no comma.
+// writeTexts writes a list of texts.
+func writeTexts(list []string) (string, error) { return asJSON(append([]string{}, list...)) }
+
+// SetServices replaces the services of a client.
 func (t *Tx) SetServices(client int64, services []intent.Service) error {
-	if _, err := t.exec(`DELETE FROM services WHERE client_id = ?`, client); err != nil {
+	if _, err := t.exec(of(client, FacetGround), `DELETE FROM services WHERE client_id = ?`, client); err != nil {
 		return err
 	}
 	for i, s := range services {
-		_, err := t.exec(`INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
-			client, i, s.Name, strings.Join(s.Words, ", "), s.Worth)
+		words, err := writeTexts(s.Words)
+		if err != nil {
+			return err
+		}
+		_, err = t.exec(of(client, FacetGround), `INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
+			client, i, s.Name, words, s.Worth)
 		if err != nil {
 			return err
 		}
@@ -167,17 +178,17 @@ type TypedPhrase struct {
 
 // TypedPhrases returns the phrases that were typed for a client's pages.
 func (t *Tx) TypedPhrases(client int64) ([]TypedPhrase, error) {
-	return all(t, func(r *sql.Rows, p *TypedPhrase) error { return r.Scan(&p.Page, &p.Text) },
+	return all(t, func(r scanner, p *TypedPhrase) error { return r.Scan(&p.Page, &p.Text) },
 		`SELECT COALESCE(page_id, 0), text FROM phrases WHERE client_id = ? ORDER BY position`, client)
 }
 
 // SetTyped replaces the phrases that were typed for a page.
 func (t *Tx) SetTyped(client, page int64, texts []string) error {
-	if _, err := t.exec(`DELETE FROM phrases WHERE client_id = ? AND page_id = ?`, client, page); err != nil {
+	if _, err := t.exec(of(client, FacetGround), `DELETE FROM phrases WHERE client_id = ? AND page_id = ?`, client, page); err != nil {
 		return err
 	}
 	for i, text := range texts {
-		_, err := t.exec(`INSERT INTO phrases (client_id, page_id, position, text) VALUES (?, ?, ?, ?)`, client, page, i, text)
+		_, err := t.exec(of(client, FacetGround), `INSERT INTO phrases (client_id, page_id, position, text) VALUES (?, ?, ?, ?)`, client, page, i, text)
 		if err != nil {
 			return err
 		}
@@ -187,12 +198,16 @@ func (t *Tx) SetTyped(client, page int64, texts []string) error {
 
 // SetPlaces replaces the places of a client.
 func (t *Tx) SetPlaces(client int64, places []place.Place) error {
-	if _, err := t.exec(`DELETE FROM places WHERE client_id = ?`, client); err != nil {
+	if _, err := t.exec(of(client, FacetGround), `DELETE FROM places WHERE client_id = ?`, client); err != nil {
 		return err
 	}
 	for i, p := range places {
-		_, err := t.exec(`INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
-			client, i, p.Name, p.State, p.Home, strings.Join(p.Spellings, ", "))
+		spellings, err := writeTexts(p.Spellings)
+		if err != nil {
+			return err
+		}
+		_, err = t.exec(of(client, FacetGround), `INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
+			client, i, p.Name, p.State, p.Home, spellings)
 		if err != nil {
 			return err
 		}
@@ -203,9 +218,36 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 const pageColumns = `id, client_id, kind, url, service, place, by_hand, surveyed`
 
 // Pages returns the pages of a client, the home page first.
-func (t *Tx) Pages(client int64) ([]Page, error) {
-	return all(t, func(r *sql.Rows, p *Page) error { return r.Scan(p.fields()...) },
-		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND gone = 0 ORDER BY kind <> 'home', id`, client)
+func (t *Tx) Pages(client int64) ([]Page, error) { return t.pages(client, pageThere) }
+
+func (t *Tx) pages(client int64, state string) ([]Page, error) {
+	return all(t, func(r scanner, p *Page) error { return r.Scan(p.fields()...) },
+		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND state = ? ORDER BY kind <> 'home', id`, client, state)
+}
+
+// PagesToMake returns the pages to make of which something was said. Whether they are to be made
+// is worked out.
+func (t *Tx) PagesToMake(client int64) ([]Page, error) { return t.pages(client, pageToMake) }
+
+// PageToMake returns the row of a page to make, which it adds if nothing was said of the page
+// so far.
+func (t *Tx) PageToMake(p Page) (id int64, err error) {
+	err = t.one(`SELECT id FROM pages WHERE client_id = ? AND kind = ? AND service = ? AND place = ? AND state = ?`,
+		[]any{p.ClientID, p.Kind, p.Service, p.Place, pageToMake}, &id)
+	if !errors.Is(err, ErrNotFound) {
+		return id, err
+	}
+	return t.insert(of(p.ClientID, FacetSaid), `INSERT INTO pages (client_id, kind, service, place, state) VALUES (?, ?, ?, ?, ?)`,
+		p.ClientID, p.Kind, p.Service, p.Place, pageToMake)
+}
+
+// RenameToMake lets a page to make be for another name of its service or place. Where something
+// was said of that one too, both stay.
+func (t *Tx) RenameToMake(p Page) error {
+	t.note(of(p.ClientID, FacetReadings)) // its drafts
+	_, err := t.exec(of(p.ClientID, FacetSaid), `UPDATE OR IGNORE pages SET service = ?, place = ? WHERE client_id = ? AND id = ? AND state = ?`,
+		p.Service, p.Place, p.ClientID, p.ID, pageToMake)
+	return err
 }
 
 func (p *Page) fields() []any {
@@ -214,38 +256,39 @@ func (p *Page) fields() []any {
 
 // Page returns a page of a client.
 func (t *Tx) Page(client, id int64) (p Page, err error) {
-	err = t.one(`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND id = ? AND gone = 0`, []any{client, id}, p.fields()...)
+	err = t.one(`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND id = ? AND state = ?`, []any{client, id, pageThere}, p.fields()...)
 	return p, err
 }
 
 // AddPage adds a page to a client and returns its id.
 func (t *Tx) AddPage(p Page) (int64, error) {
-	return t.insert(`INSERT INTO pages (client_id, kind, url, service, place, by_hand, surveyed) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+	return t.insert(of(p.ClientID, FacetGround), `INSERT INTO pages (client_id, kind, url, service, place, by_hand, surveyed) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 		p.ClientID, p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed)
 }
 
 // UpdatePage changes the address of a page and what it is for.
 func (t *Tx) UpdatePage(p Page) error {
-	return t.change(`UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ? WHERE client_id = ? AND id = ?`,
+	return t.change(of(p.ClientID, FacetGround), `UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ? WHERE client_id = ? AND id = ?`,
 		p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed, p.ClientID, p.ID)
 }
 
 // TakePageOff takes a page off a client; what was said of its targets is kept.
 func (t *Tx) TakePageOff(client, id int64) error {
-	return t.change(`UPDATE pages SET gone = 1 WHERE client_id = ? AND id = ? AND gone = 0`, client, id)
+	return t.setPageState(client, id, pageThere, pageRemoved)
 }
 
 // BringPageBack brings a page back that was taken off.
 func (t *Tx) BringPageBack(client, id int64) error {
-	return t.change(`UPDATE pages SET gone = 0 WHERE client_id = ? AND id = ? AND gone = 1`, client, id)
+	return t.setPageState(client, id, pageRemoved, pageThere)
 }
-
-// What a survey took off may come back by one; what a person did, by a person.
-const goneBySurvey = 2
 
 // DropPage takes a page off a client because its site has it no more.
 func (t *Tx) DropPage(client, id int64) error {
-	return t.change(`UPDATE pages SET gone = ? WHERE client_id = ? AND id = ?`, goneBySurvey, client, id)
+	return t.setPageState(client, id, pageThere, pageDropped)
+}
+
+func (t *Tx) setPageState(client, id int64, from, to string) error {
+	return t.change(of(client, FacetGround), `UPDATE pages SET state = ? WHERE client_id = ? AND id = ? AND state = ?`, to, client, id, from)
 }
 
 // ReturnPage brings back a page that its site has again.
@@ -253,23 +296,23 @@ func (t *Tx) ReturnPage(p Page) error {
 	if err := t.UpdatePage(p); err != nil {
 		return err
 	}
-	return t.change(`UPDATE pages SET gone = 0 WHERE client_id = ? AND id = ?`, p.ClientID, p.ID)
+	return t.setPageState(p.ClientID, p.ID, pageDropped, pageThere)
 }
 
 // RemovedPages returns the pages that were taken off a client; Surveyed ones may
 // come back by a survey.
 func (t *Tx) RemovedPages(client int64) ([]Page, error) {
-	return all(t, func(r *sql.Rows, p *Page) error {
-		var gone int
-		err := r.Scan(append(p.fields(), &gone)...)
-		p.Surveyed = gone == goneBySurvey
+	return all(t, func(r scanner, p *Page) error {
+		var state string
+		err := r.Scan(append(p.fields(), &state)...)
+		p.Surveyed = state == pageDropped
 		return err
-	}, `SELECT `+pageColumns+`, gone FROM pages WHERE client_id = ? AND gone > 0`, client)
+	}, `SELECT `+pageColumns+`, state FROM pages WHERE client_id = ? AND state IN (?, ?)`, client, pageRemoved, pageDropped)
 }
 
-// SetPageURL changes the address of a page.
-func (t *Tx) SetPageURL(id int64, url string) error {
-	return t.change(`UPDATE pages SET url = ? WHERE id = ?`, url, id)
+// SetPageURL changes the address of a page of a client.
+func (t *Tx) SetPageURL(client, id int64, url string) error {
+	return t.change(of(client, FacetGround), `UPDATE pages SET url = ? WHERE id = ?`, url, id)
 }
 
 // SetLists changes a client's lists of words; nil brings back the standard ones.
@@ -278,5 +321,5 @@ func (t *Tx) SetLists(client int64, lists *intent.Lists) error {
 	if err != nil {
 		return err
 	}
-	return t.change(`UPDATE clients SET lists = ? WHERE id = ?`, kept, client)
+	return t.change(of(client, FacetGround), `UPDATE clients SET lists = ? WHERE id = ?`, kept, client)
 }

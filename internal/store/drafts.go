@@ -1,73 +1,66 @@
 package store
 
 import (
-	"database/sql"
 	"fmt"
-	"time"
+
+	"inktally/internal/store/packed"
 )
 
-// draftKey is under which address the reading of a draft is kept; one that was removed
-// stands under another, so that removing it can be taken back.
-const (
-	draftKey        = "draft:"
-	removedDraftKey = "removed draft:"
-)
-
-// DraftKey is under which address the drafts of a page of the plan are kept.
-func DraftKey(page string) string { return draftKey + page }
-
-// Draft is a draft that was kept as a version of its page.
+// Draft is a draft that was kept as a version of its page. It was measured as a reading,
+// which has no address.
 type Draft struct {
-	// ReadingID is the reading that it was measured as.
-	ReadingID int64
-	// Page is the key of the page in the plan.
-	Page string
+	Reading
+	// PageID is its page, which is ToMake where that is one to make.
+	PageID int64
+	ToMake *Page
 	// Name is that of its file, empty for text.
-	Name    string
-	Format  string
-	Words   int // copy
-	TakenAt time.Time
+	Name   string
+	Format string
 }
 
-// AddDraft keeps what was typed for a reading. Those that were removed before are gone.
+// AddDraft keeps what was typed for the reading of a draft. Those that were removed before
+// are gone.
 func (t *Tx) AddDraft(client int64, d Draft, body []byte) error {
-	_, err := t.exec(`DELETE FROM readings WHERE client_id = ? AND url LIKE ?`, client, removedDraftKey+"%")
+	_, err := t.exec(of(client, FacetReadings), `DELETE FROM readings WHERE client_id = ? AND id IN (SELECT reading_id FROM drafts WHERE removed = 1)`, client)
 	if err != nil {
 		return err
 	}
-	_, err = t.exec(`INSERT INTO drafts (reading_id, client_id, page, name, format, body) VALUES (?, ?, ?, ?, ?, ?)`,
-		d.ReadingID, client, d.Page, d.Name, d.Format, encoder.EncodeAll(body, nil))
+	_, err = t.exec(of(client, FacetReadings), `INSERT INTO drafts (reading_id, page_id, name, format, body) VALUES (?, ?, ?, ?, ?)`,
+		d.ID, d.PageID, d.Name, d.Format, packed.Text(body))
 	return err
 }
 
 // Drafts are those of a client, the newest first.
 func (t *Tx) Drafts(client int64) ([]Draft, error) {
-	return all(t, func(r *sql.Rows, v *Draft) error {
-		var taken string
-		err := r.Scan(&v.ReadingID, &v.Page, &v.Name, &v.Format, &v.Words, &taken)
-		v.TakenAt = parseStamp(taken)
+	return all(t, func(r scanner, v *Draft) error {
+		p, state := Page{}, ""
+		err := scanReading(func(into ...any) error {
+			return r.Scan(append([]any{&v.PageID, &v.Name, &v.Format, &p.Kind, &p.Service, &p.Place, &state}, into...)...)
+		}, &v.Reading)
+		if state == pageToMake {
+			p.ID, p.ClientID = v.PageID, client
+			v.ToMake = &p
+		}
 		return err
-	}, `SELECT d.reading_id, d.page, d.name, d.format, r.copied, r.taken_at FROM drafts d JOIN readings r ON r.id = d.reading_id
-		WHERE d.client_id = ?1 AND r.url = ?2 || d.page ORDER BY d.reading_id DESC`, client, draftKey)
+	}, `SELECT d.page_id, d.name, d.format, p.kind, p.service, p.place, p.state, `+readingColumnsOf("r")+`
+		FROM drafts d JOIN readings r ON r.id = d.reading_id JOIN pages p ON p.id = d.page_id
+		WHERE r.client_id = ? AND d.removed = 0 ORDER BY d.reading_id DESC`, client)
 }
 
 // RemoveDraft takes a draft away; restore brings it back.
 func (t *Tx) RemoveDraft(client, reading int64, restore bool) error {
-	from, to := draftKey, removedDraftKey
-	if restore {
-		from, to = to, from
-	}
-	return t.change(`UPDATE readings SET url = ?3 || (SELECT page FROM drafts WHERE reading_id = ?2)
-		WHERE client_id = ?1 AND id = ?2 AND url = ?4 || (SELECT page FROM drafts WHERE reading_id = ?2)`, client, reading, to, from)
+	return t.change(of(client, FacetReadings), `UPDATE drafts SET removed = ?3 WHERE reading_id = ?2 AND removed <> ?3
+		AND reading_id IN (SELECT id FROM readings WHERE client_id = ?1)`, client, reading, !restore)
 }
 
 // DraftBody is what was typed.
 func (t *Tx) DraftBody(client, reading int64) ([]byte, error) {
-	var packed []byte
-	if err := t.one(`SELECT body FROM drafts WHERE client_id = ? AND reading_id = ?`, []any{client, reading}, &packed); err != nil {
+	var kept []byte
+	err := t.one(`SELECT d.body FROM drafts d JOIN readings r ON r.id = d.reading_id WHERE r.client_id = ? AND r.id = ?`, []any{client, reading}, &kept)
+	if err != nil {
 		return nil, err
 	}
-	body, err := decoder.DecodeAll(packed, nil)
+	body, err := packed.TextOf(kept)
 	if err != nil {
 		return nil, fmt.Errorf("%w: draft %d: %w", ErrDamaged, reading, err)
 	}

@@ -1,7 +1,6 @@
 package store
 
 import (
-	"database/sql"
 	"encoding/json"
 	"time"
 
@@ -23,13 +22,13 @@ func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
 	if err != nil {
 		return 0, err
 	}
-	return t.insert(`INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
+	return t.insert(of(client, FacetFound), `INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
 		client, l.Site, l.Source, stamp(l.TakenAt), phrases)
 }
 
 // FoundLists returns the last list of each site of a client.
 func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
-	return all(t, func(r *sql.Rows, l *FoundList) error {
+	return all(t, func(r scanner, l *FoundList) error {
 		var taken, phrases string
 		if err := r.Scan(&l.ID, &l.Site, &l.Source, &taken, &phrases); err != nil {
 			return err
@@ -45,6 +44,6 @@ func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
 
 // DeleteFoundList takes a list back; the one before it counts again.
 func (t *Tx) DeleteFoundList(client, id int64) error {
-	_, err := t.exec(`DELETE FROM found_lists WHERE client_id = ? AND id = ?`, client, id)
+	_, err := t.exec(of(client, FacetFound), `DELETE FROM found_lists WHERE client_id = ? AND id = ?`, client, id)
 	return err
 }

@@ -2,7 +2,6 @@ package store
 
 import (
 	"cmp"
-	"database/sql"
 	"time"
 
 	"inktally/core/fault"
@@ -56,12 +55,12 @@ type JobItem struct {
 
 // AddJob adds a running job with its items waiting and returns its id.
 func (t *Tx) AddJob(j Job) (int64, error) {
-	id, err := t.insert(`INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, stamp(j.StartedAt))
+	id, err := t.insert(none, `INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, stamp(j.StartedAt))
 	if err != nil {
 		return 0, err
 	}
 	for i, item := range j.Items {
-		_, err := t.exec(`INSERT INTO job_items (job_id, position, kind, name, url, state) VALUES (?, ?, ?, ?, ?, ?)`,
+		_, err := t.exec(none, `INSERT INTO job_items (job_id, position, kind, name, url, state) VALUES (?, ?, ?, ?, ?, ?)`,
 			id, i, cmp.Or(item.Kind, ItemPage), item.Name, item.URL, ItemWaiting)
 		if err != nil {
 			return 0, err
@@ -70,28 +69,32 @@ func (t *Tx) AddJob(j Job) (int64, error) {
 	return id, nil
 }
 
-// SetItem changes the state of an item.
-func (t *Tx) SetItem(job int64, item JobItem) error {
+// SetItem changes the state of an item of a client's job.
+func (t *Tx) SetItem(client, job int64, item JobItem) error {
+	effect := none // of progress
+	if item.State != ItemReading {
+		effect = of(client, FacetReadings) // Failures
+	}
 	failed, err := writeFault(item.Fault)
 	if err != nil {
 		return err
 	}
-	return t.change(`UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ? WHERE job_id = ? AND position = ?`,
+	return t.change(effect, `UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ? WHERE job_id = ? AND position = ?`,
 		item.State, failed, item.ReadingID, item.Visited, item.Known, job, item.Position)
 }
 
 // EndJob ends a running job; items that were under way wait again.
 func (t *Tx) EndJob(id int64, state string, at time.Time) error {
-	if _, err := t.exec(`UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id, ItemReading); err != nil {
+	if _, err := t.exec(none, `UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id, ItemReading); err != nil {
 		return err
 	}
-	_, err := t.exec(`UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, stamp(at), id, JobRunning)
+	_, err := t.exec(none, `UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, stamp(at), id, JobRunning)
 	return err
 }
 
 // RunningJobs returns the ids of all jobs that are marked as running.
 func (t *Tx) RunningJobs() ([]int64, error) {
-	return all(t, func(r *sql.Rows, id *int64) error { return r.Scan(id) }, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
+	return all(t, func(r scanner, id *int64) error { return r.Scan(id) }, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
 }
 
 // LastJob returns the newest job of a client.
@@ -112,7 +115,7 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 		return j, err
 	}
 	j.StartedAt, j.EndedAt = parseStamp(started), parseStamp(ended)
-	j.Items, err = all(t, func(r *sql.Rows, i *JobItem) error {
+	j.Items, err = all(t, func(r scanner, i *JobItem) error {
 		var failed string
 		if err := r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, &failed, &i.ReadingID, &i.Visited, &i.Known); err != nil {
 			return err
@@ -126,7 +129,7 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 // Failures returns why pages of a client could not be read when that was last
 // tried, by address.
 func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
-	rows, err := all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
+	rows, err := all(t, func(r scanner, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
 		SELECT url, fault FROM (
 			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
 			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.kind = 'page' AND i.state IN (?, ?))
@@ -145,5 +148,5 @@ func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
 
 // ReopenJob lets an ended job run again.
 func (t *Tx) ReopenJob(id int64) error {
-	return t.change(`UPDATE jobs SET state = ?, ended_at = '' WHERE id = ?`, JobRunning, id)
+	return t.change(none, `UPDATE jobs SET state = ?, ended_at = '' WHERE id = ?`, JobRunning, id)
 }

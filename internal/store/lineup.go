@@ -1,7 +1,6 @@
 package store
 
 import (
-	"database/sql"
 	"time"
 
 	"inktally/core/lineup"
@@ -33,24 +32,27 @@ type Entry struct {
 
 // Lineups returns the recorded searches of a client, the newest first.
 func (t *Tx) Lineups(client int64) ([]Lineup, error) {
-	return all(t, func(r *sql.Rows, l *Lineup) error {
-		var recorded string
-		err := r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, &recorded)
-		l.RecordedAt = parseStamp(recorded)
-		return err
-	}, `SELECT id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at FROM lineups
-		WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
+	return all(t, scanLineup, `SELECT `+lineupColumns+` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
+}
+
+const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at`
+
+func scanLineup(r scanner, l *Lineup) error {
+	var recorded string
+	err := r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, &recorded)
+	l.RecordedAt = parseStamp(recorded)
+	return err
 }
 
 // AddLineup keeps a recorded search and returns its id.
 func (t *Tx) AddLineup(l Lineup) (int64, error) {
-	return t.insert(`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
+	return t.insert(of(l.ClientID, FacetLineups), `INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
 		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads, stamp(l.RecordedAt))
 }
 
 // DeleteLineup deletes a recorded search with its entries.
 func (t *Tx) DeleteLineup(client, id int64) error {
-	return t.change(`DELETE FROM lineups WHERE client_id = ? AND id = ?`, client, id)
+	return t.change(of(client, FacetLineups), `DELETE FROM lineups WHERE client_id = ? AND id = ?`, client, id)
 }
 
 const entryColumns = `id, client_id, COALESCE(lineup_id, 0), part, position, sponsored, name, url, phone, years, reviews, rating, kind,
@@ -64,10 +66,11 @@ func scanEntry(scan func(...any) error, e *Entry) error {
 // Entries returns all lineup entries of a client, those of a search in the order of
 // the result.
 func (t *Tx) Entries(client int64) ([]Entry, error) {
-	return all(t, func(r *sql.Rows, e *Entry) error { return scanEntry(r.Scan, e) }, `SELECT `+entryColumns+`
-		FROM lineup_entries WHERE client_id = ?
-		ORDER BY CASE part WHEN 'paid' THEN 0 WHEN 'map' THEN 1 WHEN 'organic' THEN 2 ELSE 3 END, sponsored DESC, position, id`, client)
+	return all(t, func(r scanner, e *Entry) error { return scanEntry(r.Scan, e) }, `SELECT `+entryColumns+`
+		FROM lineup_entries WHERE client_id = ? ORDER BY `+entryOrder, client)
 }
+
+const entryOrder = `CASE part WHEN 'paid' THEN 0 WHEN 'map' THEN 1 WHEN 'organic' THEN 2 ELSE 3 END, sponsored DESC, position, id`
 
 // Entry returns a lineup entry of a client.
 func (t *Tx) Entry(client, id int64) (e Entry, err error) {
@@ -79,7 +82,7 @@ func (t *Tx) Entry(client, id int64) (e Entry, err error) {
 
 // AddEntry adds a lineup entry and returns its id.
 func (t *Tx) AddEntry(e Entry) (int64, error) {
-	return t.insert(`INSERT INTO lineup_entries (client_id, lineup_id, part, position, sponsored, name, url, phone, years, reviews, rating, kind,
+	return t.insert(of(e.ClientID, FacetLineups), `INSERT INTO lineup_entries (client_id, lineup_id, part, position, sponsored, name, url, phone, years, reviews, rating, kind,
 		reason, reason_quote, reason_number, taken) VALUES (?, NULLIF(?, 0), ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		e.ClientID, e.LineupID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
 		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken)
@@ -87,7 +90,7 @@ func (t *Tx) AddEntry(e Entry) (int64, error) {
 
 // UpdateEntry changes what is told of an entry.
 func (t *Tx) UpdateEntry(e Entry) error {
-	return t.change(`UPDATE lineup_entries SET part = ?, position = ?, sponsored = ?, name = ?, url = ?, phone = ?, years = ?, reviews = ?,
+	return t.change(of(e.ClientID, FacetLineups), `UPDATE lineup_entries SET part = ?, position = ?, sponsored = ?, name = ?, url = ?, phone = ?, years = ?, reviews = ?,
 		rating = ?, kind = ?, reason = ?, reason_quote = ?, reason_number = ?, taken = ? WHERE client_id = ? AND id = ?`,
 		e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
 		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken, e.ClientID, e.ID)
@@ -95,13 +98,13 @@ func (t *Tx) UpdateEntry(e Entry) error {
 
 // TakeEntry takes an entry as a rival or sets it aside, with the reason.
 func (t *Tx) TakeEntry(client, id int64, taken bool, reason lineup.Reason) error {
-	return t.change(`UPDATE lineup_entries SET taken = ?, reason = ?, reason_quote = ?, reason_number = ? WHERE client_id = ? AND id = ?`,
+	return t.change(of(client, FacetLineups), `UPDATE lineup_entries SET taken = ?, reason = ?, reason_quote = ?, reason_number = ? WHERE client_id = ? AND id = ?`,
 		taken, reason.Code, reason.Quote, reason.Number, client, id)
 }
 
 // DeleteEntry deletes an entry.
 func (t *Tx) DeleteEntry(client, id int64) error {
-	return t.change(`DELETE FROM lineup_entries WHERE client_id = ? AND id = ?`, client, id)
+	return t.change(of(client, FacetLineups), `DELETE FROM lineup_entries WHERE client_id = ? AND id = ?`, client, id)
 }
 
 // SiteKind is what a person said that a site is, for all clients.
@@ -115,7 +118,7 @@ type SiteKind struct {
 
 // SiteKinds returns what was said of sites, the newest first.
 func (t *Tx) SiteKinds() ([]SiteKind, error) {
-	return all(t, func(r *sql.Rows, k *SiteKind) error {
+	return all(t, func(r scanner, k *SiteKind) error {
 		var at string
 		err := r.Scan(&k.Domain, &k.Kind, &k.SaidFor, &at)
 		k.SaidAt = parseStamp(at)
@@ -127,16 +130,16 @@ func (t *Tx) SiteKinds() ([]SiteKind, error) {
 // was said.
 func (t *Tx) SetSiteKind(k SiteKind) error {
 	if k.Kind == "" {
-		return t.change(`DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
+		return t.change(none, `DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
 	}
-	_, err := t.exec(`INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, stamp(k.SaidAt))
+	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, stamp(k.SaidAt))
 	return err
 }
 
 // OrganicTrades returns the addresses of organic entries with the trades of the clients in
 // whose lineups they stand, each pair once.
 func (t *Tx) OrganicTrades() ([][2]string, error) {
-	return all(t, func(r *sql.Rows, v *[2]string) error { return r.Scan(&v[0], &v[1]) },
+	return all(t, func(r scanner, v *[2]string) error { return r.Scan(&v[0], &v[1]) },
 		`SELECT DISTINCT e.url, lower(trim(c.trade)) FROM lineup_entries e JOIN clients c ON c.id = e.client_id
 		WHERE e.part = 'organic' AND e.url <> '' AND trim(c.trade) <> ''`)
 }

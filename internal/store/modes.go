@@ -1,8 +1,6 @@
 package store
 
 import (
-	"database/sql"
-
 	"inktally/core/reading"
 )
 
@@ -16,14 +14,14 @@ type ReadMode struct {
 
 // IgnoreRobots lets a page be read although its robots.txt asks programs not to.
 func (t *Tx) IgnoreRobots(client int64, url string) error {
-	_, err := t.exec(`INSERT INTO read_modes (client_id, url, ignore_robots) VALUES (?, ?, 1)
+	_, err := t.exec(of(client, FacetReadings), `INSERT INTO read_modes (client_id, url, ignore_robots) VALUES (?, ?, 1)
 		ON CONFLICT (client_id, url) DO UPDATE SET ignore_robots = 1`, client, url)
 	return err
 }
 
 // SetMode keeps how a page is to be read.
 func (t *Tx) SetMode(client int64, url string, mode reading.Mode) error {
-	_, err := t.exec(`INSERT INTO read_modes (client_id, url, mode) VALUES (?, ?, ?)
+	_, err := t.exec(of(client, FacetReadings), `INSERT INTO read_modes (client_id, url, mode) VALUES (?, ?, ?)
 		ON CONFLICT (client_id, url) DO UPDATE SET mode = excluded.mode`, client, url, mode)
 	return err
 }
@@ -34,7 +32,7 @@ func (t *Tx) ReadModes(client int64) (map[string]ReadMode, error) {
 		url string
 		ReadMode
 	}
-	rows, err := all(t, func(r *sql.Rows, v *row) error { return r.Scan(&v.url, &v.Mode, &v.ReadMode.IgnoreRobots) },
+	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, &v.Mode, &v.ReadMode.IgnoreRobots) },
 		`SELECT url, mode, ignore_robots FROM read_modes WHERE client_id = ?`, client)
 	out := make(map[string]ReadMode, len(rows))
 	for _, r := range rows {

@@ -1,7 +1,6 @@
 package store
 
 import (
-	"database/sql"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -11,8 +10,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/reading"
-
-	"github.com/klauspost/compress/zstd"
+	"inktally/internal/store/packed"
 )
 
 // Reading is one page, read at one moment. Its page is never changed
@@ -41,14 +39,6 @@ type Reading struct {
 	Rules int
 }
 
-// maxHTML bounds what a kept page may unfold to.
-const maxHTML = 64 << 20
-
-var (
-	encoder, _ = zstd.NewWriter(nil, zstd.WithEncoderLevel(zstd.SpeedDefault))
-	decoder, _ = zstd.NewReader(nil, zstd.WithDecoderMaxMemory(maxHTML))
-)
-
 // AddReading keeps a reading with the page's HTML and what was read of it, and
 // returns its id.
 func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
@@ -60,42 +50,49 @@ func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
 	if err != nil {
 		return 0, err
 	}
-	id, err := t.insert(`INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
-		last_modified, taken_at, html, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+	id, err := t.insert(of(r.ClientID, FacetReadings), `INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
+		last_modified, taken_at, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, redirects, r.ETag, r.LastModified,
-		stamp(r.TakenAt), encoder.EncodeAll(html, nil), note)
+		stamp(r.TakenAt), note)
 	if err != nil {
 		return 0, err
 	}
-	return id, t.SetReadingPage(id, r.Facts, p)
+	if _, err := t.exec(none, `INSERT INTO bodies (reading_id, html) VALUES (?, ?)`, id, packed.Text(html)); err != nil {
+		return 0, err
+	}
+	return id, t.SetReadingPage(r.ClientID, id, r.Facts, p)
 }
 
-// SetReadingPage keeps what was read of a page by today's rules.
-func (t *Tx) SetReadingPage(id int64, facts reading.Facts, p *page.Data) error {
-	packed, err := packPage(p)
+// SetReadingPage keeps what was read of a page of a client by today's rules.
+func (t *Tx) SetReadingPage(client, id int64, facts reading.Facts, p *page.Data) error {
+	data, err := packed.Page(p)
 	if err != nil {
 		return err
 	}
-	var warnings []string
-	for _, w := range facts.Warnings {
-		warnings = append(warnings, string(w))
+	warnings, err := asJSON(append([]page.Warning{}, facts.Warnings...))
+	if err != nil {
+		return err
 	}
-	return t.change(`UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ?, page = ? WHERE id = ?`,
-		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, strings.Join(warnings, " "), page.Rules, packed, id)
+	err = t.change(of(client, FacetReadings), `UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ? WHERE id = ?`,
+		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, warnings, page.Rules, id)
+	if err != nil {
+		return err
+	}
+	return t.change(none, `UPDATE bodies SET page = ? WHERE reading_id = ?`, data, id)
 }
 
 // ReadingPage returns what was read of a page by today's rules, nil if that is
 // not kept.
 func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
-	var packed []byte
-	err := t.one(`SELECT page FROM readings WHERE id = ? AND rules = ?`, []any{id, page.Rules}, &packed)
-	if errors.Is(err, ErrNotFound) || err == nil && len(packed) == 0 {
+	var kept []byte
+	err := t.one(`SELECT b.page FROM readings r JOIN bodies b ON b.reading_id = r.id WHERE r.id = ? AND r.rules = ?`, []any{id, page.Rules}, &kept)
+	if errors.Is(err, ErrNotFound) || err == nil && len(kept) == 0 {
 		return nil, nil
 	}
 	if err != nil {
 		return nil, err
 	}
-	p, err := unpackPage(packed)
+	p, err := packed.PageOf(kept)
 	if err != nil {
 		return nil, nil // it is read anew from its HTML
 	}
@@ -105,6 +102,11 @@ func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag, last_modified, taken_at,
 	title, seen, copied, hidden, warnings, note, rules`
 
+// readingColumnsOf are they of a table that goes by another name.
+func readingColumnsOf(table string) string {
+	return table + "." + strings.Join(strings.Fields(readingColumns), " "+table+".")
+}
+
 func scanReading(scan func(...any) error, r *Reading) error {
 	var taken, redirects, warnings, note string
 	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base, &redirects,
@@ -113,8 +115,8 @@ func scanReading(scan func(...any) error, r *Reading) error {
 		return err
 	}
 	r.TakenAt = parseStamp(taken)
-	for _, w := range strings.Fields(warnings) {
-		r.Facts.Warnings = append(r.Facts.Warnings, page.Warning(w))
+	if err := parseWarnings(warnings, &r.Facts.Warnings); err != nil {
+		return err
 	}
 	if r.Note, err = parseFault(note); err != nil {
 		return err
@@ -122,27 +124,40 @@ func scanReading(scan func(...any) error, r *Reading) error {
 	return json.Unmarshal([]byte(redirects), &r.Redirects)
 }
 
-// LatestReadings returns the last reading of each address of a client.
+// LatestReadings returns the last reading of each address of a client; drafts have none.
 func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
-	list, err := all(t, func(r *sql.Rows, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
-		FROM readings WHERE id IN (SELECT MAX(id) FROM readings WHERE client_id = ? GROUP BY url)`, client)
-	byURL := make(map[string]Reading, len(list))
-	for _, r := range list {
-		byURL[r.URL] = r
-	}
-	return byURL, err
+	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+		FROM readings WHERE id IN (SELECT MAX(id) FROM readings WHERE client_id = ? AND url <> '' GROUP BY url)`, client)
+	return byURL(list), err
 }
 
 // ReadingsBefore returns the readings before the latest of each address, by address.
 func (t *Tx) ReadingsBefore(client int64) (map[string]Reading, error) {
-	list, err := all(t, func(r *sql.Rows, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
-		FROM readings WHERE id IN (SELECT MAX(id) FROM readings r WHERE client_id = ?1
+	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+		FROM readings WHERE id IN (SELECT MAX(id) FROM readings r WHERE client_id = ?1 AND url <> ''
 			AND id < (SELECT MAX(id) FROM readings l WHERE l.client_id = ?1 AND l.url = r.url) GROUP BY url)`, client)
-	byURL := make(map[string]Reading, len(list))
+	return byURL(list), err
+}
+
+func byURL(list []Reading) map[string]Reading {
+	out := make(map[string]Reading, len(list))
 	for _, r := range list {
-		byURL[r.URL] = r
+		out[r.URL] = r
 	}
-	return byURL, err
+	return out
+}
+
+// LatestOfAll returns the last reading of each address and of each draft, of all clients.
+func (t *Tx) LatestOfAll() ([]Reading, error) { return t.latestOfAll(``) }
+
+// StaleReadings returns those of them whose pages were kept by older rules.
+func (t *Tx) StaleReadings() ([]Reading, error) {
+	return t.latestOfAll(`rules <> ? AND `, page.Rules)
+}
+
+func (t *Tx) latestOfAll(and string, args ...any) ([]Reading, error) {
+	return all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+		FROM readings WHERE `+and+`id IN (SELECT MAX(id) FROM readings GROUP BY client_id, url, CASE url WHEN '' THEN id END) ORDER BY id`, args...)
 }
 
 // Reading returns a reading of a client.
@@ -155,11 +170,11 @@ func (t *Tx) Reading(client, id int64) (r Reading, err error) {
 
 // ReadingHTML returns the kept page of a reading.
 func (t *Tx) ReadingHTML(id int64) ([]byte, error) {
-	var packed []byte
-	if err := t.one(`SELECT html FROM readings WHERE id = ?`, []any{id}, &packed); err != nil {
+	var kept []byte
+	if err := t.one(`SELECT html FROM bodies WHERE reading_id = ?`, []any{id}, &kept); err != nil {
 		return nil, err
 	}
-	html, err := decoder.DecodeAll(packed, nil)
+	html, err := packed.TextOf(kept)
 	if err != nil {
 		return nil, fmt.Errorf("%w: page %d: %w", ErrDamaged, id, err)
 	}
@@ -176,5 +191,5 @@ func (t *Tx) LatestReading(client int64, url string) (r Reading, err error) {
 
 // DeleteReading deletes a reading of a client, as if it had not been taken.
 func (t *Tx) DeleteReading(client, id int64) error {
-	return t.change(`DELETE FROM readings WHERE client_id = ? AND id = ?`, client, id)
+	return t.change(of(client, FacetReadings), `DELETE FROM readings WHERE client_id = ? AND id = ?`, client, id)
 }

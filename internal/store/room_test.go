@@ -148,7 +148,7 @@ func traces(t *testing.T, db *DB, client int64) map[string]string {
 	require.NoError(t, err)
 	_, err = db.writer.Exec(`UPDATE readings SET title = ? WHERE client_id = ?`, mark("title"), client)
 	require.NoError(t, err)
-	rows, err := db.writer.Query(`SELECT html, page, css FROM readings JOIN reading_sheets ON reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
+	rows, err := db.writer.Query(`SELECT html, page, css FROM readings JOIN bodies ON bodies.reading_id = readings.id JOIN reading_sheets ON reading_sheets.reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
 	require.NoError(t, err)
 	defer rows.Close()
 	for n := 0; rows.Next(); n++ {

@@ -6,7 +6,6 @@ import (
 	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/intent"
-	"inktally/core/site"
 	"inktally/core/visits"
 )
 
@@ -156,11 +155,4 @@ type deadRow struct {
 	Label  string `json:"label"`
 	Status int    `json:"status"`
 	Menu   bool   `json:"menu"`
-}
-
-// findingRow is what is wrong with a page of a site.
-type findingRow struct {
-	Type  site.FindingType `json:"type"`
-	URL   string           `json:"url"`
-	Words []string         `json:"words"`
 }

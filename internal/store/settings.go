@@ -8,6 +8,6 @@ func (t *Tx) Setting(name string) (value string, err error) {
 
 // SetSetting keeps a setting of the file.
 func (t *Tx) SetSetting(name, value string) error {
-	_, err := t.exec(`INSERT OR REPLACE INTO settings (name, value) VALUES (?, ?)`, name, value)
+	_, err := t.exec(none, `INSERT OR REPLACE INTO settings (name, value) VALUES (?, ?)`, name, value)
 	return err
 }

@@ -2,9 +2,10 @@ package store
 
 import (
 	"crypto/sha256"
-	"database/sql"
 	"encoding/hex"
 	"fmt"
+
+	"inktally/internal/store/packed"
 )
 
 // AddSheets keeps the style sheets of a reading, by address. A text that is
@@ -13,10 +14,10 @@ func (t *Tx) AddSheets(reading int64, sheets map[string]string) error {
 	for url, css := range sheets {
 		sum := sha256.Sum256([]byte(css))
 		hash := hex.EncodeToString(sum[:])
-		if _, err := t.exec(`INSERT OR IGNORE INTO sheets (hash, css) VALUES (?, ?)`, hash, encoder.EncodeAll([]byte(css), nil)); err != nil {
+		if _, err := t.exec(none, `INSERT OR IGNORE INTO sheets (hash, css) VALUES (?, ?)`, hash, packed.Text([]byte(css))); err != nil {
 			return err
 		}
-		_, err := t.exec(`INSERT INTO reading_sheets (reading_id, url, sheet_id) SELECT ?, ?, id FROM sheets WHERE hash = ?`,
+		_, err := t.exec(none, `INSERT INTO reading_sheets (reading_id, url, sheet_id) SELECT ?, ?, id FROM sheets WHERE hash = ?`,
 			reading, url, hash)
 		if err != nil {
 			return err
@@ -31,14 +32,14 @@ func (t *Tx) ReadingSheets(reading int64) (map[string]string, error) {
 		url string
 		css []byte
 	}
-	rows, err := all(t, func(r *sql.Rows, v *row) error { return r.Scan(&v.url, &v.css) },
+	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, &v.css) },
 		`SELECT url, css FROM reading_sheets JOIN sheets ON sheets.id = sheet_id WHERE reading_id = ?`, reading)
 	if err != nil {
 		return nil, err
 	}
 	out := make(map[string]string, len(rows))
 	for _, r := range rows {
-		css, err := decoder.DecodeAll(r.css, nil)
+		css, err := packed.TextOf(r.css)
 		if err != nil {
 			return nil, fmt.Errorf("%w: a style sheet of reading %d: %w", ErrDamaged, reading, err)
 		}

@@ -1,7 +1,6 @@
 package store
 
 import (
-	"database/sql"
 	"time"
 
 	"inktally/core/standing"
@@ -19,7 +18,7 @@ type SiteFigure struct {
 
 // SiteFigures returns the figures that a client's user brought.
 func (t *Tx) SiteFigures(client int64) ([]SiteFigure, error) {
-	return all(t, func(r *sql.Rows, f *SiteFigure) error {
+	return all(t, func(r scanner, f *SiteFigure) error {
 		var on string
 		err := r.Scan(&f.Domain, &f.Figure, &f.Value, &f.Scale, &f.Source, &on)
 		f.TakenOn = parseStamp(on)
@@ -29,13 +28,13 @@ func (t *Tx) SiteFigures(client int64) ([]SiteFigure, error) {
 
 // SetSiteFigure keeps a figure in place of the one that was known.
 func (t *Tx) SetSiteFigure(client int64, f SiteFigure) error {
-	_, err := t.exec(`INSERT OR REPLACE INTO site_figures (client_id, domain, figure, value, scale, source, taken_on) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+	_, err := t.exec(of(client, FacetStanding), `INSERT OR REPLACE INTO site_figures (client_id, domain, figure, value, scale, source, taken_on) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 		client, f.Domain, f.Figure, f.Value, f.Scale, f.Source, stamp(f.TakenOn))
 	return err
 }
 
 // DeleteSiteFigure forgets a figure; one that is not known is forgotten already.
 func (t *Tx) DeleteSiteFigure(client int64, domain string, figure standing.Figure) error {
-	_, err := t.exec(`DELETE FROM site_figures WHERE client_id = ? AND domain = ? AND figure = ?`, client, domain, figure)
+	_, err := t.exec(of(client, FacetStanding), `DELETE FROM site_figures WHERE client_id = ? AND domain = ? AND figure = ?`, client, domain, figure)
 	return err
 }

@@ -1,7 +1,8 @@
 // Package store keeps everything in one SQLite file, through database/sql.
 //
 // Read and Write hand a Tx to a function; what the function does is one
-// transaction. A Tx has a method for each question and each change, in files
+// transaction, which raises the revision of each client of which it changed something
+// (Facet). A Tx has a method for each question and each change, in files
 // named after what they are about.
 package store
 
@@ -34,6 +35,7 @@ type DB struct {
 	file           *datafile.File
 	writer, reader *sql.DB
 	writes         atomic.Int64
+	statements     atomic.Int64
 }
 
 // Open opens the file at path, makes it if it is missing and brings its
@@ -60,33 +62,59 @@ func (db *DB) Close() error { return db.file.Close() }
 
 // Tx is a transaction.
 type Tx struct {
-	ctx context.Context
-	tx  *sql.Tx
+	ctx     context.Context
+	db      *DB
+	tx      *sql.Tx
+	count   int64
+	changes map[int64]map[Facet]bool // by client
 }
 
 // Read runs f in a transaction that only reads.
-func (db *DB) Read(ctx context.Context, f func(*Tx) error) error { return run(ctx, db.reader, f) }
+func (db *DB) Read(ctx context.Context, f func(*Tx) error) error { return db.run(ctx, db.reader, f) }
 
 // Write runs f in a transaction; nothing is kept where f fails.
 func (db *DB) Write(ctx context.Context, f func(*Tx) error) error {
 	defer db.writes.Add(1)
-	return run(ctx, db.writer, f)
+	return db.run(ctx, db.writer, f)
 }
 
 // Writes counts the changes since the file was opened: what was read while it stayed the
 // same still holds.
 func (db *DB) Writes() int64 { return db.writes.Load() }
 
-func run(ctx context.Context, db *sql.DB, f func(*Tx) error) error {
-	tx, err := db.BeginTx(ctx, nil)
+// Statements counts the statements that were run since the file was opened.
+func (db *DB) Statements() int64 { return db.statements.Load() }
+
+// Statements counts those that the transaction has run so far.
+func (t *Tx) Statements() int64 { return t.count }
+
+func (t *Tx) counted() {
+	t.count++
+	t.db.statements.Add(1)
+}
+
+func (db *DB) run(ctx context.Context, on *sql.DB, f func(*Tx) error) error {
+	begun, err := on.BeginTx(ctx, nil)
 	if err != nil {
 		return err
 	}
-	defer func() { _ = tx.Rollback() }()
-	if err := f(&Tx{ctx, tx}); err != nil {
+	defer func() { _ = begun.Rollback() }()
+	tx := &Tx{ctx: ctx, db: db, tx: begun}
+	if err := f(tx); err != nil {
 		return told(err)
 	}
-	return told(tx.Commit())
+	if err := tx.raise(); err != nil {
+		return told(err)
+	}
+	tell, err := tx.told()
+	if err != nil {
+		return told(err)
+	}
+	if err := begun.Commit(); err != nil {
+		return told(err)
+	}
+	tell()
+	return nil
 }
 
 // told says that the disk is full, where it is.
@@ -115,13 +143,16 @@ func (db *DB) Delete(ctx context.Context, f func(*Tx) error) error {
 	return nil
 }
 
-func (t *Tx) exec(query string, args ...any) (sql.Result, error) {
+// exec runs a statement that has an effect.
+func (t *Tx) exec(of effect, query string, args ...any) (sql.Result, error) {
+	t.note(of)
+	t.counted()
 	return t.tx.ExecContext(t.ctx, query, args...)
 }
 
 // insert runs an INSERT and returns the id of the new row.
-func (t *Tx) insert(query string, args ...any) (int64, error) {
-	result, err := t.exec(query, args...)
+func (t *Tx) insert(of effect, query string, args ...any) (int64, error) {
+	result, err := t.exec(of, query, args...)
 	if err != nil {
 		return 0, err
 	}
@@ -129,8 +160,8 @@ func (t *Tx) insert(query string, args ...any) (int64, error) {
 }
 
 // change runs a statement that must change one row.
-func (t *Tx) change(query string, args ...any) error {
-	result, err := t.exec(query, args...)
+func (t *Tx) change(of effect, query string, args ...any) error {
+	result, err := t.exec(of, query, args...)
 	if err != nil {
 		return err
 	}
@@ -142,6 +173,7 @@ func (t *Tx) change(query string, args ...any) error {
 
 // one scans a single row.
 func (t *Tx) one(query string, args []any, into ...any) error {
+	t.counted()
 	err := t.tx.QueryRowContext(t.ctx, query, args...).Scan(into...)
 	if errors.Is(err, sql.ErrNoRows) {
 		return ErrNotFound
@@ -149,8 +181,12 @@ func (t *Tx) one(query string, args []any, into ...any) error {
 	return err
 }
 
+// scanner is a row.
+type scanner interface{ Scan(into ...any) error }
+
 // all scans every row of a query with scan.
-func all[T any](t *Tx, scan func(*sql.Rows, *T) error, query string, args ...any) ([]T, error) {
+func all[T any](t *Tx, scan func(scanner, *T) error, query string, args ...any) ([]T, error) {
+	t.counted()
 	rows, err := t.tx.QueryContext(t.ctx, query, args...)
 	if err != nil {
 		return nil, err

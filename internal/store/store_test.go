@@ -56,7 +56,6 @@ func TestGroundIsKept(t *testing.T) {
 	assert.Equal(t, services, g.Services)
 	assert.Equal(t, places, g.Places)
 	assert.Equal(t, []TypedPhrase{{g.Pages[0].ID, "b"}, {g.Pages[0].ID, "a"}}, g.Typed)
-	assert.InDelta(t, 2.5, g.Client.Hours, 0)
 	assert.Equal(t, int64(1e9), g.Client.CreatedAt.Unix())
 	assert.Len(t, g.Pages, 1)
 }
@@ -123,56 +122,75 @@ func TestReadings(t *testing.T) {
 	}))
 }
 
-// Whatever figures of a client are worked out from raises its revision; what it
-// has nothing to do with does not.
+// A write raises the revision of its client once, and tells which facets changed; what nothing
+// is made from raises none.
 func TestRevision(t *testing.T) {
 	db := opened(t)
 	id, other := addClient(t, db), addClient(t, db)
-	var home int64
+	var home, job int64
 	write(t, db, func(tx *Tx) (err error) { home, err = tx.AddPage(Page{ClientID: id, Kind: site.Home}); return err })
-	revision := func(of int64) (n int64) {
-		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { n, err = tx.Revision(of); return err }))
-		return n
+	write(t, db, func(tx *Tx) (err error) { job, err = tx.AddJob(Job{ClientID: id, Items: []JobItem{{}}}); return err })
+	revision := func(of int64) (r Revision) {
+		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { r, err = tx.Revision(of); return err }))
+		return r
 	}
 	empty := page.Read(nil, page.Source{})
-	for name, change := range map[string]func(*Tx) error{
-		"services": func(tx *Tx) error { return tx.SetServices(id, []intent.Service{{Name: "sweep"}}) },
-		"places":   func(tx *Tx) error { return tx.SetPlaces(id, []place.Place{{Name: "Ostrey"}}) },
-		"typed":    func(tx *Tx) error { return tx.SetTyped(id, home, []string{"a"}) },
-		"page":     func(tx *Tx) error { return tx.SetPageURL(home, "http://a.example/") },
-		"entry":    func(tx *Tx) error { _, err := tx.AddEntry(Entry{ClientID: id}); return err },
-		"reading": func(tx *Tx) error {
+	for name, c := range map[string]struct {
+		facet  Facet
+		change func(*Tx) error
+	}{
+		"services":      {FacetGround, func(tx *Tx) error { return tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}}) }},
+		"places":        {FacetGround, func(tx *Tx) error { return tx.SetPlaces(id, []place.Place{{Name: "Ostrey"}}) }},
+		"typed":         {FacetGround, func(tx *Tx) error { return tx.SetTyped(id, home, []string{"a"}) }},
+		"page":          {FacetGround, func(tx *Tx) error { return tx.SetPageURL(id, home, "http://a.example/") }},
+		"language":      {FacetGround, func(tx *Tx) error { return tx.UpdateClient(Client{ID: id, Name: "x", Language: "fr"}) }},
+		"lists":         {FacetGround, func(tx *Tx) error { return tx.SetLists(id, &intent.Lists{Hire: []string{"now"}}) }},
+		"entry":         {FacetLineups, func(tx *Tx) error { _, err := tx.AddEntry(Entry{ClientID: id}); return err }},
+		"figure":        {FacetYardstick, func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") }},
+		"word":          {FacetBook, func(tx *Tx) error { return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"}) }},
+		"like":          {FacetSurveyed, func(tx *Tx) error { return tx.SetLikeChoice(id, home, "b.example", new(string)) }},
+		"a failed page": {FacetReadings, func(tx *Tx) error { return tx.SetItem(id, job, JobItem{State: ItemFailed}) }},
+		"hours":         {FacetSaid, func(tx *Tx) error { return tx.SetHours(id, 9) }},
+		"choice":        {FacetSaid, func(tx *Tx) error { return tx.SetChoice(id, home, "x", target.Choice{State: target.Kept}) }},
+		"site figure":   {FacetStanding, func(tx *Tx) error { return tx.SetSiteFigure(id, SiteFigure{Domain: "a.example"}) }},
+		"found":         {FacetFound, func(tx *Tx) error { _, err := tx.AddFoundList(id, FoundList{Site: "a.example"}); return err }},
+		"reading": {FacetReadings, func(tx *Tx) error {
 			_, err := tx.AddReading(Reading{ClientID: id, URL: "u"}, nil, empty.Data())
 			return err
-		},
-		"language": func(tx *Tx) error { return tx.UpdateClient(Client{ID: id, Name: "x", Language: "fr"}) },
-		"lists":    func(tx *Tx) error { return tx.SetLists(id, &intent.Lists{Hire: []string{"now"}}) },
-		"figure":   func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") },
-		"word":     func(tx *Tx) error { return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"}) },
+		}},
 	} {
 		t.Run(name, func(t *testing.T) {
 			before, beside := revision(id), revision(other)
-			write(t, db, change)
-			assert.Greater(t, revision(id), before, name)
-			assert.Equal(t, beside, revision(other), name)
+			ctx, changed := Noting(context.Background())
+			require.NoError(t, db.Write(ctx, func(tx *Tx) error {
+				assert.False(t, tx.Changes(id))
+				err := c.change(tx)
+				assert.True(t, tx.Changes(id))
+				return err
+			}))
+			is := revision(id)
+			assert.Equal(t, before.Number+1, is.Number, "once, however many rows changed")
+			assert.Equal(t, beside, revision(other))
+			for _, f := range Facets() {
+				assert.Equal(t, f != c.facet, is.Same(before, f), "%s", f)
+			}
+			assert.Equal(t, []Facet{c.facet}, changed.Facets())
+			assert.Equal(t, is.Number, changed.Revision())
 		})
 	}
 	before, beside := revision(id), revision(other)
-	write(t, db, func(tx *Tx) error { return tx.SetHours(id, 9) })
-	assert.Equal(t, before, revision(id), "hours decide no figure")
+	write(t, db, func(tx *Tx) error { return tx.SetItem(id, job, JobItem{State: ItemReading}) })
+	write(t, db, func(tx *Tx) error { return tx.SetSetting("a", "b") })
+	assert.Equal(t, before, revision(id), "progress decides nothing")
+	ctx, changed := Noting(context.Background())
+	broken := errors.New("broken")
+	assert.ErrorIs(t, db.Write(ctx, func(tx *Tx) error { return errors.Join(tx.SetHours(id, 3), broken) }), broken)
+	assert.Equal(t, before, revision(id))
+	assert.Empty(t, changed.Facets(), "what failed changed nothing")
 	write(t, db, func(tx *Tx) error { return tx.SetFigure(0, "words.step", "20") })
-	assert.Greater(t, revision(id), before, "those of the workspace are everybody's")
-	assert.Greater(t, revision(other), beside)
-
-	stale := func() (ids []int64) {
-		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { ids, err = tx.StaleClients(0); return err }))
-		return ids
-	}
-	assert.ElementsMatch(t, []int64{id, other}, stale())
-	write(t, db, func(tx *Tx) error {
-		return tx.SetFigures(ClientFigures{ClientID: id, Lead: "a", Pages: []PageFigures{{PageID: home, ToWrite: 7}}}, revision(id))
-	})
-	assert.Equal(t, []int64{other}, stale())
+	assert.Equal(t, before.Number+1, revision(id).Number, "those of the workspace are everybody's")
+	assert.False(t, revision(other).Same(beside, FacetYardstick))
+	require.ErrorIs(t, db.Read(context.Background(), func(tx *Tx) error { _, err := tx.Revision(99); return err }), ErrNotFound)
 }
 
 // Figures of the yardstick are kept by their keys, those of a client beside
@@ -218,8 +236,8 @@ func TestJobsAndChoices(t *testing.T) {
 	write(t, db, func(tx *Tx) (err error) {
 		job, err := tx.AddJob(Job{ClientID: id, Items: []JobItem{{Name: "a", URL: "u"}, {Name: "b", URL: "v"}}})
 		require.NoError(t, err)
-		require.NoError(t, tx.SetItem(job, JobItem{Position: 0, State: ItemDone}))
-		require.NoError(t, tx.SetItem(job, JobItem{Position: 1, State: ItemReading}))
+		require.NoError(t, tx.SetItem(id, job, JobItem{Position: 0, State: ItemDone}))
+		require.NoError(t, tx.SetItem(id, job, JobItem{Position: 1, State: ItemReading}))
 		running, err := tx.RunningJobs()
 		assert.Equal(t, []int64{job}, running)
 		require.NoError(t, tx.EndJob(job, JobInterrupted, time.Now()))
@@ -229,19 +247,24 @@ func TestJobsAndChoices(t *testing.T) {
 		return err
 	})
 	write(t, db, func(tx *Tx) error {
-		require.NoError(t, tx.SetChoice(id, "p1", "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
-		require.NoError(t, tx.SetChoice(id, "p1", "h1: x", target.Choice{State: target.Kept}))
-		require.NoError(t, tx.SetChoice(id, "p1", "h1: x", target.Choice{State: target.Open}))
-		choices, err := tx.Choices(id)
-		assert.Equal(t, map[string]target.Choice{target.ChoiceKey("p1", "title: x"): {State: target.Dropped, Reason: "no"}}, choices)
-		return err
+		home, err := tx.AddPage(Page{ClientID: id, Kind: site.Home})
+		require.NoError(t, err)
+		require.NoError(t, tx.SetChoice(id, home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
+		require.NoError(t, tx.SetChoice(id, home, "h1: x", target.Choice{State: target.Kept}))
+		require.NoError(t, tx.SetChoice(id, home, "h1: x", target.Choice{State: target.Open}))
+		require.Error(t, tx.SetChoice(id, 99, "h1: x", target.Choice{State: target.Kept}), "of a page that is not there")
+		said, err := tx.Said(id)
+		assert.Equal(t, []PageChoice{{home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}}}, said.Choices)
+		one, oneErr := tx.Choice(id, home, "title: x")
+		assert.Equal(t, said.Choices[0].Choice, one)
+		none, noneErr := tx.Choice(id+1, home, "title: x")
+		assert.Zero(t, none, "another client's page")
+		return errors.Join(err, oneErr, noneErr)
 	})
 	write(t, db, func(tx *Tx) error { return tx.DeleteClient(id) })
-	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
-		choices, err := tx.Choices(id)
-		assert.Empty(t, choices, "what belongs to a client goes with it")
-		return err
-	}))
+	var left int
+	require.NoError(t, db.writer.QueryRow(`SELECT COUNT(*) FROM target_choices`).Scan(&left))
+	assert.Zero(t, left, "what belongs to a client goes with it")
 }
 
 // What the user changed of plans is kept whole, and goes with the client.
@@ -250,31 +273,42 @@ func TestOutlinesAndOwnTargets(t *testing.T) {
 	id, words := addClient(t, db), 120
 	edits := outline.Edits{Order: []string{"lead", "about"}, Alone: true, Sections: map[string]outline.SectionEdit{
 		"about": {Heading: "Who we are", Words: &words}, "towns": {Dropped: true, Words: new(int)}}}
-	var own int64
+	var first, second, own int64
 	write(t, db, func(tx *Tx) (err error) {
-		require.NoError(t, tx.SetOutline(id, "p1", edits))
-		require.NoError(t, tx.SetOutline(id, "p2", edits))
-		require.NoError(t, tx.SetOutline(id, "p2", outline.Edits{}))
-		own, err = tx.AddOwnTarget(id, target.Own{Page: "p1", Text: "Ask for a photo", Minutes: 10})
+		first, err = tx.AddPage(Page{ClientID: id, Kind: site.Home})
+		require.NoError(t, err)
+		second, err = tx.PageToMake(Page{ClientID: id, Kind: site.Service, Service: "sweep"})
+		require.NoError(t, err)
+		again, err := tx.PageToMake(Page{ClientID: id, Kind: site.Service, Service: "sweep"})
+		assert.Equal(t, second, again, "one row for a page to make")
+		require.NoError(t, err)
+		require.NoError(t, tx.SetOutline(id, first, edits))
+		require.NoError(t, tx.SetOutline(id, second, edits))
+		require.NoError(t, tx.SetOutline(id, second, outline.Edits{}))
+		own, err = tx.AddOwnTarget(id, OwnTarget{PageID: first, Text: "Ask for a photo", Minutes: 10})
 		return err
 	})
 	write(t, db, func(tx *Tx) error {
-		outlines, err := tx.Outlines(id)
+		said, err := tx.Said(id)
 		require.NoError(t, err)
-		assert.Equal(t, map[string]outline.Edits{"p1": edits}, outlines)
-		list, err := tx.OwnTargets(id)
-		require.NoError(t, err)
-		assert.Equal(t, []target.Own{{ID: own, Page: "p1", Text: "Ask for a photo", Minutes: 10}}, list)
+		assert.Equal(t, map[int64]outline.Edits{first: edits}, said.Outlines)
+		assert.Equal(t, []OwnTarget{{ID: own, PageID: first, Text: "Ask for a photo", Minutes: 10}}, said.Own)
 		require.ErrorIs(t, tx.DeleteOwnTarget(id+1, own), ErrNotFound)
 		require.NoError(t, tx.DeleteOwnTarget(id, own))
-		again, err := tx.AddOwnTarget(id, list[0])
+		again, err := tx.AddOwnTarget(id, said.Own[0])
 		assert.Equal(t, own, again, "undone under its id")
 		return err
 	})
+	write(t, db, func(tx *Tx) error {
+		require.NoError(t, tx.RenameToMake(Page{ID: second, ClientID: id, Kind: site.Service, Service: "sweeping"}))
+		list, err := tx.PagesToMake(id)
+		assert.Equal(t, []Page{{ID: second, ClientID: id, Kind: site.Service, Service: "sweeping"}}, list)
+		pages, pagesErr := tx.Pages(id)
+		assert.Len(t, pages, 1, "it is no page of the client")
+		return errors.Join(err, pagesErr)
+	})
 	write(t, db, func(tx *Tx) error { return tx.DeleteClient(id) })
-	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
-		outlines, err := tx.Outlines(id)
-		assert.Empty(t, outlines)
-		return err
-	}))
+	var left int
+	require.NoError(t, db.writer.QueryRow(`SELECT COUNT(*) FROM outlines`).Scan(&left))
+	assert.Zero(t, left)
 }

@@ -1,14 +1,12 @@
 package store
 
 import (
-	"database/sql"
-
 	"inktally/core/gazetteer"
 )
 
 // Towns are those that the file adds to the gazetteer.
 func (t *Tx) Towns() ([]gazetteer.Town, error) {
-	return all(t, func(r *sql.Rows, v *gazetteer.Town) error {
+	return all(t, func(r scanner, v *gazetteer.Town) error {
 		return r.Scan(&v.Name, &v.Country, &v.State, &v.Lat, &v.Lon, &v.Size)
 	}, `SELECT name, country, state, lat, lon, size FROM towns ORDER BY id`)
 }
@@ -17,7 +15,7 @@ func (t *Tx) Towns() ([]gazetteer.Town, error) {
 // takes the place of what was known of it.
 func (t *Tx) AddTowns(towns []gazetteer.Town) error {
 	for _, v := range towns {
-		if _, err := t.exec(`INSERT OR REPLACE INTO towns (name, country, state, lat, lon, size) VALUES (?, ?, ?, ?, ?, ?)`,
+		if _, err := t.exec(of(everyone, FacetGround), `INSERT OR REPLACE INTO towns (name, country, state, lat, lon, size) VALUES (?, ?, ?, ?, ?, ?)`,
 			v.Name, v.Country, v.State, v.Lat, v.Lon, v.Size); err != nil {
 			return err
 		}

@@ -5,6 +5,7 @@ package book
 import (
 	"cmp"
 	"context"
+	"errors"
 	"maps"
 	"slices"
 	"strings"
@@ -13,9 +14,9 @@ import (
 	"inktally/core/book"
 	"inktally/core/intent"
 	"inktally/core/sheet"
-	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -23,6 +24,7 @@ import (
 type Book struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Studies  *study.Studies
 	// Demand is nil if there is no source of search volumes.
 	Demand Demander
 	Now    func() time.Time
@@ -41,27 +43,23 @@ func (b *Book) Get(ctx context.Context, id int64) (*view.Book, error) {
 }
 
 func (b *Book) get(ctx context.Context, id int64) (*view.Book, []book.Family, error) {
-	var k *client.Known
-	var latest map[string]store.Reading
+	k, err := b.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, nil, err
+	}
 	var imports []store.Import
-	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if k, err = client.Load(tx, id); err != nil {
-			return err
-		}
-		if latest, err = tx.LatestReadings(id); err != nil {
-			return err
-		}
+	err = b.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		imports, err = tx.Imports(id, shownImports)
 		return err
 	})
 	if err != nil {
 		return nil, nil, err
 	}
-	families := k.Families()
-	if err := b.missed(ctx, k, latest, families); err != nil {
+	families := slices.Clone(k.Families())
+	if err := b.missed(ctx, k.Known, families); err != nil {
 		return nil, nil, err
 	}
-	out := show(families, k)
+	out := show(families, k.Known)
 	for _, i := range imports {
 		out.Imports = append(out.Imports, view.ImportInfo{ID: i.ID, Name: i.Name, TakenAt: i.TakenAt, Added: len(i.Added), Joined: len(i.Changed), Sites: len(i.Found)})
 	}
@@ -70,7 +68,7 @@ func (b *Book) get(ctx context.Context, id int64) (*view.Book, []book.Family, er
 
 // missed takes those off the near misses whose lead stands on their page
 // already (rule 3.9).
-func (b *Book) missed(ctx context.Context, k *client.Known, latest map[string]store.Reading, families []book.Family) error {
+func (b *Book) missed(ctx context.Context, k *study.Known, families []book.Family) error {
 	near := map[int64][]*book.Family{}
 	for i := range families {
 		if f := &families[i]; f.NearMiss && f.Kept && f.Carrier.Page() != 0 {
@@ -78,11 +76,14 @@ func (b *Book) missed(ctx context.Context, k *client.Known, latest map[string]st
 		}
 	}
 	for _, p := range k.Pages {
-		reading, read := latest[client.ReadingKey(p)]
+		reading, read := k.Latest[study.ReadingKey(p)]
 		if !read || len(near[p.ID]) == 0 {
 			continue
 		}
 		kept, err := b.Readings.Page(ctx, reading)
+		if errors.Is(err, store.ErrDamaged) { // it is not known what stands on it
+			continue
+		}
 		if err != nil {
 			return err
 		}
@@ -98,17 +99,17 @@ func (b *Book) missed(ctx context.Context, k *client.Known, latest map[string]st
 }
 
 // show shows families with what they come to.
-func show(families []book.Family, k *client.Known) *view.Book {
+func show(families []book.Family, k *study.Known) *view.Book {
 	out := &view.Book{Families: []view.BookRow{}, Sums: map[string]int{}, Pages: []view.CarrierPage{}, Imports: []view.ImportInfo{},
 		Unfamiliar: []view.UnknownWord{}, Likely: []view.Tie{}, Verdicts: []view.WordJudged{},
 		Phrases: len(k.Phrases), Ties: k.Ties(), OtherShare: k.Yardstick.Visits.Others, AlsoShare: k.Yardstick.Book.AlsoShare}
-	firms, byKey := map[string]int{}, book.ByKey(families)
+	firms := map[string]int{}
 	for i := range families {
 		f := &families[i]
 		row := view.BookRowOf(f)
 		if f.Kept {
 			out.Pages = carry(out.Pages, f, row)
-			for _, m := range k.Members(f, byKey) {
+			for _, m := range k.Members(f) {
 				if m.Wanted {
 					row.Wanted = append(row.Wanted, m.Text)
 				}

@@ -5,10 +5,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/table"
-	"inktally/internal/app/client"
 	"inktally/internal/app/lineup"
 	"inktally/internal/source"
-	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -30,20 +29,16 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 	if b.Demand == nil {
 		return nil, fault.New(fault.NoDemandSource)
 	}
-	var k *client.Known
-	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	known, err := b.askPhrases(ctx, k)
+	known, err := b.askPhrases(ctx, k.Known)
 	if err != nil {
 		return nil, err
 	}
 	lists := []listOfSite{{rows: known}}
-	for _, s := range sites(k) {
+	for _, s := range sites(k.Known) {
 		found, err := b.Demand.Found(ctx, s.Site)
 		if err != nil {
 			return nil, err
@@ -55,7 +50,7 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 }
 
 // askPhrases asks for the searches of the phrases of a book.
-func (b *Book) askPhrases(ctx context.Context, k *client.Known) (rows []table.Row, err error) {
+func (b *Book) askPhrases(ctx context.Context, k *study.Known) (rows []table.Row, err error) {
 	from := lineup.From(k.Home())
 	for at := 0; at < len(k.Phrases); at += askedAtOnce {
 		var phrases []string

@@ -8,8 +8,8 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/core/table"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -18,19 +18,19 @@ const maxFound = 20_000
 
 // Found compares what the sites of a client and its rivals are found for.
 func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
-	var k *client.Known
+	k, err := b.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
 	var lists []store.FoundList
-	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if k, err = client.Load(tx, id); err != nil {
-			return err
-		}
+	err = b.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		lists, err = tx.FoundLists(id)
 		return err
 	})
 	if err != nil {
 		return nil, err
 	}
-	judge, of := k.Judge(), sites(k)
+	judge, of := k.Judge(), sites(k.Known)
 	bySite := make([][]book.FoundPhrase, len(of))
 	for _, list := range lists {
 		at := slices.IndexFunc(of, func(s view.FoundSite) bool { return s.Site == list.Site })
@@ -57,7 +57,7 @@ func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
 }
 
 // sites are those of the client and of its rivals, each once.
-func sites(k *client.Known) []view.FoundSite {
+func sites(k *study.Known) []view.FoundSite {
 	out := []view.FoundSite{}
 	add := func(name, url, role string) {
 		domain := lineup.Domain(url)

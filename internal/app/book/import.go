@@ -14,7 +14,6 @@ import (
 	"inktally/core/table"
 	"inktally/core/text"
 	"inktally/core/visits"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -90,17 +89,11 @@ func (b *Book) PreviewList(ctx context.Context, id int64, name string, body []by
 	}
 	layout := table.Guess(rows)
 	p := &view.Preview{Rows: rows[:min(len(rows), shownRows)], Total: len(rows), Layout: view.LayoutOf(layout)}
-	err = b.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
-		if err != nil {
-			return err
-		}
-		p.Sites = sites(k)
-		return nil
-	})
+	k, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
+	p.Sites = sites(k.Known)
 	p.Site = siteOf(name, rows, layout, p.Sites)
 	return p, nil
 }
@@ -282,11 +275,7 @@ func (b *Book) UndoImport(ctx context.Context, client, id int64) error {
 // Candidates makes phrases of a client's services, places and patterns, those
 // left out that its book has already.
 func (b *Book) Candidates(ctx context.Context, id int64) ([]string, error) {
-	var k *client.Known
-	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}

@@ -8,8 +8,8 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/text"
 	"inktally/core/visits"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -20,7 +20,7 @@ func (b *Book) JudgeWord(ctx context.Context, id int64, word, verdict string) (*
 	if err != nil {
 		return nil, err
 	}
-	return b.changing(ctx, id, func(tx *store.Tx, k *client.Known) error {
+	return b.changing(ctx, id, func(tx *store.Tx, k *study.Known) error {
 		return tx.SetBookWord(id, store.BookWord{Word: one, Verdict: verdict, TiedTo: said(k, one).TiedTo})
 	})
 }
@@ -42,7 +42,7 @@ func (b *Book) TieWords(ctx context.Context, id int64, ties []Tied) (*view.Book,
 			return nil, fault.New(fault.NotOneWord, t.Means)
 		}
 	}
-	return b.changing(ctx, id, func(tx *store.Tx, k *client.Known) error {
+	return b.changing(ctx, id, func(tx *store.Tx, k *study.Known) error {
 		for _, row := range rows {
 			row.Verdict = said(k, row.Word).Verdict
 			if err := tx.SetBookWord(id, row); err != nil {
@@ -56,7 +56,7 @@ func (b *Book) TieWords(ctx context.Context, id int64, ties []Tied) (*view.Book,
 // SetArea says where the searches of phrases were counted: of those of which it is
 // not known, where none are named.
 func (b *Book) SetArea(ctx context.Context, id int64, area visits.Area, phrases []int64) (*view.Book, error) {
-	return b.changing(ctx, id, func(tx *store.Tx, k *client.Known) error {
+	return b.changing(ctx, id, func(tx *store.Tx, k *study.Known) error {
 		named := map[int64]bool{}
 		for _, p := range phrases {
 			named[p] = true
@@ -74,13 +74,13 @@ func (b *Book) SetArea(ctx context.Context, id int64, area visits.Area, phrases 
 
 // changing changes what is known of a client and returns the book with what that
 // changed in it.
-func (b *Book) changing(ctx context.Context, id int64, change func(*store.Tx, *client.Known) error) (*view.Book, error) {
-	var before *client.Known
+func (b *Book) changing(ctx context.Context, id int64, change func(*store.Tx, *study.Known) error) (*view.Book, error) {
+	var before *study.Study
 	err := b.DB.Write(ctx, func(tx *store.Tx) (err error) {
-		if before, err = client.Load(tx, id); err != nil {
+		if before, err = b.Studies.In(ctx, tx, id); err != nil {
 			return err
 		}
-		return change(tx, before)
+		return change(tx, before.Known)
 	})
 	if err != nil {
 		return nil, err
@@ -95,7 +95,7 @@ func (b *Book) changing(ctx context.Context, id int64, change func(*store.Tx, *c
 }
 
 // said is what the user said of a word so far.
-func said(k *client.Known, word string) store.BookWord {
+func said(k *study.Known, word string) store.BookWord {
 	for _, w := range k.Words {
 		if w.Word == word {
 			return w

@@ -6,9 +6,9 @@ import (
 
 	"inktally/core/intent"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/app/meanwhile"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -24,7 +24,7 @@ func (b *Book) Lists(ctx context.Context, id int64) (*view.ListsOfWords, error) 
 		if err != nil {
 			return err
 		}
-		out.Lists, out.Language = view.ListsOf(client.ListsOf(c, g.Services)), c.Language
+		out.Lists, out.Language = view.ListsOf(study.ListsOf(c, g.Services)), c.Language
 		out.Standard = reflect.DeepEqual(out.Lists, view.ListsOf(intent.ListsOfServices(c.Language, g.Services)))
 		return nil
 	})
@@ -45,7 +45,7 @@ func (b *Book) SaveLists(ctx context.Context, id int64, lists, was *view.Lists) 
 		}
 		kept := cleanLists(lists.Core())
 		if was != nil {
-			kept = kept.Merge(cleanLists(was.Core()), client.ListsOf(g.Client, g.Services), meanwhile.List)
+			kept = kept.Merge(cleanLists(was.Core()), study.ListsOf(g.Client, g.Services), meanwhile.List)
 		}
 		return tx.SetLists(id, &kept)
 	})

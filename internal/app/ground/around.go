@@ -7,7 +7,6 @@ import (
 
 	"inktally/core/gazetteer"
 	"inktally/core/place"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -23,11 +22,7 @@ func (g *Ground) AddTowns(ctx context.Context, towns []gazetteer.Town) error {
 // Around proposes the communities around a client's home town that are none of its
 // places yet (rule 5.4). None are proposed for a town that no gazetteer knows.
 func (g *Ground) Around(ctx context.Context, id int64) (view.Around, error) {
-	var k *client.Known
-	err := g.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := g.Studies.Of(ctx, id)
 	out := view.Around{Communities: []view.Community{}}
 	if err != nil {
 		return out, err

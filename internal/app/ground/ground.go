@@ -15,12 +15,10 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/site"
-	"inktally/internal/app/client"
-	"inktally/internal/app/figures"
 	"inktally/internal/app/meanwhile"
 	"inktally/internal/app/readings"
-	"inktally/internal/app/surveys"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -28,7 +26,7 @@ import (
 type Ground struct {
 	DB       *store.DB
 	Readings *readings.Readings
-	Surveys  *surveys.Surveys
+	Studies  *study.Studies
 	Now      func() time.Time
 }
 
@@ -102,11 +100,11 @@ func (g *Ground) Save(ctx context.Context, id int64, told view.Business, was *vi
 		if err := followPages(tx, had, b); err != nil {
 			return err
 		}
-		home, err := client.HomePage(had.Pages)
+		home, err := study.HomePage(had.Pages)
 		if err != nil {
 			return err
 		}
-		if err := tx.SetPageURL(home.ID, b.homePage); err != nil {
+		if err := tx.SetPageURL(id, home.ID, b.homePage); err != nil {
 			return err
 		}
 		return b.save(tx, id, home.ID)
@@ -117,11 +115,11 @@ func (g *Ground) Save(ctx context.Context, id int64, told view.Business, was *vi
 	return g.Get(ctx, id)
 }
 
-// followPages gives pages the new names of their services and places.
+// followPages gives pages, those to make too, the new names of their services and places.
 func followPages(tx *store.Tx, had store.Ground, b business) error {
 	services := renamed(had.Services, b.services, func(s intent.Service) string { return s.Name })
 	places := renamed(had.Places, b.places, func(p place.Place) string { return p.Name })
-	for _, p := range had.Pages {
+	rename := func(p *store.Page) bool {
 		service, ofService := services[p.Service]
 		place, ofPlace := places[p.Place]
 		if ofService {
@@ -130,8 +128,22 @@ func followPages(tx *store.Tx, had store.Ground, b business) error {
 		if ofPlace {
 			p.Place = place
 		}
-		if ofService || ofPlace {
+		return ofService || ofPlace
+	}
+	for _, p := range had.Pages {
+		if rename(&p) {
 			if err := tx.UpdatePage(p); err != nil {
+				return err
+			}
+		}
+	}
+	toMake, err := tx.PagesToMake(had.Client.ID)
+	if err != nil {
+		return err
+	}
+	for _, p := range toMake {
+		if rename(&p) {
+			if err := tx.RenameToMake(p); err != nil {
 				return err
 			}
 		}
@@ -156,35 +168,21 @@ func renamed[T any](had, now []T, name func(T) string) map[string]string {
 
 // Get returns what is known of a client.
 func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error) {
-	if err := g.Surveys.Refresh(ctx, id); err != nil {
+	k, err := g.Studies.Of(ctx, id)
+	if err != nil {
 		return out, err
 	}
-	if err := figures.Refresh(ctx, g.DB); err != nil {
-		return out, err
-	}
-	var k *client.Known
-	var latest map[string]store.Reading
-	var shown map[int64]store.PageFigures
-	err = g.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if k, err = client.Load(tx, id); err != nil {
-			return err
-		}
-		if latest, err = tx.LatestReadings(id); err != nil {
-			return err
-		}
-		shown, err = tx.PageFigures(id)
-		return err
-	})
+	beside, err := k.Beside(ctx)
 	if err != nil {
 		return out, err
 	}
 	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: businessOf(k.Ground)}
 	for _, p := range k.Pages {
 		info := PageInfo(p)
-		f := shown[p.ID]
+		f := k.Figures(beside, p)
 		info.Words, info.ToWrite = f.Words, &f.ToWrite
-		if r, ok := latest[client.ReadingKey(p)]; ok {
-			if info.Seems, err = g.seems(ctx, k, p, r); err != nil {
+		if r, ok := k.Latest[study.ReadingKey(p)]; ok {
+			if info.Seems, err = g.seems(ctx, k.Known, p, r); err != nil {
 				return out, err
 			}
 		}
@@ -199,7 +197,7 @@ func businessOf(k store.Ground) view.Business {
 		Language: k.Client.Language, Customers: k.Client.Customers, Money: k.Client.Money, Postcode: k.Client.Postcode, Phrases: []string{}}
 	for _, p := range k.Pages {
 		if p.Kind == site.Home {
-			out.HomePage, out.Phrases = p.URL, client.TypedFor(k, p.ID)
+			out.HomePage, out.Phrases = p.URL, study.TypedFor(k, p.ID)
 		}
 	}
 	return out
@@ -217,13 +215,13 @@ func (g *Ground) SetHours(ctx context.Context, id int64, hours float64, was *flo
 		return fault.New(fault.HoursOutOfRange, mostHours)
 	}
 	return g.DB.Write(ctx, func(tx *store.Tx) error {
-		c, err := tx.Client(id)
+		is, err := tx.Hours(id)
 		if err != nil {
 			return err
 		}
 		if was != nil {
 			says := func(h float64) string { return strconv.FormatFloat(h, 'f', -1, 64) }
-			if hours, err = meanwhile.Merge(fault.Hours, *was, c.Hours, hours, says); err != nil {
+			if hours, err = meanwhile.Merge(fault.Hours, *was, is, hours, says); err != nil {
 				return err
 			}
 		}

@@ -2,6 +2,7 @@ package ground
 
 import (
 	"context"
+	"errors"
 	"regexp"
 	"slices"
 
@@ -10,9 +11,9 @@ import (
 	"inktally/core/place"
 	"inktally/core/site"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -27,11 +28,11 @@ func PageInfo(p store.Page) view.PageInfo {
 func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.PageInfo, error) {
 	var added store.Page
 	err := g.DB.Write(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
+		k, err := g.Studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}
-		p, err := draftOn(k, store.Page{ClientID: id}, d)
+		p, err := draftOn(k.Known, store.Page{ClientID: id}, d)
 		if err != nil {
 			return err
 		}
@@ -55,11 +56,11 @@ func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.
 func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft, was *view.PageDraft) (view.PageInfo, error) {
 	var changed store.Page
 	err := g.DB.Write(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
+		k, err := g.Studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}
-		had, err := tx.Page(id, page)
+		had, err := k.Page(page)
 		if err != nil {
 			return err
 		}
@@ -68,7 +69,7 @@ func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraf
 				return err
 			}
 		}
-		if changed, err = draftOn(k, had, d); err != nil {
+		if changed, err = draftOn(k.Known, had, d); err != nil {
 			return err
 		}
 		return tx.UpdatePage(changed)
@@ -77,7 +78,7 @@ func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraf
 }
 
 // draftOn puts a draft on a page, and checks it.
-func draftOn(k *client.Known, p store.Page, d view.PageDraft) (store.Page, error) {
+func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error) {
 	wasHome := p.Kind == site.Home
 	p.URL, p.Kind, p.Service, p.Place = "", site.Kind(d.Kind), text.Collapse(d.Service), text.Collapse(d.Place)
 	p.ByHand = d.Kind != ""
@@ -119,11 +120,14 @@ func draftOn(k *client.Known, p store.Page, d view.PageDraft) (store.Page, error
 
 // seems tells what a page is for by its last reading, if neither its address
 // nor a person told it; nil for nothing.
-func (g *Ground) seems(ctx context.Context, k *client.Known, p store.Page, r store.Reading) (*view.PageDraft, error) {
+func (g *Ground) seems(ctx context.Context, k *study.Known, p store.Page, r store.Reading) (*view.PageDraft, error) {
 	if p.Kind != site.Other || p.Service != "" || p.Place != "" {
 		return nil, nil
 	}
 	read, err := g.Readings.Page(ctx, r)
+	if errors.Is(err, store.ErrDamaged) { // it seems nothing
+		return nil, nil
+	}
 	if err != nil {
 		return nil, err
 	}

@@ -2,44 +2,40 @@ package ground
 
 import (
 	"context"
+	"errors"
 
 	"inktally/core/lineup"
 	"inktally/core/site"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
 // Proposal tells what a client's home page says of the business, for what
 // nobody has entered yet.
 func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err error) {
-	var k *client.Known
-	var latest map[string]store.Reading
-	err = g.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if k, err = client.Load(tx, id); err != nil {
-			return err
-		}
-		latest, err = tx.LatestReadings(id)
-		return err
-	})
+	k, err := g.Studies.Of(ctx, id)
 	if err != nil {
 		return out, err
 	}
-	home, err := client.HomePage(k.Pages)
+	home, err := study.HomePage(k.Pages)
 	if err != nil {
 		return out, err
 	}
-	r, read := latest[client.ReadingKey(home)]
+	r, read := k.Latest[study.ReadingKey(home)]
 	if !read {
 		return out, nil
 	}
 	p, err := g.Readings.Page(ctx, r)
+	if errors.Is(err, store.ErrDamaged) { // it tells nothing any more
+		return out, nil
+	}
 	if err != nil {
 		return out, err
 	}
 	lead := ""
-	if typed := client.TypedFor(k.Ground, home.ID); len(typed) > 0 {
+	if typed := study.TypedFor(k.Ground, home.ID); len(typed) > 0 {
 		lead = typed[0]
 	}
 	says := site.ProfileOf(p, lead)

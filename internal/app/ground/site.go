@@ -7,9 +7,9 @@ import (
 	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/site"
-	"inktally/internal/app/client"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -20,15 +20,11 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	if err != nil {
 		return nil, err
 	}
-	var k *client.Known
-	var beside *client.Beside
-	err = g.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if k, err = client.Load(tx, id); err != nil {
-			return err
-		}
-		beside, err = client.LoadBeside(tx, k)
-		return err
-	})
+	k, err := g.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	beside, err := k.Beside(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -37,19 +33,19 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	own, surveyed := beside.Site(known.HomePage)
 	if surveyed {
 		out.SurveyedAt, out.Failure = view.When(own.SurveyedAt), view.FailureOf(own.Fault)
-		if err := g.offers(ctx, k, own, out); err != nil {
+		if err := g.offers(ctx, k.Known, own, out); err != nil {
 			return nil, err
 		}
-	}
-	for _, f := range own.Findings {
-		if f.Type != site.ServiceNoPage { // it stands among the pages to make
-			out.Findings = append(out.Findings, view.FindingOf(f))
+		for _, f := range own.Findings {
+			if f.Type != site.ServiceNoPage { // it stands among the pages to make
+				out.Findings = append(out.Findings, view.FindingOf(f))
+			}
 		}
 	}
 	for i, p := range k.Pages {
 		out.Pages = append(out.Pages, sitePage(known.Pages[i], p, own))
 	}
-	for _, m := range k.ToMake(k.Families(), beside) {
+	for _, m := range k.ToMake(beside) {
 		out.ToMake = append(out.ToMake, toMake(m))
 	}
 	for _, e := range k.SearchRivals() {
@@ -58,13 +54,16 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	return out, nil
 }
 
-func sitePage(info view.PageInfo, p store.Page, own store.Site) view.SitePage {
+func sitePage(info view.PageInfo, p store.Page, own *study.Site) view.SitePage {
 	out := view.SitePage{PageInfo: info, ByHand: p.ByHand}
-	i := slices.IndexFunc(own.Pages, func(s store.SitePage) bool { return site.SameAddress(s.URL, p.URL) })
+	if own == nil {
+		return out
+	}
+	i := slices.IndexFunc(own.Tree.Pages, func(s site.Surveyed) bool { return site.SameAddress(s.URL, p.URL) })
 	if i < 0 {
 		return out
 	}
-	found := own.Pages[i]
+	found := own.Tree.Pages[i]
 	out.Found, out.Title, out.Own = true, found.Title, &found.Own
 	if found.Kind == p.Kind { // a second copy is for nothing of its own
 		out.Reason = wording.Purpose(found.Purpose)
@@ -72,7 +71,7 @@ func sitePage(info view.PageInfo, p store.Page, own store.Site) view.SitePage {
 	return out
 }
 
-func toMake(m client.ToMake) view.ToMake {
+func toMake(m study.ToMake) view.ToMake {
 	out := view.ToMake{Kind: view.PageKind(m.Kind), Service: m.Service, Place: m.Place, Gain: m.Gain, Have: m.Have, Known: m.Known}
 	if len(m.Families) > 0 {
 		out.Phrase = m.Families[0].Lead().Text
@@ -80,15 +79,15 @@ func toMake(m client.ToMake) view.ToMake {
 	return out
 }
 
-func rivalSite(e store.Entry, beside *client.Beside) view.Rival {
+func rivalSite(e store.Entry, beside *study.Beside) view.Rival {
 	out := view.Rival{EntryID: e.ID, Name: e.Name, Domain: lineup.Domain(e.URL), Services: []string{}, Areas: []string{}, All: []view.RivalPage{}}
 	s, ok := beside.Site(e.URL)
 	if !ok {
 		return out
 	}
-	out.SurveyedAt, out.Failure, out.Pages = view.When(s.SurveyedAt), view.FailureOf(s.Fault), len(s.Pages)
-	for _, p := range s.Pages {
-		out.All = append(out.All, view.RivalPageOf(p.Surveyed))
+	out.SurveyedAt, out.Failure, out.Pages = view.When(s.SurveyedAt), view.FailureOf(s.Fault), len(s.Tree.Pages)
+	for _, p := range s.Tree.Pages {
+		out.All = append(out.All, view.RivalPageOf(p))
 		switch {
 		case p.Kind == site.Service && !slices.Contains(out.Services, p.Service):
 			out.Services = append(out.Services, p.Service)
@@ -100,16 +99,15 @@ func rivalSite(e store.Entry, beside *client.Beside) view.Rival {
 }
 
 // offers proposes services and places that the client's site names.
-func (g *Ground) offers(ctx context.Context, k *client.Known, own store.Site, out *view.Site) error {
-	asked, err := g.Surveys.Asked(ctx, k, own)
+func (g *Ground) offers(ctx context.Context, k *study.Known, own *study.Site, out *view.Site) error {
+	asked, err := k.Asked(ctx, own.Site)
 	if err != nil {
 		return err
 	}
-	tree := site.Tree{Pages: own.Tree()}
-	for _, o := range asked.ServiceOffers(tree) {
+	for _, o := range asked.ServiceOffers(own.Tree) {
 		out.Services = append(out.Services, view.Offer{Name: o.Name, From: wording.Offer(o), URL: o.URL})
 	}
-	for _, o := range asked.PlaceOffers(tree, k.TownsNear(2)) {
+	for _, o := range asked.PlaceOffers(own.Tree, k.TownsNear(2)) {
 		out.Places = append(out.Places, view.Offer{Name: o.Name, From: wording.Offer(o), URL: o.URL})
 	}
 	return nil
@@ -118,32 +116,26 @@ func (g *Ground) offers(ctx context.Context, k *client.Known, own store.Site, ou
 // BesidePages tells which pages of the rivals stand beside a page of the client, and
 // which others there are to choose from.
 func (g *Ground) BesidePages(ctx context.Context, id, page int64) ([]view.Beside, error) {
-	if err := g.Surveys.Refresh(ctx, id); err != nil {
+	k, err := g.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	p, err := k.Page(page)
+	if err != nil {
+		return nil, err
+	}
+	beside, err := k.Beside(ctx)
+	if err != nil {
 		return nil, err
 	}
 	out := []view.Beside{}
-	err := g.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
-		if err != nil {
-			return err
-		}
-		p, err := tx.Page(id, page)
-		if err != nil {
-			return err
-		}
-		beside, err := client.LoadBeside(tx, k)
-		if err != nil {
-			return err
-		}
-		for _, b := range beside.Of(p) {
-			out = append(out, besidePage(b, beside))
-		}
-		return nil
-	})
-	return out, err
+	for _, b := range beside.Of(p) {
+		out = append(out, besidePage(b, beside))
+	}
+	return out, nil
 }
 
-func besidePage(b client.BesidePage, beside *client.Beside) view.Beside {
+func besidePage(b study.BesidePage, beside *study.Beside) view.Beside {
 	rival := rivalSite(b.Entry, beside)
 	out := view.Beside{EntryID: b.Entry.ID, Name: b.Entry.Name, Domain: rival.Domain, Chosen: b.Chosen, Reason: wording.Like(b.Reason),
 		Surveyed: b.Surveyed, Others: rival.All}
@@ -183,6 +175,6 @@ func (g *Ground) ChooseBeside(ctx context.Context, id, page, entry int64, url *s
 		if domain == "" {
 			return fault.New(fault.EntryWithoutSite, e.Name)
 		}
-		return tx.SetLikeChoice(page, domain, url)
+		return tx.SetLikeChoice(id, page, domain, url)
 	})
 }

@@ -13,6 +13,7 @@ import (
 	"inktally/internal/app/sheet"
 	"inktally/internal/export"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -29,18 +30,18 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 	if err != nil {
 		return nil, err
 	}
-	key := sheet.PageKey(store.Page{ID: pageID})
+	key := study.PageKey(store.Page{ID: pageID})
 	c, ok := w.Pages[key]
 	if !ok {
 		return nil, store.ErrNotFound
 	}
 	shown := w.Show()
-	b := &view.Brief{Client: c.Known.Client.Name, Page: c.PageInfo(), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
+	b := &view.Brief{Client: c.Known.Client.Name, Page: sheet.PageInfo(c), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
 		Sections: []view.BriefSection{}}
 	if first, ok := c.First(); ok {
 		b.Lead = c.Display(first.Text)
 	}
-	t, words := c.Words, c.WordCase()
+	t, words := c.Words, sheet.WordCase(c)
 	b.Words = view.BriefWords{Now: words.Seen, Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold,
 		Evidence: wording.WordEvidence(t, words)}
 	for _, where := range target.Wheres() {

@@ -7,10 +7,10 @@ import (
 
 	"inktally/core/lineup"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/fetch"
 	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/study"
 
 	"golang.org/x/sync/errgroup"
 )
@@ -23,7 +23,7 @@ const (
 )
 
 // judge tells the kinds of a result's entries.
-func (l *Lineup) judge(ctx context.Context, k *client.Known, found []source.SearchEntry) ([]lineup.Entry, error) {
+func (l *Lineup) judge(ctx context.Context, k *study.Known, found []source.SearchEntry) ([]lineup.Entry, error) {
 	known, err := l.evidence(ctx, k)
 	if err != nil {
 		return nil, err
@@ -71,9 +71,9 @@ type evidence struct {
 	names         func(string) bool
 }
 
-func (l *Lineup) evidence(ctx context.Context, k *client.Known) (*evidence, error) {
+func (l *Lineup) evidence(ctx context.Context, k *study.Known) (*evidence, error) {
 	ev := &evidence{phone: k.Client.Phone, trade: k.Client.Trade, said: map[string]store.SiteKind{}, trades: map[string]map[string]bool{}, names: namesService(k)}
-	if home, err := client.HomePage(k.Pages); err == nil {
+	if home, err := study.HomePage(k.Pages); err == nil {
 		ev.domain = lineup.Domain(home.URL)
 	}
 	err := l.DB.Read(ctx, func(tx *store.Tx) error {
@@ -107,7 +107,7 @@ func (ev *evidence) of(e lineup.Entry) lineup.Evidence {
 
 // namesService tells texts that have a word of a service of the client; nil as long as it
 // has none.
-func namesService(k *client.Known) func(string) bool {
+func namesService(k *study.Known) func(string) bool {
 	if len(k.Services) == 0 {
 		return nil
 	}

@@ -11,10 +11,10 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/place"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
 	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -27,6 +27,7 @@ type Searcher interface {
 type Lineup struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Studies  *study.Studies
 	// Search is nil if there is no source.
 	Search Searcher
 	Now    func() time.Time
@@ -34,25 +35,20 @@ type Lineup struct {
 
 // Get returns a recorded search of a client, the main one for 0.
 func (l *Lineup) Get(ctx context.Context, id, lineupID int64) (*view.Lineup, error) {
-	var out *view.Lineup
-	err := l.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
-		if err != nil {
-			return err
+	k, err := l.known(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	recorded := k.MainLineup()
+	if lineupID != 0 {
+		if recorded, err = one(k, lineupID); err != nil {
+			return nil, err
 		}
-		recorded := k.MainLineup()
-		if lineupID != 0 {
-			if recorded, err = one(k, lineupID); err != nil {
-				return err
-			}
-		}
-		out, err = l.shown(tx, k, recorded)
-		return err
-	})
-	return out, err
+	}
+	return l.shown(k, recorded), nil
 }
 
-func one(k *client.Known, id int64) (store.Lineup, error) {
+func one(k *study.Known, id int64) (store.Lineup, error) {
 	for _, l := range k.Lineups {
 		if l.ID == id {
 			return l, nil
@@ -62,17 +58,17 @@ func one(k *client.Known, id int64) (store.Lineup, error) {
 }
 
 // shown is a search as the API shows it, with the others that were recorded.
-func (l *Lineup) shown(tx *store.Tx, k *client.Known, recorded store.Lineup) (*view.Lineup, error) {
+func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 	entries := k.EntriesOf(recorded.ID)
 	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device, LookedAt: recorded.LookedAt,
 		MapLookedAt: recorded.MapLookedAt, Ads: recorded.Ads, RecordedAt: view.When(recorded.RecordedAt), Searchable: l.Search != nil,
 		Entries: []view.Entry{}, Phrases: []string{}, Recorded: []view.Recorded{}, Pages: []int64{},
-		Rivals: len(client.RivalsOf(entries, k.Yardstick.Lineup))}
+		Rivals: len(study.RivalsOf(entries, k.Yardstick.Lineup))}
 	for _, t := range k.Typed {
 		out.Phrases = append(out.Phrases, t.Text)
 	}
 	for _, other := range k.Lineups {
-		inMap, organic := client.Stands(k.EntriesOf(other.ID))
+		inMap, organic := study.Stands(k.EntriesOf(other.ID))
 		out.Recorded = append(out.Recorded, view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
 			Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
 	}
@@ -81,23 +77,15 @@ func (l *Lineup) shown(tx *store.Tx, k *client.Known, recorded store.Lineup) (*v
 			out.Pages = append(out.Pages, p.ID)
 		}
 	}
-	latest, err := tx.LatestReadings(k.Client.ID)
-	if err != nil {
-		return nil, err
-	}
-	failures, err := tx.Failures(k.Client.ID)
-	if err != nil {
-		return nil, err
-	}
 	for _, e := range entries {
 		v := view.EntryOf(e.ID, e.Entry, e.Rating, e.Reviews)
-		if r, ok := latest[e.URL]; ok && e.URL != "" {
+		if r, ok := k.Latest[e.URL]; ok && e.URL != "" {
 			v.Words = &r.Facts.Words.Seen
 		}
-		v.Failure = view.FailureOf(failures[e.URL])
+		v.Failure = view.FailureOf(k.Failures[e.URL])
 		out.Entries = append(out.Entries, v)
 	}
-	return out, nil
+	return out
 }
 
 // Record asks the search source for a phrase and keeps the result beside those that
@@ -121,16 +109,16 @@ func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lin
 	return l.record(ctx, k, phrase, result)
 }
 
-func (l *Lineup) known(ctx context.Context, id int64) (k *client.Known, err error) {
-	err = l.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
-	return k, err
+func (l *Lineup) known(ctx context.Context, id int64) (*study.Known, error) {
+	s, err := l.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	return s.Known, nil
 }
 
 // record judges the entries of a result and keeps it.
-func (l *Lineup) record(ctx context.Context, k *client.Known, phrase string, result source.SearchResult) (*view.Lineup, error) {
+func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, result source.SearchResult) (*view.Lineup, error) {
 	id := k.Client.ID
 	entries, err := l.judge(ctx, k, result.Entries)
 	if err != nil {

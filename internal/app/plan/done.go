@@ -5,7 +5,6 @@ import (
 	"fmt"
 
 	"inktally/core/target"
-	"inktally/internal/store"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -13,14 +12,13 @@ import (
 // done tells what the plan asked for before the client's pages were read the last time, and
 // does not ask for any more. Words are told by page: what was written may stand in any
 // section.
-func (p *Plan) done(ctx context.Context, client int64, now *Worked) ([]view.Done, error) {
+func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 	out := []view.Done{}
-	var k kept
-	whole, err := p.Sheet.Before(ctx, client, func(tx *store.Tx) error { return k.load(tx, client) })
-	if err != nil || whole == nil {
+	was, err := now.Study.PlanBefore(ctx)
+	if err != nil || was == nil {
 		return out, err
 	}
-	before := work(whole, &k, now.headings)
+	before := worked(now.Study, was)
 	asked := map[string]bool{}
 	for i := range now.Targets {
 		for _, p := range now.Targets[i].Parts {

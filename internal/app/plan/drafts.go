@@ -2,13 +2,14 @@ package plan
 
 import (
 	"context"
+	"errors"
 
 	"inktally/core/reading"
 	"inktally/internal/app/readings"
-	"inktally/internal/app/sheet"
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -19,80 +20,81 @@ func (p *Plan) KeepDraft(ctx context.Context, id int64, pageKey, name string, ra
 	if err != nil {
 		return nil, err
 	}
-	_, c, err := p.one(ctx, id, pageKey)
+	w, c, err := p.one(ctx, id, pageKey)
 	if err != nil {
 		return nil, err
 	}
-	kept := store.Draft{Page: pageKey, Name: name, Format: string(read.Format)}
 	in := readings.Incoming{Source: reading.FromDraft,
 		Document: fetch.Document{URL: c.Page.URL, ContentType: "text/html; charset=utf-8", Body: read.HTML}}
-	kept.ReadingID, err = p.Sheet.Readings.Keep(ctx, id, store.DraftKey(pageKey), in, func(tx *store.Tx, reading int64) error {
-		kept.ReadingID = reading
-		return tx.AddDraft(id, kept, raw)
+	kept, err := p.Readings.Keep(ctx, id, "", in, func(tx *store.Tx, reading int64) error {
+		row, err := w.row(tx, pageKey)
+		if err != nil {
+			return err
+		}
+		return tx.AddDraft(id, store.Draft{Reading: store.Reading{ID: reading}, PageID: row, Name: name, Format: string(read.Format)}, raw)
 	})
 	if err != nil {
 		return nil, err
 	}
-	return p.Draft(ctx, id, kept.ReadingID)
+	return p.Draft(ctx, id, kept)
 }
 
 // Drafts are the kept drafts of a page, the newest first.
 func (p *Plan) Drafts(ctx context.Context, id int64, pageKey string) ([]view.Draft, error) {
-	all, pages, err := p.drafts(ctx, id)
+	s, err := p.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	formerly := ""
-	for _, page := range pages {
-		if sheet.PageKey(page) == pageKey && page.Kind.ForOneSubject() {
-			formerly = sheet.Purpose(page)
-		}
-	}
 	out := []view.Draft{}
-	for _, d := range all {
-		if d.Page == pageKey || d.Page == formerly {
-			out = append(out, view.DraftOf(d.ReadingID, d.Page, d.Name, d.Format, d.Words, d.TakenAt))
-		}
+	c, _, err := s.PageOf(ctx, pageKey)
+	if errors.Is(err, store.ErrNotFound) {
+		return out, nil
+	}
+	if err != nil {
+		return nil, err
+	}
+	for _, d := range c.OwnDrafts() {
+		out = append(out, viewOf(c, d))
 	}
 	return out, nil
 }
 
+// viewOf shows a draft of a page.
+func viewOf(c *study.Comparison, d store.Draft) view.Draft {
+	return view.DraftOf(d.ID, c.Aim.Key, d.Name, d.Format, d.Facts.Words.Copy, d.TakenAt)
+}
+
 // Draft is a kept draft with what was typed; that of a Word document is what was read of it.
 func (p *Plan) Draft(ctx context.Context, id, readingID int64) (*view.Draft, error) {
-	all, _, err := p.drafts(ctx, id)
+	s, err := p.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	for _, d := range all {
-		if d.ReadingID != readingID {
-			continue
-		}
-		out := view.DraftOf(d.ReadingID, d.Page, d.Name, d.Format, d.Words, d.TakenAt)
-		err = p.DB.Read(ctx, func(tx *store.Tx) error {
-			body, err := tx.DraftBody(id, readingID)
-			if d.Format == string(draft.Word) && err == nil {
-				body, err = tx.ReadingHTML(readingID)
+	whole, err := s.Whole(ctx)
+	if err != nil {
+		return nil, err
+	}
+	for _, c := range whole.Pages {
+		for _, d := range c.OwnDrafts() {
+			if d.ID == readingID {
+				return p.typed(ctx, id, d, viewOf(c, d))
 			}
-			out.Text = draft.Plain(body)
-			return err
-		})
-		return &out, err
+		}
 	}
 	return nil, store.ErrNotFound
 }
 
-func (p *Plan) drafts(ctx context.Context, id int64) (all []store.Draft, pages []store.Page, err error) {
-	err = p.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		if _, err = tx.Client(id); err != nil {
-			return err
+// typed is a draft with what was typed.
+func (p *Plan) typed(ctx context.Context, client int64, d store.Draft, out view.Draft) (*view.Draft, error) {
+	err := p.DB.Read(ctx, func(tx *store.Tx) error {
+		body, err := tx.DraftBody(client, d.ID)
+		if d.Format == string(draft.Word) && err == nil {
+			body, err = tx.ReadingHTML(d.ID)
 		}
-		if pages, err = tx.Pages(id); err != nil {
-			return err
-		}
-		all, err = tx.Drafts(id)
+		out.Text = draft.Plain(body)
 		return err
 	})
-	return all, pages, err
+	return &out, err
 }
 
 // RemoveDraft removes a kept draft; the one before it stands again.

@@ -10,9 +10,7 @@ import (
 	"inktally/core/site"
 	"inktally/core/standing"
 	"inktally/core/target"
-	"inktally/internal/app/client"
-	sheets "inktally/internal/app/sheet"
-	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -23,35 +21,27 @@ func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, 
 	if err != nil {
 		return nil, err
 	}
-	c, ok := w.Pages[cmp.Or(page, w.home())]
-	if !ok {
-		return nil, store.ErrNotFound
-	}
-	var brought []store.SiteFigure
-	err = p.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		brought, err = tx.SiteFigures(id)
-		return err
-	})
+	c, err := w.Page(cmp.Or(page, w.Home()))
 	if err != nil {
 		return nil, err
 	}
-	own := w.figures(c, nil, brought)
+	own := w.figures(c, nil)
 	out := []view.Rung{}
 	for _, r := range c.Counted() {
-		rung := ladder.Of(r.Name, own, w.figures(c, r, brought), c.Aim.Key, len(target.FirstSlots(c.Page.Kind))+1, w.Targets)
+		rung := ladder.Of(r.Name, own, w.figures(c, r), c.Aim.Key, len(target.FirstSlots(c.Page.Kind))+1, w.Targets)
 		out = append(out, w.rung(rung))
 	}
 	return out, nil
 }
 
 // figures are what is known of a rival, of the client where there is none.
-func (w *Worked) figures(c *sheets.Comparison, rival *sheets.Side, brought []store.SiteFigure) ladder.Figures {
+func (w *Worked) figures(c *study.Comparison, rival *study.Side) ladder.Figures {
 	out := ladder.Figures{}
 	column, domain := c.Client.Column, "own"
-	if home, err := client.HomePage(w.Whole.Known.Pages); err == nil && home.URL != "" {
+	if home, err := study.HomePage(w.Whole.Known.Pages); err == nil && home.URL != "" {
 		domain = lineup.Domain(home.URL)
 	}
-	found, surveyed := w.Whole.Site, w.Whole.Surveyed
+	found, surveyed := w.Whole.Site, w.Whole.Site != nil
 	if rival != nil {
 		column, domain = rival.Column, lineup.Domain(rival.Entry.URL)
 		found, surveyed = w.Whole.Rival(rival.Entry.URL)
@@ -64,16 +54,14 @@ func (w *Worked) figures(c *sheets.Comparison, rival *sheets.Side, brought []sto
 	} else if rival == nil {
 		out[ladder.Words], out[ladder.Images], out[ladder.Slots] = 0, 0, 0
 	}
-	if surveyed || rival == nil && w.Whole.Site.Domain == "" {
+	if surveyed || rival == nil {
 		n := 0
-		for _, p := range found.Pages {
-			if p.Kind.ForOneSubject() {
-				n++
-			}
+		if surveyed {
+			n = found.Subjects()
 		}
 		out[ladder.Pages] = float64(n)
 	}
-	for _, f := range brought {
+	for _, f := range w.Study.Standing {
 		if front, ok := elsewhere[f.Figure]; ok && f.Domain == domain {
 			out[front] = f.Value
 		}
@@ -116,7 +104,7 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 		out.Steps = append(out.Steps, step)
 	}
 	for _, id := range r.Targets {
-		if t, err := w.find(id); err == nil {
+		if t, err := w.Find(id); err == nil {
 			says := w.teller(t.Page).Instruct(t)
 			out.Targets = append(out.Targets, view.RungTarget{ID: id, Page: t.Page, Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
 		}

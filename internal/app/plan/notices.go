@@ -1,11 +1,10 @@
 package plan
 
 import (
-	"context"
 	"slices"
 
-	"inktally/internal/app/sheet"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -13,23 +12,19 @@ import (
 // notices tell which rivals count for a page's word target that did not when they were read
 // before, and which do not any more (rule 8.2): more words of a rival may lower a target
 // then.
-func (p *Plan) notices(ctx context.Context, client int64, w *Worked) ([]view.Notice, error) {
-	var before map[string]store.Reading
-	err := p.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		before, err = tx.ReadingsBefore(client)
-		return err
-	})
+func (w *Worked) notices() []view.Notice {
 	out := []view.Notice{}
-	if err != nil || len(before) == 0 {
-		return out, err
+	before := w.Study.Before
+	if len(before) == 0 {
+		return out
 	}
 	for _, c := range w.Whole.Pages {
 		out = append(out, w.noticesOf(c, before)...)
 	}
-	return out, nil
+	return out
 }
 
-func (w *Worked) noticesOf(c *sheet.Comparison, before map[string]store.Reading) (out []view.Notice) {
+func (w *Worked) noticesOf(c *study.Comparison, before map[string]store.Reading) (out []view.Notice) {
 	counted := c.Counted()
 	words := make([]int, len(counted))
 	for i, r := range counted {

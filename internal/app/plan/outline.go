@@ -15,7 +15,7 @@ func (p *Plan) Outline(ctx context.Context, client int64, page string) (*view.Ou
 	if err != nil {
 		return nil, err
 	}
-	if err := w.there(page); err != nil {
+	if _, err := w.Page(page); err != nil {
 		return nil, err
 	}
 	return w.outline(page), nil
@@ -29,20 +29,21 @@ func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outl
 	if err != nil {
 		return nil, err
 	}
-	if err := w.there(page); err != nil {
-		return nil, err
-	}
 	err = p.DB.Write(ctx, func(tx *store.Tx) error {
+		row, err := w.row(tx, page)
+		if err != nil {
+			return err
+		}
 		kept, err := tx.Outlines(client)
 		if err != nil {
 			return err
 		}
 		if was != nil {
-			if e, err = w.merged(page, *was, kept[page], e); err != nil {
+			if e, err = w.merged(page, *was, kept[row], e); err != nil {
 				return err
 			}
 		}
-		return tx.SetOutline(client, page, e)
+		return tx.SetOutline(client, row, e)
 	})
 	if err != nil {
 		return nil, err
@@ -52,7 +53,7 @@ func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outl
 
 func (w *Worked) outline(page string) *view.Outline {
 	c, words, teller := w.Pages[page], w.Words[page], w.teller(page)
-	edits := w.edits(page)
+	edits := w.Edits(page)
 	out := &view.Outline{Page: page, Words: view.WordTargetOf(words), Sections: []view.OutlineSection{}, Alone: edits.Alone,
 		Questions: append([]string{}, c.Aim.Topics.Questions...), Frames: []string{}, Edits: view.OutlineEditsOf(edits)}
 	if first, ok := c.First(); ok {
@@ -70,16 +71,6 @@ func (w *Worked) outline(page string) *view.Outline {
 		out.Sections = append(out.Sections, shown)
 	}
 	return out
-}
-
-// edits are what the user changed of the outline of a page.
-func (w *Worked) edits(page string) outline.Edits {
-	for i := range w.Study.Pages {
-		if w.Study.Pages[i].Key == page {
-			return w.Study.Pages[i].Edits
-		}
-	}
-	return outline.Edits{}
 }
 
 // sectionFamily is a family that a section carries: where it stands, and where it is wanted.

@@ -5,11 +5,9 @@ import (
 	"context"
 	"math"
 	"slices"
-	"sync"
 
-	"inktally/core/outline"
 	"inktally/core/yardstick"
-	"inktally/internal/app/client"
+	figures "inktally/internal/app/yardstick"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -21,56 +19,29 @@ func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string,
 	if err != nil {
 		return nil, err
 	}
-	writes := p.DB.Writes()
-	var k kept
-	whole, err := p.Sheet.Whole(ctx, id, func(tx *store.Tx) error { return k.load(tx, id) })
+	s, err := p.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	headings := &outline.Headings{}
-	was := p.shown.get(id, writes)
-	if was == nil {
-		was = work(whole, &k, headings).Show()
-		p.shown.put(id, writes, was)
-	}
-	as, err := p.Sheet.As(ctx, whole, y)
+	was, err := s.Plan(ctx)
 	if err != nil {
 		return nil, err
 	}
-	return difference(was, work(as, &k, headings).Show()), nil
-}
-
-// lastShown is the plan that was shown last: one figure is tried after another while the
-// plan that they are held against stays what it is.
-type lastShown struct {
-	mu             sync.Mutex
-	client, writes int64
-	plan           *view.Plan
-}
-
-func (l *lastShown) get(client, writes int64) *view.Plan {
-	l.mu.Lock()
-	defer l.mu.Unlock()
-	if l.client != client || l.writes != writes {
-		return nil
+	as, err := s.PlanAs(ctx, y)
+	if err != nil {
+		return nil, err
 	}
-	return l.plan
-}
-
-func (l *lastShown) put(client, writes int64, plan *view.Plan) {
-	l.mu.Lock()
-	defer l.mu.Unlock()
-	l.client, l.writes, l.plan = client, writes, plan
+	return difference(worked(s, was).Show(), worked(s, as).Show()), nil
 }
 
 // yardstick is a client's with changes of its own, or of the workspace.
 func (p *Plan) yardstick(ctx context.Context, id int64, changes map[string]string, workspace bool) (y yardstick.Yardstick, err error) {
 	err = p.DB.Read(ctx, func(tx *store.Tx) error {
 		if !workspace {
-			y, err = client.YardstickAs(tx, id, changes)
+			y, err = figures.As(tx, id, changes)
 			return err
 		}
-		if y, err = client.YardstickAs(tx, 0, changes); err != nil {
+		if y, err = figures.As(tx, 0, changes); err != nil {
 			return err
 		}
 		kept, err := tx.YardstickChanges(id)

@@ -5,15 +5,14 @@ import (
 	"strings"
 
 	"inktally/core/fault"
-	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/proof"
 	"inktally/core/site"
 	"inktally/core/target"
 	"inktally/core/text"
-	"inktally/internal/app/sheet"
 	"inktally/internal/draft"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -29,30 +28,28 @@ func (p *Plan) Proof(ctx context.Context, client int64, pageKey, name string, ra
 	if err != nil {
 		return nil, err
 	}
-	survey, err := p.Sheet.Surveys.Asked(ctx, w.Whole.Known, store.Site{})
+	survey, err := w.Study.Asked(ctx, store.Site{})
 	if err != nil {
 		return nil, err
 	}
 	survey.Firm = w.Whole.Known.Client.Name
-	aim := w.Study.Pages[0]
+	aim := w.Study.Aim(c)
 	drafted := page.Read(read.HTML, page.Source{URL: c.Page.URL, ContentType: "text/html; charset=utf-8"})
 	report := proof.Of(proof.Input{Rules: w.Whole.Known.Yardstick.Target, Page: aim, Draft: drafted, Survey: survey})
 	return w.proof(pageKey, read.Format, drafted, &report), nil
 }
 
-// one gathers what the targets of one page are worked out from.
-func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, *sheet.Comparison, error) {
-	var k kept
-	whole, err := p.Sheet.One(ctx, client, pageKey, func(tx *store.Tx) error { return k.load(tx, client) })
+// one is the plan of a client with one of its pages.
+func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, *study.Comparison, error) {
+	s, err := p.Studies.Of(ctx, client)
 	if err != nil {
 		return nil, nil, err
 	}
-	w := gather(whole, &k, &outline.Headings{})
-	c, ok := w.Pages[pageKey]
-	if !ok {
-		return nil, nil, store.ErrNotFound
+	c, whole, err := s.PageOf(ctx, pageKey)
+	if err != nil {
+		return nil, nil, err
 	}
-	return w, c, nil
+	return worked(s, &study.Plan{Whole: whole, Pages: map[string]*study.Comparison{pageKey: c}}), c, nil
 }
 
 // proof shows a report.
@@ -114,14 +111,14 @@ func (p *Plan) FindPage(ctx context.Context, client int64, called string) (strin
 	}
 	called = text.Collapse(called)
 	if strings.EqualFold(called, "home") || called == "" {
-		if home := w.home(); home != "" {
+		if home := w.Home(); home != "" {
 			return home, nil
 		}
 	}
 	for _, c := range w.Whole.Pages {
 		subject := strings.TrimSpace(c.Page.Service + " " + c.Page.Place)
 		if c.Aim.Key == called || c.Page.URL != "" && site.SameAddress(c.Page.URL, called) || strings.EqualFold(subject, called) ||
-			strings.EqualFold(sheet.Purpose(c.Page), called) {
+			strings.EqualFold(study.Purpose(c.Page), called) {
 			return c.Aim.Key, nil
 		}
 	}

@@ -9,17 +9,17 @@ import (
 	"inktally/core/fault"
 	"inktally/core/target"
 	"inktally/core/text"
-	"inktally/internal/app/sheet"
+	"inktally/internal/app/readings"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
 // Plan keeps what its user says of targets.
 type Plan struct {
-	DB    *store.DB
-	Sheet *sheet.Sheet
-
-	shown lastShown
+	DB       *store.DB
+	Studies  *study.Studies
+	Readings *readings.Readings
 }
 
 // Get works out the plan of a client.
@@ -29,10 +29,8 @@ func (p *Plan) Get(ctx context.Context, client int64) (*view.Plan, error) {
 		return nil, err
 	}
 	out := w.Show()
-	if out.Done, err = p.done(ctx, client, w); err != nil {
-		return nil, err
-	}
-	out.Notices, err = p.notices(ctx, client, w)
+	out.Notices = w.notices()
+	out.Done, err = w.done(ctx)
 	return out, err
 }
 
@@ -55,21 +53,26 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 			return nil, err
 		}
 	}
-	err := p.DB.Write(ctx, func(tx *store.Tx) error {
-		if _, err := tx.Client(client); err != nil {
-			return err
-		}
-		kept, err := tx.Choices(client)
-		if err != nil {
-			return err
-		}
+	w, err := p.Work(ctx, client)
+	if err != nil {
+		return nil, err
+	}
+	err = p.DB.Write(ctx, func(tx *store.Tx) error {
 		for _, s := range said {
+			row, err := w.row(tx, s.Page)
+			if err != nil {
+				return err
+			}
 			if s.Was != nil {
-				if s.Choice, err = mergedChoice(*s.Was, kept[target.ChoiceKey(s.Page, s.Key)], s.Choice); err != nil {
+				kept, err := tx.Choice(client, row, s.Key)
+				if err != nil {
+					return err
+				}
+				if s.Choice, err = mergedChoice(*s.Was, kept, s.Choice); err != nil {
 					return err
 				}
 			}
-			if err := tx.SetChoice(client, s.Page, s.Key, s.Choice); err != nil {
+			if err := tx.SetChoice(client, row, s.Key, s.Choice); err != nil {
 				return err
 			}
 		}
@@ -79,6 +82,19 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 		return nil, err
 	}
 	return p.Get(ctx, client)
+}
+
+// row is the row of a page of the plan, which is added for one to make of which nothing was
+// said so far. A page that the plan has not is store.ErrNotFound.
+func (w *Worked) row(tx *store.Tx, page string) (int64, error) {
+	c, err := w.Page(page)
+	if err != nil {
+		return 0, err
+	}
+	if row := w.Study.Row(c); row != 0 {
+		return row, nil
+	}
+	return tx.PageToMake(c.Page)
 }
 
 // Add adds a target by hand, to the home page where no page is named. It returns its id.
@@ -91,13 +107,13 @@ func (p *Plan) Add(ctx context.Context, client int64, o target.Own) (int64, erro
 	if err != nil {
 		return 0, err
 	}
-	o.Page = cmp.Or(o.Page, w.home())
-	if err := w.there(o.Page); err != nil {
-		return 0, err
-	}
 	var id int64
-	err = p.DB.Write(ctx, func(tx *store.Tx) (err error) {
-		id, err = tx.AddOwnTarget(client, o)
+	err = p.DB.Write(ctx, func(tx *store.Tx) error {
+		row, err := w.row(tx, cmp.Or(o.Page, w.Home()))
+		if err != nil {
+			return err
+		}
+		id, err = tx.AddOwnTarget(client, store.OwnTarget{ID: o.ID, PageID: row, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
 		return err
 	})
 	return id, err

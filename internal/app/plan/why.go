@@ -16,19 +16,19 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 	if err != nil {
 		return nil, err
 	}
-	t, err := w.find(id)
+	t, err := w.Find(id)
 	if err != nil {
 		return nil, err
 	}
 	out := []view.Why{}
-	said := map[string]bool{}
+	said, byKey := map[string]bool{}, w.Whole.Known.ByKey()
 	for i := range t.Parts {
 		at := &t.Parts[i]
 		if part != "" && at.Key != part || part == "" && at.Choice.State == target.Dropped {
 			continue
 		}
 		for _, key := range w.stake(t, at) {
-			if f := w.families[key]; f != nil && !said[key] {
+			if f := byKey[key]; f != nil && !said[key] {
 				said[key] = true
 				lines := w.teller(t.Page).WhyFamily(f, w.Whole.Known.Yardstick)
 				out = append(out, view.Why{Title: "What the phrase brings", Lines: view.WhyLinesOf(lines)})

@@ -6,9 +6,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/reading"
-	"inktally/internal/app/client"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -93,7 +93,7 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 			return err
 		}
 		for _, p := range g.Pages {
-			o := ownedPage{client.ReadingKey(p), p.URL, g.Client.Name, p.ID}
+			o := ownedPage{study.ReadingKey(p), p.URL, g.Client.Name, p.ID}
 			list = append(list, o)
 			if p.ID == pageID && entry == 0 {
 				here = o
@@ -114,7 +114,7 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 			}
 		}
 		if entry != 0 {
-			if likely, err := besideOf(tx, id, pageID, entry); err != nil {
+			if likely, err := r.besideOf(ctx, tx, id, pageID, entry); err != nil {
 				return err
 			} else if likely.key != "" {
 				here = likely
@@ -131,20 +131,20 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 
 // besideOf is the page of a rival that stands beside a page of the client, if it is
 // another one than its entry's.
-func besideOf(tx *store.Tx, id, pageID, entry int64) (ownedPage, error) {
-	p, err := tx.Page(id, pageID)
+func (r *Readings) besideOf(ctx context.Context, tx *store.Tx, id, pageID, entry int64) (ownedPage, error) {
+	k, err := r.Studies.In(ctx, tx, id)
 	if err != nil {
 		return ownedPage{}, err
 	}
-	k, err := client.Load(tx, id)
+	p, err := k.Page(pageID)
 	if err != nil {
 		return ownedPage{}, err
 	}
-	beside, err := client.LoadBeside(tx, k)
+	beside, err := k.Beside(ctx)
 	if err != nil {
 		return ownedPage{}, err
 	}
-	b := client.Find(beside.Of(p), entry)
+	b := study.Find(beside.Of(p), entry)
 	if b == nil || b.URL == "" {
 		return ownedPage{}, nil
 	}

@@ -16,6 +16,7 @@ import (
 	"inktally/core/style"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -41,6 +42,7 @@ type Readings struct {
 	Web Fetcher
 	// Renderer is nil if there is no browser.
 	Renderer Renderer
+	Studies  *study.Studies
 	Now      func() time.Time
 
 	cache  cache
@@ -92,7 +94,7 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 }
 
 // Page returns the page of a reading: the one at hand, else what was kept of it,
-// else by reading its HTML anew.
+// else by reading its HTML by today's rules. It keeps nothing (CatchUp does).
 func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, error) {
 	if p := r.cache.get(of.ID); p != nil {
 		return p, nil
@@ -102,19 +104,21 @@ func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, erro
 		data, err = tx.ReadingPage(of.ID)
 		return err
 	})
-	if err == nil && data == nil {
-		data, err = r.anew(ctx, of)
-	}
 	if err != nil {
 		return nil, err
 	}
-	p := page.FromData(data)
+	var p *page.Page
+	if data != nil {
+		p = page.FromData(data)
+	} else if p, err = r.anew(ctx, of); err != nil {
+		return nil, err
+	}
 	r.cache.put(of.ID, p)
 	return p, nil
 }
 
-// anew reads the HTML of a reading by today's rules and keeps what it finds.
-func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Data, error) {
+// anew reads the HTML of a reading by today's rules.
+func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Page, error) {
 	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType}, Base: of.Base, Source: of.Source}
 	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		if in.Document.Body, err = tx.ReadingHTML(of.ID); err != nil || of.Source == reading.FromPaste {
@@ -126,10 +130,7 @@ func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Data, erro
 	if err != nil {
 		return nil, err
 	}
-	p := r.read(in)
-	data := p.Data()
-	err = r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetReadingPage(of.ID, reading.FactsOf(p), data) })
-	return data, err
+	return page.FromData(r.read(in).Data()), nil
 }
 
 // Paste keeps pasted HTML or text as a reading of one of the client's pages, or

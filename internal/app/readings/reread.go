@@ -2,8 +2,10 @@ package readings
 
 import (
 	"context"
+	"errors"
 
 	"inktally/core/page"
+	"inktally/core/reading"
 	"inktally/internal/store"
 )
 
@@ -21,29 +23,66 @@ type Reread struct {
 // Nothing is fetched, and the pages stay as they are.
 func (r *Readings) Reread(ctx context.Context) (changed []Reread, read int, err error) {
 	var clients []store.Client
+	var latest []store.Reading
 	err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		clients, err = tx.Clients()
+		if clients, err = tx.Clients(); err != nil {
+			return err
+		}
+		latest, err = tx.LatestOfAll()
 		return err
 	})
-	r.cache.clear()
+	names := map[int64]string{}
 	for _, c := range clients {
-		var latest map[string]store.Reading
+		names[c.ID] = c.Name
+	}
+	r.cache.clear()
+	for _, of := range latest {
 		if err == nil {
-			err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
-				latest, err = tx.LatestReadings(c.ID)
-				return err
-			})
+			err = ctx.Err()
 		}
-		for _, of := range latest {
-			data, err := r.anew(ctx, of)
-			if err != nil {
-				return nil, 0, err
-			}
-			read++
-			if before, now := of.Facts.Words, page.FromData(data).Words; before != now {
-				changed = append(changed, Reread{Client: c.Name, URL: of.URL, Reading: of.ID, Before: before, Now: now})
-			}
+		if err != nil {
+			return nil, 0, err
+		}
+		now, err := r.reread(ctx, of)
+		if err != nil {
+			return nil, 0, err
+		}
+		read++
+		if before := of.Facts.Words; before != now {
+			changed = append(changed, Reread{Client: names[of.ClientID], URL: of.URL, Reading: of.ID, Before: before, Now: now})
 		}
 	}
 	return changed, read, err
+}
+
+// reread reads the page of a reading by today's rules and keeps what they find.
+func (r *Readings) reread(ctx context.Context, of store.Reading) (page.Words, error) {
+	p, err := r.anew(ctx, of)
+	if err != nil {
+		return page.Words{}, err
+	}
+	err = r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetReadingPage(of.ClientID, of.ID, reading.FactsOf(p), p.Data()) })
+	return p.Words, err
+}
+
+// CatchUp keeps what today's rules find on the latest pages that an older program kept, until
+// all are done or the context ends. One that is damaged is left alone.
+func (r *Readings) CatchUp(ctx context.Context) error {
+	var stale []store.Reading
+	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		stale, err = tx.StaleReadings()
+		return err
+	})
+	for _, of := range stale {
+		if err != nil || ctx.Err() != nil {
+			break
+		}
+		if _, err = r.reread(ctx, of); errors.Is(err, store.ErrDamaged) || errors.Is(err, store.ErrNotFound) {
+			err = nil
+		}
+	}
+	if ctx.Err() != nil {
+		return nil
+	}
+	return err
 }

@@ -17,13 +17,13 @@ import (
 	"inktally/core/reading"
 	"inktally/core/results"
 	"inktally/core/site"
-	"inktally/internal/app/client"
 	"inktally/internal/app/ground"
 	applineup "inktally/internal/app/lineup"
 	"inktally/internal/app/readings"
 	"inktally/internal/bookmark"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -31,6 +31,7 @@ import (
 type Received struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Studies  *study.Studies
 	Ground   *ground.Ground
 	Lineup   *applineup.Lineup
 }
@@ -43,16 +44,20 @@ func (r *Received) Bookmark(ctx context.Context) (string, error) {
 	return bookmark.Address(key), err
 }
 
-// key is what bookmarks of this file are known by; it is made when it is first asked
-// for.
+// Prepare makes what bookmarks of this file are known by, if that was not made yet.
+func (r *Received) Prepare(ctx context.Context) error {
+	_, err := r.key(ctx)
+	if !errors.Is(err, store.ErrNotFound) {
+		return err
+	}
+	return r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetSetting(keySetting, rand.Text()) })
+}
+
+// key is what bookmarks of this file are known by.
 func (r *Received) key(ctx context.Context) (key string, err error) {
-	err = r.DB.Write(ctx, func(tx *store.Tx) error {
+	err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		key, err = tx.Setting(keySetting)
-		if !errors.Is(err, store.ErrNotFound) {
-			return err
-		}
-		key = rand.Text()
-		return tx.SetSetting(keySetting, key)
+		return err
 	})
 	return key, err
 }
@@ -105,11 +110,11 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 			return err
 		}
 		for _, name := range names {
-			k, err := client.Load(tx, name.ID)
+			k, err := r.Studies.In(ctx, tx, name.ID)
 			if err != nil {
 				return err
 			}
-			out.Clients = append(out.Clients, recognizedFor(k, handed.URL, domain))
+			out.Clients = append(out.Clients, recognizedFor(k.Known, handed.URL, domain))
 		}
 		return nil
 	})
@@ -134,7 +139,7 @@ func queryOf(address string) string {
 	return ""
 }
 
-func recognizedFor(k *client.Known, address, domain string) view.RecognizedClient {
+func recognizedFor(k *study.Known, address, domain string) view.RecognizedClient {
 	out := view.RecognizedClient{ID: k.Client.ID, Name: k.Client.Name, Pages: []view.PageInfo{}}
 	for _, p := range k.Pages {
 		out.Pages = append(out.Pages, ground.PageInfo(p))
@@ -196,17 +201,13 @@ func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as vi
 // clientPage is the client's page that a page was handed over for: the one that was
 // told, that with its address, or a new one.
 func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (page int64, key string, err error) {
-	var k *client.Known
-	err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		k, err = client.Load(tx, id)
-		return err
-	})
+	k, err := r.Studies.Of(ctx, id)
 	if err != nil {
 		return 0, "", err
 	}
 	for _, p := range k.Pages {
 		if p.ID == pageID || pageID == 0 && site.SameAddress(p.URL, address) {
-			return p.ID, client.ReadingKey(p), nil
+			return p.ID, study.ReadingKey(p), nil
 		}
 	}
 	if pageID != 0 {
@@ -219,7 +220,7 @@ func (r *Received) clientPage(ctx context.Context, id, pageID int64, address str
 // rivalPage makes a rival of a page, unless it is one of a rival's site already.
 func (r *Received) rivalPage(ctx context.Context, id int64, address string) error {
 	return r.DB.Write(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
+		k, err := r.Studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}

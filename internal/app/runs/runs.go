@@ -13,10 +13,10 @@ import (
 	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/reading"
-	"inktally/internal/app/figures"
 	"inktally/internal/app/readings"
 	"inktally/internal/app/surveys"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 
 	"golang.org/x/sync/errgroup"
@@ -34,6 +34,7 @@ type Runs struct {
 	db       *store.DB
 	readings *readings.Readings
 	surveys  *surveys.Surveys
+	studies  *study.Studies
 	log      *slog.Logger
 	now      func() time.Time
 	hub      hub
@@ -48,8 +49,8 @@ type Runs struct {
 }
 
 // New returns runs.
-func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, log *slog.Logger, now func() time.Time) *Runs {
-	runs := &Runs{db: db, readings: r, surveys: s, log: log, now: now, stops: map[int64]context.CancelCauseFunc{}, broken: map[int64]*fault.Fault{}}
+func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, studies *study.Studies, log *slog.Logger, now func() time.Time) *Runs {
+	runs := &Runs{db: db, readings: r, surveys: s, studies: studies, log: log, now: now, stops: map[int64]context.CancelCauseFunc{}, broken: map[int64]*fault.Fault{}}
 	runs.running, runs.end = context.WithCancel(context.WithoutCancel(ctx))
 	return runs
 }
@@ -279,9 +280,6 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 		r.readItem(running, keep, client, id, item, modes[item.URL])
 	})
 	r.each(running, job, store.ItemSite, sitesAtOnce, func(item store.JobItem) { r.surveyItem(running, keep, client, id, item) })
-	if err := figures.Refresh(keep, r.db); err != nil {
-		r.log.Error("the figures of lists could not be kept", "error", err)
-	}
 	state := store.JobDone
 	if running.Err() != nil {
 		state = store.JobStopped
@@ -354,7 +352,7 @@ func (r *Runs) why(item store.JobItem, err error) *fault.Fault {
 }
 
 func (r *Runs) setItem(ctx context.Context, client, job int64, item store.JobItem) {
-	err := r.db.Write(ctx, func(tx *store.Tx) error { return tx.SetItem(job, item) })
+	err := r.db.Write(ctx, func(tx *store.Tx) error { return tx.SetItem(client, job, item) })
 	if err != nil {
 		r.log.Error("the state of a page could not be kept", "job", job, "page", item.URL, "error", err)
 		r.full(job, err)

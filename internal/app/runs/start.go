@@ -5,8 +5,8 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -34,17 +34,17 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning && r.alive(last.ID) {
 			return fault.New(fault.RunUnderWay)
 		}
-		k, err := client.Load(tx, id)
+		k, err := r.studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}
 		if what.Pages {
-			if job.Items, err = pagesOf(tx, k); err != nil {
+			if job.Items, err = pagesOf(ctx, k.Known); err != nil {
 				return err
 			}
 		}
 		if what.Sites {
-			job.Items = append(job.Items, sitesOf(k)...)
+			job.Items = append(job.Items, sitesOf(k.Known)...)
 		}
 		if len(job.Items) == 0 {
 			return fault.New(fault.NothingToRead)
@@ -60,7 +60,7 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 
 // pagesOf are the pages that a run reads: the client's, those of its lineup's
 // rivals, and the pages of these that others of the client's are compared with.
-func pagesOf(tx *store.Tx, k *client.Known) (items []store.JobItem, err error) {
+func pagesOf(ctx context.Context, k *study.Known) (items []store.JobItem, err error) {
 	had := map[string]bool{}
 	add := func(name, url string) {
 		if url != "" && !had[url] {
@@ -74,7 +74,7 @@ func pagesOf(tx *store.Tx, k *client.Known) (items []store.JobItem, err error) {
 	for _, e := range k.RivalEntries() {
 		add(e.Name, e.URL)
 	}
-	beside, err := client.LoadBeside(tx, k)
+	beside, err := k.Beside(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -87,7 +87,7 @@ func pagesOf(tx *store.Tx, k *client.Known) (items []store.JobItem, err error) {
 }
 
 // sitesOf are the sites that a run surveys, each once.
-func sitesOf(k *client.Known) (items []store.JobItem) {
+func sitesOf(k *study.Known) (items []store.JobItem) {
 	had := map[string]bool{}
 	add := func(name, url string) {
 		if domain := lineup.Domain(url); domain != "" && !had[domain] {
@@ -95,7 +95,7 @@ func sitesOf(k *client.Known) (items []store.JobItem) {
 			items = append(items, store.JobItem{Kind: store.ItemSite, Name: name, URL: url})
 		}
 	}
-	if home, err := client.HomePage(k.Pages); err == nil {
+	if home, err := study.HomePage(k.Pages); err == nil {
 		add(k.Client.Name, home.URL)
 	}
 	for _, e := range k.SearchRivals() {

@@ -6,6 +6,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/sheet"
 	"inktally/core/text"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -41,9 +42,9 @@ func (s *Sheet) Evidence(ctx context.Context, id, pageID, entry int64, phrase st
 }
 
 // across counts a family on every page of the sheet that was read.
-func (c *Comparison) across(criteria *sheet.Criteria, family, phrase string) []view.Across {
+func (c comparison) across(criteria *sheet.Criteria, family, phrase string) []view.Across {
 	out := []view.Across{}
-	for _, side := range append([]*Side{c.Client, c.Draft}, c.Rivals...) {
+	for _, side := range append([]*study.Side{c.Client, c.Draft}, c.Rivals...) {
 		if side == nil || side.Column == nil {
 			continue
 		}

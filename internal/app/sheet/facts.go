@@ -12,18 +12,18 @@ import (
 // MadeOf lists the words that a page of the sheet is made of, the client's for
 // entry 0, and what its rivals share.
 func (s *Sheet) MadeOf(ctx context.Context, id, pageID, entry int64) (*view.MadeOf, error) {
-	c, err := s.Compare(ctx, id, pageID)
+	c, err := s.compare(ctx, id, pageID)
 	if err != nil {
 		return nil, err
 	}
-	side, err := c.entry(entry)
+	side, err := c.Entry(entry)
 	if err != nil {
 		return nil, err
 	}
 	out := &view.MadeOf{Sequences: []view.Sequence{}, Shared: []view.SharedWords{}}
 	if side.Column != nil {
 		for _, q := range sheet.MadeOf(side.Column.Page) {
-			out.Sequences = append(out.Sequences, view.Sequence{Text: place.CapitalsOfPart(q.Text, c.named()), Words: q.Words, Count: q.Count, Rate: q.Rate})
+			out.Sequences = append(out.Sequences, view.Sequence{Text: place.CapitalsOfPart(q.Text, c.Named), Words: q.Words, Count: q.Count, Rate: q.Rate})
 		}
 	}
 	var own *page.Page
@@ -36,7 +36,7 @@ func (s *Sheet) MadeOf(ctx context.Context, id, pageID, entry int64) (*view.Made
 	}
 	judge := c.Judge()
 	for _, q := range sheet.SharedByRivals(own, rivals) {
-		out.Shared = append(out.Shared, view.SharedWords{Text: place.CapitalsOfPart(q.Text, c.named()), Rivals: q.Rivals, Median: q.Median, Own: q.Own,
+		out.Shared = append(out.Shared, view.SharedWords{Text: place.CapitalsOfPart(q.Text, c.Named), Rivals: q.Rivals, Median: q.Median, Own: q.Own,
 			Missing: q.Missing, Named: judge.Names(q.Text)})
 	}
 	return out, nil

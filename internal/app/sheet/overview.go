@@ -4,21 +4,25 @@ import (
 	"context"
 
 	"inktally/core/site"
-	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
 // Overview is all pages of a client at a glance: those that there are and those to make,
 // each measured by its first phrase and beside the strongest comparable page.
 func (s *Sheet) Overview(ctx context.Context, id int64) (*view.Overview, error) {
-	w, err := s.Whole(ctx, id, func(*store.Tx) error { return nil })
+	known, err := s.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	out := &view.Overview{Rows: []view.OverviewRow{}, Surveyed: w.Surveyed}
+	w, err := known.Whole(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := &view.Overview{Rows: []view.OverviewRow{}, Surveyed: w.Site != nil}
 	for _, c := range w.Pages {
-		row := c.row()
-		if c.Page.ID != 0 {
+		row := comparison{c}.row()
+		if c.Page.ID != 0 && w.Site != nil {
 			row.Findings = findingsOf(w.Site, c.Page.URL)
 		}
 		row.Have, row.Known = c.Have, c.Sites
@@ -26,8 +30,8 @@ func (s *Sheet) Overview(ctx context.Context, id int64) (*view.Overview, error) 
 	}
 	for _, e := range w.Known.RivalEntries() {
 		if rival, ok := w.Rival(e.URL); ok {
-			size := view.SiteSize{Name: e.Name, Pages: len(rival.Pages)}
-			for _, p := range rival.Pages {
+			size := view.SiteSize{Name: e.Name, Pages: len(rival.Tree.Pages)}
+			for _, p := range rival.Tree.Pages {
 				size.Services += count(p.Kind == site.Service)
 				size.Areas += count(p.Kind == site.Area)
 			}
@@ -44,7 +48,7 @@ func count(is bool) int {
 	return 0
 }
 
-func findingsOf(own store.Site, url string) []view.Finding {
+func findingsOf(own *study.Site, url string) []view.Finding {
 	out := []view.Finding{}
 	for _, f := range own.Findings {
 		if f.Type != site.ServiceNoPage && site.SameAddress(f.URL, url) {
@@ -55,8 +59,8 @@ func findingsOf(own store.Site, url string) []view.Finding {
 }
 
 // row is a page as the overview shows it.
-func (c *Comparison) row() view.OverviewRow {
-	row := view.OverviewRow{PageInfo: c.PageInfo(), Findings: []view.Finding{}, Wanted: []view.SlotCode{}}
+func (c comparison) row() view.OverviewRow {
+	row := view.OverviewRow{PageInfo: PageInfo(c.Comparison), Findings: []view.Finding{}, Wanted: []view.SlotCode{}}
 	if c.Page.Kind.HasWordTarget() {
 		row.ToWrite, row.Target = &c.Words.ToWrite, &c.Words.Target
 	}

@@ -1,28 +1,61 @@
+// Package sheet is the stop at which the client's page stands beside its
+// rivals', measured, with the evidence of every figure.
 package sheet
 
 import (
 	"context"
 
+	"inktally/core/fault"
 	"inktally/core/target"
 	"inktally/internal/app/ground"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
 
+// Sheet shows measured pages.
+type Sheet struct{ Studies *study.Studies }
+
+// comparison is a page of a client beside its rivals', as the sheet shows it.
+type comparison struct{ *study.Comparison }
+
+func (s *Sheet) compare(ctx context.Context, id, pageID int64) (comparison, error) {
+	known, err := s.Studies.Of(ctx, id)
+	if err != nil {
+		return comparison{}, err
+	}
+	c, err := known.Compare(ctx, pageID)
+	return comparison{c}, err
+}
+
+// readSide is the comparison of a page and the one of its sides that is asked
+// for, the client's for entry 0. It must have been read.
+func (s *Sheet) readSide(ctx context.Context, id, pageID, entry int64) (comparison, *study.Side, error) {
+	c, err := s.compare(ctx, id, pageID)
+	if err != nil {
+		return c, nil, err
+	}
+	side, err := c.Entry(entry)
+	if err == nil && side.Column == nil {
+		err = fault.New(fault.PageNotReadYet)
+	}
+	return c, side, err
+}
+
 // Get measures a page and its rivals for the sheet.
 func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) {
-	c, err := s.Compare(ctx, id, pageID)
+	c, err := s.compare(ctx, id, pageID)
 	if err != nil {
 		return nil, err
 	}
-	out := &view.Sheet{Page: c.PageInfo(), Families: c.families(), Columns: []view.Column{}, Target: c.target()}
+	out := &view.Sheet{Page: PageInfo(c.Comparison), Families: c.families(), Columns: []view.Column{}, Target: c.target()}
 	own := c.column(c.Client)
 	own.Role = "client"
 	c.propose(own.Images)
 	out.Columns = append(out.Columns, own)
 	if c.Draft != nil {
 		draft := c.column(c.Draft)
-		draft.Role, draft.EntryID, draft.Standing = "draft", DraftEntry, "not live"
+		draft.Role, draft.EntryID, draft.Standing = "draft", study.DraftEntry, "not live"
 		out.Columns = append(out.Columns, draft)
 	}
 	aside := map[int64]bool{}
@@ -43,8 +76,8 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 	return out, nil
 }
 
-// PageInfo shows the page with its figures.
-func (c *Comparison) PageInfo() view.PageInfo {
+// PageInfo shows a page with its figures.
+func PageInfo(c *study.Comparison) view.PageInfo {
 	info := ground.PageInfo(c.Page)
 	if own := c.Client.Column; own != nil {
 		info.Words = &own.Page.Words.Seen
@@ -55,7 +88,7 @@ func (c *Comparison) PageInfo() view.PageInfo {
 	return info
 }
 
-func (c *Comparison) families() []view.Family {
+func (c comparison) families() []view.Family {
 	out := []view.Family{}
 	for _, f := range c.Families {
 		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.RowGain,
@@ -68,7 +101,7 @@ func (c *Comparison) families() []view.Family {
 	return out
 }
 
-func (c *Comparison) column(side *Side) view.Column {
+func (c comparison) column(side *study.Side) view.Column {
 	v := view.Column{Name: side.Name, URL: side.URL, Failure: view.FailureOf(side.Failed), Families: []view.FamilyPlacement{},
 		Headings: []view.Heading{}, Images: []view.Image{}, Warnings: []view.Warning{}, Redirects: []string{}, Mode: view.ReadMode(side.Mode)}
 	if side.Column == nil {
@@ -92,7 +125,7 @@ func (c *Comparison) column(side *Side) view.Column {
 }
 
 // propose puts the proposed names of the targets on the client's images.
-func (c *Comparison) propose(images []view.Image) {
+func (c comparison) propose(images []view.Image) {
 	for _, t := range c.Targets() {
 		for _, p := range t.Parts {
 			if p.Kind == target.ImageName && p.Image >= 0 {
@@ -102,7 +135,7 @@ func (c *Comparison) propose(images []view.Image) {
 	}
 }
 
-func (c *Comparison) target() view.SheetTarget {
+func (c comparison) target() view.SheetTarget {
 	y := c.Yardstick.Target
 	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{}, Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
 		Beat: wording.Beat(c.Words.Figures)}
@@ -121,4 +154,17 @@ func (c *Comparison) target() view.SheetTarget {
 		}
 	}
 	return t
+}
+
+// WordCase is what the evidence of the word target of a page speaks of.
+func WordCase(c *study.Comparison) wording.WordCase {
+	w := wording.WordCase{HasPage: c.Client.Column != nil, HasURL: c.Page.URL != ""}
+	if w.HasPage {
+		w.Seen = c.Client.Column.Page.Words.Seen
+	}
+	for _, r := range c.Counted() {
+		w.Names = append(w.Names, r.Name)
+		w.Words = append(w.Words, r.Column.Page.Words.Seen)
+	}
+	return w
 }

@@ -5,24 +5,20 @@ package shelf
 import (
 	"context"
 
-	"inktally/internal/app/figures"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
 // Shelf lists clients.
-type Shelf struct{ DB *store.DB }
+type Shelf struct {
+	DB      *store.DB
+	Studies *study.Studies
+}
 
-// List lists all clients by their kept figures.
+// List lists all clients with what is known of their home pages.
 func (s *Shelf) List(ctx context.Context) ([]view.ShelfRow, error) {
-	if err := figures.Refresh(ctx, s.DB); err != nil {
-		return nil, err
-	}
-	var rows []store.ShelfRow
-	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		rows, err = tx.Shelf()
-		return err
-	})
+	rows, err := s.Studies.Shelf(ctx)
 	out := make([]view.ShelfRow, 0, len(rows))
 	for _, r := range rows {
 		out = append(out, shown(r))
@@ -30,8 +26,8 @@ func (s *Shelf) List(ctx context.Context) ([]view.ShelfRow, error) {
 	return out, err
 }
 
-func shown(r store.ShelfRow) view.ShelfRow {
-	row := view.ShelfRow{ID: r.ID, Name: r.Name, Trade: r.Trade, Place: r.Place, Lead: r.Lead, Words: r.Words, PageID: r.PageID,
+func shown(r study.ShelfRow) view.ShelfRow {
+	row := view.ShelfRow{ID: r.ID, Name: r.Name, Trade: r.Trade, Place: r.Place, Lead: r.Lead, Words: r.Words, PageID: r.Home.ID,
 		MapPosition: r.MapPosition, OrganicPosition: r.OrganicPosition, Searched: r.Searched, MeasuredAt: view.When(r.TakenAt)}
 	if r.Words != nil {
 		row.ToWrite = &r.ToWrite
@@ -55,7 +51,7 @@ func (s *Shelf) Names(ctx context.Context) ([]view.ClientName, error) {
 	err := s.DB.Read(ctx, func(tx *store.Tx) error {
 		rows, err := tx.Names()
 		for _, r := range rows {
-			out = append(out, view.ClientName{ID: r.ID, Name: r.Name, PageID: r.PageID})
+			out = append(out, view.ClientName{ID: r.ID, Name: r.Name, PageID: r.Home.ID})
 		}
 		return err
 	})

@@ -11,17 +11,18 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/standing"
 	"inktally/core/text"
-	"inktally/internal/app/client"
 	"inktally/internal/app/meanwhile"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
 
 // Standing keeps figures of sites.
 type Standing struct {
-	DB  *store.DB
-	Now func() time.Time
+	DB      *store.DB
+	Studies *study.Studies
+	Now     func() time.Time
 }
 
 // site is one that figures can be brought for.
@@ -33,8 +34,8 @@ type site struct {
 }
 
 // sites are the client's and its rivals', chains too.
-func sites(k *client.Known) (out []site) {
-	home, _ := client.HomePage(k.Pages)
+func sites(k *study.Known) (out []site) {
+	home, _ := study.HomePage(k.Pages)
 	own := site{domain: lineup.Domain(home.URL), name: k.Client.Name, own: true}
 	if own.domain == "" {
 		own.domain = "own" // it has no site yet, and reviews all the same
@@ -69,27 +70,20 @@ func sites(k *client.Known) (out []site) {
 // Get returns the figures of the client's site and of its rivals'.
 func (s *Standing) Get(ctx context.Context, id int64) ([]view.SiteFigures, error) {
 	out := []view.SiteFigures{}
-	err := s.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
-		if err != nil {
-			return err
-		}
-		known, err := tx.SiteFigures(id)
-		if err != nil {
-			return err
-		}
-		for _, of := range sites(k) {
-			row := view.SiteFigures{Domain: of.domain, Name: of.name, Own: of.own, Chain: of.chain, MapRating: of.rating, MapReviews: of.reviews, Figures: []view.SiteFigure{}}
-			for _, f := range known {
-				if f.Domain == of.domain {
-					row.Figures = append(row.Figures, view.SiteFigure{Figure: view.FigureCode(f.Figure), Value: f.Value, Scale: f.Scale, Source: f.Source, TakenOn: f.TakenOn})
-				}
+	k, err := s.Studies.Of(ctx, id)
+	if err != nil {
+		return out, err
+	}
+	for _, of := range sites(k.Known) {
+		row := view.SiteFigures{Domain: of.domain, Name: of.name, Own: of.own, Chain: of.chain, MapRating: of.rating, MapReviews: of.reviews, Figures: []view.SiteFigure{}}
+		for _, f := range k.Standing {
+			if f.Domain == of.domain {
+				row.Figures = append(row.Figures, view.SiteFigure{Figure: view.FigureCode(f.Figure), Value: f.Value, Scale: f.Scale, Source: f.Source, TakenOn: f.TakenOn})
 			}
-			out = append(out, row)
 		}
-		return nil
-	})
-	return out, err
+		out = append(out, row)
+	}
+	return out, nil
 }
 
 // Set keeps a figure of a site; without a value it is forgotten. was is what it was when the
@@ -100,19 +94,15 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 		return nil, err
 	}
 	err = s.DB.Write(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
+		k, err := s.Studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}
-		if !slices.ContainsFunc(sites(k), func(o site) bool { return o.domain == domain }) {
+		if !slices.ContainsFunc(sites(k.Known), func(o site) bool { return o.domain == domain }) {
 			return store.ErrNotFound
 		}
 		if was != nil {
-			known, err := tx.SiteFigures(id)
-			if err != nil {
-				return err
-			}
-			if _, err := meanwhile.Merge(fault.SiteFigure, was.Value, valueOf(known, domain, d.Figure), d.Value, says); err != nil {
+			if _, err := meanwhile.Merge(fault.SiteFigure, was.Value, valueOf(k.Standing, domain, d.Figure), d.Value, says); err != nil {
 				return err
 			}
 		}
@@ -159,11 +149,11 @@ func (s *Standing) Paste(ctx context.Context, id int64, table, source, day strin
 	}
 	out := &view.FiguresPasted{Unknown: []string{}}
 	err = s.DB.Write(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, id)
+		k, err := s.Studies.In(ctx, tx, id)
 		if err != nil {
 			return err
 		}
-		list := sites(k)
+		list := sites(k.Known)
 		for _, row := range rows {
 			i := slices.IndexFunc(list, func(o site) bool { return standing.Belongs(row, o.domain, o.name) })
 			if i < 0 {

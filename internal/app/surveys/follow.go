@@ -3,29 +3,27 @@ package surveys
 import (
 	"inktally/core/site"
 	"inktally/internal/store"
+	"inktally/internal/study"
 )
 
 // follow lets the client's pages be those that the survey of its site found. What
 // a person said of a page stays, and what a person removed stays away; a page that
 // was planned for the same becomes the one that was found.
-func follow(tx *store.Tx, client int64, pages []store.Page, tree site.Tree, whole bool) error {
+func follow(tx *store.Tx, client int64, pages []store.Page, found *study.Site) error {
 	removed, err := tx.RemovedPages(client)
 	if err != nil {
 		return err
 	}
-	f := follower{tx: tx, client: client, pages: pages, removed: map[string]store.Page{}, found: map[int64]bool{}, copies: map[string]bool{}}
+	f := follower{tx: tx, client: client, pages: pages, removed: map[string]store.Page{}, found: map[int64]bool{}}
 	for _, p := range removed {
 		f.removed[site.BareAddress(p.URL)] = p
 	}
-	for _, finding := range tree.Findings {
-		f.copies[finding.URL] = f.copies[finding.URL] || finding.Type == site.SecondCopy
-	}
-	for _, p := range tree.Pages {
+	for _, p := range found.Purposes() {
 		if err := f.take(p); err != nil {
 			return err
 		}
 	}
-	if !whole {
+	if found.Fault != nil { // what was not found may be there
 		return nil
 	}
 	for _, p := range pages {
@@ -44,15 +42,11 @@ type follower struct {
 	pages   []store.Page
 	removed map[string]store.Page // by bare address
 	found   map[int64]bool
-	copies  map[string]bool
 }
 
 // take lets a page of the client be what the survey found.
 func (f *follower) take(p site.Surveyed) error {
 	now := store.Page{ClientID: f.client, Kind: p.Kind, URL: p.URL, Service: p.Service, Place: p.Place, Surveyed: true}
-	if f.copies[p.URL] {
-		now.Kind, now.Service, now.Place = site.Other, "", "" // targets are for the first of them
-	}
 	for _, had := range f.pages {
 		if !site.SameAddress(had.URL, p.URL) {
 			continue

@@ -7,14 +7,13 @@ package surveys
 
 import (
 	"context"
-	"sync"
 	"time"
 
 	"inktally/core/lineup"
 	"inktally/core/site"
-	"inktally/internal/app/client"
 	"inktally/internal/app/readings"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/survey"
 )
 
@@ -30,10 +29,9 @@ type Lister interface {
 type Surveys struct {
 	DB       *store.DB
 	Readings *readings.Readings
+	Studies  *study.Studies
 	Lists    Lister
 	Now      func() time.Time
-
-	alone sync.Map // findings of clients without a survey
 }
 
 // Job is what a survey is a part of.
@@ -64,13 +62,24 @@ func (s *Surveys) Visit(ctx context.Context, job Job) error {
 		if _, err := tx.Client(job.Client); err != nil {
 			return err
 		}
-		_, err := tx.SetSite(web.siteOf(job, found, s.Now()))
-		return err
+		if _, err := tx.SetSite(web.siteOf(job, found, s.Now())); err != nil {
+			return err
+		}
+		k, err := s.Studies.In(keep, tx, job.Client)
+		if err != nil || found.Domain != k.Domain() {
+			return err
+		}
+		own, err := k.Tree(keep, found.Domain)
+		if err != nil {
+			return err
+		}
+		pages, err := tx.Pages(job.Client) // as they are kept
+		if err != nil {
+			return err
+		}
+		return follow(tx, job.Client, pages, own)
 	})
-	if err != nil {
-		return err
-	}
-	return s.Refresh(keep, job.Client)
+	return err
 }
 
 // kept is the web of a survey: what was read in its run before, else the real
@@ -78,7 +87,7 @@ func (s *Surveys) Visit(ctx context.Context, job Job) error {
 func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, err error) {
 	web = &keptWeb{Lister: s.Lists, surveys: s, job: job, keys: map[string]string{}}
 	err = s.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := client.Load(tx, job.Client)
+		k, err := s.Studies.In(ctx, tx, job.Client)
 		if err != nil {
 			return err
 		}

@@ -7,10 +7,10 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/yardstick"
-	"inktally/internal/app/client"
 	"inktally/internal/app/meanwhile"
 	"inktally/internal/export"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -38,11 +38,11 @@ func figuresOf(tx *store.Tx, id int64) ([]yardstick.Figure, error) {
 	if err := there(tx, id); err != nil {
 		return nil, err
 	}
-	own, err := client.Yardstick(tx, id)
+	own, err := study.Yardstick(tx, id)
 	if err != nil || id == 0 {
 		return own.Figures(), err
 	}
-	workspace, err := client.Yardstick(tx, 0)
+	workspace, err := study.Yardstick(tx, 0)
 	figures, usual := own.Figures(), workspace.Figures()
 	for i := range figures {
 		figures[i].Default = usual[i].Value
@@ -63,7 +63,7 @@ func (y *Yardstick) Change(ctx context.Context, id int64, changes, was map[strin
 				return err
 			}
 		}
-		return client.CheckYardstick(tx, id)
+		return check(tx, id)
 	})
 	if err != nil {
 		return nil, err

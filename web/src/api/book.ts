@@ -1,5 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/vue-query'
-import { useFollow } from './changes'
+import { useMutation } from '@tanstack/vue-query'
 import {
   api,
   asForm,
@@ -12,25 +11,19 @@ import {
   type Layout,
   type Lists,
 } from './client'
-import { keys } from './keys'
 
-/** Changes of a phrase book; those that answer with the book show it at once. */
+/** Changes of a phrase book. */
 export function useBookChanges(client: Id) {
-  const cache = useQueryClient()
   const params = () => ({ params: { path: { client: client() } } })
-  const onSettled = useFollow(client)
-  const onSuccess = (book: Book) => cache.setQueryData(keys.book(client()), book)
   return {
     choose: useMutation({
       mutationFn: (body: { keys: string[] } & FamilyChoice) =>
         taken(api.PUT('/api/clients/{client}/book/families', { ...params(), body })),
-      onSuccess,
     }),
     /** Puts phrases in the family of another one; their own lets them stand alone. */
     place: useMutation({
       mutationFn: (body: { phrases: string[]; with: string }) =>
         taken(api.PUT('/api/clients/{client}/book/members', { ...params(), body })),
-      onSuccess,
     }),
     saveLists: useMutation({
       mutationFn: ({ to, was }: { to: Lists | null; was: Lists }) =>
@@ -40,33 +33,27 @@ export function useBookChanges(client: Id) {
             body: { ...(to && { lists: to }), was },
           }),
         ),
-      onSettled,
     }),
     judge: useMutation({
       mutationFn: (body: { word: string; verdict: Verdict }) =>
         taken(api.PUT('/api/clients/{client}/book/words', { ...params(), body })),
-      onSuccess,
     }),
     /** Says what words are read as: themselves, others, or what the rules say. */
     tie: useMutation({
       mutationFn: (ties: { word: string; means: string }[]) =>
         taken(api.PUT('/api/clients/{client}/book/ties', { ...params(), body: { ties } })),
-      onSuccess,
     }),
     /** Says where the searches of phrases were counted, of all of which it is not known. */
     setArea: useMutation({
       mutationFn: (body: { area: SearchArea; phrases?: number[] }) =>
         taken(api.PUT('/api/clients/{client}/book/area', { ...params(), body })),
-      onSuccess,
     }),
     add: useMutation({
       mutationFn: (phrases: string[]) =>
         taken(api.POST('/api/clients/{client}/book/phrases', { ...params(), body: { phrases } })),
-      onSettled,
     }),
     ask: useMutation({
       mutationFn: () => taken(api.POST('/api/clients/{client}/book/demand', params())),
-      onSettled,
     }),
     preview: useMutation({
       mutationFn: (file: File) =>
@@ -97,7 +84,6 @@ export function useBookChanges(client: Id) {
             bodySerializer: asForm,
           }),
         ),
-      onSettled,
     }),
     undoImport: useMutation({
       mutationFn: (id: number) =>
@@ -106,7 +92,6 @@ export function useBookChanges(client: Id) {
             params: { path: { client: client(), import: id } },
           }),
         ),
-      onSettled,
     }),
   }
 }

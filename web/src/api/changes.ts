@@ -11,23 +11,11 @@ export interface Change<T> {
   was: T
 }
 
-/** Makes all that is shown of a client follow a change, with the lists of clients. */
-export function useFollow(client: Id) {
-  const cache = useQueryClient()
-  return () =>
-    Promise.all(
-      [keys.client(client()), keys.shelf, keys.names].map((queryKey) =>
-        cache.invalidateQueries({ queryKey }),
-      ),
-    )
-}
-
-/** Changes of a client; all that is shown of it follows. */
+/** Changes of a client; all that is made from what they change follows (follow.ts). */
 export function useChanges(client: Id) {
-  const onSettled = useFollow(client)
   const path = () => ({ params: { path: { client: client() } } })
   const ofRun = (run: number) => ({ params: { path: { client: client(), run } } })
-  const change = <T, R>(mutationFn: (value: T) => Promise<R>) => useMutation({ mutationFn, onSettled })
+  const change = <T, R>(mutationFn: (value: T) => Promise<R>) => useMutation({ mutationFn })
 
   return {
     /** Saves a business; `was` is what the change was made from. */

@@ -1,6 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { useFollow } from './changes'
 import { api, taken, type Id } from './client'
 import { keys } from './keys'
 
@@ -39,23 +38,19 @@ export const draftOf = (client: number, draft: number) =>
 
 /** Changes of the kept drafts. */
 export function useDraftChanges(client: Id) {
-  const onSettled = useFollow(client)
   const of = (draft: number) => ({ params: { path: { client: client(), draft } } })
   return {
     keep: useMutation({
       mutationFn: (draft: DraftOf) =>
         taken(api.POST('/api/clients/{client}/plan/drafts', asked(client, draft))),
-      onSettled,
     }),
     remove: useMutation({
       mutationFn: (draft: number) =>
         taken(api.DELETE('/api/clients/{client}/plan/drafts/{draft}', of(draft))),
-      onSettled,
     }),
     restore: useMutation({
       mutationFn: (draft: number) =>
         taken(api.POST('/api/clients/{client}/plan/drafts/{draft}/restore', of(draft))),
-      onSettled,
     }),
   }
 }

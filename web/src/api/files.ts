@@ -1,6 +1,5 @@
 import { useMutation } from '@tanstack/vue-query'
 import type { DroppedFile } from '@/parts/dropped'
-import { useFollow } from './changes'
 import { api, asForm, binary, taken, type Id } from './client'
 
 /** Adds saved pages and web archives as readings of a client's pages. */
@@ -18,6 +17,5 @@ export function useFiles(client: Id) {
           bodySerializer: asForm,
         }),
       ),
-    onSettled: useFollow(client),
   })
 }

@@ -1,6 +1,6 @@
 /**
- * The keys of all that is asked of the program. What is shown of a client stands
- * below its `client` key, so that a change makes all of it follow.
+ * The keys of all that is asked of the program: `client`, which one, and a name that madeof.json has,
+ * with what it is made from.
  */
 export const keys = {
   /** All clients as the shelf shows them. */
@@ -45,6 +45,3 @@ export const keys = {
   madeOf: (client: number, page: number, entry: number) =>
     ['client', client, 'made of', page, entry] as const,
 }
-
-/** Whether a key is that of a run, which comes by events alone. */
-export const isRun = (key: readonly unknown[]) => key[0] === 'client' && key[2] === 'run'

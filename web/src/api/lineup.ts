@@ -1,14 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { useFollow } from './changes'
 import { api, taken, type Entry, type EntryDraft, type FigureDraft, type Id } from './client'
 import { keys } from './keys'
 
 /** Changes of recorded searches and of their entries. */
 export function useEntries(client: Id) {
   const cache = useQueryClient()
-  const follow = useFollow(client)
-  const onSettled = () => Promise.all([follow(), cache.invalidateQueries({ queryKey: keys.siteKinds })])
+  const onSettled = () => cache.invalidateQueries({ queryKey: keys.siteKinds })
   const of = (entry: number) => ({ params: { path: { client: client(), entry } } })
   return {
     add: useMutation({
@@ -16,12 +14,10 @@ export function useEntries(client: Id) {
         taken(
           api.POST('/api/clients/{client}/lineup/entries', { params: { path: { client: client() } }, body }),
         ),
-      onSettled,
     }),
     move: useMutation({
       mutationFn: ({ entry, position }: { entry: number; position: number }) =>
         taken(api.PUT('/api/clients/{client}/lineup/{entry}/position', { ...of(entry), body: { position } })),
-      onSettled,
     }),
     setKind: useMutation({
       mutationFn: ({ entry, kind }: { entry: number; kind: Entry['kind'] }) =>
@@ -30,7 +26,6 @@ export function useEntries(client: Id) {
     }),
     remove: useMutation({
       mutationFn: (entry: number) => taken(api.DELETE('/api/clients/{client}/lineup/{entry}', of(entry))),
-      onSettled,
     }),
     forget: useMutation({
       mutationFn: (lineup: number) =>
@@ -39,7 +34,6 @@ export function useEntries(client: Id) {
             params: { path: { client: client(), lineup } },
           }),
         ),
-      onSettled,
     }),
     forgetKind: useMutation({
       mutationFn: (domain: string) =>
@@ -60,9 +54,7 @@ export function useSiteKinds() {
 
 /** Figures of sites that come from elsewhere. */
 export function useFigures(client: Id) {
-  const cache = useQueryClient()
   const path = () => ({ params: { path: { client: client() } } })
-  const onSettled = () => cache.invalidateQueries({ queryKey: keys.figures(client()) })
   return {
     figures: useQuery({
       queryKey: computed(() => keys.figures(client())),
@@ -76,12 +68,10 @@ export function useFigures(client: Id) {
             body,
           }),
         ),
-      onSettled,
     }),
     paste: useMutation({
       mutationFn: (body: { table: string; source: string; taken_on: string }) =>
         taken(api.POST('/api/clients/{client}/figures', { ...path(), body })),
-      onSettled,
     }),
   }
 }

@@ -1,7 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useMutation, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { useFollow, type Change } from './changes'
-import { api, taken, type Choice, type Id, type OutlineEdits, type Plan } from './client'
+import { type Change } from './changes'
+import { api, taken, type Choice, type Id, type OutlineEdits } from './client'
 import { keys } from './keys'
 
 const ofClient = (client: Id) => ({ params: { path: { client: client() } } })
@@ -52,7 +52,6 @@ export function useOutlineChange(client: Id) {
           body: { ...to, was },
         }),
       ),
-    onSettled: useFollow(client),
   })
 }
 
@@ -85,26 +84,20 @@ export type OwnDraft = { id?: number; page?: string; text: string; gain?: number
 
 /** Changes of a plan. */
 export function usePlanChanges(client: Id) {
-  const cache = useQueryClient()
-  const onSettled = useFollow(client)
   return {
     choose: useMutation({
       mutationFn: (said: Said[]) =>
         taken(api.PUT('/api/clients/{client}/plan/choices', { ...ofClient(client), body: { said } })),
-      onSuccess: (plan: Plan) => cache.setQueryData(keys.plan(client()), plan),
-      onSettled,
     }),
     add: useMutation({
       mutationFn: (body: OwnDraft) =>
         taken(api.POST('/api/clients/{client}/plan/own', { ...ofClient(client), body })),
-      onSettled,
     }),
     remove: useMutation({
       mutationFn: (own: number) =>
         taken(
           api.DELETE('/api/clients/{client}/plan/own/{own}', { params: { path: { client: client(), own } } }),
         ),
-      onSettled,
     }),
   }
 }
@@ -129,13 +122,6 @@ export function usePresets() {
 
 /** Changes figures of a client or, if `all` says so, of the workspace; and tells what would follow. */
 export function useFigureChanges(client: Id, all: () => boolean) {
-  const cache = useQueryClient()
-  const follow = useFollow(client)
-  const onSettled = () =>
-    Promise.all([
-      cache.invalidateQueries({ queryKey: keys.yardsticks }),
-      all() ? cache.invalidateQueries() : follow(),
-    ])
   return {
     preview: useMutation({
       mutationFn: (changes: FigureChanges) =>
@@ -153,7 +139,6 @@ export function useFigureChanges(client: Id, all: () => boolean) {
           ? taken(api.PUT('/api/yardstick', { body }))
           : taken(api.PUT('/api/clients/{client}/yardstick', { ...ofClient(client), body }))
       },
-      onSettled,
     }),
     read: useMutation({
       mutationFn: (yaml: string) =>
@@ -163,7 +148,6 @@ export function useFigureChanges(client: Id, all: () => boolean) {
             body: { yaml },
           }),
         ),
-      onSettled,
     }),
   }
 }

@@ -2,7 +2,11 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { useDocumentVisibility, useEventListener } from '@vueuse/core'
 import { onScopeDispose, watch } from 'vue'
 import type { Id, Run } from './client'
-import { isRun, keys } from './keys'
+import { follow } from './follow'
+import { keys } from './keys'
+
+/** What a run changes of a client: what it reads, the surveys of sites, and the pages that these find. */
+const ofRuns = ['readings', 'surveyed', 'ground']
 
 /** Follows the runs of a client and lets the screens follow them. */
 export function useProgress(client: Id) {
@@ -27,11 +31,7 @@ export function useProgress(client: Id) {
   const leave = () => source?.close()
 
   function refresh(id: number) {
-    void cache.invalidateQueries({
-      queryKey: keys.client(id),
-      predicate: (query) => !isRun(query.queryKey),
-    })
-    void cache.invalidateQueries({ queryKey: keys.shelf })
+    void follow(cache, id, ofRuns)
   }
 
   /* A browser keeps only six connections to a program: tabs that nobody looks at must hold none. */

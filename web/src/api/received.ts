@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useMutation, useQuery } from '@tanstack/vue-query'
 import { api, taken, type Handed, type HandedAs } from './client'
 import { keys } from './keys'
 
@@ -14,13 +14,11 @@ export function useBookmark() {
 
 /** A page that was handed over: what it may be, and keeping it. */
 export function useReceived() {
-  const cache = useQueryClient()
   return {
     look: useMutation({ mutationFn: (body: Handed) => taken(api.POST('/api/received', { body })) }),
     keep: useMutation({
       mutationFn: ({ client, ...body }: Handed & { client: number; as: HandedAs; page_id: number }) =>
         taken(api.POST('/api/clients/{client}/received', { params: { path: { client } }, body })),
-      onSettled: () => cache.invalidateQueries(),
     }),
   }
 }

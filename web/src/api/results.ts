@@ -1,13 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/vue-query'
-import { useFollow } from './changes'
+import { useMutation } from '@tanstack/vue-query'
 import { api, asForm, binary, taken, type Id, type ResultField } from './client'
-import { keys } from './keys'
 
 /** Reading a page of search results: shown first, kept when it is said. */
 export function useResults(client: Id) {
-  const cache = useQueryClient()
   const params = () => ({ params: { path: { client: client() } } })
-  const onSettled = useFollow(client)
   return {
     preview: useMutation({
       mutationFn: ({ file, columns }: { file: File; columns: ResultField[] }) =>
@@ -28,8 +24,6 @@ export function useResults(client: Id) {
             bodySerializer: asForm,
           }),
         ),
-      onSuccess: (lineup) => cache.setQueryData(keys.lineup(client(), lineup.id), lineup),
-      onSettled,
     }),
   }
 }

@@ -4282,6 +4282,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -4560,6 +4562,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -5013,6 +5017,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -5546,6 +5552,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -5904,6 +5912,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -6136,6 +6146,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -6166,6 +6178,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -6403,6 +6417,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;
@@ -6650,6 +6666,8 @@ export interface operations {
             /** @description No Content */
             204: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content?: never;

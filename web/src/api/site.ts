@@ -1,6 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { useFollow } from './changes'
 import { api, taken, type Id, type Run } from './client'
 import { keys } from './keys'
 
@@ -37,7 +36,6 @@ export function useBeside(client: Id, page: Id) {
 /** Surveys sites, and says which page of a rival is the comparable one. */
 export function useSites(client: Id) {
   const cache = useQueryClient()
-  const onSettled = useFollow(client)
   return {
     survey: useMutation({
       mutationFn: () =>
@@ -52,7 +50,6 @@ export function useSites(client: Id) {
             body,
           }),
         ),
-      onSettled,
     }),
   }
 }

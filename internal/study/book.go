@@ -1,21 +1,20 @@
-package client
+package study
 
 import (
-	"encoding/json"
-	"reflect"
+	"context"
 	"strings"
 
 	"inktally/core/book"
 	"inktally/core/intent"
 	"inktally/core/phrase"
+	"inktally/core/place"
 	"inktally/core/text"
 	"inktally/core/tie"
-	"inktally/core/yardstick"
 )
 
-// reading is what the client's phrases are read with: its ties first, then the
+// readWith is what the client's phrases are read with: its ties first, then the
 // judge that knows them (rule 3.5).
-type reading struct {
+type readWith struct {
 	language phrase.Language
 	judge    *intent.Judge
 	ties     []tie.Tie
@@ -23,26 +22,29 @@ type reading struct {
 }
 
 // Language is what the client's phrases are read with.
-func (k *Known) Language() phrase.Language { return k.reading().language }
+func (k *Known) Language() phrase.Language { return k.readWith().language }
 
-// Judge judges phrases for the client. It is for one goroutine.
-func (k *Known) Judge() *intent.Judge { return k.reading().judge }
+// Judge judges phrases for the client.
+func (k *Known) Judge() *intent.Judge { return k.readWith().judge }
 
 // LikelyTies are the words of the book that may mean the same: those that are made
 // by themselves, and those that are proposed.
-func (k *Known) LikelyTies() []tie.Tie { return k.reading().ties }
+func (k *Known) LikelyTies() []tie.Tie { return k.readWith().ties }
 
 // Slips are words that are slips of spelling, made or proposed.
-func (k *Known) Slips() map[string]bool { return k.reading().slips }
+func (k *Known) Slips() map[string]bool { return k.readWith().slips }
 
-func (k *Known) reading() *reading {
-	if k.read != nil {
-		return k.read
-	}
+func (k *Known) readWith() *readWith {
+	r, _ := k.read.get(context.Background(), func(context.Context) (*readWith, error) { return k.learn(), nil })
+	return r
+}
+
+// learn reads the client's phrases.
+func (k *Known) learn() *readWith {
 	corrections := k.Corrections()
 	plain := phrase.LanguageOf(k.Client.Language, k.Places, corrections)
-	ground := k.ground(plain.Remembering()) // the judge is for one goroutine, the language for many
-	r := &reading{language: plain, judge: intent.NewJudge(ground), slips: map[string]bool{}}
+	ground := k.ground(plain.Remembering())
+	r := &readWith{language: plain, judge: intent.NewJudge(ground), slips: map[string]bool{}}
 	r.ties = book.Ties(k.Phrases, r.judge, k.Services, k.apart())
 	for _, t := range r.ties {
 		r.slips[t.Word] = t.Kind == tie.Slip
@@ -52,7 +54,6 @@ func (k *Known) reading() *reading {
 			r.slips[w.Word] = true
 		}
 	}
-	k.read = r
 	certain, guesses := tie.Certain(r.ties), book.Guesses(r.ties)
 	if len(certain)+len(guesses) == 0 {
 		return r
@@ -126,43 +127,43 @@ func (k *Known) Corrections() phrase.Corrections {
 	return c
 }
 
-// ReadWith names all that the client's phrases are read with: what is read with the same
-// words is the same.
-func (k *Known) ReadWith() string {
-	raw, err := json.Marshal([]any{k.Client.ID, k.Client.Language, k.Places, k.Corrections(), tie.Certain(k.LikelyTies())})
-	if err != nil {
-		return ""
-	}
-	return string(raw)
+// spoken is all that a client's phrases are read with: what is read with the same is the same.
+type spoken struct {
+	language    string
+	places      []place.Place
+	corrections phrase.Corrections
+	certain     []tie.Tie
+}
+
+func (k *Known) spoken() spoken {
+	return spoken{k.Client.Language, k.Places, k.Corrections(), tie.Certain(k.LikelyTies())}
 }
 
 // Families are those of the client's book, with the pages that carry them. It is
 // the one source of families and their gains for book, sheet and targets
-// (rule 9.1).
-func (k *Known) Families() []book.Family {
-	in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
-		Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
-	in.Pages = k.bookPages()
-	return book.Families(in)
+// (rule 9.1). They are shared: who changes one clones them first.
+func (k *Known) Families() []book.Family { return k.worked().families }
+
+// ByKey are they by their keys.
+func (k *Known) ByKey() map[string]*book.Family { return k.worked().byKey }
+
+// worked is the client's book as it was worked out.
+type worked struct {
+	families []book.Family
+	byKey    map[string]*book.Family
+	topics   topics
 }
 
-// AllFamilies are the families as they were when they were first asked for.
-func (k *Known) AllFamilies() []book.Family {
-	if k.families == nil {
-		k.families = k.Families()
-	}
-	return k.families
-}
-
-// As is what is known with the figures of another yardstick. Families stay what they are
-// where none of their figures is another.
-func (k *Known) As(y yardstick.Yardstick) *Known {
-	out := *k
-	out.Yardstick = y
-	if !reflect.DeepEqual(y.Book, k.Yardstick.Book) || !reflect.DeepEqual(y.Visits, k.Yardstick.Visits) {
-		out.families = nil
-	}
-	return &out
+func (k *Known) worked() *worked {
+	w, _ := k.families.get(context.Background(), func(context.Context) (*worked, error) {
+		in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
+			Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
+		in.Pages = k.bookPages()
+		w := &worked{families: book.Families(in)}
+		w.byKey, w.topics = book.ByKey(w.families), topicsOf(k.Services, w.families)
+		return w, nil
+	})
+	return w
 }
 
 // bookPages are the client's pages as far as they carry families.
@@ -175,6 +176,6 @@ func (k *Known) bookPages() []book.Page {
 }
 
 // Members are the further members of a family's row (rule 9.3).
-func (k *Known) Members(f *book.Family, byKey map[string]*book.Family) []book.Member {
-	return book.MembersOf(f, byKey, k.Yardstick.Book, k.Slips(), k.Yardstick.Visits.Others)
+func (k *Known) Members(f *book.Family) []book.Member {
+	return book.MembersOf(f, k.ByKey(), k.Yardstick.Book, k.Slips(), k.Yardstick.Visits.Others)
 }

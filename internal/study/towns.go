@@ -1,4 +1,4 @@
-package client
+package study
 
 import (
 	"inktally/core/place"

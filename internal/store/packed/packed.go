@@ -1,4 +1,6 @@
-package store
+// Package packed writes what is kept as bytes: texts and pages, compressed. In go texts and
+// page.Data; out come bytes that every later program reads.
+package packed
 
 import (
 	"fmt"
@@ -8,7 +10,22 @@ import (
 	"inktally/core/structured"
 
 	"github.com/fxamacker/cbor/v2"
+	"github.com/klauspost/compress/zstd"
 )
+
+// most bounds what is kept may unfold to, in bytes.
+const most = 64 << 20
+
+var (
+	encoder, _ = zstd.NewWriter(nil, zstd.WithEncoderLevel(zstd.SpeedDefault))
+	decoder, _ = zstd.NewReader(nil, zstd.WithDecoderMaxMemory(most))
+)
+
+// Text packs a text.
+func Text(text []byte) []byte { return encoder.EncodeAll(text, nil) }
+
+// TextOf unpacks a text.
+func TextOf(packed []byte) ([]byte, error) { return decoder.DecodeAll(packed, nil) }
 
 // pageRow is a page as it was read, as it is kept: CBOR, its fields by number,
 // packed. A field keeps its number for ever; a new one gets the next.
@@ -127,18 +144,18 @@ type menuRow struct {
 	Items   []menuRow
 }
 
-// packPage writes a page as it is kept.
-func packPage(d *page.Data) ([]byte, error) {
+// Page writes a page as it is kept.
+func Page(d *page.Data) ([]byte, error) {
 	raw, err := cbor.Marshal(rowOfPage(d))
 	if err != nil {
 		return nil, err
 	}
-	return encoder.EncodeAll(raw, nil), nil
+	return Text(raw), nil
 }
 
-// unpackPage reads a page that was kept.
-func unpackPage(packed []byte) (*page.Data, error) {
-	raw, err := decoder.DecodeAll(packed, nil)
+// PageOf reads a page that was kept.
+func PageOf(packed []byte) (*page.Data, error) {
+	raw, err := TextOf(packed)
 	if err != nil {
 		return nil, fmt.Errorf("a kept page is damaged: %w", err)
 	}

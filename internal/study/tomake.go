@@ -1,4 +1,4 @@
-package client
+package study
 
 import (
 	"inktally/core/book"
@@ -20,7 +20,7 @@ func (m ToMake) Page(client int64) store.Page {
 
 // ToMake are the pages that the client's site lacks (rules 9.1, 11). None as long as its
 // site is not known: the pages may be there.
-func (k *Known) ToMake(families []book.Family, b *Beside) []ToMake {
+func (k *Known) ToMake(b *Beside) []ToMake {
 	home, err := HomePage(k.Pages)
 	if err != nil {
 		return nil
@@ -36,7 +36,7 @@ func (k *Known) ToMake(families []book.Family, b *Beside) []ToMake {
 		return have
 	}}
 	var out []ToMake
-	for _, m := range of.Missing(families) {
+	for _, m := range of.Missing(k.Families()) {
 		_, known := beside(m.Kind, m.Service, m.Place)
 		out = append(out, ToMake{m, known})
 	}

@@ -20,34 +20,38 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// version6 is a file that a program of version 6 wrote: the demo, with choices
-// of all kinds made in it.
-func version6(t *testing.T) *DB {
-	packed, err := os.Open("testdata/version6.db.gz")
-	require.NoError(t, err)
-	defer packed.Close()
-	unpacked, err := gzip.NewReader(packed)
-	require.NoError(t, err)
-	name := filepath.Join(t.TempDir(), "version6.db")
-	file, err := os.Create(name)
-	require.NoError(t, err)
-	_, err = io.Copy(file, unpacked)
-	require.NoError(t, err)
-	require.NoError(t, file.Close())
-	db, err := Open(context.Background(), name)
+// version is a file that a program of a version wrote: the demo, with choices of all kinds
+// made in it.
+func version(t *testing.T, n int) *DB {
+	db, err := Open(context.Background(), versionFile(t, n))
 	require.NoError(t, err)
 	t.Cleanup(func() { assert.NoError(t, db.Close()) })
 	return db
 }
 
+// versionFile is where such a file lies.
+func versionFile(t *testing.T, n int) string {
+	packed, err := os.Open(fmt.Sprintf("testdata/version%d.db.gz", n))
+	require.NoError(t, err)
+	defer packed.Close()
+	unpacked, err := gzip.NewReader(packed)
+	require.NoError(t, err)
+	name := filepath.Join(t.TempDir(), "older.db")
+	file, err := os.Create(name)
+	require.NoError(t, err)
+	_, err = io.Copy(file, unpacked)
+	require.NoError(t, err)
+	require.NoError(t, file.Close())
+	return name
+}
+
 // All that a person entered in a file of an older program is there.
 func TestVersion6(t *testing.T) {
 	const client, home = 2, 2
-	require.NoError(t, version6(t).Read(context.Background(), func(tx *Tx) error {
+	require.NoError(t, version(t, 6).Read(context.Background(), func(tx *Tx) error {
 		g, err := tx.Ground(client)
 		require.NoError(t, err)
 		assert.Equal(t, "Brindle & Ash Chimney", g.Client.Name)
-		assert.InDelta(t, 7, g.Client.Hours, 0)
 		require.NotNil(t, g.Client.Lists)
 		assert.Contains(t, g.Client.Lists.Goods, "oakum rope")
 		assert.Len(t, g.Services, 7)
@@ -119,14 +123,80 @@ func TestVersion6(t *testing.T) {
 		require.NoError(t, err)
 		require.Len(t, found, 5)
 		assert.NotNil(t, found[0].Phrases[0].Volume)
-		at := fmt.Sprintf("p%d", home)
-		said, err := tx.Choices(client)
-		assert.Equal(t, map[string]target.Choice{
-			target.ChoiceKey(at, "alt: chimney sweep tarn harbor"):   {State: target.Dropped, Reason: "the owner writes these"},
-			target.ChoiceKey(at, "h1: chimney sweep tarn harbor"):    {State: target.Kept},
-			target.ChoiceKey(at, "title: chimney sweep tarn harbor"): {State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"},
-			target.ChoiceKey(at, "words"):                            {State: target.Kept}, target.ChoiceKey(at, "image_names: img_2041.jpg"): {State: target.Kept},
-		}, said)
+		said, err := tx.Said(client)
+		assert.InDelta(t, 7, said.Hours, 0)
+		assert.ElementsMatch(t, []PageChoice{
+			{home, "alt: chimney sweep tarn harbor", target.Choice{State: target.Dropped, Reason: "the owner writes these"}},
+			{home, "h1: chimney sweep tarn harbor", target.Choice{State: target.Kept}},
+			{home, "title: chimney sweep tarn harbor", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "words", target.Choice{State: target.Kept}}, {home, "image_names: img_2041.jpg", target.Choice{State: target.Kept}},
+		}, said.Choices)
 		return err
 	}))
+}
+
+// Programs of versions 12 and 13 named pages by texts; what was said of each, of those to make
+// too, is kept with its page.
+func TestVersions12And13(t *testing.T) {
+	const client, home = 2, 2
+	for _, n := range []int{12, 13} {
+		t.Run(fmt.Sprint(n), func(t *testing.T) {
+			require.NoError(t, version(t, n).Read(context.Background(), func(tx *Tx) error {
+				g, err := tx.Ground(client)
+				require.NoError(t, err)
+				assert.Len(t, g.Services, 7)
+				assert.NotEmpty(t, g.Services[0].Words)
+				assert.Len(t, g.Pages, 7)
+				rows := map[string]int64{}
+				said, err := tx.Said(client)
+				require.NoError(t, err)
+				for _, p := range said.ToMake {
+					rows[p.Service] = p.ID
+				}
+				assert.InDelta(t, 7, said.Hours, 0)
+				assert.ElementsMatch(t, []PageChoice{
+					{home, "title: chimney harbor sweep tarn", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+					{home, "h1: chimney harbor sweep tarn", target.Choice{State: target.Dropped, Reason: "the owner likes it"}},
+					{home, "slice: no such line", target.Choice{State: target.Dropped, Reason: "gone since"}},
+					{rows["masonry repair"], "title: chimney harbor repair tarn", target.Choice{State: target.Dropped, Reason: "theirs"}},
+					{rows["chimney inspection"], "h1: chimney harbor inspect tarn", target.Choice{State: target.Kept}},
+					{rows["flue liner installation"], "h1: chimney harbor liner tarn", target.Choice{State: target.Changed, Value: "Masonry"}},
+				}, said.Choices)
+				assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10}, {2, home, "Call the owner", 0, 5}}, said.Own)
+				require.Len(t, said.Outlines, 2)
+				for _, page := range []int64{home, rows["masonry repair"]} {
+					for _, s := range said.Outlines[page].Sections {
+						assert.Equal(t, "What we look at", s.Heading)
+						assert.Equal(t, 150, *s.Words)
+					}
+				}
+				drafts, err := tx.Drafts(client)
+				require.NoError(t, err)
+				var of []int64
+				for _, d := range drafts {
+					of = append(of, d.PageID)
+					body, err := tx.DraftBody(client, d.ID)
+					require.NoError(t, err)
+					assert.Contains(t, string(body), "# Chimney inspection in Tarn Harbor")
+				}
+				if n == 13 { // which kept drafts first
+					assert.Equal(t, []int64{rows["chimney cap fitting"], rows["masonry repair"], home}, of)
+				}
+				sites, err := tx.Sites(client)
+				require.NoError(t, err)
+				assert.Len(t, sites["brindleandash.example"].Pages, 7)
+				latest, err := tx.LatestReadings(client)
+				require.NoError(t, err)
+				html, err := tx.ReadingHTML(latest["http://brindleandash.example/"].ID)
+				require.NoError(t, err)
+				assert.Contains(t, string(html), "<title>Home</title>")
+				data, err := tx.ReadingPage(latest["http://brindleandash.example/"].ID)
+				require.NoError(t, err)
+				assert.NotNil(t, data)
+				entries, err := tx.Entries(client)
+				assert.Greater(t, len(entries), 10)
+				return err
+			}))
+		})
+	}
 }

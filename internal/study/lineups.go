@@ -1,4 +1,4 @@
-package client
+package study
 
 import (
 	"slices"
@@ -8,18 +8,6 @@ import (
 	"inktally/core/phrase"
 	"inktally/internal/store"
 )
-
-// loadLineups loads the recorded searches, with the entries of the main one.
-func (k *Known) loadLineups(tx *store.Tx) (err error) {
-	if k.Lineups, err = tx.Lineups(k.Client.ID); err != nil {
-		return err
-	}
-	if k.recorded, err = tx.Entries(k.Client.ID); err != nil {
-		return err
-	}
-	k.Entries = k.EntriesOf(k.MainLineup().ID)
-	return nil
-}
 
 // MainLineup is the newest search for a phrase that was typed for the home page, else
 // the newest one; the zero Lineup if none was recorded.
@@ -63,7 +51,7 @@ func (k *Known) LineupOf(page int64) store.Lineup {
 	if page == 0 || len(k.Lineups) < 2 || !slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool { return phrase.Fold(l.Phrase) != phrase.Fold(main.Phrase) }) {
 		return main
 	}
-	return k.lineupFor(k.Shown(k.AllFamilies(), page), main)
+	return k.lineupFor(k.Shown(page), main)
 }
 
 func (k *Known) lineupFor(families []book.Family, main store.Lineup) store.Lineup {

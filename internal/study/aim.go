@@ -1,4 +1,4 @@
-package sheet
+package study
 
 import (
 	"cmp"
@@ -13,7 +13,6 @@ import (
 	"inktally/core/site"
 	"inktally/core/stats"
 	"inktally/core/target"
-	"inktally/internal/app/client"
 	"inktally/internal/store"
 )
 
@@ -26,9 +25,9 @@ type topics struct {
 // questionsOfPage is for how many questions an outline has a section at most.
 const questionsOfPage = 8
 
-func topicsOf(k *client.Known, families []book.Family) topics {
+func topicsOf(services []intent.Service, families []book.Family) topics {
 	t := topics{questions: map[string][]string{}}
-	for _, s := range k.Services {
+	for _, s := range services {
 		t.services = append(t.services, outline.Topic{Name: s.Name, Forms: s.Words})
 	}
 	asked := slices.Clone(families)
@@ -50,7 +49,7 @@ func searches(f book.Family) int {
 
 // of are the topics of a page: the questions of its service, on a home page those of the
 // main service and those that name none.
-func (t topics) of(k *client.Known, p store.Page, rivals []*Side) outline.Topics {
+func (t topics) of(k *Known, p store.Page, rivals []*Side) outline.Topics {
 	out := outline.Topics{Services: t.services, Firm: k.Client.Name}
 	for _, town := range k.Places {
 		if !town.Home && town.Name != p.Place {
@@ -75,7 +74,7 @@ func (t topics) of(k *client.Known, p store.Page, rivals []*Side) outline.Topics
 }
 
 // phone is the client's first number, as it was typed.
-func phone(k *client.Known) string {
+func phone(k *Known) string {
 	first, _, _ := strings.Cut(k.Client.Phone, ",")
 	return strings.TrimSpace(first)
 }
@@ -95,17 +94,17 @@ func Purpose(p store.Page) string {
 }
 
 // aim gathers what the targets of the page are worked out from.
-func (c *Comparison) aim(l *loaded) {
+func (c *Comparison) aim() {
 	p := &c.Aim
 	*p = target.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service, Place: c.Page.Place,
-		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: l.frame(), Topics: l.topics.of(l.known, c.Page, c.Counted())}
+		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(), Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
 	if p.Client != nil && p.Client.Page.Details().UnderConstruction {
 		p.Client = nil // as good as nothing there yet (rule 11)
 	}
 	if c.Page.ID != 0 && c.Page.Kind.ForOneSubject() {
 		p.Formerly = Purpose(c.Page)
 	}
-	p.Named, p.Phone = c.named(), phone(c.Known)
+	p.Named, p.Phone = c.Named, phone(c.Known)
 	for _, r := range c.Counted() {
 		p.Rivals = append(p.Rivals, r.Column)
 	}
@@ -145,10 +144,10 @@ func (c *Comparison) Targets() []target.Target {
 }
 
 // frame is what a page to make will come with: the median of the site's pages (rule 8.6).
-func (l *loaded) frame() int {
+func (k *Known) frame() int {
 	var frames []int
-	for _, p := range l.known.Pages {
-		if r, ok := l.latest[client.ReadingKey(p)]; ok {
+	for _, p := range k.Pages {
+		if r, ok := k.Latest[ReadingKey(p)]; ok {
 			frames = append(frames, r.Facts.Words.Frame())
 		}
 	}

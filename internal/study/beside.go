@@ -1,6 +1,7 @@
-package client
+package study
 
 import (
+	"context"
 	"slices"
 
 	"inktally/core/lineup"
@@ -11,7 +12,7 @@ import (
 // Beside tells which pages of rivals stand beside a client's pages (rule 6.3).
 type Beside struct {
 	known   *Known
-	sites   map[string]store.Site
+	sites   map[string]*Site
 	choices map[int64]map[string]string // by page and domain: the address that a person said
 }
 
@@ -37,32 +38,35 @@ func (b BesidePage) Counts(kind site.Kind) bool {
 	return b.Chosen || b.Reason != "" || site.Like(kind, b.URL)
 }
 
-// LoadBeside loads what is known of rivals' sites.
-func LoadBeside(tx *store.Tx, k *Known) (*Beside, error) {
-	b := &Beside{known: k, choices: map[int64]map[string]string{}}
-	var err error
-	if b.sites, err = tx.Sites(k.Client.ID); err != nil {
-		return nil, err
-	}
-	choices, err := tx.LikeChoices(k.Client.ID)
-	for _, c := range choices {
-		if b.choices[c.PageID] == nil {
-			b.choices[c.PageID] = map[string]string{}
+// Beside tells which pages of rivals stand beside the client's.
+func (k *Known) Beside(ctx context.Context) (*Beside, error) {
+	return k.beside.get(ctx, func(ctx context.Context) (*Beside, error) {
+		b := &Beside{known: k, sites: map[string]*Site{}, choices: chosen(k.facts.likes)}
+		for _, domain := range k.Surveyed() {
+			of, err := k.Tree(ctx, domain)
+			if err != nil {
+				return nil, err
+			}
+			b.sites[domain] = of
 		}
-		b.choices[c.PageID][c.Domain] = c.URL
-	}
-	return b, err
+		return b, nil
+	})
 }
 
-// As is the same for a client that is known with other figures.
-func (b *Beside) As(k *Known) *Beside {
-	out := *b
-	out.known = k
-	return &out
+// chosen is what a person said that is compared, by page and domain.
+func chosen(likes []store.LikeChoice) map[int64]map[string]string {
+	out := map[int64]map[string]string{}
+	for _, c := range likes {
+		if out[c.PageID] == nil {
+			out[c.PageID] = map[string]string{}
+		}
+		out[c.PageID][c.Domain] = c.URL
+	}
+	return out
 }
 
 // Site is a site that was surveyed, by an address of it.
-func (b *Beside) Site(address string) (store.Site, bool) {
+func (b *Beside) Site(address string) (*Site, bool) {
 	s, ok := b.sites[lineup.Domain(address)]
 	return s, ok
 }
@@ -91,7 +95,7 @@ func (b *Beside) one(p store.Page, e store.Entry) BesidePage {
 		return out
 	}
 	of := site.Surveyed{Purpose: site.Purpose{Kind: p.Kind, Service: p.Service, Place: p.Place}}
-	like, ok := site.LikePage(of, s.Tree(), b.known.Home().Name)
+	like, ok := site.LikePage(of, s.Tree.Pages, b.known.Home().Name)
 	if like.RunnerUp != nil {
 		out.RunnerUp = like.RunnerUp.URL
 	}

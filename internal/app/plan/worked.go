@@ -1,0 +1,138 @@
+package plan
+
+import (
+	"context"
+
+	"inktally/core/target"
+	"inktally/internal/app/sheet"
+	"inktally/internal/study"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Worked is the plan of a client as it is told. It is for one goroutine.
+type Worked struct {
+	*study.Plan
+	// Study is what it was worked out from.
+	Study *study.Study
+
+	tellers map[string]wording.Teller
+}
+
+// Work works out the plan of a client.
+func (p *Plan) Work(ctx context.Context, id int64) (*Worked, error) {
+	s, err := p.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	plan, err := s.Plan(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return worked(s, plan), nil
+}
+
+func worked(s *study.Study, plan *study.Plan) *Worked {
+	return &Worked{Plan: plan, Study: s, tellers: map[string]wording.Teller{}}
+}
+
+// teller words the targets of a page.
+func (w *Worked) teller(page string) wording.Teller {
+	if made, ok := w.tellers[page]; ok {
+		return made
+	}
+	made := w.newTeller(page)
+	w.tellers[page] = made
+	return made
+}
+
+func (w *Worked) newTeller(page string) wording.Teller {
+	out := wording.Teller{Firm: w.Whole.Known.Client.Name}
+	for _, p := range w.Whole.Known.Places {
+		if !p.Home {
+			out.Towns = append(out.Towns, p.Name)
+		}
+	}
+	c, ok := w.Pages[page]
+	if !ok {
+		out.Display = func(phrase string) string { return phrase }
+		return out
+	}
+	info := sheet.PageInfo(c)
+	out.Display = c.Display
+	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have, Sites: c.Sites}
+	if info.Words != nil {
+		out.Page.Words = *info.Words
+	}
+	words := sheet.WordCase(c)
+	out.Rivals, out.Page.RivalWords = words.Names, words.Words
+	return out
+}
+
+// unit is what the gains of a plan are in.
+func (w *Worked) unit() wording.Unit {
+	if w.Shares {
+		return wording.Share
+	}
+	return wording.Visits
+}
+
+// Show shows a plan with its cut line.
+func (w *Worked) Show() *view.Plan {
+	known := w.Whole.Known
+	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}}
+	for _, c := range w.Whole.Pages {
+		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheet.PageInfo(c)})
+	}
+	cut := target.CutLine(w.Targets, out.Hours*60)
+	out.Left, out.Needs = cut.Left, cut.Needs
+	for i := range w.Targets {
+		t := &w.Targets[i]
+		shown := view.TargetOf(w.teller(t.Page), t, cut.Fits[i])
+		shown.OwnID = w.ownID(t)
+		out.Targets = append(out.Targets, shown)
+		if t.Choice.State == target.Dropped {
+			continue
+		}
+		out.Open++
+		out.Minutes += t.Minutes
+		out.All += t.Gain
+		if cut.Fits[i] {
+			out.Fit++
+			out.Gain += t.Gain
+			out.Worth += w.worth(t)
+		}
+	}
+	for _, t := range target.Telling(w.Targets) {
+		out.Telling = append(out.Telling, t.ID())
+	}
+	return out
+}
+
+// worth is the gain of a target in money, as far as it is known what a job of its page's
+// service brings.
+func (w *Worked) worth(t *target.Target) float64 {
+	c, ok := w.Pages[t.Page]
+	if !ok || w.Shares {
+		return 0
+	}
+	gain, worth := 0.0, 0.0
+	for _, f := range c.Families {
+		gain += f.RowGain
+		worth += f.Worth
+	}
+	if gain == 0 {
+		return 0
+	}
+	return t.Gain * worth / gain
+}
+
+func (w *Worked) ownID(t *target.Target) int64 {
+	for _, o := range w.From.Own {
+		if t.Kind == target.ByHand && t.Key == o.Key() {
+			return o.ID
+		}
+	}
+	return 0
+}

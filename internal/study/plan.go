@@ -1,0 +1,193 @@
+package study
+
+import (
+	"context"
+	"maps"
+	"strings"
+
+	"inktally/core/outline"
+	"inktally/core/site"
+	"inktally/core/target"
+	"inktally/core/yardstick"
+	"inktally/internal/store"
+)
+
+// Plan is the plan of a client with what it was worked out from.
+type Plan struct {
+	target.Plan
+	Whole *Whole
+	// Pages are the client's by their keys.
+	Pages map[string]*Comparison
+	// From is what the targets were worked out from.
+	From target.Study
+}
+
+// Plan works out the plan of a client.
+func (s *Study) Plan(ctx context.Context) (*Plan, error) {
+	return s.plan.get(ctx, func(ctx context.Context) (*Plan, error) {
+		whole, err := s.Whole(ctx)
+		if err != nil {
+			return nil, err
+		}
+		return s.planOf(whole), nil
+	})
+}
+
+// PlanBefore works out the plan as it was before the client's pages were read the last time,
+// nil if none of them was read twice. The pages that there are and those of rivals are
+// today's.
+func (s *Study) PlanBefore(ctx context.Context) (*Plan, error) {
+	return s.before.get(ctx, func(ctx context.Context) (*Plan, error) {
+		latest := maps.Clone(s.Latest)
+		found := false
+		for _, p := range s.Pages {
+			if r, ok := s.Known.Before[ReadingKey(p)]; ok {
+				latest[ReadingKey(p)] = r
+				found = true
+			}
+		}
+		if !found {
+			return nil, nil
+		}
+		if _, err := s.Whole(ctx); err != nil {
+			return nil, err
+		}
+		whole, err := s.variant(func(k *Known) { k.Latest = latest }).Whole(ctx)
+		if err != nil {
+			return nil, err
+		}
+		return s.planOf(whole), nil
+	})
+}
+
+// PlanAs works out the plan with the figures of another yardstick.
+func (s *Study) PlanAs(ctx context.Context, y yardstick.Yardstick) (*Plan, error) {
+	if _, err := s.Whole(ctx); err != nil { // whose sites stay judged as they are
+		return nil, err
+	}
+	whole, err := s.As(y).Whole(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return s.planOf(whole), nil
+}
+
+func (s *Study) planOf(whole *Whole) *Plan {
+	s.from.made.Plans.Add(1)
+	p := &Plan{Whole: whole, Pages: map[string]*Comparison{}}
+	p.From = target.Study{Findings: whole.Findings, Choices: map[string]target.Choice{}}
+	keys := s.keys(whole)
+	for _, o := range s.Said.Own {
+		if key, ok := keys[o.PageID]; ok {
+			p.From.Own = append(p.From.Own, target.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
+		}
+	}
+	for _, c := range s.Said.Choices {
+		if key, ok := keys[c.PageID]; ok {
+			p.From.Choices[target.ChoiceKey(key, c.Key)] = c.Choice
+		}
+	}
+	for _, c := range whole.Pages {
+		p.Pages[c.Aim.Key] = c
+		p.From.Pages = append(p.From.Pages, s.Aim(c))
+		adopt(p.From.Choices, c.Aim)
+	}
+	p.Plan = whole.Known.Yardstick.Target.Plan(p.From)
+	return p
+}
+
+// keys are the names of pages in the plan, by their rows.
+func (s *Study) keys(whole *Whole) map[int64]string {
+	keys := map[int64]string{}
+	for _, p := range s.Said.ToMake {
+		keys[p.ID] = Purpose(p)
+	}
+	for _, p := range whole.Known.Pages {
+		keys[p.ID] = PageKey(p)
+	}
+	return keys
+}
+
+// Aim is what the targets of a page are worked out from, with what was said of its outline:
+// before it was made, where nothing was since.
+func (s *Study) Aim(c *Comparison) target.Page {
+	page := c.Aim
+	page.Headings = c.headings
+	page.Edits = s.Said.Outlines[s.Row(c)]
+	if page.Formerly != "" && len(page.Edits.Sections)+len(page.Edits.Order) == 0 {
+		page.Edits = s.Said.Outlines[s.toMake(c)]
+	}
+	return page
+}
+
+// Row is the row of a page of the plan: of one to make that of what was said of it, 0 if
+// nothing was.
+func (s *Study) Row(c *Comparison) int64 {
+	if c.Page.ID != 0 {
+		return c.Page.ID
+	}
+	return s.toMake(c)
+}
+
+// toMake is the row of what was said of a page before it was made, 0 if nothing was.
+func (s *Study) toMake(c *Comparison) int64 {
+	for _, row := range s.Said.ToMake {
+		if Purpose(row) == Purpose(c.Page) {
+			return row.ID
+		}
+	}
+	return 0
+}
+
+// adopt puts what older programs kept by the text of a phrase under the key of its family.
+func adopt(choices map[string]target.Choice, page target.Page) {
+	prefix := target.ChoiceKey(page.Key, "")
+	said := map[string]target.Choice{}
+	for key, choice := range choices {
+		if rest, ok := strings.CutPrefix(key, prefix); ok {
+			said[rest] = choice
+		}
+	}
+	for key, choice := range target.Adopt(said, page.Criteria.FamilyOf) {
+		choices[prefix+key] = choice
+	}
+}
+
+// Edits are what the user changed of the outline of a page.
+func (p *Plan) Edits(page string) outline.Edits {
+	for i := range p.From.Pages {
+		if p.From.Pages[i].Key == page {
+			return p.From.Pages[i].Edits
+		}
+	}
+	return outline.Edits{}
+}
+
+// Page finds a page of the plan, store.ErrNotFound for none.
+func (p *Plan) Page(key string) (*Comparison, error) {
+	c, ok := p.Pages[key]
+	if !ok {
+		return nil, store.ErrNotFound
+	}
+	return c, nil
+}
+
+// Find finds a target by its id, store.ErrNotFound for none.
+func (p *Plan) Find(id string) (*target.Target, error) {
+	for i := range p.Targets {
+		if p.Targets[i].ID() == id {
+			return &p.Targets[i], nil
+		}
+	}
+	return nil, store.ErrNotFound
+}
+
+// Home is the key of the client's home page, empty for none.
+func (p *Plan) Home() string {
+	for _, c := range p.Whole.Pages {
+		if c.Page.Kind == site.Home {
+			return c.Aim.Key
+		}
+	}
+	return ""
+}

@@ -1,0 +1,203 @@
+// Package study makes the studies of clients: all that is known and judged of a client at one
+// revision. A Study is loaded in one transaction and never changed; its parts - what phrases
+// are read with, families, what pages of sites are for, measured columns, the plan - are made
+// when they are first asked for, once however many ask. Nothing of it is kept anywhere, and
+// nothing makes it stale but a new revision of its client (store.Facet).
+//
+// In go the store's rows and the pages of readings; out come Studies, which all views of a
+// client are made from. It holds rules 3.5 (what is read with what), 6.2 and 6.3 (rivals and
+// comparable pages), 9.1 (pages to make), 11 (what is wrong with a site) as far as these put
+// together what core works out.
+package study
+
+import (
+	"context"
+	"log/slog"
+	"sync"
+	"sync/atomic"
+	"time"
+
+	"inktally/core/page"
+	"inktally/internal/store"
+
+	"github.com/hashicorp/golang-lru/v2/simplelru"
+)
+
+// Pages hands out the pages of readings.
+type Pages interface {
+	// Page returns the page of a reading; the error is store.ErrDamaged for one that cannot be
+	// unpacked any more.
+	Page(ctx context.Context, of store.Reading) (*page.Page, error)
+}
+
+// Studies makes the studies of clients, and keeps those that were used last. It is safe for
+// concurrent use.
+type Studies struct {
+	DB    *store.DB
+	Pages Pages
+	// Log is told what each study costs, at debug; nil for nobody.
+	Log *slog.Logger
+
+	mu   sync.Mutex
+	kept *simplelru.LRU[int64, *client]
+
+	rows map[int64]rememberedRow // by client
+	made Made
+}
+
+// Made counts what was made since the start.
+type Made struct {
+	// Studies are those that were loaded, Trees the sites that were judged, Columns the pages
+	// that were measured, Plans the plans that were worked out.
+	Studies, Trees, Columns, Plans atomic.Int64
+}
+
+// Made counts what was made so far.
+func (s *Studies) Made() *Made { return &s.made }
+
+// How many studies are kept, and how many bytes the pages that they hold may have together.
+const (
+	mostKept  = 64
+	mostBytes = 256 << 20
+)
+
+// client is the place of a client's study.
+type client struct {
+	mu    sync.Mutex // held while its study is made: one makes it, the others wait
+	study *Study
+}
+
+// Study is all that is known and judged of a client at one revision.
+type Study struct {
+	*Known
+	Revision store.Revision
+	// Said is what was said of the plan, Standing are the figures of sites that come from elsewhere.
+	Said     store.SaidOf
+	Standing []store.SiteFigure
+
+	plan, before part[*Plan]
+}
+
+// ofKnown are the facets that a Known is made from: all that is measured and judged. What is
+// said of the plan changes none of it.
+var ofKnown = []store.Facet{store.FacetGround, store.FacetBook, store.FacetLineups, store.FacetReadings, store.FacetSurveyed, store.FacetYardstick}
+
+// Of returns the study of a client, store.ErrNotFound if there is none.
+func (s *Studies) Of(ctx context.Context, id int64) (study *Study, err error) {
+	err = s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		study, err = s.In(ctx, tx, id)
+		return err
+	})
+	return study, err
+}
+
+// In returns the study of a client as a transaction sees it.
+func (s *Studies) In(ctx context.Context, tx *store.Tx, id int64) (*Study, error) {
+	if tx.Changes(id) { // as it is before its revision has a number
+		return s.load(ctx, tx, id, nil)
+	}
+	c := s.client(id)
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	made, err := s.load(ctx, tx, id, c.study)
+	if err != nil {
+		return nil, err
+	}
+	if c.study != made {
+		c.study = made
+		s.forget()
+	}
+	return made, nil
+}
+
+// client is the place of a client's study, the one that was used last.
+func (s *Studies) client(id int64) *client {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if s.kept == nil {
+		s.kept, _ = simplelru.NewLRU[int64, *client](mostKept, nil)
+	}
+	if c, ok := s.kept.Get(id); ok {
+		return c
+	}
+	c := &client{}
+	s.kept.Add(id, c)
+	return c
+}
+
+// forget forgets the studies that were used least recently, as long as all hold too much.
+func (s *Studies) forget() {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	for s.kept.Len() > 1 && s.held() > mostBytes {
+		s.kept.RemoveOldest()
+	}
+}
+
+// held are the bytes of the pages that studies hold.
+func (s *Studies) held() (bytes int64) {
+	for _, c := range s.kept.Values() {
+		if c.mu.TryLock() { // one that is being made counts when it is
+			if c.study != nil {
+				bytes += c.study.holds()
+			}
+			c.mu.Unlock()
+		}
+	}
+	return bytes
+}
+
+// load returns had if it is as the transaction sees the client, else a study that takes over
+// what is still so.
+func (s *Studies) load(ctx context.Context, tx *store.Tx, id int64, had *Study) (*Study, error) {
+	revision, err := tx.Revision(id)
+	if err != nil {
+		return nil, err
+	}
+	if had != nil && had.Revision.Number == revision.Number {
+		return had, nil
+	}
+	start, before := time.Now(), tx.Statements()
+	out := &Study{Revision: revision}
+	if had != nil && revision.Same(had.Revision, ofKnown...) {
+		out.Known = had.Known
+	} else if out.Known, err = s.known(ctx, tx, id, revision, had); err != nil {
+		return nil, err
+	}
+	if out.Said, err = tx.Said(id); err != nil {
+		return nil, err
+	}
+	if out.Standing, err = tx.SiteFigures(id); err != nil {
+		return nil, err
+	}
+	s.made.Studies.Add(1)
+	if s.Log != nil {
+		s.Log.Debug("a study was loaded", "client", id, "revision", revision.Number, "statements", tx.Statements()-before, "took", time.Since(start))
+	}
+	return out, nil
+}
+
+// part is a part of a study: it is made when it is first asked for, once however many ask.
+// One that could not be made is made again when it is asked for again.
+type part[T any] struct {
+	mu    sync.Mutex
+	made  bool
+	value T
+}
+
+// get returns the part. Who gives up does not keep it from the others: it is made to the end.
+func (p *part[T]) get(ctx context.Context, work func(context.Context) (T, error)) (T, error) {
+	p.mu.Lock()
+	defer p.mu.Unlock()
+	if p.made {
+		return p.value, nil
+	}
+	value, err := work(context.WithoutCancel(ctx))
+	if err == nil {
+		p.value, p.made = value, true
+	}
+	return value, err
+}
+
+// of is a part that was made already.
+func of[T any](value T) *part[T] { return &part[T]{made: true, value: value} }

@@ -1,0 +1,238 @@
+package study
+
+import (
+	"context"
+	"errors"
+	"maps"
+	"reflect"
+	"slices"
+	"sync"
+
+	"inktally/core/gazetteer"
+	"inktally/core/intent"
+	"inktally/core/lineup"
+	"inktally/core/site"
+	"inktally/internal/store"
+)
+
+// Site is a site that was surveyed, with what its pages are for and what is wrong with them.
+type Site struct {
+	store.Site
+	site.Tree
+}
+
+// trees are the judged sites of a client, each judged when it is first asked for.
+type trees struct {
+	mu    sync.Mutex
+	sites map[string]judgedSite // by domain
+	had   map[string]judgedSite // those of what was known before
+}
+
+// judgedSite is a site and all that its pages were judged by: pages that are judged by the
+// same are for the same.
+type judgedSite struct {
+	by   judgedBy
+	site *Site
+}
+
+// judgedBy is all that the pages of a site are judged by.
+type judgedBy struct {
+	spoken    spoken
+	services  []intent.Service
+	acts      []string
+	towns     *gazetteer.Gazetteer
+	community float64 // km
+	low       map[site.Kind]int
+	site      store.Site
+	readings  map[string]int64 // by address
+	own       *ownSite
+}
+
+// ownSite is what a client's own site is judged by beside that.
+type ownSite struct {
+	firm string
+	set  map[string]site.Purpose
+}
+
+// judged are the sites that were judged.
+func (t *trees) judged() map[string]judgedSite {
+	t.mu.Lock()
+	defer t.mu.Unlock()
+	return maps.Clone(t.sites)
+}
+
+// Domain is that of the client's own site, empty for none.
+func (k *Known) Domain() string {
+	home, err := HomePage(k.Pages)
+	if err != nil {
+		return ""
+	}
+	return lineup.Domain(home.URL)
+}
+
+// Surveyed are the domains of the sites that were surveyed.
+func (k *Known) Surveyed() []string { return slices.Sorted(maps.Keys(k.facts.sites)) }
+
+// Tree is a site that was surveyed, by its domain, as it is judged by now; nil for one that
+// was not.
+func (k *Known) Tree(ctx context.Context, domain string) (*Site, error) {
+	of, ok := k.facts.sites[domain]
+	if !ok {
+		return nil, nil
+	}
+	return k.tree(ctx, of)
+}
+
+func (k *Known) tree(ctx context.Context, of store.Site) (*Site, error) {
+	k.trees.mu.Lock()
+	defer k.trees.mu.Unlock()
+	if made, ok := k.trees.sites[of.Domain]; ok {
+		return made.site, nil
+	}
+	judged := judgedSite{by: k.judgedBy(of)}
+	if had, ok := k.trees.had[of.Domain]; ok && reflect.DeepEqual(had.by, judged.by) {
+		judged.site = had.site
+	} else {
+		asked, err := k.Asked(context.WithoutCancel(ctx), of)
+		if err != nil {
+			return nil, err
+		}
+		judged.site = &Site{of, asked.Tree()}
+		k.from.made.Trees.Add(1)
+	}
+	if k.trees.sites == nil {
+		k.trees.sites = map[string]judgedSite{}
+	}
+	k.trees.sites[of.Domain] = judged
+	return judged.site, nil
+}
+
+func (k *Known) judgedBy(of store.Site) judgedBy {
+	by := judgedBy{spoken: k.spoken(), services: k.Services, acts: k.Lists.Acts, towns: k.Towns, community: k.Yardstick.Book.CommunityKm,
+		low: map[site.Kind]int{}, site: of, readings: map[string]int64{}}
+	for _, kind := range site.Kinds() {
+		by.low[kind] = k.Yardstick.Target.Guideline(kind).Low
+	}
+	for _, p := range of.Pages {
+		by.readings[p.URL] = k.Latest[p.URL].ID
+	}
+	if k.owns(of) {
+		by.own = &ownSite{k.Client.Name, k.set()}
+	}
+	return by
+}
+
+// owns reports whether a site is the client's own.
+func (k *Known) owns(of store.Site) bool { return of.Domain == k.Domain() }
+
+// far is how many times farther than communities a town may be that a page is for.
+const far = 8
+
+// Asked is what the tree of a site is made from, with the pages as they were read last.
+func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
+	rules := k.Yardstick.Target
+	binder := site.NewBinder(k.Language(), k.Services, k.Lists.Acts)
+	binder.Knows(k.TownsNear(far))
+	out := site.Survey{Binder: binder, Places: k.Places, Low: func(kind site.Kind) int { return rules.Guideline(kind).Low }}
+	if k.owns(of) {
+		out.Dead, out.Both, out.Firm, out.Set = of.Dead, of.Both, k.Client.Name, k.set()
+		for _, service := range k.Services {
+			out.Services = append(out.Services, service.Name)
+		}
+	}
+	for _, p := range of.Pages {
+		v := site.Visited{URL: p.URL, Labels: p.Labels, InLinks: p.InLinks, Canonical: p.Canonical}
+		if r, ok := k.Latest[p.URL]; ok {
+			read, err := k.from.Pages.Page(ctx, r)
+			if err != nil && !errors.Is(err, store.ErrDamaged) {
+				return out, err
+			}
+			v.Page = read
+		}
+		out.Visited = append(out.Visited, v)
+	}
+	return out, nil
+}
+
+// set is what the user said of pages.
+func (k *Known) set() map[string]site.Purpose {
+	out := map[string]site.Purpose{}
+	for _, p := range k.facts.ground.Pages {
+		if p.ByHand && p.URL != "" {
+			out[site.BareAddress(p.URL)] = site.Purpose{Kind: p.Kind, Service: p.Service, Place: p.Place}
+		}
+	}
+	return out
+}
+
+// followSite lets the client's pages be for what its surveyed site tells, but for those that
+// a person said something of, and its home page.
+func (k *Known) followSite(ctx context.Context) error {
+	own, err := k.Tree(ctx, k.Domain())
+	if err != nil || own == nil {
+		return err
+	}
+	found := map[string]site.Purpose{}
+	for _, p := range own.Purposes() {
+		found[site.BareAddress(p.URL)] = p.Purpose
+	}
+	k.Pages = slices.Clone(k.Pages)
+	for i := range k.Pages {
+		p := &k.Pages[i]
+		is, ok := found[site.BareAddress(p.URL)]
+		if is.Kind == site.Home {
+			is = site.Purpose{Kind: site.Other}
+		}
+		if !ok || p.URL == "" || p.ByHand || p.Kind == site.Home {
+			continue
+		}
+		p.Kind, p.Service, p.Place = is.Kind, is.Service, is.Place
+	}
+	return nil
+}
+
+// Purposes are the pages of a client's own site with what they are for as pages of the client:
+// a second copy is for nothing, for targets are for the first one, and there is one home page.
+func (s *Site) Purposes() []site.Surveyed {
+	copies := map[string]bool{}
+	for _, f := range s.Findings {
+		copies[f.URL] = copies[f.URL] || f.Type == site.SecondCopy
+	}
+	out := slices.Clone(s.Tree.Pages)
+	for i := range out {
+		if copies[out[i].URL] {
+			out[i].Purpose = site.Purpose{Kind: site.Other}
+		}
+	}
+	return out
+}
+
+// Subjects counts the pages that are for one service or place.
+func (s *Site) Subjects() (n int) {
+	for _, p := range s.Tree.Pages {
+		if p.Kind.ForOneSubject() {
+			n++
+		}
+	}
+	return n
+}
+
+// Alone are what is wrong with the pages of a client whose site was not surveyed, as far as
+// they tell by themselves.
+func (k *Known) Alone(ctx context.Context) ([]site.Finding, error) {
+	pages := store.Site{Domain: k.Domain()}
+	if pages.Domain == "" {
+		return nil, nil
+	}
+	for _, p := range k.Pages {
+		if _, read := k.Latest[p.URL]; read && p.URL != "" {
+			pages.Pages = append(pages.Pages, store.SitePage{URL: p.URL, InLinks: 1})
+		}
+	}
+	of, err := k.tree(ctx, pages)
+	if err != nil {
+		return nil, err
+	}
+	told := []site.FindingType{site.NoIndex, site.PlaceholderText, site.PlaceWrong, site.VagueAreaWords, site.PhoneNotLinked, site.SecondCopy}
+	return slices.DeleteFunc(slices.Clone(of.Findings), func(f site.Finding) bool { return !slices.Contains(told, f.Type) }), nil
+}
