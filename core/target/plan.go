@@ -186,19 +186,25 @@ func (plan *Plan) credit(y Rules, all []Target) {
 	}
 }
 
-// choose puts what the user said on targets and their parts.
-func choose(all []Target, s *Study) {
+// Said returns what finds what the user said of a target of a page, or of a part of one, by
+// its key; what was said of the page before it was made still holds.
+func (s *Study) Said() func(page, key string) (Choice, bool) {
 	formerly := map[string]string{}
 	for _, p := range s.Pages {
 		formerly[p.Key] = p.Formerly
 	}
-	said := func(page, key string) (Choice, bool) {
+	return func(page, key string) (Choice, bool) {
 		c, ok := s.Choices[ChoiceKey(page, key)]
 		if !ok && formerly[page] != "" {
 			c, ok = s.Choices[ChoiceKey(formerly[page], key)]
 		}
 		return c, ok
 	}
+}
+
+// choose puts what the user said on targets and their parts.
+func choose(all []Target, s *Study) {
+	said := s.Said()
 	for i := range all {
 		t := &all[i]
 		if c, ok := said(t.Page, t.Key); ok {

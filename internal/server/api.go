@@ -15,15 +15,16 @@ import (
 // body is an answer with a JSON body.
 type body[T any] struct{ Body T }
 
-// change is what an operation that writes tells of what it changed.
-type change struct {
+// Change is what an operation that writes tells of what it changed. It is exported for huma to
+// find its headers.
+type Change struct {
 	Revision int64  `header:"Revision" doc:"The revision of what is known of the client that the change made; 0 where it changed nothing"`
 	Changed  string `header:"Changed" doc:"The facets of the client that changed, parted by blanks: what is made from no other is as it was"`
 }
 
 // changed is an answer of an operation that writes.
 type changed[T any] struct {
-	change
+	Change
 	Body T
 }
 
@@ -103,7 +104,7 @@ func handle[I, T any](r api, method, path, id, summary string, f func(context.Co
 
 // do registers an operation that writes and answers with nothing else.
 func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error) {
-	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*change, error) {
+	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*Change, error) {
 		ctx, told := app.Noting(ctx)
 		if err := f(ctx, in); err != nil {
 			return nil, r.problem(ctx, id, err)
@@ -113,12 +114,12 @@ func do[I any](r api, method, path, id, summary string, f func(context.Context, 
 	})
 }
 
-func changeOf(told *app.Changed) change {
+func changeOf(told *app.Changed) Change {
 	var facets []string
 	for _, f := range told.Facets() {
 		facets = append(facets, string(f))
 	}
-	return change{told.Revision(), strings.Join(facets, " ")}
+	return Change{told.Revision(), strings.Join(facets, " ")}
 }
 
 // problem makes an answer of an error: a code and one sentence for the user.

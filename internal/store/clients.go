@@ -2,7 +2,6 @@ package store
 
 import (
 	"encoding/json"
-	"errors"
 	"time"
 
 	"inktally/core/intent"
@@ -232,13 +231,11 @@ func (t *Tx) PagesToMake(client int64) ([]Page, error) { return t.pages(client, 
 // PageToMake returns the row of a page to make, which it adds if nothing was said of the page
 // so far.
 func (t *Tx) PageToMake(p Page) (id int64, err error) {
-	err = t.one(`SELECT id FROM pages WHERE client_id = ? AND kind = ? AND service = ? AND place = ? AND state = ?`,
+	t.note(of(p.ClientID, FacetSaid))
+	err = t.one(`INSERT INTO pages (client_id, kind, service, place, state) VALUES (?, ?, ?, ?, ?)
+		ON CONFLICT (client_id, kind, service, place) WHERE state = 'to_make' DO UPDATE SET state = state RETURNING id`,
 		[]any{p.ClientID, p.Kind, p.Service, p.Place, pageToMake}, &id)
-	if !errors.Is(err, ErrNotFound) {
-		return id, err
-	}
-	return t.insert(of(p.ClientID, FacetSaid), `INSERT INTO pages (client_id, kind, service, place, state) VALUES (?, ?, ?, ?, ?)`,
-		p.ClientID, p.Kind, p.Service, p.Place, pageToMake)
+	return id, err
 }
 
 // RenameToMake lets a page to make be for another name of its service or place. Where something

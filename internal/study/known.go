@@ -59,12 +59,16 @@ type Known struct {
 	trees    *trees
 	beside   *part[*Beside]
 	whole    *part[*Whole]
-	columns  *measured.Pages
-	headings *outline.Headings
+	// wholeBefore is as it was before the pages were read the last time.
+	wholeBefore *part[*Whole]
+	columns     *measured.Pages
+	headings    *outline.Headings
 
 	mu    sync.Mutex
 	pages map[string]*part[*Comparison] // by key
 	held  map[int64]int64               // bytes of the pages that it holds, by reading
+
+	planBefore *planBefore
 }
 
 // hold notes that it holds the page of a reading.
@@ -86,7 +90,8 @@ func (k *Known) holds() (bytes int64) {
 
 // alone gives what is known parts of its own, none of which is made yet.
 func (k *Known) alone() {
-	k.read, k.families, k.beside, k.whole = &part[*readWith]{}, &part[*worked]{}, &part[*Beside]{}, &part[*Whole]{}
+	k.read, k.families, k.beside = &part[*readWith]{}, &part[*worked]{}, &part[*Beside]{}
+	k.whole, k.wholeBefore = &part[*Whole]{}, &part[*Whole]{}
 	k.trees, k.columns, k.headings, k.pages = &trees{}, &measured.Pages{}, &outline.Headings{}, map[string]*part[*Comparison]{}
 	k.held = map[int64]int64{}
 }

@@ -3,6 +3,7 @@ package study
 import (
 	"context"
 	"maps"
+	"reflect"
 	"strings"
 
 	"inktally/core/outline"
@@ -29,35 +30,49 @@ func (s *Study) Plan(ctx context.Context) (*Plan, error) {
 		if err != nil {
 			return nil, err
 		}
-		return s.planOf(whole), nil
+		return s.planOf(whole, s.Said), nil
 	})
 }
 
 // PlanBefore works out the plan as it was before the client's pages were read the last time,
-// nil if none of them was read twice. The pages that there are and those of rivals are
-// today's.
+// nil if none of them was read twice; nothing is said of its targets. The pages that there are
+// and those of rivals are today's.
 func (s *Study) PlanBefore(ctx context.Context) (*Plan, error) {
-	return s.before.get(ctx, func(ctx context.Context) (*Plan, error) {
-		latest := maps.Clone(s.Latest)
-		found := false
-		for _, p := range s.Pages {
-			if r, ok := s.Known.Before[ReadingKey(p)]; ok {
-				latest[ReadingKey(p)] = r
-				found = true
-			}
+	whole, err := s.Known.wholeBefore.get(ctx, s.makeWholeBefore)
+	if err != nil || whole == nil {
+		return nil, err
+	}
+	s.Known.mu.Lock()
+	defer s.Known.mu.Unlock()
+	if had := s.Known.planBefore; had == nil || !reflect.DeepEqual(had.outlines, s.Said.Outlines) {
+		said := store.SaidOf{Outlines: s.Said.Outlines, ToMake: s.Said.ToMake}
+		s.Known.planBefore = &planBefore{said.Outlines, s.planOf(whole, said)}
+	}
+	return s.Known.planBefore.plan, nil
+}
+
+// planBefore is the plan of before, which the user's outlines decide on.
+type planBefore struct {
+	outlines map[int64]outline.Edits
+	plan     *Plan
+}
+
+// makeWholeBefore measures all pages as they were before they were read the last time, nil if
+// none of them was read twice.
+func (k *Known) makeWholeBefore(ctx context.Context) (*Whole, error) {
+	latest, found := maps.Clone(k.Latest), false
+	for _, p := range k.Pages {
+		if r, ok := k.Before[ReadingKey(p)]; ok {
+			latest[ReadingKey(p)], found = r, true
 		}
-		if !found {
-			return nil, nil
-		}
-		if _, err := s.Whole(ctx); err != nil {
-			return nil, err
-		}
-		whole, err := s.variant(func(k *Known) { k.Latest = latest }).Whole(ctx)
-		if err != nil {
-			return nil, err
-		}
-		return s.planOf(whole), nil
-	})
+	}
+	if !found {
+		return nil, nil
+	}
+	if _, err := k.Whole(ctx); err != nil { // whose sites stay judged as they are
+		return nil, err
+	}
+	return k.variant(func(k *Known) { k.Latest = latest }).Whole(ctx)
 }
 
 // PlanAs works out the plan with the figures of another yardstick.
@@ -69,20 +84,20 @@ func (s *Study) PlanAs(ctx context.Context, y yardstick.Yardstick) (*Plan, error
 	if err != nil {
 		return nil, err
 	}
-	return s.planOf(whole), nil
+	return s.planOf(whole, s.Said), nil
 }
 
-func (s *Study) planOf(whole *Whole) *Plan {
+func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	s.from.made.Plans.Add(1)
 	p := &Plan{Whole: whole, Pages: map[string]*Comparison{}}
 	p.From = target.Study{Findings: whole.Findings, Choices: map[string]target.Choice{}}
 	keys := s.keys(whole)
-	for _, o := range s.Said.Own {
+	for _, o := range said.Own {
 		if key, ok := keys[o.PageID]; ok {
 			p.From.Own = append(p.From.Own, target.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
 		}
 	}
-	for _, c := range s.Said.Choices {
+	for _, c := range said.Choices {
 		if key, ok := keys[c.PageID]; ok {
 			p.From.Choices[target.ChoiceKey(key, c.Key)] = c.Choice
 		}

@@ -75,7 +75,7 @@ type Study struct {
 	Said     store.SaidOf
 	Standing []store.SiteFigure
 
-	plan, before part[*Plan]
+	plan part[*Plan]
 }
 
 // ofKnown are the facets that a Known is made from: all that is measured and judged. What is
@@ -164,10 +164,14 @@ func (s *Studies) load(ctx context.Context, tx *store.Tx, id int64, had *Study) 
 	} else if out.Known, err = s.known(ctx, tx, id, revision, had); err != nil {
 		return nil, err
 	}
-	if out.Said, err = tx.Said(id); err != nil {
+	if had != nil && revision.Same(had.Revision, store.FacetSaid) {
+		out.Said = had.Said
+	} else if out.Said, err = tx.Said(id); err != nil {
 		return nil, err
 	}
-	if out.Standing, err = tx.SiteFigures(id); err != nil {
+	if had != nil && revision.Same(had.Revision, store.FacetStanding) {
+		out.Standing = had.Standing
+	} else if out.Standing, err = tx.SiteFigures(id); err != nil {
 		return nil, err
 	}
 	s.made.Studies.Add(1)

@@ -18,7 +18,7 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 	if err != nil || was == nil {
 		return out, err
 	}
-	before := worked(now.Study, was)
+	before, said := worked(now.Study, was), now.From.Said()
 	asked := map[string]bool{}
 	for i := range now.Targets {
 		for _, p := range now.Targets[i].Parts {
@@ -27,15 +27,18 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 	}
 	for i := range before.Targets {
 		t := &before.Targets[i]
-		if t.Kind == target.ByHand || t.Choice.State == target.Dropped {
+		if whole, _ := said(t.Page, t.Key); whole.State == target.Dropped {
 			continue
 		}
 		for k := range t.Parts {
-			part := &t.Parts[k]
+			part := t.Parts[k] // shared
+			if c, ok := said(t.Page, part.Key); ok {
+				part.Choice = c
+			}
 			if part.Kind == target.Words || part.Choice.State == target.Dropped || asked[target.ChoiceKey(t.Page, part.Key)] || now.Pages[t.Page] == nil {
 				continue
 			}
-			says := before.teller(t.Page).Part(t, part)
+			says := before.teller(t.Page).Part(t, &part)
 			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind), Says: join(says.Before, says.Pencil, says.After),
 				Note: says.Note, Gain: part.Gain})
 		}

@@ -5,6 +5,7 @@ package plan
 import (
 	"cmp"
 	"context"
+	"slices"
 
 	"inktally/core/fault"
 	"inktally/core/target"
@@ -63,6 +64,9 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 			if err != nil {
 				return err
 			}
+			if !w.has(s.Page, s.Key) {
+				return store.ErrNotFound
+			}
 			if s.Was != nil {
 				kept, err := tx.Choice(client, row, s.Key)
 				if err != nil {
@@ -82,6 +86,17 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 		return nil, err
 	}
 	return p.Get(ctx, client)
+}
+
+// has reports whether the plan has a target or a part of a key on a page, or whether something
+// was said of it when it had.
+func (w *Worked) has(page, key string) bool {
+	if _, said := w.From.Choices[target.ChoiceKey(page, key)]; said {
+		return true
+	}
+	return slices.ContainsFunc(w.Targets, func(t target.Target) bool {
+		return t.Page == page && (t.Key == key || slices.ContainsFunc(t.Parts, func(p target.Part) bool { return p.Key == key }))
+	})
 }
 
 // row is the row of a page of the plan, which is added for one to make of which nothing was

@@ -4185,6 +4185,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4251,6 +4253,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4383,6 +4387,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4445,6 +4451,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4480,6 +4488,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4530,6 +4540,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4628,6 +4640,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4663,6 +4677,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4698,6 +4714,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4748,6 +4766,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4783,6 +4803,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4818,6 +4840,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4915,6 +4939,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4951,6 +4977,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5086,6 +5114,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5131,6 +5161,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5176,6 +5208,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5211,6 +5245,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5246,6 +5282,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5282,6 +5320,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5314,6 +5354,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5350,6 +5392,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5386,6 +5430,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5418,6 +5464,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5484,6 +5532,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5520,6 +5570,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5620,6 +5672,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5807,6 +5861,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5880,6 +5936,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6010,6 +6068,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6082,6 +6142,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6350,6 +6412,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6385,6 +6449,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6455,6 +6521,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6634,6 +6702,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6737,6 +6807,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6799,6 +6871,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6835,6 +6909,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6867,6 +6943,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6899,6 +6977,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6962,6 +7042,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6993,6 +7075,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7059,6 +7143,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7094,6 +7180,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7156,6 +7244,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7189,6 +7279,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7280,6 +7372,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7352,6 +7446,8 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {

@@ -1,0 +1,363 @@
+package app_test
+
+import (
+	"database/sql"
+	"encoding/json"
+	"fmt"
+	"path/filepath"
+	"sync"
+	"testing"
+
+	"inktally/core/gazetteer"
+	"inktally/core/outline"
+	"inktally/core/target"
+	"inktally/internal/app"
+	"inktally/internal/app/book"
+	"inktally/internal/app/plan"
+	"inktally/internal/store"
+	"inktally/internal/view"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// surveyedClient is a client over the practice web whose site and rivals' sites were surveyed,
+// and whose pages were read.
+func surveyedClient(t *testing.T) (*app.App, int64) {
+	t.Helper()
+	a, _, client := overPractice(t)
+	surveyed(t, a, client)
+	measured(t, a, client)
+	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney inspection tarn harbor,90,5,30\nmasonry repair tarn harbor,70,5,\n"), nil, "", "town")
+	require.NoError(t, err)
+	return a, client
+}
+
+// A dropped part costs a few statements and one plan, also of a page to make; other views of
+// the client are as they were.
+func TestWhatADroppedPartCosts(t *testing.T) {
+	a, client := surveyedClient(t)
+	db := a.Store()
+	p, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	home := p.Pages[0]
+	_, err = a.Sheet.Get(ctx, client, home.Page.ID)
+	require.NoError(t, err)
+	for _, page := range []string{home.Key, "service: masonry repair"} {
+		at := partOf(t, p, page)
+		made := a.Studies.Made()
+		plans, columns, trees, statements := made.Plans.Load(), made.Columns.Load(), made.Trees.Load(), db.Statements()
+		list, err := a.Plan.Choose(ctx, client, []plan.Said{{Page: page, Key: at.Key, Choice: target.Choice{State: target.Dropped, Reason: "no"}}})
+		require.NoError(t, err)
+		assert.LessOrEqual(t, db.Statements()-statements, int64(12), page)
+		assert.Equal(t, int64(1), made.Plans.Load()-plans, page)
+		assert.Equal(t, columns, made.Columns.Load(), "nothing is measured again")
+		assert.Equal(t, trees, made.Trees.Load(), "nothing is judged again")
+		assert.EqualValues(t, target.Dropped, partOf(t, list, page).Choice.State)
+		statements = db.Statements()
+		_, err = a.Sheet.Get(ctx, client, home.Page.ID)
+		require.NoError(t, err)
+		assert.Equal(t, int64(1), db.Statements()-statements, "the study at hand is asked whether it holds")
+	}
+}
+
+// partOf is the title's part of a page's targets.
+func partOf(t *testing.T, p *view.Plan, page string) view.Part {
+	t.Helper()
+	for _, x := range p.Targets {
+		for _, part := range x.Parts {
+			if x.Page == page && part.Kind == view.PartKind(target.Title) {
+				return part
+			}
+		}
+	}
+	require.FailNow(t, "no title is wanted", page)
+	return view.Part{}
+}
+
+// However many ask for whatever view at once, a client is studied and measured once.
+func TestManyShareAStudy(t *testing.T) {
+	a, client := surveyedClient(t)
+	g, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	_, err = a.Ground.AddPage(ctx, client, view.PageDraft{Kind: "service", Service: "masonry repair"})
+	require.NoError(t, err)
+	made := a.Studies.Made()
+	studies, plans, trees := made.Studies.Load(), made.Plans.Load(), made.Trees.Load()
+	var all sync.WaitGroup
+	for range 8 {
+		for _, ask := range []func() error{
+			func() error { _, err := a.Plan.Get(ctx, client); return err },
+			func() error { _, err := a.Sheet.Get(ctx, client, g.Pages[0].ID); return err },
+			func() error { _, err := a.Sheet.Overview(ctx, client); return err },
+			func() error { _, err := a.Book.Get(ctx, client); return err },
+			func() error { _, err := a.Ground.Site(ctx, client); return err },
+			func() error { _, err := a.Lineup.Get(ctx, client, 0); return err },
+			func() error { _, err := a.Plan.Images(ctx, client); return err },
+			func() error { _, err := a.Shelf.List(ctx); return err },
+		} {
+			all.Go(func() { assert.NoError(t, ask()) })
+		}
+	}
+	all.Wait()
+	assert.Equal(t, int64(1), made.Studies.Load()-studies)
+	assert.LessOrEqual(t, made.Plans.Load()-plans, int64(2), "that of now, and that of before its pages were read last")
+	assert.Equal(t, trees, made.Trees.Load(), "a planned page changes no judgement of what was found")
+}
+
+// What pages are for, and all that is worked out, is the same in whatever order things were
+// told: nothing that was judged before an edit outlives it.
+func TestEditsReachWhatWasJudged(t *testing.T) {
+	for name, edit := range map[string]func(t *testing.T, a *app.App, client int64){
+		"acts": func(t *testing.T, a *app.App, client int64) {
+			lists, err := a.Book.Lists(ctx, client)
+			require.NoError(t, err)
+			lists.Acts = []string{"inspecting"}
+			_, err = a.Book.SaveLists(ctx, client, &lists.Lists, nil)
+			require.NoError(t, err)
+		},
+		"the distance of communities": func(t *testing.T, a *app.App, client int64) {
+			_, err := a.Yardstick.Change(ctx, client, map[string]string{"book.community_km": "1"}, nil)
+			require.NoError(t, err)
+		},
+		"services": func(t *testing.T, a *app.App, client int64) {
+			b := chimney
+			b.Services = b.Services[1:]
+			_, err := a.Ground.Save(ctx, client, b, nil)
+			require.NoError(t, err)
+		},
+		"words tied": func(t *testing.T, a *app.App, client int64) {
+			_, err := a.Book.TieWords(ctx, client, []book.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
+			require.NoError(t, err)
+		},
+		"a separated phrase": func(t *testing.T, a *app.App, client int64) {
+			_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"})
+			require.NoError(t, err)
+			_, err = a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep"}, "tarn harbor chimney sweep")
+			require.NoError(t, err)
+		},
+	} {
+		t.Run(name, func(t *testing.T) {
+			after, _, client := overPractice(t)
+			surveyed(t, after, client)
+			before := judgedAs(t, after, client)
+			edit(t, after, client)
+			first, _, other := overPractice(t)
+			edit(t, first, other)
+			surveyed(t, first, other)
+			assert.JSONEq(t, judgedAs(t, first, other), judgedAs(t, after, client))
+			if name == "acts" || name == "services" {
+				assert.NotEqual(t, before, judgedAs(t, after, client), "or the edit shows nothing")
+			}
+		})
+	}
+}
+
+// judgedAs is what is worked out of a client's site and its rivals', without ids and days.
+func judgedAs(t *testing.T, a *app.App, client int64) string {
+	t.Helper()
+	s, err := a.Ground.Site(ctx, client)
+	require.NoError(t, err)
+	s.SurveyedAt = nil
+	for i := range s.Pages {
+		s.Pages[i].ID = 0
+	}
+	for i := range s.Rivals {
+		s.Rivals[i].SurveyedAt, s.Rivals[i].EntryID = nil, 0
+	}
+	raw, err := json.Marshal(s)
+	require.NoError(t, err)
+	return string(raw)
+}
+
+// When a reading is deleted that is not the newest of all, what was judged by it follows.
+func TestDeletedReadingIsForgotten(t *testing.T) {
+	w := &web{pages: map[string]string{
+		"http://brindle.example/":  `<title>Brindle</title><a href="/a">A</a><a href="/b">B</a>`,
+		"http://brindle.example/a": "<title>About us</title>" + words(30), "http://brindle.example/b": "<title>Other</title>" + words(30)}}
+	a, _ := open(t, w)
+	client, _ := newClient(t, a, sweep, "")
+	surveyed(t, a, client)
+	titles := func() (out []string) {
+		s, err := a.Ground.Site(ctx, client)
+		require.NoError(t, err)
+		for _, p := range s.Pages {
+			out = append(out, p.Title)
+		}
+		return out
+	}
+	was := titles()
+	g, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	var added view.Filed
+	for i, p := range []int{1, 2} { // the one that is deleted is not the newest
+		filed, err := a.Readings.Paste(ctx, client, g.Pages[p].ID, 0, fmt.Sprintf("<title>Pasted %d</title><p>%s", i, words(40)))
+		require.NoError(t, err)
+		if i == 0 {
+			added = filed
+		}
+	}
+	assert.Contains(t, titles(), "Pasted 0")
+	require.NoError(t, a.Readings.Remove(ctx, client, added.ReadingID))
+	assert.Equal(t, []string{was[0], was[1], "Pasted 1"}, titles())
+}
+
+// Renaming a service keeps what was said of the page that is to be made for it.
+func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
+	a, client := surveyedClient(t)
+	const was, is = "service: masonry repair", "service: brick repair"
+	p, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	_, err = a.Plan.Choose(ctx, client, []plan.Said{{Page: was, Key: partOf(t, p, was).Key, Choice: target.Choice{State: target.Dropped, Reason: "no"}},
+		{Page: was, Key: firstTarget(t, p, was), Choice: target.Choice{State: target.Kept}}})
+	require.NoError(t, err)
+	_, err = a.Plan.Add(ctx, client, target.Own{Page: was, Text: "Ask for a photo", Minutes: 5})
+	require.NoError(t, err)
+	words := 120
+	outlined, err := a.Plan.Outline(ctx, client, was)
+	require.NoError(t, err)
+	section := outlined.Sections[1].Key
+	_, err = a.Plan.SetOutline(ctx, client, was, edits(section, words), nil)
+	require.NoError(t, err)
+	draft, err := a.Plan.KeepDraft(ctx, client, was, "", []byte("# Masonry\n\nWe mend it."))
+	require.NoError(t, err)
+
+	b := chimney
+	b.Services = append([]view.Service{}, chimney.Services...)
+	b.Services[3] = view.Service{Name: "brick repair", Words: []string{"masonry repair", "chimney repair"}}
+	_, err = a.Ground.Save(ctx, client, b, nil)
+	require.NoError(t, err)
+	p, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	kept, own := 0, 0
+	for _, x := range p.Targets {
+		if x.Page == is && x.Choice.State == view.TargetState(target.Kept) {
+			kept++
+		}
+		if x.Page == is && x.Kind == view.TargetKind(target.ByHand) {
+			own++
+		}
+	}
+	assert.Equal(t, 1, kept)
+	assert.Equal(t, 1, own)
+	outlined, err = a.Plan.Outline(ctx, client, is)
+	require.NoError(t, err)
+	assert.Equal(t, words, *outlined.Edits.Sections[section].Words)
+	drafts, err := a.Plan.Drafts(ctx, client, is)
+	require.NoError(t, err)
+	require.Len(t, drafts, 1)
+	assert.Equal(t, draft.ID, drafts[0].ID)
+	_, err = a.Plan.Outline(ctx, client, was)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+
+	_, err = a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindleandash.example/bricks", Kind: "service", Service: "brick repair"})
+	require.NoError(t, err)
+	g, err := a.Ground.Get(ctx, client)
+	require.NoError(t, err)
+	made := fmt.Sprintf("p%d", g.Pages[len(g.Pages)-1].ID)
+	drafts, err = a.Plan.Drafts(ctx, client, made)
+	require.NoError(t, err)
+	assert.Len(t, drafts, 1, "what was said of it before it was made still holds")
+	outlined, err = a.Plan.Outline(ctx, client, made)
+	require.NoError(t, err)
+	assert.Equal(t, words, *outlined.Edits.Sections[section].Words)
+}
+
+// edits are those of one section's words.
+func edits(section string, words int) outline.Edits {
+	return outline.Edits{Sections: map[string]outline.SectionEdit{section: {Words: &words}}}
+}
+
+// older makes the readings of a file those of an older program.
+func older(t *testing.T, path string) {
+	raw, err := sql.Open("sqlite", "file:"+path)
+	require.NoError(t, err)
+	_, err = raw.Exec(`UPDATE readings SET rules = rules - 1, seen = 7; UPDATE bodies SET page = NULL`)
+	require.NoError(t, err)
+	require.NoError(t, raw.Close())
+}
+
+// firstTarget is the key of the first target of a page.
+func firstTarget(t *testing.T, p *view.Plan, page string) string {
+	for _, x := range p.Targets {
+		if x.Page == page {
+			return x.Key
+		}
+	}
+	require.FailNow(t, "no target", page)
+	return ""
+}
+
+// Keys of pages, targets and parts that do not exist are refused.
+func TestUnknownKeysAreRefused(t *testing.T) {
+	a, client := surveyedClient(t)
+	p, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	dropped := target.Choice{State: target.Dropped}
+	for _, s := range []plan.Said{{Page: "p999", Key: "h1: x", Choice: dropped}, {Page: "service: no such", Key: "h1: x", Choice: dropped},
+		{Page: p.Pages[0].Key, Key: "h1: no such", Choice: dropped}, {Page: "", Key: "h1: x", Choice: dropped}} {
+		_, err := a.Plan.Choose(ctx, client, []plan.Said{s})
+		assert.ErrorIs(t, err, store.ErrNotFound, "%+v", s)
+	}
+	_, err = a.Plan.Add(ctx, client, target.Own{Page: "service: no such", Text: "x", Minutes: 1})
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	_, err = a.Plan.SetOutline(ctx, client, "p999", edits("about", 100), nil)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+	_, err = a.Plan.KeepDraft(ctx, client, "service: no such", "", []byte("# x"))
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}
+
+// What an older program kept of pages is read by today's rules behind the scenes, and what is
+// asked meanwhile is by today's already.
+func TestCatchesUpWithTodaysRules(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "a.db")
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Brindle</title>" + words(30)}}
+	db, err := store.Open(ctx, path)
+	require.NoError(t, err)
+	a, err := app.New(ctx, app.Options{DB: db, Web: w})
+	require.NoError(t, err)
+	client, home := newClient(t, a, sweep, "")
+	measured(t, a, client)
+	a.Close()
+	older(t, path)
+	a, err = app.New(ctx, app.Options{DB: db, Web: w})
+	require.NoError(t, err)
+	s, err := a.Sheet.Get(ctx, client, home)
+	require.NoError(t, err)
+	assert.Equal(t, 30, s.Columns[0].Words.Seen)
+	a.CaughtUp()
+	require.NoError(t, db.Read(ctx, func(tx *store.Tx) error {
+		stale, err := tx.StaleReadings()
+		assert.Empty(t, stale)
+		latest, latestErr := tx.LatestReadings(client)
+		assert.Equal(t, 30, latest["http://brindle.example/"].Facts.Words.Seen)
+		require.NoError(t, latestErr)
+		return err
+	}))
+	a.Close()
+	require.NoError(t, db.Close())
+}
+
+// The towns of the gazetteer, and how far communities are, decide what pages of a site are for:
+// also where they are edited after its survey.
+func TestTownsReachWhatWasJudged(t *testing.T) {
+	w := &web{pages: map[string]string{
+		"http://brindle.example/":                 `<title>Brindle</title><a href="/towns/marlow-end">Marlow End</a>`,
+		"http://brindle.example/towns/marlow-end": "<title>Chimney sweep in Marlow End</title><h1>Chimney sweep in Marlow End</h1>" + words(30)}}
+	a, _ := open(t, w)
+	client, _ := newClient(t, a, sweep, "")
+	towns := []gazetteer.Town{{Name: "Tarn Harbor", Country: "US", State: "ME", Lat: 44, Lon: -69, Size: 4000}}
+	require.NoError(t, a.Ground.AddTowns(ctx, towns))
+	surveyed(t, a, client)
+	place := func() string {
+		s, err := a.Ground.Site(ctx, client)
+		require.NoError(t, err)
+		return s.Pages[1].Place
+	}
+	assert.Empty(t, place(), "nobody knows that town")
+	require.NoError(t, a.Ground.AddTowns(ctx, []gazetteer.Town{{Name: "Marlow End", Country: "US", State: "ME", Lat: 44.5, Lon: -69, Size: 900}}))
+	assert.Equal(t, "Marlow End", place())
+	_, err := a.Yardstick.Change(ctx, client, map[string]string{"book.community_km": "5"}, nil)
+	require.NoError(t, err)
+	assert.Empty(t, place(), "it is too far now")
+}
