@@ -1,7 +1,7 @@
 // Command bench prints how long the work takes beside one bare html.Parse of
 // the same page, as ratios within one run: the machines it runs on are noisy,
 // so no time stands by itself and nothing here fails. With a folder of saved
-// pages it measures those instead.
+// pages it measures those instead, with study what the views of a client cost.
 package main
 
 import (
@@ -26,6 +26,13 @@ func main() {
 	// A second processor that has nothing to do would help to collect garbage
 	// without need, now more and now less.
 	runtime.GOMAXPROCS(1)
+	if len(os.Args) > 1 && os.Args[1] == "study" {
+		if err := studyBench(); err != nil {
+			fmt.Fprintln(os.Stderr, "bench:", err)
+			os.Exit(1)
+		}
+		return
+	}
 	if len(os.Args) > 1 {
 		if err := savedPages(os.Args[1]); err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
@@ -40,7 +47,7 @@ func main() {
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
 	facts()
 	matching()
-	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), bundle("internal/server/dist"), readersBench(), soak()} {
+	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), studyBench(), bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), bundle("internal/server/dist"), readersBench(), soak()} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)

@@ -23,6 +23,9 @@ const (
 	NoSuchSite     Code = "no_such_site"
 	TimedOut       Code = "timed_out"
 	NoConnection   Code = "no_connection"
+	// Untrusted is a site whose certificate is expired, made for another name, or signed by nobody
+	// who is known.
+	Untrusted      Code = "untrusted_certificate"
 	NotRead        Code = "not_read"
 	UnknownPacking Code = "unknown_packing"
 	RobotsRefuse   Code = "robots_refuse"
@@ -180,7 +183,7 @@ var params = map[Code][]string{
 
 	RedirectCircle: {"host"}, RedirectScheme: {"host", "scheme"}, SiteAnswered: {"host", "status", "says"}, NotAPage: {"host", "type"},
 	PageTooLarge: {"mb"}, PageCutShort: {"host"}, HeadersEndless: {"host"}, PrivateAddress: {"host", "address"}, NoSuchSite: {"host"},
-	TimedOut: {"host"}, NoConnection: {"host"}, NotRead: {"host"}, UnknownPacking: {"host", "packing"}, RobotsRefuse: {"host"},
+	TimedOut: {"host"}, NoConnection: {"host"}, Untrusted: {"host"}, NotRead: {"host"}, UnknownPacking: {"host", "packing"}, RobotsRefuse: {"host"},
 	NotReadBefore: {},
 
 	NoBrowser: {}, BrowserNotStart: {}, BrowserLost: {}, RenderTimedOut: {"host"}, RenderFailed: {"host"}, RenderMemory: {"host"},

@@ -16,7 +16,7 @@ import (
 // store.
 type Code string
 
-// Fault is a failure that is told to a person.
+// Fault is a failure that is told to a person. It is never changed: it may be shared.
 type Fault struct {
 	Code Code
 	// Params fill the places of its sentence, by the names that the code has.
@@ -41,16 +41,18 @@ func New(code Code, values ...any) *Fault {
 	return f
 }
 
-// Because puts the error behind a fault, for logs.
+// Because returns the fault with the error behind it, for logs.
 func (f *Fault) Because(cause error) *Fault {
-	f.cause = cause
-	return f
+	out := *f
+	out.cause = cause
+	return &out
 }
 
-// Around puts another fault into one whose sentence goes on with it.
+// Around returns the fault with another one in it, which its sentence goes on with.
 func (f *Fault) Around(inner *Fault) *Fault {
-	f.Inner = inner
-	return f
+	out := *f
+	out.Inner = inner
+	return &out
 }
 
 // Error is for logs; people are told the sentence of the code.

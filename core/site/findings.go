@@ -302,11 +302,9 @@ func (f *finder) hasPage(place string) bool {
 
 // without takes the name of the firm out of a text.
 func without(s, firm string) string {
-	if firm == "" {
+	before, after, found := text.CutFold(s, firm)
+	if !found {
 		return s
 	}
-	if at := strings.Index(strings.ToLower(s), strings.ToLower(firm)); at >= 0 && at+len(firm) <= len(s) {
-		return s[:at] + " " + s[at+len(firm):]
-	}
-	return s
+	return before + " " + after
 }

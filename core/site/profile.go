@@ -197,10 +197,13 @@ func withoutTown(typed string, town place.Place) string {
 	return strings.Join(rest, " ")
 }
 
+// inCapitals are the words of a name such as HomeAndConstructionBusiness.
+var inCapitals = regexp.MustCompile(`\p{Lu}\p{Ll}+`)
+
 // tradeOf is the trade that structured data names, else the service.
 func tradeOf(kind, service string) string {
 	var words []string
-	for _, w := range regexp.MustCompile(`\p{Lu}\p{Ll}+`).FindAllString(kind, -1) {
+	for _, w := range inCapitals.FindAllString(kind, -1) {
 		words = append(words, strings.ToLower(w))
 	}
 	trade := strings.Join(words, " ")

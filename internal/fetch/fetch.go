@@ -2,6 +2,7 @@ package fetch
 
 import (
 	"context"
+	"crypto/tls"
 	"errors"
 	"io"
 	"net"
@@ -273,10 +274,11 @@ func Stream(name string, r io.Reader) (Document, error) {
 // explain makes a fault of what went wrong with a host.
 func explain(ctx context.Context, host string, err error) error {
 	var (
-		no     refused
-		dns    *net.DNSError
-		netErr net.Error
-		op     *net.OpError
+		no        refused
+		untrusted *tls.CertificateVerificationError
+		dns       *net.DNSError
+		netErr    net.Error
+		op        *net.OpError
 	)
 	told, known := fault.Of(err)
 	switch {
@@ -290,6 +292,8 @@ func explain(ctx context.Context, host string, err error) error {
 		return fault.New(fault.HeadersEndless, host)
 	case errors.As(err, &no):
 		return fault.New(fault.PrivateAddress, host, no.addr)
+	case errors.As(err, &untrusted):
+		return fault.New(fault.Untrusted, host).Because(err)
 	case errors.As(err, &dns):
 		return fault.New(fault.NoSuchSite, host)
 	case errors.As(err, &netErr) && netErr.Timeout():

@@ -3,6 +3,8 @@ package fetch
 import (
 	"context"
 	"fmt"
+	"io"
+	"log"
 	"net/http"
 	"net/http/httptest"
 	"net/netip"
@@ -327,4 +329,31 @@ func TestFile(t *testing.T) {
 	assert.True(t, fault.Is(err, fault.FileIsFolder))
 	_, err = File(name + "x")
 	assert.True(t, fault.Is(err, fault.FileUnreadable))
+}
+
+// A certificate that nobody vouches for is told as such.
+func TestUntrustedCertificate(t *testing.T) {
+	server := httptest.NewTLSServer(http.HandlerFunc(func(http.ResponseWriter, *http.Request) {}))
+	defer server.Close()
+	server.Config.ErrorLog = log.New(io.Discard, "", 0)
+	f := New(Options{Guard: func(netip.Addr) error { return nil }})
+	_, err := f.Get(context.Background(), Request{Address: server.URL + "/", IgnoreRobots: true})
+	assert.True(t, fault.Is(err, fault.Untrusted), "%v", err)
+}
+
+// Hosts that nobody asked for an hour are forgotten, but for those that are being asked.
+func TestHostsAreForgotten(t *testing.T) {
+	f := New(Options{})
+	long := time.Now().Add(-2 * forgotten)
+	for i := range 100 {
+		f.host(fmt.Sprint("old", i)).asked = long
+	}
+	busy := f.host("busy")
+	busy.turns <- struct{}{}
+	busy.asked = long
+	f.slowDown("slow", 3*time.Second)
+	f.host("new")
+	assert.Len(t, f.hosts, 3)
+	assert.Same(t, busy, f.host("busy"))
+	assert.Equal(t, 3*time.Second, f.host("slow").pace)
 }

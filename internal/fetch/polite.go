@@ -2,6 +2,7 @@ package fetch
 
 import (
 	"context"
+	"maps"
 	"net/http"
 	"strconv"
 	"time"
@@ -14,6 +15,7 @@ const (
 	longestPace = 5 * time.Second       // that a robots.txt may ask for
 	firstPause  = 500 * time.Millisecond
 	longest     = 10 * time.Second // that a site may ask to wait
+	forgotten   = time.Hour        // after which a host that nobody asks is forgotten
 )
 
 // host is what a fetcher keeps of a host to be polite to it.
@@ -21,6 +23,7 @@ type host struct {
 	turns chan struct{} // one for each request under way
 	next  time.Time     // when the next request may start
 	pace  time.Duration
+	asked time.Time // last
 }
 
 // paced lets every request of a fetcher through one limit: not more than a few
@@ -70,9 +73,12 @@ func (f *Fetcher) do(ctx context.Context, client *http.Client, req *http.Request
 func (f *Fetcher) host(name string) *host {
 	f.mu.Lock()
 	defer f.mu.Unlock()
+	now := time.Now()
 	if f.hosts[name] == nil {
+		maps.DeleteFunc(f.hosts, func(_ string, h *host) bool { return len(h.turns) == 0 && now.Sub(h.asked) > forgotten })
 		f.hosts[name] = &host{turns: make(chan struct{}, perHost), pace: pace}
 	}
+	f.hosts[name].asked = now
 	return f.hosts[name]
 }
 

@@ -82,7 +82,7 @@ func asked(t *testing.T, server *httptest.Server, target string) map[string]stri
 		require.NoError(t, err)
 		require.NoError(t, resp.Body.Close())
 		require.True(t, resp.StatusCode == http.StatusOK || name == "why", "%s: %s", path, raw) // a target may be gone
-		if name == "brief" { // which carries the moment at which it was made
+		if name == "brief" {                                                                    // which carries the moment at which it was made
 			var brief map[string]any
 			require.NoError(t, json.Unmarshal(raw, &brief))
 			delete(brief, "date")

@@ -2,6 +2,7 @@ package survey
 
 import (
 	"context"
+	"sync/atomic"
 	"testing"
 
 	"inktally/core/fault"
@@ -51,4 +52,40 @@ func TestHTTPBesideHTTPS(t *testing.T) {
 			assert.Len(t, found.Visited, 1)
 		})
 	}
+}
+
+// full is a web whose pages cannot be kept.
+type full struct {
+	pages
+	taken atomic.Int64
+}
+
+func (f *full) Page(ctx context.Context, doc fetch.Document, lightly bool) (*page.Page, error) {
+	if f.taken.Add(1) > 1 {
+		return nil, fault.New(fault.DiskFull)
+	}
+	return f.pages.Page(ctx, doc, lightly)
+}
+
+// What cannot be kept ends a survey at once, and is no page without words.
+func TestFullDiskEndsASurvey(t *testing.T) {
+	web := &full{pages: pages{}}
+	for _, path := range []string{"", "a", "b", "c", "d", "e", "f"} {
+		web.pages["http://brindle.example/"+path] = "http://brindle.example/" + path
+	}
+	web.pages["http://brindle.example/sitemap.xml"] = ""
+	_, err := Visit(context.Background(), linking{web}, "http://brindle.example/", Options{Lightly: true})
+	assert.True(t, fault.Is(err, fault.DiskFull), "%v", err)
+	assert.LessOrEqual(t, web.taken.Load(), int64(1+atOnce+1), "the first, those under way, and the one that waits for its turn")
+}
+
+// linking is a web whose pages link to some more.
+type linking struct{ *full }
+
+func (l linking) Get(ctx context.Context, r fetch.Request) (fetch.Document, error) {
+	doc, err := l.full.Get(ctx, r)
+	for _, path := range []string{"a", "b", "c", "d", "e", "f"} {
+		doc.Body = append(doc.Body, `<a href="/`+path+`">More</a>`...)
+	}
+	return doc, err
 }

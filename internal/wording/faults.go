@@ -29,6 +29,7 @@ var faults = map[fault.Code]string{
 	fault.PrivateAddress: "{host} was not read: {address} is on this machine or a private network.",
 	fault.NoSuchSite:     "No site was found under the name {host}. Check the address.",
 	fault.TimedOut:       "{host} did not answer in time. Try again later, or paste the page.",
+	fault.Untrusted:      "The certificate of {host} is expired, or made for another site. Open the page in your browser and paste it here.",
 	fault.NoConnection:   "No connection to {host} could be made. Try again later, or paste the page.",
 	fault.NotRead:        "{host} could not be read. Try again later, or paste the page.",
 	fault.UnknownPacking: "{host} packs its pages as {packing}, which cannot be unpacked here. Paste the page instead.",

@@ -35,7 +35,7 @@ func TestEveryFaultIsWorded(t *testing.T) {
 			}
 			f := fault.New(code, values...)
 			if strings.Contains(faults[code], "{inner}") {
-				f.Around(fault.New(fault.ListEmpty))
+				f = f.Around(fault.New(fault.ListEmpty))
 			}
 			sentence := Fault(f)
 			assert.NotEmpty(t, sentence)

@@ -3,7 +3,6 @@ package ground
 import (
 	"context"
 	"errors"
-	"regexp"
 	"slices"
 
 	"inktally/core/fault"
@@ -132,8 +131,7 @@ func (g *Ground) seems(ctx context.Context, k *study.Known, p store.Page, r stor
 		return nil, err
 	}
 	// The client's name says what the firm does, not what the page is for.
-	name := regexp.MustCompile(`(?i)` + regexp.QuoteMeta(k.Client.Name))
-	title, h1 := name.ReplaceAllString(read.Title, ""), name.ReplaceAllString(read.H1(), "")
+	title, h1 := text.WithoutFold(read.Title, k.Client.Name), text.WithoutFold(read.H1(), k.Client.Name)
 	kind, service, at := site.Guess(p.URL, title, h1, k.Home().Name, k.Judge())
 	if !kind.ForOneSubject() {
 		return nil, nil

@@ -25,6 +25,8 @@ type Pages struct {
 type Page struct {
 	Criteria *sheet.Criteria
 	asked    sheet.Asked
+	compile  sync.Once
+	after    *Page // that it takes over from
 
 	mu      sync.Mutex
 	columns map[int64]figures // by reading
@@ -51,6 +53,29 @@ type figures struct {
 // Page are the criteria of a page of the client by its key, those that it was measured by
 // before where the same is asked.
 func (c *Pages) Page(key string, asked sheet.Asked) *Page {
+	m := c.page(key, asked)
+	m.ready() // for which pages of other keys do not wait
+	return m
+}
+
+// ready makes the criteria of a page, once.
+func (m *Page) ready() {
+	m.compile.Do(func() {
+		if m.after == nil {
+			m.Criteria = sheet.NewCriteria(m.asked)
+			return
+		}
+		m.after.ready()
+		m.Criteria = m.after.Criteria
+		m.after.mu.Lock()
+		m.had = maps.Clone(m.after.columns)
+		m.after.mu.Unlock()
+		m.after = nil
+	})
+}
+
+// page is the place of a page.
+func (c *Pages) page(key string, asked sheet.Asked) *Page {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	if m, ok := c.of[key]; ok {
@@ -58,12 +83,7 @@ func (c *Pages) Page(key string, asked sheet.Asked) *Page {
 	}
 	m := &Page{asked: asked, columns: map[int64]figures{}}
 	if had := c.had[key]; had != nil && sameAsked(had.asked, asked) {
-		m.Criteria = had.Criteria
-		had.mu.Lock()
-		m.had = maps.Clone(had.columns)
-		had.mu.Unlock()
-	} else {
-		m.Criteria = sheet.NewCriteria(asked)
+		m.after = had
 	}
 	if c.of == nil {
 		c.of = map[string]*Page{}
