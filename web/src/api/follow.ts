@@ -32,6 +32,13 @@ export const follow = (
       isStale(queryKey, client, changed) && hashKey(queryKey) !== (but && hashKey(but)),
   })
 
+/** Asks again for all of a client where a change was refused: it may have been made from what was. */
+const refused = (cache: QueryClient, client: number | undefined) =>
+  cache.invalidateQueries({
+    predicate: ({ queryKey: [first, of] }: Query) =>
+      first === 'yardstick' || (first === 'client' && of === client),
+  })
+
 /** Changes that answer with what a query shows: it need not be asked for again. */
 const answered: Record<string, (client: number) => readonly unknown[]> = {
   'PUT /api/clients/{client}/plan/choices': keys.plan,
@@ -52,15 +59,14 @@ export function follows(cache: QueryClient): Middleware {
       if (request.method === 'GET') return
       const of = /\/api\/clients\/(\d+)/.exec(request.url)?.[1]
       const client = of === undefined ? undefined : Number(of)
-      const changed = response.headers.get('Changed')
+      const changed = response.headers.get('Changed')?.split(' ')
       const answer = client !== undefined && answered[`${request.method} ${schemaPath}`]?.(client)
       if (changed && answer) {
         await cache.cancelQueries({ queryKey: answer })
         cache.setQueryData(answer, await response.clone().json())
-      }
-      if (changed) await follow(cache, client, changed.split(' '), answer || undefined)
-      else if (!response.ok && client !== undefined)
-        await cache.invalidateQueries({ queryKey: keys.client(client) })
+        void follow(cache, client, changed, answer) // it is shown already, and can be undone
+      } else if (changed) await follow(cache, client, changed)
+      else if (!response.ok) await refused(cache, client)
     },
   }
 }
