@@ -4,6 +4,7 @@ import (
 	"database/sql"
 	"encoding/json"
 	"fmt"
+	"os"
 	"path/filepath"
 	"sync"
 	"testing"
@@ -14,23 +15,56 @@ import (
 	"inktally/internal/app"
 	"inktally/internal/app/book"
 	"inktally/internal/app/plan"
+	"inktally/internal/datafile"
+	"inktally/internal/practice"
+	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
 
-// surveyedClient is a client over the practice web whose site and rivals' sites were surveyed,
-// and whose pages were read.
+// surveyedOnce is a file with a client over the practice web whose site and rivals' sites were
+// surveyed, and whose pages were read, made once for all tests.
+var surveyedOnce = struct {
+	sync.Mutex
+	file   []byte
+	client int64
+}{}
+
+// surveyedClient is such a client in a file of its own.
 func surveyedClient(t *testing.T) (*app.App, int64) {
 	t.Helper()
-	a, _, client := overPractice(t)
-	surveyed(t, a, client)
-	measured(t, a, client)
-	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney inspection tarn harbor,90,5,30\nmasonry repair tarn harbor,70,5,\n"), nil, "", "town")
+	surveyedOnce.Lock()
+	defer surveyedOnce.Unlock()
+	if surveyedOnce.file == nil {
+		a, _, client := overPractice(t)
+		surveyed(t, a, client)
+		measured(t, a, client)
+		_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney inspection tarn harbor,90,5,30\nmasonry repair tarn harbor,70,5,\n"), nil, "", "town")
+		require.NoError(t, err)
+		copied := filepath.Join(t.TempDir(), "copy.db")
+		require.NoError(t, datafile.Copy(ctx, a.Store().Path(), copied))
+		surveyedOnce.file, err = os.ReadFile(copied)
+		require.NoError(t, err)
+		surveyedOnce.client = client
+	}
+	path := filepath.Join(t.TempDir(), "a.db")
+	require.NoError(t, os.WriteFile(path, surveyedOnce.file, 0o600))
+	web, err := practice.Start()
 	require.NoError(t, err)
-	return a, client
+	db, err := store.Open(ctx, path)
+	require.NoError(t, err)
+	a, err := app.New(ctx, app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}})
+	require.NoError(t, err)
+	t.Cleanup(func() {
+		a.Close()
+		assert.NoError(t, db.Close())
+		_ = web.Close()
+	})
+	return a, surveyedOnce.client
 }
 
 // A dropped part costs a few statements and one plan, also of a page to make; other views of
@@ -108,49 +142,67 @@ func TestManyShareAStudy(t *testing.T) {
 // What pages are for, and all that is worked out, is the same in whatever order things were
 // told: nothing that was judged before an edit outlives it.
 func TestEditsReachWhatWasJudged(t *testing.T) {
-	for name, edit := range map[string]func(t *testing.T, a *app.App, client int64){
-		"acts": func(t *testing.T, a *app.App, client int64) {
+	edits := []struct {
+		name  string
+		shows bool // that something is judged otherwise
+		edit  func(a *app.App, client int64) error
+	}{
+		{"acts", true, func(a *app.App, client int64) error {
 			lists, err := a.Book.Lists(ctx, client)
-			require.NoError(t, err)
+			if err != nil {
+				return err
+			}
 			lists.Acts = []string{"inspecting"}
 			_, err = a.Book.SaveLists(ctx, client, &lists.Lists, nil)
-			require.NoError(t, err)
-		},
-		"the distance of communities": func(t *testing.T, a *app.App, client int64) {
+			return err
+		}},
+		{"the distance of communities", false, func(a *app.App, client int64) error {
 			_, err := a.Yardstick.Change(ctx, client, map[string]string{"book.community_km": "1"}, nil)
-			require.NoError(t, err)
-		},
-		"services": func(t *testing.T, a *app.App, client int64) {
+			return err
+		}},
+		{"services", true, func(a *app.App, client int64) error {
 			b := chimney
 			b.Services = b.Services[1:]
 			_, err := a.Ground.Save(ctx, client, b, nil)
-			require.NoError(t, err)
-		},
-		"words tied": func(t *testing.T, a *app.App, client int64) {
+			return err
+		}},
+		{"words tied", false, func(a *app.App, client int64) error {
 			_, err := a.Book.TieWords(ctx, client, []book.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
-			require.NoError(t, err)
-		},
-		"a separated phrase": func(t *testing.T, a *app.App, client int64) {
-			_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"})
-			require.NoError(t, err)
-			_, err = a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep"}, "tarn harbor chimney sweep")
-			require.NoError(t, err)
-		},
-	} {
-		t.Run(name, func(t *testing.T) {
-			after, _, client := overPractice(t)
-			surveyed(t, after, client)
-			before := judgedAs(t, after, client)
-			edit(t, after, client)
-			first, _, other := overPractice(t)
-			edit(t, first, other)
-			surveyed(t, first, other)
-			assert.JSONEq(t, judgedAs(t, first, other), judgedAs(t, after, client))
-			if name == "acts" || name == "services" {
-				assert.NotEqual(t, before, judgedAs(t, after, client), "or the edit shows nothing")
+			return err
+		}},
+		{"a separated phrase", false, func(a *app.App, client int64) error {
+			if _, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"}); err != nil {
+				return err
 			}
-		})
+			_, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep"}, "tarn harbor chimney sweep")
+			return err
+		}},
 	}
+	first, _, early := overPractice(t)
+	after, _, client := overPractice(t)
+	surveyed(t, after, client)
+	for _, e := range edits {
+		before := judgedAs(t, after, client)
+		require.NoError(t, e.edit(after, client), e.name)
+		require.NoError(t, e.edit(first, early), e.name)
+		is := judgedAs(t, after, client)
+		fresh, err := (&study.Studies{DB: after.Store(), Pages: after.Readings}).Of(ctx, client)
+		require.NoError(t, err)
+		kept, err := after.Studies.Of(ctx, client)
+		require.NoError(t, err)
+		for _, domain := range fresh.Surveyed() {
+			now, err := fresh.Tree(ctx, domain)
+			require.NoError(t, err)
+			was, err := kept.Tree(ctx, domain)
+			require.NoError(t, err)
+			assert.Equal(t, now, was, "%s after %s", domain, e.name)
+		}
+		if e.shows {
+			assert.NotEqual(t, before, is, "or %s show nothing", e.name)
+		}
+	}
+	surveyed(t, first, early)
+	assert.JSONEq(t, judgedAs(t, first, early), judgedAs(t, after, client))
 }
 
 // judgedAs is what is worked out of a client's site and its rivals', without ids and days.
