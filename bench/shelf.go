@@ -13,9 +13,9 @@ import (
 	"inktally/core/reading"
 	"inktally/core/site"
 	"inktally/internal/app"
-	"inktally/internal/study"
 	"inktally/internal/server"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 

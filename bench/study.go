@@ -74,7 +74,7 @@ func views(ctx context.Context, db *store.DB, body []byte, client int64) error {
 						return err
 					}
 				}
-				times = append(times, (used() - from).Seconds()*1000)
+				times = append(times, (used()-from).Seconds()*1000)
 				return nil
 			})
 			if err != nil {

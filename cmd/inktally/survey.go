@@ -8,6 +8,7 @@ import (
 	"text/tabwriter"
 
 	"inktally/core/fault"
+	"inktally/core/finding"
 	"inktally/core/gazetteer"
 	"inktally/core/intent"
 	"inktally/core/phrase"
@@ -78,9 +79,9 @@ type surveyPage struct {
 }
 
 type surveyFinding struct {
-	Type   site.FindingType `json:"type"`
-	URL    string           `json:"url"`
-	Detail string           `json:"detail"`
+	Type   finding.Type `json:"type"`
+	URL    string       `json:"url"`
+	Detail string       `json:"detail"`
 }
 
 type surveyRival struct {

@@ -44,10 +44,6 @@ type Details struct {
 	Years string
 	// UnderConstruction tells a page that says so and holds little else.
 	UnderConstruction bool
-	// Flaws are what its owner should hear, the gravest first; FirstFlaws is how
-	// many of them must be fixed before all else.
-	Flaws      []Flaw
-	FirstFlaws int
 }
 
 // Passages are blocks of a page that have something in common.
@@ -115,10 +111,6 @@ func (p *Page) findDetails() Details {
 		if p.Images[i].Baked {
 			d.Baked = append(d.Baked, p.Images[i].File+p.Images[i].Ext)
 		}
-	}
-	d.Flaws = p.flaws(&d)
-	for d.FirstFlaws < len(d.Flaws) && d.Flaws[d.FirstFlaws].First() {
-		d.FirstFlaws++
 	}
 	return d
 }

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"inktally/core/contact"
+	"inktally/core/finding"
 	"inktally/core/structured"
 
 	"github.com/stretchr/testify/assert"
@@ -36,12 +37,17 @@ func TestDetails(t *testing.T) {
 		Foreign:     Passages{18, []string{"Nous sommes les ramoneurs de la ville et nous venons chez vous dans la semaine avec nos outils."}},
 		Profiles:    []string{}, Baked: []string{}, Vague: []string{"and the towns nearby", "and surrounding communities"},
 		Testimonials: 2, Years: "thirty years",
-		Flaws: []Flaw{NoIndex, PlaceholderText, NoDescription, VagueWords, OtherLanguage}, FirstFlaws: 2,
 	}, d)
-	assert.True(t, NoIndex.First())
-	assert.False(t, VagueWords.First())
-	assert.Equal(t, []Flaw{UnderConstruction, NotSecure, NoPhone, NoDescription},
-		Read([]byte("Under construction"), Source{URL: "http://a.example/"}).Details().Flaws)
+	types := func(p *Page) (out []finding.Type) {
+		for _, f := range p.Findings() {
+			assert.Equal(t, p.URL, f.URL)
+			out = append(out, f.Type)
+		}
+		return out
+	}
+	assert.Equal(t, []finding.Type{finding.NoIndex, finding.PlaceholderText, finding.NoDescription, finding.VagueAreaWords, finding.OtherLanguage}, types(p))
+	assert.Equal(t, []finding.Type{finding.UnderConstruction, finding.NotSecure, finding.NoPhone, finding.NoDescription},
+		types(Read([]byte("Under construction"), Source{URL: "http://a.example/"})))
 }
 
 // A page that does not tell its language is told by its small words, and by

@@ -1,65 +1,43 @@
 package page
 
-import "strings"
+import (
+	"strings"
 
-// Flaw is something about a page that its owner should hear.
-type Flaw string
-
-// The flaws of a page. Those that First tells must be fixed before all else
-// (rule 11).
-const (
-	UnderConstruction Flaw = "under_construction"
-	NoIndex           Flaw = "no_index" // kept out of search engines
-	PlaceholderText   Flaw = "placeholder_text"
-	NotSecure         Flaw = "not_secure" // plain http
-	PhoneNoLink       Flaw = "phone_no_link"
-	NoPhone           Flaw = "no_phone"
-	NoDescription     Flaw = "no_description"
-	VagueWords        Flaw = "vague_words"
-	OtherLanguage     Flaw = "other_language"
-	WordsInImages     Flaw = "words_in_images"
+	"inktally/core/finding"
 )
 
-// First tells whether a flaw must be fixed before all else.
-func (f Flaw) First() bool {
-	switch f {
-	case UnderConstruction, NoIndex, PlaceholderText, NotSecure:
-		return true
-	}
-	return false
-}
-
-// flaws lists the flaws of a page, the gravest first.
-func (p *Page) flaws(d *Details) []Flaw {
-	linked := false
+// Findings are what is wrong with the page by itself, the gravest first (rule 11).
+func (p *Page) Findings() []finding.Finding {
+	d := p.Details()
+	linked, number := false, ""
 	for _, phone := range d.Phones {
 		linked = linked || phone.Linked
+		if number == "" {
+			number = phone.Number
+		}
 	}
-	out := []Flaw{}
-	for _, f := range []struct {
-		flaw  Flaw
-		holds bool
-	}{
-		{UnderConstruction, d.UnderConstruction},
-		{NoIndex, strings.Contains(strings.ToLower(d.Robots), "noindex")},
-		{PlaceholderText, d.Placeholder.Words > 0},
-		{NotSecure, strings.HasPrefix(p.URL, "http:")},
-		{PhoneNoLink, len(d.Phones) > 0 && !linked},
-		{NoPhone, len(d.Phones) == 0},
-		{NoDescription, p.Description == ""},
-		{VagueWords, len(d.Vague) > 0},
-		{OtherLanguage, d.Foreign.Words > 0},
-		{WordsInImages, len(d.Baked) > 0},
-	} {
-		if f.holds {
-			out = append(out, f.flaw)
+	found := map[finding.Type]*finding.Finding{}
+	add := func(holds bool, f finding.Finding) {
+		if holds {
+			f.URL = p.URL
+			found[f.Type] = &f
+		}
+	}
+	add(d.UnderConstruction, finding.Finding{Type: finding.UnderConstruction})
+	add(strings.Contains(strings.ToLower(d.Robots), "noindex"), finding.Finding{Type: finding.NoIndex})
+	add(d.Placeholder.Words > 0, finding.Finding{Type: finding.PlaceholderText, Texts: d.Placeholder.Texts})
+	add(strings.HasPrefix(p.URL, "http:"), finding.Finding{Type: finding.NotSecure})
+	add(len(d.Phones) > 0 && !linked, finding.Finding{Type: finding.PhoneNotLinked, Texts: []string{number}})
+	add(len(d.Phones) == 0, finding.Finding{Type: finding.NoPhone})
+	add(p.Description == "", finding.Finding{Type: finding.NoDescription})
+	add(len(d.Vague) > 0, finding.Finding{Type: finding.VagueAreaWords, Texts: d.Vague})
+	add(d.Foreign.Words > 0, finding.Finding{Type: finding.OtherLanguage, Texts: d.Foreign.Texts})
+	add(len(d.Baked) > 0, finding.Finding{Type: finding.WordsInImages, Texts: d.Baked})
+	out := []finding.Finding{}
+	for _, t := range finding.TypesShown(finding.OnPage) {
+		if f := found[t]; f != nil {
+			out = append(out, *f)
 		}
 	}
 	return out
-}
-
-// Flaws are all of them, the gravest first.
-func Flaws() []Flaw {
-	return []Flaw{UnderConstruction, NoIndex, PlaceholderText, NotSecure, PhoneNoLink, NoPhone, NoDescription, VagueWords, OtherLanguage,
-		WordsInImages}
 }

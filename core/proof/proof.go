@@ -10,6 +10,7 @@ package proof
 import (
 	"slices"
 
+	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/sheet"
@@ -40,7 +41,7 @@ type Report struct {
 	// have; Over those that it says too often.
 	Met, Missing, Over []target.Part
 	// Wrong is what contradicts the page's place, is vague, or was left over.
-	Wrong []site.Finding
+	Wrong []finding.Finding
 }
 
 // Short tells that something is left to do.
@@ -99,11 +100,8 @@ func slots(draft *page.Page) map[target.PartKind]bool {
 	return out
 }
 
-// about are the findings that a draft can have.
-var about = []site.FindingType{site.PlaceWrong, site.VagueAreaWords, site.PlaceholderText}
-
 // wrong finds what rule 5 and 11 say of the draft, as if it stood at the page's address.
-func wrong(in Input) []site.Finding {
+func wrong(in Input) []finding.Finding {
 	s := in.Survey
 	url := in.Page.URL
 	if url == "" {
@@ -112,7 +110,7 @@ func wrong(in Input) []site.Finding {
 	s.Visited = []site.Visited{{URL: url, Page: in.Draft, InLinks: 1}}
 	s.Set = map[string]site.Purpose{site.BareAddress(url): {Kind: in.Page.Kind, Service: in.Page.Service, Place: in.Page.Place}}
 	s.Services, s.Dead, s.Both = nil, nil, false
-	return slices.DeleteFunc(s.Tree().Findings, func(f site.Finding) bool {
-		return !slices.Contains(about, f.Type) || f.Type == site.PlaceWrong && len(f.Words) > 1 && f.Words[1] == "url"
+	return slices.DeleteFunc(s.Tree().Findings, func(f finding.Finding) bool {
+		return !f.Type.Shows(finding.InDraft) || f.Where == finding.InURL
 	})
 }

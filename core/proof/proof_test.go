@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/finding"
 	"inktally/core/intent"
 	"inktally/core/outline"
 	"inktally/core/page"
@@ -55,11 +56,11 @@ func TestProof(t *testing.T) {
 	assert.Contains(t, keys(r.Met), "h1: "+first)
 	assert.Contains(t, keys(r.Missing), "subheads: "+other)
 	assert.NotContains(t, keys(r.Missing), "title: "+first, "text has no title")
-	var types []site.FindingType
+	var types []finding.Type
 	for _, f := range r.Wrong {
 		types = append(types, f.Type)
 	}
-	assert.Contains(t, types, site.VagueAreaWords)
+	assert.Contains(t, types, finding.VagueAreaWords)
 	left := 0
 	for _, s := range r.Sections {
 		left += s.Words

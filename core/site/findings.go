@@ -2,57 +2,13 @@ package site
 
 import (
 	"slices"
-	"strconv"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/text"
 )
-
-// FindingType names what is wrong with a site.
-type FindingType string
-
-// The findings, and what their words are.
-const (
-	SecondCopy        FindingType = "second_copy"          // the address of the first
-	OnlyPlacesDiffer  FindingType = "only_places_differ"   // the address of the other
-	AllServices       FindingType = "all_services_page"    // the services
-	ServiceNoPage     FindingType = "service_without_page" // the service
-	ThinPage          FindingType = "thin_page"            // the copy words, half of the guideline
-	Orphan            FindingType = "orphan"               // none
-	DeadLink          FindingType = "dead_link"            // where it stands, its label, the status
-	HTTPBesideHTTPS   FindingType = "http_beside_https"    // none
-	PlaceWrong        FindingType = "place_contradiction"  // the place, where it stands, the text; of the body how often
-	VagueAreaWords    FindingType = "vague_area_words"     // the words
-	NoIndex           FindingType = "noindex"              // none
-	PlaceholderText   FindingType = "placeholder_text"     // the text
-	UnderConstruction FindingType = "under_construction"   // none
-	PhoneNotLinked    FindingType = "phone_not_linked"     // the number
-)
-
-// FindingTypes are all of them.
-func FindingTypes() []FindingType {
-	return []FindingType{SecondCopy, OnlyPlacesDiffer, AllServices, ServiceNoPage, ThinPage, Orphan, DeadLink, HTTPBesideHTTPS, PlaceWrong,
-		VagueAreaWords, NoIndex, PlaceholderText, UnderConstruction, PhoneNotLinked}
-}
-
-// First tells what rule 11 says is to be mended before all else.
-func (t FindingType) First() bool {
-	switch t {
-	case NoIndex, PlaceholderText, DeadLink, HTTPBesideHTTPS, PlaceWrong:
-		return true
-	}
-	return false
-}
-
-// Finding is something that is wrong with a page, or with the site where it has no
-// address.
-type Finding struct {
-	Type  FindingType
-	URL   string
-	Words []string
-}
 
 type finder struct {
 	s     Survey
@@ -60,13 +16,11 @@ type finder struct {
 	twins []twin
 }
 
-func (f *finder) add(t FindingType, address string, words ...string) {
-	f.tree.Findings = append(f.tree.Findings, Finding{t, address, words})
-}
+func (f *finder) add(found finding.Finding) { f.tree.Findings = append(f.tree.Findings, found) }
 
 func (f *finder) findAll() {
 	if f.s.Both {
-		f.add(HTTPBesideHTTPS, f.home())
+		f.add(finding.Finding{Type: finding.HTTPBesideHTTPS, URL: f.home()})
 	}
 	copies := f.copies()
 	phone := false
@@ -74,36 +28,29 @@ func (f *finder) findAll() {
 		if v.Page == nil {
 			continue
 		}
-		d := v.Page.Details()
-		if d.UnderConstruction {
-			f.add(UnderConstruction, v.URL)
-		}
-		if strings.Contains(strings.ToLower(d.Robots), "noindex") {
-			f.add(NoIndex, v.URL)
-		}
-		if len(d.Placeholder.Texts) > 0 && !copies[i] {
-			f.add(PlaceholderText, v.URL, d.Placeholder.Texts[0])
-		}
-		if len(d.Vague) > 0 && !copies[i] {
-			f.add(VagueAreaWords, v.URL, d.Vague...)
-		}
-		if !phone && slices.Contains(d.Flaws, page.PhoneNoLink) {
-			phone = true // menus and footers repeat it on every page
-			f.add(PhoneNotLinked, v.URL, d.Phones[0].Number)
+		for _, found := range v.Page.Findings() {
+			once := found.Type == finding.PhoneNotLinked // menus and footers repeat it on every page
+			ofFirst := found.Type == finding.PlaceholderText || found.Type == finding.VagueAreaWords
+			if !found.Type.Shows(finding.OnSite) || once && phone || ofFirst && copies[i] {
+				continue
+			}
+			phone = phone || once
+			found.URL = v.URL
+			f.add(found)
 		}
 		if copies[i] {
 			continue // what is wrong with a copy is wrong with its first
 		}
 		if v.InLinks == 0 && f.tree.Pages[i].Kind != Home {
-			f.add(Orphan, v.URL)
+			f.add(finding.Finding{Type: finding.Orphan, URL: v.URL})
 		}
-		f.thin(i, d)
+		f.thin(i, v.Page.Details())
 		f.wrongPlaces(i)
 		f.allServices(i)
 	}
 	f.missing()
 	for _, dead := range f.s.Dead {
-		f.add(DeadLink, dead.URL, dead.From, dead.Label, strconv.Itoa(dead.Status))
+		f.add(finding.Finding{Type: finding.DeadLink, URL: dead.URL, Other: dead.From, Label: dead.Label, Status: dead.Status})
 	}
 }
 
@@ -127,7 +74,7 @@ func (f *finder) copies() map[int]bool {
 		case t.butPlaces && told[t.b]:
 		case t.butPlaces:
 			told[t.b] = true
-			f.add(OnlyPlacesDiffer, b.URL, a.URL)
+			f.add(finding.Finding{Type: finding.OnlyPlacesDiffer, URL: b.URL, Other: a.URL})
 		case SameAddress(b.Canonical, a.URL) || SameAddress(a.Canonical, b.URL):
 			copies[t.b] = SameAddress(b.Canonical, a.URL)
 			copies[t.a] = copies[t.a] || !copies[t.b]
@@ -135,7 +82,7 @@ func (f *finder) copies() map[int]bool {
 			copies[t.b] = true // it is one of the first already
 		default:
 			copies[t.b] = true
-			f.add(SecondCopy, b.URL, a.URL)
+			f.add(finding.Finding{Type: finding.SecondCopy, URL: b.URL, Other: a.URL})
 		}
 	}
 	return copies
@@ -148,7 +95,7 @@ func (f *finder) thin(i int, d page.Details) {
 		return
 	}
 	if half := f.s.Low(kind) / 2; v.Page.Words.Copy < half {
-		f.add(ThinPage, v.URL, strconv.Itoa(v.Page.Words.Copy), strconv.Itoa(half))
+		f.add(finding.Finding{Type: finding.ThinPage, URL: v.URL, Words: v.Page.Words.Copy, Least: half})
 	}
 }
 
@@ -171,7 +118,7 @@ func (f *finder) allServices(i int) {
 		}
 	}
 	if len(named) >= 3 {
-		f.add(AllServices, f.s.Visited[i].URL, named...)
+		f.add(finding.Finding{Type: finding.AllServices, URL: f.s.Visited[i].URL, Services: named})
 	}
 }
 
@@ -185,9 +132,15 @@ func (f *finder) missing() {
 			continue
 		}
 		if !slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool { return p.Kind == Service && p.Service == service }) {
-			f.add(ServiceNoPage, f.home(), service)
+			f.add(finding.Finding{Type: finding.ServiceNoPage, URL: f.home(), Services: []string{service}})
 		}
 	}
+}
+
+// told is a place that was found somewhere on a page.
+type told struct {
+	place string
+	where finding.Where
 }
 
 // wrongPlaces finds places that contradict a page's own (rule 5.2).
@@ -200,29 +153,29 @@ func (f *finder) wrongPlaces(i int) {
 	if own == "" {
 		own = f.s.Binder.home
 	}
-	said := map[string]bool{}
-	check := func(where, s string, title bool) {
+	said := map[told]bool{}
+	check := func(where finding.Where, s string) {
 		named := f.s.Binder.Places(without(s, f.s.Firm))
-		if len(named) >= 3 || title && slices.Contains(named, own) {
+		if len(named) >= 3 || where == finding.InTitle && slices.Contains(named, own) {
 			return
 		}
 		for _, other := range named {
-			if other == own || said[other+where] || p.Kind == Home && !f.hasPage(other) {
+			if other == own || said[told{other, where}] || p.Kind == Home && !f.hasPage(other) {
 				continue
 			}
-			said[other+where] = true
-			f.add(PlaceWrong, v.URL, other, where, text.Collapse(s))
+			said[told{other, where}] = true
+			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: other, Where: where, Texts: []string{text.Collapse(s)}})
 		}
 	}
-	check("title", v.Page.Title, true)
-	check("h1", v.Page.H1(), false)
+	check(finding.InTitle, v.Page.Title)
+	check(finding.InH1, v.Page.H1())
 	if p.Kind != Home {
 		for _, h := range v.Page.Headings {
 			if h.Level > 1 {
-				check("subhead", h.Text, false)
+				check(finding.InSubhead, h.Text)
 			}
 		}
-		check("url", Slug(v.URL), false)
+		check(finding.InURL, Slug(v.URL))
 	}
 	f.wrongTowns(i, own)
 	if p.Kind != Home {
@@ -232,9 +185,9 @@ func (f *finder) wrongPlaces(i int) {
 		if img.Hidden {
 			continue
 		}
-		check("image", img.File, false)
+		check(finding.InImage, img.File)
 		if img.Alt != nil {
-			check("alt", *img.Alt, false)
+			check(finding.InAlt, *img.Alt)
 		}
 	}
 }
@@ -259,7 +212,7 @@ func (f *finder) bodyPlaces(i int, own string) {
 	}
 	for _, p := range f.s.Places {
 		if p.Name != own && counts[p.Name] > max(counts[own], 1) {
-			f.add(PlaceWrong, v.URL, p.Name, "body", strconv.Itoa(counts[p.Name]))
+			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: p.Name, Where: finding.InBody, Times: counts[p.Name]})
 		}
 	}
 }
@@ -268,7 +221,7 @@ func (f *finder) bodyPlaces(i int, own string) {
 // a heading or an alt text: Ferry Point, OH.
 func (f *finder) wrongTowns(i int, own string) {
 	v := f.s.Visited[i]
-	check := func(where, s string) {
+	check := func(where finding.Where, s string) {
 		for _, m := range townState.FindAllStringSubmatch(s, -1) {
 			at, ok := townBefore(m[1], m[2])
 			if !ok || len(place.Regions(m[2])) == 0 || m[2] != strings.ToUpper(m[2]) {
@@ -276,17 +229,17 @@ func (f *finder) wrongTowns(i int, own string) {
 			}
 			ours := slices.ContainsFunc(f.s.Places, func(p place.Place) bool { return endsWith(at.name, p.Name) })
 			if !ours && !endsWith(at.name, own) {
-				f.add(PlaceWrong, v.URL, at.name+", "+at.state, where, text.Collapse(s))
+				f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: at.name + ", " + at.state, Where: where, Texts: []string{text.Collapse(s)}})
 			}
 		}
 	}
-	check("title", v.Page.Title)
+	check(finding.InTitle, v.Page.Title)
 	for _, h := range v.Page.Headings {
-		check("heading", h.Text)
+		check(finding.InHeading, h.Text)
 	}
 	for _, img := range v.Page.Images {
 		if img.Alt != nil {
-			check("alt", *img.Alt)
+			check(finding.InAlt, *img.Alt)
 		}
 	}
 }

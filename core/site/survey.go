@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/page"
 	"inktally/core/place"
 )
@@ -43,7 +44,7 @@ type Surveyed struct {
 // Tree is what a survey tells of a site.
 type Tree struct {
 	Pages    []Surveyed
-	Findings []Finding
+	Findings []finding.Finding
 }
 
 // Survey is what a tree is made from.

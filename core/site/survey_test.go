@@ -8,6 +8,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/finding"
 	"inktally/core/intent"
 	"inktally/core/page"
 	"inktally/core/phrase"
@@ -106,7 +107,7 @@ func TestOwnWords(t *testing.T) {
 func TestBothSchemes(t *testing.T) {
 	s := surveyOf(faultless())
 	s.Both = true
-	assert.Equal(t, []Finding{{Type: HTTPBesideHTTPS, URL: "https://brindle.example/"}}, s.Tree().Findings)
+	assert.Equal(t, []finding.Finding{{Type: finding.HTTPBesideHTTPS, URL: "https://brindle.example/"}}, s.Tree().Findings)
 }
 
 // Faults that are planted are found, each of them, and nothing else is.
@@ -114,46 +115,46 @@ func TestPlantedFaults(t *testing.T) {
 	find := func(list []draft, path string) *draft {
 		return &list[slices.IndexFunc(list, func(d draft) bool { return d.path == path })]
 	}
-	faults := map[FindingType]func(list []draft) []draft{
-		SecondCopy: func(l []draft) []draft {
+	faults := map[finding.Type]func(list []draft) []draft{
+		finding.SecondCopy: func(l []draft) []draft {
 			d := *find(l, "/flue-liners/")
 			d.path = "/old/flue-liners/"
 			return append(l, d)
 		},
-		OnlyPlacesDiffer: func(l []draft) []draft {
+		finding.OnlyPlacesDiffer: func(l []draft) []draft {
 			d := *find(l, "/areas/ostrey/")
 			d.path, d.title, d.h1, d.body = "/areas/north-tarn/", "Chimney sweep North Tarn", "Chimney sweep in North Tarn", strings.ReplaceAll(d.body, "Ostrey", "North Tarn")
 			return append(l, d)
 		},
-		AllServices: func(l []draft) []draft {
+		finding.AllServices: func(l []draft) []draft {
 			return append(l, draft{path: "/services/", title: "Services", h1: "What we do", links: 2,
 				body: "<h2>Chimney sweeping</h2><p>We sweep.</p><h2>Flue liners</h2><p>We line.</p><h2>Masonry</h2><p>We lay brick.</p>"})
 		},
-		ServiceNoPage: func(l []draft) []draft {
+		finding.ServiceNoPage: func(l []draft) []draft {
 			return slices.DeleteFunc(l, func(d draft) bool { return d.path == "/masonry/" })
 		},
-		ThinPage: func(l []draft) []draft {
+		finding.ThinPage: func(l []draft) []draft {
 			find(l, "/flue-liners/").body = prose("Liners", 60)
 			return l
 		},
-		Orphan: func(l []draft) []draft { find(l, "/areas/quillby/").links = 0; return l },
-		PlaceWrong: func(l []draft) []draft {
+		finding.Orphan: func(l []draft) []draft { find(l, "/areas/quillby/").links = 0; return l },
+		finding.PlaceWrong: func(l []draft) []draft {
 			find(l, "/areas/quillby/").body += `<h2>Stoves in Ostrey</h2><p>Yes.</p>`
 			return l
 		},
-		VagueAreaWords: func(l []draft) []draft {
+		finding.VagueAreaWords: func(l []draft) []draft {
 			find(l, "/about/").body += "<p>We serve Tarn Harbor and the surrounding areas.</p>"
 			return l
 		},
-		NoIndex: func(l []draft) []draft {
+		finding.NoIndex: func(l []draft) []draft {
 			find(l, "/masonry/").head = `<meta name="robots" content="noindex">`
 			return l
 		},
-		PlaceholderText: func(l []draft) []draft {
+		finding.PlaceholderText: func(l []draft) []draft {
 			find(l, "/about/").body += "<p>Lorem ipsum dolor sit amet, consectetur adipiscing elit.</p>"
 			return l
 		},
-		PhoneNotLinked: func(l []draft) []draft {
+		finding.PhoneNotLinked: func(l []draft) []draft {
 			for i := range l {
 				l[i].body = strings.ReplaceAll(l[i].body, `<a href="tel:+12075550134">207-555-0134</a>`, "207-555-0134")
 			}
@@ -162,7 +163,7 @@ func TestPlantedFaults(t *testing.T) {
 	}
 	rapid.Check(t, func(t *rapid.T) {
 		list := faultless()
-		names := rapid.SliceOfNDistinct(rapid.SampledFrom(slices.Sorted(func(yield func(FindingType) bool) {
+		names := rapid.SliceOfNDistinct(rapid.SampledFrom(slices.Sorted(func(yield func(finding.Type) bool) {
 			for name := range faults {
 				if !yield(name) {
 					return
@@ -170,17 +171,17 @@ func TestPlantedFaults(t *testing.T) {
 			}
 		})), 0, 3, rapid.ID).Draw(t, "faults")
 		slices.Sort(names) // what takes a page away comes after what copies it
-		if slices.Contains(names, ServiceNoPage) && slices.Contains(names, NoIndex) {
+		if slices.Contains(names, finding.ServiceNoPage) && slices.Contains(names, finding.NoIndex) {
 			t.Skip("both are about one page")
 		}
-		if slices.Contains(names, SecondCopy) && slices.Contains(names, ThinPage) {
+		if slices.Contains(names, finding.SecondCopy) && slices.Contains(names, finding.ThinPage) {
 			t.Skip("the copy would not be one any more")
 		}
 		for _, name := range names {
 			list = faults[name](list)
 		}
 		rand.Shuffle(len(list), func(i, j int) { list[i], list[j] = list[j], list[i] })
-		found := map[FindingType]bool{}
+		found := map[finding.Type]bool{}
 		tree := surveyOf(list).Tree()
 		for _, f := range tree.Findings {
 			found[f.Type] = true
@@ -212,7 +213,7 @@ func TestManyCopies(t *testing.T) {
 	filled.Places = append(filled.Places, s.Places...)
 	copies := map[string]bool{}
 	for _, f := range filled.Tree().Findings {
-		if f.Type == OnlyPlacesDiffer {
+		if f.Type == finding.OnlyPlacesDiffer {
 			copies[f.URL] = true
 		}
 	}

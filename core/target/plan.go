@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/imagename"
 	"inktally/core/outline"
 	"inktally/core/site"
@@ -65,7 +66,7 @@ func (y Rules) Plan(s Study) Plan {
 
 // copied tells a page that is a second copy of another.
 func (s *Study) copied(p *Page) bool {
-	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f site.Finding) bool { return f.Type == site.SecondCopy && site.SameAddress(f.URL, p.URL) })
+	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool { return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL) })
 }
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
@@ -131,7 +132,7 @@ func renameWrong(t *Target, wrong []Part) []Part {
 
 func byHand(s *Study) (out []Target) {
 	for _, o := range s.Own {
-		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, About: []string{o.Text}, Choice: Choice{State: Open}}
+		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, Text: o.Text, Choice: Choice{State: Open}}
 		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: o.Minutes, Gain: o.Gain, Rank: o.Gain, Of: o.Gain, Choice: Choice{State: Open}}}
 		out = append(out, t)
 	}

@@ -7,6 +7,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/sheet"
 	"inktally/core/site"
@@ -299,17 +300,17 @@ func TestRepairs(t *testing.T) {
 	home.Families, home.Client = families(q, 100), sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>"+words(100)), q)
 	s := Study{Pages: []Page{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other), {Key: "service: masonry repair", Kind: site.Service,
 		Service: "masonry repair", Criteria: q}},
-		Findings: []site.Finding{
-			{Type: site.DeadLink, URL: "http://brindleandash.example/gone", Words: []string{"http://brindleandash.example/services/", "Specials", "404"}},
-			{Type: site.DeadLink, URL: "http://brindleandash.example/gone2", Words: []string{"http://brindleandash.example/services/", "News", "404"}},
-			{Type: site.NoIndex, URL: "http://brindleandash.example/services/"},
-			{Type: site.PlaceWrong, URL: "http://brindleandash.example/ostrey/", Words: []string{"Quillby", "h1", "Sweeping in Quillby"}},
-			{Type: site.PlaceWrong, URL: "http://brindleandash.example/", Words: []string{"Ostrey", "title", "Ostrey sweeps"}},
-			{Type: site.VagueAreaWords, URL: "http://brindleandash.example/", Words: []string{"nearby towns"}},
-			{Type: site.SecondCopy, URL: "http://brindleandash.example/index.html", Words: []string{"http://brindleandash.example/"}},
-			{Type: site.AllServices, URL: "http://brindleandash.example/services/", Words: []string{"chimney sweep", "masonry repair"}},
-			{Type: site.OnlyPlacesDiffer, URL: "http://brindleandash.example/ostrey/", Words: []string{"http://brindleandash.example/quillby/"}},
-			{Type: site.ThinPage, URL: "http://brindleandash.example/"},
+		Findings: []finding.Finding{
+			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone", Other: "http://brindleandash.example/services/", Label: "Specials", Status: 404},
+			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone2", Other: "http://brindleandash.example/services/", Label: "News", Status: 404},
+			{Type: finding.NoIndex, URL: "http://brindleandash.example/services/"},
+			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/ostrey/", Place: "Quillby", Where: finding.InH1, Texts: []string{"Sweeping in Quillby"}},
+			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/", Place: "Ostrey", Where: finding.InTitle, Texts: []string{"Ostrey sweeps"}},
+			{Type: finding.VagueAreaWords, URL: "http://brindleandash.example/", Texts: []string{"nearby towns"}},
+			{Type: finding.SecondCopy, URL: "http://brindleandash.example/index.html", Other: "http://brindleandash.example/"},
+			{Type: finding.AllServices, URL: "http://brindleandash.example/services/", Services: []string{"chimney sweep", "masonry repair"}},
+			{Type: finding.OnlyPlacesDiffer, URL: "http://brindleandash.example/ostrey/", Other: "http://brindleandash.example/quillby/"},
+			{Type: finding.ThinPage, URL: "http://brindleandash.example/"},
 		}}
 	plan := StandardRules().Plan(s)
 	by := map[string]Target{}

@@ -2,8 +2,8 @@ package target
 
 import (
 	"slices"
-	"strconv"
 
+	"inktally/core/finding"
 	"inktally/core/site"
 )
 
@@ -24,8 +24,11 @@ func (y Rules) repairs(s *Study) *repairs {
 }
 
 // placeFix is the target that gathers what contradicts the place of a page.
-func placeFix() Target {
-	return Target{Key: partKey(Fix, string(site.PlaceWrong)), Kind: Fix, First: true, About: []string{string(site.PlaceWrong)}}
+func placeFix() Target { return fixOf(finding.Finding{Type: finding.PlaceWrong}) }
+
+// fixOf is the fix of a finding, before its parts.
+func fixOf(f finding.Finding) Target {
+	return Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, Finding: &f}
 }
 
 // rename asks for other names of images that name another place and that no finding speaks
@@ -36,26 +39,27 @@ func (r *repairs) rename(p *Page, wrong []Part) {
 	}
 }
 
-// fixes are the findings that are put right by a fix of one line.
-var fixes = []site.FindingType{site.NoIndex, site.PlaceholderText, site.HTTPBesideHTTPS, site.PhoneNotLinked}
-
-func (r *repairs) find(f site.Finding) {
+// find asks for what a finding asks for (finding.Rule).
+func (r *repairs) find(f finding.Finding) {
 	page := r.page(f.URL)
-	switch {
-	case slices.Contains(fixes, f.Type):
-		r.fix(page, f)
-	case f.Type == site.DeadLink:
+	switch finding.RuleOf(f.Type).Asks {
+	case finding.Fix:
+		r.add(page, fixOf(f), r.y.Minutes.Fix)
+	case finding.FixLink:
 		r.deadLink(f)
-	case f.Type == site.PlaceWrong:
+	case finding.FixPlace:
 		r.wrongPlace(page, f)
-	case f.Type == site.VagueAreaWords && r.towns() > 0:
-		r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, About: f.Words}, r.y.Minutes.Fix)
-	case f.Type == site.SecondCopy:
-		r.add(page, Target{Key: string(Redirect), Kind: Redirect, About: f.Words}, r.y.Minutes.Redirect)
-	case f.Type == site.AllServices:
+	case finding.NameTowns:
+		if r.towns() > 0 {
+			r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f}, r.y.Minutes.Fix)
+		}
+	case finding.Redirect:
+		r.add(page, Target{Key: string(Redirect), Kind: Redirect, Finding: &f}, r.y.Minutes.Redirect)
+	case finding.Split:
 		r.split(page, f)
-	case f.Type == site.OnlyPlacesDiffer:
+	case finding.Rewrite:
 		r.rewrite(page, f)
+	case finding.Nothing:
 	}
 }
 
@@ -98,10 +102,6 @@ func (r *repairs) add(p *Page, t Target, minutes float64) {
 	}
 }
 
-func (r *repairs) fix(p *Page, f site.Finding) {
-	r.add(p, Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, About: append([]string{string(f.Type)}, f.Words...)}, r.y.Minutes.Fix)
-}
-
 // gather adds a part to the target of its page that gathers such parts.
 func (r *repairs) gather(p *Page, t Target, part Part) {
 	if p == nil {
@@ -119,28 +119,22 @@ func (r *repairs) gather(p *Page, t Target, part Part) {
 	}
 }
 
-// deadLink is told of the page that the link stands on: where, its label, the status.
-func (r *repairs) deadLink(f site.Finding) {
-	words := append(slices.Clone(f.Words), "", "", "")
-	r.gather(r.page(words[0]), Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, About: []string{string(f.Type)}},
-		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Now: f.URL, Phrase: words[1], Image: -1, Minutes: r.y.Minutes.Place})
+// deadLink is a part of the fix of the page that the link stands on.
+func (r *repairs) deadLink(f finding.Finding) {
+	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}),
+		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Now: f.URL, Phrase: f.Label, Image: -1, Minutes: r.y.Minutes.Place})
 }
 
 // wrongPlace is a fix where it stands; where the other place has a page of its own, what
-// is said of it moves there. Its words are the place, where it stands, and the text, or how
-// often the body names it.
-func (r *repairs) wrongPlace(p *Page, f site.Finding) {
-	words := append(slices.Clone(f.Words), "", "", "")
-	town, where, says := words[0], words[1], words[2]
-	if other := r.ownPage(town); other != nil && other != p {
-		r.add(p, Target{Key: partKey(Move, town), Kind: Move, First: true, About: []string{town, other.URL, where}}, r.y.Minutes.Move)
+// is said of it moves there.
+func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
+	if other := r.ownPage(f.Place); other != nil && other != p {
+		f.Other = other.URL
+		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f}, r.y.Minutes.Move)
 		return
 	}
-	part := Part{Key: partKey(WrongPlace, where+" "+town), Kind: WrongPlace, Phrase: town, Wanted: where, Now: says, Image: -1, Minutes: r.y.Minutes.Place}
-	if n, err := strconv.Atoi(says); err == nil && where == "body" {
-		part.From, part.Now = n, ""
-	}
-	r.gather(p, placeFix(), part)
+	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Phrase: f.Place, Wanted: string(f.Where), Now: f.Text(),
+		From: f.Times, Image: -1, Minutes: r.y.Minutes.Place})
 }
 
 // ownPage is the area page of a town that is there, nil for none.
@@ -155,21 +149,21 @@ func (r *repairs) ownPage(town string) *Page {
 
 // split is asked for as long as one of the services has no page of its own; it depends on
 // those pages (rule 12.2).
-func (r *repairs) split(p *Page, f site.Finding) {
+func (r *repairs) split(p *Page, f finding.Finding) {
 	var needs []string
 	for i := range r.study.Pages {
 		o := &r.study.Pages[i]
-		if o.Kind == site.Service && slices.Contains(f.Words, o.Service) && !o.there() {
+		if o.Kind == site.Service && slices.Contains(f.Services, o.Service) && !o.there() {
 			needs = append(needs, ChoiceKey(o.Key, string(NewPage)))
 		}
 	}
 	if len(needs) > 0 {
-		r.add(p, Target{Key: string(Split), Kind: Split, About: f.Words, Needs: needs}, r.y.Minutes.Redirect)
+		r.add(p, Target{Key: string(Split), Kind: Split, Finding: &f, Needs: needs}, r.y.Minutes.Redirect)
 	}
 }
 
-func (r *repairs) rewrite(p *Page, f site.Finding) {
+func (r *repairs) rewrite(p *Page, f finding.Finding) {
 	if p != nil && p.there() {
-		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, About: f.Words}, float64(p.copied())*r.y.Minutes.HundredWords/100)
+		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f}, float64(p.copied())*r.y.Minutes.HundredWords/100)
 	}
 }

@@ -3,6 +3,7 @@ package target
 import (
 	"strconv"
 
+	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/place"
 	"inktally/core/sheet"
@@ -14,7 +15,7 @@ import (
 type Study struct {
 	Pages []Page
 	// Findings are what is wrong with the site (rules 5.2, 5.3, 11).
-	Findings []site.Finding
+	Findings []finding.Finding
 	// Own are the targets that the user added by hand.
 	Own []Own
 	// Choices are what the user said of targets and of their parts, by ChoiceKey.

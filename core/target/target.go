@@ -1,6 +1,7 @@
 package target
 
 import (
+	"inktally/core/finding"
 	"inktally/core/imagename"
 	"inktally/core/outline"
 )
@@ -47,8 +48,11 @@ type Target struct {
 	// Mentions is how often the first family is to stand in the words of a slice or
 	// of a new page's lead section, beside its parts (rule 9.4).
 	Mentions int
-	// About are the words of the finding that it comes from (rule 11).
-	About []string
+	// Finding is what it comes from, nil for none (rule 11); a move's names the page of the
+	// other place.
+	Finding *finding.Finding
+	// Text is that of a target that the user added.
+	Text string
 	// Words is set for slices and new pages.
 	Words *WordTarget
 	Parts []Part

@@ -9,8 +9,10 @@ import (
 	"os/exec"
 	"path/filepath"
 	"slices"
+	"strconv"
 	"testing"
 
+	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/sheet"
 	"inktally/core/site"
@@ -150,6 +152,28 @@ func linesOf(w *plan.Worked) (out []goldenLine) {
 
 func thousandths(x float64) float64 { return math.Round(x*1000) / 1000 }
 
+// wordsOf are the words of a finding, as the script knows them.
+func wordsOf(f finding.Finding) []string {
+	switch f.Type {
+	case finding.DeadLink:
+		return []string{f.Other, f.Label, strconv.Itoa(f.Status)}
+	case finding.PlaceWrong:
+		if f.Times > 0 {
+			return []string{f.Place, string(f.Where), strconv.Itoa(f.Times)}
+		}
+		return append([]string{f.Place, string(f.Where)}, f.Texts...)
+	case finding.ThinPage:
+		return []string{strconv.Itoa(f.Words), strconv.Itoa(f.Least)}
+	case finding.SecondCopy, finding.OnlyPlacesDiffer:
+		return []string{f.Other}
+	case finding.AllServices, finding.ServiceNoPage:
+		return f.Services
+	case finding.PlaceholderText:
+		return f.Texts[:1]
+	}
+	return f.Texts
+}
+
 // figuresOf are the figures of a client's sheets that its plan is worked out from.
 func figuresOf(w *plan.Worked) map[string]any {
 	pages := []any{}
@@ -193,11 +217,11 @@ func pageFigures(w *plan.Worked, p target.Page) map[string]any {
 	findings := []any{}
 	for _, f := range w.From.Findings {
 		on := f.URL
-		if f.Type == site.DeadLink {
-			on = f.Words[0]
+		if f.Type == finding.DeadLink {
+			on = f.Other
 		}
 		if p.URL != "" && site.SameAddress(on, p.URL) {
-			findings = append(findings, map[string]any{"type": f.Type, "words": f.Words})
+			findings = append(findings, map[string]any{"type": f.Type, "words": wordsOf(f)})
 		}
 	}
 	out["findings"] = findings

@@ -8,6 +8,7 @@ import (
 	"slices"
 	"sync"
 
+	"inktally/core/finding"
 	"inktally/core/gazetteer"
 	"inktally/core/intent"
 	"inktally/core/lineup"
@@ -196,7 +197,7 @@ func (k *Known) followSite(ctx context.Context) error {
 func (s *Site) Purposes() []site.Surveyed {
 	copies := map[string]bool{}
 	for _, f := range s.Findings {
-		copies[f.URL] = copies[f.URL] || f.Type == site.SecondCopy
+		copies[f.URL] = copies[f.URL] || f.Type == finding.SecondCopy
 	}
 	out := slices.Clone(s.Tree.Pages)
 	for i := range out {
@@ -219,7 +220,7 @@ func (s *Site) Subjects() (n int) {
 
 // Alone are what is wrong with the pages of a client whose site was not surveyed, as far as
 // they tell by themselves.
-func (k *Known) Alone(ctx context.Context) ([]site.Finding, error) {
+func (k *Known) Alone(ctx context.Context) ([]finding.Finding, error) {
 	pages := store.Site{Domain: k.Domain()}
 	if pages.Domain == "" {
 		return nil, nil
@@ -233,6 +234,5 @@ func (k *Known) Alone(ctx context.Context) ([]site.Finding, error) {
 	if err != nil {
 		return nil, err
 	}
-	told := []site.FindingType{site.NoIndex, site.PlaceholderText, site.PlaceWrong, site.VagueAreaWords, site.PhoneNotLinked, site.SecondCopy}
-	return slices.DeleteFunc(slices.Clone(of.Findings), func(f site.Finding) bool { return !slices.Contains(told, f.Type) }), nil
+	return slices.DeleteFunc(slices.Clone(of.Findings), func(f finding.Finding) bool { return !f.Type.Shows(finding.Unsurveyed) }), nil
 }

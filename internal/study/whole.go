@@ -5,7 +5,7 @@ import (
 	"slices"
 
 	"inktally/core/book"
-	"inktally/core/site"
+	"inktally/core/finding"
 	"inktally/internal/store"
 )
 
@@ -16,7 +16,7 @@ type Whole struct {
 	Pages []*Comparison
 	// Site is the client's, nil if it was not surveyed.
 	Site     *Site
-	Findings []site.Finding
+	Findings []finding.Finding
 
 	beside *Beside
 }
@@ -58,7 +58,7 @@ func (w *Whole) add(ctx context.Context, p store.Page, families []book.Family) e
 
 // findings are those of the survey; of a site that was not surveyed those that its pages
 // tell by themselves.
-func (k *Known) findings(ctx context.Context, own *Site) ([]site.Finding, error) {
+func (k *Known) findings(ctx context.Context, own *Site) ([]finding.Finding, error) {
 	if own != nil {
 		return own.Findings, nil
 	}

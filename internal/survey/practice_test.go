@@ -61,8 +61,8 @@ func TestPractice(t *testing.T) {
 		u, err := url.Parse(f.URL)
 		require.NoError(t, err)
 		says := string(f.Type) + " " + u.Path
-		if len(f.Words) > 1 && f.Type == site.PlaceWrong {
-			says += " " + f.Words[1]
+		if f.Where != "" {
+			says += " " + string(f.Where)
 		}
 		got = append(got, says)
 	}

@@ -3,6 +3,7 @@ package view
 import (
 	"inktally/core/book"
 	"inktally/core/fault"
+	"inktally/core/finding"
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/ladder"
@@ -53,7 +54,7 @@ type (
 	// WarningCode names what is to be known of a reading.
 	WarningCode page.Warning
 	// FlawCode names what the owner of a page should hear.
-	FlawCode page.Flaw
+	FlawCode finding.Type
 	// VerdictCode is what an image file name is worth.
 	VerdictCode imagename.Verdict
 	// IntentCode is what somebody who types a phrase wants.
@@ -77,7 +78,7 @@ type (
 	// EntryKind is what a lineup entry is.
 	EntryKind lineup.Kind
 	// FindingType names what is wrong with a page or a site.
-	FindingType site.FindingType
+	FindingType finding.Type
 	// EntryReason names why an entry is what it is or no rival, empty for none.
 	EntryReason lineup.ReasonCode
 	// RefusalCode names why a row of a list was not imported.
@@ -122,7 +123,7 @@ func (OptionalKind) Schema(huma.Registry) *huma.Schema { return enum(with(site.K
 func (Source) Schema(huma.Registry) *huma.Schema       { return enum(with(reading.Sources(), "")) }
 func (ReadMode) Schema(huma.Registry) *huma.Schema     { return enum(reading.Modes()) }
 func (WarningCode) Schema(huma.Registry) *huma.Schema  { return enum(page.Warnings()) }
-func (FlawCode) Schema(huma.Registry) *huma.Schema     { return enum(page.Flaws()) }
+func (FlawCode) Schema(huma.Registry) *huma.Schema     { return enum(finding.TypesShown(finding.OnPage)) }
 func (VerdictCode) Schema(huma.Registry) *huma.Schema  { return enum(imagename.Verdicts()) }
 func (IntentCode) Schema(huma.Registry) *huma.Schema   { return enum(intent.Intents()) }
 func (IntentReason) Schema(huma.Registry) *huma.Schema { return enum(intent.ReasonCodes()) }
@@ -169,9 +170,11 @@ func (WordVerdict) Schema(huma.Registry) *huma.Schema {
 func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return enum(yardstick.Units()) }
 func (ResultField) Schema(huma.Registry) *huma.Schema { return enum(results.Fields()) }
 func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(results.Parts()) }
-func (FindingType) Schema(huma.Registry) *huma.Schema { return enum(site.FindingTypes()) }
-func (SearchArea) Schema(huma.Registry) *huma.Schema  { return enum(with(visits.Areas(), "")) }
-func (TieKind) Schema(huma.Registry) *huma.Schema     { return enum(tie.Kinds()) }
+func (FindingType) Schema(huma.Registry) *huma.Schema {
+	return enum(finding.TypesShown(finding.OnSite))
+}
+func (SearchArea) Schema(huma.Registry) *huma.Schema { return enum(with(visits.Areas(), "")) }
+func (TieKind) Schema(huma.Registry) *huma.Schema    { return enum(tie.Kinds()) }
 
 // Core is the area as the rules have it.
 func (a SearchArea) Core() visits.Area { return visits.Area(a) }

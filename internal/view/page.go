@@ -93,8 +93,9 @@ type DescribedBusiness struct {
 	Profiles []string `json:"profiles"`
 }
 
-// DetailsOf shows details.
-func DetailsOf(d page.Details) *Details {
+// DetailsOf shows the details of a page with what is wrong with it.
+func DetailsOf(p *page.Page) *Details {
+	d := p.Details()
 	out := &Details{Canonical: d.Canonical, Robots: d.Robots, Secure: d.Secure, Phones: []Phone{}, Mails: d.Mails, Profiles: d.Profiles,
 		Forms: d.Forms, Videos: d.Videos, Maps: d.Maps, Internal: d.Internal, External: d.External, Businesses: []DescribedBusiness{},
 		Placeholder: Passages(d.Placeholder), Foreign: Passages(d.Foreign), Vague: d.Vague, Baked: d.Baked, Testimonials: d.Testimonials,
@@ -105,8 +106,8 @@ func DetailsOf(d page.Details) *Details {
 	for _, b := range d.Businesses {
 		out.Businesses = append(out.Businesses, DescribedBusiness(b))
 	}
-	for i, f := range d.Flaws {
-		out.Flaws = append(out.Flaws, Flaw{FlawCode(f), wording.Flaw(f, d.Vague), i < d.FirstFlaws})
+	for _, f := range p.Findings() {
+		out.Flaws = append(out.Flaws, Flaw{FlawCode(f.Type), wording.Flaw(f), f.Type.First()})
 	}
 	return out
 }
@@ -136,7 +137,7 @@ type LinkFact struct {
 
 // PageFactsOf shows all there is on a page beside its words.
 func PageFactsOf(p *page.Page) *PageFacts {
-	f := &PageFacts{Details: DetailsOf(p.Details()), Menus: [][]MenuItem{}, Links: []LinkFact{}}
+	f := &PageFacts{Details: DetailsOf(p), Menus: [][]MenuItem{}, Links: []LinkFact{}}
 	for _, m := range p.Menus() {
 		f.Menus = append(f.Menus, menuOf(m))
 	}

@@ -140,7 +140,7 @@ func (c *Column) Measured(m *sheet.Column) {
 	for i, img := range p.Images {
 		c.Images = append(c.Images, ImageOf(img, m.Verdicts[i]))
 	}
-	c.Carrying, c.Warnings, c.Details = m.Carrying(), WarningsOf(p.Warnings), DetailsOf(p.Details())
+	c.Carrying, c.Warnings, c.Details = m.Carrying(), WarningsOf(p.Warnings), DetailsOf(p)
 }
 
 // SheetTarget is the column of what the client's page should have.

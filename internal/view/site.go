@@ -3,6 +3,7 @@ package view
 import (
 	"time"
 
+	"inktally/core/finding"
 	"inktally/core/site"
 	"inktally/internal/wording"
 )
@@ -51,7 +52,7 @@ type Finding struct {
 }
 
 // FindingOf shows a finding.
-func FindingOf(f site.Finding) Finding {
+func FindingOf(f finding.Finding) Finding {
 	return Finding{FindingType(f.Type), f.URL, wording.Finding(f), f.Type.First()}
 }
 

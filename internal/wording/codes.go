@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/lineup"
@@ -114,42 +115,37 @@ func Like(r site.LikeReason) string {
 }
 
 // Finding words what is wrong with a page or a site.
-func Finding(f site.Finding) string {
-	w := append(append([]string{}, f.Words...), "", "", "")
+func Finding(f finding.Finding) string {
 	switch f.Type {
-	case site.SecondCopy:
-		return "the same text as " + w[0]
-	case site.OnlyPlacesDiffer:
-		return "the same text as " + w[0] + " but for the names of places"
-	case site.AllServices:
-		return "holds several services: " + strings.Join(f.Words, ", ")
-	case site.ServiceNoPage:
-		return quoted(w[0]) + " has no page of its own"
-	case site.ThinPage:
-		return w[0] + " words of copy, fewer than " + w[1]
-	case site.Orphan:
+	case finding.SecondCopy:
+		return "the same text as " + f.Other
+	case finding.OnlyPlacesDiffer:
+		return "the same text as " + f.Other + " but for the names of places"
+	case finding.AllServices:
+		return "holds several services: " + strings.Join(f.Services, ", ")
+	case finding.ServiceNoPage:
+		return quoted(strings.Join(f.Services, ", ")) + " has no page of its own"
+	case finding.ThinPage:
+		return Count(f.Words, "word", "") + " of copy, fewer than " + Number(f.Least)
+	case finding.Orphan:
 		return "no page links to it"
-	case site.DeadLink:
-		return "linked as " + quoted(w[1]) + " on " + w[0] + ": " + w[2]
-	case site.HTTPBesideHTTPS:
+	case finding.DeadLink:
+		return fmt.Sprintf("linked as %s on %s: %d", quoted(f.Label), f.Other, f.Status)
+	case finding.HTTPBesideHTTPS:
 		return "the site answers by http and by https"
-	case site.PlaceWrong:
-		if w[1] == "body" {
-			return w[0] + " in the body: " + w[2] + " times"
+	case finding.PlaceWrong:
+		if f.Where == finding.InBody {
+			return f.Place + " in the body: " + Count(f.Times, "time", "")
 		}
-		return w[0] + " in the " + w[1] + ": " + quoted(w[2])
-	case site.VagueAreaWords:
-		return quoted(strings.Join(f.Words, ", ")) + " instead of names"
-	case site.NoIndex:
-		return "kept out of search engines"
-	case site.PlaceholderText:
-		return "placeholder text: " + quoted(w[0])
-	case site.UnderConstruction:
-		return "under construction"
-	case site.PhoneNotLinked:
-		return w[0] + " is not a link"
+		return f.Place + " in the " + whereSays(f.Where) + ": " + quoted(f.Text())
+	case finding.VagueAreaWords:
+		return quoted(strings.Join(f.Texts, ", ")) + " instead of names"
+	case finding.PlaceholderText:
+		return "placeholder text: " + quoted(f.Text())
+	case finding.PhoneNotLinked:
+		return f.Text() + " is not a link"
 	}
-	return ""
+	return Flaw(f)
 }
 
 // Entry words why a lineup entry is what it is, or is no rival.
@@ -234,32 +230,46 @@ func Warning(w page.Warning) string {
 	return ""
 }
 
-// Flaw words what the owner of a page should hear; vague are the page's vague
-// words.
-func Flaw(f page.Flaw, vague []string) string {
-	switch f {
-	case page.UnderConstruction:
+// whereSays words where on a page something stands.
+func whereSays(w finding.Where) string {
+	switch w {
+	case finding.InH1:
+		return "H1"
+	case finding.InURL:
+		return "URL"
+	case finding.InImage:
+		return "image file name"
+	case finding.InAlt:
+		return "alt text"
+	}
+	return string(w)
+}
+
+// Flaw words what the owner of a page should hear of it, in a few words.
+func Flaw(f finding.Finding) string {
+	switch f.Type {
+	case finding.UnderConstruction:
 		return "under construction"
-	case page.NoIndex:
+	case finding.NoIndex:
 		return "kept out of search engines"
-	case page.PlaceholderText:
+	case finding.PlaceholderText:
 		return "placeholder text"
-	case page.NotSecure:
+	case finding.NotSecure:
 		return "not secure"
-	case page.PhoneNoLink:
+	case finding.PhoneNotLinked:
 		return "phone is not a link"
-	case page.NoPhone:
+	case finding.NoPhone:
 		return "no phone number"
-	case page.NoDescription:
+	case finding.NoDescription:
 		return "no meta description"
-	case page.VagueWords:
-		if len(vague) > 0 {
-			return quoted(vague[0])
+	case finding.VagueAreaWords:
+		if f.Text() != "" {
+			return quoted(f.Text())
 		}
 		return "vague area words"
-	case page.OtherLanguage:
+	case finding.OtherLanguage:
 		return "text in another language"
-	case page.WordsInImages:
+	case finding.WordsInImages:
 		return "words in images"
 	}
 	return ""

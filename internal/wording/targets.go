@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/ladder"
 	"inktally/core/outline"
 	"inktally/core/site"
@@ -76,7 +77,7 @@ func (w Teller) Instruct(t *target.Target) Instruction {
 	case target.Fix:
 		return w.fix(t)
 	case target.Move:
-		return Instruction{Before: "Move what is said of " + t.About[0] + " to its own page"}
+		return Instruction{Before: "Move what is said of " + t.Finding.Place + " to its own page"}
 	case target.Placing:
 		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(placings(t), "place", "")}
 	case target.Images:
@@ -88,28 +89,28 @@ func (w Teller) Instruct(t *target.Target) Instruction {
 	case target.Split:
 		return Instruction{Before: "Move each service on this page to a page of its own"}
 	case target.Redirect:
-		return Instruction{Before: "Redirect this page to " + t.About[0]}
+		return Instruction{Before: "Redirect this page to " + t.Finding.Other}
 	case target.Rewrite:
 		return Instruction{Before: "Rewrite this page for its own town"}
 	case target.VagueWords:
-		return Instruction{Before: "Name the towns instead of " + quoted(t.About[0])}
+		return Instruction{Before: "Name the towns instead of " + quoted(t.Finding.Text())}
 	case target.CutBack:
 		return Instruction{Before: "Use " + Count(len(t.Parts), "phrase", "") + " less often"}
 	}
-	return Instruction{Before: strings.Join(t.About, " ")}
+	return Instruction{Before: t.Text}
 }
 
 func (w Teller) fix(t *target.Target) Instruction {
-	switch site.FindingType(t.About[0]) {
-	case site.PlaceholderText:
+	switch t.Finding.Type {
+	case finding.PlaceholderText:
 		return Instruction{Before: "Remove the placeholder text"}
-	case site.NoIndex:
+	case finding.NoIndex:
 		return Instruction{Before: "Let search engines list this page: remove its noindex"}
-	case site.HTTPBesideHTTPS:
+	case finding.HTTPBesideHTTPS:
 		return Instruction{Before: "Redirect every http address to https"}
-	case site.PhoneNotLinked:
+	case finding.PhoneNotLinked:
 		return Instruction{Before: "Make the phone number click to call"}
-	case site.DeadLink:
+	case finding.DeadLink:
 		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
 	}
 	return Instruction{Before: "Remove the wrong town from " + Count(len(t.Parts), "place", "")}
@@ -222,7 +223,7 @@ func (w Teller) Evidence(t *target.Target) string {
 	case target.Fix:
 		return w.fixEvidence(t)
 	case target.Move:
-		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.About[0], t.About[2], t.About[1])
+		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.Finding.Place, whereSays(t.Finding.Where), t.Finding.Other)
 	case target.Placing:
 		return w.placingEvidence(t)
 	case target.Images:
@@ -231,12 +232,8 @@ func (w Teller) Evidence(t *target.Target) string {
 		return w.sliceEvidence(t)
 	case target.NewPage:
 		return w.newPageEvidence(t)
-	case target.Split:
-		return "holds several services: " + strings.Join(t.About, ", ")
-	case target.Redirect:
-		return "the same text as " + t.About[0]
-	case target.Rewrite:
-		return "the same text as " + t.About[0] + " but for the names of places"
+	case target.Split, target.Redirect, target.Rewrite:
+		return Finding(*t.Finding)
 	case target.VagueWords:
 		return list(w.Towns)
 	case target.CutBack:
@@ -247,8 +244,8 @@ func (w Teller) Evidence(t *target.Target) string {
 }
 
 func (w Teller) fixEvidence(t *target.Target) string {
-	if len(t.About) > 1 {
-		return Finding(site.Finding{Type: site.FindingType(t.About[0]), Words: t.About[1:]})
+	if t.Finding.Text() != "" {
+		return Finding(*t.Finding)
 	}
 	var parts []string
 	for i := range t.Parts {

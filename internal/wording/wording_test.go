@@ -9,6 +9,7 @@ import (
 
 	"inktally/core/book"
 	"inktally/core/fault"
+	"inktally/core/finding"
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/ladder"
@@ -67,8 +68,8 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, c := range page.Warnings() {
 		worded["warnings"][string(c)] = Warning(c)
 	}
-	for _, c := range page.Flaws() {
-		worded["flaws"][string(c)] = Flaw(c, nil)
+	for _, c := range finding.TypesShown(finding.OnPage) {
+		worded["flaws"][string(c)] = Flaw(finding.Finding{Type: c})
 	}
 	for _, c := range imagename.Verdicts() {
 		worded["verdicts"][string(c)] = Verdict(c)
@@ -76,8 +77,9 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, k := range target.Kinds() {
 		worded["kinds"][string(k)] = Kind(k)
 	}
-	for _, f := range site.FindingTypes() {
-		worded["findings"][string(f)] = Finding(site.Finding{Type: f, Words: []string{string(f), "a label", "404"}})
+	for _, f := range finding.Types() {
+		worded["findings"][string(f)] = Finding(finding.Finding{Type: f, Other: "http://a.example/", Label: "Specials", Status: 404, Services: []string{"sweep", "line"},
+			Words: 80, Least: 250, Place: "Ostrey", Where: finding.InH1, Texts: []string{string(f)}})
 	}
 	for _, r := range site.OfferReasons() {
 		assert.NotEmpty(t, Offer(site.Offer{By: r, From: "x"}), r)
@@ -123,7 +125,8 @@ func TestEveryKindIsInstructed(t *testing.T) {
 		Page: PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
 	for _, k := range target.Kinds() {
 		t.Run(string(k), func(t *testing.T) {
-			x := target.Target{Kind: k, Words: &words, Phrase: "chimney sweep", About: []string{"placeholder_text", "lorem ipsum", "title"},
+			x := target.Target{Kind: k, Words: &words, Phrase: "chimney sweep", Text: "Call the owner",
+				Finding: &finding.Finding{Type: finding.PlaceholderText, Texts: []string{"lorem ipsum"}, Place: "Ostrey", Where: finding.InTitle},
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range target.PartKinds() {
 				x.Parts = append(x.Parts, target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: "chimney sweep", Now: "IMG_2041.jpg", To: 1,

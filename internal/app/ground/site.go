@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"inktally/core/fault"
+	"inktally/core/finding"
 	"inktally/core/lineup"
 	"inktally/core/site"
 	"inktally/internal/fetch"
@@ -37,7 +38,7 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 			return nil, err
 		}
 		for _, f := range own.Findings {
-			if f.Type != site.ServiceNoPage { // it stands among the pages to make
+			if f.Type != finding.ServiceNoPage { // it stands among the pages to make
 				out.Findings = append(out.Findings, view.FindingOf(f))
 			}
 		}

@@ -3,6 +3,7 @@ package sheet
 import (
 	"context"
 
+	"inktally/core/finding"
 	"inktally/core/site"
 	"inktally/internal/study"
 	"inktally/internal/view"
@@ -51,7 +52,7 @@ func count(is bool) int {
 func findingsOf(own *study.Site, url string) []view.Finding {
 	out := []view.Finding{}
 	for _, f := range own.Findings {
-		if f.Type != site.ServiceNoPage && site.SameAddress(f.URL, url) {
+		if f.Type != finding.ServiceNoPage && site.SameAddress(f.URL, url) {
 			out = append(out, view.FindingOf(f))
 		}
 	}

@@ -111,8 +111,7 @@ type detailsRow struct {
 	Testimonials      int           `cbor:"17,keyasint,omitempty"`
 	Years             string        `cbor:"18,keyasint,omitempty"`
 	UnderConstruction bool          `cbor:"19,keyasint,omitempty"`
-	Flaws             []page.Flaw   `cbor:"20,keyasint,omitempty"`
-	FirstFlaws        int           `cbor:"21,keyasint,omitempty"`
+	// 20 and 21 were what is wrong with the page, which is worked out.
 }
 
 type phoneRow struct {
@@ -256,7 +255,7 @@ func rowOfDetails(d page.Details) detailsRow {
 		Forms: d.Forms, Videos: d.Videos, Maps: d.Maps, Internal: d.Internal, External: d.External,
 		Placeholder: passagesRow{Words: d.Placeholder.Words, Texts: d.Placeholder.Texts},
 		Foreign:     passagesRow{Words: d.Foreign.Words, Texts: d.Foreign.Texts}, Vague: d.Vague, Baked: d.Baked,
-		Testimonials: d.Testimonials, Years: d.Years, UnderConstruction: d.UnderConstruction, Flaws: d.Flaws, FirstFlaws: d.FirstFlaws}
+		Testimonials: d.Testimonials, Years: d.Years, UnderConstruction: d.UnderConstruction}
 	for _, p := range d.Phones {
 		r.Phones = append(r.Phones, phoneRow{Number: p.Number, Linked: p.Linked})
 	}
@@ -271,7 +270,7 @@ func (r detailsRow) details() page.Details {
 		Forms: r.Forms, Videos: r.Videos, Maps: r.Maps, Internal: r.Internal, External: r.External,
 		Placeholder: page.Passages{Words: r.Placeholder.Words, Texts: some(r.Placeholder.Texts)},
 		Foreign:     page.Passages{Words: r.Foreign.Words, Texts: some(r.Foreign.Texts)}, Vague: some(r.Vague), Baked: some(r.Baked),
-		Testimonials: r.Testimonials, Years: r.Years, UnderConstruction: r.UnderConstruction, Flaws: some(r.Flaws), FirstFlaws: r.FirstFlaws,
+		Testimonials: r.Testimonials, Years: r.Years, UnderConstruction: r.UnderConstruction,
 		Phones: []contact.Phone{}, Businesses: []structured.Business{}}
 	for _, p := range r.Phones {
 		d.Phones = append(d.Phones, contact.Phone{Number: p.Number, Linked: p.Linked})

@@ -36,7 +36,7 @@ function searchFacts(c: Column, d: Details): Fact[] {
     { name: 'Title', says: [c.title || 'none'], wrong: !c.title },
     { name: 'Meta description', says: [c.description || 'none'], wrong: !c.description },
     { name: 'Canonical', says: [d.canonical || 'not set'] },
-    { name: 'Robots', says: [d.robots || 'not set'], wrong: d.flaws.some((f) => f.code === 'no_index') },
+    { name: 'Robots', says: [d.robots || 'not set'], wrong: d.flaws.some((f) => f.code === 'noindex') },
     { name: 'Language', says: [c.lang || 'not set'] },
     { name: 'URL', says: [d.secure ? 'secure (https)' : 'not secure (http)'], wrong: !d.secure },
   ]
