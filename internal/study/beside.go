@@ -40,7 +40,7 @@ func (b BesidePage) Counts(kind site.Kind) bool {
 
 // Beside tells which pages of rivals stand beside the client's.
 func (k *Known) Beside(ctx context.Context) (*Beside, error) {
-	return k.beside.get(ctx, func(ctx context.Context) (*Beside, error) {
+	return k.beside.Get(ctx, func(ctx context.Context) (*Beside, error) {
 		b := &Beside{known: k, sites: map[string]*Site{}, choices: chosen(k.facts.likes)}
 		for _, domain := range k.Surveyed() {
 			of, err := k.Tree(ctx, domain)

@@ -35,7 +35,7 @@ func (k *Known) LikelyTies() []tie.Tie { return k.readWith().ties }
 func (k *Known) Slips() map[string]bool { return k.readWith().slips }
 
 func (k *Known) readWith() *readWith {
-	r, _ := k.read.get(context.Background(), func(context.Context) (*readWith, error) { return k.learn(), nil })
+	r, _ := k.read.Get(context.Background(), func(context.Context) (*readWith, error) { return k.learn(), nil })
 	return r
 }
 
@@ -155,7 +155,7 @@ type worked struct {
 }
 
 func (k *Known) worked() *worked {
-	w, _ := k.families.get(context.Background(), func(context.Context) (*worked, error) {
+	w, _ := k.families.Get(context.Background(), func(context.Context) (*worked, error) {
 		in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
 			Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
 		in.Pages = k.bookPages()

@@ -14,6 +14,7 @@ import (
 	"inktally/core/target"
 	"inktally/internal/store"
 	"inktally/internal/study/measured"
+	"inktally/internal/study/part"
 )
 
 // Comparison is one page of a client beside the pages of its rivals. It is shared and never
@@ -81,11 +82,11 @@ func (k *Known) compare(ctx context.Context, p store.Page, families []book.Famil
 	k.mu.Lock()
 	made, ok := k.pages[key]
 	if !ok {
-		made = &part[*Comparison]{}
+		made = &part.Of[*Comparison]{}
 		k.pages[key] = made
 	}
 	k.mu.Unlock()
-	return made.get(ctx, func(ctx context.Context) (*Comparison, error) { return k.measure(ctx, key, p, families) })
+	return made.Get(ctx, func(ctx context.Context) (*Comparison, error) { return k.measure(ctx, key, p, families) })
 }
 
 func (k *Known) measure(ctx context.Context, key string, p store.Page, families []book.Family) (*Comparison, error) {

@@ -19,6 +19,7 @@ import (
 	"inktally/core/yardstick"
 	"inktally/internal/store"
 	"inktally/internal/study/measured"
+	"inktally/internal/study/part"
 )
 
 // Known is all that is known and measured of a client, but for what was said of its plan. It
@@ -54,19 +55,19 @@ type Known struct {
 	facts    *facts
 	recorded []store.Entry // of all lineups
 
-	read     *part[*readWith]
-	families *part[*worked]
+	read     *part.Of[*readWith]
+	families *part.Of[*worked]
 	trees    *trees
-	beside   *part[*Beside]
-	whole    *part[*Whole]
+	beside   *part.Of[*Beside]
+	whole    *part.Of[*Whole]
 	// wholeBefore is as it was before the pages were read the last time.
-	wholeBefore *part[*Whole]
+	wholeBefore *part.Of[*Whole]
 	columns     *measured.Pages
 	headings    *outline.Headings
 
 	mu    sync.Mutex
-	pages map[string]*part[*Comparison] // by key
-	held  map[int64]int64               // bytes of the pages that it holds, by reading
+	pages map[string]*part.Of[*Comparison] // by key
+	held  map[int64]int64                  // bytes of the pages that it holds, by reading
 
 	planBefore *planBefore
 }
@@ -90,9 +91,9 @@ func (k *Known) holds() (bytes int64) {
 
 // alone gives what is known parts of its own, none of which is made yet.
 func (k *Known) alone() {
-	k.read, k.families, k.beside = &part[*readWith]{}, &part[*worked]{}, &part[*Beside]{}
-	k.whole, k.wholeBefore = &part[*Whole]{}, &part[*Whole]{}
-	k.trees, k.columns, k.headings, k.pages = &trees{}, &measured.Pages{}, &outline.Headings{}, map[string]*part[*Comparison]{}
+	k.read, k.families, k.beside = &part.Of[*readWith]{}, &part.Of[*worked]{}, &part.Of[*Beside]{}
+	k.whole, k.wholeBefore = &part.Of[*Whole]{}, &part.Of[*Whole]{}
+	k.trees, k.columns, k.headings, k.pages = &trees{}, &measured.Pages{}, &outline.Headings{}, map[string]*part.Of[*Comparison]{}
 	k.held = map[int64]int64{}
 }
 

@@ -25,7 +25,7 @@ type Plan struct {
 
 // Plan works out the plan of a client.
 func (s *Study) Plan(ctx context.Context) (*Plan, error) {
-	return s.plan.get(ctx, func(ctx context.Context) (*Plan, error) {
+	return s.plan.Get(ctx, func(ctx context.Context) (*Plan, error) {
 		whole, err := s.Whole(ctx)
 		if err != nil {
 			return nil, err
@@ -38,7 +38,7 @@ func (s *Study) Plan(ctx context.Context) (*Plan, error) {
 // nil if none of them was read twice; nothing is said of its targets. The pages that there are
 // and those of rivals are today's.
 func (s *Study) PlanBefore(ctx context.Context) (*Plan, error) {
-	whole, err := s.Known.wholeBefore.get(ctx, s.makeWholeBefore)
+	whole, err := s.Known.wholeBefore.Get(ctx, s.makeWholeBefore)
 	if err != nil || whole == nil {
 		return nil, err
 	}

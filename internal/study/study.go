@@ -19,6 +19,7 @@ import (
 
 	"inktally/core/page"
 	"inktally/internal/store"
+	"inktally/internal/study/part"
 
 	"github.com/hashicorp/golang-lru/v2/simplelru"
 )
@@ -75,7 +76,7 @@ type Study struct {
 	Said     store.SaidOf
 	Standing []store.SiteFigure
 
-	plan part[*Plan]
+	plan part.Of[*Plan]
 }
 
 // ofKnown are the facets that a Known is made from: all that is measured and judged. What is
@@ -180,28 +181,3 @@ func (s *Studies) load(ctx context.Context, tx *store.Tx, id int64, had *Study) 
 	}
 	return out, nil
 }
-
-// part is a part of a study: it is made when it is first asked for, once however many ask.
-// One that could not be made is made again when it is asked for again.
-type part[T any] struct {
-	mu    sync.Mutex
-	made  bool
-	value T
-}
-
-// get returns the part. Who gives up does not keep it from the others: it is made to the end.
-func (p *part[T]) get(ctx context.Context, work func(context.Context) (T, error)) (T, error) {
-	p.mu.Lock()
-	defer p.mu.Unlock()
-	if p.made {
-		return p.value, nil
-	}
-	value, err := work(context.WithoutCancel(ctx))
-	if err == nil {
-		p.value, p.made = value, true
-	}
-	return value, err
-}
-
-// of is a part that was made already.
-func of[T any](value T) *part[T] { return &part[T]{made: true, value: value} }

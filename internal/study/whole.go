@@ -22,7 +22,7 @@ type Whole struct {
 }
 
 // Whole measures all pages of a client.
-func (k *Known) Whole(ctx context.Context) (*Whole, error) { return k.whole.get(ctx, k.makeWhole) }
+func (k *Known) Whole(ctx context.Context) (*Whole, error) { return k.whole.Get(ctx, k.makeWhole) }
 
 func (k *Known) makeWhole(ctx context.Context) (w *Whole, err error) {
 	w = &Whole{Known: k}
