@@ -66,7 +66,7 @@ type Rung struct {
 	Steps []Step
 	// Targets are the IDs of the cheapest targets after which the client leads on every front
 	// of content, in the order of work; Minutes is what they take with what they need.
-	Targets []string
+	Targets []target.Ref
 	Minutes float64
 	// Short are fronts of content on which all targets together do not lead.
 	Short []Front
@@ -79,7 +79,7 @@ type Rung struct {
 // more, so that all of them are enough. list are the client's targets in the order of work.
 func Of(name string, own, theirs Figures, page string, slots int, list []target.Target) Rung {
 	r := Rung{Name: name}
-	c := climb{list: list, page: page, taken: map[string]bool{}}
+	c := climb{list: list, page: page, taken: map[target.Ref]bool{}}
 	for _, f := range Fronts() {
 		s := step(f, own, theirs)
 		r.Steps = append(r.Steps, s)
@@ -96,8 +96,8 @@ func Of(name string, own, theirs Figures, page string, slots int, list []target.
 		}
 	}
 	for i := range list {
-		if c.taken[list[i].ID()] {
-			r.Targets = append(r.Targets, list[i].ID())
+		if c.taken[list[i].Ref()] {
+			r.Targets = append(r.Targets, list[i].Ref())
 			r.Minutes += list[i].Minutes
 		}
 	}
@@ -123,7 +123,7 @@ func step(f Front, own, theirs Figures) Step {
 type climb struct {
 	list  []target.Target
 	page  string
-	taken map[string]bool
+	taken map[target.Ref]bool
 }
 
 // pass takes the targets that bring a front above so many, those that bring most for their
@@ -136,7 +136,7 @@ func (c *climb) pass(f Front, behind float64) bool {
 	var all []brings
 	for i := range c.list {
 		if much := c.brings(&c.list[i], f); much > 0 {
-			if c.taken[c.list[i].ID()] {
+			if c.taken[c.list[i].Ref()] {
 				behind -= much
 				continue
 			}
@@ -158,10 +158,10 @@ func (c *climb) pass(f Front, behind float64) bool {
 			break
 		}
 		for _, at := range c.with(b.at, nil) {
-			if c.taken[c.list[at].ID()] {
+			if c.taken[c.list[at].Ref()] {
 				continue
 			}
-			c.taken[c.list[at].ID()] = true
+			c.taken[c.list[at].Ref()] = true
 			behind -= c.brings(&c.list[at], f)
 		}
 	}
@@ -175,7 +175,7 @@ func (c *climb) with(at int, list []int) []int {
 	}
 	list = append(list, at)
 	for _, id := range c.list[at].Needs {
-		need := slices.IndexFunc(c.list, func(t target.Target) bool { return t.ID() == id })
+		need := slices.IndexFunc(c.list, func(t target.Target) bool { return t.Ref() == id })
 		if need >= 0 && c.list[need].Choice.State != target.Dropped {
 			list = c.with(need, list)
 		}

@@ -9,7 +9,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-func made(page, key string, kind target.Kind, minutes float64, needs []string, parts ...target.Part) target.Target {
+func made(page, key string, kind target.Kind, minutes float64, needs []target.Ref, parts ...target.Part) target.Target {
 	t := target.Target{Page: page, Key: key, Kind: kind, Minutes: minutes, Needs: needs, Parts: parts, Choice: target.Choice{State: target.Open}}
 	if kind == target.Placing {
 		t.Family = "f"
@@ -21,9 +21,9 @@ func words(n int) target.Part { return target.Part{Kind: target.Words, To: n} }
 
 var plan = []target.Target{
 	made("p1", "placing", target.Placing, 20, nil, target.Part{Kind: target.Title, Family: "f"}, target.Part{Kind: target.H1, Family: "f"}, target.Part{Kind: target.Body, Family: "f", Member: true}),
-	made("p1", "slice a", target.Slice, 40, []string{"p1 | placing"}, words(200)),
-	made("p1", "slice b", target.Slice, 90, []string{"p1 | placing", "p1 | slice a"}, words(300)),
-	made("p1", "images", target.Images, 8, []string{"p1 | placing"}, target.Part{Kind: target.ImageName}, target.Part{Kind: target.ImageName, Family: "f"}),
+	made("p1", "slice a", target.Slice, 40, []target.Ref{{Page: "p1", Key: "placing"}}, words(200)),
+	made("p1", "slice b", target.Slice, 90, []target.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, words(300)),
+	made("p1", "images", target.Images, 8, []target.Ref{{Page: "p1", Key: "placing"}}, target.Part{Kind: target.ImageName}, target.Part{Kind: target.ImageName, Family: "f"}),
 	made("s", "new_page", target.NewPage, 60, nil, words(100)),
 	made("p2", "slice", target.Slice, 5, nil, words(5000)),
 }
@@ -36,14 +36,14 @@ func TestLadder(t *testing.T) {
 		leaders[s.Front] = s.Leader
 	}
 	assert.Equal(t, map[Front]Leader{Words: Client, Slots: Rival, Images: Client, Pages: Even, FoundFor: Unknown, Links: Unknown, Listings: Even, Reviews: Rival}, leaders)
-	assert.Equal(t, []string{"p1 | placing", "p1 | images", "s | new_page"}, r.Targets, "two slots of the placing and one of the images pass four; a page more")
+	assert.Equal(t, []target.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "images"}, {Page: "s", Key: "new_page"}}, r.Targets, "two slots of the placing and one of the images pass four; a page more")
 	assert.InDelta(t, 88, r.Minutes, 1e-9)
 	assert.Equal(t, []Front{Reviews}, r.Left, "no page can change that")
 	assert.Empty(t, r.Short)
 	far := Of("Harbor Flue", own, Figures{Words: 1700}, "p1", 8, plan)
 	assert.Equal(t, []Front{Words}, far.Short, "545 and 500 do not pass 1,700, and those of other pages do not count")
 	near := Of("Lantern", own, Figures{Words: 700}, "p1", 8, plan)
-	assert.Equal(t, []string{"p1 | placing", "p1 | slice a"}, near.Targets, "the cheapest, with what it needs")
+	assert.Equal(t, []target.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, near.Targets, "the cheapest, with what it needs")
 	full := Of("Full", Figures{Slots: 5}, Figures{Slots: 8}, "p1", 8, plan)
 	assert.Empty(t, full.Short, "all slots are enough")
 	behind := Of("None", own, Figures{Words: 1}, "p1", 8, plan)
@@ -69,7 +69,7 @@ func TestRungsLead(t *testing.T) {
 			list[gone].Choice.State = target.Dropped
 		}
 		r := Of("x", own, theirs, "p1", 8, list)
-		c := climb{list: list, page: "p1", taken: map[string]bool{}}
+		c := climb{list: list, page: "p1", taken: map[target.Ref]bool{}}
 		for _, id := range r.Targets {
 			c.taken[id] = true
 		}
@@ -79,7 +79,7 @@ func TestRungsLead(t *testing.T) {
 			}
 			after := s.Own
 			for i := range list {
-				if c.taken[list[i].ID()] {
+				if c.taken[list[i].Ref()] {
 					assert.NotEqual(t, target.Dropped, list[i].Choice.State)
 					after += c.brings(&list[i], s.Front)
 				}

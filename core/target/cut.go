@@ -15,9 +15,9 @@ type Cut struct {
 // does not fit any more is skipped and the next tried; what another depends on goes with
 // it (rule 12.5). Kept targets are tried before all others, dropped ones never fit.
 func CutLine(targets []Target, minutes float64) Cut {
-	c := cut{targets: targets, at: map[string]int{}, Cut: Cut{Fits: make([]bool, len(targets)), Left: minutes}}
+	c := cut{targets: targets, at: map[Ref]int{}, Cut: Cut{Fits: make([]bool, len(targets)), Left: minutes}}
 	for i := range targets {
-		c.at[targets[i].ID()] = i
+		c.at[targets[i].Ref()] = i
 	}
 	for _, kept := range []bool{true, false} {
 		for i := range targets {
@@ -41,7 +41,7 @@ func CutLine(targets []Target, minutes float64) Cut {
 type cut struct {
 	Cut
 	targets []Target
-	at      map[string]int // by ID
+	at      map[Ref]int
 }
 
 // take lets target i and all that it depends on fit, if they do together.

@@ -11,7 +11,7 @@ import (
 // one of most gain per hour, words not starved; last what shows no gain. What was dropped
 // stands at the end.
 func (y Rules) order(all []Target, pages map[string]*Page) []Target {
-	w := worker{y: y, pages: pages, done: map[string]bool{}, written: map[string]int{}}
+	w := worker{y: y, pages: pages, done: map[Ref]bool{}, written: map[string]int{}}
 	tie := func(a, b Target) int { return w.tie(&a, &b) }
 	var out, left, dropped []Target
 	for _, t := range all {
@@ -19,7 +19,7 @@ func (y Rules) order(all []Target, pages map[string]*Page) []Target {
 		case t.Choice.State == Dropped:
 			dropped = append(dropped, t)
 			if t.Kind != NewPage { // nothing waits for what is not wanted
-				w.done[t.ID()] = true
+				w.done[t.Ref()] = true
 			}
 		case t.First:
 			out = append(out, t)
@@ -46,10 +46,10 @@ func (y Rules) order(all []Target, pages map[string]*Page) []Target {
 type worker struct {
 	y       Rules
 	pages   map[string]*Page
-	done    map[string]bool // by ID
-	written map[string]int  // words by page
-	minutes float64         // ordered since the fixes
-	sliced  float64         // of them in slices
+	done    map[Ref]bool
+	written map[string]int // words by page
+	minutes float64        // ordered since the fixes
+	sliced  float64        // of them in slices
 }
 
 // tie orders targets of equal gain per hour: home, service, area; by address; by key.
@@ -95,7 +95,7 @@ func (w *worker) next(left []Target) int {
 }
 
 func (w *worker) free(t *Target) bool {
-	return !slices.ContainsFunc(t.Needs, func(id string) bool { return !w.done[id] })
+	return !slices.ContainsFunc(t.Needs, func(ref Ref) bool { return !w.done[ref] })
 }
 
 // below tells a page whose words, with those ordered so far, are below its guideline.
@@ -112,7 +112,7 @@ func (w *worker) below(page string) bool {
 }
 
 func (w *worker) do(t *Target) {
-	w.done[t.ID()] = true
+	w.done[t.Ref()] = true
 	w.minutes += t.Minutes
 	if t.Kind == Slice {
 		w.sliced += t.Minutes

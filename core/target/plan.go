@@ -195,9 +195,9 @@ func (s *Study) Said() func(page, key string) (Choice, bool) {
 		formerly[p.Key] = p.Formerly
 	}
 	return func(page, key string) (Choice, bool) {
-		c, ok := s.Choices[ChoiceKey(page, key)]
+		c, ok := s.Choices[Ref{page, key}]
 		if !ok && formerly[page] != "" {
-			c, ok = s.Choices[ChoiceKey(formerly[page], key)]
+			c, ok = s.Choices[Ref{formerly[page], key}]
 		}
 		return c, ok
 	}
@@ -225,24 +225,24 @@ func choose(all []Target, s *Study) {
 // without a site all of them the home page.
 func depend(all []Target, pages []Page) {
 	site := slices.ContainsFunc(pages, func(p Page) bool { return p.there() })
-	opens, leads, home := map[string]string{}, map[string][]string{}, ""
+	opens, leads, home := map[string]Ref{}, map[string][]Ref{}, Ref{}
 	for i := range all {
 		t := &all[i]
 		if t.opens {
-			opens[t.Page] = t.ID()
+			opens[t.Page] = t.Ref()
 		}
 		if t.lead {
-			leads[t.Page] = append(leads[t.Page], t.ID())
+			leads[t.Page] = append(leads[t.Page], t.Ref())
 		}
-		if t.Kind == NewPage && home == "" && isHome(pages, t.Page) {
-			home = t.ID()
+		if t.Kind == NewPage && home == (Ref{}) && isHome(pages, t.Page) {
+			home = t.Ref()
 		}
 	}
 	for i := range all {
 		t := &all[i]
-		need := func(id string) {
-			if id != "" && id != t.ID() && !slices.Contains(t.Needs, id) {
-				t.Needs = append(t.Needs, id)
+		need := func(ref Ref) {
+			if ref != (Ref{}) && ref != t.Ref() && !slices.Contains(t.Needs, ref) {
+				t.Needs = append(t.Needs, ref)
 			}
 		}
 		if t.First || t.Kind == ByHand {

@@ -25,7 +25,7 @@ func words(n int) string { return strings.Repeat("word ", n) }
 // client is a client of several pages, drawn or to be made.
 func client(t *rapid.T) Study {
 	q := asked("chimney sweep tarn harbor", "flue liner tarn harbor", "chimney sweep ostrey", "chimney sweep quillby")
-	s := Study{Choices: map[string]Choice{}}
+	s := Study{Choices: map[Ref]Choice{}}
 	rivals := drawRivals(t, q)
 	pages := rapid.IntRange(1, 5).Draw(t, "pages")
 	for i := range pages {
@@ -60,7 +60,7 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := client(t)
 		plan := y.Plan(s)
-		minutes, sliced, written, done := 0.0, 0.0, map[string]int{}, map[string]bool{}
+		minutes, sliced, written, done := 0.0, 0.0, map[string]int{}, map[Ref]bool{}
 		for i, x := range plan.Targets {
 			if x.First || x.Rank == 0 {
 				continue
@@ -72,13 +72,13 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 				if page.there() {
 					seen = page.seen()
 				}
-				free := !slices.ContainsFunc(later.Needs, func(id string) bool { return !done[id] })
+				free := !slices.ContainsFunc(later.Needs, func(id Ref) bool { return !done[id] })
 				starved = starved || later.Kind == Slice && later.Rank > 0 && free && seen+written[later.Page] < y.Guideline(page.Kind).Low
 			}
 			if starved && x.Kind != Slice {
-				assert.GreaterOrEqual(t, sliced, minutes*.4-1e-6, "%s goes first", x.ID())
+				assert.GreaterOrEqual(t, sliced, minutes*.4-1e-6, "%s goes first", x.Ref())
 			}
-			done[x.ID()] = true
+			done[x.Ref()] = true
 			minutes += x.Minutes
 			if x.Kind == Slice {
 				sliced += x.Minutes
@@ -96,14 +96,14 @@ func TestOrderIsStable(t *testing.T) {
 		one := StandardRules().Plan(s)
 		two := StandardRules().Plan(Study{Pages: rapid.Permutation(s.Pages).Draw(t, "pages"), Choices: s.Choices})
 		require.Equal(t, ids(one.Targets), ids(two.Targets))
-		at := map[string]int{}
+		at := map[Ref]int{}
 		for i, x := range one.Targets {
-			at[x.ID()] = i
+			at[x.Ref()] = i
 		}
 		for i, x := range one.Targets {
 			for _, need := range x.Needs {
 				if k, there := at[need]; there {
-					assert.Less(t, k, i, "%s needs %s", x.ID(), need)
+					assert.Less(t, k, i, "%s needs %s", x.Ref(), need)
 				}
 			}
 		}
@@ -111,10 +111,10 @@ func TestOrderIsStable(t *testing.T) {
 	})
 }
 
-func ids(list []Target) []string {
-	out := make([]string, len(list))
+func ids(list []Target) []Ref {
+	out := make([]Ref, len(list))
 	for i := range list {
-		out[i] = list[i].ID()
+		out[i] = list[i].Ref()
 	}
 	return out
 }
@@ -136,7 +136,7 @@ func TestDroppedStaysDropped(t *testing.T) {
 		if whole {
 			key = gone.Key
 		}
-		s.Choices[ChoiceKey(gone.Page, key)] = Choice{State: Dropped, Reason: "no"}
+		s.Choices[Ref{gone.Page, key}] = Choice{State: Dropped, Reason: "no"}
 		for i := range s.Pages { // the pages are measured again, and are others
 			p := &s.Pages[i]
 			if p.there() {
@@ -146,7 +146,7 @@ func TestDroppedStaysDropped(t *testing.T) {
 		after := StandardRules().Plan(s)
 		promised, all := 0.0, 0.0
 		for _, x := range after.Targets {
-			if x.ID() == gone.ID() && whole {
+			if x.Ref() == gone.Ref() && whole {
 				assert.Equal(t, Dropped, x.Choice.State)
 			}
 			for _, p := range x.Parts {
@@ -167,8 +167,8 @@ func TestDroppedStaysDropped(t *testing.T) {
 			assert.LessOrEqual(t, promised, all+1e-6, "no page promises more than its families")
 		}
 		for i, in := range CutLine(after.Targets, 1e9).Fits {
-			assert.Equal(t, in, after.Targets[i].Choice.State != Dropped && !strings.HasPrefix(after.Targets[i].ID(), gone.ID()+" | ") &&
-				!slices.ContainsFunc(after.Targets[i].Needs, func(id string) bool { return whole && id == gone.ID() && gone.Kind == NewPage }))
+			assert.Equal(t, in, after.Targets[i].Choice.State != Dropped &&
+				!slices.ContainsFunc(after.Targets[i].Needs, func(id Ref) bool { return whole && id == gone.Ref() && gone.Kind == NewPage }))
 		}
 	})
 }
@@ -208,12 +208,12 @@ func TestDroppingARival(t *testing.T) {
 		fewer := Study{Pages: slices.Clone(s.Pages)}
 		fewer.Pages[at].Rivals = slices.Delete(slices.Clone(fewer.Pages[at].Rivals), 0, 1)
 		two := StandardRules().Plan(fewer)
-		others := func(list []Target) map[string]Target {
-			out := map[string]Target{}
+		others := func(list []Target) map[Ref]Target {
+			out := map[Ref]Target{}
 			for _, x := range list {
 				if x.Page != fewer.Pages[at].Key {
 					x.Needs = nil
-					out[x.ID()] = x
+					out[x.Ref()] = x
 				}
 			}
 			return out
@@ -249,10 +249,10 @@ func TestOneSlotIsAskedForOnce(t *testing.T) {
 			s.Pages[i].Families = slices.Clone(s.Pages[i].Families)
 			s.Pages[i].Families[1].Text = s.Pages[i].Families[0].Text
 		}
-		keys, names := map[string]bool{}, map[string]bool{}
+		keys, names := map[Ref]bool{}, map[string]bool{}
 		for _, x := range StandardRules().Plan(s).Targets {
 			for _, p := range x.Parts {
-				key := ChoiceKey(x.Page, p.Key)
+				key := Ref{x.Page, p.Key}
 				assert.False(t, keys[key], key)
 				keys[key] = true
 				if p.Kind == ImageName && p.Wanted != "" {
@@ -315,7 +315,7 @@ func TestRepairs(t *testing.T) {
 	plan := StandardRules().Plan(s)
 	by := map[string]Target{}
 	for _, x := range plan.Targets {
-		by[x.ID()] = x
+		by[x.Ref().String()] = x
 	}
 	for id, want := range map[string]struct {
 		minutes float64
@@ -332,7 +332,7 @@ func TestRepairs(t *testing.T) {
 			assert.InDelta(t, want.gain, x.Gain, 1e-9, id)
 		}
 	}
-	assert.Equal(t, []string{"service: masonry repair | new_page"}, by["p2 | split"].Needs, "it needs the pages that its services go to")
+	assert.Equal(t, []Ref{{"service: masonry repair", "new_page"}}, by["p2 | split"].Needs, "it needs the pages that its services go to")
 	s.Pages = s.Pages[:4]
 	for _, x := range StandardRules().Plan(s).Targets {
 		assert.NotEqual(t, Split, x.Kind, "all its services have pages of their own")
@@ -343,8 +343,8 @@ func TestRepairs(t *testing.T) {
 func TestChoicesOfAPageToMake(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	p := Page{Key: "p7", Formerly: "service: sweep", Kind: site.Service, Criteria: q, Families: families(q, 10)}
-	plan := StandardRules().Plan(Study{Pages: []Page{p}, Choices: map[string]Choice{ChoiceKey("service: sweep", "images"): {State: Dropped},
-		ChoiceKey("service: sweep", "title: "+sweepKey): {State: Changed, Value: "Sweeps"}}})
+	plan := StandardRules().Plan(Study{Pages: []Page{p}, Choices: map[Ref]Choice{Ref{"service: sweep", "images"}: {State: Dropped},
+		Ref{"service: sweep", "title: " + sweepKey}: {State: Changed, Value: "Sweeps"}}})
 	assert.Equal(t, Dropped, find(plan.Targets, "images").Choice.State)
 	assert.Equal(t, "Sweeps", findPart(plan.Targets, "title: "+sweepKey).Choice.Value)
 }

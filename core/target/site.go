@@ -97,7 +97,7 @@ func (r *repairs) add(p *Page, t Target, minutes float64) {
 	}
 	t.Page, t.Choice.State = p.Key, Open
 	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: minutes, Choice: Choice{State: Open}}}
-	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.ID() == t.ID() }) {
+	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
 		r.out = append(r.out, t)
 	}
 }
@@ -108,7 +108,7 @@ func (r *repairs) gather(p *Page, t Target, part Part) {
 		return
 	}
 	t.Page, t.Choice.State = p.Key, Open
-	at := slices.IndexFunc(r.out, func(o Target) bool { return o.ID() == t.ID() })
+	at := slices.IndexFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() })
 	if at < 0 {
 		r.out = append(r.out, t)
 		at = len(r.out) - 1
@@ -150,11 +150,11 @@ func (r *repairs) ownPage(town string) *Page {
 // split is asked for as long as one of the services has no page of its own; it depends on
 // those pages (rule 12.2).
 func (r *repairs) split(p *Page, f finding.Finding) {
-	var needs []string
+	var needs []Ref
 	for i := range r.study.Pages {
 		o := &r.study.Pages[i]
 		if o.Kind == site.Service && slices.Contains(f.Services, o.Service) && !o.there() {
-			needs = append(needs, ChoiceKey(o.Key, string(NewPage)))
+			needs = append(needs, Ref{o.Key, string(NewPage)})
 		}
 	}
 	if len(needs) > 0 {

@@ -18,8 +18,8 @@ type Study struct {
 	Findings []finding.Finding
 	// Own are the targets that the user added by hand.
 	Own []Own
-	// Choices are what the user said of targets and of their parts, by ChoiceKey.
-	Choices map[string]Choice
+	// Choices are what the user said of targets and of their parts.
+	Choices map[Ref]Choice
 }
 
 // Page is what the targets of a page are worked out from.
@@ -112,9 +112,12 @@ const (
 // States are all of them.
 func States() []State { return []State{Open, Kept, Changed, Dropped} }
 
-// ChoiceKey is under what a choice is kept: the page and the key of a target or of
-// a part of one.
-func ChoiceKey(page, key string) string { return page + " | " + key }
+// Ref names a target of a client, or a part of one: the key of its page, and its own, which no
+// other target or part of the page has.
+type Ref struct{ Page, Key string }
+
+// String is the name as the API has it.
+func (r Ref) String() string { return r.Page + " | " + r.Key }
 
 // there tells whether the page is there and was read.
 func (p *Page) there() bool { return p.Client != nil }

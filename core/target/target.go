@@ -65,16 +65,16 @@ type Target struct {
 	Minutes    float64
 	// First tells that it must be put right before all others.
 	First bool
-	// Needs are the IDs of targets that this one depends on.
-	Needs  []string
+	// Needs are the targets that this one depends on.
+	Needs  []Ref
 	Choice Choice
 
 	opens bool // it frees the other targets of its page (rule 12.4)
 	lead  bool // a slice of the lead section
 }
 
-// ID names a target among all of a client's.
-func (t *Target) ID() string { return ChoiceKey(t.Page, t.Key) }
+// Ref names the target among all of a client's.
+func (t *Target) Ref() Ref { return Ref{t.Page, t.Key} }
 
 // Part is one line of a target, which can be changed or dropped by itself.
 type Part struct {

@@ -230,7 +230,7 @@ func TestNewPage(t *testing.T) {
 	require.NotNil(t, lead)
 	assert.InDelta(t, 30+float64(made.words())/5, made.Minutes, 1e-9, "its lead section's words")
 	images := find(targets, "images")
-	assert.Equal(t, []string{made.ID()}, images.Needs)
+	assert.Equal(t, []Ref{made.Ref()}, images.Needs)
 	assert.NotEmpty(t, plan(Page{Kind: site.Home, Criteria: asked()}).Targets)
 	gain := 0.0
 	for _, x := range targets {
@@ -246,7 +246,7 @@ func fixed(key string, gain, minutes float64) Target {
 
 func TestOrderAndCutLine(t *testing.T) {
 	fix, on := fixed("fix", 0, 5), fixed("on quick", 1, 2)
-	fix.First, on.Needs = true, []string{ChoiceKey("", "quick")}
+	fix.First, on.Needs = true, []Ref{{"", "quick"}}
 	gone := fixed("dropped", 99, 1)
 	gone.Choice.State = Dropped
 	list := StandardRules().order([]Target{fixed("none", 0, 5), fixed("slow", 10, 60), fixed("quick", 5, 10), gone, fix, on}, map[string]*Page{})
@@ -275,29 +275,29 @@ func TestCutLineProperties(t *testing.T) {
 			list[i] = Target{Key: fmt.Sprint(i), Minutes: float64(rapid.IntRange(1, 90).Draw(t, "minutes")),
 				Choice: Choice{State: rapid.SampledFrom([]State{Open, Open, Kept, Dropped}).Draw(t, "state")}}
 			if i > 0 && rapid.Bool().Draw(t, "needs") {
-				list[i].Needs = []string{ChoiceKey("", fmt.Sprint(rapid.IntRange(0, i-1).Draw(t, "on")))}
+				list[i].Needs = []Ref{{"", fmt.Sprint(rapid.IntRange(0, i-1).Draw(t, "on"))}}
 			}
 		}
 		limit := float64(rapid.IntRange(0, 600).Draw(t, "limit"))
 		used := 0.0
-		fit := map[string]bool{}
+		fit := map[Ref]bool{}
 		line := CutLine(list, limit)
 		for i, in := range line.Fits {
 			if in {
 				used += list[i].Minutes
-				fit[list[i].ID()] = true
+				fit[list[i].Ref()] = true
 			}
 		}
 		assert.InDelta(t, limit-used, line.Left, 1e-6)
 		assert.LessOrEqual(t, used, limit)
 		for i, in := range line.Fits {
 			for _, need := range list[i].Needs {
-				at := slices.IndexFunc(list, func(x Target) bool { return x.ID() == need })
+				at := slices.IndexFunc(list, func(x Target) bool { return x.Ref() == need })
 				assert.True(t, !in || fit[need] || list[at].Choice.State == Dropped, "what fits has what it needs")
 			}
-			c := cut{targets: list, at: map[string]int{}, Cut: line}
+			c := cut{targets: list, at: map[Ref]int{}, Cut: line}
 			for k := range list {
-				c.at[list[k].ID()] = k
+				c.at[list[k].Ref()] = k
 			}
 			if with, ok := c.with(i, nil); !in && ok {
 				assert.Greater(t, c.minutes(with), line.Left)

@@ -4,7 +4,6 @@ import (
 	"context"
 	"maps"
 	"reflect"
-	"strings"
 
 	"inktally/core/outline"
 	"inktally/core/site"
@@ -90,7 +89,7 @@ func (s *Study) PlanAs(ctx context.Context, y yardstick.Yardstick) (*Plan, error
 func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	s.from.made.Plans.Add(1)
 	p := &Plan{Whole: whole, Pages: map[string]*Comparison{}}
-	p.From = target.Study{Findings: whole.Findings, Choices: map[string]target.Choice{}}
+	p.From = target.Study{Findings: whole.Findings, Choices: map[target.Ref]target.Choice{}}
 	keys := s.keys(whole)
 	for _, o := range said.Own {
 		if key, ok := keys[o.PageID]; ok {
@@ -99,7 +98,7 @@ func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	}
 	for _, c := range said.Choices {
 		if key, ok := keys[c.PageID]; ok {
-			p.From.Choices[target.ChoiceKey(key, c.Key)] = c.Choice
+			p.From.Choices[target.Ref{Page: key, Key: c.Key}] = c.Choice
 		}
 	}
 	for _, c := range whole.Pages {
@@ -155,16 +154,15 @@ func (s *Study) toMake(c *Comparison) int64 {
 }
 
 // adopt puts what older programs kept by the text of a phrase under the key of its family.
-func adopt(choices map[string]target.Choice, page target.Page) {
-	prefix := target.ChoiceKey(page.Key, "")
+func adopt(choices map[target.Ref]target.Choice, page target.Page) {
 	said := map[string]target.Choice{}
-	for key, choice := range choices {
-		if rest, ok := strings.CutPrefix(key, prefix); ok {
-			said[rest] = choice
+	for ref, choice := range choices {
+		if ref.Page == page.Key {
+			said[ref.Key] = choice
 		}
 	}
 	for key, choice := range target.Adopt(said, page.Criteria.FamilyOf) {
-		choices[prefix+key] = choice
+		choices[target.Ref{Page: page.Key, Key: key}] = choice
 	}
 }
 
@@ -187,10 +185,10 @@ func (p *Plan) Page(key string) (*Comparison, error) {
 	return c, nil
 }
 
-// Find finds a target by its id, store.ErrNotFound for none.
-func (p *Plan) Find(id string) (*target.Target, error) {
+// Find finds a target by its name, store.ErrNotFound for none.
+func (p *Plan) Find(name string) (*target.Target, error) {
 	for i := range p.Targets {
-		if p.Targets[i].ID() == id {
+		if p.Targets[i].Ref().String() == name {
 			return &p.Targets[i], nil
 		}
 	}

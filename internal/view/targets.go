@@ -98,12 +98,21 @@ func choiceOf(c target.Choice) Choice {
 	return Choice{TargetState(c.State), c.Value, c.Reason}
 }
 
+// refs are the names of targets.
+func refs(list []target.Ref) []string {
+	out := make([]string, len(list))
+	for i, r := range list {
+		out[i] = r.String()
+	}
+	return out
+}
+
 // TargetOf shows a target.
 func TargetOf(w wording.Teller, x *target.Target, fits bool) Target {
 	says := w.Instruct(x)
-	out := Target{ID: x.ID(), Page: x.Page, Key: x.Key, Kind: TargetKind(x.Kind), Name: wording.Kind(x.Kind), Front: FrontCode(x.Kind.Front()),
+	out := Target{ID: x.Ref().String(), Page: x.Page, Key: x.Key, Kind: TargetKind(x.Kind), Name: wording.Kind(x.Kind), Front: FrontCode(x.Kind.Front()),
 		Family: x.Family, Before: says.Before, Pencil: says.Pencil, After: says.After, Evidence: w.Evidence(x), Slots: []SlotCode{},
-		Gain: x.Gain, Minutes: x.Minutes, First: x.First, Fits: fits, Needs: append([]string{}, x.Needs...), Parts: []Part{},
+		Gain: x.Gain, Minutes: x.Minutes, First: x.First, Fits: fits, Needs: refs(x.Needs), Parts: []Part{},
 		Choice: choiceOf(x.Choice)}
 	for i := range x.Parts {
 		p := &x.Parts[i]

@@ -19,10 +19,10 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 		return out, err
 	}
 	before, said := worked(now.Study, was), now.From.Said()
-	asked := map[string]bool{}
+	asked := map[target.Ref]bool{}
 	for i := range now.Targets {
 		for _, p := range now.Targets[i].Parts {
-			asked[target.ChoiceKey(now.Targets[i].Page, p.Key)] = true
+			asked[target.Ref{Page: now.Targets[i].Page, Key: p.Key}] = true
 		}
 	}
 	for i := range before.Targets {
@@ -35,7 +35,7 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 			if c, ok := said(t.Page, part.Key); ok {
 				part.Choice = c
 			}
-			if part.Kind == target.Words || part.Choice.State == target.Dropped || asked[target.ChoiceKey(t.Page, part.Key)] || now.Pages[t.Page] == nil {
+			if part.Kind == target.Words || part.Choice.State == target.Dropped || asked[target.Ref{Page: t.Page, Key: part.Key}] || now.Pages[t.Page] == nil {
 				continue
 			}
 			says := before.teller(t.Page).Part(t, &part)

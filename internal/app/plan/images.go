@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"regexp"
+	"slices"
 	"strings"
 
 	"inktally/core/fault"
@@ -148,9 +149,12 @@ func (p *Plan) Renames(ctx context.Context, client int64) ([]export.Rename, erro
 // takes.
 var fileName = regexp.MustCompile(`^[A-Za-z0-9][A-Za-z0-9._-]{0,99}\.[A-Za-z0-9]{1,5}$`)
 
-// checkName tells whether what the user says an image is to be called is a name.
-func checkName(s Said) error {
-	if !strings.HasPrefix(s.Key, string(target.ImageName)+": ") || s.State != target.Changed {
+// checkName checks what the user says that an image is to be called. Its error is a fault.
+func (w *Worked) checkName(s Said) error {
+	ofImage := slices.ContainsFunc(w.Targets, func(t target.Target) bool {
+		return t.Page == s.Page && slices.ContainsFunc(t.Parts, func(p target.Part) bool { return p.Key == s.Key && p.Kind == target.ImageName })
+	})
+	if !ofImage || s.State != target.Changed {
 		return nil
 	}
 	if !fileName.MatchString(s.Value) {

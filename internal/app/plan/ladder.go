@@ -103,10 +103,10 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 		}
 		out.Steps = append(out.Steps, step)
 	}
-	for _, id := range r.Targets {
-		if t, err := w.Find(id); err == nil {
+	for _, ref := range r.Targets {
+		if t, err := w.Find(ref.String()); err == nil {
 			says := w.teller(t.Page).Instruct(t)
-			out.Targets = append(out.Targets, view.RungTarget{ID: id, Page: t.Page, Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
+			out.Targets = append(out.Targets, view.RungTarget{ID: ref.String(), Page: t.Page, Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
 		}
 	}
 	for _, f := range r.Short {

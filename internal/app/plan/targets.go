@@ -46,17 +46,17 @@ type Said struct {
 
 // Choose keeps what the user says of targets, all of it at once.
 func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Plan, error) {
+	w, err := p.Work(ctx, client)
+	if err != nil {
+		return nil, err
+	}
 	for _, s := range said {
 		if s.State == target.Changed && s.Value == "" {
 			return nil, fault.New(fault.ChangeNeedsValue)
 		}
-		if err := checkName(s); err != nil {
+		if err := w.checkName(s); err != nil {
 			return nil, err
 		}
-	}
-	w, err := p.Work(ctx, client)
-	if err != nil {
-		return nil, err
 	}
 	err = p.DB.Write(ctx, func(tx *store.Tx) error {
 		for _, s := range said {
@@ -91,7 +91,7 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 // has reports whether the plan has a target or a part of a key on a page, or whether something
 // was said of it when it had.
 func (w *Worked) has(page, key string) bool {
-	if _, said := w.From.Choices[target.ChoiceKey(page, key)]; said {
+	if _, said := w.From.Choices[target.Ref{Page: page, Key: key}]; said {
 		return true
 	}
 	return slices.ContainsFunc(w.Targets, func(t target.Target) bool {

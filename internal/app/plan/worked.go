@@ -105,7 +105,7 @@ func (w *Worked) Show() *view.Plan {
 		}
 	}
 	for _, t := range target.Telling(w.Targets) {
-		out.Telling = append(out.Telling, t.ID())
+		out.Telling = append(out.Telling, t.Ref().String())
 	}
 	return out
 }
