@@ -134,19 +134,6 @@ const (
 // Fronts are all of them.
 func Fronts() []Front { return []Front{WordsFront, PhrasesFront, ImagesFront, PagesFront} }
 
-// Front is that of a kind of target.
-func (k Kind) Front() Front {
-	switch k {
-	case Slice:
-		return WordsFront
-	case Placing, VagueWords, CutBack:
-		return PhrasesFront
-	case Images:
-		return ImagesFront
-	}
-	return PagesFront
-}
-
 // Telling puts targets into the order of telling: by front, the one with the largest gain
 // first, and in it those of most gain first. What was dropped is not told.
 func Telling(list []Target) []Target {

@@ -58,8 +58,10 @@ type PartRule struct {
 	Slot   sheet.Slot
 	// OneText tells a slot that holds one text, which is changed as a whole.
 	OneText bool
-	// Weight is the key of its weight in the yardstick, empty for none.
+	// Weight is the key of its weight in the yardstick, empty for none; Effort that of the figure
+	// that its minutes come from, empty where its target has it.
 	Weight Weight
+	Effort string
 
 	weight  func(Weights) float64
 	minutes func(Minutes) float64
@@ -69,33 +71,33 @@ type PartRule struct {
 // partKinds is the table of all kinds of parts, in the order of a brief. Whatever
 // words, shows or stores parts goes through it.
 var partKinds = []PartRule{
-	{Kind: Title, Where: Head, Places: true, Slot: sheet.Title, OneText: true, Weight: "weight.title",
+	{Kind: Title, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Title, OneText: true, Weight: "weight.title",
 		weight: func(w Weights) float64 { return w.Title }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.Title }},
-	{Kind: Description, Where: Head, Places: true, Slot: sheet.Description, OneText: true, Weight: "weight.description",
+	{Kind: Description, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Description, OneText: true, Weight: "weight.description",
 		weight: func(w Weights) float64 { return w.Description }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.Description }},
-	{Kind: Address, Where: Head, Places: true, Slot: sheet.Address, Weight: "weight.address",
+	{Kind: Address, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Address, Weight: "weight.address",
 		weight: func(w Weights) float64 { return w.Address }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.URL }},
-	{Kind: H1, Where: Head, Places: true, Slot: sheet.H1, OneText: true, Weight: "weight.h1",
+	{Kind: H1, Where: Head, Effort: "minutes.h1", Places: true, Slot: sheet.H1, OneText: true, Weight: "weight.h1",
 		weight: func(w Weights) float64 { return w.H1 }, minutes: func(m Minutes) float64 { return m.H1 }, now: (*page.Page).H1},
-	{Kind: Opening, Where: Text, Places: true, Slot: sheet.Opening, Weight: "weight.opening",
+	{Kind: Opening, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Opening, Weight: "weight.opening",
 		weight: func(w Weights) float64 { return w.Opening }, minutes: func(m Minutes) float64 { return m.Phrase }},
-	{Kind: Words, Where: Text, Weight: "weight.words", weight: func(w Weights) float64 { return w.Words }},
-	{Kind: Subhead, Where: Text, Places: true, Slot: sheet.Subheads, Weight: "weight.subheads",
+	{Kind: Words, Where: Text, Effort: "minutes.hundred_words", Weight: "weight.words", weight: func(w Weights) float64 { return w.Words }},
+	{Kind: Subhead, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Subheads, Weight: "weight.subheads",
 		weight: func(w Weights) float64 { return w.Subheads }, minutes: func(m Minutes) float64 { return m.Phrase }},
-	{Kind: Body, Where: Text, Places: true, Slot: sheet.Body, Weight: "weight.body",
+	{Kind: Body, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Body, Weight: "weight.body",
 		weight: func(w Weights) float64 { return w.Body }, minutes: func(m Minutes) float64 { return m.Phrase }},
-	{Kind: ImageName, Where: Pictures, Slot: sheet.ImageNames, Weight: "weight.image_names",
+	{Kind: ImageName, Where: Pictures, Effort: "minutes.image_name", Slot: sheet.ImageNames, Weight: "weight.image_names",
 		weight: func(w Weights) float64 { return w.ImageNames }, minutes: func(m Minutes) float64 { return m.ImageName }},
-	{Kind: Alt, Where: Pictures, Places: true, Slot: sheet.Alt, Weight: "weight.alt",
+	{Kind: Alt, Where: Pictures, Effort: "minutes.alt", Places: true, Slot: sheet.Alt, Weight: "weight.alt",
 		weight: func(w Weights) float64 { return w.Alt }, minutes: func(m Minutes) float64 { return m.Alt }},
 	{Kind: MenuEntry, Where: WholePage},
 	{Kind: HomeLink, Where: WholePage},
 	{Kind: Repair, Where: WholePage},
-	{Kind: WrongPlace, Where: WholePage, minutes: func(m Minutes) float64 { return m.Place }},
-	{Kind: DeadLink, Where: WholePage, minutes: func(m Minutes) float64 { return m.Place }},
+	{Kind: WrongPlace, Where: WholePage, Effort: "minutes.place", minutes: func(m Minutes) float64 { return m.Place }},
+	{Kind: DeadLink, Where: WholePage, Effort: "minutes.place", minutes: func(m Minutes) float64 { return m.Place }},
 }
 
 // PartKinds is the table of all kinds of parts, in the order of a brief.

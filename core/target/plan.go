@@ -166,20 +166,20 @@ func (plan *Plan) credit(y Rules, all []Target) {
 	}
 	for i := range all {
 		t := &all[i]
-		page, percent, weight := t.Page, y.VaguePercent, Weight("gain.vague_words")
-		switch t.Kind {
-		case VagueWords:
-		case Redirect:
-			page, percent, weight = home, y.RedirectPercent, "gain.redirect"
-		default:
+		rule, page := KindRuleOf(t.Kind), t.Page
+		if rule.Credit == "" {
 			continue
 		}
+		if rule.OfHome {
+			page = home
+		}
+		percent := rule.percent(y)
 		l, p := of[page], plan.pages[page]
 		if p == nil || len(p.Families) == 0 {
 			continue
 		}
 		part := &t.Parts[0]
-		part.Family, part.Of, part.Weight, part.Percent, part.Share = p.Families[0].Key, p.Families[0].Gain, weight, percent, 1
+		part.Family, part.Of, part.Weight, part.Percent, part.Share = p.Families[0].Key, p.Families[0].Gain, rule.Credit, percent, 1
 		part.Gain = max(0, min(part.Of*percent/100, l.gain))
 		part.Rank = max(0, min(p.Families[0].rank*percent/100, l.rank))
 		l.gain -= part.Gain
@@ -245,7 +245,7 @@ func depend(all []Target, pages []Page) {
 				t.Needs = append(t.Needs, ref)
 			}
 		}
-		if t.First || t.Kind == ByHand {
+		if t.First || !KindRuleOf(t.Kind).Waits {
 			continue
 		}
 		if !site {

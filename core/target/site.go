@@ -44,17 +44,17 @@ func (r *repairs) find(f finding.Finding) {
 	page := r.page(f.URL)
 	switch finding.RuleOf(f.Type).Asks {
 	case finding.Fix:
-		r.add(page, fixOf(f), r.y.Minutes.Fix)
+		r.add(page, fixOf(f))
 	case finding.FixLink:
 		r.deadLink(f)
 	case finding.FixPlace:
 		r.wrongPlace(page, f)
 	case finding.NameTowns:
 		if r.towns() > 0 {
-			r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f}, r.y.Minutes.Fix)
+			r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f})
 		}
 	case finding.Redirect:
-		r.add(page, Target{Key: string(Redirect), Kind: Redirect, Finding: &f}, r.y.Minutes.Redirect)
+		r.add(page, Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
 	case finding.Split:
 		r.split(page, f)
 	case finding.Rewrite:
@@ -91,10 +91,11 @@ func (r *repairs) towns() int {
 }
 
 // add adds a target of one line.
-func (r *repairs) add(p *Page, t Target, minutes float64) {
+func (r *repairs) add(p *Page, t Target) {
 	if p == nil {
 		return
 	}
+	minutes := KindRuleOf(t.Kind).minutes(r.y.Minutes, p)
 	t.Page, t.Choice.State = p.Key, Open
 	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: minutes, Choice: Choice{State: Open}}}
 	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
@@ -130,7 +131,7 @@ func (r *repairs) deadLink(f finding.Finding) {
 func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
 	if other := r.ownPage(f.Place); other != nil && other != p {
 		f.Other = other.URL
-		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f}, r.y.Minutes.Move)
+		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
 		return
 	}
 	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Phrase: f.Place, Wanted: string(f.Where), Now: f.Text(),
@@ -158,12 +159,12 @@ func (r *repairs) split(p *Page, f finding.Finding) {
 		}
 	}
 	if len(needs) > 0 {
-		r.add(p, Target{Key: string(Split), Kind: Split, Finding: &f, Needs: needs}, r.y.Minutes.Redirect)
+		r.add(p, Target{Key: string(Split), Kind: Split, Finding: &f, Needs: needs})
 	}
 }
 
 func (r *repairs) rewrite(p *Page, f finding.Finding) {
 	if p != nil && p.there() {
-		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f}, float64(p.copied())*r.y.Minutes.HundredWords/100)
+		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
 	}
 }

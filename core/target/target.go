@@ -27,11 +27,6 @@ const (
 	ByHand Kind = "by_hand"
 )
 
-// Kinds are all of them, in the order of a brief.
-func Kinds() []Kind {
-	return []Kind{Fix, Move, NewPage, Placing, Slice, Images, VagueWords, CutBack, Split, Redirect, Rewrite, ByHand}
-}
-
 // Target is one thing a page must have, with its parts, gain and effort.
 type Target struct {
 	// Page is the key of its page.

@@ -160,31 +160,22 @@ func minutesOf(t *target.Target, p *target.Part) (key, says string) {
 	if t.Kind == target.NewPage && p.Kind != target.Words && p.Minutes == 0 {
 		return "minutes.new_page", "Part of making the page"
 	}
-	switch p.Kind {
-	case target.Title, target.Description, target.Address:
-		return "minutes.title", PartName(p.Kind)
-	case target.H1:
-		return "minutes.h1", PartName(p.Kind)
-	case target.Opening, target.Subhead, target.Body:
-		return "minutes.phrase", PartName(p.Kind)
-	case target.Words:
-		return "minutes.hundred_words", fmt.Sprintf("%s at so many minutes for 100", Count(p.To, "word", ""))
-	case target.ImageName:
-		return "minutes.image_name", PartName(p.Kind)
-	case target.Alt:
-		return "minutes.alt", PartName(p.Kind)
-	case target.WrongPlace, target.DeadLink:
-		return "minutes.place", PartName(p.Kind)
+	if key = target.PartRuleOf(p.Kind).Effort; key != "" {
+		if p.Kind == target.Words {
+			return key, fmt.Sprintf("%s at so many minutes for 100", Count(p.To, "word", ""))
+		}
+		return key, PartName(p.Kind)
 	}
 	switch t.Kind {
-	case target.Redirect, target.Split:
-		return "minutes.redirect", Kind(t.Kind)
-	case target.Move:
-		return "minutes.move", Kind(t.Kind)
 	case target.Rewrite:
-		return "minutes.hundred_words", "The words of the page"
+		says = "The words of the page"
 	case target.ByHand:
-		return "", "As you set it"
+		says = "As you set it"
+	default:
+		says = Kind(t.Kind)
 	}
-	return "minutes.fix", Kind(t.Kind)
+	if key = target.KindRuleOf(t.Kind).Effort; key == "" && t.Kind != target.ByHand {
+		key = "minutes.fix"
+	}
+	return key, says
 }
