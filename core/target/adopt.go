@@ -1,9 +1,6 @@
 package target
 
-import (
-	"maps"
-	"strings"
-)
+import "maps"
 
 // Adopt reads choices that were kept by older programs, which named a target by
 // the text of its phrase: they are put under the key of the family that the
@@ -11,16 +8,20 @@ import (
 func Adopt(choices map[string]Choice, familyOf func(phrase string) (key string, ok bool)) map[string]Choice {
 	out := maps.Clone(choices)
 	for kept, choice := range choices {
-		kind, of, found := strings.Cut(kept, ": ")
-		if !found {
-			continue
-		}
-		family, ok := familyOf(of)
-		if today := partKey(PartKind(kind), family); ok && today != kept {
+		if today := Today(kept, familyOf); today != kept {
 			if _, said := choices[today]; !said {
 				out[today] = choice
 			}
 		}
 	}
 	return out
+}
+
+// Today is the key that a program of today has for one that an older program kept.
+func Today(kept string, familyOf func(phrase string) (key string, ok bool)) string {
+	kind, of := ReadKey(kept)
+	if family, ok := familyOf(of); of != "" && ok {
+		return partKey(PartKind(kind), family)
+	}
+	return kept
 }

@@ -202,6 +202,13 @@ func (b *builder) add(t Target) {
 }
 
 // partKey is a key: a kind, and the family or the file that it is about.
+// ReadKey parts the key of a target or of a part into its kind and what it is about: a family, a
+// place, a file. It is the one place where a key is read.
+func ReadKey(key string) (kind, about string) {
+	kind, about, _ = strings.Cut(key, ": ")
+	return kind, about
+}
+
 func partKey[K ~string](k K, of string) string {
 	return strings.TrimSuffix(string(k)+": "+strings.ToLower(of), ": ")
 }

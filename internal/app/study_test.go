@@ -413,3 +413,30 @@ func TestTownsReachWhatWasJudged(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, place(), "it is too far now")
 }
+
+// What was said of lines that are no more is listed, once, and kept: it holds again when they
+// come back.
+func TestIdleChoices(t *testing.T) {
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title>" + words(5)}}
+	a, _ := open(t, w)
+	client, home := newClient(t, a, sweep, "")
+	measured(t, a, client)
+	p, err := a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Empty(t, p.Idle)
+	key := partOf(t, p, p.Pages[0].Key).Key
+	_, err = a.Plan.Choose(ctx, client, said(home, key, target.Choice{State: target.Dropped, Reason: "the owner likes it"}))
+	require.NoError(t, err)
+	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title>"+words(5))
+	measured(t, a, client)
+	p, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	require.Len(t, p.Idle, 1)
+	assert.Equal(t, view.Idle{Page: p.Pages[0].Key, Key: key, Says: "Title “Chimney sweep Tarn Harbor”: dropped, “the owner likes it”"}, p.Idle[0])
+	w.set("http://brindle.example/", "<title>Home</title>"+words(5))
+	measured(t, a, client)
+	p, err = a.Plan.Get(ctx, client)
+	require.NoError(t, err)
+	assert.Empty(t, p.Idle)
+	assert.EqualValues(t, target.Dropped, partOf(t, p, p.Pages[0].Key).Choice.State)
+}

@@ -5,9 +5,12 @@ import (
 	"context"
 	"fmt"
 	"io"
+	"math/rand/v2"
 	"os"
+	"os/exec"
 	"path/filepath"
 	"testing"
+	"time"
 
 	"inktally/core/book"
 	"inktally/core/fault"
@@ -138,65 +141,104 @@ func TestVersion6(t *testing.T) {
 // Programs of versions 12 and 13 named pages by texts; what was said of each, of those to make
 // too, is kept with its page.
 func TestVersions12And13(t *testing.T) {
-	const client, home = 2, 2
 	for _, n := range []int{12, 13} {
-		t.Run(fmt.Sprint(n), func(t *testing.T) {
-			require.NoError(t, version(t, n).Read(context.Background(), func(tx *Tx) error {
-				g, err := tx.Ground(client)
-				require.NoError(t, err)
-				assert.Len(t, g.Services, 7)
-				assert.NotEmpty(t, g.Services[0].Words)
-				assert.Len(t, g.Pages, 7)
-				rows := map[string]int64{}
-				said, err := tx.Said(client)
-				require.NoError(t, err)
-				for _, p := range said.ToMake {
-					rows[p.Service] = p.ID
-				}
-				assert.InDelta(t, 7, said.Hours, 0)
-				assert.ElementsMatch(t, []PageChoice{
-					{home, "title: chimney harbor sweep tarn", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
-					{home, "h1: chimney harbor sweep tarn", target.Choice{State: target.Dropped, Reason: "the owner likes it"}},
-					{home, "slice: no such line", target.Choice{State: target.Dropped, Reason: "gone since"}},
-					{rows["masonry repair"], "title: chimney harbor repair tarn", target.Choice{State: target.Dropped, Reason: "theirs"}},
-					{rows["chimney inspection"], "h1: chimney harbor inspect tarn", target.Choice{State: target.Kept}},
-					{rows["flue liner installation"], "h1: chimney harbor liner tarn", target.Choice{State: target.Changed, Value: "Masonry"}},
-				}, said.Choices)
-				assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10}, {2, home, "Call the owner", 0, 5}}, said.Own)
-				require.Len(t, said.Outlines, 2)
-				for _, page := range []int64{home, rows["masonry repair"]} {
-					for _, s := range said.Outlines[page].Sections {
-						assert.Equal(t, "What we look at", s.Heading)
-						assert.Equal(t, 150, *s.Words)
-					}
-				}
-				drafts, err := tx.Drafts(client)
-				require.NoError(t, err)
-				var of []int64
-				for _, d := range drafts {
-					of = append(of, d.PageID)
-					body, err := tx.DraftBody(client, d.ID)
-					require.NoError(t, err)
-					assert.Contains(t, string(body), "# Chimney inspection in Tarn Harbor")
-				}
-				if n == 13 { // which kept drafts first
-					assert.Equal(t, []int64{rows["chimney cap fitting"], rows["masonry repair"], home}, of)
-				}
-				sites, err := tx.Sites(client)
-				require.NoError(t, err)
-				assert.Len(t, sites["brindleandash.example"].Pages, 7)
-				latest, err := tx.LatestReadings(client)
-				require.NoError(t, err)
-				html, err := tx.ReadingHTML(latest["http://brindleandash.example/"].ID)
-				require.NoError(t, err)
-				assert.Contains(t, string(html), "<title>Home</title>")
-				data, err := tx.ReadingPage(latest["http://brindleandash.example/"].ID)
-				require.NoError(t, err)
-				assert.NotNil(t, data)
-				entries, err := tx.Entries(client)
-				assert.Greater(t, len(entries), 10)
-				return err
-			}))
-		})
+		t.Run(fmt.Sprint(n), func(t *testing.T) { holdsWhatWasSaid(t, version(t, n), n) })
 	}
+}
+
+// holdsWhatWasSaid asserts that a file of version 12 or 13 has all that was said in it.
+func holdsWhatWasSaid(t *testing.T, db *DB, n int) {
+	const client, home = 2, 2
+	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
+		g, err := tx.Ground(client)
+		require.NoError(t, err)
+		assert.Len(t, g.Services, 7)
+		assert.NotEmpty(t, g.Services[0].Words)
+		assert.Len(t, g.Pages, 7)
+		rows := map[string]int64{}
+		said, err := tx.Said(client)
+		require.NoError(t, err)
+		for _, p := range said.ToMake {
+			rows[p.Service] = p.ID
+		}
+		assert.InDelta(t, 7, said.Hours, 0)
+		assert.ElementsMatch(t, []PageChoice{
+			{home, "title: chimney harbor sweep tarn", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "h1: chimney harbor sweep tarn", target.Choice{State: target.Dropped, Reason: "the owner likes it"}},
+			{home, "slice: no such line", target.Choice{State: target.Dropped, Reason: "gone since"}},
+			{rows["masonry repair"], "title: chimney harbor repair tarn", target.Choice{State: target.Dropped, Reason: "theirs"}},
+			{rows["chimney inspection"], "h1: chimney harbor inspect tarn", target.Choice{State: target.Kept}},
+			{rows["flue liner installation"], "h1: chimney harbor liner tarn", target.Choice{State: target.Changed, Value: "Masonry"}},
+		}, said.Choices)
+		assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10}, {2, home, "Call the owner", 0, 5}}, said.Own)
+		require.Len(t, said.Outlines, 2)
+		for _, page := range []int64{home, rows["masonry repair"]} {
+			for _, s := range said.Outlines[page].Sections {
+				assert.Equal(t, "What we look at", s.Heading)
+				assert.Equal(t, 150, *s.Words)
+			}
+		}
+		drafts, err := tx.Drafts(client)
+		require.NoError(t, err)
+		var of []int64
+		for _, d := range drafts {
+			of = append(of, d.PageID)
+			body, err := tx.DraftBody(client, d.ID)
+			require.NoError(t, err)
+			assert.Contains(t, string(body), "# Chimney inspection in Tarn Harbor")
+		}
+		if n == 13 { // which kept drafts first
+			assert.Equal(t, []int64{rows["chimney cap fitting"], rows["masonry repair"], home}, of)
+		}
+		sites, err := tx.Sites(client)
+		require.NoError(t, err)
+		assert.Len(t, sites["brindleandash.example"].Pages, 7)
+		latest, err := tx.LatestReadings(client)
+		require.NoError(t, err)
+		html, err := tx.ReadingHTML(latest["http://brindleandash.example/"].ID)
+		require.NoError(t, err)
+		assert.Contains(t, string(html), "<title>Home</title>")
+		data, err := tx.ReadingPage(latest["http://brindleandash.example/"].ID)
+		require.NoError(t, err)
+		assert.NotNil(t, data)
+		entries, err := tx.Entries(client)
+		assert.Greater(t, len(entries), 10)
+		return err
+	}))
+}
+
+// A program that is killed while it brings a file up to date leaves one that the next start
+// brings up to date, with all that was said in it.
+func TestMigrationIsKilled(t *testing.T) {
+	if path := os.Getenv("MIGRATE_FILE"); path != "" { // the program that is killed
+		if db, err := Open(context.Background(), path); err == nil {
+			_ = db.Close()
+		}
+		return
+	}
+	self, err := os.Executable()
+	require.NoError(t, err)
+	under := 0
+	for range 5 {
+		path := versionFile(t, 13)
+		for range 4 {
+			program := exec.Command(self, "-test.run", "^TestMigrationIsKilled$")
+			program.Env = append(os.Environ(), "MIGRATE_FILE="+path)
+			require.NoError(t, program.Start())
+			require.Eventually(t, func() bool { // it is at work
+				_, err := os.Stat(path + ".lock")
+				return err == nil
+			}, time.Minute, time.Millisecond)
+			time.Sleep(time.Duration(rand.IntN(60)) * time.Millisecond)
+			_ = program.Process.Kill()
+			if err := program.Wait(); err != nil {
+				under++
+			}
+		}
+		db, err := Open(context.Background(), path)
+		require.NoError(t, err)
+		holdsWhatWasSaid(t, db, 13)
+		require.NoError(t, db.Close())
+	}
+	assert.Positive(t, under, "none was killed under way")
 }

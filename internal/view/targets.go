@@ -26,6 +26,7 @@ type Plan struct {
 	Needs    float64  `json:"needs" doc:"Where nothing fits: the minutes of the first target with what it depends on"`
 	Done     []Done   `json:"done" doc:"What was done between the last two readings of the client's pages"`
 	Notices  []Notice `json:"notices" doc:"What changed between the last two readings of the rivals' pages that a word target may have changed by"`
+	Idle     []Idle   `json:"idle" doc:"What was said of lines that are no longer in the plan: it is kept"`
 	Telling  []string `json:"telling" doc:"The ids of the open targets in the order of telling"`
 }
 
@@ -33,6 +34,13 @@ type Plan struct {
 type Notice struct {
 	Page string `json:"page" doc:"The key of the page"`
 	Says string `json:"says"`
+}
+
+// Idle is what was said of a line that is no longer in the plan.
+type Idle struct {
+	Page string `json:"page" doc:"The key of the page"`
+	Key  string `json:"key" doc:"That of the target or part"`
+	Says string `json:"says" doc:"What it was about, and what was said"`
 }
 
 // PlanPage is a page of a plan.

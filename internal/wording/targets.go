@@ -52,6 +52,25 @@ var kindNames = map[target.Kind]string{
 // Kind words a kind of target as a label.
 func Kind(k target.Kind) string { return kindNames[k] }
 
+// Idle words what was said of a target or part of a kind that is no longer in the plan.
+func Idle(kind, about string, c target.Choice) string {
+	name := PartName(target.PartKind(kind))
+	if name == "" {
+		name = Kind(target.Kind(kind))
+	}
+	if about != "" {
+		name = strings.TrimPrefix(name+" "+quoted(about), " ")
+	}
+	says := name + ": " + string(c.State)
+	if c.State == target.Changed {
+		says += " to " + quoted(c.Value)
+	}
+	if c.Reason != "" {
+		says += ", " + quoted(c.Reason)
+	}
+	return says
+}
+
 // Front words a front as a heading.
 func Front(f target.Front) string {
 	return map[target.Front]string{target.WordsFront: "Words", target.PhrasesFront: "Phrases and headings", target.ImagesFront: "Images",

@@ -81,7 +81,7 @@ func (w *Worked) unit() wording.Unit {
 func (w *Worked) Show() *view.Plan {
 	known := w.Whole.Known
 	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
-		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}}
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}, Idle: []view.Idle{}}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheet.PageInfo(c)})
 	}
@@ -104,10 +104,22 @@ func (w *Worked) Show() *view.Plan {
 			out.Worth += w.worth(t)
 		}
 	}
+	for _, ref := range w.Idle() {
+		out.Idle = append(out.Idle, view.Idle{Page: ref.Page, Key: ref.Key, Says: w.idleSays(ref)})
+	}
 	for _, t := range target.Telling(w.Targets) {
 		out.Telling = append(out.Telling, t.Ref().String())
 	}
 	return out
+}
+
+// idleSays words what was said of a line that is no longer in the plan.
+func (w *Worked) idleSays(ref target.Ref) string {
+	kind, about := target.ReadKey(ref.Key)
+	if f := w.Whole.Known.ByKey()[about]; f != nil {
+		about = w.teller(ref.Page).Display(f.Lead().Text)
+	}
+	return wording.Idle(kind, about, w.From.Choices[ref])
 }
 
 // worth is the gain of a target in money, as far as it is known what a job of its page's

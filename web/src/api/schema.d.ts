@@ -2440,6 +2440,14 @@ export interface components {
              */
             was?: number;
         };
+        Idle: {
+            /** @description That of the target or part */
+            key: string;
+            /** @description The key of the page */
+            page: string;
+            /** @description What it was about, and what was said */
+            says: string;
+        };
         Image: {
             /** @description Null if the attribute is absent */
             alt: string | null;
@@ -3022,6 +3030,8 @@ export interface components {
              * @description To spend on this client's targets
              */
             hours: number;
+            /** @description What was said of lines that are no longer in the plan: it is kept */
+            idle: components["schemas"]["Idle"][];
             /**
              * Format: double
              * @description Minutes that are left of the hours

@@ -3,10 +3,14 @@ import { computed } from 'vue'
 import type { Plan } from '@/api/client'
 import { gain, plural } from '@/parts/format'
 
-/** What changed at the rivals, and what was done since the previous measurement, in ink. */
+/**
+ * What changed at the rivals, and what was done since the previous measurement, in ink; and what was said
+ * of lines that are no longer there.
+ */
 const props = defineProps<{ plan: Plan; page: string; names: Map<string, string> }>()
 const list = computed(() => props.plan.done.filter((d) => !props.page || d.page === props.page))
 const notices = computed(() => props.plan.notices.filter((n) => !props.page || n.page === props.page))
+const idle = computed(() => props.plan.idle.filter((i) => !props.page || i.page === props.page))
 const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
 </script>
 
@@ -33,6 +37,16 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
       <span class="soft">{{ d.note }}</span>
     </div>
   </section>
+  <details v-if="idle.length" class="done" data-idle>
+    <summary>
+      <h2>Your choices for lines no longer in the plan: {{ idle.length }}</h2>
+    </summary>
+    <div v-for="i in idle" :key="i.page + i.key" class="line">
+      <span></span>
+      <span class="soft">{{ names.get(i.page) ?? i.page }}</span>
+      <span class="says">{{ i.says }}</span>
+    </div>
+  </details>
 </template>
 
 <style scoped>
@@ -41,6 +55,14 @@ h2 {
   margin: 0;
   padding: 16px var(--edge) 4px;
   border-bottom: 1px solid var(--ink);
+}
+summary {
+  padding-left: var(--edge);
+}
+summary h2 {
+  display: inline-block;
+  padding-left: 0;
+  border-bottom: 0;
 }
 .line {
   display: grid;
