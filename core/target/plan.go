@@ -120,9 +120,10 @@ func renameWrong(t *Target, wrong []Part) []Part {
 	for i := range t.Parts {
 		p := &t.Parts[i]
 		at := slices.IndexFunc(wrong, func(w Part) bool {
-			return p.Kind == WrongPlace && p.Wanted == "image" && strings.HasPrefix(w.Now, p.Now)
+			return p.Kind == WrongPlace && p.Finding.Where == finding.InImage && strings.HasPrefix(w.Now, p.Finding.Text())
 		})
 		if at >= 0 {
+			p.Finding = nil
 			p.Kind, p.Image, p.Now, p.Wanted, p.Verdict = ImageName, wrong[at].Image, wrong[at].Now, wrong[at].Wanted, imagename.WrongPlace
 			wrong = slices.Delete(slices.Clone(wrong), at, at+1)
 		}
@@ -133,7 +134,7 @@ func renameWrong(t *Target, wrong []Part) []Part {
 func byHand(s *Study) (out []Target) {
 	for _, o := range s.Own {
 		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, Text: o.Text, Choice: Choice{State: Open}}
-		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: o.Minutes, Gain: o.Gain, Rank: o.Gain, Of: o.Gain, Choice: Choice{State: Open}}}
+		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: o.Minutes, Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
 		out = append(out, t)
 	}
 	return out

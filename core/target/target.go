@@ -98,16 +98,22 @@ type Part struct {
 	Verdict imagename.Verdict
 	// RivalsHave counts the rivals that have it, of Rivals.
 	RivalsHave, Rivals int
-	// The gain is Of, what the families at stake may bring, by a weight in percent of
-	// the yardstick and by a share of what is missing (rule 12.2).
+	// Finding is what a wrong place and a dead link come from, nil for other kinds.
+	Finding *finding.Finding
+	Estimate
+	Minutes float64
+	Choice  Choice
+}
+
+// Estimate is what a part may bring: Of, what the families at stake may bring, by a weight in
+// percent of the yardstick and by a share of what is missing (rule 12.2).
+type Estimate struct {
 	Of      float64
 	Weight  Weight
 	Percent float64
 	Share   float64
-	Gain    float64
-	Rank    float64
-	Minutes float64
-	Choice  Choice
+	// Gain is in visits a month, Rank what it is ordered by.
+	Gain, Rank float64
 }
 
 // Weight names what the gain of a part is weighed by: the key of a figure.

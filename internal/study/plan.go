@@ -4,8 +4,6 @@ import (
 	"context"
 	"maps"
 	"reflect"
-	"slices"
-	"strings"
 
 	"inktally/core/outline"
 	"inktally/core/site"
@@ -166,35 +164,6 @@ func adopt(choices map[target.Ref]target.Choice, page target.Page) {
 	for key, choice := range target.Adopt(said, page.Criteria.FamilyOf) {
 		choices[target.Ref{Page: page.Key, Key: key}] = choice
 	}
-}
-
-// Idle are the choices whose lines are no more in the plan: they are kept, and hold again when the
-// lines come back.
-func (p *Plan) Idle() []target.Ref {
-	has := map[target.Ref]bool{}
-	for i := range p.Targets {
-		t := &p.Targets[i]
-		has[t.Ref()] = true
-		for _, part := range t.Parts {
-			has[target.Ref{Page: t.Page, Key: part.Key}] = true
-		}
-	}
-	made := map[string]bool{} // what pages were called before they were made
-	for i := range p.From.Pages {
-		made[p.From.Pages[i].Formerly] = true
-	}
-	var out []target.Ref
-	for ref := range p.From.Choices {
-		today := ref
-		if c := p.Pages[ref.Page]; c != nil {
-			today.Key = target.Today(ref.Key, c.Criteria.FamilyOf)
-		}
-		if !has[ref] && !has[today] && !made[ref.Page] {
-			out = append(out, ref)
-		}
-	}
-	slices.SortFunc(out, func(a, b target.Ref) int { return strings.Compare(a.String(), b.String()) })
-	return out
 }
 
 // Edits are what the user changed of the outline of a page.

@@ -135,7 +135,7 @@ func Finding(f finding.Finding) string {
 		return "the site answers by http and by https"
 	case finding.PlaceWrong:
 		if f.Where == finding.InBody {
-			return f.Place + " in the body: " + Count(f.Times, "time", "")
+			return fmt.Sprintf("%s is named %s in the text", f.Place, Count(f.Times, "time", ""))
 		}
 		return f.Place + " in the " + whereSays(f.Where) + ": " + quoted(f.Text())
 	case finding.VagueAreaWords:

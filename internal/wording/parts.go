@@ -61,9 +61,9 @@ func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
 			says.After = "for " + p.Now
 		}
 	case target.WrongPlace:
-		says.Before = fmt.Sprintf("take %s out of the %s", p.Phrase, p.Wanted)
+		says.Before = fmt.Sprintf("take %s out of the %s", p.Finding.Place, whereSays(p.Finding.Where))
 	case target.DeadLink:
-		says.Before = "link " + quoted(p.Phrase) + " to a page that is there, or remove it"
+		says.Before = "link " + quoted(p.Finding.Label) + " to a page that is there, or remove it"
 	case target.Repair:
 		says.Before = w.Instruct(t).Before
 		if p.From > p.To {
@@ -95,11 +95,9 @@ func (w Teller) partEvidence(p *target.Part) string {
 	case p.Kind == target.ImageName, p.Kind == target.MenuEntry, p.Kind == target.HomeLink, p.Kind == target.Words:
 		return ""
 	case p.Kind == target.DeadLink:
-		return p.Now + " is not there"
-	case p.Kind == target.WrongPlace && p.From > 0:
-		return fmt.Sprintf("%s is named %s in the text", p.Phrase, Count(p.From, "time", ""))
+		return p.Finding.URL + " is not there"
 	case p.Kind == target.WrongPlace:
-		return fmt.Sprintf("%s in the %s: %s", p.Phrase, p.Wanted, quoted(p.Now))
+		return Finding(*p.Finding)
 	case p.Kind == target.Repair && p.From > p.To:
 		return fmt.Sprintf("there %s now", Count(p.From, "time", ""))
 	case p.Kind == target.Repair, p.Kind == target.Alt:

@@ -130,7 +130,8 @@ func TestEveryKindIsInstructed(t *testing.T) {
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range target.PartKinds() {
 				x.Parts = append(x.Parts, target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: "chimney sweep", Now: "IMG_2041.jpg", To: 1,
-					Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3, Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5})
+					Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3, Finding: x.Finding,
+					Estimate: target.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}})
 			}
 			says := w.Instruct(&x)
 			assert.NotEmpty(t, says.Before)
@@ -163,7 +164,7 @@ func TestSumsSpeakOfFigures(t *testing.T) {
 	words := target.WordTarget{Target: 2000}
 	for _, rule := range target.PartKinds() {
 		for _, k := range target.Kinds() {
-			for _, l := range (Teller{Display: capital}).WhyPart(&target.Target{Kind: k, Words: &words}, &target.Part{Kind: rule.Kind, Weight: rule.Weight}, yardstick.Standard()) {
+			for _, l := range (Teller{Display: capital}).WhyPart(&target.Target{Kind: k, Words: &words}, &target.Part{Kind: rule.Kind, Estimate: target.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
 				assert.True(t, there[l.Figure], l.Figure)
 			}
 		}

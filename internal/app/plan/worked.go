@@ -104,7 +104,7 @@ func (w *Worked) Show() *view.Plan {
 			out.Worth += w.worth(t)
 		}
 	}
-	for _, ref := range w.Idle() {
+	for _, ref := range w.Idle(&w.From) {
 		out.Idle = append(out.Idle, view.Idle{Page: ref.Page, Key: ref.Key, Says: w.idleSays(ref)})
 	}
 	for _, t := range target.Telling(w.Targets) {
