@@ -1,11 +1,12 @@
 # make demo   builds and starts the program with made-up clients
-# make test   everything: types, lint, Go tests with the race detector, browser tests
+# make test   types, lint, tests, Go's with the race detector
+# make check  what takes longer: the program in a real browser
 
 PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build release test lint bench api browser compiler agree shots clean lexicon
+.PHONY: demo build release test check lint bench api browser compiler agree shots clean lexicon
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -62,6 +63,8 @@ QUIET := -gcflags=modernc.org/sqlite/lib=-race=false
 test: build lint browser compiler
 	cd web && npm run --silent test
 	CGO_ENABLED=1 go test -race $(QUIET) ./core/... ./internal/... ./cmd/...
+
+check: build browser
 	go test -count 1 -timeout 25m ./e2e/...
 
 # What things cost as ratios; with PAGES=FOLDER of the saved pages there.

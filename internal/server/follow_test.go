@@ -5,12 +5,10 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
-	"log/slog"
 	"net/http"
 	"net/http/httptest"
 	"net/url"
 	"os"
-	"path/filepath"
 	"slices"
 	"strings"
 	"testing"
@@ -18,8 +16,6 @@ import (
 
 	"inktally/internal/app"
 	"inktally/internal/demo"
-	"inktally/internal/practice"
-	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -33,21 +29,7 @@ const demoClient, demoHome = 2, 2
 // serveDemo serves the demo, whose sites were surveyed.
 func serveDemo(t *testing.T) (*httptest.Server, *app.App) {
 	ctx := context.Background()
-	web, err := practice.Start()
-	require.NoError(t, err)
-	db, err := store.Open(ctx, filepath.Join(t.TempDir(), "s.db"))
-	require.NoError(t, err)
-	log := slog.New(slog.NewTextHandler(io.Discard, nil))
-	a, err := app.New(ctx, app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
-		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
-	require.NoError(t, err)
-	server := httptest.NewServer(New(a, log, Options{}))
-	t.Cleanup(func() {
-		server.Close()
-		a.Close()
-		_ = db.Close()
-		_ = web.Close()
-	})
+	server, a := start(t)
 	require.NoError(t, demo.Seed(ctx, a))
 	for _, client := range []int64{1, demoClient, 3} {
 		require.Eventually(t, func() bool {

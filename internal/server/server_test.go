@@ -27,6 +27,11 @@ import (
 
 // serve starts the program over the practice web.
 func serve(t *testing.T) *httptest.Server {
+	server, _ := start(t)
+	return server
+}
+
+func start(t *testing.T) (*httptest.Server, *app.App) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "s.db"))
@@ -42,7 +47,7 @@ func serve(t *testing.T) *httptest.Server {
 		_ = db.Close()
 		_ = web.Close()
 	})
-	return server
+	return server, a
 }
 
 // ask sends a request and returns the status and the decoded answer.
