@@ -138,6 +138,21 @@ func TestManyShareAStudy(t *testing.T) {
 	assert.Equal(t, trees, made.Trees.Load(), "a planned page changes no judgement of what was found")
 }
 
+// Many who ask a program that has studied nothing yet wait for one another, and never for a
+// connection that one of them holds.
+func TestManyAskAtOnceAfterAStart(t *testing.T) {
+	a, client := surveyedClient(t)
+	var all sync.WaitGroup
+	for range 64 {
+		all.Go(func() {
+			_, err := a.Ground.Site(ctx, client)
+			assert.NoError(t, err)
+		})
+	}
+	all.Wait()
+	assert.Equal(t, int64(1), a.Studies.Made().Studies.Load())
+}
+
 // What pages are for, and all that is worked out, is the same in whatever order things were
 // told: nothing that was judged before an edit outlives it.
 func TestEditsReachWhatWasJudged(t *testing.T) {

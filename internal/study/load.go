@@ -1,7 +1,6 @@
 package study
 
 import (
-	"context"
 	"slices"
 
 	"inktally/core/book"
@@ -119,9 +118,9 @@ func (f *facts) loadYardstick(tx *store.Tx, id int64) (err error) {
 	return err
 }
 
-// known makes what is known of a client as a transaction sees it. It takes over what is still
-// so of the study that was made before, nil for none.
-func (s *Studies) known(ctx context.Context, tx *store.Tx, id int64, revision store.Revision, had *Study) (*Known, error) {
+// known makes what is known of a client as a transaction sees it, before its own site is judged
+// (followSite). It takes over what is still so of the study that was made before, nil for none.
+func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *Study) (*Known, error) {
 	var was *facts
 	if had != nil {
 		was = had.facts
@@ -135,7 +134,7 @@ func (s *Studies) known(ctx context.Context, tx *store.Tx, id int64, revision st
 	if had != nil {
 		k.takeOver(had.Known)
 	}
-	return k, k.followSite(ctx)
+	return k, nil
 }
 
 // known is what is known by facts, before anything is worked out.

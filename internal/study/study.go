@@ -83,32 +83,55 @@ type Study struct {
 // said of the plan changes none of it.
 var ofKnown = []store.Facet{store.FacetGround, store.FacetBook, store.FacetLineups, store.FacetReadings, store.FacetSurveyed, store.FacetYardstick}
 
-// Of returns the study of a client, store.ErrNotFound if there is none.
+// Of returns the study of a client, store.ErrNotFound if there is none. It holds no transaction
+// while it judges: that reads pages, and whoever waits for this study must not keep a
+// connection from it.
 func (s *Studies) Of(ctx context.Context, id int64) (study *Study, err error) {
+	c := s.client(id)
+	c.mu.Lock()
+	defer c.mu.Unlock()
 	err = s.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		study, err = s.In(ctx, tx, id)
+		study, err = s.load(tx, id, c.study)
 		return err
 	})
-	return study, err
+	if err != nil {
+		return nil, err
+	}
+	return s.keep(ctx, c, study)
 }
 
-// In returns the study of a client as a transaction sees it.
+// In returns the study of a client as a transaction that writes sees it.
 func (s *Studies) In(ctx context.Context, tx *store.Tx, id int64) (*Study, error) {
 	if tx.Changes(id) { // as it is before its revision has a number
-		return s.load(ctx, tx, id, nil)
+		study, err := s.load(tx, id, nil)
+		if err != nil {
+			return nil, err
+		}
+		return study, study.followSite(ctx)
 	}
 	c := s.client(id)
 	c.mu.Lock()
 	defer c.mu.Unlock()
-	made, err := s.load(ctx, tx, id, c.study)
+	study, err := s.load(tx, id, c.study)
 	if err != nil {
 		return nil, err
 	}
-	if c.study != made {
-		c.study = made
-		s.forget()
+	return s.keep(ctx, c, study)
+}
+
+// keep judges the client's own site for a study that was loaded anew, and keeps it.
+func (s *Studies) keep(ctx context.Context, c *client, study *Study) (*Study, error) {
+	if study == c.study {
+		return study, nil
 	}
-	return made, nil
+	if c.study == nil || study.Known != c.study.Known {
+		if err := study.followSite(context.WithoutCancel(ctx)); err != nil {
+			return nil, err
+		}
+	}
+	c.study = study
+	s.forget(c)
+	return study, nil
 }
 
 // client is the place of a client's study, the one that was used last.
@@ -126,19 +149,21 @@ func (s *Studies) client(id int64) *client {
 	return c
 }
 
-// forget forgets the studies that were used least recently, as long as all hold too much.
-func (s *Studies) forget() {
+// forget forgets the studies that were used least recently, as long as all hold too much; that
+// of c, whose lock is held, is the last to go.
+func (s *Studies) forget(c *client) {
 	s.mu.Lock()
 	defer s.mu.Unlock()
-	for s.kept.Len() > 1 && s.held() > mostBytes {
+	for s.kept.Len() > 1 && s.held(c) > mostBytes {
 		s.kept.RemoveOldest()
 	}
 }
 
 // held are the bytes of the pages that studies hold.
-func (s *Studies) held() (bytes int64) {
+func (s *Studies) held(own *client) (bytes int64) {
+	bytes = own.study.holds()
 	for _, c := range s.kept.Values() {
-		if c.mu.TryLock() { // one that is being made counts when it is
+		if c != own && c.mu.TryLock() { // one that is being made counts when it is
 			if c.study != nil {
 				bytes += c.study.holds()
 			}
@@ -150,7 +175,7 @@ func (s *Studies) held() (bytes int64) {
 
 // load returns had if it is as the transaction sees the client, else a study that takes over
 // what is still so.
-func (s *Studies) load(ctx context.Context, tx *store.Tx, id int64, had *Study) (*Study, error) {
+func (s *Studies) load(tx *store.Tx, id int64, had *Study) (*Study, error) {
 	revision, err := tx.Revision(id)
 	if err != nil {
 		return nil, err
@@ -162,7 +187,7 @@ func (s *Studies) load(ctx context.Context, tx *store.Tx, id int64, had *Study) 
 	out := &Study{Revision: revision}
 	if had != nil && revision.Same(had.Revision, ofKnown...) {
 		out.Known = had.Known
-	} else if out.Known, err = s.known(ctx, tx, id, revision, had); err != nil {
+	} else if out.Known, err = s.known(tx, id, revision, had); err != nil {
 		return nil, err
 	}
 	if had != nil && revision.Same(had.Revision, store.FacetSaid) {

@@ -38,7 +38,8 @@ func (g *Ground) New(ctx context.Context, told view.Business) (view.Ground, erro
 	}
 	var id int64
 	err = g.DB.Write(ctx, func(tx *store.Tx) (err error) {
-		if id, err = tx.AddClient(b.client(0, g.Now())); err != nil {
+		b.client.CreatedAt = g.Now()
+		if id, err = tx.AddClient(b.client); err != nil {
 			return err
 		}
 		home, err := tx.AddPage(store.Page{ClientID: id, Kind: site.Home, URL: b.homePage})
@@ -51,11 +52,6 @@ func (g *Ground) New(ctx context.Context, told view.Business) (view.Ground, erro
 		return view.Ground{}, err
 	}
 	return g.Get(ctx, id)
-}
-
-func (b business) client(id int64, created time.Time) store.Client {
-	return store.Client{ID: id, Name: b.name, Trade: b.trade, Phone: b.phone, Language: b.language, Customers: b.customers, Money: b.money,
-		Postcode: b.postcode, CreatedAt: created}
 }
 
 // save keeps services, places and the phrases that were typed for the home page;
@@ -94,7 +90,8 @@ func (g *Ground) Save(ctx context.Context, id int64, told view.Business, was *vi
 				return err
 			}
 		}
-		if err := tx.UpdateClient(b.client(id, time.Time{})); err != nil {
+		b.client.ID = id
+		if err := tx.UpdateClient(b.client); err != nil {
 			return err
 		}
 		if err := followPages(tx, had, b); err != nil {
@@ -189,18 +186,6 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 		out.Pages = append(out.Pages, info)
 	}
 	return out, nil
-}
-
-// businessOf is what is kept of a client as a person tells it.
-func businessOf(k store.Ground) view.Business {
-	out := view.Business{Name: k.Client.Name, Trade: k.Client.Trade, Phone: k.Client.Phone, Services: view.Services(k.Services), Places: view.Places(k.Places),
-		Language: k.Client.Language, Customers: k.Client.Customers, Money: k.Client.Money, Postcode: k.Client.Postcode, Phrases: []string{}}
-	for _, p := range k.Pages {
-		if p.Kind == site.Home {
-			out.HomePage, out.Phrases = p.URL, study.TypedFor(k, p.ID)
-		}
-	}
-	return out
 }
 
 // Delete deletes a client and all that belongs to it.

@@ -13,20 +13,6 @@ import (
 	"inktally/internal/view"
 )
 
-// field is one thing of a business that is changed by itself.
-type field struct {
-	name fault.Thing
-	of   func(*business) any // a pointer to it
-}
-
-var fields = []field{
-	{fault.ClientName, func(b *business) any { return &b.name }}, {fault.Trade, func(b *business) any { return &b.trade }}, {fault.Phone, func(b *business) any { return &b.phone }},
-	{fault.HomePage, func(b *business) any { return &b.homePage }}, {fault.Language, func(b *business) any { return &b.language }},
-	{fault.Currency, func(b *business) any { return &b.money }}, {fault.Postcode, func(b *business) any { return &b.postcode }},
-	{fault.Customers, func(b *business) any { return &b.customers }}, {fault.Services, func(b *business) any { return &b.services }},
-	{fault.Places, func(b *business) any { return &b.places }}, {fault.Phrases, func(b *business) any { return &b.phrases }},
-}
-
 // merged is what somebody made of a business that was, laid over what it is by now. Where
 // both changed one thing in two ways the fault holds both.
 func merged(was, is view.Business, now business) (business, error) {

@@ -113,26 +113,31 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 				here = o
 			}
 		}
-		if entry != 0 {
-			if likely, err := r.besideOf(ctx, tx, id, pageID, entry); err != nil {
-				return err
-			} else if likely.key != "" {
-				here = likely
-				list = append(list, here)
-			}
-		}
-		if here.key == "" {
-			return store.ErrNotFound
-		}
 		return nil
 	})
-	return list, here, err
+	if err != nil {
+		return nil, here, err
+	}
+	if entry != 0 {
+		likely, err := r.besideOf(ctx, id, pageID, entry)
+		if err != nil {
+			return nil, here, err
+		}
+		if likely.key != "" {
+			here = likely
+			list = append(list, here)
+		}
+	}
+	if here.key == "" {
+		return nil, here, store.ErrNotFound
+	}
+	return list, here, nil
 }
 
 // besideOf is the page of a rival that stands beside a page of the client, if it is
 // another one than its entry's.
-func (r *Readings) besideOf(ctx context.Context, tx *store.Tx, id, pageID, entry int64) (ownedPage, error) {
-	k, err := r.Studies.In(ctx, tx, id)
+func (r *Readings) besideOf(ctx context.Context, id, pageID, entry int64) (ownedPage, error) {
+	k, err := r.Studies.Of(ctx, id)
 	if err != nil {
 		return ownedPage{}, err
 	}

@@ -104,20 +104,25 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 	found := results.Read([]byte(handed.HTML), results.Source{URL: handed.URL, ContentType: "text/html; charset=utf-8"})
 	out.Title, out.Words, out.Entries, out.Query = p.Title, p.Words.Seen, len(found.Entries), queryOf(handed.URL)
 	domain := lineup.Domain(handed.URL)
-	err := r.DB.Read(ctx, func(tx *store.Tx) error {
-		names, err := tx.Names()
+	var names []store.ShelfRow
+	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		names, err = tx.Names()
+		return err
+	})
+	for _, name := range names {
 		if err != nil {
-			return err
+			return nil, err
 		}
-		for _, name := range names {
-			k, err := r.Studies.In(ctx, tx, name.ID)
-			if err != nil {
-				return err
-			}
+		var k *study.Study
+		k, err = r.Studies.Of(ctx, name.ID)
+		if errors.Is(err, store.ErrNotFound) { // it was deleted meanwhile
+			err = nil
+			continue
+		}
+		if err == nil {
 			out.Clients = append(out.Clients, recognizedFor(k.Known, handed.URL, domain))
 		}
-		return nil
-	})
+	}
 	if err != nil {
 		return nil, err
 	}

@@ -86,18 +86,18 @@ func (s *Surveys) Visit(ctx context.Context, job Job) error {
 // one, whose pages are kept as readings. own tells the client's site.
 func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, err error) {
 	web = &keptWeb{Lister: s.Lists, surveys: s, job: job, keys: map[string]string{}}
-	err = s.DB.Read(ctx, func(tx *store.Tx) error {
-		k, err := s.Studies.In(ctx, tx, job.Client)
-		if err != nil {
-			return err
-		}
-		for _, e := range k.SearchRivals() {
-			web.keys[site.BareAddress(e.URL)] = e.URL
-		}
-		for _, p := range k.Pages {
-			web.keys[site.BareAddress(p.URL)] = p.URL
-			own = own || p.Kind == site.Home && lineup.Domain(p.URL) == lineup.Domain(job.URL)
-		}
+	k, err := s.Studies.Of(ctx, job.Client)
+	if err != nil {
+		return web, false, err
+	}
+	for _, e := range k.SearchRivals() {
+		web.keys[site.BareAddress(e.URL)] = e.URL
+	}
+	for _, p := range k.Pages {
+		web.keys[site.BareAddress(p.URL)] = p.URL
+		own = own || p.Kind == site.Home && lineup.Domain(p.URL) == lineup.Domain(job.URL)
+	}
+	err = s.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		if web.modes, err = tx.ReadModes(job.Client); err != nil {
 			return err
 		}

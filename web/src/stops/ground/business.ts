@@ -16,6 +16,21 @@ export interface Form {
   phrases: string
 }
 
+/** What the fields are called where it is told that they were saved. */
+export const fieldNames: Record<keyof Form, string> = {
+  name: 'name',
+  trade: 'trade',
+  phone: 'phone',
+  homePage: 'home page',
+  language: 'language',
+  customers: 'customers per 100 visits',
+  money: 'currency',
+  postcode: 'postcode',
+  services: 'services',
+  places: 'places',
+  phrases: 'phrases',
+}
+
 export interface ServiceRow {
   name: string
   words: string

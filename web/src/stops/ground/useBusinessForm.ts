@@ -4,7 +4,7 @@ import { useChanges } from '@/api/changes'
 import { changedElsewhere } from '@/parts/edit'
 import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
-import { toBusiness, toForm, type Form } from './business'
+import { fieldNames, toBusiness, toForm, type Form } from './business'
 
 /**
  * A business as a form that is saved as its fields are left. Saves go one after
@@ -56,18 +56,4 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
     again: computed(() => (refused.value ? () => inTurn(() => saveNow(true)) : undefined)),
     error: computed(() => saveGround.error.value),
   }
-}
-
-const fieldNames: Record<keyof Form, string> = {
-  name: 'name',
-  trade: 'trade',
-  phone: 'phone',
-  homePage: 'home page',
-  language: 'language',
-  customers: 'customers per 100 visits',
-  money: 'currency',
-  postcode: 'postcode',
-  services: 'services',
-  places: 'places',
-  phrases: 'phrases',
 }

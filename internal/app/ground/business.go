@@ -8,24 +8,58 @@ import (
 	"inktally/core/intent"
 	"inktally/core/lineup"
 	"inktally/core/place"
+	"inktally/core/site"
 	"inktally/core/text"
 	"inktally/internal/fetch"
+	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
 // business is what was told of a client, checked and in order.
 type business struct {
-	name, trade, phone, homePage, language, money, postcode string
-	services                                                []intent.Service
-	places                                                  []place.Place
-	phrases                                                 []string
-	customers                                               float64
+	client   store.Client // but for its id, its lists and its day
+	homePage string
+	services []intent.Service
+	places   []place.Place
+	phrases  []string // that were typed for the home page
+}
+
+// fields are what is changed of a business by itself, each with a pointer to it.
+var fields = []struct {
+	name fault.Thing
+	of   func(*business) any
+}{
+	{fault.ClientName, func(b *business) any { return &b.client.Name }},
+	{fault.Trade, func(b *business) any { return &b.client.Trade }},
+	{fault.Phone, func(b *business) any { return &b.client.Phone }},
+	{fault.HomePage, func(b *business) any { return &b.homePage }},
+	{fault.Language, func(b *business) any { return &b.client.Language }},
+	{fault.Currency, func(b *business) any { return &b.client.Money }},
+	{fault.Postcode, func(b *business) any { return &b.client.Postcode }},
+	{fault.Customers, func(b *business) any { return &b.client.Customers }},
+	{fault.Services, func(b *business) any { return &b.services }},
+	{fault.Places, func(b *business) any { return &b.places }},
+	{fault.Phrases, func(b *business) any { return &b.phrases }},
+}
+
+// businessOf is what is kept of a client as a person tells it.
+func businessOf(k store.Ground) view.Business {
+	c := k.Client
+	out := view.Business{Name: c.Name, Trade: c.Trade, Phone: c.Phone, Language: c.Language, Customers: c.Customers, Money: c.Money, Postcode: c.Postcode,
+		Services: view.Services(k.Services), Places: view.Places(k.Places), Phrases: []string{}}
+	for _, p := range k.Pages {
+		if p.Kind == site.Home {
+			out.HomePage, out.Phrases = p.URL, study.TypedFor(k, p.ID)
+		}
+	}
+	return out
 }
 
 // clean checks what was told and brings it in order. The errors are faults.
 func clean(g view.Business) (b business, err error) {
-	b = business{name: text.Collapse(g.Name), trade: text.Collapse(g.Trade), phone: text.Collapse(g.Phone), money: text.Collapse(g.Money),
-		customers: g.Customers, postcode: strings.ToUpper(text.Collapse(g.Postcode))}
+	b.client = store.Client{Name: text.Collapse(g.Name), Trade: text.Collapse(g.Trade), Phone: text.Collapse(g.Phone), Money: text.Collapse(g.Money),
+		Customers: g.Customers, Postcode: strings.ToUpper(text.Collapse(g.Postcode))}
 	if strings.TrimSpace(g.HomePage) != "" {
 		if b.homePage, err = fetch.Address(g.HomePage); err != nil {
 			return b, err
@@ -41,13 +75,13 @@ func clean(g view.Business) (b business, err error) {
 	if b.places, err = cleanPlaces(places); err != nil {
 		return b, err
 	}
-	if b.language, err = cleanLanguage(strings.TrimSpace(g.Language)); err != nil {
+	if b.client.Language, err = cleanLanguage(strings.TrimSpace(g.Language)); err != nil {
 		return b, err
 	}
-	if b.name == "" {
-		b.name = lineup.Domain(b.homePage)
+	if b.client.Name == "" {
+		b.client.Name = lineup.Domain(b.homePage)
 	}
-	if b.name == "" {
+	if b.client.Name == "" {
 		return b, fault.New(fault.ClientNeedsName)
 	}
 	return b, nil
