@@ -58,7 +58,7 @@ compiler:
 
 # SQLite is C that was translated to Go: the race detector finds nothing in it that is ours, and makes each
 # statement ten times as slow.
-QUIET := -gcflags=modernc.org/sqlite/lib=-race=false
+QUIET := $(foreach p,sqlite/lib libc memory,-gcflags=modernc.org/$(p)=-race=false)
 
 test: build lint browser compiler
 	cd web && npm run --silent test

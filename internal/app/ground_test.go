@@ -80,7 +80,7 @@ func (s searched) Search(context.Context, string, string) (source.SearchResult, 
 // site, which is measured; map places beyond the third fill no seat.
 func TestPaidEntries(t *testing.T) {
 	w := &web{pages: map[string]string{"http://ad.example/": words(700), "http://three.example/": words(300)}}
-	db, err := store.Open(ctx, filepath.Join(t.TempDir(), "a.db"))
+	db, err := store.Open(ctx, emptyFile(t))
 	require.NoError(t, err)
 	a, err := app.New(ctx, app.Options{DB: db, Web: w, Search: searched{
 		{Part: lineup.Paid, Position: 1, Name: "Ad", URL: "http://ad.example/"},

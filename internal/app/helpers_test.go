@@ -3,6 +3,7 @@ package app_test
 import (
 	"context"
 	"fmt"
+	"os"
 	"path/filepath"
 	"strings"
 	"sync"
@@ -77,7 +78,7 @@ func (w *web) set(address, body string) {
 func open(t *testing.T, w *web) (*app.App, *store.DB) { return openOver(t, w) }
 
 func openOver(t *testing.T, w app.Web) (*app.App, *store.DB) {
-	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "a.db"))
+	db, err := store.Open(context.Background(), emptyFile(t))
 	require.NoError(t, err)
 	a, err := app.New(context.Background(), app.Options{DB: db, Web: w})
 	require.NoError(t, err)
@@ -86,6 +87,33 @@ func openOver(t *testing.T, w app.Web) (*app.App, *store.DB) {
 		assert.NoError(t, db.Close())
 	})
 	return a, db
+}
+
+// emptied is a file without a client, made once: making its tables takes longer than most tests.
+var emptied = sync.OnceValues(func() ([]byte, error) {
+	dir, err := os.MkdirTemp("", "inktally-app-")
+	if err != nil {
+		return nil, err
+	}
+	defer os.RemoveAll(dir)
+	db, err := store.Open(ctx, filepath.Join(dir, "a.db"))
+	if err != nil {
+		return nil, err
+	}
+	if err := db.Close(); err != nil {
+		return nil, err
+	}
+	return os.ReadFile(filepath.Join(dir, "a.db"))
+})
+
+// emptyFile is such a file of a test's own.
+func emptyFile(t *testing.T) string {
+	t.Helper()
+	raw, err := emptied()
+	require.NoError(t, err)
+	path := filepath.Join(t.TempDir(), "a.db")
+	require.NoError(t, os.WriteFile(path, raw, 0o600))
+	return path
 }
 
 func words(n int) string { return strings.Repeat("word ", n) }

@@ -5,7 +5,6 @@ import (
 	"net"
 	"net/http"
 	"net/http/httptest"
-	"path/filepath"
 	"sync/atomic"
 	"testing"
 
@@ -39,7 +38,7 @@ func (p *pen) Render(_ context.Context, r fetch.Request) (fetch.Document, error)
 const shell = `<div id=root></div><script src=a.js></script>`
 
 func openWith(t *testing.T, pages app.Web, drawer readings.Renderer) *app.App {
-	db, err := store.Open(ctx, filepath.Join(t.TempDir(), "a.db"))
+	db, err := store.Open(ctx, emptyFile(t))
 	require.NoError(t, err)
 	a, err := app.New(ctx, app.Options{DB: db, Web: pages, Renderer: drawer})
 	require.NoError(t, err)

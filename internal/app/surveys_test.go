@@ -2,7 +2,6 @@ package app_test
 
 import (
 	"context"
-	"path/filepath"
 	"slices"
 	"sync"
 	"testing"
@@ -55,7 +54,7 @@ func overPractice(t *testing.T) (*app.App, *counting, int64) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = web.Close() })
-	db, err := store.Open(ctx, filepath.Join(t.TempDir(), "a.db"))
+	db, err := store.Open(ctx, emptyFile(t))
 	require.NoError(t, err)
 	pages := &counting{Fetcher: web.Fetcher(), asked: map[string]int{}}
 	a, err := app.New(ctx, app.Options{DB: db, Web: pages, Search: source.Search{URL: web.SearchURL()}})
