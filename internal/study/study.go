@@ -4,10 +4,8 @@
 // when they are first asked for, once however many ask. Nothing of it is kept anywhere, and
 // nothing makes it stale but a new revision of its client (store.Facet).
 //
-// In go the store's rows and the pages of readings; out come Studies, which all views of a
-// client are made from. It holds rules 3.5 (what is read with what), 6.2 and 6.3 (rivals and
-// comparable pages), 9.1 (pages to make), 11 (what is wrong with a site) as far as these put
-// together what core works out.
+// In go the store's rows and the pages of readings; out come Studies. It puts together what core
+// works out by rules 3.5 (what is read with what), 6.2, 6.3 (rivals, comparable pages), 9.1, 11.
 package study
 
 import (
@@ -48,8 +46,7 @@ type Studies struct {
 
 // Made counts what was made since the start.
 type Made struct {
-	// Studies are those that were loaded, Trees the sites that were judged, Columns the pages
-	// that were measured, Plans the plans that were worked out.
+	// Studies were loaded, Trees judged, Columns measured, Plans worked out.
 	Studies, Trees, Columns, Plans atomic.Int64
 }
 
