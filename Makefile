@@ -60,11 +60,15 @@ compiler:
 # statement ten times as slow.
 QUIET := $(foreach p,sqlite/lib libc memory,-gcflags=modernc.org/$(p)=-race=false)
 
+# What waits for browsers that hang takes its minutes.
+RENDERS := internal/fetch/render
+
 test: build lint browser compiler
 	cd web && npm run --silent test
-	CGO_ENABLED=1 go test -race $(QUIET) ./core/... ./internal/... ./cmd/...
+	CGO_ENABLED=1 go test -race $(QUIET) $$(go list ./core/... ./internal/... ./cmd/... | grep -v $(RENDERS))
 
-check: build browser
+check: build browser compiler
+	CGO_ENABLED=1 go test -race $(QUIET) ./$(RENDERS)
 	go test -count 1 -timeout 25m ./e2e/...
 
 # What things cost as ratios; with PAGES=FOLDER of the saved pages there.
