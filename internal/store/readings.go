@@ -1,7 +1,6 @@
 package store
 
 import (
-	"encoding/json"
 	"errors"
 	"fmt"
 	"strings"
@@ -121,7 +120,7 @@ func scanReading(scan func(...any) error, r *Reading) error {
 	if r.Note, err = parseFault(note); err != nil {
 		return err
 	}
-	return json.Unmarshal([]byte(redirects), &r.Redirects)
+	return parseTexts(redirects, &r.Redirects)
 }
 
 // LatestReadings returns the last reading of each address of a client; drafts have none.
