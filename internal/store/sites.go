@@ -116,11 +116,6 @@ func (t *Tx) SetSite(s Site) (int64, error) {
 	return id, nil
 }
 
-// DropSite forgets what a survey found of a site.
-func (t *Tx) DropSite(client int64, domain string) error {
-	return t.change(of(client, FacetSurveyed), `DELETE FROM sites WHERE client_id = ? AND domain = ?`, client, domain)
-}
-
 // LikeChoice is which page of a rival's site a person said is the comparable
 // one; without an address the rival has none.
 type LikeChoice struct {
