@@ -203,11 +203,11 @@ func (c *climb) brings(t *target.Target, f Front) float64 {
 			continue
 		}
 		switch {
-		case f == Words && p.Kind == target.Words:
-			n += float64(p.To)
+		case f == Words:
+			n += float64(p.Words)
 		case f == Images && p.Kind == target.ImageName:
 			n++
-		case f == Slots && c.first(t, p) && target.PartRuleOf(p.Kind).Weight != "" && p.Kind != target.Words:
+		case f == Slots && c.first(t, &p) && target.PartRuleOf(p.Kind).Weight != "" && p.Kind != target.Words:
 			n++
 		}
 	}
@@ -216,11 +216,11 @@ func (c *climb) brings(t *target.Target, f Front) float64 {
 
 // first tells a part that places the page's first family in a slot of its own, and not
 // another word order of it once more.
-func (c *climb) first(t *target.Target, p target.Part) bool {
-	if t.Kind != target.Placing && t.Kind != target.NewPage && t.Kind != target.Images || p.Family == "" {
+func (c *climb) first(t *target.Target, p *target.Part) bool {
+	if t.Kind != target.Placing && t.Kind != target.NewPage && t.Kind != target.Images || p.Family() == "" {
 		return false
 	}
-	return p.Family == c.family() && (!p.Member || p.Kind == target.Subhead || p.Kind == target.ImageName || p.Kind == target.Alt)
+	return p.Family() == c.family() && (!p.IsMember() || p.Kind == target.Subhead || p.Kind == target.ImageName || p.Kind == target.Alt)
 }
 
 // family is the page's first.

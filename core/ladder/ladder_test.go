@@ -17,13 +17,15 @@ func made(page, key string, kind target.Kind, minutes float64, needs []target.Re
 	return t
 }
 
-func words(n int) target.Part { return target.Part{Kind: target.Words, To: n} }
+func words(n int) target.Part { return target.Part{Kind: target.Words, Words: n} }
+
+var ofF = &target.Phrase{Family: "f"}
 
 var plan = []target.Target{
-	made("p1", "placing", target.Placing, 20, nil, target.Part{Kind: target.Title, Family: "f"}, target.Part{Kind: target.H1, Family: "f"}, target.Part{Kind: target.Body, Family: "f", Member: true}),
+	made("p1", "placing", target.Placing, 20, nil, target.Part{Kind: target.Title, Phrase: ofF}, target.Part{Kind: target.H1, Phrase: ofF}, target.Part{Kind: target.Body, Phrase: &target.Phrase{Family: "f", Member: true}}),
 	made("p1", "slice a", target.Slice, 40, []target.Ref{{Page: "p1", Key: "placing"}}, words(200)),
 	made("p1", "slice b", target.Slice, 90, []target.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, words(300)),
-	made("p1", "images", target.Images, 8, []target.Ref{{Page: "p1", Key: "placing"}}, target.Part{Kind: target.ImageName}, target.Part{Kind: target.ImageName, Family: "f"}),
+	made("p1", "images", target.Images, 8, []target.Ref{{Page: "p1", Key: "placing"}}, target.Part{Kind: target.ImageName}, target.Part{Kind: target.ImageName, Phrase: ofF}),
 	made("s", "new_page", target.NewPage, 60, nil, words(100)),
 	made("p2", "slice", target.Slice, 5, nil, words(5000)),
 }

@@ -145,10 +145,11 @@ func (n *naming) images() []imagename.Image {
 func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 	img := n.b.p.Client.Page.Images[i]
 	p := n.named(strings.TrimSuffix(name, img.Ext))
-	p.Key, p.Image, p.Now, p.Wanted, p.Verdict = partKey(ImageName, img.File+img.Ext), i, img.File+img.Ext, name, verdict
-	p.RivalsHave = n.carriers
+	file := img.File + img.Ext
+	p.Key, p.Image = partKey(ImageName, file), &Image{At: i, File: file, Wanted: name, Verdict: verdict}
+	p.Rivals.Have = n.carriers
 	if verdict == imagename.WrongPlace {
-		p.Gain, p.Rank, p.Of, p.Weight = 0, 0, 0, ""
+		p.Estimate = Estimate{}
 		p.Minutes = n.b.y.Minutes.Place
 		n.wrong = append(n.wrong, p)
 		return
@@ -159,19 +160,20 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 // named is a name with the gain of the family that it carries.
 func (n *naming) named(slug string) Part {
 	b, rule := n.b, PartRuleOf(ImageName)
-	p := Part{Kind: ImageName, Image: -1, Rivals: len(b.p.Rivals), Minutes: rule.minutes(b.y.Minutes)}
+	p := Part{Kind: ImageName, Rivals: HaveIt{Of: len(b.p.Rivals)}, Minutes: rule.minutes(b.y.Minutes)}
 	i, ok := n.families[slug]
 	if !ok {
-		p.Phrase = n.others[slug]
+		if other, ok := n.others[slug]; ok {
+			p.Phrase = &Phrase{Text: other}
+		}
 		return p
 	}
 	f := &b.p.Families[i]
-	p.Family, p.Phrase, b.named[f.Key] = f.Key, b.wish[f.Key], true
-	if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Phrase {
-		p.says(m)
+	p.Phrase, b.named[f.Key] = &Phrase{Family: f.Key, Text: b.wish[f.Key]}, true
+	if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Says() {
+		p.say(m)
 	}
 	if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
-		p.Loose = share == half
 		p.weigh(b.y, rule, []Family{*f}, share)
 	}
 	return p
@@ -186,7 +188,7 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 	}
 	said := map[string]bool{}
 	for _, p := range slices.Concat(n.names, n.wrong) {
-		said[imagename.Slug(p.Phrase)] = true
+		said[imagename.Slug(p.Says())] = true
 	}
 	if b.p.there() {
 		for i, img := range b.p.Client.Page.Images {
@@ -205,7 +207,7 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 		}
 		said[slug], taken.all[slug+".jpg"] = true, true
 		p := n.named(slug)
-		p.Key, p.Wanted = partKey(ImageName, "+ "+slug), slug+".jpg"
+		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Image{At: -1, Wanted: slug + ".jpg"}
 		n.names = append(n.names, p)
 		count--
 	}
@@ -217,12 +219,12 @@ func (n *naming) describe() {
 	b := n.b
 	need := len(b.p.Families) > 0 && b.p.family(b.first()).Exact.Alt == 0
 	for _, name := range slices.Concat(n.names, n.wrong) {
-		isFirst := need && name.Family == b.first()
-		if !isFirst && (name.Phrase == "" || n.hasAlt(name.Image)) {
+		isFirst := need && name.Family() == b.first()
+		if !isFirst && (name.Says() == "" || n.hasAlt(name.Image.At)) {
 			continue
 		}
 		if isFirst {
-			n.alts = append(n.alts, n.firstAlt(name))
+			n.alts = append(n.alts, n.firstAlt(name.Image))
 			need = false
 			continue
 		}
@@ -232,19 +234,18 @@ func (n *naming) describe() {
 		return
 	}
 	if len(n.alts) > 0 { // one that is to be written anyway says it
-		n.alts[0] = n.firstAlt(Part{Image: n.alts[0].Image, Now: n.alts[0].Now, Key: n.alts[0].Key})
+		n.alts[0] = n.firstAlt(n.alts[0].Image)
 		return
 	}
-	image := -1
+	of := Image{At: -1}
 	if b.p.there() {
-		image = slices.IndexFunc(n.list, func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
+		of.At = slices.IndexFunc(n.list, func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
 	}
-	of := Part{Image: image}
-	if image >= 0 {
-		img := b.p.Client.Page.Images[image]
-		of.Now = img.File + img.Ext
+	if of.At >= 0 {
+		img := b.p.Client.Page.Images[of.At]
+		of.File = img.File + img.Ext
 	}
-	n.alts = append(n.alts, n.firstAlt(of))
+	n.alts = append(n.alts, n.firstAlt(&of))
 }
 
 func (n *naming) hasAlt(image int) bool {
@@ -257,22 +258,25 @@ func (n *naming) hasAlt(image int) bool {
 
 // alt asks for the alt text of an image that is to get a name.
 func (n *naming) alt(name Part) Part {
-	key := name.Now
+	key := name.Image.File
 	if key == "" {
 		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
-	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: name.Phrase, Image: name.Image, Now: name.Now, Minutes: n.b.y.Minutes.Alt}
+	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image), Minutes: n.b.y.Minutes.Alt}
 }
 
 // firstAlt asks for the first family in the alt text of an image.
-func (n *naming) firstAlt(of Part) Part {
+func (n *naming) firstAlt(of *Image) Part {
 	b := n.b
 	f := &b.p.Families[0]
 	share := missing(b.p.family(f.Key), sheet.Alt)
 	p := b.part(PartRuleOf(Alt), f, share)
-	p.Image, p.Now, p.Loose = of.Image, of.Now, share == half
+	p.Image, p.Slot.Loose = described(of), share == half
 	if m, ok := b.memberFor(f, sheet.Alt); ok {
-		p.says(m)
+		p.say(m)
 	}
 	return p
 }
+
+// described returns an image that is to get an alt text, without what is said of its name.
+func described(img *Image) *Image { return &Image{At: img.At, File: img.File} }

@@ -94,12 +94,12 @@ func (b *builder) slices() []Target {
 			}
 			words := outline.SliceWords(s.Words, i, n)
 			rule := PartRuleOf(Words)
-			p := Part{Key: t.Key + " words", Kind: Words, Image: -1, From: 0, To: words, Rivals: len(b.p.Rivals),
+			p := Part{Key: t.Key + " words", Kind: Words, Words: words, Rivals: HaveIt{Of: len(b.p.Rivals)},
 				Minutes: float64(words) * b.y.Minutes.HundredWords / 100}
 			p.weigh(b.y, rule, b.p.Families, float64(words)/float64(max(1, b.words.Target)))
 			for _, r := range b.p.Rivals {
 				if r.Page.Words.Seen >= b.words.Guideline.Low {
-					p.RivalsHave++
+					p.Rivals.Have++
 				}
 			}
 			t.Parts = append(t.Parts, p)
@@ -186,7 +186,7 @@ func (b *builder) newPage(head []Part, list *[]Target) {
 	})
 	for _, kind := range []PartKind{MenuEntry, HomeLink} {
 		if b.p.Kind.ForOneSubject() {
-			t.Parts = append(t.Parts, Part{Key: string(kind), Kind: kind, Image: -1})
+			t.Parts = append(t.Parts, Part{Key: string(kind), Kind: kind})
 		}
 	}
 	b.add(t)
@@ -201,7 +201,6 @@ func (b *builder) add(t Target) {
 	b.out = append(b.out, t)
 }
 
-// partKey is a key: a kind, and the family or the file that it is about.
 // ReadKey parts the key of a target or of a part into its kind and what it is about: a family, a
 // place, a file. It is the one place where a key is read.
 func ReadKey(key string) (kind, about string) {
@@ -209,6 +208,7 @@ func ReadKey(key string) (kind, about string) {
 	return kind, about
 }
 
+// partKey returns a key: a kind, and the family or the file that it is about.
 func partKey[K ~string](k K, of string) string {
 	return strings.TrimSuffix(string(k)+": "+strings.ToLower(of), ": ")
 }

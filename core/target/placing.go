@@ -48,12 +48,12 @@ func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 
 // part begins a part that places a family, worth a share of its weight.
 func (b *builder) part(rule PartRule, f *Family, share float64) Part {
-	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: f.Text, Family: f.Key, Image: -1, Now: b.now(rule),
-		Minutes: rule.minutes(b.y.Minutes), Rivals: len(b.p.Rivals)}
+	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text}, Slot: &Slot{Now: b.now(rule)},
+		Minutes: rule.minutes(b.y.Minutes), Rivals: HaveIt{Of: len(b.p.Rivals)}}
 	p.weigh(b.y, rule, []Family{*f}, share)
 	for _, r := range b.p.Rivals {
 		if r.Family(f.Key).Exact.In(rule.Slot) > 0 {
-			p.RivalsHave++
+			p.Rivals.Have++
 		}
 	}
 	return p
@@ -63,15 +63,16 @@ func (b *builder) part(rule PartRule, f *Family, share float64) Part {
 func (p *Part) weigh(y Rules, rule PartRule, families []Family, share float64) {
 	p.Weight, p.Percent, p.Share = rule.Weight, rule.weight(y.Weights), share
 	for _, f := range families {
+		p.Families = append(p.Families, f.Key)
 		p.Of += f.Gain
 		p.Gain += f.Gain * p.Percent / 100 * share
 		p.Rank += f.rank * p.Percent / 100 * share
 	}
 }
 
-// says makes a part ask for a member instead of the lead.
-func (p *Part) says(m Member) {
-	p.Phrase, p.Member, p.Searches = m.Text, true, m.Searches
+// say makes a part ask for a member instead of the lead.
+func (p *Part) say(m Member) {
+	p.Phrase = &Phrase{Family: p.Phrase.Family, Text: m.Text, Member: true, Searches: m.Searches}
 }
 
 // now is what stands in a slot that holds one text.
@@ -133,7 +134,7 @@ func (b *builder) placeFirst(f *Family) []Part {
 	members := b.lacking(f)
 	if p, ok := b.subhead(f, missing(placed, sheet.Subheads), members[sheet.Subheads]); ok {
 		out = append(out, p)
-		if !p.Loose {
+		if !p.Slot.Loose {
 			planned++
 		}
 	}
@@ -142,7 +143,7 @@ func (b *builder) placeFirst(f *Family) []Part {
 	planned += len(inBody)
 	if p, ok := b.bodyCount(f, planned, 1-share); ok {
 		out = append(out, p)
-		planned += p.To
+		planned += p.Slot.Times
 	}
 	b.brought = planned
 	return out
@@ -162,8 +163,8 @@ func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
 		return Part{}, false
 	}
 	p := b.part(rule, f, share)
-	p.Wanted = b.proposal(rule.Kind, f.Text)
-	p.Loose, p.Late, p.Within, p.Lead = share == half && !late, late, b.y.TitleStart, lead
+	p.Slot.Wanted = b.proposal(rule.Kind, f.Text)
+	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half && !late, late, b.y.TitleStart, lead
 	return p, true
 }
 
@@ -179,15 +180,15 @@ func (b *builder) subhead(f *Family, share float64, members []Member) (Part, boo
 	switch {
 	case share > 0:
 		p := b.part(rule, f, share)
-		p.Loose = share == half
+		p.Slot.Loose = share == half
 		if len(members) > 0 {
-			p.says(members[0])
+			p.say(members[0])
 		}
 		return p, true
 	case len(members) > 0:
 		p := b.part(rule, f, members[0].Share)
 		p.Key = partKey(rule.Kind, members[0].Text)
-		p.says(members[0])
+		p.say(members[0])
 		return p, true
 	}
 	return Part{}, false
@@ -198,8 +199,8 @@ func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64
 	rule := PartRuleOf(Body)
 	for _, m := range members {
 		p := b.part(rule, f, m.Share)
-		p.Key, p.From, p.To = partKey(rule.Kind, m.Text), 0, 1
-		p.says(m)
+		p.Key, p.Slot.Times = partKey(rule.Kind, m.Text), 1
+		p.say(m)
 		out = append(out, p)
 		share += m.Share
 	}
@@ -229,8 +230,7 @@ func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) 
 	}
 	rule := PartRuleOf(Body)
 	p := b.part(rule, f, share*lacks)
-	p.Lead, p.Loose = leadMissing, placed.InCopy > 0
-	p.From, p.To = 0, times
+	p.Slot.Lead, p.Slot.Loose, p.Slot.Times = leadMissing, placed.InCopy > 0, times
 	p.Minutes *= float64(times)
 	return p, true
 }
@@ -289,7 +289,7 @@ func (b *builder) placeOther(f *Family, inSlice bool) []Part {
 	inBody, taken := b.inBody(f, members[sheet.Body])
 	if share > 0 && inSlice {
 		p := b.part(PartRuleOf(Body), f, share*(1-taken))
-		p.Loose, p.To = share == half, 1
+		p.Slot.Loose, p.Slot.Times = share == half, 1
 		out = append(out, p)
 	}
 	return append(out, inBody...)
@@ -316,8 +316,8 @@ func (b *builder) cutBack() {
 		}
 		to := max(least, int(b.y.Density*float64(b.p.copied())/100/float64(tokens)))
 		if placed.InCopy > to {
-			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair, Family: f.Key, Phrase: f.Text, Image: -1,
-				From: placed.InCopy, To: to, Minutes: b.y.Minutes.Fix})
+			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair, Phrase: &Phrase{Family: f.Key, Text: f.Text},
+				Limit: &Limit{placed.InCopy, to}, Minutes: b.y.Minutes.Fix})
 		}
 	}
 	if len(parts) > 0 {

@@ -6,7 +6,6 @@ import (
 	"strings"
 
 	"inktally/core/finding"
-	"inktally/core/imagename"
 	"inktally/core/outline"
 	"inktally/core/site"
 )
@@ -120,11 +119,10 @@ func renameWrong(t *Target, wrong []Part) []Part {
 	for i := range t.Parts {
 		p := &t.Parts[i]
 		at := slices.IndexFunc(wrong, func(w Part) bool {
-			return p.Kind == WrongPlace && p.Finding.Where == finding.InImage && strings.HasPrefix(w.Now, p.Finding.Text())
+			return p.Kind == WrongPlace && p.Finding.Where == finding.InImage && strings.HasPrefix(w.Image.File, p.Finding.Text())
 		})
 		if at >= 0 {
-			p.Finding = nil
-			p.Kind, p.Image, p.Now, p.Wanted, p.Verdict = ImageName, wrong[at].Image, wrong[at].Now, wrong[at].Wanted, imagename.WrongPlace
+			p.Kind, p.Finding, p.Image = ImageName, nil, wrong[at].Image
 			wrong = slices.Delete(slices.Clone(wrong), at, at+1)
 		}
 	}
@@ -134,7 +132,7 @@ func renameWrong(t *Target, wrong []Part) []Part {
 func byHand(s *Study) (out []Target) {
 	for _, o := range s.Own {
 		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, Text: o.Text, Choice: Choice{State: Open}}
-		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: o.Minutes, Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
+		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: o.Minutes, Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
 		out = append(out, t)
 	}
 	return out
@@ -180,9 +178,9 @@ func (plan *Plan) credit(y Rules, all []Target) {
 			continue
 		}
 		part := &t.Parts[0]
-		part.Family, part.Of, part.Weight, part.Percent, part.Share = p.Families[0].Key, p.Families[0].Gain, rule.Credit, percent, 1
-		part.Gain = max(0, min(part.Of*percent/100, l.gain))
-		part.Rank = max(0, min(p.Families[0].rank*percent/100, l.rank))
+		first := p.Families[0]
+		part.Estimate = Estimate{Families: []string{first.Key}, Of: first.Gain, Weight: rule.Credit, Percent: percent, Share: 1,
+			Gain: max(0, min(first.Gain*percent/100, l.gain)), Rank: max(0, min(first.rank*percent/100, l.rank))}
 		l.gain -= part.Gain
 		l.rank -= part.Rank
 	}

@@ -233,7 +233,7 @@ func uncited(list []Target, page string) map[string]Part {
 			if x.Page != page || !slices.Contains([]PartKind{Title, Description, Address, H1, Opening, ImageName, Alt}, p.Kind) {
 				continue
 			}
-			p.Rivals, p.RivalsHave = 0, 0
+			p.Rivals = HaveIt{}
 			out[p.Key] = p
 		}
 	}
@@ -255,9 +255,9 @@ func TestOneSlotIsAskedForOnce(t *testing.T) {
 				key := Ref{x.Page, p.Key}
 				assert.False(t, keys[key], key)
 				keys[key] = true
-				if p.Kind == ImageName && p.Wanted != "" {
-					assert.False(t, names[p.Wanted], p.Wanted)
-					names[p.Wanted] = true
+				if p.Kind == ImageName {
+					assert.False(t, names[p.Image.Wanted], p.Image.Wanted)
+					names[p.Image.Wanted] = true
 				}
 			}
 		}

@@ -97,7 +97,7 @@ func (r *repairs) add(p *Page, t Target) {
 	}
 	minutes := KindRuleOf(t.Kind).minutes(r.y.Minutes, p)
 	t.Page, t.Choice.State = p.Key, Open
-	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Image: -1, Minutes: minutes, Choice: Choice{State: Open}}}
+	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: minutes, Choice: Choice{State: Open}}}
 	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
 		r.out = append(r.out, t)
 	}
@@ -123,7 +123,7 @@ func (r *repairs) gather(p *Page, t Target, part Part) {
 // deadLink is a part of the fix of the page that the link stands on.
 func (r *repairs) deadLink(f finding.Finding) {
 	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}),
-		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Finding: &f, Image: -1, Minutes: r.y.Minutes.Place})
+		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Finding: &f, Minutes: r.y.Minutes.Place})
 }
 
 // wrongPlace is a fix where it stands; where the other place has a page of its own, what
@@ -134,7 +134,7 @@ func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
 		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
 		return
 	}
-	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f, Image: -1, Minutes: r.y.Minutes.Place})
+	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f, Minutes: r.y.Minutes.Place})
 }
 
 // ownPage is the area page of a town that is there, nil for none.

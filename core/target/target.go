@@ -2,7 +2,6 @@ package target
 
 import (
 	"inktally/core/finding"
-	"inktally/core/imagename"
 	"inktally/core/outline"
 )
 
@@ -71,54 +70,6 @@ type Target struct {
 // Ref names the target among all of a client's.
 func (t *Target) Ref() Ref { return Ref{t.Page, t.Key} }
 
-// Part is one line of a target, which can be changed or dropped by itself.
-type Part struct {
-	// Key stays the same when the page is measured again, and is unique on its page.
-	Key  string
-	Kind PartKind
-	// Family is the key of its family, Phrase what is to be said: the lead or, if
-	// Member is set, another member, of so many Searches.
-	Family, Phrase string
-	Member         bool
-	Searches       int
-	// Lead tells that the lead itself must stand there, not just any member.
-	Lead bool
-	// Now is what stands there now: the title, the h1, the image's file. Wanted is
-	// what is proposed, if it can be spelled out: a file name.
-	Now, Wanted string
-	// From and To are counts: of words, or of how often a phrase stands in the copy.
-	From, To int
-	// Loose tells that the family stands there loosely; Late that it stands in the
-	// title, but behind its first Within characters.
-	Loose, Late bool
-	Within      int
-	// Image is the index of the image in the page, -1 for none; Verdict that on its
-	// name.
-	Image   int
-	Verdict imagename.Verdict
-	// RivalsHave counts the rivals that have it, of Rivals.
-	RivalsHave, Rivals int
-	// Finding is what a wrong place and a dead link come from, nil for other kinds.
-	Finding *finding.Finding
-	Estimate
-	Minutes float64
-	Choice  Choice
-}
-
-// Estimate is what a part may bring: Of, what the families at stake may bring, by a weight in
-// percent of the yardstick and by a share of what is missing (rule 12.2).
-type Estimate struct {
-	Of      float64
-	Weight  Weight
-	Percent float64
-	Share   float64
-	// Gain is in visits a month, Rank what it is ordered by.
-	Gain, Rank float64
-}
-
-// Weight names what the gain of a part is weighed by: the key of a figure.
-type Weight string
-
 // total adds up the parts that are not dropped. A target all of whose parts are
 // dropped is dropped.
 func (t *Target) total() {
@@ -150,8 +101,8 @@ func (t *Target) perHour() float64 {
 func (t *Target) words() int {
 	n := 0
 	for _, p := range t.Parts {
-		if p.Kind == Words && p.Choice.State != Dropped {
-			n += p.To
+		if p.Choice.State != Dropped {
+			n += p.Words
 		}
 	}
 	return n

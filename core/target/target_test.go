@@ -161,8 +161,8 @@ func TestGain(t *testing.T) {
 	require.NotNil(t, title)
 	assert.InDelta(t, 22.16, title.Gain, 0.005)
 	assert.InDelta(t, 133, title.Gain*60/title.Minutes, 0.5)
-	assert.Equal(t, "Home", title.Now)
-	assert.Equal(t, 1, title.RivalsHave)
+	assert.Equal(t, "Home", title.Slot.Now)
+	assert.Equal(t, 1, title.Rivals.Have)
 	gain, minutes, words := 0.0, 0.0, 0
 	for _, x := range targets {
 		if x.Kind == Slice {
@@ -212,11 +212,11 @@ func TestFirstFamily(t *testing.T) {
 	}
 	assert.Equal(t, []string{"image_names: img_2041.jpg", "image_names: pic-1.png", "alt: pic-1.png"}, keys)
 	h1 := findPart(targets, "h1: "+sweepKey)
-	assert.True(t, h1.Loose)
+	assert.True(t, h1.Slot.Loose)
 	assert.InDelta(t, 0.05, h1.Gain, 1e-9, "half of 10%")
 	late := read("<title>" + strings.Repeat("x ", 40) + "chimney sweep Tarn Harbor</title><p>w")
 	targets = plan(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q, Families: families(q, 1, 1)}).Targets
-	assert.True(t, findPart(targets, "title: "+sweepKey).Late)
+	assert.True(t, findPart(targets, "title: "+sweepKey).Slot.Late)
 	assert.NotNil(t, findPart(targets, "address: "+sweepKey))
 }
 

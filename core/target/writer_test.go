@@ -83,34 +83,34 @@ func distinct(n *int, words int) string {
 func (d *draft) write(p Part, t Target, at int, n *int) {
 	switch p.Kind {
 	case Title:
-		d.title = p.Wanted
+		d.title = p.Slot.Wanted
 	case Description:
-		d.description = p.Wanted
+		d.description = p.Slot.Wanted
 	case Address:
-		d.path = "/" + strings.ReplaceAll(p.Phrase, " ", "-") + "/"
+		d.path = "/" + strings.ReplaceAll(p.Says(), " ", "-") + "/"
 	case H1:
-		d.h1 = p.Wanted
+		d.h1 = p.Slot.Wanted
 	case Subhead:
-		d.parts = append(d.parts, "## "+p.Phrase)
+		d.parts = append(d.parts, "## "+p.Says())
 	case Opening:
-		d.parts = slices.Insert(d.parts, 0, p.Phrase+".")
+		d.parts = slices.Insert(d.parts, 0, p.Says()+".")
 	case Body:
-		for range max(1, p.To) {
-			d.parts = append(d.parts, p.Phrase+".")
+		for range p.Times() {
+			d.parts = append(d.parts, p.Says()+".")
 		}
 	case ImageName:
-		if p.Image < 0 {
-			d.images = append(d.images, picture{file: p.Wanted})
+		if p.Adds() {
+			d.images = append(d.images, picture{file: p.Image.Wanted})
 			return
 		}
-		was := d.images[p.Image].file // wherever the file stands
+		was := d.images[p.Image.At].file // wherever the file stands
 		for i := range d.images {
 			if d.images[i].file == was {
-				d.images[i].file = p.Wanted
+				d.images[i].file = p.Image.Wanted
 			}
 		}
 	case Alt:
-		i := p.Image
+		i := p.Image.At
 		if i < 0 {
 			i = slices.IndexFunc(d.images, func(i picture) bool { return i.alt == "" })
 		}
@@ -118,14 +118,14 @@ func (d *draft) write(p Part, t Target, at int, n *int) {
 			d.images = append(d.images, picture{file: fmt.Sprintf("team-%d.jpg", *n)})
 			i = len(d.images) - 1
 		}
-		d.images[i].alt = p.Phrase
+		d.images[i].alt = p.Says()
 	case Words:
 		for range t.Mentions {
 			d.parts = append(d.parts, d.first+".")
 		}
 	case Repair:
 		for i, part := range d.parts { // cut back: say something else instead
-			if t.Kind == CutBack && p.From > p.To && !strings.HasPrefix(part, "## ") {
+			if t.Kind == CutBack && p.Limit != nil && !strings.HasPrefix(part, "## ") {
 				d.parts[i] = strings.NewReplacer("sweep", "clean", "Sweep", "Clean").Replace(part)
 			}
 		}

@@ -82,9 +82,7 @@ var stories = map[string]func(*testing.T, *plan.Worked){
 		words := 0
 		for _, x := range ofKind(three, target.Slice) {
 			for _, p := range x.Parts {
-				if p.Kind == target.Words {
-					words += p.To
-				}
+				words += p.Words
 			}
 		}
 		assert.GreaterOrEqual(t, words, 300)
@@ -265,13 +263,13 @@ func imageFigures(w *plan.Worked, page string) map[string]any {
 	at := slices.IndexFunc(w.Targets, func(t target.Target) bool { return t.Page == page && t.Kind == target.Images })
 	if at >= 0 {
 		for _, p := range w.Targets[at].Parts {
-			line := map[string]any{"key": p.Key, "family": p.Family}
+			line := map[string]any{"key": p.Key, "family": p.Family()}
 			if p.Kind == target.Alt {
 				alts = append(alts, line)
 				continue
 			}
 			names = append(names, line)
-			member = member || p.Member
+			member = member || p.IsMember()
 		}
 	}
 	return map[string]any{"names": names, "alts": alts, "member": member}

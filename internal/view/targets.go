@@ -130,9 +130,7 @@ func TargetOf(w wording.Teller, x *target.Target, fits bool) Target {
 		if p.Choice.State == target.Dropped {
 			continue
 		}
-		if p.Kind == target.Words {
-			out.Words += p.To
-		}
+		out.Words += p.Words
 		if rule := target.PartRuleOf(p.Kind); rule.Weight != "" && rule.Kind != target.Words {
 			out.Slots = append(out.Slots, SlotCode(rule.Slot.String()))
 		}

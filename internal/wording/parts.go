@@ -1,6 +1,7 @@
 package wording
 
 import (
+	"cmp"
 	"fmt"
 	"strings"
 
@@ -46,19 +47,19 @@ func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
 	says := PartSays{Instruction: Instruction{Before: partKinds[p.Kind].before, After: partKinds[p.Kind].after}, Note: w.partEvidence(p)}
 	switch p.Kind {
 	case target.Words:
-		says.Before = Count(p.To, "word", "")
+		says.Before = Count(p.Words, "word", "")
 		if t.Mentions > 0 {
 			says.After = fmt.Sprintf("with the page's first phrase %s", Count(t.Mentions, "time", ""))
 		}
 	case target.ImageName:
-		says.Before, says.Pencil = "rename "+p.Now+" to", p.Wanted
-		if p.Image < 0 {
+		says.Before, says.Pencil = "rename "+p.Image.File+" to", p.Image.Wanted
+		if p.Adds() {
 			says.Before = "add an image named"
 		}
 	case target.Alt:
-		says.Pencil = w.Display(p.Phrase)
-		if p.Now != "" {
-			says.After = "for " + p.Now
+		says.Pencil = w.Display(p.Says())
+		if p.Image.File != "" {
+			says.After = "for " + p.Image.File
 		}
 	case target.WrongPlace:
 		says.Before = fmt.Sprintf("take %s out of the %s", p.Finding.Place, whereSays(p.Finding.Where))
@@ -66,19 +67,17 @@ func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
 		says.Before = "link " + quoted(p.Finding.Label) + " to a page that is there, or remove it"
 	case target.Repair:
 		says.Before = w.Instruct(t).Before
-		if p.From > p.To {
-			says.Before, says.Pencil = "use", w.Display(p.Phrase)
-			says.After = fmt.Sprintf("%s at most", Count(p.To, "time", ""))
+		if p.Limit != nil {
+			says.Before, says.Pencil = "use", w.Display(p.Says())
+			says.After = fmt.Sprintf("%s at most", Count(p.Limit.Most, "time", ""))
 		}
 	default:
-		if p.Phrase != "" {
-			says.Pencil = w.Display(p.Phrase)
+		if p.Slot == nil {
+			break
 		}
-		if p.Wanted != "" {
-			says.Pencil = p.Wanted
-		}
-		if p.Kind == target.Body && p.To > 1 {
-			says.After = fmt.Sprintf("%d times", p.To)
+		says.Pencil = cmp.Or(p.Slot.Wanted, w.Display(p.Says()))
+		if p.Kind == target.Body && p.Slot.Times > 1 {
+			says.After = fmt.Sprintf("%d times", p.Slot.Times)
 		}
 	}
 	if p.Choice.State == target.Changed {
@@ -90,39 +89,39 @@ func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
 // partEvidence words what stands there now.
 func (w Teller) partEvidence(p *target.Part) string {
 	switch {
-	case p.Kind == target.ImageName && p.Verdict != "":
-		return Verdict(p.Verdict)
+	case p.Kind == target.ImageName && !p.Adds():
+		return Verdict(p.Image.Verdict)
 	case p.Kind == target.ImageName, p.Kind == target.MenuEntry, p.Kind == target.HomeLink, p.Kind == target.Words:
 		return ""
 	case p.Kind == target.DeadLink:
 		return p.Finding.URL + " is not there"
 	case p.Kind == target.WrongPlace:
 		return Finding(*p.Finding)
-	case p.Kind == target.Repair && p.From > p.To:
-		return fmt.Sprintf("there %s now", Count(p.From, "time", ""))
+	case p.Limit != nil:
+		return fmt.Sprintf("there %s now", Count(p.Limit.Now, "time", ""))
 	case p.Kind == target.Repair, p.Kind == target.Alt:
 		return ""
-	case p.Late:
-		return fmt.Sprintf("it is there, but after the first %d characters", p.Within)
-	case p.Member:
-		return searches(p.Searches) + " in this order"
+	case p.Slot.Late:
+		return fmt.Sprintf("it is there, but after the first %d characters", p.Slot.Within)
+	case p.Phrase.Member:
+		return searches(p.Phrase.Searches) + " in this order"
 	}
-	return strings.Join(slotNow(p), " · ")
+	return strings.Join(slotNow(p.Kind, p.Slot), " · ")
 }
 
-func slotNow(p *target.Part) (parts []string) {
+func slotNow(k target.PartKind, s *target.Slot) (parts []string) {
 	switch {
-	case p.Now != "":
-		parts = append(parts, "now "+quoted(p.Now))
-	case p.Loose && p.Lead:
+	case s.Now != "":
+		parts = append(parts, "now "+quoted(s.Now))
+	case s.Loose && s.Lead:
 		parts = append(parts, "only in another form so far")
-	case p.Loose:
-	case target.PartRuleOf(p.Kind).OneText:
+	case s.Loose:
+	case target.PartRuleOf(k).OneText:
 		parts = append(parts, "there is none now")
 	default:
 		parts = append(parts, "missing now")
 	}
-	if p.Loose && !p.Lead {
+	if s.Loose && !s.Lead {
 		parts = append(parts, "the words are there, but not as one phrase")
 	}
 	return parts

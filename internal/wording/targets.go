@@ -165,7 +165,7 @@ func open(t *target.Target, kinds ...target.PartKind) (out []target.Part) {
 func placings(t *target.Target) int {
 	n := 0
 	for _, p := range open(t) {
-		n += max(1, p.To)
+		n += p.Times()
 	}
 	return n
 }
@@ -174,7 +174,7 @@ func placings(t *target.Target) int {
 func words(t *target.Target) int {
 	n := 0
 	for _, p := range open(t, target.Words) {
-		n += p.To
+		n += p.Words
 	}
 	return n
 }
@@ -182,7 +182,7 @@ func words(t *target.Target) int {
 func images(t *target.Target) string {
 	renames, adds := 0, 0
 	for _, p := range open(t, target.ImageName) {
-		if p.Image < 0 {
+		if p.Adds() {
 			adds++
 		} else {
 			renames++
@@ -257,7 +257,7 @@ func (w Teller) Evidence(t *target.Target) string {
 		return list(w.Towns)
 	case target.CutBack:
 		p := t.Parts[0]
-		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Phrase)), Count(p.From, "time", ""), p.To)
+		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Says())), Count(p.Limit.Now, "time", ""), p.Limit.Most)
 	}
 	return "added by hand"
 }
@@ -278,8 +278,8 @@ func (w Teller) fixEvidence(t *target.Target) string {
 func (w Teller) placingEvidence(t *target.Target) string {
 	var have []string
 	for _, p := range open(t) {
-		if len(have) < 3 && p.Rivals > 0 && !p.Member {
-			have = append(have, fmt.Sprintf("%s %d of %d", PartName(p.Kind), p.RivalsHave, p.Rivals))
+		if len(have) < 3 && p.Rivals.Of > 0 && !p.IsMember() {
+			have = append(have, fmt.Sprintf("%s %d of %d", PartName(p.Kind), p.Rivals.Have, p.Rivals.Of))
 		}
 	}
 	if len(have) == 0 {
@@ -293,9 +293,9 @@ func (w Teller) imagesEvidence(t *target.Target) string {
 	if len(names) == 0 {
 		return w.partEvidence(&t.Parts[0])
 	}
-	says := names[0].Wanted
-	if names[0].Now != "" {
-		says = names[0].Now + " → " + says
+	says := names[0].Image.Wanted
+	if !names[0].Adds() {
+		says = names[0].Image.File + " → " + says
 	}
 	if len(names) > 1 {
 		says += fmt.Sprintf(" and %d more", len(names)-1)

@@ -144,8 +144,8 @@ func weightSays(p *target.Part) string {
 func shareSays(t *target.Target, p *target.Part) string {
 	switch {
 	case p.Kind == target.Words:
-		return fmt.Sprintf("%s of %s words", Number(p.To), Number(t.Words.Target))
-	case p.Member && p.Share < 1:
+		return fmt.Sprintf("%s of %s words", Number(p.Words), Number(t.Words.Target))
+	case p.IsMember() && p.Share < 1:
 		return "its part of the phrase's searches"
 	case p.Share == .5:
 		return "half is missing: it is there in other words"
@@ -162,7 +162,7 @@ func minutesOf(t *target.Target, p *target.Part) (key, says string) {
 	}
 	if key = target.PartRuleOf(p.Kind).Effort; key != "" {
 		if p.Kind == target.Words {
-			return key, fmt.Sprintf("%s at so many minutes for 100", Count(p.To, "word", ""))
+			return key, fmt.Sprintf("%s at so many minutes for 100", Count(p.Words, "word", ""))
 		}
 		return key, PartName(p.Kind)
 	}

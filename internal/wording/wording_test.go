@@ -129,9 +129,14 @@ func TestEveryKindIsInstructed(t *testing.T) {
 				Finding: &finding.Finding{Type: finding.PlaceholderText, Texts: []string{"lorem ipsum"}, Place: "Ostrey", Where: finding.InTitle},
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range target.PartKinds() {
-				x.Parts = append(x.Parts, target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: "chimney sweep", Now: "IMG_2041.jpg", To: 1,
-					Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera, Rivals: 4, RivalsHave: 3, Finding: x.Finding,
-					Estimate: target.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}})
+				p := target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &target.Phrase{Text: "chimney sweep"}, Words: 1,
+					Slot: &target.Slot{Now: "Home"}, Image: &target.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
+					Rivals: target.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
+					Estimate: target.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}}
+				if k == target.CutBack {
+					p.Limit = &target.Limit{Now: 9, Most: 4}
+				}
+				x.Parts = append(x.Parts, p)
 			}
 			says := w.Instruct(&x)
 			assert.NotEmpty(t, says.Before)

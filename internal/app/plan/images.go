@@ -70,7 +70,7 @@ func (w *Worked) imageParts(page string) map[int][]target.Part {
 				if t.Choice.State == target.Dropped {
 					p.Choice.State = target.Dropped
 				}
-				out[p.Image] = append(out[p.Image], p)
+				out[p.Image.At] = append(out[p.Image.At], p)
 			}
 		}
 	}
@@ -80,7 +80,7 @@ func (w *Worked) imageParts(page string) map[int][]target.Part {
 // altOf is the alt text of an image that is to be added.
 func altOf(parts []target.Part, name target.Part) (out []target.Part) {
 	for _, p := range parts {
-		if p.Kind == target.Alt && (p.Phrase == name.Phrase || p.Family != "" && p.Family == name.Family) {
+		if p.Kind == target.Alt && (p.Says() == name.Says() || p.Family() != "" && p.Family() == name.Family()) {
 			return []target.Part{p}
 		}
 	}
@@ -94,12 +94,12 @@ func (w *Worked) ask(row *view.ImageRow, page string, parts []target.Part) {
 		changed := p.Choice.State == target.Changed
 		switch p.Kind {
 		case target.ImageName:
-			row.NameKey, row.Wanted, row.Proposed, row.Dropped, row.Changed = p.Key, p.Wanted, p.Wanted, p.Choice.State == target.Dropped, changed
+			row.NameKey, row.Wanted, row.Proposed, row.Dropped, row.Changed = p.Key, p.Image.Wanted, p.Image.Wanted, p.Choice.State == target.Dropped, changed
 			if changed {
 				row.Wanted = p.Choice.Value
 			}
 		case target.Alt:
-			row.AltKey, row.AltWanted, row.AltChanged = p.Key, teller.Display(p.Phrase), changed
+			row.AltKey, row.AltWanted, row.AltChanged = p.Key, teller.Display(p.Says()), changed
 			if changed {
 				row.AltWanted = p.Choice.Value
 			}

@@ -88,7 +88,7 @@ func (w *Worked) sectionFamily(page, key string) view.SectionFamily {
 	}
 	for i := range w.Targets {
 		for _, p := range w.Targets[i].Parts {
-			if rule := target.PartRuleOf(p.Kind); w.Targets[i].Page == page && p.Family == key && rule.Places && p.Choice.State != target.Dropped {
+			if rule := target.PartRuleOf(p.Kind); w.Targets[i].Page == page && p.Family() == key && rule.Places && p.Choice.State != target.Dropped {
 				out.Slots = append(out.Slots, view.SlotCode(rule.Slot.String()))
 			}
 		}

@@ -67,7 +67,7 @@ func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proo
 		for i := range parts {
 			says := teller.Part(&target.Target{Kind: target.Placing}, &parts[i])
 			list = append(list, view.ProofLine{Key: parts[i].Key, Name: wording.PartName(parts[i].Kind), Says: join(says.Before, says.Pencil, says.After),
-				Phrase: teller.Display(parts[i].Phrase), Note: says.Note})
+				Phrase: teller.Display(parts[i].Says()), Note: says.Note})
 		}
 		return list
 	}

@@ -27,7 +27,7 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 		if part != "" && at.Key != part || part == "" && at.Choice.State == target.Dropped {
 			continue
 		}
-		for _, key := range w.stake(t, at) {
+		for _, key := range w.stake(at) {
 			if f := byKey[key]; f != nil && !said[key] {
 				said[key] = true
 				lines := w.teller(t.Page).WhyFamily(f, w.Whole.Known.Yardstick)
@@ -52,20 +52,11 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 }
 
 // stake are the families whose gain a part is a share of.
-func (w *Worked) stake(t *target.Target, p *target.Part) []string {
+func (w *Worked) stake(p *target.Part) []string {
 	if w.Shares || p.Weight == "" {
 		return nil
 	}
-	if p.Family != "" {
-		return []string{p.Family}
-	}
-	var out []string
-	if c, ok := w.Pages[t.Page]; ok && p.Kind == target.Words {
-		for _, f := range c.Aim.Families {
-			out = append(out, f.Key)
-		}
-	}
-	return out
+	return p.Families
 }
 
 func (w *Worked) whyPart(t *target.Target, p *target.Part) view.Why {

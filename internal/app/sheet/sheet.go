@@ -128,8 +128,8 @@ func (c comparison) column(side *study.Side) view.Column {
 func (c comparison) propose(images []view.Image) {
 	for _, t := range c.Targets() {
 		for _, p := range t.Parts {
-			if p.Kind == target.ImageName && p.Image >= 0 {
-				images[p.Image].Proposal = p.Wanted
+			if p.Kind == target.ImageName && !p.Adds() {
+				images[p.Image.At].Proposal = p.Image.Wanted
 			}
 		}
 	}
@@ -149,7 +149,7 @@ func (c comparison) target() view.SheetTarget {
 	for _, x := range c.Targets() {
 		for _, p := range x.Parts {
 			if p.Kind == target.H1 {
-				t.H1 = c.Display(p.Phrase)
+				t.H1 = c.Display(p.Says())
 			}
 		}
 	}
