@@ -126,7 +126,7 @@ func scanReading(scan func(...any) error, r *Reading) error {
 // LatestReadings returns the last reading of each address of a client; drafts have none.
 func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
 	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
-		FROM readings WHERE id IN (SELECT MAX(id) FROM readings WHERE client_id = ? AND url <> '' GROUP BY url)`, client)
+		FROM (SELECT MAX(id) AS last FROM readings WHERE client_id = ? AND url <> '' GROUP BY url) JOIN readings ON id = last`, client)
 	return byURL(list), err
 }
 
