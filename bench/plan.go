@@ -8,11 +8,11 @@ import (
 
 	"inktally/core/outline"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/proof"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/stats"
-	"inktally/core/target"
 	"inktally/internal/app"
 	"inktally/internal/draft"
 	"inktally/internal/view"
@@ -123,9 +123,9 @@ func proofBench(parse func()) error {
 		text += fmt.Sprintf("## Section %d\n\n%s\n\n", i, strings.Repeat("The flue is swept and the cap is looked at from the roof. ", 8))
 	}
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney inspection tarn harbor"}})
-	p := target.Page{Key: "p1", Kind: site.Home, Criteria: criteria, Topics: outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Firm: "Bench"}}
+	p := plan.Page{Key: "p1", Kind: site.Home, Criteria: criteria, Topics: outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Firm: "Bench"}}
 	for _, f := range criteria.Families {
-		p.Families = append(p.Families, target.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
+		p.Families = append(p.Families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
 	}
 	survey := site.Survey{Binder: site.NewBinder(criteria.Language(), nil, nil), Low: func(site.Kind) int { return 1500 }}
 	d, err := draft.Read("", []byte(text))
@@ -138,7 +138,7 @@ func proofBench(parse func()) error {
 		if err != nil {
 			panic(err)
 		}
-		proof.Of(proof.Input{Rules: target.StandardRules(), Page: p, Draft: page.Read(again.HTML, page.Source{}), Survey: survey})
+		proof.Of(proof.Input{Rules: plan.StandardRules(), Page: p, Draft: page.Read(again.HTML, page.Source{}), Survey: survey})
 	}
 	report(fmt.Sprintf("proof of a draft of %d words", words), 2, parse, prove)
 	report("  beside a parse of its own bare text", 0, func() { parseBody(d.HTML) }, prove)

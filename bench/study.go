@@ -8,11 +8,11 @@ import (
 	"time"
 
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/core/stats"
-	"inktally/core/target"
 	"inktally/internal/app"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/targets"
 	"inktally/internal/store"
 )
 
@@ -102,12 +102,12 @@ func dropped(ctx context.Context, a *app.App, client int64) error {
 	if err != nil {
 		return err
 	}
-	said := []plan.Said{{Page: p.Targets[0].Page, Key: p.Targets[0].Parts[0].Key, Choice: target.Choice{State: target.Dropped}}}
+	said := []targets.Said{{Page: p.Targets[0].Page, Key: p.Targets[0].Parts[0].Key, Choice: plan.Choice{State: plan.Dropped}}}
 	made, db := a.Studies.Made(), a.Store()
 	const times = 10
 	plans, statements, from := made.Plans.Load(), db.Statements(), used()
 	for i := range times {
-		said[0].State = []target.State{target.Dropped, target.Open}[i%2]
+		said[0].State = []plan.State{plan.Dropped, plan.Open}[i%2]
 		if _, err := a.Plan.Choose(ctx, client, said); err != nil {
 			return err
 		}

@@ -10,7 +10,7 @@ import (
 	"syscall"
 
 	"inktally/core/fault"
-	"inktally/internal/scratch"
+	"inktally/internal/tempfiles"
 	"inktally/internal/wording"
 
 	"github.com/spf13/cobra"
@@ -25,7 +25,7 @@ const interrupted = 130
 // pipe, a slow site -, unless it serves: then it ends by itself, and at once when it is
 // interrupted again.
 func command() int {
-	if end, err := scratch.Open(); err == nil { // without it temporary files land where all do
+	if end, err := tempfiles.Open(); err == nil { // without it temporary files land where all do
 		defer end()
 	}
 	ctx, cancel := context.WithCancel(context.Background())

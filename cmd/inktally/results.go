@@ -8,7 +8,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/results"
-	"inktally/internal/app/lineup"
+	"inktally/internal/app/lineups"
 	"inktally/internal/fetch"
 	"inktally/internal/view"
 
@@ -51,7 +51,7 @@ func readResults(name string, in io.Reader) (results.Page, error) {
 	if err != nil {
 		return results.Page{}, err
 	}
-	return lineup.ReadResults(name, doc.Body, nil)
+	return lineups.ReadResults(name, doc.Body, nil)
 }
 
 func resultsTable(out io.Writer, p results.Page) error {

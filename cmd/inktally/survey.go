@@ -13,8 +13,8 @@ import (
 	"inktally/core/intent"
 	"inktally/core/phrase"
 	"inktally/core/place"
+	"inktally/core/plan"
 	"inktally/core/site"
-	"inktally/core/target"
 	"inktally/core/text"
 	"inktally/internal/fetch"
 	"inktally/internal/survey"
@@ -109,12 +109,12 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	if found.Stopped != nil {
 		fmt.Fprintln(warnings, "inktally:", says(found.Stopped))
 	}
-	rules := target.StandardRules()
+	rules := plan.StandardRules()
 	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services, intent.ListsOfServices(s.language, services).Acts)
 	binder.Knows(townsAround(places))
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
 		Binder: binder,
-		Low:    func(k site.Kind) int { return rules.Guideline(k).Low }}
+		Low:    func(k site.Kind) int { return rules.Words.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)
 	}

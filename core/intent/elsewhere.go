@@ -5,8 +5,8 @@ import (
 	"strings"
 
 	"inktally/core/gazetteer"
+	"inktally/core/lexicon"
 	"inktally/core/place"
-	"inktally/core/words"
 )
 
 // A town of another country counts from this size on, and from so many letters.
@@ -74,7 +74,7 @@ func (j *Judge) otherRegion(typed string, run, phrase []word, at int) bool {
 		case r.Country == "GB" || r.Country == "IE":
 			// The names of counties are ordinary words and surnames elsewhere.
 			if j.country == r.Country || j.country == "IE" || len(run) > 1 {
-				if len(run) > 1 || !words.English(typed) || j.atPlaceOf(phrase, at, at+1) {
+				if len(run) > 1 || !lexicon.English(typed) || j.atPlaceOf(phrase, at, at+1) {
 					return true
 				}
 			}
@@ -95,12 +95,12 @@ func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool 
 	before := phrase[at-1]
 	town := before.unknown() || len(j.towns.Named([]string{before.text})) > 0 && !before.listed && !j.service[before.stem]
 	if len(w.text) > 2 {
-		return !w.listed && !words.English(w.text)
+		return !w.listed && !lexicon.English(w.text)
 	}
 	if at != len(phrase)-1 {
-		return town && !words.English(w.text)
+		return town && !lexicon.English(w.text)
 	}
-	return town || !words.English(w.text) && !w.listed && j.country == r.Country
+	return town || !lexicon.English(w.text) && !w.listed && j.country == r.Country
 }
 
 func (j *Judge) ownRegion(r place.Region) bool {
@@ -174,7 +174,7 @@ func (j *Judge) counts(t gazetteer.Town, phrase []word, lo, hi int) bool {
 	if hi-lo > 1 {
 		return !allEnglish(phrase[lo:hi]) || j.atPlaceOf(phrase, lo, hi)
 	}
-	if letters <= 3 || words.English(phrase[lo].text) {
+	if letters <= 3 || lexicon.English(phrase[lo].text) {
 		return j.atPlaceOf(phrase, lo, hi)
 	}
 	return true
@@ -193,7 +193,7 @@ func (j *Judge) atPlaceOf(phrase []word, lo, hi int) bool {
 }
 
 func allEnglish(run []word) bool {
-	return !slices.ContainsFunc(run, func(w word) bool { return !words.English(w.text) })
+	return !slices.ContainsFunc(run, func(w word) bool { return !lexicon.English(w.text) })
 }
 
 func joined(run []word) string { return strings.Join(texts(run), " ") }

@@ -3,8 +3,8 @@ package intent
 import (
 	"slices"
 
+	"inktally/core/lexicon"
 	"inktally/core/text"
-	"inktally/core/words"
 )
 
 // Lists are the words that intents are told by (rule 3.6). They are part of
@@ -115,7 +115,7 @@ func namedIn(lang string, services []Service) bool {
 	for _, s := range services {
 		for _, form := range s.Forms() {
 			tokens := text.Tokens(form)
-			foreign := slices.ContainsFunc(tokens, func(t string) bool { return !words.English(t) && (acts[t] || small(t)) })
+			foreign := slices.ContainsFunc(tokens, func(t string) bool { return !lexicon.English(t) && (acts[t] || small(t)) })
 			if foreign && slices.ContainsFunc(tokens, func(t string) bool { return acts[t] }) {
 				return true
 			}

@@ -3,9 +3,9 @@ package intent
 import (
 	"slices"
 
+	"inktally/core/lexicon"
 	"inktally/core/place"
 	"inktally/core/text"
-	"inktally/core/words"
 )
 
 // firmName is the name of the client or a rival, by the words of it that may be
@@ -44,7 +44,7 @@ func (j *Judge) learnNames(g Ground) {
 			if skip[stem] || j.ordinary[stem] {
 				continue // it may stand beside another one, and tells nothing by itself
 			}
-			if words.English(t) {
+			if lexicon.English(t) {
 				j.names.ordinary[w] = append(j.names.ordinary[w], at)
 			} else {
 				j.names.telling[w] = true

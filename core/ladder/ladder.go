@@ -8,7 +8,7 @@ package ladder
 import (
 	"slices"
 
-	"inktally/core/target"
+	"inktally/core/plan"
 )
 
 // Front is what two firms are held against each other by.
@@ -66,7 +66,7 @@ type Rung struct {
 	Steps []Step
 	// Targets are the IDs of the cheapest targets after which the client leads on every front
 	// of content, in the order of work; Minutes is what they take with what they need.
-	Targets []target.Ref
+	Targets []plan.Ref
 	Minutes float64
 	// Short are fronts of content on which all targets together do not lead.
 	Short []Front
@@ -77,9 +77,9 @@ type Rung struct {
 // Of works out the rung of a rival. page is the key of the client's page that stands beside
 // the rival's, slots how many a page of its kind has for its first phrase: nobody can have
 // more, so that all of them are enough. list are the client's targets in the order of work.
-func Of(name string, own, theirs Figures, page string, slots int, list []target.Target) Rung {
+func Of(name string, own, theirs Figures, page string, slots int, list []plan.Target) Rung {
 	r := Rung{Name: name}
-	c := climb{list: list, page: page, taken: map[target.Ref]bool{}}
+	c := climb{list: list, page: page, taken: map[plan.Ref]bool{}}
 	for _, f := range Fronts() {
 		s := step(f, own, theirs)
 		r.Steps = append(r.Steps, s)
@@ -121,9 +121,9 @@ func step(f Front, own, theirs Figures) Step {
 
 // climb gathers the targets that pass a rival.
 type climb struct {
-	list  []target.Target
+	list  []plan.Target
 	page  string
-	taken map[target.Ref]bool
+	taken map[plan.Ref]bool
 }
 
 // pass takes the targets that bring a front above so many, those that bring most for their
@@ -175,8 +175,8 @@ func (c *climb) with(at int, list []int) []int {
 	}
 	list = append(list, at)
 	for _, id := range c.list[at].Needs {
-		need := slices.IndexFunc(c.list, func(t target.Target) bool { return t.Ref() == id })
-		if need >= 0 && c.list[need].Choice.State != target.Dropped {
+		need := slices.IndexFunc(c.list, func(t plan.Target) bool { return t.Ref() == id })
+		if need >= 0 && c.list[need].Choice.State != plan.Dropped {
 			list = c.with(need, list)
 		}
 	}
@@ -184,12 +184,12 @@ func (c *climb) with(at int, list []int) []int {
 }
 
 // brings is how much a target brings to a front.
-func (c *climb) brings(t *target.Target, f Front) float64 {
-	if t.Choice.State == target.Dropped {
+func (c *climb) brings(t *plan.Target, f Front) float64 {
+	if t.Choice.State == plan.Dropped {
 		return 0
 	}
 	if f == Pages {
-		if t.Kind == target.NewPage {
+		if t.Kind == plan.NewPage {
 			return 1
 		}
 		return 0
@@ -199,15 +199,15 @@ func (c *climb) brings(t *target.Target, f Front) float64 {
 	}
 	n := 0.0
 	for _, p := range t.Parts {
-		if p.Choice.State == target.Dropped {
+		if p.Choice.State == plan.Dropped {
 			continue
 		}
 		switch {
 		case f == Words:
 			n += float64(p.Words)
-		case f == Images && p.Kind == target.ImageName:
+		case f == Images && p.Kind == plan.ImageName:
 			n++
-		case f == Slots && c.first(t, &p) && target.PartRuleOf(p.Kind).Weight != "" && p.Kind != target.Words:
+		case f == Slots && c.first(t, &p) && plan.PartRuleOf(p.Kind).Weight != "" && p.Kind != plan.Words:
 			n++
 		}
 	}
@@ -216,18 +216,18 @@ func (c *climb) brings(t *target.Target, f Front) float64 {
 
 // first tells a part that places the page's first family in a slot of its own, and not
 // another word order of it once more.
-func (c *climb) first(t *target.Target, p *target.Part) bool {
-	if t.Kind != target.Placing && t.Kind != target.NewPage && t.Kind != target.Images || p.Family() == "" {
+func (c *climb) first(t *plan.Target, p *plan.Part) bool {
+	if t.Kind != plan.Placing && t.Kind != plan.NewPage && t.Kind != plan.Images || p.Family() == "" {
 		return false
 	}
-	return p.Family() == c.family() && (!p.IsMember() || p.Kind == target.Subhead || p.Kind == target.ImageName || p.Kind == target.Alt)
+	return p.Family() == c.family() && (!p.IsMember() || p.Kind == plan.Subhead || p.Kind == plan.ImageName || p.Kind == plan.Alt)
 }
 
 // family is the page's first.
 func (c *climb) family() string {
 	for i := range c.list {
 		t := &c.list[i]
-		if t.Page == c.page && (t.Kind == target.Placing || t.Kind == target.NewPage) && t.Family != "" {
+		if t.Page == c.page && (t.Kind == plan.Placing || t.Kind == plan.NewPage) && t.Family != "" {
 			return t.Family
 		}
 	}

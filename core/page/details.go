@@ -5,7 +5,7 @@ import (
 	"strings"
 
 	"inktally/core/contact"
-	"inktally/core/signs"
+	"inktally/core/cues"
 	"inktally/core/structured"
 	"inktally/core/text"
 )
@@ -125,27 +125,27 @@ func (p *Page) passages(d *Details) {
 			continue
 		}
 		lo, hi := p.TokenRange(i)
-		s, t := signs.Of(&p.scan, lo, hi), p.Text(i)
+		s, t := cues.Of(&p.scan, lo, hi), p.Text(i)
 		if s.Phone {
 			phones.Find(t)
 		}
-		if s.May(signs.Filler) && placeholder(strings.ToLower(t)) {
+		if s.May(cues.Filler) && placeholder(strings.ToLower(t)) {
 			d.Placeholder.add(t, b.Words)
 		} else if b.Words >= foreignWords && tries < foreignTries && s.MayBeForeign(english, b.Words) {
 			tries++
-			if signs.Foreign(&p.scan, lo, hi, t, p.Lang) {
+			if cues.Foreign(&p.scan, lo, hi, t, p.Lang) {
 				d.Foreign.add(t, b.Words)
 			}
 		}
-		if s.May(signs.Vague) {
+		if s.May(cues.Vague) {
 			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
 		}
-		if d.Years == "" && s.May(signs.Years) && b.Copy() {
+		if d.Years == "" && s.May(cues.Years) && b.Copy() {
 			if m := yearsText.FindStringSubmatch(t); m != nil {
 				d.Years = m[1] + m[2]
 			}
 		}
-		if s.May(signs.Building) && p.Words.Copy < fewWords && buildingText.MatchString(t) {
+		if s.May(cues.Building) && p.Words.Copy < fewWords && buildingText.MatchString(t) {
 			d.UnderConstruction = true
 		}
 	}

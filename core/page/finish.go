@@ -4,7 +4,7 @@ import (
 	"sort"
 	"strings"
 
-	"inktally/core/signs"
+	"inktally/core/cues"
 	"inktally/core/text"
 )
 
@@ -27,7 +27,7 @@ func (w *walker) finish() {
 	w.headings()
 	w.findBaked()
 	if p.Lang == "" {
-		p.Lang = signs.Language(&p.scan)
+		p.Lang = cues.Language(&p.scan)
 	}
 	w.warn()
 }

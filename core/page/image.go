@@ -3,7 +3,7 @@ package page
 import (
 	"strings"
 
-	"inktally/core/picture"
+	"inktally/core/imagesource"
 
 	"golang.org/x/net/html"
 )
@@ -41,28 +41,28 @@ func (w *walker) image(n *html.Node, parent *context, a *attributes) {
 	if small(width) && small(height) {
 		return
 	}
-	if src == "" || picture.Inline(src) {
+	if src == "" || imagesource.Inline(src) {
 		if lazy != "" {
 			src = lazy
-		} else if largest := picture.Largest(srcset); largest != "" {
+		} else if largest := imagesource.Largest(srcset); largest != "" {
 			src = largest
 		}
 	}
-	w.addImage(Image{Src: src, Alt: alt, Width: picture.Pixels(width), Height: picture.Pixels(height)}, &ctx)
+	w.addImage(Image{Src: src, Alt: alt, Width: imagesource.Pixels(width), Height: imagesource.Pixels(height)}, &ctx)
 }
 
 func (w *walker) addImage(img Image, ctx *context) {
 	if !w.room(len(w.page.Images), w.most.images) {
 		return
 	}
-	if picture.Inline(img.Src) {
+	if imagesource.Inline(img.Src) {
 		if img.Background {
 			return
 		}
 		img.Src, _, _ = strings.Cut(img.Src, ",")
 	} else {
 		var width, height int
-		img.File, img.Ext, width, height = picture.FileName(img.Src)
+		img.File, img.Ext, width, height = imagesource.FileName(img.Src)
 		if img.Width == 0 && img.Height == 0 {
 			img.Width, img.Height = width, height
 		}
@@ -78,7 +78,7 @@ func (w *walker) addImage(img Image, ctx *context) {
 }
 
 func small(size string) bool {
-	n, ok := picture.Side(size)
+	n, ok := imagesource.Side(size)
 	return ok && n < smallest
 }
 

@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"inktally/core/picture"
+	"inktally/core/imagesource"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -140,7 +140,7 @@ func TestFileName(t *testing.T) {
 		"logo.final.svg":                              "logo.final",
 	} {
 		t.Run(src, func(t *testing.T) {
-			name, _, _, _ := picture.FileName(src)
+			name, _, _, _ := imagesource.FileName(src)
 			assert.Equal(t, want, name, src)
 		})
 	}
@@ -158,7 +158,7 @@ func TestFileNameInOtherAddresses(t *testing.T) {
 		if rapid.Bool().Draw(t, "as it is") {
 			written = want
 		}
-		name, e, _, _ := picture.FileName(folder + written + size + ext + tail)
+		name, e, _, _ := imagesource.FileName(folder + written + size + ext + tail)
 		assert.Equal(t, want, name, folder+written+size+ext+tail)
 		assert.Equal(t, ext, e)
 	})

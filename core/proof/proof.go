@@ -13,16 +13,16 @@ import (
 	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
-	"inktally/core/target"
 )
 
 // Input is what a draft is proved by.
 type Input struct {
-	Rules target.Rules
+	Rules plan.Rules
 	// Page is what the draft is for; its Client is today's page, nil if there is none.
-	Page  target.Page
+	Page  plan.Page
 	Draft *page.Page
 	// Survey is what places are told by: the client's, without any pages.
 	Survey site.Survey
@@ -39,7 +39,7 @@ type Report struct {
 	Sections []outline.Section
 	// Met and Missing are the phrases that the page must say, by slots that the draft can
 	// have; Over those that it says too often.
-	Met, Missing, Over []target.Part
+	Met, Missing, Over []plan.Part
 	// Wrong is what contradicts the page's place, is vague, or was left over.
 	Wrong []finding.Finding
 }
@@ -59,10 +59,10 @@ func Of(in Input) Report {
 	r := Report{Copy: in.Draft.Words.Copy, Wanted: words.Writer, Left: words.ToWrite, Hold: words.Hold, Sections: in.Rules.OutlineOf(&draft)}
 	can := slots(in.Draft)
 	missing := map[string]bool{}
-	for _, t := range in.Rules.OfPage(&draft, target.NamesOf()) {
+	for _, t := range in.Rules.OfPage(&draft, plan.NamesOf()) {
 		for _, p := range t.Parts {
 			switch {
-			case t.Kind == target.CutBack:
+			case t.Kind == plan.CutBack:
 				r.Over = append(r.Over, p)
 			case can[p.Kind]:
 				missing[p.Key] = true
@@ -72,7 +72,7 @@ func Of(in Input) Report {
 	}
 	blank := draft
 	blank.Client = nil
-	for _, t := range in.Rules.OfPage(&blank, target.NamesOf()) {
+	for _, t := range in.Rules.OfPage(&blank, plan.NamesOf()) {
 		for _, p := range t.Parts {
 			if can[p.Kind] && !missing[p.Key] {
 				r.Met = append(r.Met, p)
@@ -84,7 +84,7 @@ func Of(in Input) Report {
 }
 
 // frame is what the copy will stand in: that of today's page.
-func frame(p *target.Page) int {
+func frame(p *plan.Page) int {
 	if p.Client != nil {
 		return p.Client.Page.Words.Frame()
 	}
@@ -93,10 +93,10 @@ func frame(p *target.Page) int {
 
 // slots are the kinds of parts that a draft can have: text alone has no title and no
 // images.
-func slots(draft *page.Page) map[target.PartKind]bool {
-	out := map[target.PartKind]bool{target.H1: true, target.Opening: true, target.Subhead: true, target.Body: true}
-	out[target.Title], out[target.Description] = draft.Title != "", draft.Description != ""
-	out[target.Alt] = len(draft.Images) > 0
+func slots(draft *page.Page) map[plan.PartKind]bool {
+	out := map[plan.PartKind]bool{plan.H1: true, plan.Opening: true, plan.Subhead: true, plan.Body: true}
+	out[plan.Title], out[plan.Description] = draft.Title != "", draft.Description != ""
+	out[plan.Alt] = len(draft.Images) > 0
 	return out
 }
 

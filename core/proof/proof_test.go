@@ -10,9 +10,9 @@ import (
 	"inktally/core/page"
 	"inktally/core/phrase"
 	"inktally/core/place"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
-	"inktally/core/target"
 
 	"github.com/stretchr/testify/assert"
 )
@@ -28,18 +28,18 @@ func words(n int) string { return strings.Repeat("word ", n) }
 
 // proved proves a draft for the area page of Ostrey, whose menus and footer have 20 words.
 func proved(draft string) Report {
-	var families []target.Family
+	var families []plan.Family
 	for _, f := range criteria.Families {
-		families = append(families, target.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
+		families = append(families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
 	}
-	return Of(Input{Rules: target.StandardRules(), Draft: page.Read([]byte(draft), page.Source{}),
-		Page: target.Page{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/", Criteria: criteria, Families: families, Frame: 20,
+	return Of(Input{Rules: plan.StandardRules(), Draft: page.Read([]byte(draft), page.Source{}),
+		Page: plan.Page{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/", Criteria: criteria, Families: families, Frame: 20,
 			Topics: outline.Topics{Firm: "Brindle", Services: []outline.Topic{{Name: "masonry repair"}}}},
 		Survey: site.Survey{Binder: site.NewBinder(english, []intent.Service{{Name: "masonry repair"}}, nil), Places: places,
 			Low: func(site.Kind) int { return 500 }}})
 }
 
-func keys(parts []target.Part) (out []string) {
+func keys(parts []plan.Part) (out []string) {
 	for _, p := range parts {
 		out = append(out, p.Key)
 	}

@@ -6,8 +6,8 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"inktally/core/cues"
 	"inktally/core/lineup"
-	"inktally/core/signs"
 	"inktally/core/text"
 )
 
@@ -15,7 +15,7 @@ import (
 // titles, businesses by their ratings and numbers.
 func fromText(s string) (p Page) {
 	scan, _ := text.ScanText(s)
-	p.Language = signs.Language(scan)
+	p.Language = cues.Language(scan)
 	lines := linesOf(s)
 	starts := make([]bool, len(lines)) // lines that begin an entry
 	var found []lineEntry

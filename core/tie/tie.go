@@ -11,8 +11,8 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/lexicon"
 	"inktally/core/text"
-	"inktally/core/words"
 )
 
 // Kind is why two words are tied.
@@ -169,7 +169,7 @@ func (f *finder) compound(w string) (Tie, bool) {
 		switch {
 		case f.pairs[pair] && !f.own[w], f.own[w] && f.seen[pair]:
 			return Tie{Kind: Compound, Means: []string{w[:i], w[i:]}, Certain: true}, true
-		case f.seen[pair] && i >= minSlip && len(w)-i >= minSlip && !f.Known(w) && !(f.English && words.English(w)):
+		case f.seen[pair] && i >= minSlip && len(w)-i >= minSlip && !f.Known(w) && !(f.English && lexicon.English(w)):
 			return Tie{Kind: Compound, Means: []string{w[:i], w[i:]}}, true
 		}
 	}
@@ -201,7 +201,7 @@ func (f *finder) slip(w string) (Tie, bool) {
 }
 
 // ordinary tells a word of the language: roots are no roofs.
-func (f *finder) ordinary(w string) bool { return f.English && words.English(w) }
+func (f *finder) ordinary(w string) bool { return f.English && lexicon.English(w) }
 
 func (f *finder) isOwn(w string) bool { return f.own[w] || f.ownStems[f.Stem(w)] }
 

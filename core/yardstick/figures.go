@@ -7,7 +7,8 @@ import (
 	"strings"
 
 	"inktally/core/fault"
-	"inktally/core/target"
+	"inktally/core/plan"
+	"inktally/core/wordtarget"
 )
 
 // Unit is what a figure is in.
@@ -57,7 +58,7 @@ type figure struct {
 	Figure
 	whole    *int
 	fraction *float64
-	choice   *target.MarkRule
+	choice   *wordtarget.MarkRule
 	lines    *[]string
 }
 
@@ -80,7 +81,7 @@ func (f figure) set(value string) error {
 		if !slices.Contains(f.Choices, value) {
 			return fault.New(fault.FigureOutOfRange, f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
 		}
-		*f.choice = target.MarkRule(value)
+		*f.choice = wordtarget.MarkRule(value)
 		return nil
 	}
 	if f.lines != nil {
@@ -105,7 +106,7 @@ func (f figure) setLines(value string) error {
 		if line = strings.TrimSpace(line); line == "" {
 			continue
 		}
-		if strings.Count(line, target.FramePhrase) != 1 || len(line) > longestLine {
+		if strings.Count(line, plan.FramePhrase) != 1 || len(line) > longestLine {
 			return fault.New(fault.FrameNeedsPhrase, line)
 		}
 		lines = append(lines, line)
@@ -196,21 +197,21 @@ func (y *Yardstick) ofWords(t *table) {
 	w := &y.Target
 	for _, g := range []struct {
 		page string
-		at   *target.Guideline
-	}{{"home", &w.Home}, {"service", &w.Service}} {
+		at   *wordtarget.Guideline
+	}{{"home", &w.Words.Home}, {"service", &w.Words.Service}} {
 		t.whole("words."+g.page+".low", "8.1", WordCount, 0, 20_000, &g.at.Low)
 		t.whole("words."+g.page+".high", "8.1", WordCount, 0, 20_000, &g.at.High)
 		t.whole("words."+g.page+".ceiling", "8.1", WordCount, 0, 20_000, &g.at.Ceiling)
 	}
 	choices := []string{}
-	for _, r := range target.MarkRules() {
+	for _, r := range wordtarget.MarkRules() {
 		choices = append(choices, string(r))
 	}
-	t.list = append(t.list, figure{Figure: Figure{Key: "words.mark", Rule: "8.2", Unit: Choice, Choices: choices}, choice: &w.Mark})
-	t.fraction("words.outlier", "8.2", Times, 1, 100, &w.OutlierFactor)
-	t.fraction("words.beat_words", "8.3", WordCount, 0, 10_000, &w.BeatWords)
-	t.fraction("words.beat_percent", "8.3", Percent, 0, 500, &w.BeatPercent)
-	t.whole("words.step", "8.4", WordCount, 1, 1000, &w.Step)
+	t.list = append(t.list, figure{Figure: Figure{Key: "words.mark", Rule: "8.2", Unit: Choice, Choices: choices}, choice: &w.Words.Mark})
+	t.fraction("words.outlier", "8.2", Times, 1, 100, &w.Words.OutlierFactor)
+	t.fraction("words.beat_words", "8.3", WordCount, 0, 10_000, &w.Words.BeatWords)
+	t.fraction("words.beat_percent", "8.3", Percent, 0, 500, &w.Words.BeatPercent)
+	t.whole("words.step", "8.4", WordCount, 1, 1000, &w.Words.Step)
 }
 
 func (y *Yardstick) ofTargets(t *table) {

@@ -14,8 +14,9 @@ import (
 	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/lineup"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/core/visits"
+	"inktally/core/wordtarget"
 )
 
 // Yardstick is all figures that may be changed.
@@ -23,12 +24,12 @@ type Yardstick struct {
 	Visits visits.Rules
 	Book   book.Rules
 	Lineup lineup.Rules
-	Target target.Rules
+	Target plan.Rules
 }
 
 // Standard is the yardstick that everybody starts with.
 func Standard() Yardstick {
-	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(), Target: target.StandardRules()}
+	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(), Target: plan.StandardRules()}
 }
 
 // Changes are figures that differ from the standard, by their keys, each as it
@@ -58,7 +59,7 @@ func (y Yardstick) With(changes Changes) (Yardstick, error) {
 
 // agrees finds figures that contradict one another.
 func (y Yardstick) agrees() error {
-	for page, g := range map[string]target.Guideline{"home": y.Target.Home, "service": y.Target.Service} {
+	for page, g := range map[string]wordtarget.Guideline{"home": y.Target.Words.Home, "service": y.Target.Words.Service} {
 		if g.Low > g.High || g.High > g.Ceiling {
 			return fault.New(fault.GuidelineBackward, page)
 		}

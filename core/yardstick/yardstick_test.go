@@ -52,8 +52,8 @@ func TestEachFigure(t *testing.T) {
 func TestWith(t *testing.T) {
 	y, err := Standard().With(Changes{"words.home.low": "800", "words.home.high": " 1200 ", "visits.ctr.1": "0.4", "words.mark": "median"})
 	require.NoError(t, err)
-	assert.Equal(t, 800, y.Target.Home.Low)
-	assert.Equal(t, 1200, y.Target.Home.High)
+	assert.Equal(t, 800, y.Target.Words.Home.Low)
+	assert.Equal(t, 1200, y.Target.Words.Home.High)
 	assert.InDelta(t, .4, y.Visits.CTR[0], 1e-9)
 	assert.InDelta(t, .33, Standard().Visits.CTR[0], 1e-9, "the standard stays")
 	for name, c := range map[string]struct {
@@ -89,12 +89,12 @@ func TestPresets(t *testing.T) {
 		t.Run(fmt.Sprint(preset), func(t *testing.T) {
 			y, err := Standard().With(Presets()[preset])
 			require.NoError(t, err)
-			assert.Equal(t, want, y.Target.WordTarget(site.Home, 0, 0, rivals).Target, preset)
+			assert.Equal(t, want, y.Target.Words.Of(site.Home, 0, 0, rivals).Target, preset)
 		})
 	}
 	shorter, err := Standard().With(Presets()[ShorterHome])
 	require.NoError(t, err)
-	assert.Equal(t, 1000, shorter.Target.WordTarget(site.Home, 0, 0, nil).Target)
+	assert.Equal(t, 1000, shorter.Target.Words.Of(site.Home, 0, 0, nil).Target)
 }
 
 // Changes that are taken one after another come to the same as all at once.

@@ -15,19 +15,19 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/text"
-	"inktally/internal/app/book"
+	"inktally/internal/app/figures"
 	"inktally/internal/app/ground"
 	"inktally/internal/app/handoff"
-	"inktally/internal/app/lineup"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/handover"
+	"inktally/internal/app/lineups"
+	"inktally/internal/app/phrasebook"
 	"inktally/internal/app/readings"
-	"inktally/internal/app/received"
+	"inktally/internal/app/rules"
 	"inktally/internal/app/runs"
-	"inktally/internal/app/sheet"
+	"inktally/internal/app/sheets"
 	"inktally/internal/app/shelf"
-	"inktally/internal/app/standing"
 	"inktally/internal/app/surveys"
-	"inktally/internal/app/yardstick"
+	"inktally/internal/app/targets"
 	"inktally/internal/datafile"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -38,16 +38,16 @@ import (
 type App struct {
 	Shelf     *shelf.Shelf
 	Ground    *ground.Ground
-	Book      *book.Book
-	Lineup    *lineup.Lineup
-	Sheet     *sheet.Sheet
-	Plan      *plan.Plan
+	Book      *phrasebook.Book
+	Lineup    *lineups.Lineup
+	Sheet     *sheets.Sheet
+	Plan      *targets.Plan
 	Handoff   *handoff.Handoff
 	Readings  *readings.Readings
 	Runs      *runs.Runs
-	Yardstick *yardstick.Yardstick
-	Standing  *standing.Standing
-	Received  *received.Received
+	Yardstick *rules.Yardstick
+	Standing  *figures.Standing
+	Received  *handover.Received
 	Studies   *study.Studies
 
 	db     *store.DB
@@ -68,10 +68,10 @@ type Options struct {
 	// Renderer renders pages; nil if there is no browser.
 	Renderer readings.Renderer
 	// Search answers recorded searches; nil if there is no source.
-	Search lineup.Searcher
+	Search lineups.Searcher
 	// Demand tells how often phrases are searched for; nil if there is no
 	// source.
-	Demand book.Demander
+	Demand phrasebook.Demander
 	Log    *slog.Logger
 	Now    func() time.Time
 }
@@ -90,20 +90,20 @@ func New(ctx context.Context, o Options) (*App, error) {
 	r.Studies = studies
 	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Studies: studies, Lists: o.Web, Now: o.Now}
 	behind, end := context.WithCancel(context.WithoutCancel(ctx))
-	planned := &plan.Plan{DB: o.DB, Studies: studies, Readings: r}
+	planned := &targets.Plan{DB: o.DB, Studies: studies, Readings: r}
 	a := &App{
-		db: o.DB, end: end, Studies: studies, Readings: r, Sheet: &sheet.Sheet{Studies: studies},
+		db: o.DB, end: end, Studies: studies, Readings: r, Sheet: &sheets.Sheet{Studies: studies},
 		Shelf:     &shelf.Shelf{DB: o.DB, Studies: studies},
 		Ground:    &ground.Ground{DB: o.DB, Readings: r, Studies: studies, Now: o.Now},
-		Book:      &book.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
-		Lineup:    &lineup.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
+		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
+		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
 		Plan:      planned,
 		Handoff:   &handoff.Handoff{Plan: planned, Now: o.Now},
-		Yardstick: &yardstick.Yardstick{DB: o.DB},
-		Standing:  &standing.Standing{DB: o.DB, Studies: studies, Now: o.Now},
+		Yardstick: &rules.Yardstick{DB: o.DB},
+		Standing:  &figures.Standing{DB: o.DB, Studies: studies, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
-	a.Received = &received.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}
+	a.Received = &handover.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}
 	if err := a.Received.Prepare(ctx); err != nil {
 		return a, err
 	}
@@ -137,7 +137,7 @@ func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.G
 	if len(text.Tokens(phrase)) == 0 {
 		return view.Ground{}, fault.New(fault.PhraseNeeded)
 	}
-	addresses, bad := lineup.Addresses(rivals)
+	addresses, bad := lineups.Addresses(rivals)
 	if bad != nil {
 		return view.Ground{}, bad
 	}
@@ -145,7 +145,7 @@ func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.G
 	if err != nil {
 		return view.Ground{}, err
 	}
-	err = a.db.Write(ctx, func(tx *store.Tx) error { return lineup.AddRivals(tx, g.ID, addresses) })
+	err = a.db.Write(ctx, func(tx *store.Tx) error { return lineups.AddRivals(tx, g.ID, addresses) })
 	if err != nil {
 		return view.Ground{}, err
 	}

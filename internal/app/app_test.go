@@ -8,8 +8,8 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/reading"
-	"inktally/core/target"
 	"inktally/internal/app"
 	"inktally/internal/app/handoff"
 	"inktally/internal/fetch"
@@ -141,9 +141,9 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	require.NoError(t, err)
 	ended(t, a, client)
 	const key = "title: chimney harbor sweep tarn"
-	_, err = a.Plan.Choose(ctx, client, said(page, key, target.Choice{State: target.Changed}))
+	_, err = a.Plan.Choose(ctx, client, said(page, key, plan.Choice{State: plan.Changed}))
 	fails(t, err, fault.ChangeNeedsValue)
-	_, err = a.Plan.Choose(ctx, client, said(page, key, target.Choice{State: target.Dropped}))
+	_, err = a.Plan.Choose(ctx, client, said(page, key, plan.Choice{State: plan.Dropped}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Start</title>"+words(9))
 	_, err = a.Runs.Measure(ctx, client)
@@ -151,19 +151,19 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	ended(t, a, client)
 	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	dropped := partsOf(list, target.Title)[0]
+	dropped := partsOf(list, plan.Title)[0]
 	assert.Equal(t, key, dropped.Key)
-	assert.Equal(t, view.TargetState(target.Dropped), dropped.Choice.State)
+	assert.Equal(t, view.TargetState(plan.Dropped), dropped.Choice.State)
 	assert.Contains(t, dropped.Note, "“Start”")
 	placing := list.Targets[0]
 	sum := 0.0
 	for _, p := range placing.Parts {
-		if p.Choice.State != view.TargetState(target.Dropped) {
+		if p.Choice.State != view.TargetState(plan.Dropped) {
 			sum += p.Gain
 		}
 	}
 	assert.InDelta(t, sum, placing.Gain, 1e-9, "without what was dropped")
-	_, err = a.Plan.Choose(ctx, client, said(page, placing.Key, target.Choice{State: target.Dropped, Reason: "the owner does it"}))
+	_, err = a.Plan.Choose(ctx, client, said(page, placing.Key, plan.Choice{State: plan.Dropped, Reason: "the owner does it"}))
 	require.NoError(t, err)
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -186,7 +186,7 @@ func TestClientWithoutSite(t *testing.T) {
 	fails(t, err, fault.NothingToRead)
 	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, view.TargetKind(target.NewPage), list.Targets[0].Kind)
+	assert.Equal(t, view.TargetKind(plan.NewPage), list.Targets[0].Kind)
 	assert.Contains(t, list.Targets[0].Before, "Create this page: title, H1 and the first")
 	written := 0
 	for _, x := range list.Targets {
@@ -205,9 +205,9 @@ func TestClientWithoutSite(t *testing.T) {
 	require.NoError(t, err)
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Empty(t, partsOf(list, target.Words), "it has enough")
-	assert.Empty(t, partsOf(list, target.Title))
-	assert.NotEmpty(t, partsOf(list, target.H1))
+	assert.Empty(t, partsOf(list, plan.Words), "it has enough")
+	assert.Empty(t, partsOf(list, plan.Title))
+	assert.NotEmpty(t, partsOf(list, plan.H1))
 }
 
 func TestPasteRivals(t *testing.T) {

@@ -11,7 +11,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/table"
 	"inktally/internal/app"
-	appbook "inktally/internal/app/book"
+	appbook "inktally/internal/app/phrasebook"
 	"inktally/internal/store"
 	"inktally/internal/view"
 

@@ -8,7 +8,7 @@ import (
 	"testing"
 
 	"inktally/core/book"
-	appbook "inktally/internal/app/book"
+	appbook "inktally/internal/app/phrasebook"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"

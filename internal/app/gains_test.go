@@ -3,7 +3,7 @@ package app_test
 import (
 	"testing"
 
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app/handoff"
 	"inktally/internal/view"
 	"inktally/internal/wording"
@@ -30,10 +30,10 @@ func TestGainsByVisits(t *testing.T) {
 		for _, x := range list.Targets {
 			written += x.Words
 		}
-		for _, p := range partsOf(list, target.Words) {
+		for _, p := range partsOf(list, plan.Words) {
 			words += p.Gain * 1500 / float64(written)
 		}
-		return list.Unit, partsOf(list, target.Title)[0].Gain, words
+		return list.Unit, partsOf(list, plan.Title)[0].Gain, words
 	}
 	unit, title, _ := gains()
 	assert.Equal(t, view.GainUnit(wording.Share), unit)
@@ -82,5 +82,5 @@ func TestOneGain(t *testing.T) {
 	assert.Equal(t, gains, onSheet)
 	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.InDelta(t, gains[s.Families[0].Key]*.14, partsOf(list, target.Title)[0].Gain, 1e-9)
+	assert.InDelta(t, gains[s.Families[0].Key]*.14, partsOf(list, plan.Title)[0].Gain, 1e-9)
 }

@@ -12,7 +12,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app"
 	"inktally/internal/source"
 	"inktally/internal/store"
@@ -51,14 +51,14 @@ func TestFileOfAnOlderProgram(t *testing.T) {
 	said := map[view.PartKind]view.Choice{}
 	for _, x := range list.Targets {
 		for _, p := range x.Parts {
-			if p.Choice.State != view.TargetState(target.Open) {
+			if p.Choice.State != view.TargetState(plan.Open) {
 				said[p.Kind] = p.Choice
 			}
 		}
 	}
-	assert.Equal(t, view.Choice{State: view.TargetState(target.Changed), Value: "Chimney sweep in Tarn Harbor, Maine"}, said["title"])
-	assert.Equal(t, view.TargetState(target.Kept), said["h1"].State)
-	assert.Equal(t, view.Choice{State: view.TargetState(target.Dropped), Reason: "the owner writes these"}, said["alt"])
+	assert.Equal(t, view.Choice{State: view.TargetState(plan.Changed), Value: "Chimney sweep in Tarn Harbor, Maine"}, said["title"])
+	assert.Equal(t, view.TargetState(plan.Kept), said["h1"].State)
+	assert.Equal(t, view.Choice{State: view.TargetState(plan.Dropped), Reason: "the owner writes these"}, said["alt"])
 	assert.Contains(t, said, view.PartKind("image_names"))
 	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
@@ -148,7 +148,7 @@ func TestProposal(t *testing.T) {
 		Service: "chimney sweep"}, p)
 	targets, err := a.Plan.Get(ctx, g.ID)
 	require.NoError(t, err)
-	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, target.Subhead)[0].Pencil, "with the capitals of the place")
+	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, plan.Subhead)[0].Pencil, "with the capitals of the place")
 	told := g.Business
 	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
 	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}

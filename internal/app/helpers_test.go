@@ -12,9 +12,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/page"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/targets"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -184,12 +184,12 @@ var sweep = view.Business{HomePage: "brindle.example", Phrases: []string{"chimne
 	Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}}
 
 // said is what a user says of a target, or of a part of one, of a page.
-func said(page int64, key string, c target.Choice) []plan.Said {
-	return []plan.Said{{Page: fmt.Sprintf("p%d", page), Key: key, Choice: c}}
+func said(page int64, key string, c plan.Choice) []targets.Said {
+	return []targets.Said{{Page: fmt.Sprintf("p%d", page), Key: key, Choice: c}}
 }
 
 // partsOf are the parts of a plan's targets of one kind.
-func partsOf(list *view.Plan, kind target.PartKind) (out []view.Part) {
+func partsOf(list *view.Plan, kind plan.PartKind) (out []view.Part) {
 	for _, x := range list.Targets {
 		for _, p := range x.Parts {
 			if p.Kind == view.PartKind(kind) {

@@ -7,9 +7,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/outline"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/targets"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 
@@ -140,16 +140,16 @@ func targetEdits(t *testing.T, a *app.App, client, home int64) []edit {
 		}
 	}
 	require.NotEmpty(t, key)
-	choice := func(v string) target.Choice {
+	choice := func(v string) plan.Choice {
 		if v == "" {
-			return target.Choice{State: target.Open}
+			return plan.Choice{State: plan.Open}
 		}
-		return target.Choice{State: target.Changed, Value: v}
+		return plan.Choice{State: plan.Changed, Value: v}
 	}
 	return []edit{{"what a part says", "", "Chimneys of Tarn Harbor", "Sweeps of Tarn Harbor",
 		func(to, was string) error {
 			before := choice(was)
-			_, err := a.Plan.Choose(ctx, client, []plan.Said{{Page: page, Key: key, Choice: choice(to), Was: &before}})
+			_, err := a.Plan.Choose(ctx, client, []targets.Said{{Page: page, Key: key, Choice: choice(to), Was: &before}})
 			return err
 		}, func() string {
 			p, err := a.Plan.Get(ctx, client)

@@ -6,8 +6,8 @@ import (
 	"testing"
 
 	"inktally/core/fault"
+	"inktally/core/plan"
 	"inktally/core/site"
-	"inktally/core/target"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -140,7 +140,7 @@ func TestPages(t *testing.T) {
 	g, err = a.Ground.Save(ctx, client, b, nil)
 	require.NoError(t, err)
 	assert.Equal(t, "dryer vent cleaning", g.Pages[1].Service)
-	_, err = a.Plan.Choose(ctx, client, said(other.ID, "new_page", target.Choice{State: target.Kept}))
+	_, err = a.Plan.Choose(ctx, client, said(other.ID, "new_page", plan.Choice{State: plan.Kept}))
 	require.NoError(t, err)
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	require.NoError(t, a.Ground.RestorePage(ctx, client, other.ID))
@@ -148,7 +148,7 @@ func TestPages(t *testing.T) {
 	require.NoError(t, err)
 	kept := slices.IndexFunc(targets.Targets, func(x view.Target) bool { return x.Page == fmt.Sprintf("p%d", other.ID) && x.Key == "new_page" })
 	require.GreaterOrEqual(t, kept, 0)
-	assert.Equal(t, view.TargetState(target.Kept), targets.Targets[kept].Choice.State, "what was said of its targets came back")
+	assert.Equal(t, view.TargetState(plan.Kept), targets.Targets[kept].Choice.State, "what was said of its targets came back")
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	assert.ErrorIs(t, a.Ground.RemovePage(ctx, client, other.ID), store.ErrNotFound)
 }

@@ -8,7 +8,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/outline"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -34,24 +34,24 @@ func planned(t *testing.T) (a *app.App, w *web, client, home int64) {
 // After measuring again what was done is told, with what it was promised to bring.
 func TestDone(t *testing.T) {
 	a, w, client, home := planned(t)
-	plan, err := a.Plan.Get(ctx, client)
+	shown, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Empty(t, plan.Done, "it was measured once")
-	_, err = a.Plan.Choose(ctx, client, said(home, "alt: chimney harbor sweep tarn", target.Choice{State: target.Dropped}))
+	assert.Empty(t, shown.Done, "it was measured once")
+	_, err = a.Plan.Choose(ctx, client, said(home, "alt: chimney harbor sweep tarn", plan.Choice{State: plan.Dropped}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title><h1>Welcome</h1><p>"+words(700)+"</p><img src=/i/IMG_1.jpg alt='Chimney sweep Tarn Harbor'>")
 	measured(t, a, client)
-	plan, err = a.Plan.Get(ctx, client)
+	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	var keys []string
-	for _, d := range plan.Done {
+	for _, d := range shown.Done {
 		keys = append(keys, d.Key)
 	}
 	assert.Equal(t, []string{"title: chimney harbor sweep tarn", "words"}, keys, "not what was dropped")
-	assert.Positive(t, plan.Done[0].Gain)
-	assert.Contains(t, plan.Done[0].Note, "“Home”")
-	assert.Contains(t, plan.Done[1].Says, "300 of 1,0")
-	assert.Empty(t, partsOf(plan, target.Title))
+	assert.Positive(t, shown.Done[0].Gain)
+	assert.Contains(t, shown.Done[0].Note, "“Home”")
+	assert.Contains(t, shown.Done[1].Says, "300 of 1,0")
+	assert.Empty(t, partsOf(shown, plan.Title))
 }
 
 // A change of figures is seen before it is kept, and is nothing until then.
@@ -95,10 +95,10 @@ func TestOutlineSurvivesMeasuringAgain(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "Who we are", shown.Sections[0].Heading)
 	assert.Equal(t, 50, shown.Sections[0].Words)
-	plan, err := a.Plan.Get(ctx, client)
+	got, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	written := 0
-	for _, x := range plan.Targets {
+	for _, x := range got.Targets {
 		written += x.Words
 	}
 	sum := 0
@@ -116,10 +116,10 @@ func TestImageNames(t *testing.T) {
 	require.NoError(t, err)
 	row := list.Rows[0]
 	assert.Equal(t, []string{"IMG_1.jpg", "chimney-sweep-tarn-harbor.jpg"}, []string{row.Now, row.Wanted})
-	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, target.Choice{State: target.Changed, Value: "our van; rm -rf.jpg"}))
+	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: "our van; rm -rf.jpg"}))
 	fails(t, err, fault.ImageNameBad)
 	added := list.Rows[1].Wanted
-	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, target.Choice{State: target.Changed, Value: added}))
+	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: added}))
 	require.NoError(t, err)
 	list, err = a.Plan.Images(ctx, client)
 	require.NoError(t, err)
@@ -127,7 +127,7 @@ func TestImageNames(t *testing.T) {
 	renames, err := a.Plan.Renames(ctx, client)
 	require.NoError(t, err)
 	assert.Empty(t, renames)
-	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, target.Choice{State: target.Open}))
+	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Open}))
 	require.NoError(t, err)
 	renames, err = a.Plan.Renames(ctx, client)
 	require.NoError(t, err)
@@ -165,20 +165,20 @@ func TestProofOfADraft(t *testing.T) {
 
 func TestOwnTargetsAndWhy(t *testing.T) {
 	a, _, client, home := planned(t)
-	_, err := a.Plan.Add(ctx, client, target.Own{Text: "  ", Minutes: 5})
+	_, err := a.Plan.Add(ctx, client, plan.Own{Text: "  ", Minutes: 5})
 	fails(t, err, fault.TargetNeedsText)
-	id, err := a.Plan.Add(ctx, client, target.Own{Text: "Ask for a photo", Minutes: 1, Gain: 90})
+	id, err := a.Plan.Add(ctx, client, plan.Own{Text: "Ask for a photo", Minutes: 1, Gain: 90})
 	require.NoError(t, err)
-	plan, err := a.Plan.Get(ctx, client)
+	shown, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	own := plan.Targets[0]
+	own := shown.Targets[0]
 	assert.Equal(t, []any{"Ask for a photo", id, fmt.Sprintf("p%d", home)}, []any{own.Before, own.OwnID, own.Page})
 	require.NoError(t, a.Plan.Remove(ctx, client, id))
 	assert.Error(t, a.Plan.Remove(ctx, client, id))
 
 	// The sum of a part is its gain, to the last line.
-	for _, x := range plan.Targets {
-		if x.Kind != view.TargetKind(target.Placing) {
+	for _, x := range shown.Targets {
+		if x.Kind != view.TargetKind(plan.Placing) {
 			continue
 		}
 		for _, p := range x.Parts {
@@ -244,7 +244,7 @@ func TestKeptDrafts(t *testing.T) {
 	assert.Len(t, e.Across, 2, "the page and its draft")
 	before, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.NotEmpty(t, partsOf(before, target.H1), "a draft that is not live does no target")
+	assert.NotEmpty(t, partsOf(before, plan.H1), "a draft that is not live does no target")
 
 	require.NoError(t, a.Plan.RemoveDraft(ctx, client, second.ID))
 	c, _ = column()
@@ -276,32 +276,32 @@ func TestChoicesOnAPageThatIsGone(t *testing.T) {
 	require.NoError(t, err)
 	measured(t, a, client)
 	page := fmt.Sprintf("p%d", added.ID)
-	_, err = a.Plan.Add(ctx, client, target.Own{Page: page, Text: "Ask for a photo", Minutes: 5})
+	_, err = a.Plan.Add(ctx, client, plan.Own{Page: page, Text: "Ask for a photo", Minutes: 5})
 	require.NoError(t, err)
-	plan, err := a.Plan.Get(ctx, client)
+	shown, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	at := slices.IndexFunc(plan.Targets, func(x view.Target) bool { return x.Page == page && x.OwnID == 0 })
+	at := slices.IndexFunc(shown.Targets, func(x view.Target) bool { return x.Page == page && x.OwnID == 0 })
 	require.GreaterOrEqual(t, at, 0)
-	dropped := plan.Targets[at]
-	_, err = a.Plan.Choose(ctx, client, said(added.ID, dropped.Key, target.Choice{State: target.Dropped, Reason: "not now"}))
+	dropped := shown.Targets[at]
+	_, err = a.Plan.Choose(ctx, client, said(added.ID, dropped.Key, plan.Choice{State: plan.Dropped, Reason: "not now"}))
 	require.NoError(t, err)
 	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about"}}, nil)
 	require.NoError(t, err)
 
 	require.NoError(t, a.Ground.RemovePage(ctx, client, added.ID))
-	plan, err = a.Plan.Get(ctx, client)
+	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	for _, x := range plan.Targets {
+	for _, x := range shown.Targets {
 		assert.True(t, x.Page != page || x.OwnID != 0, "what was added by hand stays: %s", x.ID)
 	}
 	_, err = a.Plan.Outline(ctx, client, page)
 	assert.ErrorIs(t, err, store.ErrNotFound)
 
 	require.NoError(t, a.Ground.RestorePage(ctx, client, added.ID))
-	plan, err = a.Plan.Get(ctx, client)
+	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	kept := 0
-	for _, x := range plan.Targets {
+	for _, x := range shown.Targets {
 		if x.Page == page && (x.OwnID != 0 || x.ID == dropped.ID && x.Choice.State == "dropped" && x.Choice.Reason == "not now") {
 			kept++
 		}
@@ -322,18 +322,18 @@ func TestSetAsideIsAnnounced(t *testing.T) {
 	_, err := a.Lineup.Paste(ctx, client, "rival0.example rival1.example rival2.example")
 	require.NoError(t, err)
 	measured(t, a, client)
-	plan, err := a.Plan.Get(ctx, client)
+	shown, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Empty(t, plan.Notices)
+	assert.Empty(t, shown.Notices)
 	w.set("http://rival0.example/", "<p>"+words(5000))
 	measured(t, a, client)
-	plan, err = a.Plan.Get(ctx, client)
+	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	require.Len(t, plan.Notices, 1)
-	assert.Equal(t, fmt.Sprintf("p%d", home), plan.Notices[0].Page)
-	assert.Contains(t, plan.Notices[0].Says, "no longer counts: 5,000 words is too far above the others; the target was 2,500 and is now 1,500")
+	require.Len(t, shown.Notices, 1)
+	assert.Equal(t, fmt.Sprintf("p%d", home), shown.Notices[0].Page)
+	assert.Contains(t, shown.Notices[0].Says, "no longer counts: 5,000 words is too far above the others; the target was 2,500 and is now 1,500")
 	measured(t, a, client)
-	plan, err = a.Plan.Get(ctx, client)
+	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	assert.Empty(t, plan.Notices, "it was so the last time too")
+	assert.Empty(t, shown.Notices, "it was so the last time too")
 }

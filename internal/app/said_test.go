@@ -5,8 +5,8 @@ import (
 	"testing"
 
 	"inktally/core/outline"
-	"inktally/core/target"
-	"inktally/internal/app/plan"
+	"inktally/core/plan"
+	"inktally/internal/app/targets"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -20,10 +20,10 @@ func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
 	const was, is = "service: masonry repair", "service: brick repair"
 	p, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	_, err = a.Plan.Choose(ctx, client, []plan.Said{{Page: was, Key: partOf(t, p, was).Key, Choice: target.Choice{State: target.Dropped, Reason: "no"}},
-		{Page: was, Key: firstTarget(t, p, was), Choice: target.Choice{State: target.Kept}}})
+	_, err = a.Plan.Choose(ctx, client, []targets.Said{{Page: was, Key: partOf(t, p, was).Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}},
+		{Page: was, Key: firstTarget(t, p, was), Choice: plan.Choice{State: plan.Kept}}})
 	require.NoError(t, err)
-	_, err = a.Plan.Add(ctx, client, target.Own{Page: was, Text: "Ask for a photo", Minutes: 5})
+	_, err = a.Plan.Add(ctx, client, plan.Own{Page: was, Text: "Ask for a photo", Minutes: 5})
 	require.NoError(t, err)
 	words := 120
 	outlined, err := a.Plan.Outline(ctx, client, was)
@@ -43,10 +43,10 @@ func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
 	require.NoError(t, err)
 	kept, own := 0, 0
 	for _, x := range p.Targets {
-		if x.Page == is && x.Choice.State == view.TargetState(target.Kept) {
+		if x.Page == is && x.Choice.State == view.TargetState(plan.Kept) {
 			kept++
 		}
-		if x.Page == is && x.Kind == view.TargetKind(target.ByHand) {
+		if x.Page == is && x.Kind == view.TargetKind(plan.ByHand) {
 			own++
 		}
 	}
@@ -96,13 +96,13 @@ func TestUnknownKeysAreRefused(t *testing.T) {
 	a, client := surveyedClient(t)
 	p, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	dropped := target.Choice{State: target.Dropped}
-	for _, s := range []plan.Said{{Page: "p999", Key: "h1: x", Choice: dropped}, {Page: "service: no such", Key: "h1: x", Choice: dropped},
+	dropped := plan.Choice{State: plan.Dropped}
+	for _, s := range []targets.Said{{Page: "p999", Key: "h1: x", Choice: dropped}, {Page: "service: no such", Key: "h1: x", Choice: dropped},
 		{Page: p.Pages[0].Key, Key: "h1: no such", Choice: dropped}, {Page: "", Key: "h1: x", Choice: dropped}} {
-		_, err := a.Plan.Choose(ctx, client, []plan.Said{s})
+		_, err := a.Plan.Choose(ctx, client, []targets.Said{s})
 		assert.ErrorIs(t, err, store.ErrNotFound, "%+v", s)
 	}
-	_, err = a.Plan.Add(ctx, client, target.Own{Page: "service: no such", Text: "x", Minutes: 1})
+	_, err = a.Plan.Add(ctx, client, plan.Own{Page: "service: no such", Text: "x", Minutes: 1})
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	_, err = a.Plan.SetOutline(ctx, client, "p999", edits("about", 100), nil)
 	assert.ErrorIs(t, err, store.ErrNotFound)
@@ -121,7 +121,7 @@ func TestIdleChoices(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, p.Idle)
 	key := partOf(t, p, p.Pages[0].Key).Key
-	_, err = a.Plan.Choose(ctx, client, said(home, key, target.Choice{State: target.Dropped, Reason: "the owner likes it"}))
+	_, err = a.Plan.Choose(ctx, client, said(home, key, plan.Choice{State: plan.Dropped, Reason: "the owner likes it"}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title>"+words(5))
 	measured(t, a, client)
@@ -134,5 +134,5 @@ func TestIdleChoices(t *testing.T) {
 	p, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Empty(t, p.Idle)
-	assert.EqualValues(t, target.Dropped, partOf(t, p, p.Pages[0].Key).Choice.State)
+	assert.EqualValues(t, plan.Dropped, partOf(t, p, p.Pages[0].Key).Choice.State)
 }

@@ -10,10 +10,10 @@ import (
 	"testing"
 
 	"inktally/core/gazetteer"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/app"
-	"inktally/internal/app/book"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/phrasebook"
+	"inktally/internal/app/targets"
 	"inktally/internal/datafile"
 	"inktally/internal/practice"
 	"inktally/internal/source"
@@ -80,13 +80,13 @@ func TestWhatADroppedPartCosts(t *testing.T) {
 		at := partOf(t, p, page)
 		made := a.Studies.Made()
 		plans, columns, trees, statements := made.Plans.Load(), made.Columns.Load(), made.Trees.Load(), db.Statements()
-		list, err := a.Plan.Choose(ctx, client, []plan.Said{{Page: page, Key: at.Key, Choice: target.Choice{State: target.Dropped, Reason: "no"}}})
+		list, err := a.Plan.Choose(ctx, client, []targets.Said{{Page: page, Key: at.Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}}})
 		require.NoError(t, err)
 		assert.LessOrEqual(t, db.Statements()-statements, int64(12), page)
 		assert.Equal(t, int64(1), made.Plans.Load()-plans, page)
 		assert.Equal(t, columns, made.Columns.Load(), "nothing is measured again")
 		assert.Equal(t, trees, made.Trees.Load(), "nothing is judged again")
-		assert.EqualValues(t, target.Dropped, partOf(t, list, page).Choice.State)
+		assert.EqualValues(t, plan.Dropped, partOf(t, list, page).Choice.State)
 		statements = db.Statements()
 		_, err = a.Sheet.Get(ctx, client, home.Page.ID)
 		require.NoError(t, err)
@@ -99,7 +99,7 @@ func partOf(t *testing.T, p *view.Plan, page string) view.Part {
 	t.Helper()
 	for _, x := range p.Targets {
 		for _, part := range x.Parts {
-			if x.Page == page && part.Kind == view.PartKind(target.Title) {
+			if x.Page == page && part.Kind == view.PartKind(plan.Title) {
 				return part
 			}
 		}
@@ -181,7 +181,7 @@ func TestEditsReachWhatWasJudged(t *testing.T) {
 			return err
 		}},
 		{"words tied", false, func(a *app.App, client int64) error {
-			_, err := a.Book.TieWords(ctx, client, []book.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
+			_, err := a.Book.TieWords(ctx, client, []phrasebook.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
 			return err
 		}},
 		{"a separated phrase", false, func(a *app.App, client int64) error {

@@ -14,11 +14,11 @@ import (
 
 	"inktally/core/finding"
 	"inktally/core/outline"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
-	"inktally/core/target"
 	"inktally/core/text"
-	"inktally/internal/app/plan"
+	"inktally/internal/app/targets"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -74,42 +74,42 @@ func TestGoldenPlans(t *testing.T) {
 }
 
 // stories are what the plans must tell at so many hours.
-var stories = map[string]func(*testing.T, *plan.Worked){
-	"main": func(t *testing.T, w *plan.Worked) {
+var stories = map[string]func(*testing.T, *targets.Worked){
+	"main": func(t *testing.T, w *targets.Worked) {
 		three, eight := fitting(w, 3), fitting(w, 8)
-		assert.Len(t, ofKind(three, target.Placing), 1)
-		assert.Len(t, ofKind(three, target.Images), 1)
+		assert.Len(t, ofKind(three, plan.Placing), 1)
+		assert.Len(t, ofKind(three, plan.Images), 1)
 		words := 0
-		for _, x := range ofKind(three, target.Slice) {
+		for _, x := range ofKind(three, plan.Slice) {
 			for _, p := range x.Parts {
 				words += p.Words
 			}
 		}
 		assert.GreaterOrEqual(t, words, 300)
 		services := 0
-		for _, x := range ofKind(eight, target.NewPage) {
+		for _, x := range ofKind(eight, plan.NewPage) {
 			if w.Pages[x.Page].Page.Kind == site.Service {
 				services++
 			}
 		}
 		assert.GreaterOrEqual(t, services, 2)
 	},
-	"no-site": func(t *testing.T, w *plan.Worked) {
+	"no-site": func(t *testing.T, w *targets.Worked) {
 		first := w.Targets[0]
-		assert.Equal(t, target.NewPage, first.Kind)
+		assert.Equal(t, plan.NewPage, first.Kind)
 		assert.Equal(t, site.Home, w.Pages[first.Page].Page.Kind)
 		assert.NotEmpty(t, fitting(w, 3))
 	},
-	"enough-words": func(t *testing.T, w *plan.Worked) {
-		assert.Empty(t, ofKind(w.Targets, target.Slice), "it needs placement, not words")
-		assert.Empty(t, ofKind(w.Targets, target.NewPage))
-		assert.NotEmpty(t, ofKind(w.Targets, target.Placing))
+	"enough-words": func(t *testing.T, w *targets.Worked) {
+		assert.Empty(t, ofKind(w.Targets, plan.Slice), "it needs placement, not words")
+		assert.Empty(t, ofKind(w.Targets, plan.NewPage))
+		assert.NotEmpty(t, ofKind(w.Targets, plan.Placing))
 	},
 }
 
 // fitting are the targets above the cut line of so many hours.
-func fitting(w *plan.Worked, hours float64) (out []target.Target) {
-	for i, in := range target.CutLine(w.Targets, hours*60).Fits {
+func fitting(w *targets.Worked, hours float64) (out []plan.Target) {
+	for i, in := range plan.CutLine(w.Targets, hours*60).Fits {
 		if in {
 			out = append(out, w.Targets[i])
 		}
@@ -117,7 +117,7 @@ func fitting(w *plan.Worked, hours float64) (out []target.Target) {
 	return out
 }
 
-func ofKind(list []target.Target, kind target.Kind) (out []target.Target) {
+func ofKind(list []plan.Target, kind plan.Kind) (out []plan.Target) {
 	for _, t := range list {
 		if t.Kind == kind {
 			out = append(out, t)
@@ -134,12 +134,12 @@ type goldenLine struct {
 	Fits    []int   `json:"fits"`
 }
 
-func linesOf(w *plan.Worked) (out []goldenLine) {
+func linesOf(w *targets.Worked) (out []goldenLine) {
 	hours := []int{1, 3, 8, 20}
 	for i, t := range w.Targets {
 		line := goldenLine{Page: t.Page, Key: t.Key, Gain: thousandths(t.Gain), Minutes: thousandths(t.Minutes), Fits: []int{}}
 		for _, h := range hours {
-			if target.CutLine(w.Targets, float64(h)*60).Fits[i] {
+			if plan.CutLine(w.Targets, float64(h)*60).Fits[i] {
 				line.Fits = append(line.Fits, h)
 			}
 		}
@@ -173,7 +173,7 @@ func wordsOf(f finding.Finding) []string {
 }
 
 // figuresOf are the figures of a client's sheets that its plan is worked out from.
-func figuresOf(w *plan.Worked) map[string]any {
+func figuresOf(w *targets.Worked) map[string]any {
 	pages := []any{}
 	towns := 0
 	for _, p := range w.From.Pages {
@@ -183,7 +183,7 @@ func figuresOf(w *plan.Worked) map[string]any {
 	return map[string]any{"towns": towns, "pages": pages}
 }
 
-func pageFigures(w *plan.Worked, p target.Page) map[string]any {
+func pageFigures(w *targets.Worked, p plan.Page) map[string]any {
 	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL, "there": p.Client != nil,
 		"seen": 0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
 	if p.Client != nil {
@@ -226,7 +226,7 @@ func pageFigures(w *plan.Worked, p target.Page) map[string]any {
 	return out
 }
 
-func familyFigures(p target.Page, f target.Family) map[string]any {
+func familyFigures(p plan.Page, f plan.Family) map[string]any {
 	var placed, lead sheet.Placement
 	at := -1
 	if p.Client != nil {
@@ -258,13 +258,13 @@ func familyFigures(p target.Page, f target.Family) map[string]any {
 }
 
 // imageFigures are the names and alt texts that the sheet proposes.
-func imageFigures(w *plan.Worked, page string) map[string]any {
+func imageFigures(w *targets.Worked, page string) map[string]any {
 	names, alts, member := []any{}, []any{}, false
-	at := slices.IndexFunc(w.Targets, func(t target.Target) bool { return t.Page == page && t.Kind == target.Images })
+	at := slices.IndexFunc(w.Targets, func(t plan.Target) bool { return t.Page == page && t.Kind == plan.Images })
 	if at >= 0 {
 		for _, p := range w.Targets[at].Parts {
 			line := map[string]any{"key": p.Key, "family": p.Family()}
-			if p.Kind == target.Alt {
+			if p.Kind == plan.Alt {
 				alts = append(alts, line)
 				continue
 			}

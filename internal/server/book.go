@@ -8,7 +8,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/imagename"
-	bookapp "inktally/internal/app/book"
+	bookapp "inktally/internal/app/phrasebook"
 	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"

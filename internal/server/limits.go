@@ -7,7 +7,7 @@ import (
 	"time"
 
 	"inktally/core/fault"
-	"inktally/internal/app/book"
+	"inktally/internal/app/phrasebook"
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
@@ -23,7 +23,7 @@ const usualBody = 100 << 10
 var large = map[string]int64{
 	"paste": 2 * fetch.MaxBody, "recognize": 2 * fetch.MaxBody, "keepReceived": 2 * fetch.MaxBody,
 	"files": saved.MaxBytes + 1<<20, "previewResults": saved.MaxBytes + 1<<20, "keepResults": saved.MaxBytes + 1<<20,
-	"previewList": book.MaxList + 1<<20, "importList": book.MaxList + 1<<20,
+	"previewList": phrasebook.MaxList + 1<<20, "importList": phrasebook.MaxList + 1<<20,
 	"proof": 2 * draft.MaxBytes, "keepDraft": 2 * draft.MaxBytes,
 	"newClient": 2 << 20, "saveGround": 2 << 20, "quick": 1 << 20, "pasteRivals": 1 << 20, "addPhrases": 2 << 20, "placePhrases": 2 << 20,
 	"chooseFamilies": 2 << 20, "tieWords": 2 << 20, "setArea": 1 << 20, "saveLists": 4 << 20,
@@ -73,7 +73,7 @@ var errTooLarge = errors.New("request body too large")
 func tooLargeFor(id string) *fault.Fault {
 	switch id {
 	case "previewList", "importList":
-		return fault.New(fault.ListTooLarge, book.MaxList>>20)
+		return fault.New(fault.ListTooLarge, phrasebook.MaxList>>20)
 	case "previewResults", "keepResults":
 		return fault.New(fault.ResultsTooLarge, saved.MaxBytes>>20)
 	case "files":

@@ -10,7 +10,7 @@ import (
 	"inktally/core/imagename"
 	"inktally/internal/app/handoff"
 	"inktally/internal/fetch/saved"
-	"inktally/internal/still"
+	"inktally/internal/inert"
 	"inktally/internal/view"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -163,7 +163,7 @@ func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
 	if err != nil {
 		return nil, r.problem(ctx, "keptPage", err)
 	}
-	calm, err := still.Page(html, contentType)
+	calm, err := inert.Page(html, contentType)
 	if err != nil {
 		return nil, r.problem(ctx, "keptPage", fault.New(fault.KeptPageUnreadable).Because(err))
 	}

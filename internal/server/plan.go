@@ -4,8 +4,8 @@ import (
 	"context"
 
 	"inktally/core/outline"
-	"inktally/core/target"
-	"inktally/internal/app/plan"
+	"inktally/core/plan"
+	"inktally/internal/app/targets"
 	"inktally/internal/export"
 	"inktally/internal/view"
 
@@ -28,8 +28,8 @@ type saidBody struct {
 }
 
 // core is it as the use case takes it.
-func (s saidBody) core() plan.Said {
-	out := plan.Said{Page: s.Page, Key: s.Key, Choice: s.Core()}
+func (s saidBody) core() targets.Said {
+	out := targets.Said{Page: s.Page, Key: s.Key, Choice: s.Core()}
 	if s.Was != nil {
 		was := s.Was.Core()
 		out.Was = &was
@@ -111,7 +111,7 @@ func (r api) plan() {
 		func(ctx context.Context, in *ClientPath) (*view.Plan, error) { return r.app.Plan.Get(ctx, in.Client) })
 	handle(r, put, "/clients/{client}/plan/choices", "choose", "Keep, change or drop targets or parts of them",
 		func(ctx context.Context, in *chooseInput) (*view.Plan, error) {
-			said := make([]plan.Said, len(in.Body.Said))
+			said := make([]targets.Said, len(in.Body.Said))
 			for i, s := range in.Body.Said {
 				said[i] = s.core()
 			}
@@ -124,7 +124,7 @@ func (r api) plan() {
 	handle(r, post, "/clients/{client}/plan/own", "addTarget", "Add a target by hand",
 		func(ctx context.Context, in *ownInput) (added, error) {
 			b := in.Body
-			id, err := r.app.Plan.Add(ctx, in.Client, target.Own{ID: b.ID, Page: b.Page, Text: b.Text, Gain: b.Gain, Minutes: b.Minutes})
+			id, err := r.app.Plan.Add(ctx, in.Client, plan.Own{ID: b.ID, Page: b.Page, Text: b.Text, Gain: b.Gain, Minutes: b.Minutes})
 			return added{id}, err
 		})
 	do(r, remove, "/clients/{client}/plan/own/{own}", "removeTarget", "Remove a target that was added by hand",
@@ -149,8 +149,8 @@ func (r api) plan() {
 		func(ctx context.Context, in *ladderPath) ([]view.Rung, error) {
 			return r.app.Plan.Ladder(ctx, in.Client, in.Page)
 		})
-	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page", (*plan.Plan).Proof)
-	handleDraft(r, "/clients/{client}/plan/drafts", "keepDraft", "Keep a draft as a version of its page", (*plan.Plan).KeepDraft)
+	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page", (*targets.Plan).Proof)
+	handleDraft(r, "/clients/{client}/plan/drafts", "keepDraft", "Keep a draft as a version of its page", (*targets.Plan).KeepDraft)
 	handle(r, get, "/clients/{client}/plan/drafts", "drafts", "The kept drafts of a page, the newest first",
 		func(ctx context.Context, in *OutlinePath) ([]view.Draft, error) {
 			return r.app.Plan.Drafts(ctx, in.Client, in.Page)
@@ -168,7 +168,7 @@ func (r api) plan() {
 }
 
 // handleDraft registers what is asked with a draft.
-func handleDraft[T any](r api, path, id, summary string, do func(p *plan.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
+func handleDraft[T any](r api, path, id, summary string, do func(p *targets.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
 	handle(r, post, path, id, summary, func(ctx context.Context, in *proofInput) (*T, error) {
 		raw := in.Body.File
 		if len(raw) == 0 {

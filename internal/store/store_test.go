@@ -13,9 +13,9 @@ import (
 	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/place"
+	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/core/site"
-	"inktally/core/target"
 	"inktally/core/yardstick"
 
 	"github.com/stretchr/testify/assert"
@@ -151,7 +151,7 @@ func TestRevision(t *testing.T) {
 		"like":          {FacetSurveyed, func(tx *Tx) error { return tx.SetLikeChoice(id, home, "b.example", new(string)) }},
 		"a failed page": {FacetReadings, func(tx *Tx) error { return tx.SetItem(id, job, JobItem{State: ItemFailed}) }},
 		"hours":         {FacetSaid, func(tx *Tx) error { return tx.SetHours(id, 9) }},
-		"choice":        {FacetSaid, func(tx *Tx) error { return tx.SetChoice(id, home, "x", target.Choice{State: target.Kept}) }},
+		"choice":        {FacetSaid, func(tx *Tx) error { return tx.SetChoice(id, home, "x", plan.Choice{State: plan.Kept}) }},
 		"site figure":   {FacetStanding, func(tx *Tx) error { return tx.SetSiteFigure(id, SiteFigure{Domain: "a.example"}) }},
 		"found":         {FacetFound, func(tx *Tx) error { _, err := tx.AddFoundList(id, FoundList{Site: "a.example"}); return err }},
 		"reading": {FacetReadings, func(tx *Tx) error {
@@ -249,12 +249,12 @@ func TestJobsAndChoices(t *testing.T) {
 	write(t, db, func(tx *Tx) error {
 		home, err := tx.AddPage(Page{ClientID: id, Kind: site.Home})
 		require.NoError(t, err)
-		require.NoError(t, tx.SetChoice(id, home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}))
-		require.NoError(t, tx.SetChoice(id, home, "h1: x", target.Choice{State: target.Kept}))
-		require.NoError(t, tx.SetChoice(id, home, "h1: x", target.Choice{State: target.Open}))
-		require.Error(t, tx.SetChoice(id, 99, "h1: x", target.Choice{State: target.Kept}), "of a page that is not there")
+		require.NoError(t, tx.SetChoice(id, home, "title: x", plan.Choice{State: plan.Dropped, Reason: "no"}))
+		require.NoError(t, tx.SetChoice(id, home, "h1: x", plan.Choice{State: plan.Kept}))
+		require.NoError(t, tx.SetChoice(id, home, "h1: x", plan.Choice{State: plan.Open}))
+		require.Error(t, tx.SetChoice(id, 99, "h1: x", plan.Choice{State: plan.Kept}), "of a page that is not there")
 		said, err := tx.Said(id)
-		assert.Equal(t, []PageChoice{{home, "title: x", target.Choice{State: target.Dropped, Reason: "no"}}}, said.Choices)
+		assert.Equal(t, []PageChoice{{home, "title: x", plan.Choice{State: plan.Dropped, Reason: "no"}}}, said.Choices)
 		one, oneErr := tx.Choice(id, home, "title: x")
 		assert.Equal(t, said.Choices[0].Choice, one)
 		none, noneErr := tx.Choice(id+1, home, "title: x")

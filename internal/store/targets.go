@@ -4,7 +4,7 @@ import (
 	"encoding/json"
 
 	"inktally/core/outline"
-	"inktally/core/target"
+	"inktally/core/plan"
 )
 
 // SaidOf is what its user said of the plan of a client, by the ids of pages.
@@ -22,7 +22,7 @@ type SaidOf struct {
 type PageChoice struct {
 	PageID int64
 	Key    string
-	target.Choice
+	plan.Choice
 }
 
 // OwnTarget is a target that the user added to a page.
@@ -68,18 +68,18 @@ func (t *Tx) choices(where string, args ...any) ([]PageChoice, error) {
 
 // Choice returns what was said of a target of a page or of a part of one, the zero Choice for
 // nothing.
-func (t *Tx) Choice(client, page int64, key string) (target.Choice, error) {
+func (t *Tx) Choice(client, page int64, key string) (plan.Choice, error) {
 	list, err := t.choices(`p.client_id = ? AND p.id = ? AND c.key = ?`, client, page, key)
 	if err != nil || len(list) == 0 {
-		return target.Choice{}, err
+		return plan.Choice{}, err
 	}
 	return list[0].Choice, nil
 }
 
 // SetChoice keeps what the user said of a target of a client's page or of a part of one; an
 // open one has nothing said.
-func (t *Tx) SetChoice(client, page int64, key string, c target.Choice) error {
-	if c.State == target.Open {
+func (t *Tx) SetChoice(client, page int64, key string, c plan.Choice) error {
+	if c.State == plan.Open {
 		_, err := t.exec(of(client, FacetSaid), `DELETE FROM target_choices WHERE page_id = ? AND key = ?`, page, key)
 		return err
 	}

@@ -16,8 +16,8 @@ import (
 	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/reading"
-	"inktally/core/target"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -129,10 +129,10 @@ func TestVersion6(t *testing.T) {
 		said, err := tx.Said(client)
 		assert.InDelta(t, 7, said.Hours, 0)
 		assert.ElementsMatch(t, []PageChoice{
-			{home, "alt: chimney sweep tarn harbor", target.Choice{State: target.Dropped, Reason: "the owner writes these"}},
-			{home, "h1: chimney sweep tarn harbor", target.Choice{State: target.Kept}},
-			{home, "title: chimney sweep tarn harbor", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
-			{home, "words", target.Choice{State: target.Kept}}, {home, "image_names: img_2041.jpg", target.Choice{State: target.Kept}},
+			{home, "alt: chimney sweep tarn harbor", plan.Choice{State: plan.Dropped, Reason: "the owner writes these"}},
+			{home, "h1: chimney sweep tarn harbor", plan.Choice{State: plan.Kept}},
+			{home, "title: chimney sweep tarn harbor", plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "words", plan.Choice{State: plan.Kept}}, {home, "image_names: img_2041.jpg", plan.Choice{State: plan.Kept}},
 		}, said.Choices)
 		return err
 	}))
@@ -163,12 +163,12 @@ func holdsWhatWasSaid(t *testing.T, db *DB, n int) {
 		}
 		assert.InDelta(t, 7, said.Hours, 0)
 		assert.ElementsMatch(t, []PageChoice{
-			{home, "title: chimney harbor sweep tarn", target.Choice{State: target.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
-			{home, "h1: chimney harbor sweep tarn", target.Choice{State: target.Dropped, Reason: "the owner likes it"}},
-			{home, "slice: no such line", target.Choice{State: target.Dropped, Reason: "gone since"}},
-			{rows["masonry repair"], "title: chimney harbor repair tarn", target.Choice{State: target.Dropped, Reason: "theirs"}},
-			{rows["chimney inspection"], "h1: chimney harbor inspect tarn", target.Choice{State: target.Kept}},
-			{rows["flue liner installation"], "h1: chimney harbor liner tarn", target.Choice{State: target.Changed, Value: "Masonry"}},
+			{home, "title: chimney harbor sweep tarn", plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "h1: chimney harbor sweep tarn", plan.Choice{State: plan.Dropped, Reason: "the owner likes it"}},
+			{home, "slice: no such line", plan.Choice{State: plan.Dropped, Reason: "gone since"}},
+			{rows["masonry repair"], "title: chimney harbor repair tarn", plan.Choice{State: plan.Dropped, Reason: "theirs"}},
+			{rows["chimney inspection"], "h1: chimney harbor inspect tarn", plan.Choice{State: plan.Kept}},
+			{rows["flue liner installation"], "h1: chimney harbor liner tarn", plan.Choice{State: plan.Changed, Value: "Masonry"}},
 		}, said.Choices)
 		assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10}, {2, home, "Call the owner", 0, 5}}, said.Own)
 		require.Len(t, said.Outlines, 2)

@@ -10,9 +10,9 @@ import (
 	"inktally/core/intent"
 	"inktally/core/outline"
 	"inktally/core/place"
+	"inktally/core/plan"
 	"inktally/core/site"
 	"inktally/core/stats"
-	"inktally/core/target"
 	"inktally/internal/store"
 )
 
@@ -96,7 +96,7 @@ func Purpose(p store.Page) string {
 // aim gathers what the targets of the page are worked out from.
 func (c *Comparison) aim() {
 	p := &c.Aim
-	*p = target.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service, Place: c.Page.Place,
+	*p = plan.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service, Place: c.Page.Place,
 		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(), Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
 	if p.Client != nil && p.Client.Page.Details().UnderConstruction {
 		p.Client = nil // as good as nothing there yet (rule 11)
@@ -116,31 +116,31 @@ func (c *Comparison) aim() {
 	c.Words = c.Yardstick.Target.WordTargetOf(p)
 }
 
-func (c *Comparison) family(f book.Family) target.Family {
-	out := target.Family{Key: f.Key, Text: f.Lead().Text, Service: f.Service, Place: f.Place, Gain: f.RowGain,
+func (c *Comparison) family(f book.Family) plan.Family {
+	out := plan.Family{Key: f.Key, Text: f.Lead().Text, Service: f.Service, Place: f.Place, Gain: f.RowGain,
 		Known: f.Volume > 0 || !f.Unknown || f.Uncounted > 0}
 	if out.Place == c.Home().Name {
 		out.Place = ""
 	}
 	for _, m := range c.Members[f.Key] {
 		if m.Wanted {
-			out.Members = append(out.Members, target.Member{Text: m.Text, Searches: *m.Volume, Share: m.Share})
+			out.Members = append(out.Members, plan.Member{Text: m.Text, Searches: *m.Volume, Share: m.Share})
 		}
 	}
 	return out
 }
 
 // First is the page's first family; it is not ok if there is none.
-func (c *Comparison) First() (target.Family, bool) {
+func (c *Comparison) First() (plan.Family, bool) {
 	if len(c.Aim.Families) == 0 {
-		return target.Family{}, false
+		return plan.Family{}, false
 	}
 	return c.Aim.Families[0], true
 }
 
 // Targets are those of the page by itself, in the order of a brief.
-func (c *Comparison) Targets() []target.Target {
-	return c.Yardstick.Target.OfPage(&c.Aim, target.NamesOf(c.Aim))
+func (c *Comparison) Targets() []plan.Target {
+	return c.Yardstick.Target.OfPage(&c.Aim, plan.NamesOf(c.Aim))
 }
 
 // frame is what a page to make will come with: the median of the site's pages (rule 8.6).

@@ -8,10 +8,11 @@ import (
 	"inktally/core/book"
 	"inktally/core/fault"
 	"inktally/core/place"
+	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/core/sheet"
 	"inktally/core/site"
-	"inktally/core/target"
+	"inktally/core/wordtarget"
 	"inktally/internal/store"
 	"inktally/internal/study/measured"
 	"inktally/internal/study/part"
@@ -32,8 +33,8 @@ type Comparison struct {
 	// Draft is the draft of the page that was kept last, nil for none.
 	Draft *Side
 	// Aim is what the page's targets are worked out from, Words its word target.
-	Aim   target.Page
-	Words target.WordTarget
+	Aim   plan.Page
+	Words wordtarget.Target
 	// Have are the rivals that have a page like it, Sites those whose sites are known.
 	Have, Sites int
 	// Named are the places that are written with capitals: the client's, and before any was

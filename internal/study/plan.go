@@ -6,20 +6,20 @@ import (
 	"reflect"
 
 	"inktally/core/outline"
+	"inktally/core/plan"
 	"inktally/core/site"
-	"inktally/core/target"
 	"inktally/core/yardstick"
 	"inktally/internal/store"
 )
 
 // Plan is the plan of a client with what it was worked out from.
 type Plan struct {
-	target.Plan
+	plan.Plan
 	Whole *Whole
 	// Pages are the client's by their keys.
 	Pages map[string]*Comparison
 	// From is what the targets were worked out from.
-	From target.Study
+	From plan.Study
 }
 
 // Plan works out the plan of a client.
@@ -89,22 +89,22 @@ func (s *Study) PlanAs(ctx context.Context, y yardstick.Yardstick) (*Plan, error
 func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	s.from.made.Plans.Add(1)
 	p := &Plan{Whole: whole, Pages: map[string]*Comparison{}}
-	p.From = target.Study{Findings: whole.Findings, Choices: map[target.Ref]target.Choice{}}
+	p.From = plan.Study{Findings: whole.Findings, Choices: map[plan.Ref]plan.Choice{}}
 	keys := s.keys(whole)
 	for _, o := range said.Own {
 		if key, ok := keys[o.PageID]; ok {
-			p.From.Own = append(p.From.Own, target.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
+			p.From.Own = append(p.From.Own, plan.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
 		}
 	}
 	for _, c := range said.Choices {
 		if key, ok := keys[c.PageID]; ok {
-			p.From.Choices[target.Ref{Page: key, Key: c.Key}] = c.Choice
+			p.From.Choices[plan.Ref{Page: key, Key: c.Key}] = c.Choice
 		}
 	}
 	for _, c := range whole.Pages {
 		p.Pages[c.Aim.Key] = c
 		p.From.Pages = append(p.From.Pages, s.Aim(c))
-		adopt(p.From.Choices, c.Aim)
+		plan.Adopt(p.From.Choices, &c.Aim)
 	}
 	p.Plan = whole.Known.Yardstick.Target.Plan(p.From)
 	return p
@@ -124,7 +124,7 @@ func (s *Study) keys(whole *Whole) map[int64]string {
 
 // Aim is what the targets of a page are worked out from, with what was said of its outline:
 // before it was made, where nothing was since.
-func (s *Study) Aim(c *Comparison) target.Page {
+func (s *Study) Aim(c *Comparison) plan.Page {
 	page := c.Aim
 	page.Headings = c.headings
 	page.Edits = s.Said.Outlines[s.Row(c)]
@@ -153,19 +153,6 @@ func (s *Study) toMake(c *Comparison) int64 {
 	return 0
 }
 
-// adopt puts what older programs kept by the text of a phrase under the key of its family.
-func adopt(choices map[target.Ref]target.Choice, page target.Page) {
-	said := map[string]target.Choice{}
-	for ref, choice := range choices {
-		if ref.Page == page.Key {
-			said[ref.Key] = choice
-		}
-	}
-	for key, choice := range target.Adopt(said, page.Criteria.FamilyOf) {
-		choices[target.Ref{Page: page.Key, Key: key}] = choice
-	}
-}
-
 // Edits are what the user changed of the outline of a page.
 func (p *Plan) Edits(page string) outline.Edits {
 	for i := range p.From.Pages {
@@ -186,7 +173,7 @@ func (p *Plan) Page(key string) (*Comparison, error) {
 }
 
 // Find finds a target by its name, store.ErrNotFound for none.
-func (p *Plan) Find(name string) (*target.Target, error) {
+func (p *Plan) Find(name string) (*plan.Target, error) {
 	for i := range p.Targets {
 		if p.Targets[i].Ref().String() == name {
 			return &p.Targets[i], nil

@@ -48,7 +48,7 @@ func (k *Known) Figures(b *Beside, p store.Page) PageFigures {
 			counted = append(counted, r.Facts.Words.Seen)
 		}
 	}
-	f.ToWrite = k.Yardstick.Target.WordTarget(p.Kind, seen, frame, counted).ToWrite
+	f.ToWrite = k.Yardstick.Target.Words.Of(p.Kind, seen, frame, counted).ToWrite
 	return f
 }
 

@@ -8,8 +8,8 @@ import (
 	"inktally/core/intent"
 	"inktally/core/phrase"
 	"inktally/core/place"
+	rules "inktally/core/plan"
 	"inktally/core/site"
-	rules "inktally/core/target"
 	"inktally/internal/practice"
 
 	"github.com/stretchr/testify/assert"
@@ -33,7 +33,7 @@ func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	require.NoError(t, err)
 	services, places := ground()
 	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places, Firm: "Brindle & Ash Chimney",
-		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts), Low: func(k site.Kind) int { return rules.StandardRules().Guideline(k).Low }}
+		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts), Low: func(k site.Kind) int { return rules.StandardRules().Words.Guideline(k).Low }}
 	for _, service := range services {
 		s.Services = append(s.Services, service.Name)
 	}

@@ -10,15 +10,16 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/outline"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/core/results"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/standing"
 	"inktally/core/table"
-	"inktally/core/target"
 	"inktally/core/tie"
 	"inktally/core/visits"
+	"inktally/core/wordtarget"
 	"inktally/core/yardstick"
 	"inktally/internal/wording"
 
@@ -89,23 +90,23 @@ type (
 	// rules.
 	FamilyState book.State
 	// TargetKind is what a target is about.
-	TargetKind target.Kind
+	TargetKind plan.Kind
 	// PartKind is what a part of a target is about.
-	PartKind target.PartKind
+	PartKind plan.PartKind
 	// LadderFront is what two firms are held against each other by.
 	LadderFront ladder.Front
 	// LadderLeader is who leads on a front.
 	LadderLeader ladder.Leader
 	// FrontCode is what targets are told by to an owner.
-	FrontCode target.Front
+	FrontCode plan.Front
 	// SectionKind is what a section of an outline is for.
 	SectionKind outline.SectionKind
 	// TargetState is where a target stands with its user.
-	TargetState target.State
+	TargetState plan.State
 	// WordRule is what decided a word target.
-	WordRule target.WordRule
+	WordRule wordtarget.Rule
 	// BriefPart is a part of a brief.
-	BriefPart target.Where
+	BriefPart plan.Where
 	// GainUnit is what gains are in: visits a month, or shares of the page's gain
 	// in percent if no searches are known.
 	GainUnit wording.Unit
@@ -139,21 +140,21 @@ func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return enum(table.Roles(
 func (FamilyState) Schema(huma.Registry) *huma.Schema {
 	return enum([]book.State{"", book.Kept, book.Aside})
 }
-func (TargetKind) Schema(huma.Registry) *huma.Schema { return enum(target.Kinds()) }
+func (TargetKind) Schema(huma.Registry) *huma.Schema { return enum(plan.Kinds()) }
 func (PartKind) Schema(huma.Registry) *huma.Schema {
-	var kinds []target.PartKind
-	for _, k := range target.PartKinds() {
+	var kinds []plan.PartKind
+	for _, k := range plan.PartKinds() {
 		kinds = append(kinds, k.Kind)
 	}
 	return enum(kinds)
 }
 func (LadderFront) Schema(huma.Registry) *huma.Schema  { return enum(ladder.Fronts()) }
 func (LadderLeader) Schema(huma.Registry) *huma.Schema { return enum(ladder.Leaders()) }
-func (FrontCode) Schema(huma.Registry) *huma.Schema    { return enum(target.Fronts()) }
+func (FrontCode) Schema(huma.Registry) *huma.Schema    { return enum(plan.Fronts()) }
 func (SectionKind) Schema(huma.Registry) *huma.Schema  { return enum(outline.SectionKinds()) }
-func (TargetState) Schema(huma.Registry) *huma.Schema  { return enum(target.States()) }
-func (WordRule) Schema(huma.Registry) *huma.Schema     { return enum(target.WordRules()) }
-func (BriefPart) Schema(huma.Registry) *huma.Schema    { return enum(target.Wheres()) }
+func (TargetState) Schema(huma.Registry) *huma.Schema  { return enum(plan.States()) }
+func (WordRule) Schema(huma.Registry) *huma.Schema     { return enum(wordtarget.Deciding()) }
+func (BriefPart) Schema(huma.Registry) *huma.Schema    { return enum(plan.Wheres()) }
 func (GainUnit) Schema(huma.Registry) *huma.Schema {
 	return enum([]wording.Unit{wording.Visits, wording.Share})
 }

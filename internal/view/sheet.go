@@ -6,7 +6,7 @@ import (
 	"inktally/core/imagename"
 	"inktally/core/page"
 	"inktally/core/sheet"
-	"inktally/core/target"
+	"inktally/core/wordtarget"
 	"inktally/internal/wording"
 )
 
@@ -188,7 +188,7 @@ type Guideline struct {
 }
 
 // WordTargetOf shows a word target.
-func WordTargetOf(w target.WordTarget) WordTarget {
+func WordTargetOf(w wordtarget.Target) WordTarget {
 	return WordTarget{Target: w.Target, ToWrite: w.ToWrite, Hold: w.Hold, Writer: w.Writer, Frame: w.Frame, Mark: w.Mark, MarkOf: w.MarkOf,
 		Beat: w.Beat, Rule: WordRule(w.Rule), SetAside: w.SetAside, BeatsMark: w.BeatsMark, Guideline: Guideline(w.Guideline),
 		BeatWords: w.Figures.BeatWords, BeatPercent: w.Figures.BeatPercent, OutlierFactor: w.Figures.OutlierFactor, Step: w.Figures.Step}

@@ -3,7 +3,7 @@ package view
 import (
 	"time"
 
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/internal/wording"
 )
 
@@ -98,16 +98,16 @@ type Choice struct {
 }
 
 // Core is the choice as the rules have it.
-func (c Choice) Core() target.Choice {
-	return target.Choice{State: target.State(c.State), Value: c.Value, Reason: c.Reason}
+func (c Choice) Core() plan.Choice {
+	return plan.Choice{State: plan.State(c.State), Value: c.Value, Reason: c.Reason}
 }
 
-func choiceOf(c target.Choice) Choice {
+func choiceOf(c plan.Choice) Choice {
 	return Choice{TargetState(c.State), c.Value, c.Reason}
 }
 
 // refs are the names of targets.
-func refs(list []target.Ref) []string {
+func refs(list []plan.Ref) []string {
 	out := make([]string, len(list))
 	for i, r := range list {
 		out[i] = r.String()
@@ -116,7 +116,7 @@ func refs(list []target.Ref) []string {
 }
 
 // TargetOf shows a target.
-func TargetOf(w wording.Teller, x *target.Target, fits bool) Target {
+func TargetOf(w wording.Teller, x *plan.Target, fits bool) Target {
 	says := w.Instruct(x)
 	out := Target{ID: x.Ref().String(), Page: x.Page, Key: x.Key, Kind: TargetKind(x.Kind), Name: wording.Kind(x.Kind), Front: FrontCode(x.Kind.Front()),
 		Family: x.Family, Before: says.Before, Pencil: says.Pencil, After: says.After, Evidence: w.Evidence(x), Slots: []SlotCode{},
@@ -127,11 +127,11 @@ func TargetOf(w wording.Teller, x *target.Target, fits bool) Target {
 		said := w.Part(x, p)
 		out.Parts = append(out.Parts, Part{Key: p.Key, Kind: PartKind(p.Kind), Name: wording.PartName(p.Kind), Before: said.Before, Pencil: said.Pencil,
 			After: said.After, Note: said.Note, Gain: p.Gain, Minutes: p.Minutes, Choice: choiceOf(p.Choice)})
-		if p.Choice.State == target.Dropped {
+		if p.Choice.State == plan.Dropped {
 			continue
 		}
 		out.Words += p.Words
-		if rule := target.PartRuleOf(p.Kind); rule.Weight != "" && rule.Kind != target.Words {
+		if rule := plan.PartRuleOf(p.Kind); rule.Weight != "" && rule.Kind != plan.Words {
 			out.Slots = append(out.Slots, SlotCode(rule.Slot.String()))
 		}
 	}

@@ -5,8 +5,8 @@ import (
 	"fmt"
 	"strings"
 
+	"inktally/core/plan"
 	"inktally/core/sheet"
-	"inktally/core/target"
 )
 
 // PartSays is a part of a target in words: an instruction, and what there is now.
@@ -21,51 +21,51 @@ type partWords struct {
 	before, after string
 }
 
-var partKinds = map[target.PartKind]partWords{
-	target.Title:       {"Title", "use", ""},
-	target.Description: {"Meta description", "use", ""},
-	target.Address:     {"URL", "include", ""},
-	target.H1:          {"H1", "use", ""},
-	target.Words:       {name: "Words"},
-	target.Opening:     {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
-	target.Subhead:     {"Subhead", "add", ""},
-	target.Body:        {"Text", "add", ""},
-	target.ImageName:   {"Image name", "", ""},
-	target.Alt:         {"Alt text", "write", ""},
-	target.MenuEntry:   {"Menu", "add this page to the menu", ""},
-	target.HomeLink:    {"Link", "link to it from the home page", ""},
-	target.Repair:      {name: "This"},
-	target.WrongPlace:  {name: "Wrong town"},
-	target.DeadLink:    {name: "Dead link"},
+var partKinds = map[plan.PartKind]partWords{
+	plan.Title:       {"Title", "use", ""},
+	plan.Description: {"Meta description", "use", ""},
+	plan.Address:     {"URL", "include", ""},
+	plan.H1:          {"H1", "use", ""},
+	plan.Words:       {name: "Words"},
+	plan.Opening:     {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
+	plan.Subhead:     {"Subhead", "add", ""},
+	plan.Body:        {"Text", "add", ""},
+	plan.ImageName:   {"Image name", "", ""},
+	plan.Alt:         {"Alt text", "write", ""},
+	plan.MenuEntry:   {"Menu", "add this page to the menu", ""},
+	plan.HomeLink:    {"Link", "link to it from the home page", ""},
+	plan.Repair:      {name: "This"},
+	plan.WrongPlace:  {name: "Wrong town"},
+	plan.DeadLink:    {name: "Dead link"},
 }
 
 // PartName words a kind of part as a label.
-func PartName(k target.PartKind) string { return partKinds[k].name }
+func PartName(k plan.PartKind) string { return partKinds[k].name }
 
 // Part words what a part asks for, and what there is now.
-func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
+func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 	says := PartSays{Instruction: Instruction{Before: partKinds[p.Kind].before, After: partKinds[p.Kind].after}, Note: w.partEvidence(p)}
 	switch p.Kind {
-	case target.Words:
+	case plan.Words:
 		says.Before = Count(p.Words, "word", "")
 		if t.Mentions > 0 {
 			says.After = fmt.Sprintf("with the page's first phrase %s", Count(t.Mentions, "time", ""))
 		}
-	case target.ImageName:
+	case plan.ImageName:
 		says.Before, says.Pencil = "rename "+p.Image.File+" to", p.Image.Wanted
 		if p.Adds() {
 			says.Before = "add an image named"
 		}
-	case target.Alt:
+	case plan.Alt:
 		says.Pencil = w.Display(p.Says())
 		if p.Image.File != "" {
 			says.After = "for " + p.Image.File
 		}
-	case target.WrongPlace:
+	case plan.WrongPlace:
 		says.Before = fmt.Sprintf("take %s out of the %s", p.Finding.Place, whereSays(p.Finding.Where))
-	case target.DeadLink:
+	case plan.DeadLink:
 		says.Before = "link " + quoted(p.Finding.Label) + " to a page that is there, or remove it"
-	case target.Repair:
+	case plan.Repair:
 		says.Before = w.Instruct(t).Before
 		if p.Limit != nil {
 			says.Before, says.Pencil = "use", w.Display(p.Says())
@@ -76,30 +76,30 @@ func (w Teller) Part(t *target.Target, p *target.Part) PartSays {
 			break
 		}
 		says.Pencil = cmp.Or(p.Slot.Wanted, w.Display(p.Says()))
-		if p.Kind == target.Body && p.Slot.Times > 1 {
+		if p.Kind == plan.Body && p.Slot.Times > 1 {
 			says.After = fmt.Sprintf("%d times", p.Slot.Times)
 		}
 	}
-	if p.Choice.State == target.Changed {
+	if p.Choice.State == plan.Changed {
 		says.Instruction = Instruction{Pencil: p.Choice.Value}
 	}
 	return says
 }
 
 // partEvidence words what stands there now.
-func (w Teller) partEvidence(p *target.Part) string {
+func (w Teller) partEvidence(p *plan.Part) string {
 	switch {
-	case p.Kind == target.ImageName && !p.Adds():
+	case p.Kind == plan.ImageName && !p.Adds():
 		return Verdict(p.Image.Verdict)
-	case p.Kind == target.ImageName, p.Kind == target.MenuEntry, p.Kind == target.HomeLink, p.Kind == target.Words:
+	case p.Kind == plan.ImageName, p.Kind == plan.MenuEntry, p.Kind == plan.HomeLink, p.Kind == plan.Words:
 		return ""
-	case p.Kind == target.DeadLink:
+	case p.Kind == plan.DeadLink:
 		return p.Finding.URL + " is not there"
-	case p.Kind == target.WrongPlace:
+	case p.Kind == plan.WrongPlace:
 		return Finding(*p.Finding)
 	case p.Limit != nil:
 		return fmt.Sprintf("there %s now", Count(p.Limit.Now, "time", ""))
-	case p.Kind == target.Repair, p.Kind == target.Alt:
+	case p.Kind == plan.Repair, p.Kind == plan.Alt:
 		return ""
 	case p.Slot.Late:
 		return fmt.Sprintf("it is there, but after the first %d characters", p.Slot.Within)
@@ -109,14 +109,14 @@ func (w Teller) partEvidence(p *target.Part) string {
 	return strings.Join(slotNow(p.Kind, p.Slot), " · ")
 }
 
-func slotNow(k target.PartKind, s *target.Slot) (parts []string) {
+func slotNow(k plan.PartKind, s *plan.Slot) (parts []string) {
 	switch {
 	case s.Now != "":
 		parts = append(parts, "now "+quoted(s.Now))
 	case s.Loose && s.Lead:
 		parts = append(parts, "only in another form so far")
 	case s.Loose:
-	case target.PartRuleOf(k).OneText:
+	case plan.PartRuleOf(k).OneText:
 		parts = append(parts, "there is none now")
 	default:
 		parts = append(parts, "missing now")

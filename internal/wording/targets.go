@@ -8,8 +8,9 @@ import (
 	"inktally/core/finding"
 	"inktally/core/ladder"
 	"inktally/core/outline"
+	"inktally/core/plan"
 	"inktally/core/site"
-	"inktally/core/target"
+	"inktally/core/wordtarget"
 )
 
 // Instruction is what to do, in three pieces: Pencil is what is to be written on
@@ -43,26 +44,26 @@ type PageCase struct {
 	RivalWords []int
 }
 
-var kindNames = map[target.Kind]string{
-	target.Fix: "Fix first", target.Move: "Move", target.Placing: "Phrases", target.Images: "Images", target.Slice: "Words",
-	target.NewPage: "New page", target.Split: "Split", target.Redirect: "Redirect", target.Rewrite: "Rewrite",
-	target.VagueWords: "Towns", target.CutBack: "Overuse", target.ByHand: "Added",
+var kindNames = map[plan.Kind]string{
+	plan.Fix: "Fix first", plan.Move: "Move", plan.Placing: "Phrases", plan.Images: "Images", plan.Slice: "Words",
+	plan.NewPage: "New page", plan.Split: "Split", plan.Redirect: "Redirect", plan.Rewrite: "Rewrite",
+	plan.VagueWords: "Towns", plan.CutBack: "Overuse", plan.ByHand: "Added",
 }
 
 // Kind words a kind of target as a label.
-func Kind(k target.Kind) string { return kindNames[k] }
+func Kind(k plan.Kind) string { return kindNames[k] }
 
 // Idle words what was said of a target or part of a kind that is no longer in the plan.
-func Idle(kind, about string, c target.Choice) string {
-	name := PartName(target.PartKind(kind))
+func Idle(kind, about string, c plan.Choice) string {
+	name := PartName(plan.PartKind(kind))
 	if name == "" {
-		name = Kind(target.Kind(kind))
+		name = Kind(plan.Kind(kind))
 	}
 	if about != "" {
 		name = strings.TrimPrefix(name+" "+quoted(about), " ")
 	}
 	says := name + ": " + string(c.State)
-	if c.State == target.Changed {
+	if c.State == plan.Changed {
 		says += " to " + quoted(c.Value)
 	}
 	if c.Reason != "" {
@@ -72,9 +73,9 @@ func Idle(kind, about string, c target.Choice) string {
 }
 
 // Front words a front as a heading.
-func Front(f target.Front) string {
-	return map[target.Front]string{target.WordsFront: "Words", target.PhrasesFront: "Phrases and headings", target.ImagesFront: "Images",
-		target.PagesFront: "Pages"}[f]
+func Front(f plan.Front) string {
+	return map[plan.Front]string{plan.WordsFront: "Words", plan.PhrasesFront: "Phrases and headings", plan.ImagesFront: "Images",
+		plan.PagesFront: "Pages"}[f]
 }
 
 // LadderFront words what two firms are held against each other by.
@@ -85,41 +86,41 @@ func LadderFront(f ladder.Front) string {
 }
 
 // Where words a part of a brief as a heading.
-func Where(p target.Where) string {
-	return map[target.Where]string{target.WholePage: "The page", target.Head: "Title, H1 and URL", target.Text: "The text",
-		target.Pictures: "The images"}[p]
+func Where(p plan.Where) string {
+	return map[plan.Where]string{plan.WholePage: "The page", plan.Head: "Title, H1 and URL", plan.Text: "The text",
+		plan.Pictures: "The images"}[p]
 }
 
 // Instruct words what a target asks for.
-func (w Teller) Instruct(t *target.Target) Instruction {
+func (w Teller) Instruct(t *plan.Target) Instruction {
 	switch t.Kind {
-	case target.Fix:
+	case plan.Fix:
 		return w.fix(t)
-	case target.Move:
+	case plan.Move:
 		return Instruction{Before: "Move what is said of " + t.Finding.Place + " to its own page"}
-	case target.Placing:
+	case plan.Placing:
 		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(placings(t), "place", "")}
-	case target.Images:
+	case plan.Images:
 		return Instruction{Before: images(t)}
-	case target.Slice:
+	case plan.Slice:
 		return Instruction{Before: "Write " + Count(words(t), "word", "") + ":", Pencil: w.Section(t.Section), After: slice(t)}
-	case target.NewPage:
+	case plan.NewPage:
 		return Instruction{Before: w.newPage(t)}
-	case target.Split:
+	case plan.Split:
 		return Instruction{Before: "Move each service on this page to a page of its own"}
-	case target.Redirect:
+	case plan.Redirect:
 		return Instruction{Before: "Redirect this page to " + t.Finding.Other}
-	case target.Rewrite:
+	case plan.Rewrite:
 		return Instruction{Before: "Rewrite this page for its own town"}
-	case target.VagueWords:
+	case plan.VagueWords:
 		return Instruction{Before: "Name the towns instead of " + quoted(t.Finding.Text())}
-	case target.CutBack:
+	case plan.CutBack:
 		return Instruction{Before: "Use " + Count(len(t.Parts), "phrase", "") + " less often"}
 	}
 	return Instruction{Before: t.Text}
 }
 
-func (w Teller) fix(t *target.Target) Instruction {
+func (w Teller) fix(t *plan.Target) Instruction {
 	switch t.Finding.Type {
 	case finding.PlaceholderText:
 		return Instruction{Before: "Remove the placeholder text"}
@@ -136,8 +137,8 @@ func (w Teller) fix(t *target.Target) Instruction {
 }
 
 // newPage words what making a page holds: its head, and its first words.
-func (w Teller) newPage(t *target.Target) string {
-	if t.Words.Rule == target.NoTarget {
+func (w Teller) newPage(t *plan.Target) string {
+	if t.Words.Rule == wordtarget.NoTarget {
 		return "Create this page"
 	}
 	head := "title, H1"
@@ -152,9 +153,9 @@ func (w Teller) newPage(t *target.Target) string {
 }
 
 // open are the parts that are not dropped.
-func open(t *target.Target, kinds ...target.PartKind) (out []target.Part) {
+func open(t *plan.Target, kinds ...plan.PartKind) (out []plan.Part) {
 	for _, p := range t.Parts {
-		if p.Choice.State != target.Dropped && (len(kinds) == 0 || slices.Contains(kinds, p.Kind)) {
+		if p.Choice.State != plan.Dropped && (len(kinds) == 0 || slices.Contains(kinds, p.Kind)) {
 			out = append(out, p)
 		}
 	}
@@ -162,7 +163,7 @@ func open(t *target.Target, kinds ...target.PartKind) (out []target.Part) {
 }
 
 // placings are in how many places a phrase is to be put.
-func placings(t *target.Target) int {
+func placings(t *plan.Target) int {
 	n := 0
 	for _, p := range open(t) {
 		n += p.Times()
@@ -171,24 +172,24 @@ func placings(t *target.Target) int {
 }
 
 // words are those that a target brings.
-func words(t *target.Target) int {
+func words(t *plan.Target) int {
 	n := 0
-	for _, p := range open(t, target.Words) {
+	for _, p := range open(t, plan.Words) {
 		n += p.Words
 	}
 	return n
 }
 
-func images(t *target.Target) string {
+func images(t *plan.Target) string {
 	renames, adds := 0, 0
-	for _, p := range open(t, target.ImageName) {
+	for _, p := range open(t, plan.ImageName) {
 		if p.Adds() {
 			adds++
 		} else {
 			renames++
 		}
 	}
-	alts := len(open(t, target.Alt))
+	alts := len(open(t, plan.Alt))
 	var parts []string
 	if renames > 0 {
 		parts = append(parts, "rename "+Count(renames, "image", ""))
@@ -202,7 +203,7 @@ func images(t *target.Target) string {
 	return capital(strings.Join(parts, ", "))
 }
 
-func slice(t *target.Target) string {
+func slice(t *plan.Target) string {
 	if t.Slices > 1 {
 		return fmt.Sprintf("(part %d of %d)", t.Slice, t.Slices)
 	}
@@ -237,32 +238,32 @@ func (w Teller) Section(s outline.Section) string {
 }
 
 // Evidence words why a target is there, in one line.
-func (w Teller) Evidence(t *target.Target) string {
+func (w Teller) Evidence(t *plan.Target) string {
 	switch t.Kind {
-	case target.Fix:
+	case plan.Fix:
 		return w.fixEvidence(t)
-	case target.Move:
+	case plan.Move:
 		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.Finding.Place, whereSays(t.Finding.Where), t.Finding.Other)
-	case target.Placing:
+	case plan.Placing:
 		return w.placingEvidence(t)
-	case target.Images:
+	case plan.Images:
 		return w.imagesEvidence(t)
-	case target.Slice:
+	case plan.Slice:
 		return w.sliceEvidence(t)
-	case target.NewPage:
+	case plan.NewPage:
 		return w.newPageEvidence(t)
-	case target.Split, target.Redirect, target.Rewrite:
+	case plan.Split, plan.Redirect, plan.Rewrite:
 		return Finding(*t.Finding)
-	case target.VagueWords:
+	case plan.VagueWords:
 		return list(w.Towns)
-	case target.CutBack:
+	case plan.CutBack:
 		p := t.Parts[0]
 		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Says())), Count(p.Limit.Now, "time", ""), p.Limit.Most)
 	}
 	return "added by hand"
 }
 
-func (w Teller) fixEvidence(t *target.Target) string {
+func (w Teller) fixEvidence(t *plan.Target) string {
 	if t.Finding.Text() != "" {
 		return Finding(*t.Finding)
 	}
@@ -275,7 +276,7 @@ func (w Teller) fixEvidence(t *target.Target) string {
 }
 
 // placingEvidence tells in which slots the rivals have the phrase.
-func (w Teller) placingEvidence(t *target.Target) string {
+func (w Teller) placingEvidence(t *plan.Target) string {
 	var have []string
 	for _, p := range open(t) {
 		if len(have) < 3 && p.Rivals.Of > 0 && !p.IsMember() {
@@ -288,8 +289,8 @@ func (w Teller) placingEvidence(t *target.Target) string {
 	return "rivals: " + strings.Join(have, ", ")
 }
 
-func (w Teller) imagesEvidence(t *target.Target) string {
-	names := open(t, target.ImageName)
+func (w Teller) imagesEvidence(t *plan.Target) string {
+	names := open(t, plan.ImageName)
 	if len(names) == 0 {
 		return w.partEvidence(&t.Parts[0])
 	}
@@ -303,7 +304,7 @@ func (w Teller) imagesEvidence(t *target.Target) string {
 	return says
 }
 
-func (w Teller) sliceEvidence(t *target.Target) string {
+func (w Teller) sliceEvidence(t *plan.Target) string {
 	s := t.Section
 	says := WordEvidence(*t.Words, WordCase{Seen: w.Page.Words, HasPage: w.Page.There, HasURL: w.Page.HasURL, Names: w.Rivals, Words: w.Page.RivalWords})
 	switch {
@@ -315,7 +316,7 @@ func (w Teller) sliceEvidence(t *target.Target) string {
 	return says
 }
 
-func (w Teller) newPageEvidence(t *target.Target) string {
+func (w Teller) newPageEvidence(t *plan.Target) string {
 	says := "there is no page for it yet"
 	switch {
 	case w.Page.HasURL:
@@ -323,7 +324,7 @@ func (w Teller) newPageEvidence(t *target.Target) string {
 	case w.Page.Sites > 0:
 		says += " · " + shareOf(w.Page.Have, w.Page.Sites) + " one"
 	}
-	if t.Words.Rule == target.ByRivals || t.Words.Rule == target.ByCeiling {
+	if t.Words.Rule == wordtarget.ByRivals || t.Words.Rule == wordtarget.ByCeiling {
 		mark := "the mark"
 		if m := t.Words.MarkOf; m >= 0 && m < len(w.Rivals) {
 			mark = w.Rivals[m]

@@ -2,7 +2,7 @@ package wording
 
 import (
 	"inktally/core/fault"
-	"inktally/core/target"
+	"inktally/core/plan"
 )
 
 // things names what two people can change at once.
@@ -28,7 +28,7 @@ func thing(code string) string {
 }
 
 // Choice words what a user said of a target.
-func Choice(c target.Choice) string {
+func Choice(c plan.Choice) string {
 	switch {
 	case c.Value != "":
 		return c.Value

@@ -7,7 +7,7 @@ import (
 	"strings"
 
 	"inktally/core/book"
-	"inktally/core/target"
+	"inktally/core/plan"
 	"inktally/core/visits"
 	"inktally/core/yardstick"
 )
@@ -116,7 +116,7 @@ func ctrKey(position int) string {
 
 // WhyPart is the sum of a part's gain and time (rules 12.1 to 12.3). Of is what its
 // families bring together.
-func (w Teller) WhyPart(t *target.Target, p *target.Part, y yardstick.Yardstick) []WhyLine {
+func (w Teller) WhyPart(t *plan.Target, p *plan.Part, y yardstick.Yardstick) []WhyLine {
 	var lines []WhyLine
 	if p.Weight != "" {
 		lines = append(lines, WhyLine{Says: weightSays(p), Value: "× " + percent(p.Percent), Rule: "12.1", Figure: string(p.Weight)})
@@ -131,19 +131,19 @@ func (w Teller) WhyPart(t *target.Target, p *target.Part, y yardstick.Yardstick)
 	return lines
 }
 
-func weightSays(p *target.Part) string {
+func weightSays(p *plan.Part) string {
 	switch {
-	case p.Kind == target.Repair:
+	case p.Kind == plan.Repair:
 		return "Share of the first phrase's gain"
-	case p.Kind == target.Words:
+	case p.Kind == plan.Words:
 		return "Words count for"
 	}
 	return PartName(p.Kind) + " counts for"
 }
 
-func shareSays(t *target.Target, p *target.Part) string {
+func shareSays(t *plan.Target, p *plan.Part) string {
 	switch {
-	case p.Kind == target.Words:
+	case p.Kind == plan.Words:
 		return fmt.Sprintf("%s of %s words", Number(p.Words), Number(t.Words.Target))
 	case p.IsMember() && p.Share < 1:
 		return "its part of the phrase's searches"
@@ -156,25 +156,25 @@ func shareSays(t *target.Target, p *target.Part) string {
 }
 
 // minutesOf tells which figure a part's time comes from.
-func minutesOf(t *target.Target, p *target.Part) (key, says string) {
-	if t.Kind == target.NewPage && p.Kind != target.Words && p.Minutes == 0 {
+func minutesOf(t *plan.Target, p *plan.Part) (key, says string) {
+	if t.Kind == plan.NewPage && p.Kind != plan.Words && p.Minutes == 0 {
 		return "minutes.new_page", "Part of making the page"
 	}
-	if key = target.PartRuleOf(p.Kind).Effort; key != "" {
-		if p.Kind == target.Words {
+	if key = plan.PartRuleOf(p.Kind).Effort; key != "" {
+		if p.Kind == plan.Words {
 			return key, fmt.Sprintf("%s at so many minutes for 100", Count(p.Words, "word", ""))
 		}
 		return key, PartName(p.Kind)
 	}
 	switch t.Kind {
-	case target.Rewrite:
+	case plan.Rewrite:
 		says = "The words of the page"
-	case target.ByHand:
+	case plan.ByHand:
 		says = "As you set it"
 	default:
 		says = Kind(t.Kind)
 	}
-	if key = target.KindRuleOf(t.Kind).Effort; key == "" && t.Kind != target.ByHand {
+	if key = plan.KindRuleOf(t.Kind).Effort; key == "" && t.Kind != plan.ByHand {
 		key = "minutes.fix"
 	}
 	return key, says

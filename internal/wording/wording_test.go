@@ -16,10 +16,11 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/outline"
 	"inktally/core/page"
+	"inktally/core/plan"
 	"inktally/core/site"
 	"inktally/core/table"
-	"inktally/core/target"
 	"inktally/core/visits"
+	"inktally/core/wordtarget"
 	"inktally/core/yardstick"
 
 	"github.com/stretchr/testify/assert"
@@ -74,7 +75,7 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, c := range imagename.Verdicts() {
 		worded["verdicts"][string(c)] = Verdict(c)
 	}
-	for _, k := range target.Kinds() {
+	for _, k := range plan.Kinds() {
 		worded["kinds"][string(k)] = Kind(k)
 	}
 	for _, f := range finding.Types() {
@@ -90,16 +91,16 @@ func TestEveryCodeIsWorded(t *testing.T) {
 	for _, r := range site.KindReasons() {
 		worded["purposes"][string(r)] = Purpose(site.Purpose{Reason: r, Words: []string{"ostrey"}})
 	}
-	for _, p := range target.Wheres() {
+	for _, p := range plan.Wheres() {
 		worded["parts"][string(p)] = Where(p)
 	}
-	for _, p := range target.PartKinds() {
+	for _, p := range plan.PartKinds() {
 		worded["partkinds"][string(p.Kind)] = PartName(p.Kind)
 	}
 	for _, f := range ladder.Fronts() {
 		worded["ladder"][string(f)] = LadderFront(f)
 	}
-	for _, f := range target.Fronts() {
+	for _, f := range plan.Fronts() {
 		worded["fronts"][string(f)] = Front(f)
 	}
 	for _, k := range outline.SectionKinds() {
@@ -119,22 +120,22 @@ func TestEveryCodeIsWorded(t *testing.T) {
 // The tables of kinds are gone through: each is instructed and proved, and so is each
 // part.
 func TestEveryKindIsInstructed(t *testing.T) {
-	words := target.WordTarget{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: target.ByRivals, Guideline: target.StandardRules().Home,
-		Figures: target.StandardRules().WordFigures}
+	words := wordtarget.Target{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: wordtarget.ByRivals, Guideline: wordtarget.StandardRules().Home,
+		Figures: wordtarget.StandardRules().Figures}
 	w := Teller{Display: capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"}, Towns: []string{"Ostrey", "Quillby"},
 		Page: PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
-	for _, k := range target.Kinds() {
+	for _, k := range plan.Kinds() {
 		t.Run(string(k), func(t *testing.T) {
-			x := target.Target{Kind: k, Words: &words, Phrase: "chimney sweep", Text: "Call the owner",
+			x := plan.Target{Kind: k, Words: &words, Phrase: "chimney sweep", Text: "Call the owner",
 				Finding: &finding.Finding{Type: finding.PlaceholderText, Texts: []string{"lorem ipsum"}, Place: "Ostrey", Where: finding.InTitle},
 				Section: outline.Section{Kind: outline.AboutFirm}}
-			for _, rule := range target.PartKinds() {
-				p := target.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &target.Phrase{Text: "chimney sweep"}, Words: 1,
-					Slot: &target.Slot{Now: "Home"}, Image: &target.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
-					Rivals: target.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
-					Estimate: target.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}}
-				if k == target.CutBack {
-					p.Limit = &target.Limit{Now: 9, Most: 4}
+			for _, rule := range plan.PartKinds() {
+				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Phrase{Text: "chimney sweep"}, Words: 1,
+					Slot: &plan.Slot{Now: "Home"}, Image: &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
+					Rivals: plan.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
+					Estimate: plan.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}}
+				if k == plan.CutBack {
+					p.Limit = &plan.Limit{Now: 9, Most: 4}
 				}
 				x.Parts = append(x.Parts, p)
 			}
@@ -153,7 +154,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 					assert.NotEmpty(t, l.Value)
 					assert.Regexp(t, `^\d+\.\d+$`, l.Rule)
 				}
-				p.Choice = target.Choice{State: target.Changed, Value: "something else"}
+				p.Choice = plan.Choice{State: plan.Changed, Value: "something else"}
 				assert.Equal(t, Instruction{Pencil: "something else"}, w.Part(&x, p).Instruction)
 			}
 		})
@@ -166,10 +167,10 @@ func TestSumsSpeakOfFigures(t *testing.T) {
 	for _, f := range yardstick.Standard().Figures() {
 		there[f.Key] = true
 	}
-	words := target.WordTarget{Target: 2000}
-	for _, rule := range target.PartKinds() {
-		for _, k := range target.Kinds() {
-			for _, l := range (Teller{Display: capital}).WhyPart(&target.Target{Kind: k, Words: &words}, &target.Part{Kind: rule.Kind, Estimate: target.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
+	words := wordtarget.Target{Target: 2000}
+	for _, rule := range plan.PartKinds() {
+		for _, k := range plan.Kinds() {
+			for _, l := range (Teller{Display: capital}).WhyPart(&plan.Target{Kind: k, Words: &words}, &plan.Part{Kind: rule.Kind, Estimate: plan.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
 				assert.True(t, there[l.Figure], l.Figure)
 			}
 		}
@@ -183,27 +184,27 @@ func TestSumsSpeakOfFigures(t *testing.T) {
 }
 
 func TestWordEvidence(t *testing.T) {
-	y := target.StandardRules()
+	y := wordtarget.StandardRules()
 	names, words := []string{"Harbor Flue", "Old Saltbox", "Wide River"}, []int{1720, 380, 6000}
 	for want, c := range map[string]struct {
-		w    target.WordTarget
+		w    wordtarget.Target
 		seen int
 	}{
-		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words)":   {y.WordTarget("home", 545, 0, words[:2]), 545},
-		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380":               {y.WordTarget("home", 545, 0, []int{0, 380}), 545},
-		"there is no page yet · guideline starts at 1,500":                                 {y.WordTarget("home", 0, 0, nil), 0},
-		"545 → 2,500 words · Harbor Flue has 2,450; the ceiling is 2,500":                  {y.WordTarget("home", 545, 0, []int{2450}), 545},
-		"545 → 2,500 words · Harbor Flue has 3,000; the ceiling of 2,500 does not beat it": {y.WordTarget("home", 545, 0, []int{3000}), 545},
+		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words)":   {y.Of("home", 545, 0, words[:2]), 545},
+		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380":               {y.Of("home", 545, 0, []int{0, 380}), 545},
+		"there is no page yet · guideline starts at 1,500":                                 {y.Of("home", 0, 0, nil), 0},
+		"545 → 2,500 words · Harbor Flue has 2,450; the ceiling is 2,500":                  {y.Of("home", 545, 0, []int{2450}), 545},
+		"545 → 2,500 words · Harbor Flue has 3,000; the ceiling of 2,500 does not beat it": {y.Of("home", 545, 0, []int{3000}), 545},
 		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words) · Wide River with 6,000 does not count: too far above the others": {
-			y.WordTarget("home", 545, 0, words), 545},
+			y.Of("home", 545, 0, words), 545},
 	} {
 		t.Run(want, func(t *testing.T) {
 			assert.Equal(t, want, WordEvidence(c.w, WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
 		})
 	}
-	assert.Equal(t, "match it", Beat(target.WordFigures{}))
-	assert.Equal(t, "beat it by 1 word", Beat(target.WordFigures{BeatWords: 1}))
-	assert.Equal(t, "beat it by 25%", Beat(target.WordFigures{BeatPercent: 25}))
+	assert.Equal(t, "match it", Beat(wordtarget.Figures{}))
+	assert.Equal(t, "beat it by 1 word", Beat(wordtarget.Figures{BeatWords: 1}))
+	assert.Equal(t, "beat it by 25%", Beat(wordtarget.Figures{BeatPercent: 25}))
 }
 
 func TestNumbers(t *testing.T) {

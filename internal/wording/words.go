@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"strings"
 
-	"inktally/core/target"
+	"inktally/core/wordtarget"
 )
 
 // WordCase is what the evidence of a word target speaks of.
@@ -20,10 +20,10 @@ type WordCase struct {
 }
 
 // WordEvidence words which rule decided a word target (rule 8.4).
-func WordEvidence(w target.WordTarget, c WordCase) string {
+func WordEvidence(w wordtarget.Target, c WordCase) string {
 	var parts []string
 	switch {
-	case c.HasPage && w.Rule == target.NoTarget:
+	case c.HasPage && w.Rule == wordtarget.NoTarget:
 		parts = append(parts, Count(c.Seen, "word", ""))
 	case c.HasPage:
 		parts = append(parts, fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target)))
@@ -32,7 +32,7 @@ func WordEvidence(w target.WordTarget, c WordCase) string {
 	default:
 		parts = append(parts, "there is no page yet")
 	}
-	if w.Rule == target.NoTarget {
+	if w.Rule == wordtarget.NoTarget {
 		return parts[0]
 	}
 	mark := "the mark"
@@ -41,11 +41,11 @@ func WordEvidence(w target.WordTarget, c WordCase) string {
 	}
 	mark = fmt.Sprintf("%s has %s", mark, Number(int(w.Mark)))
 	switch {
-	case w.Rule == target.ByRivals:
+	case w.Rule == wordtarget.ByRivals:
 		parts = append(parts, mark+": "+Beat(w.Figures))
-	case w.Rule == target.ByCeiling && w.BeatsMark:
+	case w.Rule == wordtarget.ByCeiling && w.BeatsMark:
 		parts = append(parts, fmt.Sprintf("%s; the ceiling is %s", mark, Number(w.Guideline.Ceiling)))
-	case w.Rule == target.ByCeiling:
+	case w.Rule == wordtarget.ByCeiling:
 		parts = append(parts, fmt.Sprintf("%s; the ceiling of %s does not beat it", mark, Number(w.Guideline.Ceiling)))
 	case w.Mark > 0:
 		parts = append(parts, fmt.Sprintf("guideline starts at %s; %s", Number(w.Guideline.Low), mark))
@@ -72,7 +72,7 @@ func CountedAgain(rival string, words int, aside bool, was, is int) string {
 }
 
 // Beat words by how much the mark is to be beaten.
-func Beat(f target.WordFigures) string {
+func Beat(f wordtarget.Figures) string {
 	switch {
 	case f.BeatPercent == 0 && f.BeatWords == 0:
 		return "match it"

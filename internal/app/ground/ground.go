@@ -15,7 +15,7 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/site"
-	"inktally/internal/app/meanwhile"
+	"inktally/internal/app/merge"
 	"inktally/internal/app/readings"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -206,7 +206,7 @@ func (g *Ground) SetHours(ctx context.Context, id int64, hours float64, was *flo
 		}
 		if was != nil {
 			says := func(h float64) string { return strconv.FormatFloat(h, 'f', -1, 64) }
-			if hours, err = meanwhile.Merge(fault.Hours, *was, is, hours, says); err != nil {
+			if hours, err = merge.Merge(fault.Hours, *was, is, hours, says); err != nil {
 				return err
 			}
 		}

@@ -8,7 +8,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/intent"
 	"inktally/core/place"
-	"inktally/internal/app/meanwhile"
+	"inktally/internal/app/merge"
 	"inktally/internal/store"
 	"inktally/internal/view"
 )
@@ -26,7 +26,7 @@ func merged(was, is view.Business, now business) (business, error) {
 	}
 	for _, f := range fields {
 		ours := f.of(&now)
-		stays, err := meanwhile.Merge(f.name, f.of(&before), f.of(&kept), ours, says)
+		stays, err := merge.Merge(f.name, f.of(&before), f.of(&kept), ours, says)
 		if err != nil {
 			return now, err
 		}
@@ -45,7 +45,7 @@ func mergedPage(was view.PageDraft, is store.Page, now view.PageDraft) (view.Pag
 		{fault.PageURL, was.URL, is.URL, &now.URL}, {fault.PageKind, string(was.Kind), string(is.Kind), (*string)(&now.Kind)},
 		{fault.PageService, was.Service, is.Service, &now.Service}, {fault.PagePlace, was.Place, is.Place, &now.Place},
 	} {
-		stays, err := meanwhile.Merge(f.thing, f.was, f.is, *f.now, meanwhile.Text)
+		stays, err := merge.Merge(f.thing, f.was, f.is, *f.now, merge.Text)
 		if err != nil {
 			return now, err
 		}

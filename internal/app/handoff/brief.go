@@ -8,9 +8,9 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/target"
-	"inktally/internal/app/plan"
-	"inktally/internal/app/sheet"
+	"inktally/core/plan"
+	"inktally/internal/app/sheets"
+	"inktally/internal/app/targets"
 	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -20,7 +20,7 @@ import (
 
 // Handoff makes documents.
 type Handoff struct {
-	Plan *plan.Plan
+	Plan *targets.Plan
 	Now  func() time.Time
 }
 
@@ -36,18 +36,18 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 		return nil, store.ErrNotFound
 	}
 	shown := w.Show()
-	b := &view.Brief{Client: c.Known.Client.Name, Page: sheet.PageInfo(c), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
+	b := &view.Brief{Client: c.Known.Client.Name, Page: sheets.PageInfo(c), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
 		Sections: []view.BriefSection{}}
 	if first, ok := c.First(); ok {
 		b.Lead = c.Display(first.Text)
 	}
-	t, words := c.Words, sheet.WordCase(c)
+	t, words := c.Words, sheets.WordCase(c)
 	b.Words = view.BriefWords{Now: words.Seen, Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold,
 		Evidence: wording.WordEvidence(t, words)}
-	for _, where := range target.Wheres() {
+	for _, where := range plan.Wheres() {
 		section := view.BriefSection{Part: view.BriefPart(where), Title: wording.Where(where), Lines: []view.Part{}}
 		for _, x := range shown.Targets {
-			if x.Page == key && x.Choice.State != view.TargetState(target.Dropped) {
+			if x.Page == key && x.Choice.State != view.TargetState(plan.Dropped) {
 				section.Lines = append(section.Lines, lines(x, where)...)
 			}
 		}
@@ -59,15 +59,15 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 }
 
 // lines are the parts of a target that stand in a part of the brief.
-func lines(t view.Target, where target.Where) (out []view.Part) {
+func lines(t view.Target, where plan.Where) (out []view.Part) {
 	for _, p := range t.Parts {
-		if p.Choice.State == view.TargetState(target.Dropped) || target.PartRuleOf(target.PartKind(p.Kind)).Where != where {
+		if p.Choice.State == view.TargetState(plan.Dropped) || plan.PartRuleOf(plan.PartKind(p.Kind)).Where != where {
 			continue
 		}
-		if target.PartKind(p.Kind) == target.Words && target.Kind(t.Kind) == target.Slice {
+		if plan.PartKind(p.Kind) == plan.Words && plan.Kind(t.Kind) == plan.Slice {
 			p.Pencil = t.Pencil
 		}
-		if target.PartKind(p.Kind) == target.Repair {
+		if plan.PartKind(p.Kind) == plan.Repair {
 			p.Note = t.Evidence
 		}
 		out = append(out, p)

@@ -1,0 +1,93 @@
+package plan
+
+import "slices"
+
+// Cut is what fits into the hours given.
+type Cut struct {
+	// Fits tells for each target, in order, whether it stands above the cut line.
+	Fits []bool
+	// Left are the minutes that are left. Needs are those that the first target takes with
+	// what it depends on, where nothing fits.
+	Left, Needs float64
+}
+
+// CutLine tells for targets in the order of work which fit into the minutes given: what
+// does not fit any more is skipped and the next tried; what another depends on goes with
+// it (rule 12.5). Kept targets are tried before all others, dropped ones never fit.
+func CutLine(targets []Target, minutes float64) Cut {
+	c := cut{targets: targets, at: map[Ref]int{}, Cut: Cut{Fits: make([]bool, len(targets)), Left: minutes}}
+	for i := range targets {
+		c.at[targets[i].Ref()] = i
+	}
+	for _, kept := range []bool{true, false} {
+		for i := range targets {
+			if (targets[i].Choice.State == Kept) == kept {
+				c.take(i)
+			}
+		}
+	}
+	if !slices.Contains(c.Fits, true) {
+		for i := range targets {
+			if with, ok := c.with(i, nil); ok {
+				c.Needs = c.minutes(with)
+				break
+			}
+		}
+	}
+	return c.Cut
+}
+
+// cut is the state of one CutLine.
+type cut struct {
+	Cut
+	targets []Target
+	at      map[Ref]int
+}
+
+// take lets target i and all that it depends on fit, if they do together.
+func (c *cut) take(i int) {
+	with, ok := c.with(i, nil)
+	if !ok {
+		return
+	}
+	sum := c.minutes(with)
+	if sum > c.Left+1e-9 {
+		return
+	}
+	c.Left -= sum
+	for _, j := range with {
+		c.Fits[j] = true
+	}
+}
+
+func (c *cut) minutes(list []int) float64 {
+	sum := 0.0
+	for _, j := range list {
+		sum += c.targets[j].Minutes
+	}
+	return sum
+}
+
+// with adds target i and all that it depends on to list, but for what fits already. It is
+// not ok if it was dropped, or if it belongs to a page that was: nothing waits for other
+// things that are not wanted.
+func (c *cut) with(i int, list []int) ([]int, bool) {
+	if c.Fits[i] || slices.Contains(list, i) {
+		return list, true
+	}
+	if c.targets[i].Choice.State == Dropped {
+		return nil, false
+	}
+	list = append(list, i)
+	for _, id := range c.targets[i].Needs {
+		at, known := c.at[id]
+		if !known || c.targets[at].Choice.State == Dropped && c.targets[at].Kind != NewPage {
+			continue
+		}
+		var ok bool
+		if list, ok = c.with(at, list); !ok {
+			return nil, false
+		}
+	}
+	return list, true
+}

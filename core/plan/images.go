@@ -1,0 +1,282 @@
+package plan
+
+import (
+	"slices"
+	"strings"
+
+	"inktally/core/imagename"
+	"inktally/core/sheet"
+)
+
+// Names are the file names of the images of a site: those that it has, with those that
+// were proposed, and the files that were given a name.
+type Names struct{ all, files map[string]bool }
+
+// NamesOf are those of the images of pages.
+func NamesOf(pages ...Page) *Names {
+	out := &Names{all: map[string]bool{}, files: map[string]bool{}}
+	for i := range pages {
+		if !pages[i].there() {
+			continue
+		}
+		for _, img := range pages[i].Client.Page.Images {
+			out.all[img.File+img.Ext] = true
+		}
+	}
+	return out
+}
+
+// renamed tells a file that was given a name.
+func (n *Names) renamed(file string) bool { return n.files[file] }
+
+// naming works out what the images of a page should be called (rules 4.3, 10.2).
+type naming struct {
+	b *builder
+	// names and alts are the parts of the images' target, wrong those of names that are
+	// contradictions of place: they are fixes.
+	names, alts, wrong []Part
+	list               []imagename.Image
+	// families are the page's by the names that are made of their wishes, others what else
+	// names may say; carriers are the rivals with a name that carries a phrase.
+	families map[string]int
+	others   map[string]string
+	carriers int
+}
+
+// newNaming begins the names of a page.
+func (b *builder) newNaming() *naming {
+	n := &naming{b: b, families: map[string]int{}, others: map[string]string{}}
+	for i, f := range b.p.Families {
+		slug := imagename.Slug(b.wish[f.Key])
+		if _, had := n.families[slug]; !had {
+			n.families[slug] = i
+		}
+	}
+	for _, w := range b.p.Wishes {
+		n.others[imagename.Slug(w)] = w
+	}
+	for _, r := range b.p.Rivals {
+		if r.Carrying() > 0 {
+			n.carriers++
+		}
+	}
+	return n
+}
+
+// nameImages proposes names and alt texts for the images of the page, and more images
+// where it has too few that carry a phrase. taken are the names of the whole site.
+func (b *builder) nameImages(taken *Names) {
+	b.taken = taken
+	wishes := b.imageWishes()
+	n := b.newNaming()
+	images := n.images()
+	n.list = images
+	var proposed []string
+	if b.p.there() {
+		proposed = b.p.Criteria.Judge().Propose(images, wishes, taken.all)
+	}
+	carrying := 0
+	for i, name := range proposed {
+		switch {
+		case name != "":
+			n.rename(i, name, images[i].Verdict)
+			taken.all[name], taken.files[images[i].Name+images[i].Ext] = true, true
+			carrying++
+		case images[i].Verdict == imagename.Carries && !images[i].Frame:
+			carrying++
+		}
+	}
+	n.more(b.y.Carrying(b.p.Kind)-carrying, wishes, taken)
+	n.describe()
+	b.wrongNames = n.wrong
+	if parts := slices.Concat(n.names, n.alts); len(parts) > 0 {
+		b.images = &Target{Key: string(Images), Kind: Images, Parts: parts}
+	}
+}
+
+// imageWishes are what the names may say, in order of worth: a family by the member that
+// is for an image name, where it is missing.
+func (b *builder) imageWishes() []string {
+	var out []string
+	for i := range b.p.Families {
+		f := &b.p.Families[i]
+		b.wish[f.Key] = f.Text
+		if m, ok := b.memberFor(f, sheet.ImageNames); ok && i == 0 && b.p.family(f.Key).Exact.ImageNames == 0 {
+			b.wish[f.Key] = m.Text
+		}
+		out = append(out, b.wish[f.Key])
+	}
+	return append(out, b.p.Wishes...)
+}
+
+// memberFor is the member of a family that is for a slot and stands nowhere yet.
+func (b *builder) memberFor(f *Family, slot sheet.Slot) (Member, bool) {
+	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
+		if memberSlots[i%len(memberSlots)] == slot && !stands(b.p.says(m.Text).Exact) {
+			return m, true
+		}
+	}
+	return Member{}, false
+}
+
+// images are those of the page as names are proposed for them. The same file once more
+// needs no name of its own.
+func (n *naming) images() []imagename.Image {
+	if !n.b.p.there() {
+		return nil
+	}
+	pg := n.b.p.Client.Page
+	out := make([]imagename.Image, len(pg.Images))
+	seen := map[string]bool{}
+	for i, img := range pg.Images {
+		out[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: n.b.p.Client.Verdicts[i], Frame: img.Frame}
+		if img.Alt != nil {
+			out[i].Alt = *img.Alt
+		}
+		if seen[img.File+img.Ext] || n.b.taken.renamed(img.File+img.Ext) {
+			out[i].Verdict = imagename.NoName // it gets one name, wherever it stands
+		}
+		seen[img.File+img.Ext] = true
+	}
+	return out
+}
+
+// rename asks for a name. The first name that carries a family has that family's weight.
+func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
+	img := n.b.p.Client.Page.Images[i]
+	p := n.named(strings.TrimSuffix(name, img.Ext))
+	file := img.File + img.Ext
+	p.Key, p.Image = partKey(ImageName, file), &Image{At: i, File: file, Wanted: name, Verdict: verdict}
+	p.Rivals.Have = n.carriers
+	if verdict == imagename.WrongPlace {
+		p.Estimate = Estimate{}
+		p.Minutes = n.b.y.Minutes.Place
+		n.wrong = append(n.wrong, p)
+		return
+	}
+	n.names = append(n.names, p)
+}
+
+// named is a name with the gain of the family that it carries.
+func (n *naming) named(slug string) Part {
+	b, rule := n.b, PartRuleOf(ImageName)
+	p := Part{Kind: ImageName, Rivals: HaveIt{Of: len(b.p.Rivals)}, Minutes: rule.minutes(b.y.Minutes)}
+	i, ok := n.families[slug]
+	if !ok {
+		if other, ok := n.others[slug]; ok {
+			p.Phrase = &Phrase{Text: other}
+		}
+		return p
+	}
+	f := &b.p.Families[i]
+	p.Phrase, b.named[f.Key] = &Phrase{Family: f.Key, Text: b.wish[f.Key]}, true
+	if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Says() {
+		p.say(m)
+	}
+	if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
+		p.weigh(b.y, rule, []Family{*f}, share)
+	}
+	return p
+}
+
+// more asks for images that the page does not have yet, named by what no image is called
+// after.
+func (n *naming) more(count int, wishes []string, taken *Names) {
+	b := n.b
+	if !b.p.Kind.HasWordTarget() || len(b.p.Families) == 0 {
+		return
+	}
+	said := map[string]bool{}
+	for _, p := range slices.Concat(n.names, n.wrong) {
+		said[imagename.Slug(p.Says())] = true
+	}
+	if b.p.there() {
+		for i, img := range b.p.Client.Page.Images {
+			if b.p.Client.Verdicts[i] == imagename.Carries {
+				said[strings.ToLower(img.File)] = true
+			}
+		}
+	}
+	for _, w := range wishes {
+		slug := imagename.Slug(w)
+		if count <= 0 {
+			return
+		}
+		if slug == "" || said[slug] || taken.all[slug+".jpg"] || b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
+			continue
+		}
+		said[slug], taken.all[slug+".jpg"] = true, true
+		p := n.named(slug)
+		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Image{At: -1, Wanted: slug + ".jpg"}
+		n.names = append(n.names, p)
+		count--
+	}
+}
+
+// describe asks for alt texts: of the images that get a name and have none, and for the
+// first family, which must stand in one (rule 9.2).
+func (n *naming) describe() {
+	b := n.b
+	need := len(b.p.Families) > 0 && b.p.family(b.first()).Exact.Alt == 0
+	for _, name := range slices.Concat(n.names, n.wrong) {
+		isFirst := need && name.Family() == b.first()
+		if !isFirst && (name.Says() == "" || n.hasAlt(name.Image.At)) {
+			continue
+		}
+		if isFirst {
+			n.alts = append(n.alts, n.firstAlt(name.Image))
+			need = false
+			continue
+		}
+		n.alts = append(n.alts, n.alt(name))
+	}
+	if !need {
+		return
+	}
+	if len(n.alts) > 0 { // one that is to be written anyway says it
+		n.alts[0] = n.firstAlt(n.alts[0].Image)
+		return
+	}
+	of := Image{At: -1}
+	if b.p.there() {
+		of.At = slices.IndexFunc(n.list, func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
+	}
+	if of.At >= 0 {
+		img := b.p.Client.Page.Images[of.At]
+		of.File = img.File + img.Ext
+	}
+	n.alts = append(n.alts, n.firstAlt(&of))
+}
+
+func (n *naming) hasAlt(image int) bool {
+	if image < 0 {
+		return false
+	}
+	alt := n.b.p.Client.Page.Images[image].Alt
+	return alt != nil && strings.TrimSpace(*alt) != ""
+}
+
+// alt asks for the alt text of an image that is to get a name.
+func (n *naming) alt(name Part) Part {
+	key := name.Image.File
+	if key == "" {
+		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
+	}
+	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image), Minutes: n.b.y.Minutes.Alt}
+}
+
+// firstAlt asks for the first family in the alt text of an image.
+func (n *naming) firstAlt(of *Image) Part {
+	b := n.b
+	f := &b.p.Families[0]
+	share := missing(b.p.family(f.Key), sheet.Alt)
+	p := b.part(PartRuleOf(Alt), f, share)
+	p.Image, p.Slot.Loose = described(of), share == half
+	if m, ok := b.memberFor(f, sheet.Alt); ok {
+		p.say(m)
+	}
+	return p
+}
+
+// described returns an image that is to get an alt text, without what is said of its name.
+func described(img *Image) *Image { return &Image{At: img.At, File: img.File} }

@@ -1,0 +1,69 @@
+package plan
+
+import (
+	"slices"
+
+	"inktally/core/finding"
+)
+
+// KindRule is all that the rules know of a kind of target.
+type KindRule struct {
+	Kind Kind
+	// Front is what it is told by to an owner (rule 12.4).
+	Front Front
+	// Asks is the remedy that it is, Nothing for a kind that no finding asks for.
+	Asks finding.Remedy
+	// Effort is the key of the figure that the minutes of its one line come from; empty for a
+	// kind whose minutes are those of its parts.
+	Effort string
+	// Credit is the key of the percent of its page's first family's gain that it brings, empty
+	// for none; OfHome is of the home page's.
+	Credit Weight
+	OfHome bool
+	// Waits reports that it depends on what opens its page (rule 12.4).
+	Waits bool
+
+	minutes func(Minutes, *Page) float64
+	percent func(Rules) float64
+}
+
+// kinds is the table of all kinds of targets, in the order of a brief. A new kind is a row
+// here, the rule that makes it, and its words in wording.
+var kinds = []KindRule{
+	{Kind: Fix, Front: PagesFront, Asks: finding.Fix, Effort: "minutes.fix", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Fix }},
+	{Kind: Move, Front: PagesFront, Asks: finding.FixPlace, Effort: "minutes.move", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Move }},
+	{Kind: NewPage, Front: PagesFront, Waits: true},
+	{Kind: Placing, Front: PhrasesFront, Waits: true},
+	{Kind: Slice, Front: WordsFront, Waits: true},
+	{Kind: Images, Front: ImagesFront, Waits: true},
+	{Kind: VagueWords, Front: PhrasesFront, Asks: finding.NameTowns, Effort: "minutes.fix", Credit: "gain.vague_words", Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 { return m.Fix }, percent: func(y Rules) float64 { return y.VaguePercent }},
+	{Kind: CutBack, Front: PhrasesFront, Waits: true},
+	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }},
+	{Kind: Redirect, Front: PagesFront, Asks: finding.Redirect, Effort: "minutes.redirect", Credit: "gain.redirect", OfHome: true, Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }, percent: func(y Rules) float64 { return y.RedirectPercent }},
+	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Waits: true,
+		minutes: func(m Minutes, p *Page) float64 { return float64(p.copied()) * m.HundredWords / 100 }},
+	{Kind: ByHand, Front: PagesFront},
+}
+
+// Kinds are all kinds, in the order of a brief.
+func Kinds() []Kind {
+	out := make([]Kind, len(kinds))
+	for i, r := range kinds {
+		out[i] = r.Kind
+	}
+	return out
+}
+
+// KindRuleOf returns the row of a kind, a zero one for a kind that there is not.
+func KindRuleOf(k Kind) KindRule {
+	i := slices.IndexFunc(kinds, func(r KindRule) bool { return r.Kind == k })
+	if i < 0 {
+		return KindRule{}
+	}
+	return kinds[i]
+}
+
+// Front is that of a kind of target.
+func (k Kind) Front() Front { return KindRuleOf(k).Front }

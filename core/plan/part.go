@@ -1,0 +1,122 @@
+package plan
+
+import (
+	"inktally/core/finding"
+	"inktally/core/imagename"
+)
+
+// Part is one line of a target, which can be changed or dropped by itself. What it asks for
+// stands in the field of its kind; the others are nil or 0. What they point to is never
+// changed: parts are copied.
+type Part struct {
+	// Key stays the same when the page is measured again, and is unique on its page.
+	Key  string
+	Kind PartKind
+	// Phrase is what is to be said: in a slot, in the name of an image or its alt text. It is
+	// what is said too often where Limit is set.
+	Phrase *Phrase
+	// Slot is how the place looks in which the phrase is to stand.
+	Slot *Slot
+	// Words is how many words are to be written.
+	Words int
+	// Image is the image that is to be named or described.
+	Image *Image
+	// Limit is how often the phrase may stand in the copy.
+	Limit *Limit
+	// Finding is what contradicts the page's place, or the link that leads nowhere.
+	Finding *finding.Finding
+	// Rivals counts those that have it.
+	Rivals HaveIt
+	Estimate
+	Minutes float64
+	Choice  Choice
+}
+
+// Phrase is what a part wants said.
+type Phrase struct {
+	// Family is the key of its family, empty for a phrase of no family of the page.
+	Family string
+	// Text is the lead or, if Member is set, another member of so many Searches a month.
+	Text     string
+	Member   bool
+	Searches int
+}
+
+// Slot is a place of a page in which a phrase is to stand.
+type Slot struct {
+	// Now is the text that stands there, of a slot that holds one text. Wanted is a whole
+	// text that is proposed for it, empty for none.
+	Now, Wanted string
+	// Lead reports that the lead itself must stand there, not just any member.
+	Lead bool
+	// Loose reports that the family stands there loosely.
+	Loose bool
+	// Late reports that it stands in the title, but behind its first Within characters.
+	Late   bool
+	Within int
+	// Times is how often it is to be added, 0 where once is all that there is.
+	Times int
+}
+
+// Image is an image that is to get a name or an alt text.
+type Image struct {
+	// At is its index in the page, -1 for an image that is to be added.
+	At int
+	// File is what it is called now, empty for one to be added; Wanted the name that is
+	// proposed.
+	File, Wanted string
+	// Verdict is that on its name, empty for one to be added.
+	Verdict imagename.Verdict
+}
+
+// Limit is how often a phrase stands in the copy now, and how often it may (rule 9.5).
+type Limit struct{ Now, Most int }
+
+// HaveIt counts what Have of the rivals that were measured have.
+type HaveIt struct{ Have, Of int }
+
+// Says returns the phrase that the part is about, empty for none.
+func (p *Part) Says() string {
+	if p.Phrase == nil {
+		return ""
+	}
+	return p.Phrase.Text
+}
+
+// Family returns the key of the family that the part is about, empty for none.
+func (p *Part) Family() string {
+	if p.Phrase == nil {
+		return ""
+	}
+	return p.Phrase.Family
+}
+
+// IsMember reports whether the part asks for another member of a family than its lead.
+func (p *Part) IsMember() bool { return p.Phrase != nil && p.Phrase.Member }
+
+// Times returns how often the phrase of the part is to be placed.
+func (p *Part) Times() int {
+	if p.Slot == nil {
+		return 1
+	}
+	return max(1, p.Slot.Times)
+}
+
+// Adds reports whether the part asks for an image that is not there yet.
+func (p *Part) Adds() bool { return p.Image != nil && p.Image.At < 0 }
+
+// Estimate is what a part may bring: Of, what the families at stake may bring, by a weight in
+// percent of the yardstick and by a share of what is missing (rule 12.2).
+type Estimate struct {
+	// Families are the keys of the families at stake.
+	Families []string
+	Of       float64
+	Weight   Weight
+	Percent  float64
+	Share    float64
+	// Gain is in visits a month, Rank what it is ordered by.
+	Gain, Rank float64
+}
+
+// Weight names what the gain of a part is weighed by: the key of a figure.
+type Weight string

@@ -1,0 +1,326 @@
+package plan
+
+import (
+	"slices"
+
+	"inktally/core/outline"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/text"
+)
+
+// FirstSlots are the slots in which the first family of a page must stand
+// exactly (rule 9.2).
+func FirstSlots(kind site.Kind) []sheet.Slot {
+	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
+	if kind.ForOneSubject() {
+		slots = append(slots, sheet.Address)
+	}
+	return slots
+}
+
+// Wanted returns the slots in which family i of a page's families should stand
+// exactly: the first in all of its own and the body, as many others as the words
+// allow in a subhead (rules 9.2, 9.3).
+func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
+	switch {
+	case i == 0:
+		return append(FirstSlots(kind), sheet.Body)
+	case i < max(1, words/max(1, y.WordsPerFamily)):
+		return []sheet.Slot{sheet.Subheads}
+	}
+	return nil
+}
+
+// half is the share that is missing of what stands there loosely.
+const half = 0.5
+
+// missing is the share of a slot that a family lacks.
+func missing(placed sheet.Placement, slot sheet.Slot) float64 {
+	switch {
+	case placed.Exact.In(slot) > 0:
+		return 0
+	case placed.Loose.In(slot) > 0:
+		return half
+	}
+	return 1
+}
+
+// part begins a part that places a family, worth a share of its weight.
+func (b *builder) part(rule PartRule, f *Family, share float64) Part {
+	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text}, Slot: &Slot{Now: b.now(rule)},
+		Minutes: rule.minutes(b.y.Minutes), Rivals: HaveIt{Of: len(b.p.Rivals)}}
+	p.weigh(b.y, rule, []Family{*f}, share)
+	for _, r := range b.p.Rivals {
+		if r.Family(f.Key).Exact.In(rule.Slot) > 0 {
+			p.Rivals.Have++
+		}
+	}
+	return p
+}
+
+// weigh gives a part its gain: that of families by its weight and by a share (rule 12.2).
+func (p *Part) weigh(y Rules, rule PartRule, families []Family, share float64) {
+	p.Weight, p.Percent, p.Share = rule.Weight, rule.weight(y.Weights), share
+	for _, f := range families {
+		p.Families = append(p.Families, f.Key)
+		p.Of += f.Gain
+		p.Gain += f.Gain * p.Percent / 100 * share
+		p.Rank += f.rank * p.Percent / 100 * share
+	}
+}
+
+// say makes a part ask for a member instead of the lead.
+func (p *Part) say(m Member) {
+	p.Phrase = &Phrase{Family: p.Phrase.Family, Text: m.Text, Member: true, Searches: m.Searches}
+}
+
+// now is what stands in a slot that holds one text.
+func (b *builder) now(rule PartRule) string {
+	if !b.p.there() || rule.now == nil {
+		return ""
+	}
+	return rule.now(b.p.Client.Page)
+}
+
+// memberSlots are where the further members of a family are to stand, in the order of
+// their searches (rule 9.3).
+var memberSlots = []sheet.Slot{sheet.Subheads, sheet.Body, sheet.ImageNames, sheet.Alt}
+
+// lacking are the members that stand nowhere on the page, each with the slot that it is
+// for.
+func (b *builder) lacking(f *Family) map[sheet.Slot][]Member {
+	out := map[sheet.Slot][]Member{}
+	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
+		if stands(b.p.says(m.Text).Exact) {
+			continue
+		}
+		slot := memberSlots[i%len(memberSlots)]
+		switch {
+		case f.Key != b.first() && slot != sheet.Subheads,
+			slot == sheet.ImageNames && !b.named[f.Key],
+			slot == sheet.Alt && b.p.family(f.Key).Exact.Alt > 0:
+			slot = sheet.Body
+		}
+		out[slot] = append(out[slot], m)
+	}
+	return out
+}
+
+// stands tells whether a phrase stands anywhere on a page.
+func stands(s sheet.Slots) bool {
+	return s.Title+s.Description+s.Address+s.Total+s.ImageNames+s.Alt > 0
+}
+
+// placeFirst places the page's first family in page, head and text (rules 9.2, 9.4).
+func (b *builder) placeFirst(f *Family) []Part {
+	var out []Part
+	placed, planned := b.p.family(f.Key), 0
+	slots := []sheet.Slot{sheet.Title, sheet.Description, sheet.Address, sheet.H1, sheet.Opening}
+	for _, slot := range slots {
+		if !slices.Contains(FirstSlots(b.p.Kind), slot) {
+			continue
+		}
+		if p, ok := b.placeIn(f, slot); ok {
+			out = append(out, p)
+			switch {
+			case slot == sheet.H1: // it is written anew: what it says more than once goes
+				planned += 1 - placed.Exact.H1 - placed.Loose.H1
+			case slot == sheet.Opening && missing(placed, slot) == 1:
+				planned++ // what stands there loosely is put in other words
+			}
+		}
+	}
+	members := b.lacking(f)
+	if p, ok := b.subhead(f, missing(placed, sheet.Subheads), members[sheet.Subheads]); ok {
+		out = append(out, p)
+		if !p.Slot.Loose {
+			planned++
+		}
+	}
+	inBody, share := b.inBody(f, members[sheet.Body])
+	out = append(out, inBody...)
+	planned += len(inBody)
+	if p, ok := b.bodyCount(f, planned, 1-share); ok {
+		out = append(out, p)
+		planned += p.Slot.Times
+	}
+	b.brought = planned
+	return out
+}
+
+// placeIn asks for the first family in a slot unless it stands there. In the title it
+// must start early; if neither title nor h1 hold the lead itself, the h1 is to.
+func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
+	placed, rule := b.p.family(f.Key), placing(slot)
+	share := missing(placed, slot)
+	late := slot == sheet.Title && share == 0 && b.p.Client.TitlePosition(f.Key) >= b.y.TitleStart
+	lead := slot == sheet.H1 && share == 0 && placed.Exact.Title > 0 && b.leadInHead(f) == 0
+	if late || lead {
+		share = half
+	}
+	if share == 0 {
+		return Part{}, false
+	}
+	p := b.part(rule, f, share)
+	p.Slot.Wanted = b.proposal(rule.Kind, f.Text)
+	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half && !late, late, b.y.TitleStart, lead
+	return p, true
+}
+
+func (b *builder) leadInHead(f *Family) int {
+	exact := b.p.says(f.Text).Exact
+	return exact.Title + exact.H1
+}
+
+// subhead asks for a family in a subhead, for that of its members that is for one where
+// there is such: it is a member of the family as well.
+func (b *builder) subhead(f *Family, share float64, members []Member) (Part, bool) {
+	rule := PartRuleOf(Subhead)
+	switch {
+	case share > 0:
+		p := b.part(rule, f, share)
+		p.Slot.Loose = share == half
+		if len(members) > 0 {
+			p.say(members[0])
+		}
+		return p, true
+	case len(members) > 0:
+		p := b.part(rule, f, members[0].Share)
+		p.Key = partKey(rule.Kind, members[0].Text)
+		p.say(members[0])
+		return p, true
+	}
+	return Part{}, false
+}
+
+// inBody asks for members in the text, each worth its share of the slot.
+func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64) {
+	rule := PartRuleOf(Body)
+	for _, m := range members {
+		p := b.part(rule, f, m.Share)
+		p.Key, p.Slot.Times = partKey(rule.Kind, m.Text), 1
+		p.say(m)
+		out = append(out, p)
+		share += m.Share
+	}
+	return out, share
+}
+
+// bodyCount asks for the first family in the text as often as today's copy allows, the
+// lead once at least; planned is how often other parts bring it (rule 9.4). share is what
+// its members leave of the slot.
+func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) {
+	placed := b.p.family(f.Key)
+	_, today := b.counts(f)
+	leadMissing := b.p.says(f.Text).Exact.Body == 0
+	times := max(today-placed.InCopy-planned, 0)
+	if leadMissing {
+		times = max(times, 1)
+	}
+	if times == 0 {
+		return Part{}, false
+	}
+	lacks := 1.0
+	if placed.InCopy > 0 {
+		lacks = float64(today-min(placed.InCopy, today)) / float64(today)
+		if leadMissing {
+			lacks = max(half, lacks)
+		}
+	}
+	rule := PartRuleOf(Body)
+	p := b.part(rule, f, share*lacks)
+	p.Slot.Lead, p.Slot.Loose, p.Slot.Times = leadMissing, placed.InCopy > 0, times
+	p.Minutes *= float64(times)
+	return p, true
+}
+
+// counts are how often the first family should stand in the copy of the page, and how
+// often by today's words (rule 9.4).
+func (b *builder) counts(f *Family) (all, today int) {
+	rate := b.rate(f)
+	all = max(2, round(float64(b.words.Writer)*rate/1000))
+	if b.p.there() && b.words.ToWrite == 0 {
+		return all, all
+	}
+	copied := b.p.copied()
+	if !b.p.there() { // it begins with its lead section
+		for _, s := range b.outline {
+			if s.Kind == outline.LeadSection {
+				copied += s.Words
+			}
+		}
+	}
+	return all, min(all, max(1, round(float64(copied)*rate/1000)))
+}
+
+// rate is how often the first family should stand in 1,000 words: the median of the
+// rivals that carry it, within bounds (rule 9.4).
+func (b *builder) rate(f *Family) float64 {
+	var rates []float64
+	for _, r := range b.p.Rivals {
+		if placed := r.Family(f.Key); placed.InCopy > 0 {
+			rates = append(rates, placed.Rate(r.Page.Words.Copy))
+		}
+	}
+	rate := b.y.Usual
+	if len(rates) > 0 {
+		rate = min(b.y.Most, max(b.y.Least, medianOf(rates)))
+	}
+	return min(rate, b.y.PerTokens/float64(max(1, len(text.Tokens(f.Text)))))
+}
+
+// placeOther asks for another family once in body or subheads, and for its members
+// (rule 9.3). A slice gives it a subhead and stands in its text.
+func (b *builder) placeOther(f *Family, inSlice bool) []Part {
+	placed := b.p.family(f.Key)
+	share := 1.0
+	switch {
+	case placed.Exact.Subheads+placed.Exact.Body > 0:
+		share = 0
+	case placed.Loose.Subheads+placed.Loose.Body > 0:
+		share = half
+	}
+	var out []Part
+	members := b.lacking(f)
+	if p, ok := b.subhead(f, share, members[sheet.Subheads]); ok {
+		out = append(out, p)
+	}
+	inBody, taken := b.inBody(f, members[sheet.Body])
+	if share > 0 && inSlice {
+		p := b.part(PartRuleOf(Body), f, share*(1-taken))
+		p.Slot.Loose, p.Slot.Times = share == half, 1
+		out = append(out, p)
+	}
+	return append(out, inBody...)
+}
+
+// cutBack asks to say a family less often than its keyword density allows (rule 9.5); as
+// often as its slots ask for is never too much.
+func (b *builder) cutBack() {
+	if !b.p.there() || b.p.copied() == 0 {
+		return
+	}
+	var parts []Part
+	for i := range b.p.Families {
+		f := &b.p.Families[i]
+		tokens := len(text.Tokens(f.Text))
+		placed := b.p.family(f.Key)
+		if tokens == 0 || placed.Density(tokens, b.p.copied()) <= b.y.Density {
+			continue
+		}
+		least := 2
+		if i == 0 {
+			all, _ := b.counts(f)
+			least = max(4, all)
+		}
+		to := max(least, int(b.y.Density*float64(b.p.copied())/100/float64(tokens)))
+		if placed.InCopy > to {
+			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair, Phrase: &Phrase{Family: f.Key, Text: f.Text},
+				Limit: &Limit{placed.InCopy, to}, Minutes: b.y.Minutes.Fix})
+		}
+	}
+	if len(parts) > 0 {
+		b.add(Target{Key: string(CutBack), Kind: CutBack, Parts: parts})
+	}
+}

@@ -1,0 +1,110 @@
+package plan
+
+import (
+	"slices"
+
+	"inktally/core/outline"
+	"inktally/core/site"
+	"inktally/core/wordtarget"
+)
+
+// Sum is what the weights come to together: 100.
+func (w Weights) Sum() float64 {
+	return w.Words + w.Title + w.H1 + w.Subheads + w.Body + w.ImageNames + w.Opening + w.Address + w.Alt + w.Description
+}
+
+// Weights are the shares of a family's gain that each kind of target stands
+// for, in percent (rule 12.1).
+type Weights struct {
+	Words, Title, H1, Subheads, Body, ImageNames, Opening, Address, Alt, Description float64
+}
+
+// Minutes is what the work on each kind of target takes (rule 12.3).
+type Minutes struct {
+	HundredWords float64
+	// Title is that of a description and an address too; Phrase that of a phrase
+	// in a subhead, the body or the opening; NewPage is without its words.
+	Title, H1, Phrase, ImageName, Alt, NewPage float64
+	// Place is that of a contradiction of place and of a dead link; Redirect that of a
+	// split too; Fix that of all else that has no time of its own.
+	Place, Redirect, Move, Fix float64
+}
+
+// Rates are how often the first family stands in the copy of a page (rules 9.4,
+// 9.5), in occurrences per 1,000 words.
+type Rates struct {
+	// Usual is taken without rivals that carry it; Least and Most are the bounds, and
+	// no more than PerTokens by the tokens of the lead.
+	Usual, Least, Most, PerTokens float64
+	// Density is the keyword density in percent from which it is overused.
+	Density float64
+}
+
+// Rules are the figures that turn measures into targets (Y).
+type Rules struct {
+	// Words are what word targets are worked out by.
+	Words   wordtarget.Rules
+	Weights Weights
+	Minutes Minutes
+	// WordsPerFamily is how many words of the target allow one more family.
+	WordsPerFamily int
+	// TitleStart is within how many characters a title must name its family.
+	TitleStart int
+	// CarryingHome and CarryingOther are how many images must carry a phrase.
+	CarryingHome, CarryingOther int
+	Rates
+	Outline outline.Rules
+	// RedirectPercent and VaguePercent of the first family's gain are what a redirect
+	// and naming the towns bring (rule 12.2).
+	RedirectPercent, VaguePercent float64
+	// Frames are sentences that carry a phrase word for word where it reads badly by
+	// itself; FramePhrase stands in its place.
+	Frames []string
+	// SlicePercent of the minutes ordered go to slices before all else, as long as a
+	// page is below its guideline (rule 12.4).
+	SlicePercent float64
+}
+
+// StandardRules are those that everybody starts with.
+func StandardRules() Rules {
+	return Rules{
+		Words: wordtarget.StandardRules(),
+		Weights: Weights{Words: 34, Title: 14, H1: 10, Subheads: 10, Body: 10, ImageNames: 8, Opening: 5, Address: 4, Alt: 3,
+			Description: 2},
+		Minutes: Minutes{HundredWords: 20, Title: 10, H1: 5, Phrase: 3, ImageName: 4, Alt: 1, NewPage: 30, Place: 3, Redirect: 15, Move: 10,
+			Fix: 5},
+		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
+		Rates:           Rates{Usual: 5, Least: 3, Most: 12, PerTokens: 36, Density: 4},
+		Outline:         outline.StandardRules(),
+		Frames:          slices.Clone(frames),
+		RedirectPercent: 10, VaguePercent: 3, SlicePercent: 40,
+	}
+}
+
+// Carrying is how many images of a kind of page must carry a phrase (rule
+// 10.2).
+func (y Rules) Carrying(k site.Kind) int {
+	if k == site.Home {
+		return y.CarryingHome
+	}
+	return y.CarryingOther
+}
+
+// FramePhrase is where a frame carries its phrase.
+const FramePhrase = "{phrase}"
+
+// frames are the sentences that everybody starts with.
+var frames = []string{
+	"If you typed “{phrase}”, this is the page for it.",
+	"People look us up as {phrase}; here is what that covers.",
+	"{phrase}: what it takes, what it costs, and when we can come.",
+	"Ask for {phrase} on the phone and we know which crew to send.",
+	"On our work orders it says {phrase}, and this is what happens on the day.",
+	"A neighbor may call it something else; on the invoice it reads {phrase}.",
+	"Below is all that belongs to {phrase}, step by step.",
+	"Most visits booked as {phrase} take less than a morning.",
+	"What does {phrase} include? Start with the list below.",
+	"Before you book {phrase}, look at these three things.",
+	"Filed under {phrase}: the jobs we did last month.",
+	"The short answer to {phrase}: one visit, one price, one page of notes.",
+}

@@ -1,0 +1,169 @@
+package plan
+
+import (
+	"slices"
+
+	"inktally/core/finding"
+	"inktally/core/site"
+)
+
+// repairs are what the findings of a site ask for, by the page that they are about
+// (rules 5.2, 5.3, 11).
+type repairs struct {
+	y     Rules
+	study *Study
+	out   []Target
+}
+
+func (y Rules) repairs(s *Study) *repairs {
+	r := &repairs{y: y, study: s}
+	for _, f := range s.Findings {
+		r.find(f)
+	}
+	return r
+}
+
+// placeFix is the target that gathers what contradicts the place of a page.
+func placeFix() Target { return fixOf(finding.Finding{Type: finding.PlaceWrong}) }
+
+// fixOf is the fix of a finding, before its parts.
+func fixOf(f finding.Finding) Target {
+	return Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, Finding: &f}
+}
+
+// rename asks for other names of images that name another place and that no finding speaks
+// of.
+func (r *repairs) rename(p *Page, wrong []Part) {
+	for _, part := range wrong {
+		r.gather(p, placeFix(), part)
+	}
+}
+
+// find asks for what a finding asks for (finding.Rule).
+func (r *repairs) find(f finding.Finding) {
+	page := r.page(f.URL)
+	switch finding.RuleOf(f.Type).Asks {
+	case finding.Fix:
+		r.add(page, fixOf(f))
+	case finding.FixLink:
+		r.deadLink(f)
+	case finding.FixPlace:
+		r.wrongPlace(page, f)
+	case finding.NameTowns:
+		if r.towns() > 0 {
+			r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f})
+		}
+	case finding.Redirect:
+		r.add(page, Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
+	case finding.Split:
+		r.split(page, f)
+	case finding.Rewrite:
+		r.rewrite(page, f)
+	case finding.Nothing:
+	}
+}
+
+// page is the client's page at an address, its home page where there is none.
+func (r *repairs) page(address string) *Page {
+	home := 0
+	for i := range r.study.Pages {
+		p := &r.study.Pages[i]
+		if p.URL != "" && site.SameAddress(p.URL, address) {
+			return p
+		}
+		if p.Kind == site.Home {
+			home = i
+		}
+	}
+	if len(r.study.Pages) == 0 {
+		return nil
+	}
+	return &r.study.Pages[home]
+}
+
+func (r *repairs) towns() int {
+	for i := range r.study.Pages {
+		if n := len(r.study.Pages[i].Topics.Towns); n > 0 {
+			return n
+		}
+	}
+	return 0
+}
+
+// add adds a target of one line.
+func (r *repairs) add(p *Page, t Target) {
+	if p == nil {
+		return
+	}
+	minutes := KindRuleOf(t.Kind).minutes(r.y.Minutes, p)
+	t.Page, t.Choice.State = p.Key, Open
+	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: minutes, Choice: Choice{State: Open}}}
+	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
+		r.out = append(r.out, t)
+	}
+}
+
+// gather adds a part to the target of its page that gathers such parts.
+func (r *repairs) gather(p *Page, t Target, part Part) {
+	if p == nil {
+		return
+	}
+	t.Page, t.Choice.State = p.Key, Open
+	at := slices.IndexFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() })
+	if at < 0 {
+		r.out = append(r.out, t)
+		at = len(r.out) - 1
+	}
+	part.Choice.State = Open
+	if !slices.ContainsFunc(r.out[at].Parts, func(o Part) bool { return o.Key == part.Key }) {
+		r.out[at].Parts = append(r.out[at].Parts, part)
+	}
+}
+
+// deadLink is a part of the fix of the page that the link stands on.
+func (r *repairs) deadLink(f finding.Finding) {
+	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}),
+		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Finding: &f, Minutes: r.y.Minutes.Place})
+}
+
+// wrongPlace is a fix where it stands; where the other place has a page of its own, what
+// is said of it moves there.
+func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
+	if other := r.ownPage(f.Place); other != nil && other != p {
+		f.Other = other.URL
+		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
+		return
+	}
+	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f, Minutes: r.y.Minutes.Place})
+}
+
+// ownPage is the area page of a town that is there, nil for none.
+func (r *repairs) ownPage(town string) *Page {
+	for i := range r.study.Pages {
+		if p := &r.study.Pages[i]; p.Kind == site.Area && p.Place == town && p.there() {
+			return p
+		}
+	}
+	return nil
+}
+
+// split is asked for as long as one of the services has no page of its own; it depends on
+// those pages (rule 12.2).
+func (r *repairs) split(p *Page, f finding.Finding) {
+	var needs []Ref
+	for i := range r.study.Pages {
+		o := &r.study.Pages[i]
+		if o.Kind == site.Service && slices.Contains(f.Services, o.Service) && !o.there() {
+			needs = append(needs, Ref{o.Key, string(NewPage)})
+		}
+	}
+	if len(needs) > 0 {
+		r.add(p, Target{Key: string(Split), Kind: Split, Finding: &f, Needs: needs})
+	}
+}
+
+func (r *repairs) rewrite(p *Page, f finding.Finding) {
+	if p != nil && p.there() {
+		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
+	}
+}

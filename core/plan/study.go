@@ -1,0 +1,212 @@
+package plan
+
+import (
+	"strconv"
+
+	"inktally/core/finding"
+	"inktally/core/outline"
+	"inktally/core/place"
+	"inktally/core/sheet"
+	"inktally/core/site"
+	"inktally/core/wordtarget"
+)
+
+// Study is what the plan of a client is made from: all its pages at once, those
+// that there are and those to make, with what is wrong with its site.
+type Study struct {
+	Pages []Page
+	// Findings are what is wrong with the site (rules 5.2, 5.3, 11).
+	Findings []finding.Finding
+	// Own are the targets that the user added by hand.
+	Own []Own
+	// Choices are what the user said of targets and of their parts.
+	Choices map[Ref]Choice
+}
+
+// Page is what the targets of a page are worked out from.
+type Page struct {
+	// Key names the page; Formerly is the name that it had before it was made: what
+	// was said of it then still holds.
+	Key, Formerly string
+	// URL is empty for a page to make.
+	URL     string
+	Kind    site.Kind
+	Service string
+	Place   string
+	// Client is nil if there is no page yet, or none but one under construction.
+	Client *sheet.Column
+	// Rivals are the like rivals' pages.
+	Rivals   []*sheet.Column
+	Criteria *sheet.Criteria
+	// Families are the page's, in order of gain.
+	Families []Family
+	// Wishes are what image names may say beyond the families, in order (rule 4.3).
+	Wishes []string
+	// Frame is used if there is no page yet, and for a draft (rule 8.6).
+	Frame int
+	// Draft tells that Client is no page but its copy as it is handed in: it will stand in
+	// a frame.
+	Draft  bool
+	Topics outline.Topics
+	Edits  outline.Edits
+	// Phone is the business's number; Named are the places that are written with capitals
+	// before any was entered.
+	Phone string
+	Named []place.Place
+	// Headings remembers what headings say, nil for nothing.
+	Headings *outline.Headings
+}
+
+// Family is a family of a page with what it may bring.
+type Family struct {
+	// Key is the family's, Text its lead.
+	Key, Text string
+	// Service and Place are what it names, empty for none and for the home town.
+	Service, Place string
+	// Gain is that of its row in visits a month; Known tells that searches for it are
+	// known. One of unknown volume is ordered as the client's smallest gain (rule 12.2).
+	Gain  float64
+	Known bool
+	// Members are its further members that must stand on the page, in order of their
+	// searches (rule 9.3).
+	Members []Member
+
+	rank float64
+}
+
+// Member is a further member of a family's row.
+type Member struct {
+	Text     string
+	Searches int
+	// Share is its part of the family's volume.
+	Share float64
+}
+
+// Own is a target that the user added by hand.
+type Own struct {
+	ID      int64
+	Page    string // key
+	Text    string
+	Gain    float64 // visits a month, 0 for none
+	Minutes float64
+}
+
+// Choice is what the user said of a target or of a part of one.
+type Choice struct {
+	State State
+	// Value is what a changed part says instead.
+	Value  string
+	Reason string
+}
+
+// State is where a target stands with its user.
+type State string
+
+// The states of a target.
+const (
+	Open    State = "open"
+	Kept    State = "kept"
+	Changed State = "changed"
+	Dropped State = "dropped"
+)
+
+// States are all of them.
+func States() []State { return []State{Open, Kept, Changed, Dropped} }
+
+// Ref names a target of a client, or a part of one: the key of its page, and its own, which no
+// other target or part of the page has.
+type Ref struct{ Page, Key string }
+
+// String is the name as the API has it.
+func (r Ref) String() string { return r.Page + " | " + r.Key }
+
+// there tells whether the page is there and was read.
+func (p *Page) there() bool { return p.Client != nil }
+
+func (p *Page) frame() int {
+	if p.there() && !p.Draft {
+		return p.Client.Page.Words.Frame()
+	}
+	return p.Frame
+}
+
+// seen are the words of the page; those of one to make are the menus and footers
+// that it will come with.
+func (p *Page) seen() int {
+	switch {
+	case p.there() && p.Draft:
+		return p.copied() + p.Frame
+	case p.there():
+		return p.Client.Page.Words.Seen
+	}
+	return p.Frame
+}
+
+func (p *Page) copied() int {
+	if p.there() {
+		return p.Client.Page.Words.Copy
+	}
+	return 0
+}
+
+func (p *Page) rivalWords() []int {
+	out := make([]int, len(p.Rivals))
+	for i, r := range p.Rivals {
+		out[i] = r.Page.Words.Seen
+	}
+	return out
+}
+
+// family is the placement of a family on the page, an empty one without a page.
+func (p *Page) family(key string) sheet.Placement {
+	if !p.there() {
+		return sheet.Placement{}
+	}
+	return p.Client.Family(key)
+}
+
+// says is the placement of a phrase on the page.
+func (p *Page) says(phrase string) sheet.Placement {
+	if !p.there() {
+		return sheet.Placement{}
+	}
+	return p.Client.Phrase(phrase)
+}
+
+// OutlineOf are the sections that a page should have (rule 10.1); one without a word target
+// has none.
+func (y Rules) OutlineOf(p *Page) []outline.Section {
+	w := y.WordTargetOf(p)
+	if w.Rule == wordtarget.NoTarget {
+		return nil
+	}
+	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(), Headings: p.Headings, Topics: p.Topics, Edits: p.Edits,
+		ToWrite: w.ToWrite, Writer: w.Writer}
+	if p.there() {
+		in.Page = p.Client.Page
+	}
+	for _, r := range p.Rivals {
+		in.Rivals = append(in.Rivals, r.Page)
+	}
+	for i, f := range p.Families[:min(len(p.Families), y.families(w))] {
+		if i > 0 {
+			in.Families = append(in.Families, outline.Family{Key: f.Key, Service: f.Service, Place: f.Place})
+		}
+	}
+	return y.Outline.Of(in)
+}
+
+// families is for how many families the words of a page have room, the first included
+// (rule 9.3).
+func (y Rules) families(w wordtarget.Target) int { return max(1, w.Target/max(1, y.WordsPerFamily)) }
+
+// WordTargetOf is how many words the page needs (rule 8).
+func (y Rules) WordTargetOf(p *Page) wordtarget.Target { return y.WordTargetBeside(p, p.rivalWords()) }
+
+// WordTargetBeside is how many words the page would need if its rivals had so many.
+func (y Rules) WordTargetBeside(p *Page, rivals []int) wordtarget.Target {
+	return y.Words.Of(p.Kind, p.seen(), p.frame(), rivals)
+}
+
+// Key is that of its target.
+func (o Own) Key() string { return partKey(ByHand, strconv.FormatInt(o.ID, 10)) }

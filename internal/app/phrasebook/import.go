@@ -1,0 +1,311 @@
+package phrasebook
+
+import (
+	"bytes"
+	"context"
+	"slices"
+	"strings"
+
+	"inktally/core/book"
+	"inktally/core/fault"
+	"inktally/core/lineup"
+	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/table"
+	"inktally/core/text"
+	"inktally/core/visits"
+	"inktally/internal/store"
+	"inktally/internal/view"
+
+	"github.com/xuri/excelize/v2"
+)
+
+// MaxList is the largest list that is read.
+const MaxList = 20 << 20
+
+// shownRows are those of a list that are shown before it is taken.
+const shownRows = 8
+
+// shownRefused bounds the refused rows that a report lists.
+const shownRefused = 100
+
+// listOf reads a list: XLSX by how it begins, else text.
+func listOf(body []byte) ([][]string, error) {
+	if len(body) > MaxList {
+		return nil, fault.New(fault.ListTooLarge, MaxList>>20)
+	}
+	if !bytes.HasPrefix(body, []byte("PK\x03\x04")) {
+		return table.Parse(body)
+	}
+	return sheetRows(body)
+}
+
+// maxUnzipped bounds what a workbook may unfold to.
+const maxUnzipped = 200 << 20
+
+// sheetRows reads the first sheet of a workbook that holds anything. Formulas
+// are not worked out: what the file keeps as their value is taken.
+func sheetRows(body []byte) ([][]string, error) {
+	f, err := excelize.OpenReader(bytes.NewReader(body), excelize.Options{UnzipSizeLimit: maxUnzipped, UnzipXMLSizeLimit: maxUnzipped / 4})
+	if err != nil {
+		return nil, fault.New(fault.WorkbookUnreadable).Because(err)
+	}
+	defer f.Close()
+	for _, name := range f.GetSheetList() {
+		rows, err := f.Rows(name)
+		if err != nil {
+			continue
+		}
+		var out [][]string
+		for rows.Next() && len(out) < table.MaxRows {
+			cells, err := rows.Columns()
+			if err != nil {
+				break
+			}
+			row := make([]string, 0, min(len(cells), table.MaxColumns))
+			filled := false
+			for _, cell := range cells[:min(len(cells), table.MaxColumns)] {
+				cell = text.Collapse(cell)
+				filled = filled || cell != ""
+				row = append(row, cell)
+			}
+			if filled {
+				out = append(out, row)
+			}
+		}
+		_ = rows.Close()
+		if len(out) > 0 {
+			return out, nil
+		}
+	}
+	return nil, fault.New(fault.WorkbookEmpty)
+}
+
+// PreviewList shows how a list is understood before it is imported.
+func (b *Book) PreviewList(ctx context.Context, id int64, name string, body []byte) (*view.Preview, error) {
+	rows, err := listOf(body)
+	if err != nil {
+		return nil, err
+	}
+	layout := table.Guess(rows)
+	p := &view.Preview{Rows: rows[:min(len(rows), shownRows)], Total: len(rows), Layout: view.LayoutOf(layout)}
+	k, err := b.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	p.Sites = sites(k.Known)
+	p.Site = siteOf(name, rows, layout, p.Sites)
+	return p, nil
+}
+
+// siteOf tells which of the sites a list is likely to be of: the one that most
+// of its addresses are of, else the one that its name names. Without positions
+// it is a list of phrases.
+func siteOf(name string, rows [][]string, layout table.Layout, sites []view.FoundSite) string {
+	if !slices.Contains(layout.Roles, table.Position) {
+		return ""
+	}
+	at := slices.Index(layout.Roles, table.Address)
+	best, most := "", 0
+	for _, s := range sites {
+		n := 0
+		for _, row := range rows {
+			if at >= 0 && at < len(row) && lineup.Domain(row[at]) == s.Site {
+				n++
+			}
+		}
+		if n*2 > len(rows) && n > most {
+			best, most = s.Site, n
+		}
+		if best == "" && strings.Contains(strings.ToLower(name), s.Site) {
+			best = s.Site
+		}
+	}
+	return best
+}
+
+// ImportList takes the phrases of a list into a client's book, or if site names
+// one, as what that site is found for; the client's own go into its book too.
+// layout says what the columns hold; nil takes what is guessed.
+func (b *Book) ImportList(ctx context.Context, client int64, name string, body []byte, layout *view.Layout, site string, area visits.Area) (*view.Report, error) {
+	rows, err := listOf(body)
+	if err != nil {
+		return nil, err
+	}
+	holds := table.Guess(rows)
+	if layout != nil {
+		holds = layout.Core()
+	}
+	taken, refused, err := table.Take(rows, holds)
+	if err != nil {
+		return nil, err
+	}
+	report := &view.Report{Refused: view.RefusedOf(refused, shownRefused), RefusedN: len(refused)}
+	return report, b.put(ctx, client, name, []listOfSite{{site, taken, area}}, report)
+}
+
+// phrasesIn are the phrases of a list with the area of their volumes.
+func phrasesIn(list listOfSite, home place.Place) (out []book.Phrase) {
+	for _, r := range list.rows {
+		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position}
+		if r.Volume != nil {
+			p.Area = table.AreaOf(r.Area, home)
+			if p.Area == "" {
+				p.Area = list.area
+			}
+		}
+		out = append(out, p)
+	}
+	return out
+}
+
+// listOfSite is a list of phrases, of what a site is found for if it names
+// one.
+type listOfSite struct {
+	site string
+	rows []table.Row
+	area visits.Area // of its volumes, where a row says nothing else
+}
+
+// put takes rows into a client's book and keeps how to undo it.
+func (b *Book) put(ctx context.Context, client int64, name string, lists []listOfSite, report *view.Report) error {
+	return b.DB.Write(ctx, func(tx *store.Tx) error {
+		pages, err := tx.Pages(client)
+		if err != nil {
+			return err
+		}
+		if _, err := tx.Client(client); err != nil {
+			return err
+		}
+		places, err := tx.Places(client)
+		if err != nil {
+			return err
+		}
+		home, _ := place.Home(places)
+		i := store.Import{Name: name, TakenAt: b.Now()}
+		var rows []book.Phrase
+		for _, list := range lists {
+			if list.site == "" {
+				rows = append(rows, phrasesIn(list, home)...)
+				continue
+			}
+			found := store.FoundList{Site: list.site, Source: name, TakenAt: i.TakenAt, Phrases: foundIn(list.rows)}
+			if len(found.Phrases) == 0 {
+				continue
+			}
+			if owns(pages, list.site) {
+				rows = append(rows, phrasesIn(listOfSite{rows: foundRows(found.Phrases), area: list.area}, home)...)
+			}
+			id, err := tx.AddFoundList(client, found)
+			if err != nil {
+				return err
+			}
+			i.Found = append(i.Found, id)
+			report.Found += len(found.Phrases)
+		}
+		if err := putRows(tx, client, rows, &i, report); err != nil {
+			return err
+		}
+		report.Added = len(i.Added)
+		if len(i.Added)+len(i.Changed)+len(i.Found) == 0 {
+			return nil
+		}
+		id, err := tx.AddImport(client, i)
+		report.ImportID = id
+		return err
+	})
+}
+
+// putRows puts rows among the phrases of a book.
+func putRows(tx *store.Tx, client int64, rows []book.Phrase, i *store.Import, report *view.Report) error {
+	changed := map[int64]bool{}
+	for _, p := range rows {
+		id, before, err := tx.PutPhrase(client, phrase.Fold(p.Text), p)
+		switch {
+		case err != nil:
+			return err
+		case before == nil:
+			i.Added = append(i.Added, id)
+			changed[id] = true // it goes as a whole when this is undone
+		default:
+			report.Joined++
+			if !changed[id] {
+				changed[id] = true
+				i.Changed = append(i.Changed, *before)
+			}
+		}
+	}
+	return nil
+}
+
+// UndoImport takes back what an import did. Only the last one can be: a later
+// one may have changed the same phrases.
+func (b *Book) UndoImport(ctx context.Context, client, id int64) error {
+	return b.DB.Write(ctx, func(tx *store.Tx) error {
+		i, err := tx.Import(client, id)
+		if err != nil {
+			return err
+		}
+		last, err := tx.Imports(client, 1)
+		if err != nil {
+			return err
+		}
+		if last[0].ID != id {
+			return fault.New(fault.ImportNotLast, last[0].Name)
+		}
+		for _, added := range i.Added {
+			if err := tx.DeletePhrase(client, added); err != nil {
+				return err
+			}
+		}
+		for _, list := range i.Found {
+			if err := tx.DeleteFoundList(client, list); err != nil {
+				return err
+			}
+		}
+		for _, before := range i.Changed {
+			if err := tx.RestorePhrase(client, before); err != nil {
+				return err
+			}
+		}
+		return tx.DeleteImport(client, id)
+	})
+}
+
+// Candidates makes phrases of a client's services, places and patterns, those
+// left out that its book has already.
+func (b *Book) Candidates(ctx context.Context, id int64) ([]string, error) {
+	k, err := b.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	had := map[string]bool{}
+	for _, p := range k.Phrases {
+		had[p.Text] = true
+	}
+	out := []string{}
+	for _, c := range book.Candidates(k.Services, k.Places, book.Patterns) {
+		if !had[c] {
+			out = append(out, c)
+		}
+	}
+	return out, nil
+}
+
+// AddPhrases takes typed phrases, one a line, or candidates into a client's
+// book, with the figures that lists of what sites are found for have of them.
+func (b *Book) AddPhrases(ctx context.Context, client int64, phrases []string) (*view.Report, error) {
+	rows := make([][]string, 0, len(phrases))
+	for _, p := range phrases {
+		rows = append(rows, []string{p})
+	}
+	taken, refused, err := table.Take(rows, table.Layout{Roles: []table.Role{table.Phrase}})
+	if err != nil {
+		return nil, err
+	}
+	if err := b.figures(ctx, client, taken); err != nil {
+		return nil, err
+	}
+	report := &view.Report{Refused: view.RefusedOf(refused, shownRefused), RefusedN: len(refused)}
+	return report, b.put(ctx, client, "typed", []listOfSite{{rows: taken}}, report)
+}

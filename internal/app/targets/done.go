@@ -1,0 +1,63 @@
+package targets
+
+import (
+	"context"
+	"fmt"
+
+	"inktally/core/plan"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// done tells what the plan asked for before the client's pages were read the last time, and
+// does not ask for any more. Words are told by page: what was written may stand in any
+// section.
+func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
+	out := []view.Done{}
+	was, err := now.Study.PlanBefore(ctx)
+	if err != nil || was == nil {
+		return out, err
+	}
+	before, said := worked(now.Study, was), now.From.Said()
+	asked := map[plan.Ref]bool{}
+	for i := range now.Targets {
+		for _, p := range now.Targets[i].Parts {
+			asked[plan.Ref{Page: now.Targets[i].Page, Key: p.Key}] = true
+		}
+	}
+	for i := range before.Targets {
+		t := &before.Targets[i]
+		if whole, _ := said(t.Page, t.Key); whole.State == plan.Dropped {
+			continue
+		}
+		for k := range t.Parts {
+			part := t.Parts[k] // shared
+			if c, ok := said(t.Page, part.Key); ok {
+				part.Choice = c
+			}
+			if part.Kind == plan.Words || part.Choice.State == plan.Dropped || asked[plan.Ref{Page: t.Page, Key: part.Key}] || now.Pages[t.Page] == nil {
+				continue
+			}
+			says := before.teller(t.Page).Part(t, &part)
+			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind), Says: join(says.Before, says.Pencil, says.After),
+				Note: says.Note, Gain: part.Gain})
+		}
+	}
+	return append(out, written(before, now)...), nil
+}
+
+// written are the words that were written on pages that were short of them.
+func written(before, now *Worked) (out []view.Done) {
+	for _, c := range before.Whole.Pages {
+		key := c.Aim.Key
+		was, is := before.Words[key], now.Words[key]
+		if n := was.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
+			note := "enough now"
+			if is.ToWrite > 0 {
+				note = wording.Count(is.ToWrite, "word", "") + " left"
+			}
+			out = append(out, view.Done{Page: key, Key: "words", Name: "Words", Says: fmt.Sprintf("%s of %s", wording.Number(n), wording.Count(was.ToWrite, "word", "")), Note: note})
+		}
+	}
+	return out
+}

@@ -1,0 +1,150 @@
+package targets
+
+import (
+	"context"
+
+	"inktally/core/plan"
+	"inktally/internal/app/sheets"
+	"inktally/internal/study"
+	"inktally/internal/view"
+	"inktally/internal/wording"
+)
+
+// Worked is the plan of a client as it is told. It is for one goroutine.
+type Worked struct {
+	*study.Plan
+	// Study is what it was worked out from.
+	Study *study.Study
+
+	tellers map[string]wording.Teller
+}
+
+// Work works out the plan of a client.
+func (p *Plan) Work(ctx context.Context, id int64) (*Worked, error) {
+	s, err := p.Studies.Of(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	made, err := s.Plan(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return worked(s, made), nil
+}
+
+func worked(s *study.Study, made *study.Plan) *Worked {
+	return &Worked{Plan: made, Study: s, tellers: map[string]wording.Teller{}}
+}
+
+// teller words the targets of a page.
+func (w *Worked) teller(page string) wording.Teller {
+	if made, ok := w.tellers[page]; ok {
+		return made
+	}
+	made := w.newTeller(page)
+	w.tellers[page] = made
+	return made
+}
+
+func (w *Worked) newTeller(page string) wording.Teller {
+	out := wording.Teller{Firm: w.Whole.Known.Client.Name}
+	for _, p := range w.Whole.Known.Places {
+		if !p.Home {
+			out.Towns = append(out.Towns, p.Name)
+		}
+	}
+	c, ok := w.Pages[page]
+	if !ok {
+		out.Display = func(phrase string) string { return phrase }
+		return out
+	}
+	info := sheets.PageInfo(c)
+	out.Display = c.Display
+	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have, Sites: c.Sites}
+	if info.Words != nil {
+		out.Page.Words = *info.Words
+	}
+	words := sheets.WordCase(c)
+	out.Rivals, out.Page.RivalWords = words.Names, words.Words
+	return out
+}
+
+// unit is what the gains of a plan are in.
+func (w *Worked) unit() wording.Unit {
+	if w.Shares {
+		return wording.Share
+	}
+	return wording.Visits
+}
+
+// Show shows a plan with its cut line.
+func (w *Worked) Show() *view.Plan {
+	known := w.Whole.Known
+	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}, Idle: []view.Idle{}}
+	for _, c := range w.Whole.Pages {
+		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheets.PageInfo(c)})
+	}
+	cut := plan.CutLine(w.Targets, out.Hours*60)
+	out.Left, out.Needs = cut.Left, cut.Needs
+	for i := range w.Targets {
+		t := &w.Targets[i]
+		shown := view.TargetOf(w.teller(t.Page), t, cut.Fits[i])
+		shown.OwnID = w.ownID(t)
+		out.Targets = append(out.Targets, shown)
+		if t.Choice.State == plan.Dropped {
+			continue
+		}
+		out.Open++
+		out.Minutes += t.Minutes
+		out.All += t.Gain
+		if cut.Fits[i] {
+			out.Fit++
+			out.Gain += t.Gain
+			out.Worth += w.worth(t)
+		}
+	}
+	for _, ref := range w.Idle(&w.From) {
+		out.Idle = append(out.Idle, view.Idle{Page: ref.Page, Key: ref.Key, Says: w.idleSays(ref)})
+	}
+	for _, t := range plan.Telling(w.Targets) {
+		out.Telling = append(out.Telling, t.Ref().String())
+	}
+	return out
+}
+
+// idleSays words what was said of a line that is no longer in the plan.
+func (w *Worked) idleSays(ref plan.Ref) string {
+	kind, about := plan.ReadKey(ref.Key)
+	if f := w.Whole.Known.ByKey()[about]; f != nil {
+		about = w.teller(ref.Page).Display(f.Lead().Text)
+	}
+	return wording.Idle(kind, about, w.From.Choices[ref])
+}
+
+// worth is the gain of a target in money, as far as it is known what a job of its page's
+// service brings.
+func (w *Worked) worth(t *plan.Target) float64 {
+	c, ok := w.Pages[t.Page]
+	if !ok || w.Shares {
+		return 0
+	}
+	gain, worth := 0.0, 0.0
+	for _, f := range c.Families {
+		gain += f.RowGain
+		worth += f.Worth
+	}
+	if gain == 0 {
+		return 0
+	}
+	return t.Gain * worth / gain
+}
+
+func (w *Worked) ownID(t *plan.Target) int64 {
+	for _, o := range w.From.Own {
+		if t.Kind == plan.ByHand && t.Key == o.Key() {
+			return o.ID
+		}
+	}
+	return 0
+}
