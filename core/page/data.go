@@ -1,5 +1,7 @@
 package page
 
+import "inktally/core/menu"
+
 // Rules is the version of the rules that a page is read by. What was kept by
 // another version is read anew; TestRulesVersion fails if a change of the
 // rules forgot it.
@@ -17,7 +19,7 @@ type Data struct {
 	Images   []Image
 	Warnings []Warning
 	Details  Details
-	Menus    [][]MenuItem
+	Menus    [][]menu.Item
 }
 
 // BlockData is a block as it can be kept.

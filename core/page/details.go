@@ -1,11 +1,11 @@
 package page
 
 import (
-	"regexp"
 	"strings"
 
 	"inktally/core/contact"
 	"inktally/core/cues"
+	"inktally/core/menu"
 	"inktally/core/structured"
 	"inktally/core/text"
 )
@@ -69,16 +69,6 @@ func (p *Passages) add(text string, words int) {
 	p.Texts = append(p.Texts, text)
 }
 
-var (
-	vagueText = regexp.MustCompile(`(?i)\b(?:and )?(?:all )?(?:the )?(?:surrounding|nearby|neighbou?ring) (?:areas?|communities|cities|towns|villages|regions?)\b` +
-		`|\b(?:and )?(?:the )?(?:towns|cities|communities|villages|areas) (?:nearby|around|close by)\b|\band beyond\b`)
-	// Years alone may be those of a guarantee: words about the firm must follow.
-	yearsText = regexp.MustCompile(`(?i)\b((?:since|established in|est\.?|founded in) (?:1[89]|20)\d\d)\b` +
-		`|\b((?:over |more than |nearly )?(?:\d{1,3}|ten|fifteen|twenty|thirty|forty|fifty) years)` +
-		`(?:’|')? (?:of experience|experience|in business|in (?:the )?trade|we|our)\b`)
-	buildingText = regexp.MustCompile(`(?i)\b(?:under construction|coming soon|launching soon|site is being built)\b`)
-)
-
 // fewWords are those under which a page under construction is one.
 const fewWords = 100
 
@@ -91,12 +81,12 @@ func (p *Page) Details() Details {
 
 // Menus returns the menus of a page as trees, hidden entries too: most are
 // folded until they are pointed at.
-func (p *Page) Menus() [][]MenuItem {
+func (p *Page) Menus() [][]menu.Item {
 	p.found.Do(p.find)
 	return p.menus
 }
 
-func (p *Page) find() { p.details, p.menus = p.findDetails(), p.findMenus() }
+func (p *Page) find() { p.details, p.menus = p.findDetails(), menu.Read(p.structure.menus, p.address) }
 
 func (p *Page) findDetails() Details {
 	s := &p.structure
@@ -104,7 +94,7 @@ func (p *Page) findDetails() Details {
 		Videos: s.videos, Maps: s.maps, Testimonials: s.quotes,
 		Phones: []contact.Phone{}, Mails: []string{}, Profiles: []string{}, Vague: []string{}, Baked: []string{},
 		Placeholder: Passages{Texts: []string{}}, Foreign: Passages{Texts: []string{}}}
-	d.Businesses = structured.Read(p.structure.data, p.structure.items, labelOf)
+	d.Businesses = structured.Read(p.structure.data, p.structure.items, menu.Label)
 	p.links(&d)
 	p.passages(&d)
 	for i := range p.Images {
@@ -129,7 +119,7 @@ func (p *Page) passages(d *Details) {
 		if s.Phone {
 			phones.Find(t)
 		}
-		if s.May(cues.Filler) && placeholder(strings.ToLower(t)) {
+		if s.May(cues.Filler) && cues.IsFiller(t) {
 			d.Placeholder.add(t, b.Words)
 		} else if b.Words >= foreignWords && tries < foreignTries && s.MayBeForeign(english, b.Words) {
 			tries++
@@ -138,28 +128,16 @@ func (p *Page) passages(d *Details) {
 			}
 		}
 		if s.May(cues.Vague) {
-			d.Vague = append(d.Vague, vagueText.FindAllString(t, -1)...)
+			d.Vague = append(d.Vague, cues.VagueIn(t)...)
 		}
 		if d.Years == "" && s.May(cues.Years) && b.Copy() {
-			if m := yearsText.FindStringSubmatch(t); m != nil {
-				d.Years = m[1] + m[2]
-			}
+			d.Years = cues.YearsIn(t)
 		}
-		if s.May(cues.Building) && p.Words.Copy < fewWords && buildingText.MatchString(t) {
+		if s.May(cues.Building) && p.Words.Copy < fewWords && cues.IsBuilding(t) {
 			d.UnderConstruction = true
 		}
 	}
 	d.Phones = append(d.Phones, phones.Found()...)
-}
-
-// placeholder tells left-over text, given in lower case, by its usual words.
-func placeholder(low string) bool {
-	for _, words := range []string{"lorem ipsum", "dolor sit amet", "your text here", "insert text here"} {
-		if strings.Contains(low, words) {
-			return true
-		}
-	}
-	return false
 }
 
 const (

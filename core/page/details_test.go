@@ -7,6 +7,7 @@ import (
 
 	"inktally/core/contact"
 	"inktally/core/finding"
+	"inktally/core/menu"
 	"inktally/core/structured"
 
 	"github.com/stretchr/testify/assert"
@@ -167,11 +168,14 @@ func TestLinksAndMenus(t *testing.T) {
 	<a href=/p aria-label="Pictures"><img src=p.png></a><a href=/q hidden>gone</a></p></main>
 	<footer><div class="footer-social"><a href="https://people.example/ash">p</a></div><div role=navigation><a href=/t>Terms</a></div></footer>`),
 		Source{URL: "http://ash.example/"})
-	none := []MenuItem{}
-	assert.Equal(t, [][]MenuItem{
-		{{"Home", "http://ash.example/", none}, {"Services", "", []MenuItem{
-			{"Sweeping", "http://ash.example/sweep", none}, {"Liners", "http://ash.example/line", none}}}, {"About us", "http://ash.example/about", none}},
-		{{"Terms", "http://ash.example/t", none}},
+	item := func(text, address string, below ...menu.Item) menu.Item {
+		return menu.Item{Text: text, Address: address, Items: append([]menu.Item{}, below...)}
+	}
+	assert.Equal(t, [][]menu.Item{
+		{item("Home", "http://ash.example/"),
+			item("Services", "", item("Sweeping", "http://ash.example/sweep"), item("Liners", "http://ash.example/line")),
+			item("About us", "http://ash.example/about")},
+		{item("Terms", "http://ash.example/t")},
 	}, p.Menus())
 	assert.Equal(t, []string{"https://people.example/ash"}, p.Details().Profiles)
 	assert.Equal(t, []LinkFact{

@@ -3,6 +3,8 @@ package page
 import (
 	"strings"
 
+	"inktally/core/cues"
+	"inktally/core/element"
 	"inktally/core/style"
 	"inktally/core/text"
 
@@ -58,8 +60,8 @@ func (w *walker) element(n *html.Node, parent *context) {
 		w.data(n)
 		return
 	case atom.Link:
-		if w.page.structure.canonical == "" && strings.EqualFold(attr(n, "rel"), "canonical") {
-			w.page.structure.canonical = strings.TrimSpace(attr(n, "href"))
+		if w.page.structure.canonical == "" && strings.EqualFold(element.Attr(n, "rel"), "canonical") {
+			w.page.structure.canonical = strings.TrimSpace(element.Attr(n, "href"))
 		}
 		return
 	case atom.Iframe, atom.Video:
@@ -79,12 +81,12 @@ func (w *walker) element(n *html.Node, parent *context) {
 		w.walk(n, &context{hidden: true, svg: true})
 		return
 	case atom.Html:
-		w.page.Lang = strings.TrimSpace(attr(n, "lang"))
+		w.page.Lang = strings.TrimSpace(element.Attr(n, "lang"))
 		if w.page.Lang == "" {
-			w.page.Lang = strings.TrimSpace(attr(n, "xml:lang"))
+			w.page.Lang = strings.TrimSpace(element.Attr(n, "xml:lang"))
 		}
 	}
-	if neverText(n.DataAtom) {
+	if element.NeverText(n.DataAtom) {
 		return
 	}
 	ctx := *parent
@@ -92,7 +94,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 	ctx.node = n
 	breaks := w.style(n, &a, parent, &ctx)
 	w.place(n, &a, &ctx)
-	if n.FirstChild == nil && appRoot(a.id) {
+	if n.FirstChild == nil && cues.IsAppRoot(a.id) {
 		w.emptyRoot = true
 	}
 	if !ctx.hidden {
@@ -104,8 +106,8 @@ func (w *walker) element(n *html.Node, parent *context) {
 	}
 	switch n.DataAtom {
 	case atom.A:
-		if href, ok := href(n); ok && w.room(len(w.page.Links), w.most.links) {
-			w.page.Links = append(w.page.Links, Link{Href: href, node: n, label: text.Collapse(attr(n, "aria-label")), region: ctx.region, hidden: ctx.hidden || ctx.invisible})
+		if href, ok := element.Lookup(n, "href"); ok && w.room(len(w.page.Links), w.most.links) {
+			w.page.Links = append(w.page.Links, Link{Href: href, node: n, label: text.Collapse(element.Attr(n, "aria-label")), region: ctx.region, hidden: ctx.hidden || ctx.invisible})
 			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
@@ -125,7 +127,7 @@ func (w *walker) element(n *html.Node, parent *context) {
 		w.breakBlock(&ctx)
 	}
 	if n.DataAtom == atom.Details {
-		w.details(n, &ctx, a.open && w.firstOpen(attr(n, "name")))
+		w.details(n, &ctx, a.open && w.firstOpen(element.Attr(n, "name")))
 	} else {
 		w.walk(n, &ctx)
 	}
@@ -284,16 +286,16 @@ func (w *walker) firstOpen(name string) bool {
 // foreign handles an SVG or MathML element: text stands in SVG text elements,
 // HTML in foreignObject, and all of MathML's tokens are text.
 func (w *walker) foreign(n *html.Node, parent *context) {
-	if neverSVG(n.Data) {
+	if element.NeverForeign(n.Data) {
 		return
 	}
 	a := readAttributes(n)
 	a.hidden = false // an attribute of HTML alone
 	ctx := *parent
 	ctx.node = n
-	ctx.invisible = ctx.invisible && attr(n, "visibility") != "visible" || attr(n, "visibility") == "hidden"
+	ctx.invisible = ctx.invisible && element.Attr(n, "visibility") != "visible" || element.Attr(n, "visibility") == "hidden"
 	breaks := w.style(n, &a, parent, &ctx)
-	if attr(n, "display") == "none" {
+	if element.Attr(n, "display") == "none" {
 		ctx.hidden = true
 	}
 	ctx.svg = n.Namespace == "svg" && n.Data != "foreignObject"
@@ -369,29 +371,11 @@ func (w *walker) title(n *html.Node) {
 }
 
 func (w *walker) meta(n *html.Node) {
-	if w.page.structure.robots == "" && strings.EqualFold(attr(n, "name"), "robots") {
-		w.page.structure.robots = text.Collapse(attr(n, "content"))
+	if w.page.structure.robots == "" && strings.EqualFold(element.Attr(n, "name"), "robots") {
+		w.page.structure.robots = text.Collapse(element.Attr(n, "content"))
 	}
-	if !w.described && strings.EqualFold(attr(n, "name"), "description") {
+	if !w.described && strings.EqualFold(element.Attr(n, "name"), "description") {
 		w.described = true
-		w.page.Description = text.Collapse(attr(n, "content"))
+		w.page.Description = text.Collapse(element.Attr(n, "content"))
 	}
-}
-
-// appRoot tells the ids under which programs draw their page.
-func appRoot(id string) bool {
-	switch id {
-	case "root", "app", "__next", "__nuxt", "application":
-		return true
-	}
-	return false
-}
-
-func href(n *html.Node) (string, bool) {
-	for i := range n.Attr {
-		if n.Attr[i].Key == "href" {
-			return n.Attr[i].Val, true
-		}
-	}
-	return "", false
 }

@@ -3,6 +3,7 @@ package page
 import (
 	"strings"
 
+	"inktally/core/element"
 	"inktally/core/imagesource"
 
 	"golang.org/x/net/html"
@@ -34,7 +35,7 @@ func (w *walker) image(n *html.Node, parent *context, a *attributes) {
 		}
 	}
 	ctx := *parent
-	if side := attr(n, "align"); w.style(n, a, parent, &ctx) || side == "left" || side == "right" {
+	if side := element.Attr(n, "align"); w.style(n, a, parent, &ctx) || side == "left" || side == "right" {
 		defer w.breakBlock(&ctx)
 		w.breakBlock(&ctx)
 	}

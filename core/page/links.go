@@ -5,6 +5,9 @@ import (
 	"strings"
 
 	"inktally/core/contact"
+	"inktally/core/cues"
+	"inktally/core/element"
+	"inktally/core/linked"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -22,14 +25,6 @@ type LinkFact struct {
 	// Away tells that it leads to another site.
 	Away   bool
 	Hidden bool
-}
-
-// MenuItem is an entry of a menu with those below it.
-type MenuItem struct {
-	Text string
-	// Address is empty for an entry that only opens those below it.
-	Address string
-	Items   []MenuItem
 }
 
 // LinkList returns the links of a page in document order, those that call or
@@ -77,7 +72,7 @@ func (p *Page) address(href string) string {
 	if p.URL == "" {
 		return strings.TrimSpace(href)
 	}
-	return resolve(p.URL, href)
+	return linked.Resolve(p.URL, href)
 }
 
 // links counts the links and finds the mail addresses and profiles among them.
@@ -123,7 +118,7 @@ func (p *Page) leadsAway(href string) bool {
 	if !strings.Contains(href, "//") {
 		return false // a path of this site
 	}
-	_, rest, ok := strings.Cut(resolve(p.URL, href), "://")
+	_, rest, ok := strings.Cut(linked.Resolve(p.URL, href), "://")
 	if !ok {
 		return false
 	}
@@ -143,120 +138,17 @@ const profileLevels = 4
 // leadsToProfile tells a link to the business's own page on a site where
 // people follow it: by rel, or by the class of what it stands in.
 func leadsToProfile(n *html.Node) bool {
-	if slices.Contains(strings.Fields(strings.ToLower(attr(n, "rel"))), "me") {
+	if slices.Contains(strings.Fields(strings.ToLower(element.Attr(n, "rel"))), "me") {
 		return true
 	}
 	for range profileLevels {
 		if n == nil || n.DataAtom == atom.Body {
 			return false
 		}
-		for _, name := range strings.FieldsFunc(strings.ToLower(attr(n, "class")+" "+attr(n, "id")), noLetter) {
-			if name == "social" || name == "socials" || name == "socialmedia" {
-				return true
-			}
+		if cues.IsSocial(element.Attr(n, "class") + " " + element.Attr(n, "id")) {
+			return true
 		}
 		n = n.Parent
 	}
 	return false
-}
-
-func noLetter(r rune) bool { return r < 'a' || r > 'z' }
-
-// maxMenu bounds the entries of the menus of a page.
-const maxMenu = 1000
-
-// findMenus reads the menus of a page.
-func (p *Page) findMenus() [][]MenuItem {
-	out := [][]MenuItem{}
-	left := maxMenu
-	for _, n := range p.structure.menus {
-		if items := p.menuItems(n, &left); len(items) > 0 {
-			out = append(out, items)
-		}
-	}
-	return out
-}
-
-// menuItems reads the entries below n: list items with what is nested in
-// them, and links outside any list.
-func (p *Page) menuItems(n *html.Node, left *int) (items []MenuItem) {
-	for c := n.FirstChild; c != nil; c = c.NextSibling {
-		if c.Type != html.ElementNode || *left <= 0 {
-			continue
-		}
-		switch c.DataAtom {
-		case atom.Li:
-			if item := p.menuEntry(c, left); item.Text != "" {
-				items = append(items, item)
-			} else {
-				items = append(items, item.Items...)
-			}
-		case atom.A:
-			if at, ok := href(c); ok {
-				if label := labelOf(c); label != "" {
-					*left--
-					items = append(items, MenuItem{Text: label, Address: p.address(at), Items: []MenuItem{}})
-				}
-			}
-		default:
-			items = append(items, p.menuItems(c, left)...)
-		}
-	}
-	return items
-}
-
-// menuEntry reads a list item: its own link or words, and the lists in it.
-func (p *Page) menuEntry(li *html.Node, left *int) MenuItem {
-	item := MenuItem{Items: []MenuItem{}}
-	*left--
-	var walk func(n *html.Node)
-	walk = func(n *html.Node) {
-		for c := n.FirstChild; c != nil; c = c.NextSibling {
-			switch {
-			case c.Type == html.TextNode:
-				if item.Text == "" {
-					item.Text = text.Collapse(c.Data)
-				}
-			case c.Type != html.ElementNode:
-			case c.DataAtom == atom.Ul || c.DataAtom == atom.Ol:
-				item.Items = append(item.Items, p.menuItems(c, left)...)
-			case c.DataAtom == atom.A && item.Address == "":
-				if at, ok := href(c); ok {
-					item.Text, item.Address = labelOf(c), p.address(at)
-				}
-			case c.DataAtom == atom.A:
-				item.Items = append(item.Items, MenuItem{Text: labelOf(c), Address: p.address(attr(c, "href")), Items: []MenuItem{}})
-			case neverText(c.DataAtom):
-			default:
-				walk(c)
-			}
-		}
-	}
-	walk(li)
-	return item
-}
-
-// labelOf is the text of a link, else what its label or image says.
-func labelOf(a *html.Node) string {
-	var b strings.Builder
-	alt := attr(a, "aria-label")
-	var walk func(n *html.Node)
-	walk = func(n *html.Node) {
-		for c := n.FirstChild; c != nil; c = c.NextSibling {
-			switch {
-			case c.Type == html.TextNode:
-				b.WriteString(c.Data)
-			case c.Type == html.ElementNode && c.DataAtom == atom.Img && alt == "":
-				alt = attr(c, "alt")
-			case c.Type == html.ElementNode && !neverText(c.DataAtom) && c.Namespace == "":
-				b.WriteByte(' ')
-				walk(c)
-			}
-		}
-	}
-	walk(a)
-	if label := text.Collapse(b.String()); label != "" {
-		return label
-	}
-	return text.Collapse(alt)
 }

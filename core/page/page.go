@@ -4,6 +4,7 @@ import (
 	"slices"
 	"sync"
 
+	"inktally/core/menu"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -30,7 +31,7 @@ type Page struct {
 
 	found   sync.Once // details and menus
 	details Details
-	menus   [][]MenuItem
+	menus   [][]menu.Item
 }
 
 // Words are the word counts of a page (rule 2.2).

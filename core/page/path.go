@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/element"
 	"inktally/core/style"
 
 	"golang.org/x/net/html"
@@ -35,9 +36,9 @@ func path(n *html.Node) string {
 
 func step(n *html.Node) string {
 	name := n.Data
-	if id := attr(n, "id"); id != "" {
+	if id := element.Attr(n, "id"); id != "" {
 		name += "#" + short(id)
-	} else if class, _ := style.NextClass(attr(n, "class")); class != "" {
+	} else if class, _ := style.NextClass(element.Attr(n, "class")); class != "" {
 		name += "." + short(class)
 	}
 	return short(name)

@@ -53,7 +53,7 @@ func Read(body []byte, src Source) *Page {
 	w.body.Grow(len(body) * 3 / 4)
 	p.Blocks = make([]Block, 0, min(len(body)/bytesPerBlock, w.most.blocks))
 	if mayHaveStyles(body) {
-		w.collectStyles(doc, src)
+		w.styles(doc, &src)
 	}
 	w.walk(doc, &context{display: style.Block})
 	w.finish()
@@ -94,17 +94,6 @@ func mayHaveStyles(body []byte) bool {
 			return true
 		}
 	}
-}
-
-func cssType(t string) bool { return t == "" || strings.EqualFold(t, "text/css") }
-
-func attr(n *html.Node, key string) string {
-	for i := range n.Attr {
-		if n.Attr[i].Key == key {
-			return n.Attr[i].Val
-		}
-	}
-	return ""
 }
 
 // context is what an element hands down to its children.

@@ -3,6 +3,7 @@ package page
 import (
 	"strings"
 
+	"inktally/core/element"
 	"inktally/core/style"
 
 	"golang.org/x/net/html"
@@ -120,7 +121,7 @@ func holdsMain(n *html.Node) bool {
 		if c.Type != html.ElementNode {
 			continue
 		}
-		if c.DataAtom == atom.Main || attr(c, "role") == "main" || holdsMain(c) {
+		if c.DataAtom == atom.Main || element.Attr(c, "role") == "main" || holdsMain(c) {
 			return true
 		}
 	}

@@ -3,7 +3,8 @@ package page
 import (
 	"strings"
 
-	"inktally/core/style"
+	"inktally/core/cues"
+	"inktally/core/element"
 
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
@@ -24,7 +25,7 @@ const maxData = 1 << 20
 
 // data keeps a script that holds structured data.
 func (w *walker) data(n *html.Node) {
-	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(attr(n, "type")), "application/ld+json") && len(n.FirstChild.Data) < maxData {
+	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(element.Attr(n, "type")), "application/ld+json") && len(n.FirstChild.Data) < maxData {
 		w.page.structure.data = append(w.page.structure.data, n.FirstChild.Data)
 	}
 }
@@ -37,7 +38,7 @@ func (w *walker) embedded(n *html.Node) {
 		s.videos++
 		return
 	}
-	says := strings.ToLower(attr(n, "src") + " " + attr(n, "data-src") + " " + attr(n, "title"))
+	says := strings.ToLower(element.Attr(n, "src") + " " + element.Attr(n, "data-src") + " " + element.Attr(n, "title"))
 	switch {
 	case strings.Contains(says, "map"):
 		s.maps++
@@ -60,7 +61,7 @@ func (w *walker) note(n *html.Node, a *attributes, ctx *context) {
 			ctx.quoted = true
 		}
 	default:
-		if a.class != "" && !ctx.quoted && quotation(a.class) {
+		if a.class != "" && !ctx.quoted && cues.IsReview(a.class) {
 			s.quotes++
 			ctx.quoted = true
 		}
@@ -78,7 +79,7 @@ func fields(n *html.Node) int {
 		case atom.Textarea, atom.Select:
 			count++
 		case atom.Input:
-			switch strings.ToLower(attr(c, "type")) {
+			switch strings.ToLower(element.Attr(c, "type")) {
 			case "search", "hidden", "submit", "button", "image", "reset":
 			default:
 				count++
@@ -87,22 +88,4 @@ func fields(n *html.Node) int {
 		count += fields(c)
 	}
 	return count
-}
-
-// quotation tells a class that marks a single review: "testimonial",
-// "review-card", not "reviews".
-func quotation(class string) bool {
-	if !strings.Contains(class, "estimonial") && !strings.Contains(class, "eview") {
-		return false
-	}
-	for class != "" {
-		var name string
-		name, class = style.NextClass(class)
-		for _, word := range strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r == '-' || r == '_' }) {
-			if word == "testimonial" || word == "review" {
-				return true
-			}
-		}
-	}
-	return false
 }

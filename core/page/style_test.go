@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/linked"
 	"inktally/core/style"
 
 	"github.com/stretchr/testify/assert"
@@ -148,7 +149,7 @@ func TestLinkedSheets(t *testing.T) {
 	src := Source{URL: "http://brindleandash.example/deep/page.html"}
 	const at = "http://brindleandash.example/css/"
 	assert.Equal(t, []string{at + "a.css", at + "b.css?v=1", at + "c.css"}, Linked(body, src))
-	assert.Equal(t, []string{at + "e.css", at + "sub/f.css"}, Imports(`@import "e.css"; @import url("sub/f.css") layer(x) screen;`, at+"a.css"))
+	assert.Equal(t, []string{at + "e.css", at + "sub/f.css"}, linked.Imports(`@import "e.css"; @import url("sub/f.css") layer(x) screen;`, at+"a.css"))
 	assert.Equal(t, "abcez", shown(Read(body, src)))
 	src.Sheets = map[string]string{
 		at + "a.css": "@import 'e.css'; .a{display:none}", at + "b.css?v=1": ".b{display:none}", at + "c.css": ".c{display:none}",

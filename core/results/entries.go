@@ -5,6 +5,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"inktally/core/element"
 	"inktally/core/lineup"
 
 	"golang.org/x/net/html"
@@ -194,7 +195,7 @@ func (s *scan) entry(b block, ad bool) (e Entry, ok bool) {
 		switch {
 		case u.link != nil && isGeneric(u.text):
 			generics++
-			if called := strings.TrimPrefix(attr(u.link, "href"), "tel:"); called != attr(u.link, "href") {
+			if called := strings.TrimPrefix(element.Attr(u.link, "href"), "tel:"); called != element.Attr(u.link, "href") {
 				texts = append(texts, called)
 			}
 		case u.link != nil && s.out[u.link] != "":

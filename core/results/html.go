@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/element"
 	"inktally/core/lineup"
 	"inktally/core/page"
 
@@ -24,7 +25,7 @@ func fromHTML(body []byte, address string) Page {
 	s := &scan{units: r.units, found: map[*html.Node]*below{}, out: map[*html.Node]string{}}
 	s.links = linksOf(doc, r, address)
 	for _, a := range r.links {
-		if target := s.links.target(attr(a, "href")); target != "" {
+		if target := s.links.target(element.Attr(a, "href")); target != "" {
 			s.out[a] = target
 		}
 	}
@@ -46,12 +47,12 @@ func linksOf(doc *html.Node, r *reader, address string) links {
 		for c := n.FirstChild; c != nil; c = c.NextSibling {
 			switch {
 			case c.Type != html.ElementNode:
-			case c.DataAtom == atom.Base && attr(c, "href") != "":
-				said = attr(c, "href")
-			case c.DataAtom == atom.Link && strings.EqualFold(attr(c, "rel"), "canonical") && said == "":
-				said = attr(c, "href")
-			case c.DataAtom == atom.Meta && attr(c, "property") == "og:url" && said == "":
-				said = attr(c, "content")
+			case c.DataAtom == atom.Base && element.Attr(c, "href") != "":
+				said = element.Attr(c, "href")
+			case c.DataAtom == atom.Link && strings.EqualFold(element.Attr(c, "rel"), "canonical") && said == "":
+				said = element.Attr(c, "href")
+			case c.DataAtom == atom.Meta && element.Attr(c, "property") == "og:url" && said == "":
+				said = element.Attr(c, "content")
 			}
 			find(c, depth+1)
 		}
@@ -64,14 +65,14 @@ func linksOf(doc *html.Node, r *reader, address string) links {
 	}
 	counts := map[string]int{}
 	for _, a := range r.links {
-		counts[lineup.Domain(attr(a, "href"))]++
+		counts[lineup.Domain(element.Attr(a, "href"))]++
 	}
 	for _, a := range r.links[:min(len(r.links), 3)] {
-		domain := lineup.Domain(attr(a, "href"))
+		domain := lineup.Domain(element.Attr(a, "href"))
 		name, _, _ := strings.Cut(domain, ".")
 		if domain != "" && counts[domain] > 1 && strings.ReplaceAll(fold(textOf(a)), " ", "") == name {
 			l.own = domain
-			if u, err := url.Parse(attr(a, "href")); err == nil {
+			if u, err := url.Parse(element.Attr(a, "href")); err == nil {
 				l.base = u
 			}
 			return l

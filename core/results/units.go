@@ -4,6 +4,7 @@ import (
 	"strings"
 	"unicode"
 
+	"inktally/core/element"
 	"inktally/core/text"
 
 	"golang.org/x/net/html"
@@ -47,15 +48,6 @@ var breaking = map[atom.Atom]bool{atom.P: true, atom.Div: true, atom.Li: true, a
 	atom.H5: true, atom.H6: true, atom.Section: true, atom.Article: true, atom.Header: true, atom.Footer: true, atom.Main: true, atom.Nav: true,
 	atom.Aside: true, atom.Form: true, atom.Hr: true, atom.Br: true, atom.Pre: true, atom.Blockquote: true, atom.Figure: true}
 
-func attr(n *html.Node, key string) string {
-	for _, a := range n.Attr {
-		if a.Key == key {
-			return a.Val
-		}
-	}
-	return ""
-}
-
 func hidden(n *html.Node) bool {
 	for _, a := range n.Attr {
 		switch {
@@ -76,7 +68,7 @@ func isHeading(n *html.Node) bool {
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
 		return true
 	}
-	return attr(n, "role") == "heading"
+	return element.Attr(n, "role") == "heading"
 }
 
 // walk gathers the units below an element, within a link and a heading.
@@ -90,12 +82,12 @@ func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
 		if never[n.DataAtom] || hidden(n) {
 			return
 		}
-		if n.DataAtom == atom.A && attr(n, "href") != "" {
+		if n.DataAtom == atom.A && element.Attr(n, "href") != "" {
 			link = n
 			r.links = append(r.links, n)
 		}
 		heading = heading || isHeading(n)
-		if label := attr(n, "aria-label"); label != "" && n.DataAtom != atom.A && len(label) < 120 {
+		if label := element.Attr(n, "aria-label"); label != "" && n.DataAtom != atom.A && len(label) < 120 {
 			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, said: true})
 		}
 	}
@@ -142,7 +134,7 @@ func (r *reader) collect(n *html.Node, b *strings.Builder, u *unit) {
 		b.WriteString(n.Data)
 	case n.Type != html.ElementNode || never[n.DataAtom] || hidden(n):
 	default:
-		if n.DataAtom == atom.A && attr(n, "href") != "" {
+		if n.DataAtom == atom.A && element.Attr(n, "href") != "" {
 			r.links = append(r.links, n)
 			if u.link == nil {
 				u.link = n

@@ -3,6 +3,8 @@ package structured
 import (
 	"strings"
 
+	"inktally/core/element"
+
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
 )
@@ -14,7 +16,7 @@ type microdata struct {
 
 // item reads the element of an item and what is in it.
 func (m microdata) item(n *html.Node, depth int) map[string]any {
-	kind := attr(n, "itemtype")
+	kind := element.Attr(n, "itemtype")
 	o := map[string]any{"@type": kind[strings.LastIndexByte(kind, '/')+1:]}
 	if depth <= maxDataDepth {
 		m.properties(n, o, depth)
@@ -28,8 +30,8 @@ func (m microdata) properties(n *html.Node, o map[string]any, depth int) {
 		if c.Type != html.ElementNode {
 			continue
 		}
-		_, item := attrOf(c, "itemscope")
-		for _, name := range strings.Fields(attr(c, "itemprop")) {
+		_, item := element.Lookup(c, "itemscope")
+		for _, name := range strings.Fields(element.Attr(c, "itemprop")) {
 			var value any
 			if item {
 				value = m.item(c, depth+1)
@@ -52,33 +54,19 @@ func (m microdata) properties(n *html.Node, o map[string]any, depth int) {
 func (m microdata) value(n *html.Node) string {
 	switch n.DataAtom {
 	case atom.Meta:
-		return attr(n, "content")
+		return element.Attr(n, "content")
 	case atom.A, atom.Link, atom.Area:
-		return attr(n, "href")
+		return element.Attr(n, "href")
 	case atom.Img, atom.Iframe, atom.Video, atom.Audio, atom.Embed, atom.Source:
-		return attr(n, "src")
+		return element.Attr(n, "src")
 	case atom.Time:
-		if at, ok := attrOf(n, "datetime"); ok {
+		if at, ok := element.Lookup(n, "datetime"); ok {
 			return at
 		}
 	}
 	// A value in an attribute of its own beats the text.
-	if content, ok := attrOf(n, "content"); ok {
+	if content, ok := element.Lookup(n, "content"); ok {
 		return content
 	}
 	return m.label(n)
-}
-
-func attrOf(n *html.Node, key string) (string, bool) {
-	for i := range n.Attr {
-		if n.Attr[i].Key == key {
-			return n.Attr[i].Val, true
-		}
-	}
-	return "", false
-}
-
-func attr(n *html.Node, key string) string {
-	value, _ := attrOf(n, key)
-	return value
 }

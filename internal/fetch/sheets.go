@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"inktally/core/decode"
+	"inktally/core/linked"
 	"inktally/core/page"
 
 	"golang.org/x/sync/errgroup"
@@ -59,7 +60,7 @@ func gather(wanted []string, bring func(string) (string, bool)) map[string]strin
 				}
 				sum += len(text)
 				out[address] = text
-				next = append(next, page.Imports(text, address)...)
+				next = append(next, linked.Imports(text, address)...)
 				return nil
 			})
 		}

@@ -1,6 +1,7 @@
 package view
 
 import (
+	"inktally/core/menu"
 	"inktally/core/page"
 	"inktally/internal/wording"
 )
@@ -147,7 +148,7 @@ func PageFactsOf(p *page.Page) *PageFacts {
 	return f
 }
 
-func menuOf(items []page.MenuItem) []MenuItem {
+func menuOf(items []menu.Item) []MenuItem {
 	out := []MenuItem{}
 	for _, i := range items {
 		out = append(out, MenuItem{i.Text, i.Address, menuOf(i.Items)})

@@ -16,6 +16,7 @@ import (
 
 	"inktally/core/decode"
 	"inktally/core/fault"
+	"inktally/core/linked"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 )
@@ -222,7 +223,7 @@ func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, b
 		}
 		if sheet, ok := look(address); ok && len(sheet) <= maxSheetBytes {
 			out[address] = decode.Sheet(sheet, "")
-			wanted = append(wanted, page.Imports(out[address], address)...)
+			wanted = append(wanted, linked.Imports(out[address], address)...)
 		}
 	}
 	return out

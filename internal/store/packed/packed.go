@@ -6,6 +6,7 @@ import (
 	"fmt"
 
 	"inktally/core/contact"
+	"inktally/core/menu"
 	"inktally/core/page"
 	"inktally/core/structured"
 
@@ -210,7 +211,7 @@ func rowOfPage(d *page.Data) *pageRow {
 
 func (r *pageRow) page() *page.Data {
 	d := &page.Data{URL: r.URL, Title: r.Title, Description: r.Description, Lang: r.Lang, Text: r.Text, Warnings: r.Warnings,
-		Details: r.Details.details(), Menus: [][]page.MenuItem{},
+		Details: r.Details.details(), Menus: [][]menu.Item{},
 		Blocks: make([]page.BlockData, len(r.Blocks)), Links: make([]page.LinkData, len(r.Links))}
 	end := 0
 	for i, b := range r.Blocks {
@@ -235,17 +236,17 @@ func (r *pageRow) page() *page.Data {
 	return d
 }
 
-func rowsOfMenu(items []page.MenuItem) (rows []menuRow) {
+func rowsOfMenu(items []menu.Item) (rows []menuRow) {
 	for _, i := range items {
 		rows = append(rows, menuRow{Text: i.Text, Address: i.Address, Items: rowsOfMenu(i.Items)})
 	}
 	return rows
 }
 
-func menuOf(rows []menuRow) []page.MenuItem {
-	items := []page.MenuItem{}
+func menuOf(rows []menuRow) []menu.Item {
+	items := []menu.Item{}
 	for _, r := range rows {
-		items = append(items, page.MenuItem{Text: r.Text, Address: r.Address, Items: menuOf(r.Items)})
+		items = append(items, menu.Item{Text: r.Text, Address: r.Address, Items: menuOf(r.Items)})
 	}
 	return items
 }
