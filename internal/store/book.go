@@ -1,12 +1,11 @@
 package store
 
 import (
-	"encoding/json"
-	"errors"
 	"time"
 
 	"inktally/core/book"
 	"inktally/core/visits"
+	"inktally/internal/store/kept"
 )
 
 // Import is a list that was taken into a phrase book.
@@ -79,34 +78,14 @@ func (t *Tx) DeletePhrase(client, id int64) error {
 
 // AddImport keeps what an import did and returns its id.
 func (t *Tx) AddImport(client int64, i Import) (int64, error) {
-	added, err := asJSON(append([]int64{}, i.Added...))
-	if err != nil {
-		return 0, err
-	}
-	changed, err := asJSON(phraseRows(i.Changed))
-	if err != nil {
-		return 0, err
-	}
-	found, err := asJSON(append([]int64{}, i.Found...))
-	if err != nil {
-		return 0, err
-	}
 	return t.insert(of(client, FacetFound), `INSERT INTO book_imports (client_id, name, taken_at, added, changed, found) VALUES (?, ?, ?, ?, ?, ?)`,
-		client, i.Name, stamp(i.TakenAt), added, changed, found)
+		client, i.Name, kept.Time(i.TakenAt), kept.List[int64](i.Added), kept.Phrases(i.Changed), kept.List[int64](i.Found))
 }
 
 const importFields = `id, name, taken_at, added, changed, found`
 
 func scanImport(scan func(...any) error, i *Import) error {
-	var taken, added, changed, found string
-	if err := scan(&i.ID, &i.Name, &taken, &added, &changed, &found); err != nil {
-		return err
-	}
-	i.TakenAt = parseStamp(taken)
-	var before []phraseRow
-	err := errors.Join(json.Unmarshal([]byte(added), &i.Added), json.Unmarshal([]byte(changed), &before), json.Unmarshal([]byte(found), &i.Found))
-	i.Changed = phrasesOf(before)
-	return err
+	return scan(&i.ID, &i.Name, (*kept.Time)(&i.TakenAt), (*kept.List[int64])(&i.Added), (*kept.Phrases)(&i.Changed), (*kept.List[int64])(&i.Found))
 }
 
 // Import returns an import of a client.

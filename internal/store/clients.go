@@ -1,12 +1,12 @@
 package store
 
 import (
-	"encoding/json"
 	"time"
 
 	"inktally/core/intent"
 	"inktally/core/place"
 	"inktally/core/site"
+	"inktally/internal/store/kept"
 )
 
 // Client is one business.
@@ -58,13 +58,12 @@ type Ground struct {
 const clientColumns = `id, name, trade, phone, language, customers, money, postcode, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
-	var created, lists string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, &created)
+	var lists string
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, (*kept.Time)(&c.CreatedAt))
 	if err != nil {
 		return err
 	}
-	c.CreatedAt = parseStamp(created)
-	c.Lists, err = parseLists(lists, c.Language)
+	c.Lists, err = kept.ReadLists(lists, c.Language)
 	return err
 }
 
@@ -85,7 +84,7 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
 	return t.insert(none, `INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, stamp(c.CreatedAt))
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, kept.Time(c.CreatedAt))
 }
 
 // UpdateClient changes what is told of a client, but for its lists.
@@ -109,11 +108,7 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 		return g, err
 	}
 	g.Services, err = all(t, func(r scanner, s *intent.Service) error {
-		var words string
-		if err := r.Scan(&s.Name, &words, &s.Worth); err != nil {
-			return err
-		}
-		return parseTexts(words, &s.Words)
+		return r.Scan(&s.Name, (*kept.List[string])(&s.Words), &s.Worth)
 	}, `SELECT name, words, worth FROM services WHERE client_id = ? ORDER BY position`, id)
 	if err != nil {
 		return g, err
@@ -131,24 +126,9 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 // Places returns the places of a client in their order.
 func (t *Tx) Places(client int64) ([]place.Place, error) {
 	return all(t, func(r scanner, p *place.Place) error {
-		var spellings string
-		if err := r.Scan(&p.Name, &p.State, &p.Home, &spellings); err != nil {
-			return err
-		}
-		return parseTexts(spellings, &p.Spellings)
+		return r.Scan(&p.Name, &p.State, &p.Home, (*kept.List[string])(&p.Spellings))
 	}, `SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, client)
 }
-
-// parseTexts reads a list of texts; an empty one is nil.
-func parseTexts(kept string, into *[]string) error {
-	if kept == "[]" {
-		return nil
-	}
-	return json.Unmarshal([]byte(kept), into)
-}
-
-// writeTexts writes a list of texts.
-func writeTexts(list []string) (string, error) { return asJSON(append([]string{}, list...)) }
 
 // SetServices replaces the services of a client.
 func (t *Tx) SetServices(client int64, services []intent.Service) error {
@@ -156,12 +136,8 @@ func (t *Tx) SetServices(client int64, services []intent.Service) error {
 		return err
 	}
 	for i, s := range services {
-		words, err := writeTexts(s.Words)
-		if err != nil {
-			return err
-		}
-		_, err = t.exec(of(client, FacetGround), `INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
-			client, i, s.Name, words, s.Worth)
+		_, err := t.exec(of(client, FacetGround), `INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
+			client, i, s.Name, kept.List[string](s.Words), s.Worth)
 		if err != nil {
 			return err
 		}
@@ -201,12 +177,8 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 		return err
 	}
 	for i, p := range places {
-		spellings, err := writeTexts(p.Spellings)
-		if err != nil {
-			return err
-		}
-		_, err = t.exec(of(client, FacetGround), `INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
-			client, i, p.Name, p.State, p.Home, spellings)
+		_, err := t.exec(of(client, FacetGround), `INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
+			client, i, p.Name, p.State, p.Home, kept.List[string](p.Spellings))
 		if err != nil {
 			return err
 		}
@@ -314,9 +286,5 @@ func (t *Tx) SetPageURL(client, id int64, url string) error {
 
 // SetLists changes a client's lists of words; nil brings back the standard ones.
 func (t *Tx) SetLists(client int64, lists *intent.Lists) error {
-	kept, err := writeLists(lists)
-	if err != nil {
-		return err
-	}
-	return t.change(of(client, FacetGround), `UPDATE clients SET lists = ? WHERE id = ?`, kept, client)
+	return t.change(of(client, FacetGround), `UPDATE clients SET lists = ? WHERE id = ?`, kept.Lists{Lists: lists}, client)
 }

@@ -1,8 +1,9 @@
 package store
 
 import (
-	"encoding/json"
 	"time"
+
+	"inktally/internal/store/kept"
 
 	"inktally/core/book"
 )
@@ -18,26 +19,14 @@ type FoundList struct {
 
 // AddFoundList keeps a list of a client and returns its id.
 func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
-	phrases, err := asJSON(foundRows(l.Phrases))
-	if err != nil {
-		return 0, err
-	}
 	return t.insert(of(client, FacetFound), `INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
-		client, l.Site, l.Source, stamp(l.TakenAt), phrases)
+		client, l.Site, l.Source, kept.Time(l.TakenAt), kept.Found(l.Phrases))
 }
 
 // FoundLists returns the last list of each site of a client.
 func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
 	return all(t, func(r scanner, l *FoundList) error {
-		var taken, phrases string
-		if err := r.Scan(&l.ID, &l.Site, &l.Source, &taken, &phrases); err != nil {
-			return err
-		}
-		l.TakenAt = parseStamp(taken)
-		var rows []foundRow
-		err := json.Unmarshal([]byte(phrases), &rows)
-		l.Phrases = foundOf(rows)
-		return err
+		return r.Scan(&l.ID, &l.Site, &l.Source, (*kept.Time)(&l.TakenAt), (*kept.Found)(&l.Phrases))
 	}, `SELECT id, site, source, taken_at, phrases FROM found_lists
 		WHERE id IN (SELECT max(id) FROM found_lists WHERE client_id = ? GROUP BY site) ORDER BY id`, client)
 }

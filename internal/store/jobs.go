@@ -4,6 +4,8 @@ import (
 	"cmp"
 	"time"
 
+	"inktally/internal/store/kept"
+
 	"inktally/core/fault"
 )
 
@@ -55,7 +57,7 @@ type JobItem struct {
 
 // AddJob adds a running job with its items waiting and returns its id.
 func (t *Tx) AddJob(j Job) (int64, error) {
-	id, err := t.insert(none, `INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, stamp(j.StartedAt))
+	id, err := t.insert(none, `INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, kept.Time(j.StartedAt))
 	if err != nil {
 		return 0, err
 	}
@@ -75,12 +77,8 @@ func (t *Tx) SetItem(client, job int64, item JobItem) error {
 	if item.State != ItemReading {
 		effect = of(client, FacetReadings) // Failures
 	}
-	failed, err := writeFault(item.Fault)
-	if err != nil {
-		return err
-	}
 	return t.change(effect, `UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ? WHERE job_id = ? AND position = ?`,
-		item.State, failed, item.ReadingID, item.Visited, item.Known, job, item.Position)
+		item.State, kept.FaultOf(item.Fault), item.ReadingID, item.Visited, item.Known, job, item.Position)
 }
 
 // EndJob ends a running job; items that were under way wait again.
@@ -88,7 +86,7 @@ func (t *Tx) EndJob(id int64, state string, at time.Time) error {
 	if _, err := t.exec(none, `UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id, ItemReading); err != nil {
 		return err
 	}
-	_, err := t.exec(none, `UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, stamp(at), id, JobRunning)
+	_, err := t.exec(none, `UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, kept.Time(at), id, JobRunning)
 	return err
 }
 
@@ -108,20 +106,13 @@ func (t *Tx) Job(client, id int64) (Job, error) {
 }
 
 func (t *Tx) job(where string, args ...any) (j Job, err error) {
-	var started, ended string
 	err = t.one(`SELECT id, client_id, state, started_at, ended_at FROM jobs WHERE `+where, args,
-		&j.ID, &j.ClientID, &j.State, &started, &ended)
+		&j.ID, &j.ClientID, &j.State, (*kept.Time)(&j.StartedAt), (*kept.Time)(&j.EndedAt))
 	if err != nil {
 		return j, err
 	}
-	j.StartedAt, j.EndedAt = parseStamp(started), parseStamp(ended)
 	j.Items, err = all(t, func(r scanner, i *JobItem) error {
-		var failed string
-		if err := r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, &failed, &i.ReadingID, &i.Visited, &i.Known); err != nil {
-			return err
-		}
-		i.Fault, err = parseFault(failed)
-		return err
+		return r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, kept.Fault{To: &i.Fault}, &i.ReadingID, &i.Visited, &i.Known)
 	}, `SELECT position, kind, name, url, state, fault, reading_id, visited, known FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
 	return j, err
 }
@@ -129,21 +120,20 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 // Failures returns why pages of a client could not be read when that was last
 // tried, by address.
 func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
-	rows, err := all(t, func(r scanner, v *[2]string) error { return r.Scan(&v[0], &v[1]) }, `
+	type row struct {
+		url   string
+		fault *fault.Fault
+	}
+	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, kept.Fault{To: &v.fault}) }, `
 		SELECT url, fault FROM (
 			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
 			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.kind = 'page' AND i.state IN (?, ?))
 		WHERE age = 1 AND state = ?`, client, ItemDone, ItemFailed, ItemFailed)
-	if err != nil {
-		return nil, err
-	}
 	out := make(map[string]*fault.Fault, len(rows))
 	for _, r := range rows {
-		if out[r[0]], err = parseFault(r[1]); err != nil {
-			return nil, err
-		}
+		out[r.url] = r.fault
 	}
-	return out, nil
+	return out, err
 }
 
 // ReopenJob lets an ended job run again.

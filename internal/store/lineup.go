@@ -3,6 +3,8 @@ package store
 import (
 	"time"
 
+	"inktally/internal/store/kept"
+
 	"inktally/core/lineup"
 )
 
@@ -38,16 +40,13 @@ func (t *Tx) Lineups(client int64) ([]Lineup, error) {
 const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at`
 
 func scanLineup(r scanner, l *Lineup) error {
-	var recorded string
-	err := r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, &recorded)
-	l.RecordedAt = parseStamp(recorded)
-	return err
+	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, (*kept.Time)(&l.RecordedAt))
 }
 
 // AddLineup keeps a recorded search and returns its id.
 func (t *Tx) AddLineup(l Lineup) (int64, error) {
 	return t.insert(of(l.ClientID, FacetLineups), `INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads, stamp(l.RecordedAt))
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads, kept.Time(l.RecordedAt))
 }
 
 // DeleteLineup deletes a recorded search with its entries.
@@ -119,10 +118,7 @@ type SiteKind struct {
 // SiteKinds returns what was said of sites, the newest first.
 func (t *Tx) SiteKinds() ([]SiteKind, error) {
 	return all(t, func(r scanner, k *SiteKind) error {
-		var at string
-		err := r.Scan(&k.Domain, &k.Kind, &k.SaidFor, &at)
-		k.SaidAt = parseStamp(at)
-		return err
+		return r.Scan(&k.Domain, &k.Kind, &k.SaidFor, (*kept.Time)(&k.SaidAt))
 	}, `SELECT domain, kind, said_for, said_at FROM site_kinds ORDER BY said_at DESC, domain`)
 }
 
@@ -132,7 +128,7 @@ func (t *Tx) SetSiteKind(k SiteKind) error {
 	if k.Kind == "" {
 		return t.change(none, `DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
 	}
-	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, stamp(k.SaidAt))
+	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, kept.Time(k.SaidAt))
 	return err
 }
 

@@ -9,6 +9,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/reading"
+	"inktally/internal/store/kept"
 	"inktally/internal/store/packed"
 )
 
@@ -41,18 +42,10 @@ type Reading struct {
 // AddReading keeps a reading with the page's HTML and what was read of it, and
 // returns its id.
 func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
-	redirects, err := asJSON(append([]string{}, r.Redirects...))
-	if err != nil {
-		return 0, err
-	}
-	note, err := writeFault(r.Note)
-	if err != nil {
-		return 0, err
-	}
 	id, err := t.insert(of(r.ClientID, FacetReadings), `INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
 		last_modified, taken_at, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, redirects, r.ETag, r.LastModified,
-		stamp(r.TakenAt), note)
+		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, kept.List[string](r.Redirects), r.ETag, r.LastModified,
+		kept.Time(r.TakenAt), kept.FaultOf(r.Note))
 	if err != nil {
 		return 0, err
 	}
@@ -68,12 +61,8 @@ func (t *Tx) SetReadingPage(client, id int64, facts reading.Facts, p *page.Data)
 	if err != nil {
 		return err
 	}
-	warnings, err := asJSON(append([]page.Warning{}, facts.Warnings...))
-	if err != nil {
-		return err
-	}
 	err = t.change(of(client, FacetReadings), `UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ? WHERE id = ?`,
-		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, warnings, page.Rules, id)
+		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, kept.List[page.Warning](facts.Warnings), page.Rules, id)
 	if err != nil {
 		return err
 	}
@@ -107,20 +96,8 @@ func readingColumnsOf(table string) string {
 }
 
 func scanReading(scan func(...any) error, r *Reading) error {
-	var taken, redirects, warnings, note string
-	err := scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base, &redirects,
-		&r.ETag, &r.LastModified, &taken, &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy, &r.Facts.Words.Hidden, &warnings, &note, &r.Rules)
-	if err != nil {
-		return err
-	}
-	r.TakenAt = parseStamp(taken)
-	if err := parseWarnings(warnings, &r.Facts.Warnings); err != nil {
-		return err
-	}
-	if r.Note, err = parseFault(note); err != nil {
-		return err
-	}
-	return parseTexts(redirects, &r.Redirects)
+	return scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base, (*kept.List[string])(&r.Redirects),
+		&r.ETag, &r.LastModified, (*kept.Time)(&r.TakenAt), &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy, &r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules)
 }
 
 // LatestReadings returns the last reading of each address of a client; drafts have none.

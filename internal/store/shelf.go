@@ -3,6 +3,7 @@ package store
 import (
 	"inktally/core/page"
 	"inktally/core/yardstick"
+	"inktally/internal/store/kept"
 )
 
 // ShelfRow is a client as lists begin with it.
@@ -83,12 +84,7 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 // homeReadings are the latest readings of home pages and of what stands beside them.
 func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
 	list, err := gathered(t, func(r scanner, of *int64, v *Reading) error {
-		var taken, warnings string
-		if err := r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy, &warnings, &taken); err != nil {
-			return err
-		}
-		v.TakenAt = parseStamp(taken)
-		return parseWarnings(warnings, &v.Facts.Warnings)
+		return r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy, (*kept.List[page.Warning])(&v.Facts.Warnings), (*kept.Time)(&v.TakenAt))
 	}, `WITH wanted AS (
 			SELECT client_id, CASE url WHEN '' THEN 'pasted:' || id ELSE url END AS url FROM pages WHERE kind = 'home' AND state = 'there'
 			UNION SELECT client_id, url FROM lineup_entries WHERE taken = 1
@@ -101,17 +97,6 @@ func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
 		out[client] = byURL(readings)
 	}
 	return out, err
-}
-
-func parseWarnings(kept string, into *[]page.Warning) error {
-	var texts []string
-	if err := parseTexts(kept, &texts); err != nil {
-		return err
-	}
-	for _, w := range texts {
-		*into = append(*into, page.Warning(w))
-	}
-	return nil
 }
 
 // gathered scans every row of a query, by the client that it is of.

@@ -1,11 +1,11 @@
 package store
 
 import (
-	"encoding/json"
 	"time"
 
 	"inktally/core/fault"
 	"inktally/core/site"
+	"inktally/internal/store/kept"
 )
 
 // Site is a site that was surveyed: the client's own or a rival's.
@@ -42,11 +42,7 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 		SitePage
 	}
 	rows, err := all(t, func(r scanner, v *row) error {
-		var labels string
-		if err := r.Scan(&v.site, &v.URL, &labels, &v.InLinks, &v.Canonical); err != nil {
-			return err
-		}
-		return parseTexts(labels, &v.Labels)
+		return r.Scan(&v.site, &v.URL, (*kept.List[string])(&v.Labels), &v.InLinks, &v.Canonical)
 	}, `SELECT p.site_id, p.url, p.labels, p.in_links, p.canonical FROM site_pages p JOIN sites s ON s.id = p.site_id
 		WHERE s.client_id = ? ORDER BY p.site_id, p.position`, client)
 	pages := map[int64][]SitePage{}
@@ -62,53 +58,23 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 }
 
 func scanSite(r scanner, s *Site) error {
-	var at, dead, failed string
-	if err := r.Scan(&s.ID, &s.ClientID, &s.Domain, &at, &s.Both, &dead, &failed); err != nil {
-		return err
-	}
-	s.SurveyedAt = parseStamp(at)
-	var deadLinks []deadRow
-	if err := json.Unmarshal([]byte(dead), &deadLinks); err != nil {
-		return err
-	}
-	for _, d := range deadLinks {
-		s.Dead = append(s.Dead, site.Dead(d))
-	}
-	var err error
-	s.Fault, err = parseFault(failed)
-	return err
+	return r.Scan(&s.ID, &s.ClientID, &s.Domain, (*kept.Time)(&s.SurveyedAt), &s.Both, (*kept.Dead)(&s.Dead), kept.Fault{To: &s.Fault})
 }
 
 // SetSite keeps what a survey found of a site in place of what was known of it,
 // and returns its id.
 func (t *Tx) SetSite(s Site) (int64, error) {
-	dead := []deadRow{}
-	for _, d := range s.Dead {
-		dead = append(dead, deadRow(d))
-	}
-	links, err := asJSON(dead)
-	if err != nil {
-		return 0, err
-	}
-	failed, err := writeFault(s.Fault)
-	if err != nil {
-		return 0, err
-	}
 	if _, err := t.exec(of(s.ClientID, FacetSurveyed), `DELETE FROM sites WHERE client_id = ? AND domain = ?`, s.ClientID, s.Domain); err != nil {
 		return 0, err
 	}
 	id, err := t.insert(of(s.ClientID, FacetSurveyed), `INSERT INTO sites (client_id, domain, surveyed_at, both, dead, fault) VALUES (?, ?, ?, ?, ?, ?)`,
-		s.ClientID, s.Domain, stamp(s.SurveyedAt), s.Both, links, failed)
+		s.ClientID, s.Domain, kept.Time(s.SurveyedAt), s.Both, kept.Dead(s.Dead), kept.FaultOf(s.Fault))
 	if err != nil {
 		return 0, err
 	}
 	for i, p := range s.Pages {
-		labels, err := writeTexts(p.Labels)
-		if err != nil {
-			return 0, err
-		}
-		_, err = t.exec(of(s.ClientID, FacetSurveyed), `INSERT INTO site_pages (site_id, position, url, labels, in_links, canonical) VALUES (?, ?, ?, ?, ?, ?)`,
-			id, i, p.URL, labels, p.InLinks, p.Canonical)
+		_, err := t.exec(of(s.ClientID, FacetSurveyed), `INSERT INTO site_pages (site_id, position, url, labels, in_links, canonical) VALUES (?, ?, ?, ?, ?, ?)`,
+			id, i, p.URL, kept.List[string](p.Labels), p.InLinks, p.Canonical)
 		if err != nil {
 			return 0, err
 		}

@@ -3,6 +3,8 @@ package store
 import (
 	"time"
 
+	"inktally/internal/store/kept"
+
 	"inktally/core/standing"
 )
 
@@ -19,17 +21,14 @@ type SiteFigure struct {
 // SiteFigures returns the figures that a client's user brought.
 func (t *Tx) SiteFigures(client int64) ([]SiteFigure, error) {
 	return all(t, func(r scanner, f *SiteFigure) error {
-		var on string
-		err := r.Scan(&f.Domain, &f.Figure, &f.Value, &f.Scale, &f.Source, &on)
-		f.TakenOn = parseStamp(on)
-		return err
+		return r.Scan(&f.Domain, &f.Figure, &f.Value, &f.Scale, &f.Source, (*kept.Time)(&f.TakenOn))
 	}, `SELECT domain, figure, value, scale, source, taken_on FROM site_figures WHERE client_id = ? ORDER BY domain, figure`, client)
 }
 
 // SetSiteFigure keeps a figure in place of the one that was known.
 func (t *Tx) SetSiteFigure(client int64, f SiteFigure) error {
 	_, err := t.exec(of(client, FacetStanding), `INSERT OR REPLACE INTO site_figures (client_id, domain, figure, value, scale, source, taken_on) VALUES (?, ?, ?, ?, ?, ?, ?)`,
-		client, f.Domain, f.Figure, f.Value, f.Scale, f.Source, stamp(f.TakenOn))
+		client, f.Domain, f.Figure, f.Value, f.Scale, f.Source, kept.Time(f.TakenOn))
 	return err
 }
 

@@ -14,7 +14,6 @@ import (
 	"fmt"
 	"io/fs"
 	"sync/atomic"
-	"time"
 
 	"inktally/core/fault"
 	"inktally/internal/datafile"
@@ -201,19 +200,6 @@ func all[T any](t *Tx, scan func(scanner, *T) error, query string, args ...any) 
 		out = append(out, v)
 	}
 	return out, rows.Err()
-}
-
-// stamp writes a time as it is kept.
-func stamp(t time.Time) string {
-	if t.IsZero() {
-		return ""
-	}
-	return t.UTC().Format(time.RFC3339)
-}
-
-func parseStamp(s string) time.Time {
-	t, _ := time.Parse(time.RFC3339, s)
-	return t
 }
 
 // Limit keeps the file from growing by more than so many pages of 4 KB, as a full disk does:

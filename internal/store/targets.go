@@ -1,10 +1,9 @@
 package store
 
 import (
-	"encoding/json"
-
 	"inktally/core/outline"
 	"inktally/core/plan"
+	"inktally/internal/store/kept"
 )
 
 // SaidOf is what its user said of the plan of a client, by the ids of pages.
@@ -111,17 +110,13 @@ func (t *Tx) DeleteOwnTarget(client, id int64) error {
 func (t *Tx) Outlines(client int64) (map[int64]outline.Edits, error) {
 	type row struct {
 		page  int64
-		edits string
+		edits kept.Edits
 	}
 	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.page, &v.edits) },
 		`SELECT o.page_id, o.edits FROM outlines o JOIN pages p ON p.id = o.page_id WHERE p.client_id = ?`, client)
 	out := make(map[int64]outline.Edits, len(rows))
 	for _, v := range rows {
-		var kept editsRow
-		if err := json.Unmarshal([]byte(v.edits), &kept); err != nil {
-			return nil, err
-		}
-		out[v.page] = kept.core()
+		out[v.page] = outline.Edits(v.edits)
 	}
 	return out, err
 }
@@ -133,40 +128,6 @@ func (t *Tx) SetOutline(client, page int64, e outline.Edits) error {
 		_, err := t.exec(of(client, FacetSaid), `DELETE FROM outlines WHERE page_id = ?`, page)
 		return err
 	}
-	raw, err := json.Marshal(editsRowOf(e))
-	if err != nil {
-		return err
-	}
-	_, err = t.exec(of(client, FacetSaid), `INSERT OR REPLACE INTO outlines (page_id, edits) VALUES (?, ?)`, page, string(raw))
+	_, err := t.exec(of(client, FacetSaid), `INSERT OR REPLACE INTO outlines (page_id, edits) VALUES (?, ?)`, page, kept.Edits(e))
 	return err
-}
-
-// editsRow is outline.Edits as it is kept.
-type editsRow struct {
-	Order    []string              `json:"order,omitempty"`
-	Sections map[string]sectionRow `json:"sections,omitempty"`
-	Alone    bool                  `json:"alone,omitempty"`
-}
-
-type sectionRow struct {
-	Heading string `json:"heading,omitempty"`
-	Words   *int   `json:"words,omitempty"`
-	Dropped bool   `json:"dropped,omitempty"`
-	Added   bool   `json:"added,omitempty"`
-}
-
-func editsRowOf(e outline.Edits) editsRow {
-	out := editsRow{Order: e.Order, Alone: e.Alone, Sections: map[string]sectionRow{}}
-	for key, s := range e.Sections {
-		out.Sections[key] = sectionRow(s)
-	}
-	return out
-}
-
-func (r editsRow) core() outline.Edits {
-	out := outline.Edits{Order: r.Order, Alone: r.Alone, Sections: map[string]outline.SectionEdit{}}
-	for key, s := range r.Sections {
-		out.Sections[key] = outline.SectionEdit(s)
-	}
-	return out
 }
