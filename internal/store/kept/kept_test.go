@@ -68,8 +68,8 @@ func TestRows(t *testing.T) {
 }
 
 func TestFaults(t *testing.T) {
-	in := fault.New(fault.NotThere)
-	out := fault.New(fault.NotThere)
+	in := fault.New(fault.NotRead, "tarn.example").Around(fault.New(fault.NoConnection, "tarn.example"))
+	var out *fault.Fault
 	through(t, FaultOf(in), Fault{To: &out})
 	assert.Equal(t, in, out)
 	assert.Equal(t, "", through(t, FaultOf(nil), Fault{To: &out}))
