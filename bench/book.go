@@ -19,7 +19,8 @@ func matching() {
 	of := func(n int) *sheet.Criteria {
 		var phrases []string
 		for i := range n {
-			phrases = append(phrases, fmt.Sprintf("%s %s %s", []string{"", "best", "cheap", "local"}[i%4], services[i/4%len(services)], places[i/40%len(places)]))
+			phrases = append(phrases, fmt.Sprintf("%s %s %s", []string{"", "best", "cheap", "local"}[i%4],
+				services[i/4%len(services)], places[i/40%len(places)]))
 		}
 		for i := range phrases {
 			phrases[i] = strings.TrimSpace(phrases[i])
@@ -59,7 +60,8 @@ func bookBench(parse func()) error {
 	var list strings.Builder
 	list.WriteString("phrase,volume,difficulty\n")
 	for i := range 2000 {
-		fmt.Fprintf(&list, "%s %s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)], []string{"cost", "best", "", "ohio"}[i%4], i/100, i%900, i%70)
+		fmt.Fprintf(&list, "%s %s %s %d,%d,%d\n", services[i%len(services)], places[i/10%len(places)],
+			[]string{"cost", "best", "", "ohio"}[i%4], i/100, i%900, i%70)
 	}
 	report("2,000 phrases imported, grouped and stored", 150, parse, func() {
 		r, err := a.Book.ImportList(ctx, client, "bench", []byte(list.String()), nil, "", "")
@@ -91,15 +93,17 @@ const verdictGoal = 100 * time.Millisecond
 // 5,000 phrases.
 func verdictBench(ctx context.Context, a *app.App) error {
 	g, err := a.Ground.New(ctx, view.Business{Name: "Brindle", Trade: "chimney care",
-		Services: []view.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning"}}, {Name: "flue liner installation"}, {Name: "dryer vent cleaning"}},
-		Places:   []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}}})
+		Services: []view.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning"}},
+			{Name: "flue liner installation"}, {Name: "dryer vent cleaning"}},
+		Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}}})
 	if err != nil {
 		return err
 	}
 	var list strings.Builder
 	list.WriteString("phrase,volume,difficulty\n")
 	for i := range 5000 {
-		fmt.Fprintf(&list, "%s %s %s word%d,%d,%d\n", []string{"", "best", "oakum", "cheap", "emergency"}[i%5], services[i%len(services)], places[i/10%len(places)], i%700, 10+i%900, i%70)
+		fmt.Fprintf(&list, "%s %s %s word%d,%d,%d\n", []string{"", "best", "oakum", "cheap", "emergency"}[i%5],
+			services[i%len(services)], places[i/10%len(places)], i%700, 10+i%900, i%70)
 	}
 	if _, err := a.Book.ImportList(ctx, g.ID, "bench", []byte(list.String()), nil, "", "state"); err != nil {
 		return err
@@ -116,6 +120,7 @@ func verdictBench(ctx context.Context, a *app.App) error {
 		}
 		best = min(best, time.Since(start))
 	}
-	fmt.Printf("a verdict in a book of 5,000 phrases: %.1f ms (goal: under %v)\n", float64(best.Microseconds())/1000, verdictGoal)
+	fmt.Printf("a verdict in a book of 5,000 phrases: %.1f ms (goal: under %v)\n", float64(best.Microseconds())/1000,
+		verdictGoal)
 	return nil
 }

@@ -62,7 +62,8 @@ func kills(self string) error {
 			return fmt.Errorf("kill %d: %w", n, err)
 		}
 	}
-	fmt.Printf("%-52s %6d acknowledged, none lost, %d files migrated, %.0f s\n", fmt.Sprintf("soak: %d kills", soakKills), acks, migrated, time.Since(began).Seconds())
+	fmt.Printf("%-52s %6d acknowledged, none lost, %d files migrated, %.0f s\n",
+		fmt.Sprintf("soak: %d kills", soakKills), acks, migrated, time.Since(began).Seconds())
 	return nil
 }
 

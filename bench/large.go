@@ -39,7 +39,10 @@ func soakLarge() error {
 	defer end()
 	r := &readings.Readings{DB: db, Web: openWeb(), Now: time.Now}
 	var client int64
-	if err := db.Write(ctx, func(tx *store.Tx) (err error) { client, err = tx.AddClient(store.Client{Name: "Large"}); return err }); err != nil {
+	if err := db.Write(ctx, func(tx *store.Tx) (err error) {
+		client, err = tx.AddClient(store.Client{Name: "Large"})
+		return err
+	}); err != nil {
 		return err
 	}
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases})
@@ -66,6 +69,7 @@ func soakLarge() error {
 		return err
 	})
 	fmt.Printf("%-52s %6d read, %.0f s, peak %d MB, %d MB when all were looked at (goal: 500)\n",
-		fmt.Sprintf("soak: %d pages of %d MB", largePages, largeBytes>>20), largePages, time.Since(began).Seconds(), after, peakMB())
+		fmt.Sprintf("soak: %d pages of %d MB", largePages, largeBytes>>20), largePages, time.Since(began).Seconds(),
+		after, peakMB())
 	return err
 }

@@ -43,11 +43,15 @@ func main() {
 	body, phrases := sample(150_000, 300, 80, 100)
 	parse := func() { parseBody(body) }
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases[:20]})
-	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() { sheet.Measure(page.Read(body, page.Source{}), criteria) })
+	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() {
+		sheet.Measure(page.Read(body, page.Source{}), criteria)
+	})
 	report("  of it: reading without phrases", 0, parse, func() { page.Read(body, page.Source{}) })
 	facts()
 	matching()
-	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), studyBench(), bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), bundle("internal/server/dist"), readersBench(), soak()} {
+	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), studyBench(),
+		bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(),
+		bundle("internal/server/dist"), readersBench(), soak()} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)
@@ -76,7 +80,8 @@ func report(name string, goal float64, base, work func()) {
 	if goal > 0 {
 		aim = fmt.Sprintf(" (goal: at most %.1f)", goal)
 	}
-	fmt.Printf("%-52s %6.2f x%s   quartiles %.2f-%.2f\n", name, ratios[rounds/2], aim, ratios[rounds/4], ratios[rounds*3/4])
+	fmt.Printf("%-52s %6.2f x%s   quartiles %.2f-%.2f\n", name, ratios[rounds/2], aim, ratios[rounds/4],
+		ratios[rounds*3/4])
 }
 
 // cpu is the processor time that n calls of work cost this process, garbage

@@ -49,7 +49,8 @@ func savedPages(dir string) error {
 	}
 	slices.SortFunc(all, func(a, b measuredPage) int { return cmp.Compare(a.ratio, b.ratio) })
 	at := func(percent int) float64 { return all[len(all)*percent/100].ratio }
-	fmt.Printf("all facts of %d saved pages: median %.2f x, quartiles %.2f-%.2f, one in ten above %.2f\n", len(all), at(50), at(25), at(75), at(90))
+	fmt.Printf("all facts of %d saved pages: median %.2f x, quartiles %.2f-%.2f, one in ten above %.2f\n", len(all),
+		at(50), at(25), at(75), at(90))
 	for _, p := range all[max(0, len(all)-5):] {
 		fmt.Printf("  %.2f x %s\n", p.ratio, p.file)
 	}

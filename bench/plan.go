@@ -76,13 +76,15 @@ func planBench(parse func(), body []byte) error {
 }
 
 func largeClient(ctx context.Context, a *app.App) (int64, error) {
-	b := view.Business{Name: "Bench", HomePage: "bench.example", Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}}
+	b := view.Business{Name: "Bench", HomePage: "bench.example",
+		Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}}
 	var list strings.Builder
 	list.WriteString("phrase,searches,difficulty,position\n")
 	for i := range planPages {
 		service := fmt.Sprintf("%s%s repair", syllables[i%8], syllables[i/8+8])
 		b.Services = append(b.Services, view.Service{Name: service})
-		for k, pattern := range []string{"%s tarn harbor", "%s tarn harbor soon", "tarn harbor %s today", "weekend %s tarn harbor", "old %s tarn harbor"}[:planFamilies] {
+		for k, pattern := range []string{"%s tarn harbor", "%s tarn harbor soon", "tarn harbor %s today",
+			"weekend %s tarn harbor", "old %s tarn harbor"}[:planFamilies] {
 			fmt.Fprintf(&list, pattern+",%d,%d,%d\n", service, 400-i*3-k*60, i%50, 5+i%30)
 		}
 	}
@@ -91,7 +93,9 @@ func largeClient(ctx context.Context, a *app.App) (int64, error) {
 		return 0, err
 	}
 	for i, s := range b.Services[1:] {
-		if _, err := a.Ground.AddPage(ctx, g.ID, view.PageDraft{URL: fmt.Sprintf("http://bench.example/service-%d", i), Kind: "service", Service: s.Name}); err != nil {
+		if _, err := a.Ground.AddPage(ctx, g.ID,
+			view.PageDraft{URL: fmt.Sprintf("http://bench.example/service-%d", i), Kind: "service",
+				Service: s.Name}); err != nil {
 			return 0, err
 		}
 	}
@@ -120,14 +124,20 @@ var syllables = strings.Fields("bol dar fen gim hul kor lam nop ros tiv vun wex 
 func proofBench(parse func()) error {
 	text := "# Chimney sweep Tarn Harbor\n\n"
 	for i := range 30 {
-		text += fmt.Sprintf("## Section %d\n\n%s\n\n", i, strings.Repeat("The flue is swept and the cap is looked at from the roof. ", 8))
+		text += fmt.Sprintf("## Section %d\n\n%s\n\n", i,
+			strings.Repeat("The flue is swept and the cap is looked at from the roof. ", 8))
 	}
-	criteria := sheet.NewCriteria(sheet.Asked{Phrases: []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney inspection tarn harbor"}})
-	p := plan.Page{Key: "p1", Kind: site.Home, Criteria: criteria, Topics: outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Firm: "Bench"}}
+	criteria := sheet.NewCriteria(sheet.Asked{
+		Phrases: []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney inspection tarn harbor"}})
+	p := plan.Page{Key: "p1", Kind: site.Home, Criteria: criteria,
+		Topics: outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Firm: "Bench"}}
 	for _, f := range criteria.Families {
-		p.Families = append(p.Families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
+		p.Families = append(p.Families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
+			Known: true})
 	}
-	survey := site.Survey{Binder: site.NewBinder(criteria.Language(), nil, nil), Low: func(site.Kind) int { return 1500 }}
+	survey := site.Survey{Binder: site.NewBinder(criteria.Language(), nil, nil), Low: func(site.Kind) int {
+		return 1500
+	}}
 	d, err := draft.Read("", []byte(text))
 	if err != nil {
 		return err
@@ -138,7 +148,8 @@ func proofBench(parse func()) error {
 		if err != nil {
 			panic(err)
 		}
-		proof.Of(proof.Input{Rules: plan.StandardRules(), Page: p, Draft: page.Read(again.HTML, page.Source{}), Survey: survey})
+		proof.Of(proof.Input{Rules: plan.StandardRules(), Page: p, Draft: page.Read(again.HTML, page.Source{}),
+			Survey: survey})
 	}
 	report(fmt.Sprintf("proof of a draft of %d words", words), 2, parse, prove)
 	report("  beside a parse of its own bare text", 0, func() { parseBody(d.HTML) }, prove)

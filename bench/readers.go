@@ -72,7 +72,8 @@ func readersBench() error {
 	if err != nil {
 		return err
 	}
-	fmt.Printf("%-52s median %.2f s, p99 %.2f s (goal: p99 under 2 s); one alone: median %.3f s\n", fmt.Sprintf("%d readers beside two runs", manyReaders),
+	fmt.Printf("%-52s median %.2f s, p99 %.2f s (goal: p99 under 2 s); one alone: median %.3f s\n",
+		fmt.Sprintf("%d readers beside two runs", manyReaders),
 		stats.Median(many), many[len(many)*99/100], stats.Median(alone))
 	return nil
 }
@@ -101,7 +102,8 @@ func readAll(base string, readers int) ([]float64, error) {
 	group, ctx := errgroup.WithContext(context.Background())
 	for i := range readers {
 		group.Go(func() error {
-			for _, path := range []string{"/api/clients", fmt.Sprintf("/api/clients/%d", 2+i%2), fmt.Sprintf("/api/clients/%d/run", 2+i%2)} {
+			for _, path := range []string{"/api/clients", fmt.Sprintf("/api/clients/%d", 2+i%2),
+				fmt.Sprintf("/api/clients/%d/run", 2+i%2)} {
 				began := time.Now()
 				req, err := http.NewRequestWithContext(ctx, http.MethodGet, base+path, nil)
 				if err != nil {

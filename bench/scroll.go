@@ -73,7 +73,8 @@ func scrollBench() error {
 			if err != nil {
 				return err
 			}
-			took, err := chromedp.Run(tab, chromedp.Evaluate[[]float64](fmt.Sprintf(scroll, pixels, scrolledFrames), chromedp.EvalAwaitPromise))
+			took, err := chromedp.Run(tab,
+				chromedp.Evaluate[[]float64](fmt.Sprintf(scroll, pixels, scrolledFrames), chromedp.EvalAwaitPromise))
 			if err != nil {
 				return err
 			}
@@ -86,7 +87,8 @@ func scrollBench() error {
 	}
 	for _, pixels := range []int{60, 120} {
 		book, plain := scrolled[fmt.Sprint("book", pixels)], scrolled[fmt.Sprint("plain", pixels)]
-		fmt.Printf("%d families scrolled by %d pixels a frame: %.1f ms of work each (plain list %.1f), %.0f dropped beside %d (goal: none; plain list %.0f)\n",
+		fmt.Printf("%d families scrolled by %d pixels a frame: %.1f ms of work each (plain list %.1f), %.0f dropped "+
+			"beside %d (goal: none; plain list %.0f)\n",
 			scrolledFamilies, pixels, book[1], plain[1], book[0], scrolledFrames, plain[0])
 	}
 	return nil

@@ -76,13 +76,15 @@ func fillShelf(ctx context.Context, db *store.DB, a *app.App, body []byte) (last
 		for _, s := range services {
 			list = append(list, view.Service{Name: s})
 		}
-		g, err := a.Ground.New(ctx, view.Business{Name: fmt.Sprint("Bench ", i), HomePage: fmt.Sprintf("site%d.example", i), Services: list,
+		g, err := a.Ground.New(ctx, view.Business{
+			Name: fmt.Sprint("Bench ", i), HomePage: fmt.Sprintf("site%d.example", i), Services: list,
 			Phrases: []string{"chimney sweep tarn harbor"}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}})
 		if err != nil {
 			return last, err
 		}
 		for n := range shelfPages - 1 {
-			draft := view.PageDraft{URL: fmt.Sprintf("http://site%d.example/page-%d", i, n), Kind: view.OptionalKind(site.Other)}
+			draft := view.PageDraft{URL: fmt.Sprintf("http://site%d.example/page-%d", i, n),
+				Kind: view.OptionalKind(site.Other)}
 			if n < len(services) {
 				draft.Kind, draft.Service = view.OptionalKind(site.Service), services[n]
 			}
@@ -109,7 +111,8 @@ func fillShelf(ctx context.Context, db *store.DB, a *app.App, body []byte) (last
 // keep keeps a reading of a page.
 func keep(tx *store.Tx, of store.Page, body []byte) error {
 	p := page.Read(body, page.Source{URL: of.URL})
-	_, err := tx.AddReading(store.Reading{ClientID: of.ClientID, URL: study.ReadingKey(of), FinalURL: of.URL, Source: reading.FromWeb,
+	_, err := tx.AddReading(store.Reading{ClientID: of.ClientID, URL: study.ReadingKey(of), FinalURL: of.URL,
+		Source:  reading.FromWeb,
 		TakenAt: time.Now(), Facts: reading.FactsOf(p)}, body, p.Data())
 	return err
 }

@@ -41,7 +41,9 @@ func siteBench() error {
 	}
 	defer end()
 	dialer := &net.Dialer{}
-	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
+	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error {
+		return nil
+	}, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
 		return dialer.DialContext(ctx, network, server.Listener.Addr().String())
 	}})
 	a, err := app.New(ctx, app.Options{DB: db, Web: pages})
@@ -71,6 +73,7 @@ func siteBench() error {
 	if err == nil && run.Done != sitePages {
 		err = fmt.Errorf("%d of %d pages were read", run.Done, sitePages)
 	}
-	fmt.Printf("%d pages of one site with %v latency: %.2f s (goal: under %v)\n", sitePages, latency, time.Since(from).Seconds(), siteGoal)
+	fmt.Printf("%d pages of one site with %v latency: %.2f s (goal: under %v)\n", sitePages, latency,
+		time.Since(from).Seconds(), siteGoal)
 	return err
 }

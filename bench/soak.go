@@ -80,13 +80,20 @@ func soaking() bool {
 
 // tricks are what hostile pages are made of; each is repeated and mixed with others.
 var tricks = []string{
-	"<p>", "<b>", "<div>", "</div>", "<table><tr><td>", "<li>", "<a href=x>a</a>", "<img src=a.jpg>", "<h2>a</h2>", "<br>", "a ", "\x00", "\xff\xfe", "漢", "\u202e", "&#x1F600;",
-	"<svg><text>a</text></svg>", "<math><mi>x</mi></math>", "<template><p>x</template>", "<details><summary>a</summary>", "<dialog open>", "<select><option>a", "<form><input>",
-	"<style>p{display:none}</style>", "<style>@media screen{@supports (a:b){@layer x{*{color:red}}}}</style>", "<style>:root{--a:var(--b);--b:var(--a)}p{display:var(--a)}</style>",
-	"<script>document.body.append('x')</script>", "<script>for(let i=0;i<1e5;i++)document.body.append('a ')</script>", "<iframe srcdoc='<p>x'></iframe>", "<object data=x>", "<base href=//evil.example>",
-	"<meta charset=utf-16>", "<meta http-equiv=refresh content='0;url=/'>", "<!--", "<![CDATA[", "<plaintext>", "<xmp>", "<noscript>", "<p hidden>a", "<p style='visibility:hidden'>a", "<p style='background:url(x)'>",
-	"<ruby>a<rt>b</rt></ruby>", "<input type=hidden>", "<marquee>", "<frameset>", "<a href='javascript:x'>", "<a href=tel:5550100>555-0100</a>", "<script type=application/ld+json>{\"a\":[[[[", "chimney sweep tarn harbor ",
-	"<b id=" + strings.Repeat("x", 4000) + ">", strings.Repeat("<div>", 600), strings.Repeat("word ", 200), "<script>while(1){}</script>", "<script>a=[];for(;;)a.push(new Array(1e6))</script>",
+	"<p>", "<b>", "<div>", "</div>", "<table><tr><td>", "<li>", "<a href=x>a</a>", "<img src=a.jpg>", "<h2>a</h2>",
+	"<br>", "a ", "\x00", "\xff\xfe", "漢", "\u202e", "&#x1F600;",
+	"<svg><text>a</text></svg>", "<math><mi>x</mi></math>", "<template><p>x</template>",
+	"<details><summary>a</summary>", "<dialog open>", "<select><option>a", "<form><input>",
+	"<style>p{display:none}</style>", "<style>@media screen{@supports (a:b){@layer x{*{color:red}}}}</style>",
+	"<style>:root{--a:var(--b);--b:var(--a)}p{display:var(--a)}</style>",
+	"<script>document.body.append('x')</script>", "<script>for(let i=0;i<1e5;i++)document.body.append('a ')</script>",
+	"<iframe srcdoc='<p>x'></iframe>", "<object data=x>", "<base href=//evil.example>",
+	"<meta charset=utf-16>", "<meta http-equiv=refresh content='0;url=/'>", "<!--", "<![CDATA[", "<plaintext>", "<xmp>",
+	"<noscript>", "<p hidden>a", "<p style='visibility:hidden'>a", "<p style='background:url(x)'>",
+	"<ruby>a<rt>b</rt></ruby>", "<input type=hidden>", "<marquee>", "<frameset>", "<a href='javascript:x'>",
+	"<a href=tel:5550100>555-0100</a>", "<script type=application/ld+json>{\"a\":[[[[", "chimney sweep tarn harbor ",
+	"<b id=" + strings.Repeat("x", 4000) + ">", strings.Repeat("<div>", 600), strings.Repeat("word ", 200),
+	"<script>while(1){}</script>", "<script>a=[];for(;;)a.push(new Array(1e6))</script>",
 }
 
 // hostile is the n-th page.
@@ -118,7 +125,8 @@ func soakRead(n, atOnce int, path string, mode reading.Mode) error {
 		}
 		n, _ := strconv.Atoi(strings.Trim(r.URL.Path, "/r"))
 		body := hostile(n, strings.HasPrefix(r.URL.Path, "/r"))
-		w.Header().Set("Content-Type", []string{"text/html", "text/html; charset=shift_jis", "application/xhtml+xml", "text/plain", ""}[n%5])
+		w.Header().Set("Content-Type", []string{"text/html", "text/html; charset=shift_jis", "application/xhtml+xml",
+			"text/plain", ""}[n%5])
 		if n%3 == 0 {
 			w.Header().Set("Content-Encoding", "gzip")
 			z := gzip.NewWriter(w)
@@ -139,7 +147,10 @@ func soakRead(n, atOnce int, path string, mode reading.Mode) error {
 	defer browser.Close()
 	r := &readings.Readings{DB: db, Web: web, Renderer: browser, Now: time.Now}
 	var client int64
-	if err := db.Write(ctx, func(tx *store.Tx) (err error) { client, err = tx.AddClient(store.Client{Name: "Soak"}); return err }); err != nil {
+	if err := db.Write(ctx, func(tx *store.Tx) (err error) {
+		client, err = tx.AddClient(store.Client{Name: "Soak"})
+		return err
+	}); err != nil {
 		return err
 	}
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: []string{"chimney sweep tarn harbor"}})
@@ -164,13 +175,17 @@ func soakRead(n, atOnce int, path string, mode reading.Mode) error {
 		one(fmt.Sprintf("%s/%s%d", site.URL, path, i), store.ReadMode{Mode: mode})
 		return nil
 	})
-	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n", fmt.Sprintf("soak: %d hostile pages as %s", n, mode), read.Load(), failed.Load(), time.Since(began).Seconds(), peakMB())
+	fmt.Printf("%-52s %6d read, %d refused, %.0f s, peak %d MB (goal: 600)\n",
+		fmt.Sprintf("soak: %d hostile pages as %s", n, mode), read.Load(), failed.Load(), time.Since(began).Seconds(),
+		peakMB())
 	return nil
 }
 
 // openWeb reads pages of this machine, as fast as they come.
 func openWeb() *fetch.Fetcher {
-	return fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Wait: func(context.Context, int, time.Duration) error { return nil }})
+	return fetch.New(fetch.Options{Guard: func(netip.Addr) error {
+		return nil
+	}, Wait: func(context.Context, int, time.Duration) error { return nil }})
 }
 
 // side does work n times, so many at once; its error is the first.

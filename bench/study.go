@@ -92,7 +92,8 @@ func views(ctx context.Context, db *store.DB, body []byte, client int64) error {
 		most = max(most, alone)
 	}
 	all, err := costs(opens...)
-	fmt.Printf("%-52s %6.2f x the costliest alone, %.0f ms (goal: at most 1.3)\n", fmt.Sprintf("sheet, plan and all %d pages one after another", planPages), all/most, most)
+	fmt.Printf("%-52s %6.2f x the costliest alone, %.0f ms (goal: at most 1.3)\n",
+		fmt.Sprintf("sheet, plan and all %d pages one after another", planPages), all/most, most)
 	return err
 }
 
@@ -102,7 +103,8 @@ func dropped(ctx context.Context, a *app.App, client int64) error {
 	if err != nil {
 		return err
 	}
-	said := []targets.Said{{Page: p.Targets[0].Page, Key: p.Targets[0].Parts[0].Key, Choice: plan.Choice{State: plan.Dropped}}}
+	said := []targets.Said{{Page: p.Targets[0].Page, Key: p.Targets[0].Parts[0].Key,
+		Choice: plan.Choice{State: plan.Dropped}}}
 	made, db := a.Studies.Made(), a.Store()
 	const times = 10
 	plans, statements, from := made.Plans.Load(), db.Statements(), used()
@@ -112,7 +114,8 @@ func dropped(ctx context.Context, a *app.App, client int64) error {
 			return err
 		}
 	}
-	fmt.Printf("%-52s %6.1f statements, %.1f plans (goal: at most 12 and 1), %.0f ms\n", "  a part that is dropped", float64(db.Statements()-statements)/times,
+	fmt.Printf("%-52s %6.1f statements, %.1f plans (goal: at most 12 and 1), %.0f ms\n", "  a part that is dropped",
+		float64(db.Statements()-statements)/times,
 		float64(made.Plans.Load()-plans)/times, (used()-from).Seconds()*1000/times)
 	return nil
 }
@@ -148,7 +151,8 @@ func manyReadings(ctx context.Context, db *store.DB) error {
 		}
 		times = append(times, time.Since(from).Seconds()*1000)
 	}
-	fmt.Printf("%-52s %6.1f ms (goal: under 10)\n", fmt.Sprintf("  %d latest readings with bodies of 40 KB", many), stats.Median(times))
+	fmt.Printf("%-52s %6.1f ms (goal: under 10)\n", fmt.Sprintf("  %d latest readings with bodies of 40 KB", many),
+		stats.Median(times))
 	return nil
 }
 

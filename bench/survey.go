@@ -20,7 +20,9 @@ func surveyBench(parsed func()) error {
 	if err != nil {
 		return err
 	}
-	report("a page of results of 500 KB, parsing included", 10, func() { parseBody(found) }, func() { results.Read(found, results.Source{}) })
+	report("a page of results of 500 KB, parsing included", 10, func() {
+		parseBody(found)
+	}, func() { results.Read(found, results.Source{}) })
 
 	times := func(n int) func() {
 		return func() {
@@ -58,7 +60,8 @@ func resultsPage(file string, size int) ([]byte, error) {
 func sitePage(i int) string {
 	rng := rand.New(rand.NewPCG(uint64(i), 7))
 	var b strings.Builder
-	fmt.Fprintf(&b, `<html lang="en"><title>Chimney sweep town %d</title><body><main><h1>Chimney sweep in town %d</h1>`, i, i)
+	fmt.Fprintf(&b, `<html lang="en"><title>Chimney sweep town %d</title><body><main><h1>Chimney sweep in town %d</h1>`,
+		i, i)
 	for range 12 {
 		b.WriteString("<p>")
 		for range 50 {
@@ -73,11 +76,13 @@ func sitePage(i int) string {
 func surveyed(n int) site.Survey {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}
 	services := []intent.Service{{Name: "chimney sweep"}, {Name: "flue liner installation"}}
-	s := site.Survey{Places: places, Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts),
+	s := site.Survey{Places: places, Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}),
+		services, intent.EnglishLists().Acts),
 		Services: []string{"chimney sweep", "flue liner installation"}, Low: func(site.Kind) int { return 500 }}
 	for i := range n {
 		address := fmt.Sprintf("https://site.example/%d/", i)
-		s.Visited = append(s.Visited, site.Visited{URL: address, Page: page.Read([]byte(sitePage(i)), page.Source{URL: address}), InLinks: 1})
+		s.Visited = append(s.Visited, site.Visited{
+			URL: address, Page: page.Read([]byte(sitePage(i)), page.Source{URL: address}), InLinks: 1})
 	}
 	return s
 }

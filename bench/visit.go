@@ -52,7 +52,9 @@ func visitBench() error {
 		return err
 	}
 	defer end()
-	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error { return nil }, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
+	pages := fetch.New(fetch.Options{Guard: func(netip.Addr) error {
+		return nil
+	}, Dial: func(ctx context.Context, network, _ string) (net.Conn, error) {
 		return (&net.Dialer{}).DialContext(ctx, network, server.Listener.Addr().String())
 	}})
 	a, err := app.New(ctx, app.Options{DB: db, Web: pages})
@@ -60,8 +62,9 @@ func visitBench() error {
 		return err
 	}
 	defer a.Close()
-	g, err := a.Ground.New(ctx, view.Business{Name: "Bench", HomePage: "site.example", Services: []view.Service{{Name: "chimney sweep"}},
-		Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}})
+	g, err := a.Ground.New(ctx, view.Business{Name: "Bench", HomePage: "site.example",
+		Services: []view.Service{{Name: "chimney sweep"}},
+		Places:   []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}})
 	if err != nil {
 		return err
 	}

@@ -33,7 +33,8 @@ func work(path string) {
 	db, err := store.Open(ctx, path)
 	var a *app.App
 	if err == nil {
-		a, err = app.New(ctx, app.Options{DB: db, Web: serving{[]byte("<title>Work</title><p>" + strings.Repeat("word ", 20_000))}})
+		a, err = app.New(ctx, app.Options{DB: db,
+			Web: serving{[]byte("<title>Work</title><p>" + strings.Repeat("word ", 20_000))}})
 	}
 	if err != nil {
 		fmt.Fprintln(os.Stderr, "soak:", err)
@@ -42,7 +43,8 @@ func work(path string) {
 	mine := map[string]int64{}
 	for n := 0; ; n++ {
 		name := fmt.Sprintf("%s%d-%d", workName, os.Getpid(), n)
-		g, err := a.Ground.New(ctx, view.Business{Name: name, HomePage: "work.example", Phrases: []string{"chimney sweep"}})
+		g, err := a.Ground.New(ctx, view.Business{Name: name, HomePage: "work.example",
+			Phrases: []string{"chimney sweep"}})
 		if err != nil {
 			continue
 		}

@@ -91,7 +91,8 @@ func TestFiguresAgree(t *testing.T) {
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
 	s.until(`document.querySelectorAll('[data-cell=seen]').length === 5`)
-	cells := eval[[]int](s, `[...document.querySelectorAll('[data-cell=seen]')].map(c => +c.querySelector('.figure').textContent.replace(/,/g, ''))`)
+	cells := eval[[]int](s,
+		`[...document.querySelectorAll('[data-cell=seen]')].map(c => +c.querySelector('.figure').textContent.replace(/,/g, ''))`)
 	pages, screens := 0, 0
 	for host, paths := range practice.Sites() {
 		for _, path := range paths {
@@ -137,7 +138,8 @@ func TestFiguresAgree(t *testing.T) {
 						continue // of a family of its own
 					}
 					if k == 0 {
-						assert.Equal(t, m.Phrases[at].Loose["total"], f.Loose.Total, "%s: %s", address, m.Phrases[at].Phrase)
+						assert.Equal(t, m.Phrases[at].Loose["total"], f.Loose.Total, "%s: %s", address,
+							m.Phrases[at].Phrase)
 					}
 					exact += m.Phrases[at].Exact["total"]
 					at++
@@ -253,7 +255,8 @@ func generate(r *rand.Rand) generated {
 		},
 		func() { b.WriteString("<p>東京 two</p>"); g.seen += 3; g.copied += 3 },
 	}
-	b.WriteString("<!doctype html><html lang=en><meta charset=utf-8><title>Made up</title><style>.gone{display:none}</style><body><main>")
+	b.WriteString("<!doctype html><html lang=en><meta charset=utf-8><title>Made " +
+		"up</title><style>.gone{display:none}</style><body><main>")
 	for range 20 + r.IntN(30) {
 		parts[r.IntN(len(parts))]()
 	}
@@ -269,7 +272,9 @@ func TestPracticeSites(t *testing.T) {
 		hosts = append(hosts, host)
 	}
 	sort.Strings(hosts)
-	assert.Equal(t, []string{"brindleandash.example", "deepledge.example", "emberparts.example", "fenwickwell.example", "gullwingcovers.example", "harborflue.example",
-		"hearthnotes.example", "hearthway.example", "lanternsweeps.example", "needleandtack.example", "neighborlist.example", "oldsaltbox.example",
+	assert.Equal(t, []string{"brindleandash.example", "deepledge.example", "emberparts.example", "fenwickwell.example",
+		"gullwingcovers.example", "harborflue.example",
+		"hearthnotes.example", "hearthway.example", "lanternsweeps.example", "needleandtack.example",
+		"neighborlist.example", "oldsaltbox.example",
 		"springhollow.example", "thchimney.example", "townledger.example"}, hosts)
 }

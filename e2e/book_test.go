@@ -65,7 +65,8 @@ func TestPhraseBook(t *testing.T) {
 		}
 	}
 	s.press("Dismiss")
-	s.until(fmt.Sprintf(`[...document.querySelectorAll('.part.now')].some(e => e.innerText.includes(%q))`, fmt.Sprint(kept)))
+	s.until(fmt.Sprintf(`[...document.querySelectorAll('.part.now')].some(e => e.innerText.includes(%q))`,
+		fmt.Sprint(kept)))
 	// Only the rows in sight are drawn.
 	assert.Less(t, eval[int](s, `document.querySelectorAll('[data-family]').length`), 80)
 	first := eval[string](s, `document.querySelector('[data-family]').dataset.family`)
@@ -77,7 +78,8 @@ func TestPhraseBook(t *testing.T) {
 	s.until(fmt.Sprintf(`document.querySelector('[data-family]').dataset.family === %q`, first))
 
 	// All of one service in bulk, with a reason.
-	eval[bool](s, `(() => { const e = document.querySelector('select[aria-label=Service]'); e.value = 'dryer vent cleaning'; e.dispatchEvent(new Event('change')); return true })()`)
+	eval[bool](s,
+		`(() => { const e = document.querySelector('select[aria-label=Service]'); e.value = 'dryer vent cleaning'; e.dispatchEvent(new Event('change')); return true })()`)
 	s.until(`[...document.querySelectorAll('[data-family]')].every(r => /dryer/.test(r.dataset.family))`)
 	s.click(`document.querySelector('[aria-label="Select all that are shown"]')`)
 	s.sees("selected")

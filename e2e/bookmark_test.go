@@ -23,7 +23,8 @@ import (
 )
 
 // strict is a policy that forbids nearly everything and reports each breach.
-const strict = "default-src 'none'; img-src data:; script-src 'none'; style-src 'none'; connect-src 'none'; frame-src 'none'; form-action 'none'; report-uri /report"
+const strict = "default-src 'none'; img-src data:; script-src 'none'; style-src 'none'; connect-src 'none'; " +
+	"frame-src 'none'; form-action 'none'; report-uri /report"
 
 // stranger is a site of somebody else, with what was asked of it.
 type stranger struct {
@@ -45,7 +46,8 @@ func pages(t *testing.T) *stranger {
 		switch r.URL.Path {
 		case "/strict":
 			w.Header().Set("Content-Security-Policy", strict)
-			_, _ = w.Write([]byte(strings.NewReplacer(`<style>.gone{display:none}</style>`, "", `<p class="gone">`, `<p hidden>`).Replace(body)))
+			_, _ = w.Write([]byte(strings.NewReplacer(`<style>.gone{display:none}</style>`, "", `<p class="gone">`,
+				`<p hidden>`).Replace(body)))
 		case "/huge":
 			_, _ = w.Write([]byte(body))
 			for range 63 {
@@ -70,7 +72,9 @@ func bookmarked(t *testing.T, tab context.Context, p *program, script string) *s
 	opened := chromedp.WaitNewTarget(tab, func(i *target.Info) bool {
 		return strings.HasPrefix(i.URL, p.base) || i.URL == "" || i.URL == "about:blank"
 	})
-	_, err := chromedp.Run(tab, chromedp.Evaluate[chromedp.Void](script, func(e *runtime.EvaluateParams) { e.UserGesture = new(true) }))
+	_, err := chromedp.Run(tab, chromedp.Evaluate[chromedp.Void](script, func(e *runtime.EvaluateParams) {
+		e.UserGesture = new(true)
+	}))
 	require.NoError(t, err)
 	ctx, cancel := chromedp.NewContext(tab, chromedp.WithTargetID(<-opened))
 	t.Cleanup(cancel)
@@ -89,7 +93,8 @@ func drained(c chan string) (out []string) {
 func bookmark(s *screen) string {
 	s.t.Helper()
 	s.until(`document.querySelector('[data-bookmark]')`)
-	return eval[string](s, `decodeURIComponent(document.querySelector('[data-bookmark]').href.slice('javascript:'.length))`)
+	return eval[string](s,
+		`decodeURIComponent(document.querySelector('[data-bookmark]').href.slice('javascript:'.length))`)
 }
 
 // The bookmark hands the page of a tab over as it is shown, with and without a policy that
@@ -112,7 +117,8 @@ func TestBookmark(t *testing.T) {
 			tab, cancel := chromedp.NewContext(ctx)
 			defer cancel()
 			require.NoError(t, chromedp.Do(tab, chromedp.Navigate(site.URL+path)))
-			_, err := chromedp.Run(tab, chromedp.Evaluate[chromedp.Void](`document.querySelector('#drawn').append('Four words drawn later')`))
+			_, err := chromedp.Run(tab,
+				chromedp.Evaluate[chromedp.Void](`document.querySelector('#drawn').append('Four words drawn later')`))
 			require.NoError(t, err)
 			drained(site.asked)
 			asked := make(chan string, 100)
@@ -133,7 +139,9 @@ func TestBookmark(t *testing.T) {
 				return
 			}
 			s.click(`document.querySelector('input[value=client_page]')`)
-			eval[bool](s, fmt.Sprintf(`(e => (e.value = '%d', e.dispatchEvent(new Event('change')), true))(document.querySelector('[name=client]'))`, client))
+			eval[bool](s,
+				fmt.Sprintf(
+					`(e => (e.value = '%d', e.dispatchEvent(new Event('change')), true))(document.querySelector('[name=client]'))`, client))
 			s.press("Keep it")
 			s.until(`location.pathname.endsWith('/sheet')`)
 			s.sees("handed over from a tab")
@@ -167,11 +175,14 @@ func TestBookmarkOnOtherPages(t *testing.T) {
 	t.Run("results", func(t *testing.T) {
 		s := on(t, site.URL+"/results?q=chimney+sweep+quillby", script)
 		s.until(`document.querySelector('input[value=results]:checked')`)
-		eval[bool](s, fmt.Sprintf(`(e => (e.value = '%d', e.dispatchEvent(new Event('change')), true))(document.querySelector('[name=client]'))`, client))
+		eval[bool](s,
+			fmt.Sprintf(
+				`(e => (e.value = '%d', e.dispatchEvent(new Event('change')), true))(document.querySelector('[name=client]'))`, client))
 		s.press("Read it")
 		s.until(`document.querySelector('[data-read]')`)
 		assert.Equal(t, "chimney sweep quillby", s.value("[name=results_phrase]"))
-		assert.Len(t, get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Recorded, len(before.Recorded), "nothing is kept yet")
+		assert.Len(t, get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Recorded,
+			len(before.Recorded), "nothing is kept yet")
 	})
 	t.Run("huge", func(t *testing.T) {
 		s := on(t, site.URL+"/huge", script)

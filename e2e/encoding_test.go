@@ -26,9 +26,11 @@ func TestEncodings(t *testing.T) {
 		korean  = "굴뚝 청소와 난로 점검을 해 드립니다. 편하게 전화 주세요"
 		chinese = "烟囱清扫和壁炉检查，欢迎来电"
 		// Letters that differ little from western ones need more of them to be told.
-		polish = "Czyszczenie kominów i pieców, również w święta. Nasze usługi są tanie, szybkie i z gwarancją. Przyjeżdżamy też w sobotę, " +
+		polish = "Czyszczenie kominów i pieców, również w święta. Nasze usługi są tanie, szybkie i z gwarancją. " +
+			"Przyjeżdżamy też w sobotę, " +
 			"bezpłatna wycena, płatność kartą, obsługujemy całą okolicę, także żeliwne piecyki i wkłady kominowe"
-		turkish = "Baca temizliği ve soba bakımı: hızlı, ucuz, güvenilir. Şömine, kazan dairesi ve havalandırma kanallarını da temizliyoruz, " +
+		turkish = "Baca temizliği ve soba bakımı: hızlı, ucuz, güvenilir. Şömine, kazan dairesi ve havalandırma " +
+			"kanallarını da temizliyoruz, " +
 			"işçiliğimiz iki yıl garantilidir. Ücretsiz keşif için arayın, hafta sonları da çalışıyoruz"
 	)
 	long := "<!-- " + strings.Repeat("a note that goes on ", 80) + "-->"
@@ -44,17 +46,22 @@ func TestEncodings(t *testing.T) {
 		{"koi8-r", "text/html; charset=nothing", "<meta charset=koi8-r>", russian},
 		{"koi8-r", "text/html", "<meta charset=nothing><meta charset=koi8-r>", russian},
 		{"koi8-r", "text/html", long + "<meta charset=koi8-r>", russian},
-		{"koi8-r", "text/html", "<title>x</title><script>var a = '<meta charset=utf-8>'</script><meta charset=koi8-r>", russian},
-		{"koi8-r", "text/html", "<!-- <meta charset=utf-8> --><style>/* <meta charset=utf-8> */</style><meta charset=koi8-r>", russian},
+		{"koi8-r", "text/html", "<title>x</title><script>var a = '<meta charset=utf-8>'</script><meta charset=koi8-r>",
+			russian},
+		{"koi8-r", "text/html",
+			"<!-- <meta charset=utf-8> --><style>/* <meta charset=utf-8> */</style><meta charset=koi8-r>", russian},
 		{"koi8-r", "text/html", "<title><meta charset=utf-8></title><meta charset=koi8-r>", russian},
 		{"koi8-r", "text/html", "<meta http-equiv=refresh content='charset=utf-8'><meta charset=koi8-r>", russian},
 		{"koi8-r", "text/html", "<meta content='text/html; charset = \"koi8-r\"' http-equiv=Content-Type>", russian},
-		{"koi8-r", "text/html", "<meta charset=koi8-r http-equiv=content-type content='text/html; charset=utf-8'>", russian},
-		{"koi8-r", "text/html", "<meta http-equiv=content-type content='text/html; charset=koi8-r' charset=utf-8>", russian},
+		{"koi8-r", "text/html", "<meta charset=koi8-r http-equiv=content-type content='text/html; charset=utf-8'>",
+			russian},
+		{"koi8-r", "text/html", "<meta http-equiv=content-type content='text/html; charset=koi8-r' charset=utf-8>",
+			russian},
 		{"koi8-r", "text/html", `<?xml version="1.0" encoding="koi8-r"?>`, russian},
 		{"koi8-r", "text/html", `<?xml version='1.0' encoding = 'KOI8-R' ?><meta charset=nothing>`, russian},
 		{"koi8-r", "text/html", `<?xml version="1.0" encoding="windows-1251"?><meta charset=koi8-r>`, russian},
-		{"koi8-r", "text/html", `<?xml version="1.0" encoding="utf-8"?><title>x</title>` + long + `<meta charset=koi8-r>`, russian},
+		{"koi8-r", "text/html", `<?xml version="1.0" encoding="utf-8"?><title>x</title>` + long +
+			`<meta charset=koi8-r>`, russian},
 		{"windows-1252", "text/html", `<?xml version="1.0" encoding="koi8-r"?>`, western},
 		{"utf-8", "text/html", "<meta charset=windows-1252>", western},
 		{"utf-8", "text/html", "<meta charset=utf-16>", russian},

@@ -45,7 +45,8 @@ func TestEvidenceAddsUp(t *testing.T) {
 		}
 		s.click(fmt.Sprintf(`document.querySelector('[data-cell=%q][data-column="%d"]%s')`,
 			c.Cell, c.Column, phraseSelector(c.Phrase)))
-		s.until(fmt.Sprintf(`document.querySelector('.margin[data-what=%q][data-column="%d"] [data-document]') && %s`, show, c.Column, markedWith(c.Phrase)))
+		s.until(fmt.Sprintf(`document.querySelector('.margin[data-what=%q][data-column="%d"] [data-document]') && %s`,
+			show, c.Column, markedWith(c.Phrase)))
 		if c.Cell == "own" { // the copy without what the site repeats
 			assert.LessOrEqual(t, c.Figure, eval[int](s, counts["copy"]), name)
 			continue

@@ -23,7 +23,9 @@ func row(lead string) string {
 
 // in finds the button that says a text in an element.
 func in(element, says string) string {
-	return fmt.Sprintf(`[...%s?.querySelectorAll('button') ?? []].find(b => b.textContent.trim() === %q && !b.matches(':disabled'))`, element, says)
+	return fmt.Sprintf(
+		`[...%s?.querySelectorAll('button') ?? []].find(b => b.textContent.trim() === %q && !b.matches(':disabled'))`,
+		element, says)
 }
 
 // families are the members of a client's families, by their lead.
@@ -57,7 +59,8 @@ func TestFamiliesByHand(t *testing.T) {
 	s.click(row(lead) + `?.querySelector('.gain')`)
 	s.sees("50% of 220")
 	s.sees("4 of 100 visits become customers, one chimney sweep job brings $240")
-	part := fmt.Sprintf(`[...%s?.querySelectorAll('.member') ?? []].find(m => m.innerText.includes(%q))`, row(lead), other)
+	part := fmt.Sprintf(`[...%s?.querySelectorAll('.member') ?? []].find(m => m.innerText.includes(%q))`, row(lead),
+		other)
 	s.click(in(part, "Separate"))
 	s.until(row(other))
 	assert.Equal(t, []string{other}, families(t, p, client)[other])
@@ -80,7 +83,8 @@ func TestFamiliesByHand(t *testing.T) {
 	s.fill(`[aria-label="Other spellings of place 2"]`, "Tarn North")
 	eval[bool](s, `(document.activeElement.blur(), true)`)
 	s.sees("Saved: places")
-	assert.Equal(t, []string{"Tarn North"}, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Places[1].Spellings)
+	assert.Equal(t, []string{"Tarn North"},
+		get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Places[1].Spellings)
 	s.press("Undo")
 	s.until(`document.querySelector('[aria-label="Other spellings of place 2"]').value === ''`)
 	s.fill(`[aria-label="Service 8"]`, "chimney caps")
@@ -108,7 +112,8 @@ func TestFamiliesByHand(t *testing.T) {
 	ground := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client))
 	n := len(ground.Pages)
 	s.open(fmt.Sprintf("/clients/%d/site", client))
-	s.fill("[name=page_addresses]", "brindleandash.example/chimney-cap-fitting brindleandash.example/caps/chimney-cap-fitting.html shop")
+	s.fill("[name=page_addresses]",
+		"brindleandash.example/chimney-cap-fitting brindleandash.example/caps/chimney-cap-fitting.html shop")
 	s.press("Add")
 	s.sees("no dot")
 	s.until(fmt.Sprintf(`document.querySelectorAll('[data-page]').length === %d`, n+1))
@@ -159,7 +164,9 @@ func TestFoundFor(t *testing.T) {
 	before := site("harborflue.example").Sums.Phrases
 
 	list := filepath.Join(t.TempDir(), "harborflue.example-found.csv")
-	require.NoError(t, os.WriteFile(list, []byte("Phrase;Position;Searches\nchimney sweep quillby;2;40\nchimney flue brushing ostrey;3;70\nhow to sweep a flue;9;\n"), 0o600))
+	require.NoError(t, os.WriteFile(list,
+		[]byte("Phrase;Position;Searches\nchimney sweep quillby;2;40\nchimney flue brushing ostrey;3;70\nhow to "+
+			"sweep a flue;9;\n"), 0o600))
 	s.drop("main", list)
 	s.until(`document.querySelector('[name=site]')?.value === 'harborflue.example'`)
 	s.press("Import 3 phrases")
@@ -181,7 +188,8 @@ func TestFoundFor(t *testing.T) {
 	assert.NotContains(t, families(t, p, client), "chimney flue brushing ostrey")
 
 	s.press("Get lists")
-	s.until(fmt.Sprintf(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '%d'`, before))
+	s.until(fmt.Sprintf(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '%d'`,
+		before))
 }
 
 // What is no list, or none that can be taken, is said in one sentence, and
@@ -206,11 +214,13 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	} {
 		bring(name, c.body)
 		s.sees(c.says)
-		assert.NotContains(t, eval[string](s, `document.querySelector('[aria-label="Import a list"]').innerText`), "\n", name)
+		assert.NotContains(t, eval[string](s, `document.querySelector('[aria-label="Import a list"]').innerText`), "\n",
+			name)
 	}
 	// A workbook comes in like a list; its formula is not worked out.
 	book := excelize.NewFile()
-	for cell, v := range map[string]any{"A1": "Phrase", "B1": "Searches", "A2": "stove glass tarn harbor", "B2": 1300, "A3": "hearth tiles ostrey"} {
+	for cell, v := range map[string]any{"A1": "Phrase", "B1": "Searches", "A2": "stove glass tarn harbor", "B2": 1300,
+		"A3": "hearth tiles ostrey"} {
 		require.NoError(t, book.SetCellValue("Sheet1", cell, v))
 	}
 	require.NoError(t, book.SetCellFormula("Sheet1", "B3", "SUM(B2,B2)"))
@@ -229,7 +239,9 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	}
 	assert.Contains(t, families(t, p, client), "hearth tiles ostrey")
 	s.press("Undo")
-	assert.Eventually(t, func() bool { return len(families(t, p, client)["hearth tiles ostrey"]) == 0 }, 60*time.Second, 50*time.Millisecond)
+	assert.Eventually(t, func() bool {
+		return len(families(t, p, client)["hearth tiles ostrey"]) == 0
+	}, 60*time.Second, 50*time.Millisecond)
 
 	bring("numbers.csv", "12,40\n9,1\n")
 	s.press("Import 2 phrases")
@@ -246,5 +258,7 @@ func TestBadListsInTheBrowser(t *testing.T) {
 	assert.Contains(t, taken, "chimney tiling ostrey")
 	assert.Contains(t, taken, "煙突 掃除")
 	s.press("Undo")
-	assert.Eventually(t, func() bool { return len(families(t, p, client)["chimney tiling ostrey"]) == 0 }, 60*time.Second, 50*time.Millisecond)
+	assert.Eventually(t, func() bool {
+		return len(families(t, p, client)["chimney tiling ostrey"]) == 0
+	}, 60*time.Second, 50*time.Millisecond)
 }

@@ -31,7 +31,8 @@ func TestKeptPage(t *testing.T) {
 			_ = conn.Close()
 		}
 	}()
-	page := strings.ReplaceAll(`<h1>Kept</h1><link rel=preconnect href="http://AT"><link rel=dns-prefetch href="http://AT"><link rel=prefetch href="http://AT/x">
+	page := strings.ReplaceAll(
+		`<h1>Kept</h1><link rel=preconnect href="http://AT"><link rel=dns-prefetch href="http://AT"><link rel=prefetch href="http://AT/x">
 		<link rel=stylesheet href="http://AT/s.css"><link rel=icon href="http://AT/i.ico"><style>@import "http://AT/i.css"; body{background:url(http://AT/b.png)} @font-face{font-family:F;src:url(http://AT/f)} h1{font-family:F}</style>
 		<meta http-equiv=refresh content="0;url=http://AT/"><script>fetch("http://AT")</script><img src="http://AT/p.png" srcset="http://AT/q.png 2x"><iframe src="http://AT"></iframe>
 		<script type=speculationrules>{"prerender":[{"source":"list","urls":["http://AT/p"],"eagerness":"immediate"}]}</script><video autoplay src="http://AT/v"></video>
@@ -40,7 +41,8 @@ func TestKeptPage(t *testing.T) {
 
 	p := start(t, filepath.Join(t.TempDir(), "kept.db"))
 	client, home := brindle(t, p)
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/pages/%d/paste", client, home), map[string]any{"entry": 0, "html": page}))
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost,
+		fmt.Sprintf("/api/clients/%d/pages/%d/paste", client, home), map[string]any{"entry": 0, "html": page}))
 	reading := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[0].ReadingID
 	s := look(t, p)
 	s.open(fmt.Sprintf("/api/clients/%d/readings/%d/page", client, reading))

@@ -44,7 +44,9 @@ func TestLineupByHand(t *testing.T) {
 		return names
 	}
 	was := organic()
-	eval[bool](s, fmt.Sprintf(`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true, cancelable: true})) || true`, row("Lantern Street Sweeps")))
+	eval[bool](s,
+		fmt.Sprintf(
+			`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true, cancelable: true})) || true`, row("Lantern Street Sweeps")))
 	s.sees("Lantern Street Sweeps moved to 2")
 	assert.Equal(t, was[2], organic()[1])
 	s.press("Undo")
@@ -69,7 +71,8 @@ func TestLineupByHand(t *testing.T) {
 	eval[bool](s, `(document.activeElement.blur(), true)`)
 	s.sees("Saved")
 	s.press("Paste a table")
-	s.fill("[name=figures_table]", "site, referring domains, reviews\nharborflue.example, 88, 120\nnobody.example, 1, 1")
+	s.fill("[name=figures_table]",
+		"site, referring domains, reviews\nharborflue.example, 88, 120\nnobody.example, 1, 1")
 	s.press("Add figures")
 	s.sees("2 figures kept; not in the lineup: nobody.example")
 	figures := get[[]view.SiteFigures](t, p, fmt.Sprintf("/api/clients/%d/figures", client))

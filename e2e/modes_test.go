@@ -28,7 +28,9 @@ func takeChain(t *testing.T, p *program) (client, home int64) {
 	client, home = brindle(t, p)
 	for _, e := range get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Entries {
 		if e.URL == chainPage {
-			require.Equal(t, http.StatusOK, send(t, p, http.MethodPut, fmt.Sprintf("/api/clients/%d/lineup/%d", client, e.ID), map[string]bool{"taken": true}))
+			require.Equal(t, http.StatusOK,
+				send(t, p, http.MethodPut, fmt.Sprintf("/api/clients/%d/lineup/%d", client, e.ID),
+					map[string]bool{"taken": true}))
 			return client, home
 		}
 	}
@@ -41,7 +43,8 @@ func TestRenderedPage(t *testing.T) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	defer web.Close()
-	ctx := browser.Start(t, map[string]any{"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
+	ctx := browser.Start(t, map[string]any{
+		"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	browser.Read(t, ctx, chainPage)
 	seen := text.Words(browser.Settled(t, ctx).Text)
 	require.Greater(t, seen, 400)
@@ -56,15 +59,18 @@ func TestRenderedPage(t *testing.T) {
 		return get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[5]
 	}
 	readPath := fmt.Sprintf("/api/clients/%d/read", client)
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "mode": ""}))
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath,
+		map[string]string{"url": chainPage, "mode": ""}))
 	s.sees("rendered in a browser")
-	s.until(fmt.Sprintf(`[...document.querySelectorAll('[data-cell=seen]')].some(c => c.dataset.figure === '%d')`, seen))
+	s.until(fmt.Sprintf(`[...document.querySelectorAll('[data-cell=seen]')].some(c => c.dataset.figure === '%d')`,
+		seen))
 	assert.Equal(t, seen, column().Words.Seen)
 	assert.Equal(t, "Hearthway National in Tarn Harbor, ME", column().Title)
 	assert.Equal(t, view.Source(reading.FromBrowser), column().Source)
 
 	idle(t, p, client)
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath, map[string]string{"url": chainPage, "mode": "served"}))
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, readPath,
+		map[string]string{"url": chainPage, "mode": "served"}))
 	s.until(`[...document.querySelectorAll('.stamp')].some(e => e.textContent === 'built by script')`)
 	assert.Zero(t, column().Words.Seen)
 	s.press("Read as rendered")
@@ -79,7 +85,8 @@ func TestRenderedPage(t *testing.T) {
 	s.sees("no text")
 	s.press("Automatic")
 	s.sees("207-555-0199, click to call")
-	s.until(`document.querySelector('[data-menu] li')?.innerText.replace(/\s+/g, ' ') === 'Services Sweeping Inspection Gas hearths'`)
+	s.until(
+		`document.querySelector('[data-menu] li')?.innerText.replace(/\s+/g, ' ') === 'Services Sweeping Inspection Gas hearths'`)
 }
 
 // Without a browser the page is announced as built by script, and all else
@@ -93,7 +100,8 @@ func TestNoBrowser(t *testing.T) {
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/run", client), nil))
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
-	s.measured(fmt.Sprintf("%d pages read", len(get[struct{ Run view.Run }](t, p, fmt.Sprintf("/api/clients/%d/run", client)).Run.Items)))
+	s.measured(fmt.Sprintf("%d pages read",
+		len(get[struct{ Run view.Run }](t, p, fmt.Sprintf("/api/clients/%d/run", client)).Run.Items)))
 	s.sees("built by script")
 	s.sees("There is no browser to render pages")
 	s.press("Read as rendered")
@@ -109,7 +117,8 @@ func TestFilesAdded(t *testing.T) {
 	web, err := practice.Start()
 	require.NoError(t, err)
 	defer web.Close()
-	ctx := browser.Start(t, map[string]any{"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
+	ctx := browser.Start(t, map[string]any{
+		"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	browser.Read(t, ctx, "http://brindleandash.example/")
 	archive, err := chromedp.Call(ctx, page.CaptureSnapshot, page.CaptureSnapshotParams{})
 	require.NoError(t, err)
@@ -117,7 +126,8 @@ func TestFilesAdded(t *testing.T) {
 	mhtml := filepath.Join(dir, "home.mhtml")
 	require.NoError(t, os.WriteFile(mhtml, []byte(archive.Data), 0o600))
 	saved := filepath.Join(dir, "page.html")
-	require.NoError(t, os.WriteFile(saved, []byte("<!doctype html><title>Draft</title><p>Seven words that stand in a file."), 0o600))
+	require.NoError(t, os.WriteFile(saved,
+		[]byte("<!doctype html><title>Draft</title><p>Seven words that stand in a file."), 0o600))
 	picture := filepath.Join(dir, "photo.jpg")
 	require.NoError(t, os.WriteFile(picture, []byte("\xff\xd8\xff"), 0o600))
 
@@ -154,16 +164,20 @@ func TestFilesAdded(t *testing.T) {
 // drop drops a file on an element.
 func (s *screen) drop(css, file string) {
 	s.t.Helper()
-	s.drag(css, file, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver, input.DispatchDragEventTypeDrop)
+	s.drag(css, file, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver,
+		input.DispatchDragEventTypeDrop)
 }
 
 // drag carries a file over the middle of an element.
 func (s *screen) drag(css, file string, kinds ...input.DispatchDragEventType) {
 	s.t.Helper()
-	at := eval[[]float64](s, fmt.Sprintf(`(() => { const b = document.querySelector(%q).getBoundingClientRect(); return [b.x + b.width / 2, b.y + b.height / 2] })()`, css))
+	at := eval[[]float64](s,
+		fmt.Sprintf(
+			`(() => { const b = document.querySelector(%q).getBoundingClientRect(); return [b.x + b.width / 2, b.y + b.height / 2] })()`, css))
 	data := &input.DragData{Items: []*input.DragDataItem{}, Files: []string{file}, DragOperationsMask: 1}
 	for _, kind := range kinds {
-		_, err := chromedp.Call(s.ctx, input.DispatchDragEvent, input.DispatchDragEventParams{Type: kind, X: at[0], Y: at[1], Data: data})
+		_, err := chromedp.Call(s.ctx, input.DispatchDragEvent,
+			input.DispatchDragEventParams{Type: kind, X: at[0], Y: at[1], Data: data})
 		require.NoError(s.t, err)
 	}
 }

@@ -57,7 +57,8 @@ func TestWholePath(t *testing.T) {
 	part := func(key string) string { return fmt.Sprintf(`document.querySelector('[data-part=%q]')`, key) }
 	on := func(key, button string) {
 		t.Helper()
-		s.click(fmt.Sprintf(`[...%s?.querySelectorAll('button') ?? []].find(b => b.textContent.includes(%q))`, part(key), button))
+		s.click(fmt.Sprintf(`[...%s?.querySelectorAll('button') ?? []].find(b => b.textContent.includes(%q))`,
+			part(key), button))
 	}
 	on("h1: chimney harbor sweep tarn", "Keep")
 	s.until(part("h1: chimney harbor sweep tarn") + `?.dataset.state === 'kept'`)
@@ -86,7 +87,8 @@ func TestWholePath(t *testing.T) {
 			continue
 		}
 		for _, part := range x.Parts {
-			line := part.Name + ": " + strings.TrimSpace(strings.TrimSpace(part.Before+" **"+part.Pencil+"**")+" "+part.After)
+			line := part.Name + ": " + strings.TrimSpace(strings.TrimSpace(part.Before+" **"+part.Pencil+"**")+" "+
+				part.After)
 			if part.Pencil == "" {
 				line = strings.TrimSpace(part.Name + ": " + part.Before)
 			}
@@ -98,7 +100,8 @@ func TestWholePath(t *testing.T) {
 			if !assert.GreaterOrEqual(t, at, 0, "the brief lacks %q", line) {
 				continue
 			}
-			assert.True(t, eval[bool](s, fmt.Sprintf(`!!document.querySelector('[data-line=%q]')`, part.Key)), "the paper lacks %q", part.Key)
+			assert.True(t, eval[bool](s, fmt.Sprintf(`!!document.querySelector('[data-line=%q]')`, part.Key)),
+				"the paper lacks %q", part.Key)
 		}
 	}
 	assert.Contains(t, markdown, "Chimney sweep Tarn Harbor | Cinder Lane")
@@ -141,7 +144,8 @@ func TestShortWay(t *testing.T) {
 	s.press("Measure")
 	s.until(`document.querySelectorAll('[data-cell=seen]').length === 3`)
 	s.until(`document.querySelector('[data-run=done]')`)
-	assert.Equal(t, []string{"1016", "1726", "381"}, eval[[]string](s, `[...document.querySelectorAll('[data-cell=seen]')].map(c => c.dataset.figure)`))
+	assert.Equal(t, []string{"1016", "1726", "381"},
+		eval[[]string](s, `[...document.querySelectorAll('[data-cell=seen]')].map(c => c.dataset.figure)`))
 	client := eval[int](s, `+location.pathname.split('/')[2]`)
 	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
 }
@@ -153,7 +157,8 @@ func TestAPIPage(t *testing.T) {
 	s.press("?")
 	s.press("the API")
 	s.sees("The phrase book in families, those worth writing for first")
-	s.click(`[...document.querySelectorAll('.opblock-summary-control')].find(b => b.innerText.includes('The phrase book in families'))`)
+	s.click(
+		`[...document.querySelectorAll('.opblock-summary-control')].find(b => b.innerText.includes('The phrase book in families'))`)
 	s.sees("Responses")
 }
 
@@ -198,7 +203,9 @@ func TestPagesThatFail(t *testing.T) {
 	s.fill("[name=phrases]", "chimney sweep tarn harbor")
 	s.press("Save and find rivals")
 	s.press("Paste addresses")
-	s.fill("[name=rivals]", "no-such-site.example\nharborflue.example/practice/flaky\nhttp://127.0.0.1/\nbrindleandash.example/nowhere.html\noldsaltbox.example\nthchimney.example/practice/unwelcome")
+	s.fill("[name=rivals]",
+		"no-such-site.example\nharborflue.example/practice/flaky\nhttp://127.0.0.1/\n"+
+			"brindleandash.example/nowhere.html\noldsaltbox.example\nthchimney.example/practice/unwelcome")
 	s.press("Use as rivals")
 	s.press("Measure 6 rivals")
 	s.until(`document.querySelector('[data-run=done]')`)

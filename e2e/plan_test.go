@@ -61,7 +61,9 @@ func TestPlan(t *testing.T) {
 	s.until(`!document.querySelector('[data-effect]')`)
 	assert.Equal(t, "0.25", figure(t, p, client, "visits.others"))
 	s.press("Undo")
-	require.Eventually(t, func() bool { return figure(t, p, client, "visits.others") == "0.5" }, 90*time.Second, 50*time.Millisecond)
+	require.Eventually(t, func() bool {
+		return figure(t, p, client, "visits.others") == "0.5"
+	}, 90*time.Second, 50*time.Millisecond)
 
 	s.press("Add a target")
 	s.fill("[name=own-text]", "Ask the owner for a photo of the crew")
@@ -113,7 +115,9 @@ func TestOutline(t *testing.T) {
 	assert.Equal(t, 1455, sum, "the others make up for it")
 	eval[bool](s, `(document.querySelector('[data-section=towns] .grip').focus(), true)`)
 	for _, kind := range []input.DispatchKeyEventType{"keyDown", "keyUp"} {
-		_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent, input.DispatchKeyEventParams{Type: kind, Key: "ArrowUp", Code: "ArrowUp", WindowsVirtualKeyCode: 38, Modifiers: 1})
+		_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent,
+			input.DispatchKeyEventParams{Type: kind, Key: "ArrowUp", Code: "ArrowUp", WindowsVirtualKeyCode: 38,
+				Modifiers: 1})
 		require.NoError(t, err)
 	}
 	s.until(`[...document.querySelectorAll('[data-section]')].map(x => x.dataset.section).indexOf('towns') === 8`)
@@ -128,7 +132,8 @@ func TestDraftAndImages(t *testing.T) {
 	client, page := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/draft?page=p%d", client, page))
-	s.fill("[name=draft]", "# Chimney sweep Tarn Harbor\n\nWe are the chimney sweep Tarn Harbor knows, and the towns nearby.")
+	s.fill("[name=draft]",
+		"# Chimney sweep Tarn Harbor\n\nWe are the chimney sweep Tarn Harbor knows, and the towns nearby.")
 	s.until(`document.querySelector('[data-met^="h1:"]')`)
 	s.sees("instead of names")
 	s.fill("[name=draft]", "# Chimney sweep Tarn Harbor\n\nChimney sweep Tarn Harbor. "+strings.Repeat("word ", 2000))
@@ -167,5 +172,6 @@ func TestDraftAndImages(t *testing.T) {
 		}
 		return false
 	}, 90*time.Second, 50*time.Millisecond)
-	require.Equal(t, http.StatusOK, send(t, p, http.MethodGet, fmt.Sprintf("/api/clients/%d/plan/rename.sh", client), nil))
+	require.Equal(t, http.StatusOK, send(t, p, http.MethodGet, fmt.Sprintf("/api/clients/%d/plan/rename.sh", client),
+		nil))
 }

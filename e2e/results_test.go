@@ -25,7 +25,8 @@ func TestResultsIntoTheLineup(t *testing.T) {
 	s.until(`document.querySelector('[data-read]')?.textContent.startsWith('11 entries read')`)
 	s.sees("2 paid")
 	assert.Equal(t, 11, eval[int](s, `document.querySelectorAll('.results tr[data-part]').length`))
-	assert.False(t, eval[bool](s, `!!document.querySelector('[data-entry^="Chimney Cleaning From"]')`), "nothing is kept yet")
+	assert.False(t, eval[bool](s, `!!document.querySelector('[data-entry^="Chimney Cleaning From"]')`),
+		"nothing is kept yet")
 
 	s.fill("[name=results_phrase]", "chimney sweep ostrey")
 	s.press("Use these results")
@@ -56,11 +57,14 @@ func TestColumnsOfResults(t *testing.T) {
 	s.open(fmt.Sprintf("/clients/%d/lineup", client))
 	s.until(`document.querySelector('[data-entry="Old Saltbox Masonry"]')`)
 	list := filepath.Join(t.TempDir(), "list.csv")
-	require.NoError(t, os.WriteFile(list, []byte("Betrieb,Netz,Platz\nKiln Row Sweeps,kilnrow.example,1\nHarbor Flue,harborflue.example,14\n"), 0o600))
+	require.NoError(t, os.WriteFile(list,
+		[]byte("Betrieb,Netz,Platz\nKiln Row Sweeps,kilnrow.example,1\nHarbor Flue,harborflue.example,14\n"), 0o600))
 	s.drop("main", list)
 	s.until(`document.querySelectorAll('[data-columns] select').length === 3`)
 	for i, field := range []string{"title", "url", "position"} {
-		eval[bool](s, fmt.Sprintf(`(e => (e.value = %q, e.dispatchEvent(new Event('change', {bubbles: true})), true))(document.querySelectorAll('[data-columns] select')[%d])`, field, i))
+		eval[bool](s,
+			fmt.Sprintf(
+				`(e => (e.value = %q, e.dispatchEvent(new Event('change', {bubbles: true})), true))(document.querySelectorAll('[data-columns] select')[%d])`, field, i))
 		s.until(fmt.Sprintf(`document.querySelectorAll('[data-columns] select')[%d]?.value === %q`, i, field))
 	}
 	s.until(`[...document.querySelectorAll('.results tr[data-part]')].some(r => r.textContent.includes('14'))`)

@@ -75,7 +75,8 @@ func (s *screen) until(script string) {
 			return
 		}
 		if time.Now().After(deadline) {
-			text, _ := chromedp.Run(s.ctx, chromedp.Evaluate[string]("location.pathname + '\\n' + document.body.innerText.slice(0, 3000)"))
+			text, _ := chromedp.Run(s.ctx,
+				chromedp.Evaluate[string]("location.pathname + '\\n' + document.body.innerText.slice(0, 3000)"))
 			s.t.Fatalf("never came true: %s (%v)\non the screen: %s", script, err, text)
 		}
 		time.Sleep(30 * time.Millisecond)
@@ -99,7 +100,8 @@ func (s *screen) measured(text string) {
 func (s *screen) slow(latency time.Duration) {
 	s.t.Helper()
 	_, err := chromedp.Call(s.ctx, network.EmulateNetworkConditionsByRule, network.EmulateNetworkConditionsByRuleParams{
-		MatchedNetworkConditions: []*network.Conditions{{Latency: float64(latency.Milliseconds()), DownloadThroughput: -1, UploadThroughput: -1}}})
+		MatchedNetworkConditions: []*network.Conditions{
+			{Latency: float64(latency.Milliseconds()), DownloadThroughput: -1, UploadThroughput: -1}}})
 	require.NoError(s.t, err)
 }
 
@@ -109,7 +111,8 @@ func (s *screen) fill(css, text string) {
 	s.t.Helper()
 	took := fmt.Sprintf("document.querySelector(%q)?.value === %q", css, text)
 	for range 5 {
-		s.until(fmt.Sprintf("(e => e && (e.focus(), e.select(), document.activeElement === e))(document.querySelector(%q))", css))
+		s.until(fmt.Sprintf("(e => e && (e.focus(), e.select(), document.activeElement === "+
+			"e))(document.querySelector(%q))", css))
 		_, err := chromedp.Call(s.ctx, input.InsertText, input.InsertTextParams{Text: text})
 		require.NoError(s.t, err)
 		if eval[bool](s, took) {
@@ -131,7 +134,8 @@ func (s *screen) paste(css, text string) {
 // button in a disabled fieldset takes no click.
 func (s *screen) press(text string) {
 	s.t.Helper()
-	find := fmt.Sprintf(`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled'))`, text)
+	find := fmt.Sprintf(
+		`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled'))`, text)
 	s.click(find)
 }
 
@@ -146,7 +150,9 @@ func (s *screen) keys(keys string) {
 	s.t.Helper()
 	for _, k := range keys {
 		for _, kind := range []input.DispatchKeyEventType{"keyDown", "keyUp"} {
-			_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent, input.DispatchKeyEventParams{Type: kind, Key: string(k), Text: map[bool]string{true: string(k)}[kind == "keyDown"]})
+			_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent,
+				input.DispatchKeyEventParams{
+					Type: kind, Key: string(k), Text: map[bool]string{true: string(k)}[kind == "keyDown"]})
 			require.NoError(s.t, err)
 		}
 	}

@@ -30,11 +30,13 @@ func TestSite(t *testing.T) {
 	services := get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages
 	s.press("Survey again")
 	s.until(`document.querySelector('[data-run=done]')?.innerText.startsWith('5 sites surveyed')`) // no pages before
-	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages, len(services), "the same pages as before")
+	assert.Len(t, get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages, len(services),
+		"the same pages as before")
 
 	s.open(fmt.Sprintf("/clients/%d/sheet", client))
 	s.until(`document.querySelector('[data-row="Masonry repair"]')`)
-	assert.Equal(t, "Home", eval[string](s, `document.querySelector('[data-row]').dataset.row`), "what most is missing of comes first")
+	assert.Equal(t, "Home", eval[string](s, `document.querySelector('[data-row]').dataset.row`),
+		"what most is missing of comes first")
 	s.until(`document.querySelector('[data-row="Masonry repair"]').textContent.includes('2 of 4 rivals have one')`)
 	s.click(`document.querySelector('[data-row="Masonry repair"] th button')`)
 	s.until(`location.pathname.match(/pages\/\d+\/sheet/) && document.querySelectorAll('[data-cell=seen]').length > 1`)

@@ -128,7 +128,8 @@ func TestTraps(t *testing.T) {
 	group.SetLimit(2)
 	for n := range all {
 		group.Go(func() error {
-			doc, err := pages.Render(context.Background(), fetch.Request{Address: fmt.Sprint(server.URL, "/", n), IgnoreRobots: true})
+			doc, err := pages.Render(context.Background(),
+				fetch.Request{Address: fmt.Sprint(server.URL, "/", n), IgnoreRobots: true})
 			drawings[n] = page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true})
 			return err
 		})

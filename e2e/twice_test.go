@@ -17,7 +17,8 @@ import (
 // is lost, and who saw both decides.
 func TestChangedElsewhere(t *testing.T) {
 	p := shared(t)
-	made := view.Business{Name: "Two at once", Services: []view.Service{}, Places: []view.Place{}, Phrases: []string{"chimney sweep"}}
+	made := view.Business{Name: "Two at once", Services: []view.Service{}, Places: []view.Place{},
+		Phrases: []string{"chimney sweep"}}
 	raw, err := json.Marshal(made)
 	require.NoError(t, err)
 	var body map[string]any
@@ -81,16 +82,20 @@ func TestTypedOverAChange(t *testing.T) {
 	outline := api + "/plan/outline?page=" + page
 	for _, c := range []twice{
 		{name: "the hours", open: "/targets", field: "[name=hours]", typed: "12", kept: "12",
-			elsewhere: put(api+"/hours", map[string]any{"hours": 7}), enter: leave, told: "The hours changed elsewhere to “7”; you entered “12”.",
-			now: func() string { return fmt.Sprint(get[view.Plan](t, p, api+"/plan").Hours) }},
-		{name: "a figure of the yardstick", open: "/yardstick", field: `[name="visits.others"]`, typed: "0.25", kept: "0.25",
+			elsewhere: put(api+"/hours", map[string]any{"hours": 7}), enter: leave,
+			told: "The hours changed elsewhere to “7”; you entered “12”.",
+			now:  func() string { return fmt.Sprint(get[view.Plan](t, p, api+"/plan").Hours) }},
+		{name: "a figure of the yardstick", open: "/yardstick", field: `[name="visits.others"]`, typed: "0.25",
+			kept:      "0.25",
 			begin:     func(s *screen) { s.click(`document.querySelector('[data-figure="visits.others"] button')`) },
 			elsewhere: put(api+"/yardstick", map[string]any{"changes": map[string]string{"visits.others": "0.75"}}),
 			enter:     func(s *screen) { s.press("Keep") }, told: "changed elsewhere to “0.75”; you entered “0.25”.",
 			now: func() string { return figure(t, p, client, "visits.others") }},
-		{name: "words of a section", open: "/outline?page=" + page, field: "[data-section=about] [name=words]", typed: "130", kept: "130",
-			elsewhere: put(outline, map[string]any{"order": []string{}, "sections": map[string]any{"about": map[string]any{"words": 90}}}),
-			enter:     leave, told: "The section's words to write changed elsewhere to “90”; you entered “130”.",
+		{name: "words of a section", open: "/outline?page=" + page, field: "[data-section=about] [name=words]",
+			typed: "130", kept: "130",
+			elsewhere: put(outline, map[string]any{
+				"order": []string{}, "sections": map[string]any{"about": map[string]any{"words": 90}}}),
+			enter: leave, told: "The section's words to write changed elsewhere to “90”; you entered “130”.",
 			now: func() string {
 				words := get[view.Outline](t, p, outline).Edits.Sections["about"].Words
 				if words == nil {
@@ -98,11 +103,14 @@ func TestTypedOverAChange(t *testing.T) {
 				}
 				return fmt.Sprint(*words)
 			}},
-		{name: "a section's heading", open: "/outline?page=" + page, field: "[name=heading]", typed: "Wells that last", kept: "Wells that last",
-			begin:     func(s *screen) { s.click(`document.querySelector('[data-section=about] .heading')`) },
-			elsewhere: put(outline, map[string]any{"order": []string{}, "sections": map[string]any{"about": map[string]any{"heading": "Our crew"}}}),
-			enter:     leave, told: "The section's heading changed elsewhere to “Our crew”; you entered “Wells that last”.",
-			now: func() string { return get[view.Outline](t, p, outline).Edits.Sections["about"].Heading }},
+		{name: "a section's heading", open: "/outline?page=" + page, field: "[name=heading]", typed: "Wells that last",
+			kept:  "Wells that last",
+			begin: func(s *screen) { s.click(`document.querySelector('[data-section=about] .heading')`) },
+			elsewhere: put(outline, map[string]any{
+				"order": []string{}, "sections": map[string]any{"about": map[string]any{"heading": "Our crew"}}}),
+			enter: leave,
+			told:  "The section's heading changed elsewhere to “Our crew”; you entered “Wells that last”.",
+			now:   func() string { return get[view.Outline](t, p, outline).Edits.Sections["about"].Heading }},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			s := look(t, p)
@@ -128,6 +136,7 @@ func TestTypedOverAChange(t *testing.T) {
 		})
 	}
 	assert.Equal(t, http.StatusOK, put(outline, map[string]any{"order": []string{}, "sections": map[string]any{}})())
-	assert.Equal(t, http.StatusOK, put(api+"/yardstick", map[string]any{"changes": map[string]string{"visits.others": ""}})())
+	assert.Equal(t, http.StatusOK, put(api+"/yardstick",
+		map[string]any{"changes": map[string]string{"visits.others": ""}})())
 	assert.Equal(t, http.StatusNoContent, put(api+"/hours", map[string]any{"hours": 4})())
 }

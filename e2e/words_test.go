@@ -43,7 +43,8 @@ func TestWordsAreJudged(t *testing.T) {
 	assert.Len(t, book().Unfamiliar, 4)
 
 	tied := func(word string) string {
-		return fmt.Sprintf(`[...document.querySelectorAll('[data-made] li')].find(l => l.textContent.includes(%q))`, word)
+		return fmt.Sprintf(`[...document.querySelectorAll('[data-made] li')].find(l => l.textContent.includes(%q))`,
+			word)
 	}
 	s.click(tied("chimny") + `?.querySelector('button')`)
 	s.sees("“chimny” read as it is: ")
@@ -56,7 +57,8 @@ func TestWordsAreJudged(t *testing.T) {
 	assert.Less(t, len(book().Families), n)
 
 	s.click(`document.querySelector('[data-family="chimney sweep tarn harbor"] .lead .link')`)
-	s.until(`[...document.querySelectorAll('[data-also]')].some(e => /near me/.test(e.textContent) && /state/.test(e.textContent))`)
+	s.until(
+		`[...document.querySelectorAll('[data-also]')].some(e => /near me/.test(e.textContent) && /state/.test(e.textContent))`)
 	s.sees("exactly once")
 
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
@@ -84,7 +86,8 @@ func TestCommunitiesAndAreas(t *testing.T) {
 	s.open(fmt.Sprintf("/clients/%d/book", client))
 	s.sees("Worth writing for")
 	assert.False(t, eval[bool](s, `!!document.querySelector('[data-area]')`), "the source told the areas")
-	send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/book/phrases", client), map[string]any{"phrases": []string{"chimney sweep close to me"}})
+	send(t, p, http.MethodPost, fmt.Sprintf("/api/clients/%d/book/phrases", client),
+		map[string]any{"phrases": []string{"chimney sweep close to me"}})
 	list := get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client))
 	assert.Zero(t, list.NoArea, "its searches are not known")
 }

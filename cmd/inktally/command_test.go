@@ -40,7 +40,8 @@ func inktally(t *testing.T, args ...string) *exec.Cmd {
 func TestInterrupt(t *testing.T) {
 	pipe := filepath.Join(t.TempDir(), "pipe.html")
 	require.NoError(t, syscall.Mkfifo(pipe, 0o600))
-	for name, args := range map[string][]string{"standard input": {"measure", "-"}, "a pipe": {"measure", pipe}, "results": {"results", pipe}, "a draft": {"proof", "-"}} {
+	for name, args := range map[string][]string{"standard input": {"measure", "-"}, "a pipe": {"measure", pipe},
+		"results": {"results", pipe}, "a draft": {"proof", "-"}} {
 		t.Run(name, func(t *testing.T) {
 			cmd := inktally(t, args...)
 			in, err := cmd.StdinPipe()
@@ -105,11 +106,14 @@ func TestSheetsOfASavedPage(t *testing.T) {
 	require.NoError(t, os.Symlink(filepath.Join(top, "out.css"), filepath.Join(dir, "link.css")))
 	require.NoError(t, syscall.Mkfifo(filepath.Join(dir, "pipe.css"), 0o600))
 	links := ""
-	for _, href := range []string{"own.css", "../one.css", "../../two.css", "importing.css", "../../../out.css", filepath.Join(top, "out.css"),
-		"file://" + filepath.Join(top, "out.css"), "link.css", "pipe.css", "huge.css", "..", ".", "/dev/zero", "//host/x.css"} {
+	for _, href := range []string{"own.css", "../one.css", "../../two.css", "importing.css", "../../../out.css",
+		filepath.Join(top, "out.css"),
+		"file://" + filepath.Join(top, "out.css"), "link.css", "pipe.css", "huge.css", "..", ".", "/dev/zero",
+		"//host/x.css"} {
 		links += `<link rel=stylesheet href="` + href + `">`
 	}
-	write("a/b/c/page.html", links+"<p class=own>x<p class=one>x<p class=two>x<p class=imported>x<p class=out>seen<p class=huge>seen")
+	write("a/b/c/page.html", links+
+		"<p class=own>x<p class=one>x<p class=two>x<p class=imported>x<p class=out>seen<p class=huge>seen")
 	began := time.Now()
 	out, err := run("", "--json", filepath.Join(dir, "page.html"))
 	require.NoError(t, err)
@@ -181,7 +185,8 @@ func TestSecondStart(t *testing.T) {
 	}
 	before := sum()
 	for name, c := range map[string]struct{ args, want string }{
-		"the port": {"serve --listen " + address + " --data " + filepath.Join(dir, "other.db"), "cannot be listened on"},
+		"the port": {"serve --listen " + address + " --data " + filepath.Join(dir, "other.db"),
+			"cannot be listened on"},
 		"the file": {"serve --listen 127.0.0.1:0 --data " + data, "is open in another Ink Tally"},
 		"reread":   {"reread --data " + data, "is open in another Ink Tally"},
 	} {

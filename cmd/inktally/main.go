@@ -73,7 +73,8 @@ func root() *cobra.Command {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(), proofCommand(), backupCommand(), restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
+	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(),
+		proofCommand(), backupCommand(), restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
 	return root
 }
 

@@ -42,7 +42,8 @@ func measureCommand() *cobra.Command {
 	}
 	m.web.flags(cmd)
 	cmd.Flags().BoolVar(&m.asJSON, "json", false, "print JSON, one object for each page")
-	cmd.Flags().BoolVar(&m.ignoreRobots, "ignore-robots", false, "read a page although its robots.txt asks programs not to")
+	cmd.Flags().BoolVar(&m.ignoreRobots, "ignore-robots", false,
+		"read a page although its robots.txt asks programs not to")
 	cmd.Flags().BoolVar(&m.rendered, "rendered", false, "read a page of the web as a browser renders it")
 	// Their former names still serve.
 	cmd.Flags().BoolVar(&m.ignoreRobots, "overrule", false, "")
@@ -50,8 +51,10 @@ func measureCommand() *cobra.Command {
 	_, _ = cmd.Flags().MarkHidden("overrule"), cmd.Flags().MarkHidden("drawn")
 	cmd.Flags().StringArrayVar(&phrases, "phrase", nil, "a phrase of the page; may be given more than once")
 	cmd.Flags().StringArrayVar(&services, "service", nil, "a service that the business sells, for the image names")
-	cmd.Flags().StringArrayVar(&places, "place", nil, `a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
-	cmd.Flags().StringVar(&language, "language", "", "the language of the phrases, such as en or pt-BR; that of the page if it is not given")
+	cmd.Flags().StringArrayVar(&places, "place", nil,
+		`a place of the business, such as "Tarn Harbor, ME"; the first is the home town`)
+	cmd.Flags().StringVar(&language, "language", "",
+		"the language of the phrases, such as en or pt-BR; that of the page if it is not given")
 	cmd.Flags().StringVar(&m.address, "url", "", "the address of a saved page")
 	return cmd
 }

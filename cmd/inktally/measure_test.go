@@ -35,13 +35,17 @@ func TestMeasureJSON(t *testing.T) {
 	out, err := run(sample, "--json", "--phrase", "flue liner ostrey", "-")
 	require.NoError(t, err)
 	slots := func(h1 string) string {
-		return `{"title":0,"description":0,"address":0,"h1":` + h1 + `,"subheads":0,"opening":0,"body":0,"links":0,"image_names":0,"alt":0,"elsewhere":0,"total":` + h1 + `}`
+		return `{"title":0,"description":0,"address":0,"h1":` + h1 +
+			`,"subheads":0,"opening":0,"body":0,"links":0,"image_names":0,"alt":0,"elsewhere":0,"total":` + h1 + `}`
 	}
-	assert.Equal(t, `{"url":"","title":"Soot \u0026 Co","description":"","lang":"en","words":{"seen":6,"copy":6,"hidden":0},`+
-		`"headings":[{"level":1,"text":"Flue liner Ostrey","words":6}],`+
-		`"images":[{"src":"/a/IMG_2041.jpg?x","file":"IMG_2041","alt":null,"hidden":false,"verdict":"camera"},`+
-		`{"src":"b.png","file":"b","alt":"","hidden":false,"verdict":"plain"}],`+
-		`"phrases":[{"phrase":"flue liner ostrey","exact":`+slots("1")+`,"loose":`+slots("0")+`}],"warnings":[]}`+"\n", out)
+	assert.Equal(t,
+		`{"url":"","title":"Soot \u0026 Co","description":"","lang":"en","words":{"seen":6,"copy":6,"hidden":0},`+
+			`"headings":[{"level":1,"text":"Flue liner Ostrey","words":6}],`+
+			`"images":[{"src":"/a/IMG_2041.jpg?x","file":"IMG_2041","alt":null,"hidden":false,"verdict":"camera"},`+
+			`{"src":"b.png","file":"b","alt":"","hidden":false,"verdict":"plain"}],`+
+			`"phrases":[{"phrase":"flue liner ostrey","exact":`+slots("1")+`,"loose":`+slots("0")+`}],"warnings":[]}`+
+			"\n",
+		out)
 	out, err = run("<p>x", "--json", "-")
 	require.NoError(t, err)
 	assert.Contains(t, out, `"headings":[],"images":[],"phrases":[],"warnings":[]`)
@@ -129,11 +133,14 @@ func TestMeasureWorstPages(t *testing.T) {
 func TestMeasureArchives(t *testing.T) {
 	dir := t.TempDir()
 	body := "HTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n<p>two words"
-	record := fmt.Sprintf("WARC/1.0\r\nWARC-Type: response\r\nWARC-Record-ID: <urn:uuid:00000000-0000-0000-0000-000000000001>\r\n"+
-		"WARC-Date: 2026-01-01T00:00:00Z\r\nWARC-Target-URI: http://ash.example/\r\nContent-Type: application/http; msgtype=response\r\n"+
+	record := fmt.Sprintf("WARC/1.0\r\nWARC-Type: response\r\nWARC-Record-ID: "+
+		"<urn:uuid:00000000-0000-0000-0000-000000000001>\r\n"+
+		"WARC-Date: 2026-01-01T00:00:00Z\r\nWARC-Target-URI: http://ash.example/\r\nContent-Type: application/http; "+
+		"msgtype=response\r\n"+
 		"Content-Length: %d\r\n\r\n%s\r\n\r\n", len(body), body)
 	for name, body := range map[string]string{"a.warc": record, "d.warc": "WARC/1.0\nbroken",
-		"b.mhtml": "MIME-Version: 1.0\nContent-Type: multipart/related; boundary=b\n\n--b\nContent-Type: text/html\nContent-Location: http://ash.example/b\n\n<p>three words here\n--b--\n"} {
+		"b.mhtml": "MIME-Version: 1.0\nContent-Type: multipart/related; boundary=b\n\n--b\nContent-Type: " +
+			"text/html\nContent-Location: http://ash.example/b\n\n<p>three words here\n--b--\n"} {
 		require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(body), 0o600))
 	}
 	var out, warnings bytes.Buffer

@@ -27,9 +27,10 @@ var errShort = errors.New("the draft is short of its page's targets")
 func proofCommand() *cobra.Command {
 	var p proving
 	cmd := &cobra.Command{
-		Use:   "proof [--data FILE] [--client NAME] [--page home|URL|SERVICE] [--json] DRAFT|-",
-		Short: "Measures a draft (text, Markdown, HTML, DOCX) against the targets of its page; ends with 1 if it is short",
-		Args:  cobra.ExactArgs(1),
+		Use: "proof [--data FILE] [--client NAME] [--page home|URL|SERVICE] [--json] DRAFT|-",
+		Short: "Measures a draft (text, Markdown, HTML, DOCX) against the targets of its page; ends with 1 if it is " +
+			"short",
+		Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			out, err := p.run(cmd.Context(), args[0], cmd.InOrStdin())
 			if err != nil {
@@ -47,7 +48,8 @@ func proofCommand() *cobra.Command {
 		},
 	}
 	dataFlag(cmd, &p.data)
-	cmd.Flags().StringVar(&p.client, "client", "", "the client's name or number; it may be left out if there is only one")
+	cmd.Flags().StringVar(&p.client, "client", "",
+		"the client's name or number; it may be left out if there is only one")
 	cmd.Flags().StringVar(&p.page, "page", "home", "the page: home, its address, or what it is for")
 	cmd.Flags().BoolVar(&p.asJSON, "json", false, "print JSON")
 	return cmd

@@ -58,7 +58,8 @@ func reportOf(c *sheet.Column) report {
 		r.Images = append(r.Images, reportImage{img.Src, img.File, img.Alt, img.Hidden, c.Verdicts[i]})
 	}
 	for i, placed := range c.Phrases {
-		r.Phrases = append(r.Phrases, reportPhrase{c.Criteria.Phrases[i], view.Slots(placed.Exact), view.Slots(placed.Loose), placed})
+		r.Phrases = append(r.Phrases, reportPhrase{c.Criteria.Phrases[i], view.Slots(placed.Exact),
+			view.Slots(placed.Loose), placed})
 	}
 	for _, w := range p.Warnings {
 		r.Warnings = append(r.Warnings, string(w))

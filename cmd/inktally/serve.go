@@ -100,15 +100,19 @@ func demoCommand() *cobra.Command {
 
 func (s *instance) flags(cmd *cobra.Command, file string) {
 	cmd.Flags().StringVar(&s.address, "listen", usualAddress, "where to listen")
-	cmd.Flags().StringArrayVar(&s.hosts, "host", nil, "a name that the program answers to beside localhost; may be given more than once")
-	cmd.Flags().BoolVar(&s.newToken, "new-token", false, "make a new token; whoever signed in with the old one must sign in again")
+	cmd.Flags().StringArrayVar(&s.hosts, "host", nil,
+		"a name that the program answers to beside localhost; may be given more than once")
+	cmd.Flags().BoolVar(&s.newToken, "new-token", false,
+		"make a new token; whoever signed in with the old one must sign in again")
 	s.web.flags(cmd)
 	cmd.Flags().StringVar(&s.data, "data", file, "the data file")
-	cmd.Flags().IntVar(&s.backups, "keep-backups", 7, "how many of the backups that are made by themselves, one a day, are kept")
+	cmd.Flags().IntVar(&s.backups, "keep-backups", 7,
+		"how many of the backups that are made by themselves, one a day, are kept")
 }
 
 // run serves until it is interrupted. seed fills a new store.
-func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed func(context.Context, *app.App) error) error {
+func (s *instance) run(ctx context.Context, out io.Writer, o app.Options,
+	seed func(context.Context, *app.App) error) error {
 	serving.Store(true)
 	listener, err := net.Listen("tcp", s.address) // before anything is written
 	if err != nil {
@@ -142,7 +146,8 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options, seed f
 	web.BaseContext = func(net.Listener) context.Context { return ctx }
 	fmt.Fprintf(out, "Ink Tally is at http://%s\n", listener.Addr())
 	if token != "" {
-		fmt.Fprintf(out, "Other machines can reach it. Sign in once with this token; it is not shown again: %s\n", token)
+		fmt.Fprintf(out, "Other machines can reach it. Sign in once with this token; it is not shown again: %s\n",
+			token)
 	}
 	fmt.Fprintln(out, "Press Ctrl-C to end it.")
 	go s.backUp(ctx, db, o.Log)

@@ -43,10 +43,13 @@ func surveyCommand() *cobra.Command {
 	}
 	s.web.flags(cmd)
 	cmd.Flags().BoolVar(&s.asJSON, "json", false, "print JSON")
-	cmd.Flags().StringArrayVar(&s.services, "service", nil, "a service with other words for it, parted by commas; the first is the main one")
-	cmd.Flags().StringArrayVar(&s.places, "place", nil, "a place with other spellings, parted by commas; the first is the home town")
+	cmd.Flags().StringArrayVar(&s.services, "service", nil,
+		"a service with other words for it, parted by commas; the first is the main one")
+	cmd.Flags().StringArrayVar(&s.places, "place", nil,
+		"a place with other spellings, parted by commas; the first is the home town")
 	cmd.Flags().StringArrayVar(&s.rivals, "rival", nil, "the site of a rival; may be given more than once")
-	cmd.Flags().StringVar(&s.language, "language", "", "the language of the services, such as en or fr; English if it is not given")
+	cmd.Flags().StringVar(&s.language, "language", "",
+		"the language of the services, such as en or fr; English if it is not given")
 	cmd.Flags().IntVar(&s.most, "most", 0, "how many pages are visited at most; 200 if it is not given")
 	return cmd
 }
@@ -89,7 +92,8 @@ type surveyRival struct {
 }
 
 func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (surveyJSON, error) {
-	out := surveyJSON{Pages: []surveyPage{}, Findings: []surveyFinding{}, Rivals: map[string]surveyRival{}, Like: map[string]map[string]*string{}}
+	out := surveyJSON{Pages: []surveyPage{}, Findings: []surveyFinding{}, Rivals: map[string]surveyRival{},
+		Like: map[string]map[string]*string{}}
 	services, places, err := s.ground()
 	if err != nil {
 		return out, err
@@ -110,7 +114,8 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 		fmt.Fprintln(warnings, "inktally:", says(found.Stopped))
 	}
 	rules := plan.StandardRules()
-	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services, intent.ListsOfServices(s.language, services).Acts)
+	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
+		intent.ListsOfServices(s.language, services).Acts)
 	binder.Knows(townsAround(places))
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
 		Binder: binder,
@@ -144,7 +149,8 @@ func townsAround(places []place.Place) site.Towns {
 }
 
 // compare surveys the rivals lightly and finds their comparable pages.
-func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tree, asked site.Survey, out *surveyJSON, warnings io.Writer) {
+func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tree, asked site.Survey, out *surveyJSON,
+	warnings io.Writer) {
 	home, _ := place.Home(asked.Places)
 	for _, typed := range s.rivals {
 		address, err := fetch.Address(typed)
@@ -152,7 +158,8 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			fmt.Fprintln(warnings, "inktally:", says(err))
 			continue
 		}
-		found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address, survey.Options{Most: s.most, Lightly: true})
+		found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address,
+			survey.Options{Most: s.most, Lightly: true})
 		if err != nil {
 			fmt.Fprintln(warnings, "inktally:", says(err))
 			continue
@@ -177,7 +184,8 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 func pagesOf(tree site.Tree) []surveyPage {
 	out := []surveyPage{}
 	for _, p := range tree.Pages {
-		out = append(out, surveyPage{p.URL, p.Kind, view.OrNull(p.Service), view.OrNull(p.Place), p.Title, p.Words, wording.Purpose(p.Purpose)})
+		out = append(out, surveyPage{p.URL, p.Kind, view.OrNull(p.Service), view.OrNull(p.Place), p.Title, p.Words,
+			wording.Purpose(p.Purpose)})
 	}
 	return out
 }

@@ -21,8 +21,10 @@ func TestSurvey(t *testing.T) {
 	var out, warned bytes.Buffer
 	cmd.SetOut(&out)
 	cmd.SetErr(&warned)
-	cmd.SetArgs([]string{"--json", "--proxy", "http://" + web.Addr(), "--service", "chimney sweeping, chimney sweep", "--service", "masonry repair, chimney repair",
-		"--place", "Tarn Harbor, ME", "--place", "Pell Crossing", "--place", "Ostrey", "--rival", "oldsaltbox.example", "brindleandash.example"})
+	cmd.SetArgs([]string{"--json", "--proxy", "http://" + web.Addr(), "--service", "chimney sweeping, chimney sweep",
+		"--service", "masonry repair, chimney repair",
+		"--place", "Tarn Harbor, ME", "--place", "Pell Crossing", "--place", "Ostrey", "--rival", "oldsaltbox.example",
+		"brindleandash.example"})
 	require.NoError(t, cmd.Execute())
 	assert.Contains(t, warned.String(), "fetched through http://"+web.Addr())
 	var got struct {
@@ -39,7 +41,9 @@ func TestSurvey(t *testing.T) {
 		assert.Contains(t, got.Pages[0], field)
 	}
 	assert.Nil(t, got.Pages[0]["service"])
-	assert.True(t, slices.ContainsFunc(got.Findings, func(f map[string]string) bool { return f["type"] == "second_copy" && f["detail"] != "" }))
+	assert.True(t, slices.ContainsFunc(got.Findings, func(f map[string]string) bool {
+		return f["type"] == "second_copy" && f["detail"] != ""
+	}))
 	assert.NotEmpty(t, got.Rivals["oldsaltbox.example"]["pages"])
 	like := got.Like["http://brindleandash.example/"]["oldsaltbox.example"]
 	require.NotNil(t, like)

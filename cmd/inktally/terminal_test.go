@@ -27,7 +27,8 @@ func TestTerminal(t *testing.T) {
 			require.Equal(t, len(piece), n)
 		}
 		for _, r := range out.String() {
-			assert.True(t, r == '\n' || r == '\t' || !unicode.IsControl(r) && !unicode.Is(unicode.Bidi_Control, r), "%q", r)
+			assert.True(t, r == '\n' || r == '\t' || !unicode.IsControl(r) && !unicode.Is(unicode.Bidi_Control, r),
+				"%q", r)
 		}
 	})
 	var out bytes.Buffer
@@ -41,7 +42,9 @@ func TestTerminal(t *testing.T) {
 // What a page says cannot order the terminal of who measures it, and its JSON stays JSON.
 func TestPageAndTerminal(t *testing.T) {
 	page := filepath.Join(t.TempDir(), "page.html")
-	require.NoError(t, os.WriteFile(page, []byte("<title>a\x1b]0;owned\x07b \u009b31m \u202egpj.exe</title><h1>\x1b[2Jx\u009by</h1><img src='\x1b[31m.jpg'>"), 0o600))
+	require.NoError(t, os.WriteFile(page,
+		[]byte("<title>a\x1b]0;owned\x07b \u009b31m \u202egpj.exe</title><h1>\x1b[2Jx\u009by</h1><img "+
+			"src='\x1b[31m.jpg'>"), 0o600))
 	for _, args := range [][]string{{"measure", page}, {"measure", "--json", page}, {"measure", page + "\x1b[31m"}} {
 		cmd := inktally(t, args...)
 		var out bytes.Buffer

@@ -18,17 +18,22 @@ type webFlags struct {
 }
 
 func (f *webFlags) flags(cmd *cobra.Command) {
-	cmd.Flags().StringVar(&f.contact, "contact", "", "whom sites may turn to about the reading of their pages: an email address or a page")
-	cmd.Flags().StringVar(&f.proxy, "proxy", "", "what everything is fetched through, such as http://proxy:3128; names are then resolved there")
-	cmd.Flags().StringVar(&f.browserURL, "browser-url", "", "the DevTools address of a browser elsewhere that renders pages, such as http://host:9222/")
-	cmd.Flags().StringVar(&f.browserPath, "browser", "", "the Chromium that renders pages; it is looked for if this is not given")
+	cmd.Flags().StringVar(&f.contact, "contact", "",
+		"whom sites may turn to about the reading of their pages: an email address or a page")
+	cmd.Flags().StringVar(&f.proxy, "proxy", "",
+		"what everything is fetched through, such as http://proxy:3128; names are then resolved there")
+	cmd.Flags().StringVar(&f.browserURL, "browser-url", "",
+		"the DevTools address of a browser elsewhere that renders pages, such as http://host:9222/")
+	cmd.Flags().StringVar(&f.browserPath, "browser", "",
+		"the Chromium that renders pages; it is looked for if this is not given")
 }
 
 // fetcher returns what reads pages; through a proxy, which is told.
 func (f *webFlags) fetcher(warnings io.Writer) (*fetch.Fetcher, error) {
 	o, err := f.options()
 	if err == nil && o.Proxy != nil {
-		fmt.Fprintln(warnings, "inktally: everything is fetched through", o.Proxy.Redacted()+", which resolves the names")
+		fmt.Fprintln(warnings, "inktally: everything is fetched through",
+			o.Proxy.Redacted()+", which resolves the names")
 	}
 	return fetch.New(o), err
 }

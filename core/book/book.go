@@ -151,8 +151,8 @@ func OfPage(families []Family, page int64, most int) []Family {
 func (f *Family) lead(slips map[string]bool) {
 	slices.SortStableFunc(f.Members, func(x, y Phrase) int {
 		return cmp.Or(compareBool(y.Text == f.Choice.Lead, x.Text == f.Choice.Lead),
-			compareBool(hasSlip(x.Text, slips), hasSlip(y.Text, slips)), cmp.Compare(figure(y.Volume), figure(x.Volume)),
-			cmp.Compare(len(x.Text), len(y.Text)), typedFirst(x, y))
+			compareBool(hasSlip(x.Text, slips), hasSlip(y.Text, slips)),
+			cmp.Compare(figure(y.Volume), figure(x.Volume)), cmp.Compare(len(x.Text), len(y.Text)), typedFirst(x, y))
 	})
 }
 
@@ -172,7 +172,8 @@ func (f *Family) judge(in Input) {
 	f.estimate(in.Visits)
 	f.Estimate = f.InMoney(in.Customers, in.Judge.Job(f.Service))
 	near := in.Rules
-	f.NearMiss = f.Intent.Hires() && (f.Position != nil && *f.Position >= near.NearMissFrom && *f.Position <= near.NearMissTo ||
+	f.NearMiss = f.Intent.Hires() && (f.Position != nil && *f.Position >= near.NearMissFrom &&
+		*f.Position <= near.NearMissTo ||
 		f.Difficulty != nil && *f.Difficulty <= near.NearMissDifficulty)
 	switch f.Choice.State {
 	case Kept:

@@ -22,17 +22,21 @@ func n(i int) *int { return &i }
 
 // families makes a book of phrases by the standard rules.
 func families(phrases []Phrase, g intent.Ground, choices map[string]Choice) []Family {
-	return Families(Input{Phrases: phrases, Judge: intent.NewJudge(g), Choices: choices, Services: g.Services, Home: "Tarn Harbor",
+	return Families(Input{Phrases: phrases, Judge: intent.NewJudge(g), Choices: choices, Services: g.Services,
+		Home:  "Tarn Harbor",
 		Rules: StandardRules(), Visits: visits.Standard()})
 }
 
 func brindle() intent.Ground {
-	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Pell Crossing"}, {Name: "Ostrey"}, {Name: "Quillby"}}
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
+		{Name: "Quillby"}}
 	return intent.Ground{
-		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "chimney care", Lists: intent.EnglishLists(),
+		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "chimney care",
+		Lists: intent.EnglishLists(),
 		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth"},
 		Services: []intent.Service{
-			{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "flue cleaning", "fireplace cleaning"}},
+			{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "flue cleaning",
+				"fireplace cleaning"}},
 			{Name: "masonry repair", Words: []string{"chimney repair"}},
 		},
 	}
@@ -41,11 +45,16 @@ func brindle() intent.Ground {
 // The worked example of rule 3.5: what is one family and what is not.
 func TestBookFamilies(t *testing.T) {
 	entries := []Phrase{
-		{ID: 1, Text: "chimney sweep tarn harbor", Volume: n(380), Difficulty: n(6), Position: n(14)}, {ID: 2, Text: "tarn harbor chimney sweep", Volume: n(220), Difficulty: nil, Position: nil},
-		{ID: 3, Text: "chimney sweep in tarn harbor", Volume: nil, Difficulty: nil, Position: nil}, {ID: 4, Text: "chimney sweep tarn harbor me", Volume: nil, Difficulty: nil, Position: nil},
-		{ID: 5, Text: "chimney sweeping tarn harbor", Volume: n(90), Difficulty: nil, Position: nil}, {ID: 6, Text: "chimney company tarn harbor", Volume: n(20), Difficulty: nil, Position: nil},
-		{ID: 7, Text: "best chimney sweep tarn harbor", Volume: n(30), Difficulty: nil, Position: nil}, {ID: 8, Text: "chimney sweeper tarn harbor", Volume: n(10), Difficulty: nil, Position: nil},
-		{ID: 9, Text: "chimney sweep cost", Volume: n(900), Difficulty: nil, Position: nil}, {ID: 10, Text: "chimney sweep near me", Volume: n(500), Difficulty: n(40), Position: nil},
+		{ID: 1, Text: "chimney sweep tarn harbor", Volume: n(380), Difficulty: n(6), Position: n(14)},
+		{ID: 2, Text: "tarn harbor chimney sweep", Volume: n(220), Difficulty: nil, Position: nil},
+		{ID: 3, Text: "chimney sweep in tarn harbor", Volume: nil, Difficulty: nil, Position: nil},
+		{ID: 4, Text: "chimney sweep tarn harbor me", Volume: nil, Difficulty: nil, Position: nil},
+		{ID: 5, Text: "chimney sweeping tarn harbor", Volume: n(90), Difficulty: nil, Position: nil},
+		{ID: 6, Text: "chimney company tarn harbor", Volume: n(20), Difficulty: nil, Position: nil},
+		{ID: 7, Text: "best chimney sweep tarn harbor", Volume: n(30), Difficulty: nil, Position: nil},
+		{ID: 8, Text: "chimney sweeper tarn harbor", Volume: n(10), Difficulty: nil, Position: nil},
+		{ID: 9, Text: "chimney sweep cost", Volume: n(900), Difficulty: nil, Position: nil},
+		{ID: 10, Text: "chimney sweep near me", Volume: n(500), Difficulty: n(40), Position: nil},
 	}
 	book := families(entries, brindle(), nil)
 	byLead := map[string]Family{}
@@ -107,7 +116,9 @@ func TestBookProperties(t *testing.T) {
 	}
 	assert.Equal(t, len(entries), members)
 	shuffled := append([]Phrase{}, entries...)
-	rand.New(rand.NewPCG(1, 2)).Shuffle(len(shuffled), func(i, j int) { shuffled[i], shuffled[j] = shuffled[j], shuffled[i] })
+	rand.New(rand.NewPCG(1, 2)).Shuffle(len(shuffled), func(i, j int) {
+		shuffled[i], shuffled[j] = shuffled[j], shuffled[i]
+	})
 	assert.Equal(t, book, families(shuffled, brindle(), nil))
 	more := families(append(entries, Phrase{ID: 9999, Text: "zebra crossing paint"}), brindle(), nil)
 	assert.Len(t, more, len(book)+1)
@@ -133,7 +144,8 @@ func TestFamiliesByHand(t *testing.T) {
 		"sweep tarn harbor":          "nowhere in the book",
 	}})
 	var entries []Phrase
-	for i, text := range []string{"chimney sweep tarn harbor", "Tarn Harbor chimney sweep", "tarn harbor chimney sweeps", "chimney sweeping tarn harbor",
+	for i, text := range []string{"chimney sweep tarn harbor", "Tarn Harbor chimney sweep",
+		"tarn harbor chimney sweeps", "chimney sweeping tarn harbor",
 		"chimney sweep ostrey", "chimney cleaner ostrey", "sweep tarn harbor"} {
 		entries = append(entries, Phrase{ID: int64(i), Text: text, Volume: n(100 - i)})
 	}
@@ -145,14 +157,16 @@ func TestFamiliesByHand(t *testing.T) {
 		}
 		got = append(got, strings.Join(members, ", "))
 	}
-	assert.ElementsMatch(t, []string{"chimney sweep tarn harbor, chimney sweeping tarn harbor", "Tarn Harbor chimney sweep, tarn harbor chimney sweeps",
+	assert.ElementsMatch(t, []string{"chimney sweep tarn harbor, chimney sweeping tarn harbor",
+		"Tarn Harbor chimney sweep, tarn harbor chimney sweeps",
 		"chimney sweep ostrey, chimney cleaner ostrey", "sweep tarn harbor"}, got)
 }
 
 func TestWorth(t *testing.T) {
 	g := brindle()
 	g.Services[0].Worth = 250
-	f := Families(Input{Phrases: []Phrase{{Text: "chimney sweep tarn harbor", Volume: n(380), Difficulty: n(6)}}, Judge: intent.NewJudge(g),
+	f := Families(Input{Phrases: []Phrase{{Text: "chimney sweep tarn harbor", Volume: n(380), Difficulty: n(6)}},
+		Judge: intent.NewJudge(g),
 		Rules: StandardRules(), Visits: visits.Standard(), Customers: 4})[0]
 	assert.InDelta(t, 125.4, f.Gain, 1e-9)
 	assert.InDelta(t, 1254, f.Worth, 1e-9)
@@ -161,23 +175,30 @@ func TestWorth(t *testing.T) {
 // A phrase that was typed for a page is kept, and that page carries its family,
 // whatever the rules say of it (rule 9.1).
 func TestTypedForAPage(t *testing.T) {
-	g := intent.Ground{Language: phrase.LanguageOf("en", nil, phrase.Corrections{}), Lists: intent.EnglishLists(), Names: []string{"lantern.example"}}
+	g := intent.Ground{Language: phrase.LanguageOf("en", nil, phrase.Corrections{}), Lists: intent.EnglishLists(),
+		Names: []string{"lantern.example"}}
 	book := Families(Input{
-		Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 2}, {ID: 2, Text: "chimney sweep tarn harbor", Page: 7, Typed: 1},
-			{ID: 3, Text: "sweep chimneys tarn harbor"}, {ID: 4, Text: "roof repair"}, {ID: 5, Text: "flue liner", Page: 99, Typed: 3}},
-		Judge: intent.NewJudge(g), Pages: []Page{{ID: 7, Kind: site.Home}}, Rules: StandardRules(), Visits: visits.Standard(),
+		Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 2},
+			{ID: 2, Text: "chimney sweep tarn harbor", Page: 7, Typed: 1},
+			{ID: 3, Text: "sweep chimneys tarn harbor"}, {ID: 4, Text: "roof repair"},
+			{ID: 5, Text: "flue liner", Page: 99, Typed: 3}},
+		Judge: intent.NewJudge(g), Pages: []Page{{ID: 7, Kind: site.Home}}, Rules: StandardRules(),
+		Visits: visits.Standard(),
 	})
 	var leads []string
 	for _, f := range OfPage(book, 7, 12) {
 		leads = append(leads, f.Lead().Text)
 	}
-	assert.Equal(t, []string{"chimney sweep tarn harbor", "soot removal", "flue liner"}, leads, "as they were typed; a page that is gone leaves it to the rules")
+	assert.Equal(t, []string{"chimney sweep tarn harbor", "soot removal", "flue liner"}, leads,
+		"as they were typed; a page that is gone leaves it to the rules")
 	assert.Len(t, book[0].Members, 2)
 	assert.False(t, book[3].Kept)
 	assert.Empty(t, OfPage(book, 0, 12))
 
-	aside := Families(Input{Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 1}}, Judge: intent.NewJudge(g),
-		Choices: map[string]Choice{book[1].Key: {State: Aside}}, Pages: []Page{{ID: 7, Kind: site.Home}}, Rules: StandardRules(), Visits: visits.Standard()})
+	aside := Families(Input{Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 1}},
+		Judge:   intent.NewJudge(g),
+		Choices: map[string]Choice{book[1].Key: {State: Aside}}, Pages: []Page{{ID: 7, Kind: site.Home}},
+		Rules: StandardRules(), Visits: visits.Standard()})
 	assert.False(t, aside[0].Kept, "the user goes before what was typed")
 }
 
@@ -200,25 +221,35 @@ func TestCarriers(t *testing.T) {
 		want     []Carrier
 	}{
 		"no site": {nil,
-			[]Family{family(main, home, 100), family("", "", 9), family(masonry, home, 1), family(masonry, "Ostrey", 2)},
-			[]Carrier{{site.Home, "", nil}, {site.Home, "", nil}, {site.Service, masonry, nil}, {site.Service, masonry, nil}}},
+			[]Family{family(main, home, 100), family("", "", 9), family(masonry, home, 1),
+				family(masonry, "Ostrey", 2)},
+			[]Carrier{{site.Home, "", nil}, {site.Home, "", nil}, {site.Service, masonry, nil},
+				{site.Service, masonry, nil}}},
 		"a place is worth a page by all its families": {[]Page{{ID: 1, Kind: site.Home}},
 			[]Family{family(main, "Ostrey", 3), family(masonry, "Ostrey", 2), family(main, "Quillby", 4.9)},
 			[]Carrier{{site.Area, "Ostrey", nil}, {site.Area, "Ostrey", nil}, {site.Home, "", []int64{1}}}},
-		"a place that has a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Place: "Ostrey"}, {ID: 3, Kind: site.Service, Service: masonry, Place: "Ostrey"}},
+		"a place that has a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Place: "Ostrey"},
+			{ID: 3, Kind: site.Service, Service: masonry, Place: "Ostrey"}},
 			[]Family{family(main, "Ostrey", .1), family(masonry, "Ostrey", .1)},
 			[]Carrier{{site.Area, "Ostrey", []int64{2}}, {site.Service, masonry, []int64{3}}}},
-		"a place whose page is for the main service": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Service: main, Place: "Ostrey"}},
+		"a place whose page is for the main service": {
+			[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Service: main, Place: "Ostrey"}},
 			[]Family{family(main, "Ostrey", 9), family(masonry, "Ostrey", 9)},
 			[]Carrier{{site.Area, "Ostrey", []int64{2}}, {site.Area, "Ostrey", []int64{2}}}},
-		"two pages for one family": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: masonry}, {ID: 3, Kind: site.Service, Service: masonry, Place: home}},
+		"two pages for one family": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: masonry},
+			{ID: 3, Kind: site.Service, Service: masonry, Place: home}},
 			[]Family{family(masonry, home, 9), family(masonry, "", 9)},
 			[]Carrier{{site.Service, masonry, []int64{2, 3}}, {site.Service, masonry, []int64{2, 3}}}},
-		"the main service with a page of its own": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: main}},
-			[]Family{near(family(main, "", 150)), family(main, home, 100), family(main, "", 50), family(main, home, 10)},
-			[]Carrier{{site.Service, main, []int64{2}}, {site.Home, "", []int64{1}}, {site.Service, main, []int64{2}}, {site.Service, main, []int64{2}}}},
-		"typed for a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.About}, {ID: 3, Kind: site.Area, Place: "Ostrey"}},
-			[]Family{typed(family(masonry, home, 9), 1), typed(family("", "", 1), 2), typed(family(masonry, home, 1), 3)},
+		"the main service with a page of its own": {
+			[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: main}},
+			[]Family{near(family(main, "", 150)), family(main, home, 100), family(main, "", 50),
+				family(main, home, 10)},
+			[]Carrier{{site.Service, main, []int64{2}}, {site.Home, "", []int64{1}}, {site.Service, main, []int64{2}},
+				{site.Service, main, []int64{2}}}},
+		"typed for a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.About},
+			{ID: 3, Kind: site.Area, Place: "Ostrey"}},
+			[]Family{typed(family(masonry, home, 9), 1), typed(family("", "", 1), 2),
+				typed(family(masonry, home, 1), 3)},
 			[]Carrier{{site.Home, "", []int64{1}}, {site.About, "", []int64{2}}, {site.Area, "Ostrey", []int64{3}}}},
 		"not kept": {nil, []Family{aside}, []Carrier{{}}},
 	} {

@@ -9,8 +9,8 @@ import (
 
 // Patterns are how candidates are made: S a word for a service, P a place, ST
 // and State its state (rule 3.7).
-var Patterns = []string{"S P", "P S", "S in P", "S P ST", "S P State", "S company P", "S contractor P", "S near me", "best S P",
-	"emergency S P", "affordable S P"}
+var Patterns = []string{"S P", "P S", "S in P", "S P ST", "S P State", "S company P", "S contractor P", "S near me",
+	"best S P", "emergency S P", "affordable S P"}
 
 // Candidates makes phrases of services, places and patterns, each once. A
 // pattern with a state is left out for a place whose state is not known.

@@ -32,7 +32,8 @@ func fold(families []Family, in Input) {
 		}
 		slices.SortStableFunc(row, func(a, b int) int {
 			x, y := &families[a], &families[b]
-			return cmp.Or(compareBool(x.Near, y.Near), cmp.Compare(y.Volume, x.Volume), typedFirst(x.typed(), y.typed()))
+			return cmp.Or(compareBool(x.Near, y.Near), cmp.Compare(y.Volume, x.Volume),
+				typedFirst(x.typed(), y.typed()))
 		})
 		lead := &families[row[0]]
 		for _, i := range row[1:] {
@@ -50,7 +51,9 @@ func fold(families []Family, in Input) {
 // apart tells a family that the user parted from another by hand, or typed for a
 // page: it stays a row of its own.
 func (f *Family) apart() bool {
-	return slices.ContainsFunc(f.Members, func(m Phrase) bool { return m.Typed > 0 || m.With != "" && m.With == phrase.Fold(m.Text) })
+	return slices.ContainsFunc(f.Members, func(m Phrase) bool {
+		return m.Typed > 0 || m.With != "" && m.With == phrase.Fold(m.Text)
+	})
 }
 
 // Member is what a page must say besides its lead, in the order of words in which
@@ -102,7 +105,8 @@ func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[strin
 	wanted := 0
 	for i := range out {
 		m := &out[i]
-		enough := m.Volume != nil && *m.Volume >= rules.MemberSearches && float64(*m.Volume)*100 >= float64(lead)*rules.MemberPercent
+		enough := m.Volume != nil && *m.Volume >= rules.MemberSearches &&
+			float64(*m.Volume)*100 >= float64(lead)*rules.MemberPercent
 		if enough && !f.Near && wanted < rules.Members && !hasSlip(m.Text, slips) {
 			m.Wanted = true
 			wanted++

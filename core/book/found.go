@@ -100,7 +100,8 @@ func CompareFound(lists [][]FoundPhrase, judge *intent.Judge) []FoundRow {
 				i = len(rows)
 				at[key] = i
 				judged := judge.Of(f.Text)
-				rows = append(rows, FoundRow{Text: f.Text, Intent: judged.Intent, Service: judged.Service, Positions: make([]int, len(lists))})
+				rows = append(rows, FoundRow{Text: f.Text, Intent: judged.Intent, Service: judged.Service,
+					Positions: make([]int, len(lists))})
 			}
 			rows[i].Positions[site] = f.Position
 			if rows[i].Volume == nil {

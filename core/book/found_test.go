@@ -16,7 +16,8 @@ func found(text string, position int, volume *int) FoundPhrase {
 // rule 7.5: how many, in the first 3, 10 and 20, by intent, and the visits.
 func TestSumFound(t *testing.T) {
 	list := []FoundPhrase{
-		found("chimney sweep tarn harbor", 1, n(100)), found("chimney sweep ostrey", 3, n(50)), found("chimney sweep cost", 4, n(1000)),
+		found("chimney sweep tarn harbor", 1, n(100)), found("chimney sweep ostrey", 3, n(50)),
+		found("chimney sweep cost", 4, n(1000)),
 		found("chimney sweep near me", 10, n(10)), found("chimney sweep ohio", 11, nil), found("stove", 20, n(1)),
 		found("chimney repair quillby", 21, n(500)), found("chimney sweep maine", 0, n(70)),
 	}
@@ -31,14 +32,16 @@ func TestSumFound(t *testing.T) {
 		sum += of
 	}
 	assert.Equal(t, s.Phrases, sum, "every phrase has one intent")
-	assert.Equal(t, FoundSums{Intents: map[intent.Intent]int{}}, SumFound(nil, intent.NewJudge(brindle()), visits.Standard()))
+	assert.Equal(t, FoundSums{Intents: map[intent.Intent]int{}},
+		SumFound(nil, intent.NewJudge(brindle()), visits.Standard()))
 }
 
 // A site that is found for a phrase with several pages stands where its best
 // one does.
 func TestUniqueFound(t *testing.T) {
 	list := UniqueFound([]FoundPhrase{
-		found("Chimney sweep", 30, n(90)), found("flue liner", 0, nil), found("chimney  sweep!", 4, nil), found("chimney sweep", 9, n(1)), found("flue liner", 8, n(2)),
+		found("Chimney sweep", 30, n(90)), found("flue liner", 0, nil), found("chimney  sweep!", 4, nil),
+		found("chimney sweep", 9, n(1)), found("flue liner", 8, n(2)),
 	})
 	assert.Equal(t, []FoundPhrase{found("chimney  sweep!", 4, n(90)), found("flue liner", 8, n(2))}, list)
 	assert.Empty(t, UniqueFound(nil))
@@ -55,7 +58,8 @@ func TestCompareFound(t *testing.T) {
 	for _, r := range rows {
 		texts = append(texts, r.Text)
 	}
-	assert.Equal(t, []string{"chimney sweep tarn harbor", "chimney sweep cost", "apple", "zebra"}, texts, "by searches, then by name")
+	assert.Equal(t, []string{"chimney sweep tarn harbor", "chimney sweep cost", "apple", "zebra"}, texts,
+		"by searches, then by name")
 	assert.Equal(t, []int{14, 0, 1}, rows[0].Positions)
 	assert.Equal(t, 380, *rows[0].Volume)
 	assert.Equal(t, intent.Hire, rows[0].Intent)

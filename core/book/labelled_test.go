@@ -61,8 +61,9 @@ func loadTrial(t *testing.T, name string) trial {
 	require.NoError(t, err)
 	require.NoError(t, json.Unmarshal(raw, &known))
 	out := trial{name: name, verdicts: map[string]string{}, ground: intent.Ground{
-		Trade: known.Trade, Postcode: known.Postcode, Towns: gazetteer.World(), Names: known.Names, Services: known.Services,
-		Lists: intent.ListsOfServices(known.Language, known.Services), Verdicts: map[string]intent.Verdict{},
+		Trade: known.Trade, Postcode: known.Postcode, Towns: gazetteer.World(), Names: known.Names,
+		Services: known.Services,
+		Lists:    intent.ListsOfServices(known.Language, known.Services), Verdicts: map[string]intent.Verdict{},
 	}, language: known.Language, places: known.Places, ties: map[string][]string{}}
 	for verdict, words := range known.Verdicts {
 		for _, w := range words {
@@ -81,7 +82,8 @@ func loadTrial(t *testing.T, name string) trial {
 		return ""
 	}
 	for i, r := range rows[1:] {
-		p := labelledPhrase{text: r[0], label: at(r, "label"), hire: at(r, "label") == "hire", slip: at(r, "slip") != "", family: -i}
+		p := labelledPhrase{text: r[0], label: at(r, "label"), hire: at(r, "label") == "hire",
+			slip: at(r, "slip") != "", family: -i}
 		p.volume, _ = strconv.Atoi(at(r, "volume"))
 		if family, err := strconv.Atoi(at(r, "family")); err == nil {
 			p.family = family
@@ -159,7 +161,8 @@ func (tr trial) score(t *testing.T, families []Family) score {
 			t.Logf("%s, %s: %d, such as %s", tr.name, label, len(list), strings.Join(list[:min(len(list), 60)], " | "))
 		}
 		t.Logf("%s, apart: %d, such as %s", tr.name, len(apart), strings.Join(apart[:min(len(apart), 40)], " | "))
-		t.Logf("%s, wrongly one: %d, such as %s", tr.name, len(false1), strings.Join(false1[:min(len(false1), 20)], " | "))
+		t.Logf("%s, wrongly one: %d, such as %s", tr.name, len(false1),
+			strings.Join(false1[:min(len(false1), 20)], " | "))
 	}
 	return score{both / told, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips}
 }
@@ -226,8 +229,10 @@ func TestLabelledTrades(t *testing.T) {
 			first, _ := tr.book()
 			s := tr.score(t, first)
 			after := tr.score(t, tr.consult(20))
-			t.Logf("%s, first: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, s.precision, s.recall, s.pairPrecision, s.pairRecall, s.slips)
-			t.Logf("%s, after: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, after.precision, after.recall, after.pairPrecision, after.pairRecall, after.slips)
+			t.Logf("%s, first: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, s.precision, s.recall,
+				s.pairPrecision, s.pairRecall, s.slips)
+			t.Logf("%s, after: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, after.precision,
+				after.recall, after.pairPrecision, after.pairRecall, after.slips)
 			for _, share := range []float64{s.precision, s.recall, after.precision, after.recall} {
 				assert.GreaterOrEqual(t, share, .95)
 			}

@@ -10,7 +10,8 @@ import (
 // its client before any of them is made. Words in apart are read as they are.
 func Ties(phrases []Phrase, judge *intent.Judge, services []intent.Service, apart map[string]bool) []tie.Tie {
 	lang := judge.Language()
-	in := tie.Input{Stem: lang.Stem, English: lang.English, Known: judge.Known, Act: judge.Act, Town: judge.Town, Apart: apart}
+	in := tie.Input{Stem: lang.Stem, English: lang.English, Known: judge.Known, Act: judge.Act, Town: judge.Town,
+		Apart: apart}
 	for _, p := range phrases {
 		one := tie.Phrase{Tokens: text.Tokens(p.Text)}
 		if p.Volume != nil {

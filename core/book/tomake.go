@@ -54,7 +54,9 @@ func (s Site) Missing(families []Family) []ToMake {
 		t := &m.list[i]
 		t.Have = s.Have(t.Kind, t.Service, t.Place)
 	}
-	slices.SortStableFunc(m.list, func(a, b ToMake) int { return cmp.Or(cmp.Compare(b.Gain, a.Gain), cmp.Compare(b.Have, a.Have)) })
+	slices.SortStableFunc(m.list, func(a, b ToMake) int {
+		return cmp.Or(cmp.Compare(b.Gain, a.Gain), cmp.Compare(b.Have, a.Have))
+	})
 	return m.list
 }
 
@@ -65,7 +67,9 @@ type missing struct {
 
 // at is the page to make for a service or a place.
 func (m *missing) at(kind site.Kind, service, place string) *ToMake {
-	i := slices.IndexFunc(m.list, func(t ToMake) bool { return t.Kind == kind && t.Service == service && t.Place == place })
+	i := slices.IndexFunc(m.list, func(t ToMake) bool {
+		return t.Kind == kind && t.Service == service && t.Place == place
+	})
 	if i < 0 {
 		m.list = append(m.list, ToMake{Kind: kind, Service: service, Place: place})
 		i = len(m.list) - 1
@@ -75,7 +79,8 @@ func (m *missing) at(kind site.Kind, service, place string) *ToMake {
 
 // carry puts a family that no page carries on the one that is to be made for it.
 func (m *missing) carry(f Family) {
-	if !f.Kept || f.Under != "" || f.Carrier.Page() != 0 || f.Near { // what is folded brings its share to its row (rule 3.10)
+	// what is folded brings its share to its row (rule 3.10)
+	if !f.Kept || f.Under != "" || f.Carrier.Page() != 0 || f.Near {
 		return
 	}
 	var t *ToMake

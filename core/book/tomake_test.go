@@ -17,7 +17,8 @@ func TestPagesToMakeCarryRows(t *testing.T) {
 	row := Family{Key: "masonri repair", Kept: true, Carrier: made, RowGain: 30.6}
 	folded := Family{Key: "emergenc masonri repair", Kept: true, Carrier: made, RowGain: 4, Under: row.Key}
 	near := Family{Key: "near", Kept: true, Carrier: made, RowGain: 9, Judgement: intent.Judgement{Near: true}}
-	s := Site{Services: []intent.Service{{Name: "chimney sweep"}, {Name: "masonry repair"}}, Have: func(site.Kind, string, string) int { return 2 }}
+	s := Site{Services: []intent.Service{{Name: "chimney sweep"}, {Name: "masonry repair"}},
+		Have: func(site.Kind, string, string) int { return 2 }}
 	list := s.Missing([]Family{row, folded, near})
 	require.Len(t, list, 1)
 	assert.Equal(t, []Family{row}, list[0].Families)

@@ -41,7 +41,8 @@ func WordsToJudge(families []Family) []WordToJudge {
 		}
 	}
 	slices.SortStableFunc(out, func(a, b WordToJudge) int {
-		return cmp.Or(cmp.Compare(b.Gain, a.Gain), cmp.Compare(b.Volume, a.Volume), cmp.Compare(b.Families, a.Families), strings.Compare(a.Word, b.Word))
+		return cmp.Or(cmp.Compare(b.Gain, a.Gain), cmp.Compare(b.Volume, a.Volume), cmp.Compare(b.Families, a.Families),
+			strings.Compare(a.Word, b.Word))
 	})
 	return out
 }

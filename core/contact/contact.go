@@ -34,7 +34,8 @@ type List struct {
 // NewList returns a list without numbers. lang is the language tag of the page,
 // called are the numbers that its links call.
 func NewList(lang string, called []string) *List {
-	l := &List{region: sync.OnceValue(func() string { return regionOf(lang) }), linked: map[string]bool{}, seen: map[string]bool{}}
+	l := &List{region: sync.OnceValue(func() string { return regionOf(lang) }), linked: map[string]bool{},
+		seen: map[string]bool{}}
 	for _, typed := range called {
 		if number, ok := l.number(typed); ok {
 			l.linked[number] = true

@@ -20,12 +20,14 @@ func TestYearsIn(t *testing.T) {
 }
 
 func TestVagueIn(t *testing.T) {
-	assert.Equal(t, []string{"the surrounding communities", "and beyond"}, VagueIn("Tarn Harbor, the surrounding communities and beyond."))
+	assert.Equal(t, []string{"the surrounding communities", "and beyond"},
+		VagueIn("Tarn Harbor, the surrounding communities and beyond."))
 	assert.Empty(t, VagueIn("Tarn Harbor, Ostrey and Quillby"))
 }
 
 func TestClassNames(t *testing.T) {
-	for class, want := range map[string]bool{"testimonial": true, "review-card": true, "reviews": false, "preview": false, "card big_review": true, "": false} {
+	for class, want := range map[string]bool{"testimonial": true, "review-card": true, "reviews": false,
+		"preview": false, "card big_review": true, "": false} {
 		assert.Equal(t, want, IsReview(class), class)
 	}
 	assert.True(t, IsSocial("footer-social x"))

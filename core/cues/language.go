@@ -55,7 +55,8 @@ func Foreign(scan *text.Scan, lo, hi int, block, own string) bool {
 // Language tells the language of a text that does not tell its own, empty if
 // that is not clear (rule 1.6).
 func Language(scan *text.Scan) string {
-	if voted := vote(scan, 0, min(len(scan.Tokens), sampleTokens), pageVotes); voted.tag != "" && voted.says&alike == 0 {
+	if voted := vote(scan, 0, min(len(scan.Tokens), sampleTokens), pageVotes); voted.tag != "" &&
+		voted.says&alike == 0 {
 		return voted.tag
 	}
 	info := whatlanggo.Detect(strings.ToValidUTF8(scan.Text[:min(len(scan.Text), sampleBytes)], ""))
@@ -91,7 +92,8 @@ func vote(scan *text.Scan, lo, hi, least int) (winner spoken) {
 			second = max(second, votes[l])
 		}
 	}
-	if votes[best] < least || votes[best]*voteShare < hi-lo || votes[best] < 2*second && votes[best] < second+clearVotes {
+	if votes[best] < least || votes[best]*voteShare < hi-lo || votes[best] < 2*second &&
+		votes[best] < second+clearVotes {
 		return spoken{}
 	}
 	return languages[best]

@@ -15,7 +15,9 @@ func IsReview(class string) bool {
 	for class != "" {
 		var name string
 		name, class = style.NextClass(class)
-		for _, word := range strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r == '-' || r == '_' }) {
+		for _, word := range strings.FieldsFunc(strings.ToLower(name), func(r rune) bool {
+			return r == '-' || r == '_'
+		}) {
 			if word == "testimonial" || word == "review" {
 				return true
 			}

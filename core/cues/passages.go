@@ -6,8 +6,9 @@ import (
 )
 
 var (
-	vague = regexp.MustCompile(`(?i)\b(?:and )?(?:all )?(?:the )?(?:surrounding|nearby|neighbou?ring) (?:areas?|communities|cities|towns|villages|regions?)\b` +
-		`|\b(?:and )?(?:the )?(?:towns|cities|communities|villages|areas) (?:nearby|around|close by)\b|\band beyond\b`)
+	vague = regexp.MustCompile(
+		`(?i)\b(?:and )?(?:all )?(?:the )?(?:surrounding|nearby|neighbou?ring) (?:areas?|communities|cities|towns|villages|regions?)\b` +
+			`|\b(?:and )?(?:the )?(?:towns|cities|communities|villages|areas) (?:nearby|around|close by)\b|\band beyond\b`)
 	// Years alone may be those of a guarantee: words about the firm must follow.
 	years = regexp.MustCompile(`(?i)\b((?:since|established in|est\.?|founded in) (?:1[89]|20)\d\d)\b` +
 		`|\b((?:over |more than |nearly )?(?:\d{1,3}|ten|fifteen|twenty|thirty|forty|fifty) years)` +

@@ -17,7 +17,8 @@ func FuzzPage(f *testing.F) {
 		if len(out) > 4*len(body)+4 {
 			t.Fatalf("%d bytes became %d", len(body), len(out))
 		}
-		if again := Page(out, "text/html; charset=utf-8"); utf8.Valid(out) && string(again) != strings.TrimPrefix(string(out), "\ufeff") {
+		if again := Page(out, "text/html; charset=utf-8"); utf8.Valid(out) &&
+			string(again) != strings.TrimPrefix(string(out), "\ufeff") {
 			t.Fatalf("%q became %q", out, again)
 		}
 	})

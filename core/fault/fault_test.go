@@ -12,7 +12,8 @@ import (
 func TestFault(t *testing.T) {
 	cause := errors.New("connection reset")
 	f := New(SiteAnswered, "shop.example", 500, "internal server error").Because(cause)
-	assert.Equal(t, map[string]string{"host": "shop.example", "status": "500", "says": "internal server error"}, f.Params)
+	assert.Equal(t, map[string]string{"host": "shop.example", "status": "500", "says": "internal server error"},
+		f.Params)
 	wrapped := fmt.Errorf("reading: %w", f)
 	got, ok := Of(wrapped)
 	assert.True(t, ok)
@@ -21,7 +22,8 @@ func TestFault(t *testing.T) {
 	assert.False(t, Is(wrapped, NoSuchSite))
 	assert.False(t, Is(cause, SiteAnswered))
 	assert.ErrorIs(t, wrapped, cause)
-	assert.Equal(t, `site_answered host="shop.example" status="500" says="internal server error": connection reset`, f.Error())
+	assert.Equal(t, `site_answered host="shop.example" status="500" says="internal server error": connection reset`,
+		f.Error())
 	assert.Len(t, []rune(New(AddressBad, strings.Repeat("é", 500)).Params["address"]), longest+1)
 	assert.Panics(t, func() { New(SiteAnswered, "shop.example") })
 }

@@ -36,7 +36,8 @@ const (
 
 // Things are all of them.
 func Things() []Thing {
-	return []Thing{ClientName, Trade, Phone, HomePage, Language, Currency, Postcode, Customers, Services, Places, Phrases, Hours,
-		PageURL, PageKind, PageService, PagePlace, SectionHeading, SectionWords, SectionKept, SectionOrder, OthersAdjusted,
-		TargetChoice, SiteFigure}
+	return []Thing{ClientName, Trade, Phone, HomePage, Language, Currency, Postcode, Customers, Services, Places,
+		Phrases, Hours,
+		PageURL, PageKind, PageService, PagePlace, SectionHeading, SectionWords, SectionKept, SectionOrder,
+		OthersAdjusted, TargetChoice, SiteFigure}
 }

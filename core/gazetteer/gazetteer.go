@@ -119,7 +119,8 @@ const known = 15_000
 
 var (
 	upon    = regexp.MustCompile(`(?i)^(.{4,}?)[ -](upon|on|under|super|le|in|by)[ -]`)
-	calledA = map[string]string{"Kingston upon Hull": "Hull", "New York City": "New York", "City of Westminster": "Westminster"}
+	calledA = map[string]string{"Kingston upon Hull": "Hull", "New York City": "New York",
+		"City of Westminster": "Westminster"}
 )
 
 // namesOf are the ways in which a town is called: its name, without its

@@ -14,8 +14,11 @@ import (
 
 func TestNamed(t *testing.T) {
 	for name, country := range map[string]string{
-		"Reading": "GB", "St Albans": "GB", "Saint Albans": "GB", "stoke-on-trent": "GB", "Mt Pearl": "CA", "mount pearl": "CA",
-		"Montréal": "CA", "montreal": "CA", "fort wayne": "US", "Ft. Wayne": "US", "Coffs Harbour": "AU", "Sligo": "IE", "king's lynn": "GB", "kings lynn": "GB", "hull": "GB", "stoke": "GB", "Timaru": "NZ", "Lyon": "FR",
+		"Reading": "GB", "St Albans": "GB", "Saint Albans": "GB", "stoke-on-trent": "GB", "Mt Pearl": "CA",
+		"mount pearl": "CA",
+		"Montréal":    "CA", "montreal": "CA", "fort wayne": "US", "Ft. Wayne": "US", "Coffs Harbour": "AU",
+		"Sligo":       "IE",
+		"king's lynn": "GB", "kings lynn": "GB", "hull": "GB", "stoke": "GB", "Timaru": "NZ", "Lyon": "FR",
 	} {
 		found := World().Named(text.Tokens(name))
 		require.NotEmpty(t, found, name)
@@ -23,7 +26,8 @@ func TestNamed(t *testing.T) {
 	}
 	assert.Empty(t, World().Named(text.Tokens("Tarn Harbor")))
 	assert.Empty(t, World().Named(nil))
-	assert.Equal(t, 4, World().Longest(strings.Fields("new york city hall today")), "more than any name that begins so is never asked for")
+	assert.Equal(t, 4, World().Longest(strings.Fields("new york city hall today")),
+		"more than any name that begins so is never asked for")
 	assert.Equal(t, 0, World().Longest(strings.Fields("zzyzzx road")))
 	assert.Equal(t, 0, World().Longest(nil))
 }
@@ -32,7 +36,8 @@ func TestNamed(t *testing.T) {
 func TestAround(t *testing.T) {
 	home := Town{Name: "Tarn Harbor", Country: "US", State: "ME", Lat: 60, Lon: -30, Size: 9000}
 	own := World().With([]Town{home, {Name: "Ostrey", Country: "US", State: "ME", Lat: 60.05, Lon: -30.05, Size: 900},
-		{Name: "Quillby", Country: "US", State: "ME", Lat: 60.1, Lon: -30.2, Size: 40_000}, {Name: "Farfield", Lat: 61, Lon: -30}})
+		{Name: "Quillby", Country: "US", State: "ME", Lat: 60.1, Lon: -30.2, Size: 40_000},
+		{Name: "Farfield", Lat: 61, Lon: -30}})
 	found, ok := own.Find("tarn harbor", "US", "ME")
 	require.True(t, ok)
 	var names []string
@@ -56,7 +61,8 @@ func TestParse(t *testing.T) {
 	towns, err := Parse("Ostrey,US,ME,44.10,-69.11,900\n\nQuillby,US,,44,-69,0\n")
 	require.NoError(t, err)
 	assert.Equal(t, []Town{{"Ostrey", "US", "ME", 44.10, -69.11, 900}, {"Quillby", "US", "", 44, -69, 0}}, towns)
-	for _, bad := range []string{"Ostrey", "Ostrey,US,ME,north,-69,1", "Ostrey,US,ME,44,-69,few", ",US,ME,44,-69,1", "a,b,c,1,2,3,4"} {
+	for _, bad := range []string{"Ostrey", "Ostrey,US,ME,north,-69,1", "Ostrey,US,ME,44,-69,few", ",US,ME,44,-69,1",
+		"a,b,c,1,2,3,4"} {
 		_, err := Parse("Quillby,US,,44,-69,0\n" + bad)
 		assert.EqualError(t, err, "line 2 is no town", bad)
 	}

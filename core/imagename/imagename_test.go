@@ -19,7 +19,8 @@ func judge(bound bool, own place.Place, services []string, phrases ...string) *J
 	for _, p := range phrases {
 		list = append(list, phrase.New(p, lang))
 	}
-	return NewJudge(Judge{Matcher: phrase.Compile(list, lang), Language: lang, Services: services, Place: own, PlacesBound: bound})
+	return NewJudge(Judge{Matcher: phrase.Compile(list, lang), Language: lang, Services: services, Place: own,
+		PlacesBound: bound})
 }
 
 func TestVerdict(t *testing.T) {
@@ -72,7 +73,8 @@ func TestVerdictWithoutServices(t *testing.T) {
 }
 
 func TestPropose(t *testing.T) {
-	j := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor", "flue liner tarn harbor", "chimney repair tarn harbor")
+	j := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor",
+		"flue liner tarn harbor", "chimney repair tarn harbor")
 	images := []Image{
 		{Name: "IMG_2041", Ext: ".jpg", Verdict: Camera},
 		{Name: "pic-03", Ext: ".png", Heading: "New flue liners", Verdict: Counter},
@@ -80,16 +82,19 @@ func TestPropose(t *testing.T) {
 		{Name: "hero", Ext: ".webp", Verdict: Counter},
 		{Verdict: NoName},
 	}
-	got := j.Propose(images, []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney repair tarn harbor"}, nil)
+	got := j.Propose(images, []string{"chimney sweep tarn harbor", "flue liner tarn harbor",
+		"chimney repair tarn harbor"}, nil)
 	assert.Equal(t, []string{"chimney-sweep-tarn-harbor.jpg", "flue-liner-tarn-harbor.png", "", "", ""}, got)
-	got = j.Propose(images[:1], []string{"chimney sweep tarn harbor"}, map[string]bool{"chimney-sweep-tarn-harbor.jpg": true})
+	got = j.Propose(images[:1], []string{"chimney sweep tarn harbor"},
+		map[string]bool{"chimney-sweep-tarn-harbor.jpg": true})
 	assert.Equal(t, []string{""}, got)
 }
 
 // A proposal always carries on its own page, is short, plain and used once.
 func TestProposalProperties(t *testing.T) {
 	j := judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor")
-	word := rapid.SampledFrom([]string{"chimney", "sweep", "flue", "liner", "tarn harbor", "ostrey", "étude", "extraordinarily", "IMG", "7"})
+	word := rapid.SampledFrom([]string{"chimney", "sweep", "flue", "liner", "tarn harbor", "ostrey", "étude",
+		"extraordinarily", "IMG", "7"})
 	words := rapid.Custom(func(t *rapid.T) string { return strings.Join(rapid.SliceOfN(word, 1, 8).Draw(t, "w"), " ") })
 	rapid.Check(t, func(t *rapid.T) {
 		images := make([]Image, rapid.IntRange(0, 6).Draw(t, "n"))
@@ -116,8 +121,8 @@ func TestProposalProperties(t *testing.T) {
 func TestVerdictOfOtherSpellings(t *testing.T) {
 	judges := []*Judge{judge(false, places[0], []string{"chimney sweep", "flue liner"}, "chimney sweep tarn harbor"),
 		judge(true, places[2], []string{"chimney sweep"}, "chimney sweep pell crossing")}
-	word := rapid.SampledFrom([]string{"chimney", "sweep", "sweeping", "flue", "liner", "tarn", "harbor", "ostrey", "pell", "crossing", "team", "hero",
-		"photo", "of", "roof", "étude"})
+	word := rapid.SampledFrom([]string{"chimney", "sweep", "sweeping", "flue", "liner", "tarn", "harbor", "ostrey",
+		"pell", "crossing", "team", "hero", "photo", "of", "roof", "étude"})
 	title := func(w string) string {
 		r := []rune(w)
 		return strings.ToUpper(string(r[0])) + string(r[1:])
@@ -130,8 +135,10 @@ func TestVerdictOfOtherSpellings(t *testing.T) {
 		for _, w := range words {
 			camel = append(camel, title(w))
 		}
-		for _, name := range []string{strings.Join(words, "_"), strings.Join(words, " "), strings.Join(words, "--"), strings.Join(words, "."),
-			strings.Join(camel, ""), strings.Join(camel, "-"), strings.ToUpper(strings.Join(words, "_")), "-" + strings.Join(words, "-") + "-"} {
+		for _, name := range []string{strings.Join(words, "_"), strings.Join(words, " "), strings.Join(words, "--"),
+			strings.Join(words, "."),
+			strings.Join(camel, ""), strings.Join(camel, "-"), strings.ToUpper(strings.Join(words, "_")),
+			"-" + strings.Join(words, "-") + "-"} {
 			assert.Equal(t, want, j.Verdict(name), "%s beside %s", name, strings.Join(words, "-"))
 		}
 	})

@@ -93,7 +93,8 @@ func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool 
 		return false
 	}
 	before := phrase[at-1]
-	town := before.unknown() || len(j.towns.Named([]string{before.text})) > 0 && !before.listed && !j.service[before.stem]
+	town := before.unknown() || len(j.towns.Named([]string{before.text})) > 0 && !before.listed &&
+		!j.service[before.stem]
 	if len(w.text) > 2 {
 		return !w.listed && !lexicon.English(w.text)
 	}
@@ -111,7 +112,8 @@ func (j *Judge) ownRegion(r place.Region) bool {
 // the client's places.
 func (j *Judge) county(phrase []word) string {
 	for i := 1; i < len(phrase); i++ {
-		if phrase[i].text == "county" && !phrase[i].taken() && !phrase[i-1].taken() && !phrase[i-1].small && !phrase[i-1].listed && !j.service[phrase[i-1].stem] {
+		if phrase[i].text == "county" && !phrase[i].taken() && !phrase[i-1].taken() && !phrase[i-1].small &&
+			!phrase[i-1].listed && !j.service[phrase[i-1].stem] {
 			return joined(phrase[i-1 : i+1])
 		}
 	}
@@ -139,7 +141,10 @@ func (j *Judge) town(phrase []word) string {
 	tokens := texts(phrase)
 	for i := range phrase {
 		for n := j.towns.Longest(tokens[i:]); n > 0; n-- {
-			if j.mayName(phrase, i, i+n) && slices.ContainsFunc(j.towns.Named(tokens[i:i+n]), func(t gazetteer.Town) bool { return j.counts(t, phrase, i, i+n) }) {
+			if j.mayName(phrase, i, i+n) &&
+				slices.ContainsFunc(j.towns.Named(tokens[i:i+n]), func(t gazetteer.Town) bool {
+					return j.counts(t, phrase, i, i+n)
+				}) {
 				return joined(phrase[i : i+n])
 			}
 		}

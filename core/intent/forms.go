@@ -26,7 +26,8 @@ type acts struct {
 }
 
 // puttingIn are the first words of the acts by which a thing comes to where it was not.
-var puttingIn = map[string]bool{"installation": true, "building": true, "construction": true, "einbau": true, "bau": true, "instalacion": true, "construccion": true}
+var puttingIn = map[string]bool{"installation": true, "building": true, "construction": true, "einbau": true,
+	"bau": true, "instalacion": true, "construccion": true}
 
 type actRun struct {
 	words []string
@@ -186,7 +187,8 @@ func (j *Judge) about(words []word) about {
 		return 0
 	}
 	slices.SortStableFunc(matched, func(a, b form) int {
-		return cmp.Or(cmp.Compare(len(b.thing), len(a.thing)), cmp.Compare(fits(b), fits(a)), cmp.Compare(a.rank, b.rank))
+		return cmp.Or(cmp.Compare(len(b.thing), len(a.thing)), cmp.Compare(fits(b), fits(a)),
+			cmp.Compare(a.rank, b.rank))
 	})
 	best.service = matched[0].service
 	for _, f := range matched {
@@ -274,7 +276,9 @@ func (j *Judge) offers(f form, asked []askedAct, doer string) bool {
 // it in. Who only repairs washing machines sells none.
 func (j *Judge) sold(thing []string) bool {
 	return slices.ContainsFunc(j.forms, func(f form) bool {
-		return slices.Equal(f.thing, thing) && slices.ContainsFunc(j.done[f.service], func(a act) bool { return j.acts.puttingIn[a] })
+		return slices.Equal(f.thing, thing) && slices.ContainsFunc(j.done[f.service], func(a act) bool {
+			return j.acts.puttingIn[a]
+		})
 	})
 }
 
@@ -295,7 +299,8 @@ func (j *Judge) headOf(words []word) (other string, ok bool) {
 	for i := 1; i < len(words); i++ {
 		for _, f := range j.forms {
 			last := len(f.thing) - 1
-			if last > 0 && words[i].stem == f.thing[last] && !words[i].taken() && words[i-1].stem != f.thing[last-1] && !words[i-1].known {
+			if last > 0 && words[i].stem == f.thing[last] && !words[i].taken() && words[i-1].stem != f.thing[last-1] &&
+				!words[i-1].known {
 				return words[i-1].text + " " + words[i].text, true
 			}
 		}

@@ -37,18 +37,6 @@ func Intents() []Intent {
 // unsure counts so until it is told.
 func (i Intent) Hires() bool { return i == Hire || i == Unsure }
 
-// Service is what the client sells, with the words that people use for it.
-type Service struct {
-	Name string
-	// Words are other words for it: chimney cleaning, for a chimney sweep.
-	Words []string
-	// Worth is what one job brings, 0 if that is not known.
-	Worth float64
-}
-
-// Forms are all words for the service, its name first.
-func (s Service) Forms() []string { return append([]string{s.Name}, s.Words...) }
-
 // Ground is what is known of a client when intents are told.
 type Ground struct {
 	Language phrase.Language
@@ -113,7 +101,8 @@ func (j *Judge) Language() phrase.Language { return j.lang }
 // Known tells a token that is one of the client's own words or stands in a list.
 func (j *Judge) Known(token string) bool {
 	stem := j.lang.Stem(token)
-	return j.isListed(stem) || j.service[stem] || j.lang.Small(token) || j.verdicts[singular(token)] != "" || j.names.telling[singular(token)]
+	return j.isListed(stem) || j.service[stem] || j.lang.Small(token) || j.verdicts[singular(token)] != "" ||
+		j.names.telling[singular(token)]
 }
 
 // Of judges a phrase: the first intent that holds.
@@ -145,7 +134,8 @@ func (j *Judge) ofMaker(words []word, told about) about {
 	}
 	asked, doer := j.asked(words, told.thing)
 	for _, f := range j.forms {
-		if slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }) || doer != "" && len(asked) == 0 && len(f.acts) > 0 {
+		if slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }) ||
+			doer != "" && len(asked) == 0 && len(f.acts) > 0 {
 			told.service, told.whole, told.refused, told.alone = f.service, true, "", false
 			return told
 		}
@@ -248,7 +238,9 @@ func (j *Judge) ofForm(words []word, at, n int) bool {
 			return false
 		}
 		acts, _ := j.asked(words, f.thing)
-		whole := len(f.acts) == 0 || slices.ContainsFunc(acts, func(a askedAct) bool { return slices.Contains(f.acts, a.act) })
+		whole := len(f.acts) == 0 || slices.ContainsFunc(acts, func(a askedAct) bool {
+			return slices.Contains(f.acts, a.act)
+		})
 		for _, w := range words[at : at+n] {
 			a, ok := j.acts.byStem[w.stem]
 			if !slices.Contains(f.thing, w.stem) && !(ok && slices.Contains(f.acts, a)) {
@@ -297,7 +289,8 @@ func (j *Judge) ready(words []word, about about, told Judgement) (Intent, Reason
 // shopping do not count: the best boiler is bought, a boiler company is hired.
 func (j *Judge) wish(words []word, about about) string {
 	for _, w := range words {
-		if j.acts.doers[w.stem] && !w.taken() && !slices.Contains(about.thing, w.stem) && !j.ownDoer(w.stem, words, about) {
+		if j.acts.doers[w.stem] && !w.taken() && !slices.Contains(about.thing, w.stem) &&
+			!j.ownDoer(w.stem, words, about) {
 			return w.text
 		}
 	}
@@ -320,8 +313,10 @@ func (j *Judge) ownDoer(stem string, words []word, about about) bool {
 // shopping are words of hiring that goods are sought with as well.
 var shopping = func() map[string]bool {
 	out := map[string]bool{}
-	for _, w := range []string{"best", "top", "top rated", "affordable", "cheap", "inexpensive", "low cost", "good", "recommended", "trusted",
-		"meilleur", "meilleure", "pas cher", "bon marché", "abordable", "beste", "bester", "bestes", "günstig", "günstige", "günstiger", "billig",
+	for _, w := range []string{"best", "top", "top rated", "affordable", "cheap", "inexpensive", "low cost", "good",
+		"recommended", "trusted",
+		"meilleur", "meilleure", "pas cher", "bon marché", "abordable", "beste", "bester", "bestes", "günstig",
+		"günstige", "günstiger", "billig",
 		"mejor", "mejores", "barato", "económico", "bueno"} {
 		out[w] = true
 	}

@@ -10,14 +10,17 @@ import (
 )
 
 func brindle() Ground {
-	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"},
+		{Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}}
 	return Ground{
 		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "chimney care", Lists: EnglishLists(),
-		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth", "Old Saltbox Masonry", "Tarn Harbor Chimney Sweep", "Lantern Street Sweeps",
+		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth", "Old Saltbox Masonry",
+			"Tarn Harbor Chimney Sweep", "Lantern Street Sweeps",
 			"Hearthway National", "Kettle Cove Fireplaces", "Sweepfast"},
 		Services: []Service{
-			{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "flue cleaning", "fireplace cleaning"}},
+			{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "flue cleaning",
+				"fireplace cleaning"}},
 			{Name: "chimney inspection", Words: []string{"chimney inspector"}},
 			{Name: "flue liner installation", Words: []string{"chimney liner", "chimney relining"}},
 			{Name: "masonry repair", Words: []string{"chimney repair", "brick repair", "fireplace repair"}},
@@ -31,15 +34,23 @@ func brindle() Ground {
 func TestIntent(t *testing.T) {
 	s := NewJudge(brindle())
 	for phrase, want := range map[string]Intent{
-		"chimney sweep tarn harbor": Hire, "chimney sweep near me": Hire, "chimney company tarn harbor": Hire, "best chimney sweep": Hire,
-		"low cost chimney sweep ostrey": Hire, "chimney sweep cost": Question, "how to clean a flue": Question, "is a flue liner worth it": Question,
-		"chimney sweep tarn harbor?": Question, "lantern street sweeps reviews": Brand, "brindle and ash": Brand, "chimney sweep ohio": Elsewhere,
-		"chimney sweep old quarry oh": Elsewhere, "chimney sweep in quillby": Hire, "chimney sweep": Broad, "tarn harbor weather": NotOffered,
-		"gutter cleaning tarn harbor": Broad, "chimney sweep jobs near me": NotOffered, "chimny swep tarn harbor": Broad, "zebra chimney sweep tarn harbor": Unsure,
-		"chimney painting tarn harbor": NotOffered, "leaking chimney": Question, "leaking chimney repair tarn harbor": Hire, "chimney permit ostrey": NotOffered,
-		"chimney sweep training": NotOffered, "coffee flue liner": Broad, "old chimney repair ostrey": Hire, "old saltbox repair": Brand, "smith and sons chimney sweep": Brand,
-		"chimney cleaning nr34": Broad, "used chimney cap ostrey": NotOffered, "chimney sweep county cork": Elsewhere, "chimney sweep hamilton county": Elsewhere,
-		"chimney sweep portland": Broad, "chimney sweep me": Broad,
+		"chimney sweep tarn harbor": Hire, "chimney sweep near me": Hire, "chimney company tarn harbor": Hire,
+		"best chimney sweep":            Hire,
+		"low cost chimney sweep ostrey": Hire, "chimney sweep cost": Question, "how to clean a flue": Question,
+		"is a flue liner worth it":   Question,
+		"chimney sweep tarn harbor?": Question, "lantern street sweeps reviews": Brand, "brindle and ash": Brand,
+		"chimney sweep ohio":          Elsewhere,
+		"chimney sweep old quarry oh": Elsewhere, "chimney sweep in quillby": Hire, "chimney sweep": Broad,
+		"tarn harbor weather":         NotOffered,
+		"gutter cleaning tarn harbor": Broad, "chimney sweep jobs near me": NotOffered,
+		"chimny swep tarn harbor": Broad, "zebra chimney sweep tarn harbor": Unsure,
+		"chimney painting tarn harbor": NotOffered, "leaking chimney": Question,
+		"leaking chimney repair tarn harbor": Hire, "chimney permit ostrey": NotOffered,
+		"chimney sweep training": NotOffered, "coffee flue liner": Broad, "old chimney repair ostrey": Hire,
+		"old saltbox repair": Brand, "smith and sons chimney sweep": Brand,
+		"chimney cleaning nr34": Broad, "used chimney cap ostrey": NotOffered, "chimney sweep county cork": Elsewhere,
+		"chimney sweep hamilton county": Elsewhere,
+		"chimney sweep portland":        Broad, "chimney sweep me": Broad,
 		"chimney sweep tarn harbor me": Hire, "": Broad, "煙突 掃除": Broad,
 	} {
 		t.Run(phrase, func(t *testing.T) {
@@ -47,10 +58,13 @@ func TestIntent(t *testing.T) {
 		})
 	}
 	assert.Equal(t, []string{"zebra"}, s.Of("zebra chimney sweep tarn harbor").Unfamiliar)
-	for phrase, want := range map[string]string{"chimney cap fitting ostrey": "chimney cap fitting", "chimney cleaner": "chimney sweep",
-		"chimney repair": "masonry repair", "dryer vent": "dryer vent cleaning", "chimney company": "chimney sweep", "roof repair": ""} {
+	for phrase, want := range map[string]string{"chimney cap fitting ostrey": "chimney cap fitting",
+		"chimney cleaner": "chimney sweep",
+		"chimney repair":  "masonry repair", "dryer vent": "dryer vent cleaning", "chimney company": "chimney sweep",
+		"roof repair": ""} {
 		assert.Equal(t, want, s.Of(phrase).Service, phrase)
 	}
-	assert.Equal(t, Judgement{Intent: Hire, Reason: Reason{ServiceIn, []string{"Tarn Harbor", "chimney sweep"}}, Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"},
+	assert.Equal(t, Judgement{Intent: Hire, Reason: Reason{ServiceIn, []string{"Tarn Harbor", "chimney sweep"}},
+		Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"},
 		s.Of("chimney sweep tarn harbor"))
 }

@@ -36,8 +36,10 @@ type Judge struct {
 
 // NewJudge prepares a judge for a client.
 func NewJudge(g Ground) *Judge {
-	j := &Judge{vocabulary: vocabularyOf(g.Language, g.Lists), lang: g.Language, own: map[string]bool{}, service: map[string]bool{},
-		verdicts: map[string]Verdict{}, done: map[string][]act{}, jobs: map[string]float64{}, typed: map[string]bool{}, guesses: g.Guesses, towns: g.Towns}
+	j := &Judge{vocabulary: vocabularyOf(g.Language, g.Lists), lang: g.Language, own: map[string]bool{},
+		service:  map[string]bool{},
+		verdicts: map[string]Verdict{}, done: map[string][]act{}, jobs: map[string]float64{}, typed: map[string]bool{},
+		guesses: g.Guesses, towns: g.Towns}
 	if j.towns == nil {
 		j.towns = gazetteer.New(nil)
 	}
@@ -221,7 +223,9 @@ func (j *Judge) Act(token string) bool {
 
 // Town tells a token that is the name of a town of the client's country.
 func (j *Judge) Town(token string) bool {
-	return slices.ContainsFunc(j.towns.Named([]string{token}), func(t gazetteer.Town) bool { return j.country == "" || t.Country == j.country })
+	return slices.ContainsFunc(j.towns.Named([]string{token}), func(t gazetteer.Town) bool {
+		return j.country == "" || t.Country == j.country
+	})
 }
 
 // Need is what a phrase asks for without its words of hiring, near me read as the

@@ -40,8 +40,8 @@ type Lists struct {
 
 // all are the lists, to go through them.
 func (l *Lists) all() []*[]string {
-	return []*[]string{&l.Question, &l.Research, &l.Trouble, &l.Hire, &l.Doers, &l.Near, &l.Acts, &l.Goods, &l.Generic, &l.Small,
-		&l.Elsewhere, &l.Endings, &l.Ordinary}
+	return []*[]string{&l.Question, &l.Research, &l.Trouble, &l.Hire, &l.Doers, &l.Near, &l.Acts, &l.Goods, &l.Generic,
+		&l.Small, &l.Elsewhere, &l.Endings, &l.Ordinary}
 }
 
 // Each returns the lists with each of them changed.
@@ -115,7 +115,9 @@ func namedIn(lang string, services []Service) bool {
 	for _, s := range services {
 		for _, form := range s.Forms() {
 			tokens := text.Tokens(form)
-			foreign := slices.ContainsFunc(tokens, func(t string) bool { return !lexicon.English(t) && (acts[t] || small(t)) })
+			foreign := slices.ContainsFunc(tokens, func(t string) bool {
+				return !lexicon.English(t) && (acts[t] || small(t))
+			})
 			if foreign && slices.ContainsFunc(tokens, func(t string) bool { return acts[t] }) {
 				return true
 			}

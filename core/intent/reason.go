@@ -38,6 +38,8 @@ const (
 
 // ReasonCodes are all of them.
 func ReasonCodes() []ReasonCode {
-	return []ReasonCode{NamesFirm, FirmEnding, MakerAlone, OtherState, OtherTown, OtherPostcode, OtherPlace, AsksQuestion, Compares, WantsToKnow,
-		NamesTrouble, Goods, OtherAct, OtherThing, UnknownWord, ServiceIn, ServiceNear, ServiceToHire, NoService, ServiceAlone, UnknownAlone}
+	return []ReasonCode{NamesFirm, FirmEnding, MakerAlone, OtherState, OtherTown, OtherPostcode, OtherPlace,
+		AsksQuestion, Compares, WantsToKnow,
+		NamesTrouble, Goods, OtherAct, OtherThing, UnknownWord, ServiceIn, ServiceNear, ServiceToHire, NoService,
+		ServiceAlone, UnknownAlone}
 }

@@ -69,7 +69,8 @@ func vocabularyOf(lang phrase.Language, lists Lists) *vocabulary {
 }
 
 func newVocabulary(stem text.Stemmer, lists Lists) *vocabulary {
-	v := &vocabulary{known: map[string]bool{}, question: map[string]bool{}, generic: map[string]bool{}, ordinary: map[string]bool{}, firm: map[string]bool{}}
+	v := &vocabulary{known: map[string]bool{}, question: map[string]bool{}, generic: map[string]bool{},
+		ordinary: map[string]bool{}, firm: map[string]bool{}}
 	v.acts = newActs(stem, lists, v.known)
 	list := func(entries []string) []listed { return v.list(stem, entries) }
 	v.research, v.trouble, v.hire = list(lists.Research), list(lists.Trouble), list(lists.Hire)
@@ -115,8 +116,10 @@ func (v *vocabulary) list(stem text.Stemmer, entries []string) []listed {
 }
 
 // firmWords are words for a firm: whoever types one wants to hire it.
-var firmWords = []string{"company", "contractor", "firm", "entreprise", "entrepreneur", "société", "compagnie", "firma", "unternehmen", "betrieb",
-	"empresa", "compañía", "contratista"}
+var firmWords = []string{"company", "contractor", "firm", "entreprise", "entrepreneur", "société", "compagnie", "firma",
+	"unternehmen", "betrieb", "empresa", "compañía", "contratista"}
 
 // pronouns and the like say nothing of what is searched for.
-var pronouns = strings.Fields("i you it my me we they this that these those no so if as but be been get getting got need want make go there here it's own every someone anyone somebody")
+var pronouns = strings.Fields(
+	"i you it my me we they this that these those no so if as but be been get getting got need want make go there " +
+		"here it's own every someone anyone somebody")

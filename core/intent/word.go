@@ -31,7 +31,8 @@ func singular(word string) string {
 	switch {
 	case n > 4 && word[n-3:] == "ies":
 		return word[:n-3] + "y"
-	case n > 4 && (word[n-3:] == "hes" || word[n-3:] == "xes") && word[n-4] != 'c' || n > 5 && word[n-4:] == "ches" || n > 4 && word[n-4:] == "sses":
+	case n > 4 && (word[n-3:] == "hes" || word[n-3:] == "xes") && word[n-4] != 'c' || n > 5 && word[n-4:] == "ches" ||
+		n > 4 && word[n-4:] == "sses":
 		return word[:n-2]
 	case n > 3 && word[n-1] == 's' && word[n-2] != 's':
 		return word[:n-1]

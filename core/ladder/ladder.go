@@ -220,7 +220,8 @@ func (c *climb) first(t *plan.Target, p *plan.Part) bool {
 	if t.Kind != plan.Placing && t.Kind != plan.NewPage && t.Kind != plan.Images || p.Family() == "" {
 		return false
 	}
-	return p.Family() == c.family() && (!p.IsMember() || p.Kind == plan.Subhead || p.Kind == plan.ImageName || p.Kind == plan.Alt)
+	return p.Family() == c.family() && (!p.IsMember() || p.Kind == plan.Subhead || p.Kind == plan.ImageName ||
+		p.Kind == plan.Alt)
 }
 
 // family is the page's first.

@@ -10,7 +10,8 @@ import (
 )
 
 func made(page, key string, kind plan.Kind, minutes float64, needs []plan.Ref, parts ...plan.Part) plan.Target {
-	t := plan.Target{Page: page, Key: key, Kind: kind, Minutes: minutes, Needs: needs, Parts: parts, Choice: plan.Choice{State: plan.Open}}
+	t := plan.Target{Page: page, Key: key, Kind: kind, Minutes: minutes, Needs: needs, Parts: parts,
+		Choice: plan.Choice{State: plan.Open}}
 	if kind == plan.Placing {
 		t.Family = "f"
 	}
@@ -22,30 +23,38 @@ func words(n int) plan.Part { return plan.Part{Kind: plan.Words, Words: n} }
 var ofF = &plan.Phrase{Family: "f"}
 
 var client = []plan.Target{
-	made("p1", "placing", plan.Placing, 20, nil, plan.Part{Kind: plan.Title, Phrase: ofF}, plan.Part{Kind: plan.H1, Phrase: ofF}, plan.Part{Kind: plan.Body, Phrase: &plan.Phrase{Family: "f", Member: true}}),
+	made("p1", "placing", plan.Placing, 20, nil, plan.Part{Kind: plan.Title, Phrase: ofF},
+		plan.Part{Kind: plan.H1, Phrase: ofF},
+		plan.Part{Kind: plan.Body, Phrase: &plan.Phrase{Family: "f", Member: true}}),
 	made("p1", "slice a", plan.Slice, 40, []plan.Ref{{Page: "p1", Key: "placing"}}, words(200)),
-	made("p1", "slice b", plan.Slice, 90, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, words(300)),
-	made("p1", "images", plan.Images, 8, []plan.Ref{{Page: "p1", Key: "placing"}}, plan.Part{Kind: plan.ImageName}, plan.Part{Kind: plan.ImageName, Phrase: ofF}),
+	made("p1", "slice b", plan.Slice, 90, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}},
+		words(300)),
+	made("p1", "images", plan.Images, 8, []plan.Ref{{Page: "p1", Key: "placing"}}, plan.Part{Kind: plan.ImageName},
+		plan.Part{Kind: plan.ImageName, Phrase: ofF}),
 	made("s", "new_page", plan.NewPage, 60, nil, words(100)),
 	made("p2", "slice", plan.Slice, 5, nil, words(5000)),
 }
 
 func TestLadder(t *testing.T) {
 	own := Figures{Words: 545, Slots: 2, Images: 1, Pages: 1, Reviews: 12, Listings: 4}
-	r := Of("Old Saltbox", own, Figures{Words: 381, Slots: 4, Images: 0, Pages: 1, Reviews: 140, Links: 30, Listings: 4}, "p1", 8, client)
+	r := Of("Old Saltbox", own, Figures{Words: 381, Slots: 4, Images: 0, Pages: 1, Reviews: 140, Links: 30,
+		Listings: 4}, "p1", 8, client)
 	leaders := map[Front]Leader{}
 	for _, s := range r.Steps {
 		leaders[s.Front] = s.Leader
 	}
-	assert.Equal(t, map[Front]Leader{Words: Client, Slots: Rival, Images: Client, Pages: Even, FoundFor: Unknown, Links: Unknown, Listings: Even, Reviews: Rival}, leaders)
-	assert.Equal(t, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "images"}, {Page: "s", Key: "new_page"}}, r.Targets, "two slots of the placing and one of the images pass four; a page more")
+	assert.Equal(t, map[Front]Leader{Words: Client, Slots: Rival, Images: Client, Pages: Even, FoundFor: Unknown,
+		Links: Unknown, Listings: Even, Reviews: Rival}, leaders)
+	assert.Equal(t, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "images"}, {Page: "s", Key: "new_page"}},
+		r.Targets, "two slots of the placing and one of the images pass four; a page more")
 	assert.InDelta(t, 88, r.Minutes, 1e-9)
 	assert.Equal(t, []Front{Reviews}, r.Left, "no page can change that")
 	assert.Empty(t, r.Short)
 	far := Of("Harbor Flue", own, Figures{Words: 1700}, "p1", 8, client)
 	assert.Equal(t, []Front{Words}, far.Short, "545 and 500 do not pass 1,700, and those of other pages do not count")
 	near := Of("Lantern", own, Figures{Words: 700}, "p1", 8, client)
-	assert.Equal(t, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, near.Targets, "the cheapest, with what it needs")
+	assert.Equal(t, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}}, near.Targets,
+		"the cheapest, with what it needs")
 	full := Of("Full", Figures{Slots: 5}, Figures{Slots: 8}, "p1", 8, client)
 	assert.Empty(t, full.Short, "all slots are enough")
 	behind := Of("None", own, Figures{Words: 1}, "p1", 8, client)

@@ -130,7 +130,8 @@ func stateOf(folder string) (string, bool) {
 }
 
 var (
-	cart   = regexp.MustCompile(`(?i)^(?:add to (?:cart|basket|bag)|(?:shopping |view )?(?:cart|basket)(?: \(\d+\))?|in den warenkorb|warenkorb|ajouter au panier|panier|añadir al carrito|carrito)$`)
+	cart = regexp.MustCompile(
+		`(?i)^(?:add to (?:cart|basket|bag)|(?:shopping |view )?(?:cart|basket)(?: \(\d+\))?|in den warenkorb|warenkorb|ajouter au panier|panier|añadir al carrito|carrito)$`)
 	prices = regexp.MustCompile(`[$€£]\s?\d|\d\s?[€£]`)
 	trade  = regexp.MustCompile(`(?i)\b(?:wholesale|trade customers|grossiste|großhandel|mayorista)\b`)
 )

@@ -113,7 +113,8 @@ const (
 
 // ReasonCodes are all of them.
 func ReasonCodes() []ReasonCode {
-	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone, SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand, TakenByHand}
+	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone,
+		SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand, TakenByHand}
 }
 
 // Domain returns the registrable domain of an address, the host if it has
@@ -134,7 +135,8 @@ func Domain(address string) string {
 // are read.
 const best = `(?:best|top|meilleure?s?|besten?|mejores|migliori|melhores|beste)`
 
-var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best + `)(?:$|[^\p{L}\d])`)
+var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best +
+	`)(?:$|[^\p{L}\d])`)
 
 // listed is where a title counts what it lists, empty for none: a list has some of
 // them, and round the clock is no number of firms.

@@ -112,8 +112,10 @@ func TestTake(t *testing.T) {
 	assert.False(t, Open(entries[4]))
 
 	entries[0].Taken, entries[1].Taken = true, true
-	assert.Equal(t, []string{"three", "one", "four", "five"}, names(), "what is paid for is no rival, whatever a file says")
-	entries = append(entries, Entry{Part: Typed, Position: 1, Name: "typed", URL: "http://a.example", Kind: Business, Taken: true})
+	assert.Equal(t, []string{"three", "one", "four", "five"}, names(),
+		"what is paid for is no rival, whatever a file says")
+	entries = append(entries, Entry{Part: Typed, Position: 1, Name: "typed", URL: "http://a.example", Kind: Business,
+		Taken: true})
 	assert.Equal(t, []string{"three", "one", "four", "five", "typed"}, names())
 	assert.Empty(t, StandardRules().Rivals(nil))
 }
@@ -139,10 +141,12 @@ func TestIsNamed(t *testing.T) {
 		name, title, address string
 		want                 bool
 	}{
-		{"Harbor Flue & Hearth", "Chimney Sweeping & Inspection | Harbor Flue & Hearth", "https://harborflue.example/chimney-sweep/", true},
+		{"Harbor Flue & Hearth", "Chimney Sweeping & Inspection | Harbor Flue & Hearth",
+			"https://harborflue.example/chimney-sweep/", true},
 		{"Grey Heron Exteriors", "Roof Repair - Grey Heron Exteriors", "https://greyheron.example/", true},
 		{"Roof Repair", "Roof Repair - Grey Heron Exteriors", "https://greyheron.example/", false},
-		{"Harbor Flue & Hearth", "Harbor Flue & Hearth - Neighborlist", "https://neighborlist.example/me/harbor-flue", false},
+		{"Harbor Flue & Hearth", "Harbor Flue & Hearth - Neighborlist", "https://neighborlist.example/me/harbor-flue",
+			false},
 		{"Harbor Flue & Hearth", "Harbor Flue & Hearth", "", false},
 		{"", "Home", "https://harborflue.example/", false},
 	} {

@@ -12,7 +12,9 @@ import (
 func NameOf(title, address string) string {
 	label, _, _ := strings.Cut(Domain(address), ".")
 	label = strings.ReplaceAll(label, "-", "")
-	parts := strings.FieldsFunc(strings.ReplaceAll(title, " - ", "|"), func(r rune) bool { return strings.ContainsRune("|:–—•", r) })
+	parts := strings.FieldsFunc(strings.ReplaceAll(title, " - ", "|"), func(r rune) bool {
+		return strings.ContainsRune("|:–—•", r)
+	})
 	best, held := "", 0
 	for _, p := range parts {
 		n := 0

@@ -13,7 +13,8 @@ func ranked(positions ...int) []Entry {
 	for i, p := range positions {
 		out[i] = Entry{Part: Organic, Position: p, Name: string(rune('A' + i))}
 	}
-	return append(out, Entry{Part: Map, Position: 2, Name: "map"}, Entry{Part: Organic, Sponsored: true, Position: 1, Name: "ad"})
+	return append(out, Entry{Part: Map, Position: 2, Name: "map"},
+		Entry{Part: Organic, Sponsored: true, Position: 1, Name: "ad"})
 }
 
 func positions(entries []Entry) (out []int) {

@@ -97,7 +97,8 @@ func (r Rules) sort(list []int, entries []Entry) {
 		return 3
 	}
 	slices.SortStableFunc(list, func(a, b int) int {
-		return cmp.Or(cmp.Compare(rank(entries[a]), rank(entries[b])), cmp.Compare(entries[a].Position, entries[b].Position))
+		return cmp.Or(cmp.Compare(rank(entries[a]), rank(entries[b])),
+			cmp.Compare(entries[a].Position, entries[b].Position))
 	})
 }
 

@@ -121,7 +121,8 @@ func isSheet(n *html.Node) bool {
 		}
 	}
 	return strings.Contains(rel, " stylesheet ") && !strings.Contains(rel, " alternate ") && !disabled &&
-		element.Attr(n, "href") != "" && cssType(element.Attr(n, "type")) && style.MediaMatches(element.Attr(n, "media"))
+		element.Attr(n, "href") != "" && cssType(element.Attr(n, "type")) &&
+		style.MediaMatches(element.Attr(n, "media"))
 }
 
 func cssType(t string) bool { return t == "" || strings.EqualFold(t, "text/css") }

@@ -91,7 +91,8 @@ func (r *reader) entry(li *html.Node) Item {
 					item.Text, item.Address = Label(c), r.absolute(at)
 				}
 			case c.DataAtom == atom.A:
-				item.Items = append(item.Items, Item{Text: Label(c), Address: r.absolute(element.Attr(c, "href")), Items: []Item{}})
+				item.Items = append(item.Items,
+					Item{Text: Label(c), Address: r.absolute(element.Attr(c, "href")), Items: []Item{}})
 			case element.NeverText(c.DataAtom):
 			default:
 				walk(c)

@@ -142,7 +142,8 @@ func (s Shares) Sum() float64 { return s.Lead + s.Services + s.Questions + s.Pla
 
 // StandardRules are those that everybody starts with.
 func StandardRules() Rules {
-	return Rules{Shares: Shares{Lead: 20, Services: 40, Questions: 20, Places: 10, About: 10}, KeptWords: 60, SliceWords: 250, SharedBy: 2}
+	return Rules{Shares: Shares{Lead: 20, Services: 40, Questions: 20, Places: 10, About: 10}, KeptWords: 60,
+		SliceWords: 250, SharedBy: 2}
 }
 
 // Of works out the sections that a page should have, with the words to write in each.
@@ -256,7 +257,9 @@ func (o *outliner) give(list []Section) {
 			return !s.Dropped && s.Kind == ServiceText && s.Subject == f.Service && s.Words > 0
 		})
 		if f.Place != "" && f.Place != o.p.Place {
-			if towns := slices.IndexFunc(list, func(s Section) bool { return !s.Dropped && s.Kind == Towns && s.Words > 0 }); towns >= 0 {
+			if towns := slices.IndexFunc(list, func(s Section) bool {
+				return !s.Dropped && s.Kind == Towns && s.Words > 0
+			}); towns >= 0 {
 				at = towns
 			}
 		}

@@ -15,8 +15,10 @@ import (
 	"pgregory.net/rapid"
 )
 
-var topics = Topics{Services: []Topic{{Name: "chimney sweep", Forms: []string{"chimney cleaning"}}, {Name: "flue liner installation", Forms: []string{"chimney liner"}}},
-	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"}, Firm: "Brindle & Ash"}
+var topics = Topics{Services: []Topic{{Name: "chimney sweep", Forms: []string{"chimney cleaning"}},
+	{Name: "flue liner installation", Forms: []string{"chimney liner"}}},
+	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"},
+	Firm: "Brindle & Ash"}
 
 func words(n int) string { return strings.Repeat("word ", n) }
 
@@ -24,7 +26,8 @@ func read(s string) *page.Page {
 	return page.Read([]byte(s), page.Source{URL: "http://brindleandash.example/"})
 }
 
-var english = phrase.LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}}, phrase.Corrections{})
+var english = phrase.LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
+	phrase.Corrections{})
 
 // home is a home page of so many words to write.
 func home(p *page.Page, write int, e Edits) Input {
@@ -48,16 +51,20 @@ func shares(list []Section) map[string]int {
 func TestOutline(t *testing.T) {
 	const target = 2000
 	in := home(nil, target, Edits{})
-	assert.Equal(t, map[string]int{"lead": 400, "service: chimney sweep": 400, "service: flue liner installation": 400, "questions": 400, "towns": 200, "about": 200},
+	assert.Equal(t, map[string]int{"lead": 400, "service: chimney sweep": 400, "service: flue liner installation": 400,
+		"questions": 400, "towns": 200, "about": 200},
 		shares(StandardRules().Of(in)))
 	in.Topics = Topics{Firm: "Brindle"}
-	assert.Equal(t, map[string]int{"lead": 1330, "about": 670}, shares(StandardRules().Of(in)), "the shares of what there is not go to the others")
+	assert.Equal(t, map[string]int{"lead": 1330, "about": 670}, shares(StandardRules().Of(in)),
+		"the shares of what there is not go to the others")
 }
 
 // What a page has of a section counts, and what no rule asks for stays.
 func TestSectionsOfThePage(t *testing.T) {
-	client := read("<h1>Welcome</h1><p>" + words(99) + "</p><h2>Relining and a new chimney liner</h2><p>" + words(100) + "</p><h2>Why people call us back</h2><p>" +
-		words(150) + "</p><h2>The vans</h2><p>" + words(80) + "</p><h2>Small talk</h2><p>" + words(9) + "</p><h2>Do you serve Ostrey?</h2><p>" + words(20) + "</p>")
+	client := read("<h1>Welcome</h1><p>" + words(99) + "</p><h2>Relining and a new chimney liner</h2><p>" + words(100) +
+		"</p><h2>Why people call us back</h2><p>" +
+		words(150) + "</p><h2>The vans</h2><p>" + words(80) + "</p><h2>Small talk</h2><p>" + words(9) +
+		"</p><h2>Do you serve Ostrey?</h2><p>" + words(20) + "</p>")
 	list := StandardRules().Of(home(client, 1000, Edits{}))
 	at := func(key string) Section {
 		for _, s := range list {
@@ -68,7 +75,8 @@ func TestSectionsOfThePage(t *testing.T) {
 		require.Fail(t, "no section", key)
 		return Section{}
 	}
-	assert.Equal(t, Section{Key: "lead", Kind: LeadSection, There: true, Holds: 100, Words: at("lead").Words, share: at("lead").share}, at("lead"))
+	assert.Equal(t, Section{Key: "lead", Kind: LeadSection, There: true, Holds: 100, Words: at("lead").Words,
+		share: at("lead").share}, at("lead"))
 	assert.Equal(t, "Relining and a new chimney liner", at("service: flue liner installation").Heading)
 	assert.Equal(t, 106, at("service: flue liner installation").Holds)
 	assert.Equal(t, 155, at("about").Holds, "why people call us back")
@@ -92,10 +100,11 @@ func TestAspects(t *testing.T) {
 		}
 		return read(body)
 	}
-	p := Input{Kind: site.Service, Service: "flue liner installation", Language: english, Topics: topics, ToWrite: 500, Writer: 500, Rivals: []*page.Page{
-		rival("What a chimney liner costs", "Steel or clay", "Call us", "Our dog"),
-		rival("Liner cost in Tarn Harbor", "Clay or steel liners", "Contact"),
-		rival("How long it takes", "Call today")}}
+	p := Input{Kind: site.Service, Service: "flue liner installation", Language: english, Topics: topics, ToWrite: 500,
+		Writer: 500, Rivals: []*page.Page{
+			rival("What a chimney liner costs", "Steel or clay", "Call us", "Our dog"),
+			rival("Liner cost in Tarn Harbor", "Clay or steel liners", "Contact"),
+			rival("How long it takes", "Call today")}}
 	p.Topics.Rivals = []string{"Harbor Flue", "Old Saltbox", "Wide River"}
 	var got []string
 	for _, s := range StandardRules().Of(p) {
@@ -110,15 +119,16 @@ func TestEdits(t *testing.T) {
 	of := func(e Edits) []Section { return StandardRules().Of(home(nil, 1500, e)) }
 	fifty := 50
 	list := of(Edits{Order: []string{"about", "lead", "gone"}, Sections: map[string]SectionEdit{
-		"towns": {Dropped: true}, "about": {Heading: "Who we are", Words: &fifty}, "added: 1": {Added: true, Heading: "Prices"}, "gone": {Heading: "x"}}})
+		"towns": {Dropped: true}, "about": {Heading: "Who we are", Words: &fifty},
+		"added: 1": {Added: true, Heading: "Prices"}, "gone": {Heading: "x"}}})
 	var keys []string
 	sum := 0
 	for _, s := range list {
 		keys = append(keys, s.Key)
 		sum += s.Words
 	}
-	assert.Equal(t, []string{"about", "added: 1", "lead", "service: chimney sweep", "service: flue liner installation", "questions", "towns"}, keys,
-		"what the user has not seen stays behind the one before it")
+	assert.Equal(t, []string{"about", "added: 1", "lead", "service: chimney sweep", "service: flue liner installation",
+		"questions", "towns"}, keys, "what the user has not seen stays behind the one before it")
 	assert.Equal(t, 1500, sum, "the others make up for it")
 	assert.Equal(t, 50, shares(list)["about"])
 	assert.Equal(t, "Who we are", list[0].Heading)
@@ -130,13 +140,16 @@ func TestEdits(t *testing.T) {
 // Whatever is edited, the sections keep adding up to what is to write, unless the user set
 // other words; none is below 0, and none is lost.
 func TestOutlineProperties(t *testing.T) {
-	keys := []string{"lead", "service: chimney sweep", "service: flue liner installation", "questions", "towns", "about", "added: 1", "gone"}
+	keys := []string{"lead", "service: chimney sweep", "service: flue liner installation", "questions", "towns",
+		"about", "added: 1", "gone"}
 	rapid.Check(t, func(t *rapid.T) {
-		e := Edits{Order: rapid.SliceOfDistinct(rapid.SampledFrom(keys), rapid.ID).Draw(t, "order"), Sections: map[string]SectionEdit{}}
+		e := Edits{Order: rapid.SliceOfDistinct(rapid.SampledFrom(keys), rapid.ID).Draw(t, "order"),
+			Sections: map[string]SectionEdit{}}
 		set := 0
 		for _, key := range keys {
 			if rapid.IntRange(0, 4).Draw(t, "edited") == 0 {
-				edit := SectionEdit{Heading: rapid.SampledFrom([]string{"", "x"}).Draw(t, "heading"), Added: strings.HasPrefix(key, "added")}
+				edit := SectionEdit{Heading: rapid.SampledFrom([]string{"", "x"}).Draw(t, "heading"),
+					Added: strings.HasPrefix(key, "added")}
 				edit.Dropped = rapid.IntRange(0, 3).Draw(t, "dropped") == 0 && key != "lead"
 				if rapid.Bool().Draw(t, "set") && !edit.Dropped && key != "gone" && (key != "added: 1" || edit.Added) {
 					n := rapid.IntRange(0, 300).Draw(t, "words")
@@ -148,7 +161,9 @@ func TestOutlineProperties(t *testing.T) {
 		}
 		body := ""
 		for range rapid.IntRange(0, 4).Draw(t, "headings") {
-			body += "<h2>" + rapid.SampledFrom([]string{"Chimney cleaning", "The vans", "About us", "Towns: Ostrey", "Why?"}).Draw(t, "h2") + "</h2><p>" +
+			body += "<h2>" + rapid.SampledFrom(
+				[]string{"Chimney cleaning", "The vans", "About us", "Towns: Ostrey", "Why?"}).Draw(t, "h2") +
+				"</h2><p>" +
 				words(rapid.IntRange(0, 300).Draw(t, "under"))
 		}
 		write := rapid.IntRange(0, 1900).Draw(t, "write")

@@ -63,7 +63,8 @@ func (o *outliner) sections() []Section {
 	list := []Section{{Key: "lead", Kind: LeadSection}}
 	if hasAspects(o.p.Kind) {
 		for _, a := range o.aspects {
-			list = append(list, Section{Key: a.key, Kind: AspectText, Heading: a.heading, Have: a.rivals, Rivals: len(o.p.Rivals)})
+			list = append(list, Section{Key: a.key, Kind: AspectText, Heading: a.heading, Have: a.rivals,
+				Rivals: len(o.p.Rivals)})
 		}
 	} else {
 		for _, s := range o.services {

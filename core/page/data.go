@@ -45,12 +45,14 @@ type LinkData struct {
 
 // Data returns what is to be kept of a page.
 func (p *Page) Data() *Data {
-	d := &Data{URL: p.URL, Title: p.Title, Description: p.Description, Lang: p.Lang, Text: p.scan.Text, Headings: p.Headings,
-		Images: p.Images, Warnings: p.Warnings, Details: p.Details(), Menus: p.Menus(),
+	d := &Data{URL: p.URL, Title: p.Title, Description: p.Description, Lang: p.Lang, Text: p.scan.Text,
+		Headings: p.Headings,
+		Images:   p.Images, Warnings: p.Warnings, Details: p.Details(), Menus: p.Menus(),
 		Blocks: make([]BlockData, len(p.Blocks)), Links: make([]LinkData, len(p.Links))}
 	for i := range p.Blocks {
 		b := &p.Blocks[i]
-		d.Blocks[i] = BlockData{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, End: int(b.end), Path: b.Path()}
+		d.Blocks[i] = BlockData{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, End: int(b.end),
+			Path: b.Path()}
 	}
 	for i := range p.Links {
 		l := &p.Links[i]
@@ -62,13 +64,16 @@ func (p *Page) Data() *Data {
 // FromData returns the page that was kept. Its text is parted into words and
 // tokens anew, which costs less than keeping them.
 func FromData(d *Data) *Page {
-	p := &Page{URL: d.URL, Title: d.Title, Description: d.Description, Lang: d.Lang, Headings: d.Headings, Images: d.Images,
-		Warnings: d.Warnings, Blocks: make([]Block, len(d.Blocks)), Links: make([]Link, len(d.Links)), details: d.Details, menus: d.Menus}
+	p := &Page{URL: d.URL, Title: d.Title, Description: d.Description, Lang: d.Lang, Headings: d.Headings,
+		Images:   d.Images,
+		Warnings: d.Warnings, Blocks: make([]Block, len(d.Blocks)), Links: make([]Link, len(d.Links)),
+		details: d.Details, menus: d.Menus}
 	p.found.Do(func() {})
 	p.scan.Text = d.Text
 	start := 0
 	for i, b := range d.Blocks {
-		p.Blocks[i] = Block{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, path: b.Path, start: int32(start), end: int32(b.End)}
+		p.Blocks[i] = Block{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, path: b.Path,
+			start: int32(start), end: int32(b.End)}
 		start = b.End
 	}
 	for i, l := range d.Links {

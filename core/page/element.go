@@ -107,7 +107,9 @@ func (w *walker) element(n *html.Node, parent *context) {
 	switch n.DataAtom {
 	case atom.A:
 		if href, ok := element.Lookup(n, "href"); ok && w.room(len(w.page.Links), w.most.links) {
-			w.page.Links = append(w.page.Links, Link{Href: href, node: n, label: text.Collapse(element.Attr(n, "aria-label")), region: ctx.region, hidden: ctx.hidden || ctx.invisible})
+			w.page.Links = append(w.page.Links,
+				Link{Href: href, node: n, label: text.Collapse(element.Attr(n, "aria-label")), region: ctx.region,
+					hidden: ctx.hidden || ctx.invisible})
 			ctx.link = int32(len(w.page.Links))
 		}
 	case atom.H1, atom.H2, atom.H3, atom.H4, atom.H5, atom.H6:
@@ -151,7 +153,8 @@ func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (break
 		}
 		return ends || own.Breaks()
 	}
-	st := w.sheet.Style(style.Element{Node: n, ID: a.id, Class: a.class, Inline: a.style, Up: &parent.ancestors, Vars: parent.vars})
+	st := w.sheet.Style(style.Element{Node: n, ID: a.id, Class: a.class, Inline: a.style, Up: &parent.ancestors,
+		Vars: parent.vars})
 	ctx.ancestors.Add(a.id, a.class)
 	ctx.vars = st.Vars
 	ctx.invisible = st.Invisible(ctx.invisible)
@@ -209,7 +212,8 @@ func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
 	region, is := landmark(n.DataAtom, a.role, ctx.sectioned)
 	if is && region == Main {
 		ctx.inMain, ctx.region = true, Main
-	} else if !is && !ctx.inMain && (a.id != "" || a.class != "") && n.DataAtom != atom.Body && n.DataAtom != atom.Html {
+	} else if !is && !ctx.inMain && (a.id != "" || a.class != "") && n.DataAtom != atom.Body &&
+		n.DataAtom != atom.Html {
 		if region, is = namedRegion(a.class); !is {
 			region, is = namedRegion(a.id)
 		}
@@ -293,7 +297,8 @@ func (w *walker) foreign(n *html.Node, parent *context) {
 	a.hidden = false // an attribute of HTML alone
 	ctx := *parent
 	ctx.node = n
-	ctx.invisible = ctx.invisible && element.Attr(n, "visibility") != "visible" || element.Attr(n, "visibility") == "hidden"
+	ctx.invisible = ctx.invisible && element.Attr(n, "visibility") != "visible" ||
+		element.Attr(n, "visibility") == "hidden"
 	breaks := w.style(n, &a, parent, &ctx)
 	if element.Attr(n, "display") == "none" {
 		ctx.hidden = true

@@ -58,7 +58,8 @@ func TestHeld(t *testing.T) {
 			html := []byte(strings.Repeat(unit, size/len(unit)))
 			if name == "deep" { // what every page has room for weighs more on a small one
 				size := size * 3
-				html = []byte(strings.Repeat(strings.Repeat(unit, 100)+strings.Repeat("</div>", 100), size/len(unit)/200))
+				html = []byte(strings.Repeat(strings.Repeat(unit, 100)+strings.Repeat("</div>", 100),
+					size/len(unit)/200))
 			}
 			real, told := held(html)
 			times := float64(real) / float64(len(html))
@@ -92,5 +93,6 @@ func TestTooMuch(t *testing.T) {
 	for i, b := range Read([]byte(named), Source{}).Data().Blocks {
 		assert.LessOrEqual(t, len(b.Path), longestPath+10, i)
 	}
-	assert.False(t, Read([]byte("<p>one"+strings.Repeat("<li><a href=x>item</a>", 4000)), Source{}).Warns(TooMuch), "a long page is no such one")
+	assert.False(t, Read([]byte("<p>one"+strings.Repeat("<li><a href=x>item</a>", 4000)), Source{}).Warns(TooMuch),
+		"a long page is no such one")
 }

@@ -44,7 +44,8 @@ func (p *Page) LinkList() []LinkFact {
 		default:
 			continue
 		}
-		f := LinkFact{Text: p.AnchorText(l), Address: p.address(l.Href), Region: l.region, Away: p.leadsAway(l.Href), Hidden: l.hidden}
+		f := LinkFact{Text: p.AnchorText(l), Address: p.address(l.Href), Region: l.region, Away: p.leadsAway(l.Href),
+			Hidden: l.hidden}
 		if len(l.Spans) > 0 {
 			f.Region = p.Blocks[l.Spans[0].Block].Region
 		}

@@ -48,20 +48,24 @@ func TestBlocks(t *testing.T) {
 		{"hidden ends no block", `chim<span hidden>x</span>ney<div style="display:none">y</div>s`, "[x]|[y]|chimneys"},
 		{"two hidden parts", `<b hidden>x</b><b hidden>y</b>z`, "[x]|[y]|z"},
 		{"hidden is weak", `<style>p{display:block}</style><p hidden>a</p>`, "a"},
-		{"invisible with a visible child", `<div style="visibility:hidden">a<b style="visibility:visible">b</b></div>`, "[a]|b"},
+		{"invisible with a visible child", `<div style="visibility:hidden">a<b style="visibility:visible">b</b></div>`,
+			"[a]|b"},
 		{"closed details", "<details><p>rest</p><summary>sum</summary></details>", "sum|[rest]"},
 		{"open details", "<details open><p>rest</p><summary>sum</summary></details>", "sum|rest"},
 		{"dialog", "<dialog>a</dialog><dialog open>b</dialog>", "[a]|b"},
 		{"popover", "<div popover>a</div>b", "[a]|b"},
 		{"never text", "<script>a</script><noscript>b</noscript><select><option>c</select><textarea>d</textarea>" +
-			"<iframe>e</iframe><video>f</video><canvas>g</canvas><template>h</template><svg><title>i</title></svg>k", "k"},
+			"<iframe>e</iframe><video>f</video><canvas>g</canvas><template>h</template><svg><title>i</title></svg>k",
+			"k"},
 		{"svg text", "<svg><text>a</text><text>b</text><g>c</g></svg>", "a|b"},
 		{"pre", "<pre>a b\nc</pre>", "a b|c"},
 		{"style element", "<style>.m, #n {display:none} @media (max-width:600px) {.d{display:none}} " +
 			"@media print{.d{display:none}}</style><p class=m>a</p><p id=n>b</p><p class='x d'>c</p>", "[a]|[b]|c"},
 		{"importance", "<style>.a{display:none!important}</style><p class=a style='display:block'>x</p>", "[x]"},
 		{"specificity", "<style>#a{display:block} p{display:none}</style><p id=a>x</p><p>y</p>", "x|[y]"},
-		{"seen all the same", `<p style="opacity:0">a</p><p aria-hidden=true>b</p><p style="position:absolute;left:-999px">c</p>`, "a|b|c"},
+		{"seen all the same",
+			`<p style="opacity:0">a</p><p aria-hidden=true>b</p><p style="position:absolute;left:-999px">c</p>`,
+			"a|b|c"},
 		{"ruby", "<ruby>k<rp>(</rp><rt>t</rt><rp>)</rp></ruby>", "kt"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -92,7 +96,8 @@ func TestRegionsAndWords(t *testing.T) {
 }
 
 func TestBannerThatHoldsCopy(t *testing.T) {
-	p := Read([]byte(`<header><h1>Sweeps of the town</h1><p>Call us</p><nav><a href=/>Home</a></nav></header>`), Source{})
+	p := Read([]byte(`<header><h1>Sweeps of the town</h1><p>Call us</p><nav><a href=/>Home</a></nav></header>`),
+		Source{})
 	assert.Equal(t, Words{Seen: 7, Copy: 6}, p.Words)
 	p = Read([]byte(`<header><p>Call us</p></header><main><header><p>not a banner</p></header></main>`), Source{})
 	assert.Equal(t, Words{Seen: 5, Copy: 3}, p.Words)
@@ -151,7 +156,8 @@ func TestFileNameInOtherAddresses(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		want := rapid.StringMatching(`[a-zA-Z][a-zA-Z éß_&(),!+-]{0,20}[a-zé]`).Draw(t, "name")
 		ext := rapid.SampledFrom([]string{".jpg", ".JPEG", ".webp", ".png"}).Draw(t, "extension")
-		folder := rapid.SampledFrom([]string{"", "/", "/a b/c.d/", "http://x.example/", "//cdn.example/w_300,h_200/v1/", "../../pics/", "./"}).Draw(t, "folder")
+		folder := rapid.SampledFrom([]string{"", "/", "/a b/c.d/", "http://x.example/", "//cdn.example/w_300,h_200/v1/",
+			"../../pics/", "./"}).Draw(t, "folder")
 		size := rapid.SampledFrom([]string{"", "-1024x768", "@2x", "-scaled", "_thumb", "-300x200@2x"}).Draw(t, "size")
 		tail := rapid.SampledFrom([]string{"", "?v=1.2.3", "?url=/other.gif&w=20", "#top", "?#"}).Draw(t, "tail")
 		written := strings.ReplaceAll(url.PathEscape(want), "+", "%2B")
@@ -171,13 +177,14 @@ func TestDecoding(t *testing.T) {
 		body string
 		src  Source
 	}{
-		"utf-8":       {"<meta charset=utf-8>" + want, Source{}},
-		"undeclared":  {"<p>" + want, Source{}},
-		"bom":         {"\xef\xbb\xbf<meta charset=windows-1252>" + want, Source{}},
-		"header":      {latin, Source{ContentType: "text/html; charset=ISO-8859-1"}},
-		"meta":        {"<meta charset=windows-1252>" + latin, Source{}},
-		"http-equiv":  {`<meta http-equiv=Content-Type content="text/html; charset=windows-1252">` + latin, Source{}},
-		"utf-16":      {"\xff\xfe<\x00p\x00>\x00c\x00a\x00f\x00\xe9\x00 \x00S\x00t\x00r\x00a\x00\xdf\x00e\x00", Source{}},
+		"utf-8":      {"<meta charset=utf-8>" + want, Source{}},
+		"undeclared": {"<p>" + want, Source{}},
+		"bom":        {"\xef\xbb\xbf<meta charset=windows-1252>" + want, Source{}},
+		"header":     {latin, Source{ContentType: "text/html; charset=ISO-8859-1"}},
+		"meta":       {"<meta charset=windows-1252>" + latin, Source{}},
+		"http-equiv": {`<meta http-equiv=Content-Type content="text/html; charset=windows-1252">` + latin, Source{}},
+		"utf-16": {"\xff\xfe<\x00p\x00>\x00c\x00a\x00f\x00\xe9\x00 \x00S\x00t\x00r\x00a\x00\xdf\x00e\x00",
+			Source{}},
 		"wrong label": {"<meta charset=no-such-thing>" + want, Source{}},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -198,11 +205,12 @@ func TestDetection(t *testing.T) {
 		return out
 	}
 	for name, c := range map[string]struct{ body, want string }{
-		"shift_jis":    {encode(japanese.ShiftJIS, ja), ja},
-		"euc-jp":       {encode(japanese.EUCJP, ja), ja},
-		"euc-kr":       {encode(korean.EUCKR, ko), ko},
-		"utf-8":        {ja, ja},
-		"windows-1252": {"caf\xe9 na\xefve \x93quoted\x94 \x96 stra\xdfe \xfcber \xe0 la carte", "café naïve “quoted” – straße über à la carte"},
+		"shift_jis": {encode(japanese.ShiftJIS, ja), ja},
+		"euc-jp":    {encode(japanese.EUCJP, ja), ja},
+		"euc-kr":    {encode(korean.EUCKR, ko), ko},
+		"utf-8":     {ja, ja},
+		"windows-1252": {"caf\xe9 na\xefve \x93quoted\x94 \x96 stra\xdfe \xfcber \xe0 la carte",
+			"café naïve “quoted” – straße über à la carte"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			p := Read([]byte("<title>x</title><p>"+c.body+"\n"), Source{})
@@ -228,8 +236,10 @@ func TestWorstPages(t *testing.T) {
 // Copy is a part of what is seen, and the sections add up to the copy.
 func TestReadProperties(t *testing.T) {
 	parts := []string{"<p>", "</p>", "word ", "<h2>", "</h2>", "<nav>", "</nav>", "<a href=x>", "</a>", "<div hidden>",
-		"</div>", "<span style='display:block'>", "</span>", "<footer>", "</footer>", "<br>", "<li>", "two words ", "<header>",
-		"</header>", "<h1>", "</h1>", "<main>", "</main>", "<details>", "<summary>", "</summary>", "</details>", "<td>", "<table>"}
+		"</div>", "<span style='display:block'>", "</span>", "<footer>", "</footer>", "<br>", "<li>", "two words ",
+		"<header>",
+		"</header>", "<h1>", "</h1>", "<main>", "</main>", "<details>", "<summary>", "</summary>", "</details>", "<td>",
+		"<table>"}
 	rapid.Check(t, func(t *rapid.T) {
 		body := strings.Join(rapid.SliceOf(rapid.SampledFrom(parts)).Draw(t, "parts"), "")
 		p := Read([]byte(body), Source{})

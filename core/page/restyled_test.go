@@ -25,12 +25,16 @@ func sheetOf(rules []rule) string {
 }
 
 var rules = rapid.SliceOfN(rapid.Custom(func(t *rapid.T) rule {
-	selector := rapid.SampledFrom([]string{"p", ".a", ".b", "#one", "div > p", ".a p", "p + p", "span:not(.a)", "li:first-child", "[data-x]",
-		"p:nth-child(2n)", "div .b", "*", ".a.b", "section span", "h2 ~ p"})
-	declaration := rapid.SampledFrom([]string{"display:none", "display:block", "display:inline", "display:flex", "visibility:hidden",
-		"visibility:visible", "display:none !important", "display:block!important", "float:left", "float:none", "position:absolute",
-		"white-space:pre", "color:red", "--x:none", "display:var(--x)", "content-visibility:hidden", "display:revert", "all:unset"})
-	return rule{rapid.SliceOfN(selector, 1, 3).Draw(t, "selectors"), rapid.SliceOfN(declaration, 1, 3).Draw(t, "declarations")}
+	selector := rapid.SampledFrom([]string{"p", ".a", ".b", "#one", "div > p", ".a p", "p + p", "span:not(.a)",
+		"li:first-child", "[data-x]", "p:nth-child(2n)", "div .b", "*", ".a.b", "section span", "h2 ~ p"})
+	declaration := rapid.SampledFrom([]string{"display:none", "display:block", "display:inline", "display:flex",
+		"visibility:hidden",
+		"visibility:visible", "display:none !important", "display:block!important", "float:left", "float:none",
+		"position:absolute",
+		"white-space:pre", "color:red", "--x:none", "display:var(--x)", "content-visibility:hidden", "display:revert",
+		"all:unset"})
+	return rule{rapid.SliceOfN(selector, 1, 3).Draw(t, "selectors"),
+		rapid.SliceOfN(declaration, 1, 3).Draw(t, "declarations")}
 }), 0, 8)
 
 const styled = `<!doctype html><html lang=en><head>%s</head><body><h2>Head</h2><p class=a>one <span>two</span> three</p><p>four
@@ -45,11 +49,13 @@ func readStyled(head string, sheets map[string]string) string {
 func TestSheetWrittenAnotherWay(t *testing.T) {
 	ways := map[string]func(rules []rule) (head string, sheets map[string]string){
 		"comments": func(rules []rule) (string, map[string]string) {
-			noted := strings.NewReplacer("{", "/* a } note */{ /**/", ":", " : /* ; */ ", ";", " ; ", "}", " ;; } ", "\x01", ":")
+			noted := strings.NewReplacer("{", "/* a } note */{ /**/", ":", " : /* ; */ ", ";", " ; ", "}", " ;; } ",
+				"\x01", ":")
 			return "<style>" + noted.Replace(withoutColons(rules)) + "</style>", nil
 		},
 		"capitals": func(rules []rule) (string, map[string]string) {
-			return "<STYLE TYPE='TEXT/CSS'>" + strings.NewReplacer("display", "DISPLAY", "none", "None", "visibility", "Visibility",
+			return "<STYLE TYPE='TEXT/CSS'>" + strings.NewReplacer("display", "DISPLAY", "none", "None", "visibility",
+				"Visibility",
 				"important", "IMPORTANT", "var(", "VAR(", "p{", "P{").Replace(sheetOf(rules)) + "</STYLE>", nil
 		},
 		"a rule a selector": func(rules []rule) (string, map[string]string) {
@@ -73,18 +79,22 @@ func TestSheetWrittenAnotherWay(t *testing.T) {
 		"media":     around("@media screen and (min-width: 800px), print {", "}"),
 		"supports":  around("@supports (display: grid) and (not (display: nonsense)) {", "}"),
 		"one layer": around("@layer base {", "}"),
-		"broken before": around(`} p { display: none; ] .x { color: red } } @nonsense { p { display: none } } @import "late.css";
+		"broken before": around(
+			`} p { display: none; ] .x { color: red } } @nonsense { p { display: none } } @import "late.css";
 			<!-- --> p:unknown, p { display: none } p { display: nonsense; visibility hidden; display } `, ""),
-		"broken behind": around("", `.nobody, a:hover { display: none } p::before { display: none } p { } { display: none } @media print { * { display: none } } p { display`),
+		"broken behind": around("",
+			`.nobody, a:hover { display: none } p::before { display: none } p { } { display: none } @media print { * { display: none } } p { display`),
 		"linked": func(rules []rule) (string, map[string]string) {
 			return "<link rel=stylesheet href=a.css>", map[string]string{"http://x.example/a.css": sheetOf(rules)}
 		},
 		"imported": func(rules []rule) (string, map[string]string) {
-			return "<style>@import url(a.css) screen;</style>", map[string]string{"http://x.example/a.css": "@charset \"utf-8\";" + sheetOf(rules)}
+			return "<style>@import url(a.css) screen;</style>",
+				map[string]string{"http://x.example/a.css": "@charset \"utf-8\";" + sheetOf(rules)}
 		},
 		"in pieces": func(rules []rule) (string, map[string]string) {
 			half := len(rules) / 2
-			return "<style>" + sheetOf(rules[:half]) + "</style><style media=print>*{display:none}</style><link rel=stylesheet href=b.css>",
+			return "<style>" + sheetOf(rules[:half]) +
+					"</style><style media=print>*{display:none}</style><link rel=stylesheet href=b.css>",
 				map[string]string{"http://x.example/b.css": sheetOf(rules[half:])}
 		},
 		"is": func(rules []rule) (string, map[string]string) {

@@ -43,16 +43,22 @@ func gist(p *Page) string {
 // parts are pieces of pages as they come, in any order; what does not fit
 // together is put right by the parser.
 var parts = rapid.SliceOf(rapid.SampledFrom([]string{
-	"<p>", "</p>", "word ", "don't ", "24/7 ", "well-", "kept ", "<h2>", "</h2>", "<nav>", "</nav>", "<a href=x>", "</a>",
-	"<div hidden>", "<div class=menu>", "</div>", "<span style='display:block'>", "<span>", "</span>", "<footer>", "</footer>", "<br>",
-	"<li>", "<ul>", "</ul>", "two words ", "<header>", "</header>", "<h1>", "</h1>", "<main>", "</main>", "<details>", "<summary>",
-	"</summary>", "</details>", "<td>", "<tr>", "<table>", "</table>", "<img src=/a/IMG_1.jpg>", "<button>", "</button>", "<b>", "</b>",
-	"<i style='visibility:hidden'>", "</i>", "<img hidden src=b-2.png width=300>", "<pre>line\n", "</pre>", "<label>", "</label>",
+	"<p>", "</p>", "word ", "don't ", "24/7 ", "well-", "kept ", "<h2>", "</h2>", "<nav>", "</nav>", "<a href=x>",
+	"</a>",
+	"<div hidden>", "<div class=menu>", "</div>", "<span style='display:block'>", "<span>", "</span>", "<footer>",
+	"</footer>", "<br>",
+	"<li>", "<ul>", "</ul>", "two words ", "<header>", "</header>", "<h1>", "</h1>", "<main>", "</main>", "<details>",
+	"<summary>",
+	"</summary>", "</details>", "<td>", "<tr>", "<table>", "</table>", "<img src=/a/IMG_1.jpg>", "<button>",
+	"</button>", "<b>", "</b>",
+	"<i style='visibility:hidden'>", "</i>", "<img hidden src=b-2.png width=300>", "<pre>line\n", "</pre>", "<label>",
+	"</label>",
 }))
 
 // What no visitor can see changes nothing, wherever it stands in the page.
 func TestUnseenChangesNothing(t *testing.T) {
-	unseen := rapid.SampledFrom([]string{"", "", "", "<!-- a note -->", "<script>var word = 'word'</script>", "<template><p>word</p></template>",
+	unseen := rapid.SampledFrom([]string{"", "", "", "<!-- a note -->", "<script>var word = 'word'</script>",
+		"<template><p>word</p></template>",
 		"<style>.nobody{display:block}</style>", "<?xml word?>", "<noscript>word <img src=c.png></noscript>"})
 	rapid.Check(t, func(t *rapid.T) {
 		var plain, strewn strings.Builder
@@ -60,15 +66,17 @@ func TestUnseenChangesNothing(t *testing.T) {
 			plain.WriteString(part)
 			strewn.WriteString(part + unseen.Draw(t, "unseen"))
 		}
-		assert.Equal(t, gist(Read([]byte(plain.String()), Source{})), gist(Read([]byte(strewn.String()), Source{})), strewn.String())
+		assert.Equal(t, gist(Read([]byte(plain.String()), Source{})), gist(Read([]byte(strewn.String()), Source{})),
+			strewn.String())
 	})
 }
 
 // The same letters written in another way are the same page.
 func TestOtherSpellingOfTheSource(t *testing.T) {
-	spellings := strings.NewReplacer("don't", "don&#x27;t", "24/7", "24&#47;7", "kept", "k&#101;pt", "<p>", "<P >", "</p>", "</P\n>",
-		"<h2>", "<h2\tclass='title'>", "<td>", "<TD data-x=1>", "<div hidden>", `<DIV HIDDEN="">`, "two words", "two\n\t words",
-		"<a href=x>", `<A HREF=" x ">`, "'display:block'", `"DISPLAY: Block !important; color:red"`)
+	spellings := strings.NewReplacer("don't", "don&#x27;t", "24/7", "24&#47;7", "kept", "k&#101;pt", "<p>", "<P >",
+		"</p>", "</P\n>",
+		"<h2>", "<h2\tclass='title'>", "<td>", "<TD data-x=1>", "<div hidden>", `<DIV HIDDEN="">`, "two words",
+		"two\n\t words", "<a href=x>", `<A HREF=" x ">`, "'display:block'", `"DISPLAY: Block !important; color:red"`)
 	rapid.Check(t, func(t *rapid.T) {
 		body := strings.Join(parts.Draw(t, "parts"), "")
 		body = strings.NewReplacer("<pre>line\n", "", "</pre>", "").Replace(body) // where a line end is no space
@@ -83,9 +91,11 @@ func TestHiddenPartAddsHiddenWords(t *testing.T) {
 		"<details><summary></summary>%s</details>", "<dialog>%s</dialog>", "<div popover>%s</div>",
 		"<div style='content-visibility:hidden'>%s</div>", "<section class=veil><p>%s</p></section>"}
 	rapid.Check(t, func(t *rapid.T) {
-		body := "<!doctype html><style>.away{display:none} @media screen { .veil{display:none} }</style><p>seen</p>%s<main><h1>Title</h1><p>and words</p></main>"
+		body := "<!doctype html><style>.away{display:none} @media screen { .veil{display:none} " +
+			"}</style><p>seen</p>%s<main><h1>Title</h1><p>and words</p></main>"
 		n := rapid.IntRange(1, 30).Draw(t, "words")
-		part := fmt.Sprintf(rapid.SampledFrom(ways).Draw(t, "way"), "<h2>A heading</h2><p>"+strings.Repeat("more ", n)+"<a href=/away>")
+		part := fmt.Sprintf(rapid.SampledFrom(ways).Draw(t, "way"), "<h2>A heading</h2><p>"+strings.Repeat("more ", n)+
+			"<a href=/away>")
 		with, without := Read([]byte(fmt.Sprintf(body, part)), Source{}), Read([]byte(fmt.Sprintf(body, "")), Source{})
 		assert.Equal(t, without.Words.Seen, with.Words.Seen, part)
 		assert.Equal(t, without.Words.Copy, with.Words.Copy, part)
@@ -97,7 +107,8 @@ func TestHiddenPartAddsHiddenWords(t *testing.T) {
 // A page is the same in every encoding that can hold it, said by the server, by
 // the page, by a byte order mark, or found out.
 func TestSameInEveryEncoding(t *testing.T) {
-	western := `<title>Café Fähre</title>%s<h1>Où ramoner?</h1><p>Preis: 20 £ — für „alle“ Öfen, façade et cheminée.</p><img src="/four-été.jpg">`
+	western :=
+		`<title>Café Fähre</title>%s<h1>Où ramoner?</h1><p>Preis: 20 £ — für „alle“ Öfen, façade et cheminée.</p><img src="/four-été.jpg">`
 	japanese1 := `<title>煙突の掃除</title>%s<h1>煙突掃除のご案内</h1><p>暖炉とストーブの点検も承ります。お気軽にお電話ください。</p>`
 	korean1 := `<title>굴뚝 청소</title>%s<h1>굴뚝 청소 안내</h1><p>난로와 벽난로 점검도 해 드립니다. 편하게 전화 주세요.</p>`
 	utf16 := func(e unicode.Endianness) encoding.Encoding { return unicode.UTF16(e, unicode.UseBOM) }
@@ -125,7 +136,8 @@ func TestSameInEveryEncoding(t *testing.T) {
 			}
 			assert.Equal(t, want, read("", "text/html; charset="+strings.ToUpper(c.name)), "%s by the server", c.name)
 			assert.Equal(t, want, read("", "text/html;charset=\""+c.name+"\"; q=1"), "%s in quotes", c.name)
-			assert.Equal(t, want, read("<meta http-equiv=Content-Type content='text/html; charset="+c.name+"'>", ""), "%s by the page", c.name)
+			assert.Equal(t, want, read("<meta http-equiv=Content-Type content='text/html; charset="+c.name+"'>", ""),
+				"%s by the page", c.name)
 			if c.found {
 				assert.Equal(t, want, read("", "text/html"), "%s found out", c.name)
 			}
@@ -142,7 +154,8 @@ func TestUnseenSignsInWords(t *testing.T) {
 			plain.WriteString(letter)
 			strewn.WriteString(letter)
 			if r != ' ' {
-				strewn.WriteString(rapid.SampledFrom([]string{"", "\u00ad", "\u200b", "&shy;", "&#8203;"}).Draw(t, "sign"))
+				strewn.WriteString(rapid.SampledFrom([]string{"", "\u00ad", "\u200b", "&shy;", "&#8203;"}).Draw(t,
+					"sign"))
 			}
 		}
 		a, b := Read([]byte("<p>"+plain.String()), Source{}), Read([]byte("<p>"+strewn.String()), Source{})
@@ -174,9 +187,10 @@ func TestSheetsInEveryEncoding(t *testing.T) {
 		sheet  []byte
 		header string
 	}{
-		"utf-8":                    {[]byte(western + cyrillic), ""},
-		"with a mark":              {[]byte("\ufeff" + western + cyrillic), "text/css"},
-		"a mark beats all":         {[]byte("\ufeff@charset \"koi8-r\";" + western + cyrillic), "text/css; charset=koi8-r"},
+		"utf-8":       {[]byte(western + cyrillic), ""},
+		"with a mark": {[]byte("\ufeff" + western + cyrillic), "text/css"},
+		"a mark beats all": {[]byte("\ufeff@charset \"koi8-r\";" + western + cyrillic),
+			"text/css; charset=koi8-r"},
 		"utf-16":                   {in(unicode.UTF16(unicode.LittleEndian, unicode.UseBOM), western+cyrillic), ""},
 		"by the server":            {in(charmap.KOI8R, "@charset \"utf-8\";"+cyrillic), "text/css; charset=koi8-r"},
 		"by itself":                {in(charmap.KOI8R, "@charset \"koi8-r\";"+cyrillic), "text/css"},
@@ -186,7 +200,8 @@ func TestSheetsInEveryEncoding(t *testing.T) {
 	} {
 		t.Run(name, func(t *testing.T) {
 			p := Read([]byte("<meta charset=utf-8><link rel=stylesheet href=a.css><p class=été>one<p class=печь>two"),
-				Source{URL: "http://x.example/", Sheets: map[string]string{"http://x.example/a.css": decode.Sheet(c.sheet, c.header)}})
+				Source{URL: "http://x.example/",
+					Sheets: map[string]string{"http://x.example/a.css": decode.Sheet(c.sheet, c.header)}})
 			want := 0
 			for _, class := range []string{western, cyrillic} {
 				if !strings.Contains(decode.Sheet(c.sheet, c.header), class) {

@@ -25,7 +25,8 @@ const maxData = 1 << 20
 
 // data keeps a script that holds structured data.
 func (w *walker) data(n *html.Node) {
-	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(element.Attr(n, "type")), "application/ld+json") && len(n.FirstChild.Data) < maxData {
+	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(element.Attr(n, "type")), "application/ld+json") &&
+		len(n.FirstChild.Data) < maxData {
 		w.page.structure.data = append(w.page.structure.data, n.FirstChild.Data)
 	}
 }

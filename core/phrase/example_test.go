@@ -10,7 +10,8 @@ import (
 // Phrases that mean the same search are one family, known by its key.
 func Example() {
 	language := phrase.LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME"}}, phrase.Corrections{})
-	for _, typed := range []string{"chimney sweep tarn harbor", "Tarn Harbor ME chimney sweeping", "best chimney sweep tarn harbor"} {
+	for _, typed := range []string{"chimney sweep tarn harbor", "Tarn Harbor ME chimney sweeping",
+		"best chimney sweep tarn harbor"} {
 		fmt.Println(phrase.New(typed, language).Family())
 	}
 	// Output:

@@ -87,7 +87,8 @@ func (f *Finder) exact() {
 			for _, p := range f.m.trie[at].phrases {
 				if e.at >= f.ends[p] {
 					f.ends[p] = f.events[j].at + 1
-					f.hits = append(f.hits, Hit{Phrase: int(p), Family: f.m.familyOf[p], Lo: e.at, Hi: f.events[j].at + 1})
+					f.hits = append(f.hits,
+						Hit{Phrase: int(p), Family: f.m.familyOf[p], Lo: e.at, Hi: f.events[j].at + 1})
 				}
 			}
 		}

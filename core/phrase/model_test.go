@@ -18,8 +18,8 @@ import (
 func TestMatcherFollowsTheRules(t *testing.T) {
 	lang := LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}},
 		Corrections{Ties: Ties{{"sweep", "brush"}}})
-	words := []string{"chimney", "chimneys", "sweep", "sweeping", "Sweeper's", "brush", "tarn", "harbor", "Ostrey", "me", "near",
-		"the", "in", "of", "best", "flue"}
+	words := []string{"chimney", "chimneys", "sweep", "sweeping", "Sweeper's", "brush", "tarn", "harbor", "Ostrey",
+		"me", "near", "the", "in", "of", "best", "flue"}
 	ends := []string{" ", " ", " ", ", ", ". A ", "! Chimney ", " 7 ", " other ", " other soot ", "-"}
 	rapid.Check(t, func(t *rapid.T) {
 		// Few words, so that phrases overlap one another and themselves.

@@ -51,7 +51,8 @@ type Language struct {
 // LanguageOf returns what the phrases of a client are read with, by the tag of
 // its language (BCP 47; empty is English).
 func LanguageOf(tag string, places []place.Place, corrections Corrections) Language {
-	l := Language{Tag: tag, Stem: text.StemmerFor(tag), Small: text.SmallFor(tag), English: text.English(tag), Places: places, corrections: corrections}
+	l := Language{Tag: tag, Stem: text.StemmerFor(tag), Small: text.SmallFor(tag), English: text.English(tag),
+		Places: places, corrections: corrections}
 	if len(corrections.Small) > 0 {
 		small, more := l.Small, text.Tokens(strings.Join(corrections.Small, " "))
 		l.Small = func(token string) bool { return small(token) || slices.Contains(more, token) }

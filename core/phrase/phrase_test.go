@@ -113,7 +113,8 @@ func TestOthersChangeNothing(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := sentence.Draw(t, "text")
 		exact, loose := count(s, "chimney sweep tarn harbor")
-		e2, l2 := count(s, "chimney sweep tarn harbor", "flue liner", "chimney", "sweep tarn", "harbor near me", "tarn harbor")
+		e2, l2 := count(s, "chimney sweep tarn harbor", "flue liner", "chimney", "sweep tarn", "harbor near me",
+			"tarn harbor")
 		assert.Equal(t, [2]int{exact, loose}, [2]int{e2, l2})
 		ea, la := count(s+"\n\n. X", "chimney sweep tarn harbor")
 		assert.Equal(t, [2]int{exact, loose}, [2]int{ea, la})
@@ -123,9 +124,11 @@ func TestOthersChangeNothing(t *testing.T) {
 // Words tied as one, and other spellings of a place, share a family and are
 // found in texts.
 func TestTiesInTexts(t *testing.T) {
-	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour", "Tarnharbor"}}}
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true,
+		Spellings: []string{"Tarn Harbour", "Tarnharbor"}}}
 	lang := LanguageOf("en", places, Corrections{Ties: Ties{{"sweep", "cleaner", "brusher"}}})
-	assert.Equal(t, New("chimney sweep tarn harbor", lang).Family(), New("cleaners for chimneys tarnharbor me", lang).Family())
+	assert.Equal(t, New("chimney sweep tarn harbor", lang).Family(),
+		New("cleaners for chimneys tarnharbor me", lang).Family())
 	assert.Equal(t, New("chimney sweep tarn harbor", lang).Family(), New("tarn harbour chimney brusher", lang).Family())
 	list := []Phrase{New("chimney sweep tarn harbor", lang)}
 	Compile(list, lang)

@@ -23,7 +23,8 @@ func TestParse(t *testing.T) {
 }
 
 func TestOneForm(t *testing.T) {
-	places := []Place{{Name: "Ostrey"}, {Name: "Tarn Harbor", State: "Maine", Spellings: []string{"Tarn Harbour", "Tarnharbor", "Harbor", "&"}}}
+	places := []Place{{Name: "Ostrey"},
+		{Name: "Tarn Harbor", State: "Maine", Spellings: []string{"Tarn Harbour", "Tarnharbor", "Harbor", "&"}}}
 	for s, want := range map[string]string{
 		"chimney sweep tarn harbor me":    "chimney sweep tarn harbor",
 		"chimney sweep tarn harbor maine": "chimney sweep tarn harbor",

@@ -29,9 +29,12 @@ var (
 // britishAreas are the letters that British postcodes begin with.
 var britishAreas = func() map[string]bool {
 	out := map[string]bool{}
-	for _, area := range strings.Fields(`ab al b ba bb bd bh bl bn br bs bt ca cb cf ch cm co cr ct cv cw da dd de dg dh dl dn dt dy e ec eh en ex fk fy
-		g gl gu ha hd hg hp hr hs hu hx ig im ip iv je ka kt kw ky l la ld le ll ln ls lu m me mk ml n ne ng nn np nr nw ol ox pa pe ph pl po pr
-		rg rh rm s sa se sg sk sl sm sn so sp sr ss st sw sy ta td tf tn tq tr ts tw ub w wa wc wd wf wn wr ws wv yo ze`) {
+	for _, area := range strings.Fields(
+		`ab al b ba bb bd bh bl bn br bs bt ca cb cf ch cm co cr ct cv cw da dd de dg dh dl dn dt dy e ec eh en ex fk fy
+		g gl gu ha hd hg hp hr hs hu hx ig im ip iv je ka kt kw ky l la ld le ll ln ls lu m me mk ml n ne ng nn np
+		nr nw ol ox pa pe ph pl po pr
+		rg rh rm s sa se sg sk sl sm sn so sp sr ss st sw sy ta td tf tn tq tr ts tw ub w wa wc wd wf wn wr ws wv
+		yo ze`) {
 		out[area] = true
 	}
 	return out

@@ -18,33 +18,39 @@ type Region struct {
 // american, canadian and australian regions are listed as SHORT Name; the
 // counties of Britain and Ireland as Name with what is written for it.
 const (
-	american = `AL Alabama;AK Alaska;AZ Arizona;AR Arkansas;CA California;CO Colorado;CT Connecticut;DE Delaware;DC District of Columbia;
-FL Florida;GA Georgia;HI Hawaii;ID Idaho;IL Illinois;IN Indiana;IA Iowa;KS Kansas;KY Kentucky;LA Louisiana;ME Maine;MD Maryland;
-MA Massachusetts;MI Michigan;MN Minnesota;MS Mississippi;MO Missouri;MT Montana;NE Nebraska;NV Nevada;NH New Hampshire;NJ New Jersey;
-NM New Mexico;NY New York;NC North Carolina;ND North Dakota;OH Ohio;OK Oklahoma;OR Oregon;PA Pennsylvania;RI Rhode Island;
-SC South Carolina;SD South Dakota;TN Tennessee;TX Texas;UT Utah;VT Vermont;VA Virginia;WA Washington;WV West Virginia;WI Wisconsin;
-WY Wyoming`
-	canadian = `AB Alberta;BC British Columbia;MB Manitoba;NB New Brunswick;NL Newfoundland;NL Newfoundland and Labrador;NT Northwest Territories;
-NS Nova Scotia;NU Nunavut;ON Ontario;PE Prince Edward Island;PEI Prince Edward Island;QC Quebec;SK Saskatchewan;YT Yukon;
+	american = `AL Alabama;AK Alaska;AZ Arizona;AR Arkansas;CA California;CO Colorado;CT Connecticut;DE Delaware;
+DC District of Columbia;FL Florida;GA Georgia;HI Hawaii;ID Idaho;IL Illinois;IN Indiana;IA Iowa;
+KS Kansas;KY Kentucky;LA Louisiana;ME Maine;MD Maryland;MA Massachusetts;MI Michigan;MN Minnesota;
+MS Mississippi;MO Missouri;MT Montana;NE Nebraska;NV Nevada;NH New Hampshire;NJ New Jersey;
+NM New Mexico;NY New York;NC North Carolina;ND North Dakota;OH Ohio;OK Oklahoma;OR Oregon;
+PA Pennsylvania;RI Rhode Island;SC South Carolina;SD South Dakota;TN Tennessee;TX Texas;UT Utah;
+VT Vermont;VA Virginia;WA Washington;WV West Virginia;WI Wisconsin;WY Wyoming`
+	canadian = `AB Alberta;BC British Columbia;MB Manitoba;NB New Brunswick;NL Newfoundland;
+NL Newfoundland and Labrador;NT Northwest Territories;NS Nova Scotia;NU Nunavut;ON Ontario;
+PE Prince Edward Island;PEI Prince Edward Island;QC Quebec;SK Saskatchewan;YT Yukon;
 NB Nouveau Brunswick;NS Nouvelle Écosse;BC Colombie Britannique`
 	australian = `NSW New South Wales;QLD Queensland;SA South Australia;TAS Tasmania;VIC Victoria;WA Western Australia;
 ACT Australian Capital Territory;NT Northern Territory`
-	british = `Bedfordshire Beds;Berkshire Berks;Buckinghamshire Bucks;Cambridgeshire Cambs;Cheshire;Cornwall;Cumbria;Cumberland;Derbyshire;
-Devon;Dorset;County Durham;Essex;Gloucestershire Glos;Greater London;Greater Manchester;Hampshire Hants;Herefordshire;Hertfordshire Herts;
-Huntingdonshire;Isle of Wight;Kent;Lancashire Lancs;Leicestershire Leics;Lincolnshire Lincs;Merseyside;Middlesex;Norfolk;
-Northamptonshire Northants;Northumberland;Nottinghamshire Notts;Oxfordshire Oxon;Rutland;Shropshire Salop;Somerset;Staffordshire Staffs;
-Suffolk;Surrey;East Sussex;West Sussex;Sussex;Tyne and Wear;Warwickshire Warks;West Midlands;Wiltshire Wilts;Worcestershire Worcs;
-North Yorkshire;South Yorkshire;West Yorkshire;East Yorkshire;Yorkshire Yorks;Aberdeenshire;Angus;Argyll;Ayrshire;Banffshire;
-Berwickshire;Caithness;Clackmannanshire;Dumfriesshire;Dunbartonshire;East Lothian;Midlothian;West Lothian;Fife;Kinross;Kirkcudbrightshire;
-Lanarkshire;Moray;Nairnshire;Orkney;Peeblesshire;Perthshire;Renfrewshire;Roxburghshire;Selkirkshire;Shetland;Stirlingshire;Sutherland;
-Wigtownshire;Anglesey;Brecknockshire;Caernarfonshire;Carmarthenshire;Ceredigion;Clwyd;Conwy;Denbighshire;Dyfed;Flintshire;Glamorgan;
-Gwent;Gwynedd;Merionethshire;Monmouthshire;Montgomeryshire;Pembrokeshire;Powys;Radnorshire;County Antrim;County Armagh;County Down;
-County Fermanagh;County Londonderry;County Tyrone`
-	irish = `County Carlow;County Cavan;County Clare;County Cork;County Donegal;County Dublin;County Galway;County Kerry;County Kildare;
-County Kilkenny;County Laois;County Leitrim;County Limerick;County Longford;County Louth;County Mayo;County Meath;County Monaghan;
-County Offaly;County Roscommon;County Sligo;County Tipperary;County Waterford;County Westmeath;County Wexford;County Wicklow`
-	nations = `US USA;US United States;US America;CA Canada;GB UK;GB United Kingdom;GB Britain;GB England;GB Scotland;GB Wales;
-GB Northern Ireland;IE Ireland;AU Australia;NZ New Zealand;ZA South Africa;IN India`
+	british = `Bedfordshire Beds;Berkshire Berks;Buckinghamshire Bucks;Cambridgeshire Cambs;Cheshire;Cornwall;Cumbria;
+Cumberland;Derbyshire;Devon;Dorset;County Durham;Essex;Gloucestershire Glos;Greater London;
+Greater Manchester;Hampshire Hants;Herefordshire;Hertfordshire Herts;Huntingdonshire;Isle of Wight;Kent;
+Lancashire Lancs;Leicestershire Leics;Lincolnshire Lincs;Merseyside;Middlesex;Norfolk;
+Northamptonshire Northants;Northumberland;Nottinghamshire Notts;Oxfordshire Oxon;Rutland;
+Shropshire Salop;Somerset;Staffordshire Staffs;Suffolk;Surrey;East Sussex;West Sussex;Sussex;
+Tyne and Wear;Warwickshire Warks;West Midlands;Wiltshire Wilts;Worcestershire Worcs;North Yorkshire;
+South Yorkshire;West Yorkshire;East Yorkshire;Yorkshire Yorks;Aberdeenshire;Angus;Argyll;Ayrshire;
+Banffshire;Berwickshire;Caithness;Clackmannanshire;Dumfriesshire;Dunbartonshire;East Lothian;Midlothian;
+West Lothian;Fife;Kinross;Kirkcudbrightshire;Lanarkshire;Moray;Nairnshire;Orkney;Peeblesshire;
+Perthshire;Renfrewshire;Roxburghshire;Selkirkshire;Shetland;Stirlingshire;Sutherland;Wigtownshire;
+Anglesey;Brecknockshire;Caernarfonshire;Carmarthenshire;Ceredigion;Clwyd;Conwy;Denbighshire;Dyfed;
+Flintshire;Glamorgan;Gwent;Gwynedd;Merionethshire;Monmouthshire;Montgomeryshire;Pembrokeshire;Powys;
+Radnorshire;County Antrim;County Armagh;County Down;County Fermanagh;County Londonderry;County Tyrone`
+	irish = `County Carlow;County Cavan;County Clare;County Cork;County Donegal;County Dublin;County Galway;
+County Kerry;County Kildare;County Kilkenny;County Laois;County Leitrim;County Limerick;County Longford;
+County Louth;County Mayo;County Meath;County Monaghan;County Offaly;County Roscommon;County Sligo;
+County Tipperary;County Waterford;County Westmeath;County Wexford;County Wicklow`
+	nations = `US USA;US United States;US America;CA Canada;GB UK;GB United Kingdom;GB Britain;GB England;GB Scotland;
+GB Wales;GB Northern Ireland;IE Ireland;AU Australia;NZ New Zealand;ZA South Africa;IN India`
 )
 
 // regionsByForm are the regions by each of their forms, as tokens parted by spaces.
@@ -84,7 +90,8 @@ var regionsByForm = func() map[string][]Region {
 // shortened tells whether a word is what is written for a county, rather than a
 // word of its name.
 func shortened(short, name string) bool {
-	return !strings.Contains(name, " ") && name != "County" && short[0] == name[0] && len(short) < len(name) || short == "Salop" || short == "Hants" || short == "Oxon"
+	return !strings.Contains(name, " ") && name != "County" && short[0] == name[0] && len(short) < len(name) ||
+		short == "Salop" || short == "Hants" || short == "Oxon"
 }
 
 // nationOf is the country by the names of it and of its parts.

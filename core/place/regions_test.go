@@ -10,9 +10,12 @@ import (
 
 func TestRegions(t *testing.T) {
 	for form, want := range map[string]string{
-		"ME": "Maine", "maine": "Maine", "NB": "New Brunswick", "Nova Scotia": "Nova Scotia", "nouvelle-écosse": "Nouvelle Écosse", "pei": "Prince Edward Island",
-		"Herts": "Hertfordshire", "Norfolk": "Norfolk", "co down": "County Down", "County Mayo": "County Mayo", "mayo": "County Mayo",
-		"Isle of Wight": "Isle of Wight", "tyne and wear": "Tyne and Wear", "Salop": "Shropshire", "NSW": "New South Wales", "WA": "Washington", "": "", "Ostrey": "",
+		"ME": "Maine", "maine": "Maine", "NB": "New Brunswick", "Nova Scotia": "Nova Scotia",
+		"nouvelle-écosse": "Nouvelle Écosse", "pei": "Prince Edward Island",
+		"Herts": "Hertfordshire", "Norfolk": "Norfolk", "co down": "County Down", "County Mayo": "County Mayo",
+		"mayo":          "County Mayo",
+		"Isle of Wight": "Isle of Wight", "tyne and wear": "Tyne and Wear", "Salop": "Shropshire",
+		"NSW": "New South Wales", "WA": "Washington", "": "", "Ostrey": "",
 	} {
 		name, ok := StateName(form)
 		assert.Equal(t, want, name, form)
@@ -27,14 +30,16 @@ func TestRegions(t *testing.T) {
 	for _, r := range Regions("Maine") {
 		assert.Equal(t, Region{"Maine", []string{"ME"}, "US"}, r)
 	}
-	for state, country := range map[string]string{"ME": "US", "Quebec": "CA", "Norfolk": "GB", "Co. Clare": "IE", "Tas": "AU", "England": "GB", "": "", "Nowhere": ""} {
+	for state, country := range map[string]string{"ME": "US", "Quebec": "CA", "Norfolk": "GB", "Co. Clare": "IE",
+		"Tas": "AU", "England": "GB", "": "", "Nowhere": ""} {
 		assert.Equal(t, country, Place{State: state}.Country(), state)
 	}
 }
 
 func TestPostcodeAt(t *testing.T) {
 	for typed, want := range map[string]Postcode{
-		"nr34 9qx": {"GB", "nr", 2}, "nr349qx": {"GB", "nr", 1}, "se15": {"GB", "se", 1}, "w1a boiler": {"GB", "w", 1}, "b1": {"GB", "b", 1},
+		"nr34 9qx": {"GB", "nr", 2}, "nr349qx": {"GB", "nr", 1}, "se15": {"GB", "se", 1}, "w1a boiler": {"GB", "w", 1},
+		"b1":    {"GB", "b", 1},
 		"90210": {"US", "902", 1}, "e4p 2k7": {"CA", "e4", 2}, "e4p2k7": {"CA", "e4", 1}, "e4p": {"GB", "e", 1},
 	} {
 		got, ok := PostcodeAt(strings.Fields(typed), want.Country)

@@ -129,7 +129,8 @@ func (n *naming) images() []imagename.Image {
 	out := make([]imagename.Image, len(pg.Images))
 	seen := map[string]bool{}
 	for i, img := range pg.Images {
-		out[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: n.b.p.Client.Verdicts[i], Frame: img.Frame}
+		out[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: n.b.p.Client.Verdicts[i],
+			Frame: img.Frame}
 		if img.Alt != nil {
 			out[i].Alt = *img.Alt
 		}
@@ -202,7 +203,8 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 		if count <= 0 {
 			return
 		}
-		if slug == "" || said[slug] || taken.all[slug+".jpg"] || b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
+		if slug == "" || said[slug] || taken.all[slug+".jpg"] ||
+			b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
 			continue
 		}
 		said[slug], taken.all[slug+".jpg"] = true, true
@@ -239,7 +241,9 @@ func (n *naming) describe() {
 	}
 	of := Image{At: -1}
 	if b.p.there() {
-		of.At = slices.IndexFunc(n.list, func(img imagename.Image) bool { return !img.Frame && img.Verdict != imagename.NoName })
+		of.At = slices.IndexFunc(n.list, func(img imagename.Image) bool {
+			return !img.Frame && img.Verdict != imagename.NoName
+		})
 	}
 	if of.At >= 0 {
 		img := b.p.Client.Page.Images[of.At]
@@ -262,7 +266,8 @@ func (n *naming) alt(name Part) Part {
 	if key == "" {
 		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
-	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image), Minutes: n.b.y.Minutes.Alt}
+	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image),
+		Minutes: n.b.y.Minutes.Alt}
 }
 
 // firstAlt asks for the first family in the alt text of an image.

@@ -30,18 +30,27 @@ type KindRule struct {
 // kinds is the table of all kinds of targets, in the order of a brief. A new kind is a row
 // here, the rule that makes it, and its words in wording.
 var kinds = []KindRule{
-	{Kind: Fix, Front: PagesFront, Asks: finding.Fix, Effort: "minutes.fix", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Fix }},
-	{Kind: Move, Front: PagesFront, Asks: finding.FixPlace, Effort: "minutes.move", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Move }},
+	{Kind: Fix, Front: PagesFront, Asks: finding.Fix, Effort: "minutes.fix", Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 { return m.Fix }},
+	{Kind: Move, Front: PagesFront, Asks: finding.FixPlace, Effort: "minutes.move", Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 { return m.Move }},
 	{Kind: NewPage, Front: PagesFront, Waits: true},
 	{Kind: Placing, Front: PhrasesFront, Waits: true},
 	{Kind: Slice, Front: WordsFront, Waits: true},
 	{Kind: Images, Front: ImagesFront, Waits: true},
-	{Kind: VagueWords, Front: PhrasesFront, Asks: finding.NameTowns, Effort: "minutes.fix", Credit: "gain.vague_words", Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 { return m.Fix }, percent: func(y Rules) float64 { return y.VaguePercent }},
+	{Kind: VagueWords, Front: PhrasesFront, Asks: finding.NameTowns, Effort: "minutes.fix", Credit: "gain.vague_words",
+		Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 {
+			return m.Fix
+		}, percent: func(y Rules) float64 { return y.VaguePercent }},
 	{Kind: CutBack, Front: PhrasesFront, Waits: true},
-	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Waits: true, minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }},
-	{Kind: Redirect, Front: PagesFront, Asks: finding.Redirect, Effort: "minutes.redirect", Credit: "gain.redirect", OfHome: true, Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }, percent: func(y Rules) float64 { return y.RedirectPercent }},
+	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }},
+	{Kind: Redirect, Front: PagesFront, Asks: finding.Redirect, Effort: "minutes.redirect", Credit: "gain.redirect",
+		OfHome: true, Waits: true,
+		minutes: func(m Minutes, _ *Page) float64 {
+			return m.Redirect
+		}, percent: func(y Rules) float64 { return y.RedirectPercent }},
 	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Waits: true,
 		minutes: func(m Minutes, p *Page) float64 { return float64(p.copied()) * m.HundredWords / 100 }},
 	{Kind: ByHand, Front: PagesFront},

@@ -147,7 +147,8 @@ func Telling(list []Target) []Target {
 	}
 	slices.SortStableFunc(out, func(a, b Target) int {
 		fa, fb := a.Kind.Front(), b.Kind.Front()
-		return cmp.Or(cmp.Compare(gains[fb], gains[fa]), cmp.Compare(slices.Index(Fronts(), fa), slices.Index(Fronts(), fb)), cmp.Compare(b.Rank, a.Rank))
+		return cmp.Or(cmp.Compare(gains[fb], gains[fa]),
+			cmp.Compare(slices.Index(Fronts(), fa), slices.Index(Fronts(), fb)), cmp.Compare(b.Rank, a.Rank))
 	})
 	return out
 }

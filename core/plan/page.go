@@ -39,7 +39,8 @@ func (y Rules) OfPage(p *Page, taken *Names) []Target {
 }
 
 func (y Rules) builder(p *Page) *builder {
-	b := &builder{y: y, p: p, words: y.WordTargetOf(p), outline: y.OutlineOf(p), room: map[string]int{}, wish: map[string]string{},
+	b := &builder{y: y, p: p, words: y.WordTargetOf(p), outline: y.OutlineOf(p), room: map[string]int{},
+		wish:  map[string]string{},
 		named: map[string]bool{}}
 	room := y.families(b.words) - min(len(p.Families), y.families(b.words))
 	for _, f := range p.Families[:min(len(p.Families), y.families(b.words))] {
@@ -69,7 +70,8 @@ func (b *builder) build() {
 	case !b.p.there():
 		b.newPage(first, &slices)
 	case len(first) > 0:
-		b.add(Target{Key: partKey("placing", b.first()), Kind: Placing, Family: b.first(), Phrase: b.p.Families[0].Text, Parts: first, opens: true})
+		b.add(Target{Key: partKey("placing", b.first()), Kind: Placing, Family: b.first(), Phrase: b.p.Families[0].Text,
+			Parts: first, opens: true})
 	}
 	for _, t := range others {
 		b.add(t)
@@ -89,7 +91,8 @@ func (b *builder) slices() []Target {
 	for _, s := range b.outline {
 		n := b.y.Outline.Slices(s)
 		for i := range n {
-			t := Target{Key: partKey("slice", s.Key), Kind: Slice, Section: s, Slice: i + 1, Slices: n, lead: s.Kind == outline.LeadSection}
+			t := Target{Key: partKey("slice", s.Key), Kind: Slice, Section: s, Slice: i + 1, Slices: n,
+				lead: s.Kind == outline.LeadSection}
 			if i > 0 {
 				t.Key += fmt.Sprintf(" %d", i+1)
 			}
@@ -150,7 +153,8 @@ func (b *builder) others(list []Target) []Target {
 			continue
 		}
 		if parts := b.placeOther(f, false); len(parts) > 0 && b.p.there() {
-			out = append(out, Target{Key: partKey("placing", f.Key), Kind: Placing, Family: f.Key, Phrase: f.Text, Parts: parts})
+			out = append(out, Target{Key: partKey("placing", f.Key), Kind: Placing, Family: f.Key, Phrase: f.Text,
+				Parts: parts})
 		}
 	}
 	return out

@@ -71,26 +71,35 @@ type PartRule struct {
 // partKinds is the table of all kinds of parts, in the order of a brief. Whatever
 // words, shows or stores parts goes through it.
 var partKinds = []PartRule{
-	{Kind: Title, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Title, OneText: true, Weight: "weight.title",
+	{Kind: Title, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Title, OneText: true,
+		Weight: "weight.title",
 		weight: func(w Weights) float64 { return w.Title }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.Title }},
-	{Kind: Description, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Description, OneText: true, Weight: "weight.description",
+	{Kind: Description, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Description, OneText: true,
+		Weight: "weight.description",
 		weight: func(w Weights) float64 { return w.Description }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.Description }},
 	{Kind: Address, Where: Head, Effort: "minutes.title", Places: true, Slot: sheet.Address, Weight: "weight.address",
 		weight: func(w Weights) float64 { return w.Address }, minutes: func(m Minutes) float64 { return m.Title },
 		now: func(p *page.Page) string { return p.URL }},
 	{Kind: H1, Where: Head, Effort: "minutes.h1", Places: true, Slot: sheet.H1, OneText: true, Weight: "weight.h1",
-		weight: func(w Weights) float64 { return w.H1 }, minutes: func(m Minutes) float64 { return m.H1 }, now: (*page.Page).H1},
+		weight: func(w Weights) float64 {
+			return w.H1
+		}, minutes: func(m Minutes) float64 { return m.H1 }, now: (*page.Page).H1},
 	{Kind: Opening, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Opening, Weight: "weight.opening",
 		weight: func(w Weights) float64 { return w.Opening }, minutes: func(m Minutes) float64 { return m.Phrase }},
-	{Kind: Words, Where: Text, Effort: "minutes.hundred_words", Weight: "weight.words", weight: func(w Weights) float64 { return w.Words }},
-	{Kind: Subhead, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Subheads, Weight: "weight.subheads",
+	{Kind: Words, Where: Text, Effort: "minutes.hundred_words", Weight: "weight.words",
+		weight: func(w Weights) float64 { return w.Words }},
+	{Kind: Subhead, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Subheads,
+		Weight: "weight.subheads",
 		weight: func(w Weights) float64 { return w.Subheads }, minutes: func(m Minutes) float64 { return m.Phrase }},
 	{Kind: Body, Where: Text, Effort: "minutes.phrase", Places: true, Slot: sheet.Body, Weight: "weight.body",
 		weight: func(w Weights) float64 { return w.Body }, minutes: func(m Minutes) float64 { return m.Phrase }},
-	{Kind: ImageName, Where: Pictures, Effort: "minutes.image_name", Slot: sheet.ImageNames, Weight: "weight.image_names",
-		weight: func(w Weights) float64 { return w.ImageNames }, minutes: func(m Minutes) float64 { return m.ImageName }},
+	{Kind: ImageName, Where: Pictures, Effort: "minutes.image_name", Slot: sheet.ImageNames,
+		Weight: "weight.image_names",
+		weight: func(w Weights) float64 {
+			return w.ImageNames
+		}, minutes: func(m Minutes) float64 { return m.ImageName }},
 	{Kind: Alt, Where: Pictures, Effort: "minutes.alt", Places: true, Slot: sheet.Alt, Weight: "weight.alt",
 		weight: func(w Weights) float64 { return w.Alt }, minutes: func(m Minutes) float64 { return m.Alt }},
 	{Kind: MenuEntry, Where: WholePage},
@@ -110,5 +119,7 @@ func PartRuleOf(k PartKind) PartRule {
 
 // placing returns the row of the kind that places a phrase in a slot.
 func placing(slot sheet.Slot) PartRule {
-	return partKinds[slices.IndexFunc(partKinds, func(r PartRule) bool { return r.Slot == slot && r.Weight != "" && r.Kind != Words })]
+	return partKinds[slices.IndexFunc(partKinds, func(r PartRule) bool {
+		return r.Slot == slot && r.Weight != "" && r.Kind != Words
+	})]
 }

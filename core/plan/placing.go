@@ -12,7 +12,8 @@ import (
 // FirstSlots are the slots in which the first family of a page must stand
 // exactly (rule 9.2).
 func FirstSlots(kind site.Kind) []sheet.Slot {
-	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt, sheet.Description}
+	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt,
+		sheet.Description}
 	if kind.ForOneSubject() {
 		slots = append(slots, sheet.Address)
 	}
@@ -48,7 +49,8 @@ func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 
 // part begins a part that places a family, worth a share of its weight.
 func (b *builder) part(rule PartRule, f *Family, share float64) Part {
-	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text}, Slot: &Slot{Now: b.now(rule)},
+	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text},
+		Slot:    &Slot{Now: b.now(rule)},
 		Minutes: rule.minutes(b.y.Minutes), Rivals: HaveIt{Of: len(b.p.Rivals)}}
 	p.weigh(b.y, rule, []Family{*f}, share)
 	for _, r := range b.p.Rivals {
@@ -316,8 +318,9 @@ func (b *builder) cutBack() {
 		}
 		to := max(least, int(b.y.Density*float64(b.p.copied())/100/float64(tokens)))
 		if placed.InCopy > to {
-			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair, Phrase: &Phrase{Family: f.Key, Text: f.Text},
-				Limit: &Limit{placed.InCopy, to}, Minutes: b.y.Minutes.Fix})
+			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair,
+				Phrase: &Phrase{Family: f.Key, Text: f.Text},
+				Limit:  &Limit{placed.InCopy, to}, Minutes: b.y.Minutes.Fix})
 		}
 	}
 	if len(parts) > 0 {

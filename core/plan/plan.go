@@ -25,7 +25,8 @@ type Plan struct {
 // Plan works out the plan of a client: the targets of all its pages, with what the user
 // said of them, in the order in which they pay (rule 12.4).
 func (y Rules) Plan(s Study) Plan {
-	plan := Plan{Words: map[string]wordtarget.Target{}, Outlines: map[string][]outline.Section{}, pages: map[string]*Page{}}
+	plan := Plan{Words: map[string]wordtarget.Target{}, Outlines: map[string][]outline.Section{},
+		pages: map[string]*Page{}}
 	pages := slices.Clone(s.Pages)
 	s.Pages = pages
 	slices.SortStableFunc(pages, func(a, b Page) int { return comparePages(&a, &b) })
@@ -66,7 +67,9 @@ func (y Rules) Plan(s Study) Plan {
 
 // copied tells a page that is a second copy of another.
 func (s *Study) copied(p *Page) bool {
-	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool { return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL) })
+	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
+		return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL)
+	})
 }
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
@@ -120,7 +123,8 @@ func renameWrong(t *Target, wrong []Part) []Part {
 	for i := range t.Parts {
 		p := &t.Parts[i]
 		at := slices.IndexFunc(wrong, func(w Part) bool {
-			return p.Kind == WrongPlace && p.Finding.Where == finding.InImage && strings.HasPrefix(w.Image.File, p.Finding.Text())
+			return p.Kind == WrongPlace && p.Finding.Where == finding.InImage &&
+				strings.HasPrefix(w.Image.File, p.Finding.Text())
 		})
 		if at >= 0 {
 			p.Kind, p.Finding, p.Image = ImageName, nil, wrong[at].Image
@@ -133,7 +137,8 @@ func renameWrong(t *Target, wrong []Part) []Part {
 func byHand(s *Study) (out []Target) {
 	for _, o := range s.Own {
 		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, Text: o.Text, Choice: Choice{State: Open}}
-		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: o.Minutes, Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
+		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: o.Minutes,
+			Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
 		out = append(out, t)
 	}
 	return out
@@ -180,8 +185,9 @@ func (plan *Plan) credit(y Rules, all []Target) {
 		}
 		part := &t.Parts[0]
 		first := p.Families[0]
-		part.Estimate = Estimate{Families: []string{first.Key}, Of: first.Gain, Weight: rule.Credit, Percent: percent, Share: 1,
-			Gain: max(0, min(first.Gain*percent/100, l.gain)), Rank: max(0, min(first.rank*percent/100, l.rank))}
+		part.Estimate = Estimate{Families: []string{first.Key}, Of: first.Gain, Weight: rule.Credit, Percent: percent,
+			Share: 1,
+			Gain:  max(0, min(first.Gain*percent/100, l.gain)), Rank: max(0, min(first.rank*percent/100, l.rank))}
 		l.gain -= part.Gain
 		l.rank -= part.Rank
 	}

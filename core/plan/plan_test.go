@@ -17,8 +17,10 @@ import (
 	"pgregory.net/rapid"
 )
 
-var topics = outline.Topics{Services: []outline.Topic{{Name: "chimney sweep", Forms: []string{"chimney cleaning"}}, {Name: "flue liner installation", Forms: []string{"chimney liner"}}},
-	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"}, Firm: "Brindle & Ash"}
+var topics = outline.Topics{Services: []outline.Topic{{Name: "chimney sweep", Forms: []string{"chimney cleaning"}},
+	{Name: "flue liner installation", Forms: []string{"chimney liner"}}},
+	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"},
+	Firm: "Brindle & Ash"}
 
 func words(n int) string { return strings.Repeat("word ", n) }
 
@@ -29,12 +31,15 @@ func client(t *rapid.T) Study {
 	rivals := drawRivals(t, q)
 	pages := rapid.IntRange(1, 5).Draw(t, "pages")
 	for i := range pages {
-		p := Page{Key: fmt.Sprintf("p%d", i), Criteria: q, Topics: topics, Frame: rapid.IntRange(0, 60).Draw(t, "frame"), Rivals: rivals,
+		p := Page{Key: fmt.Sprintf("p%d", i), Criteria: q, Topics: topics,
+			Frame: rapid.IntRange(0, 60).Draw(t, "frame"), Rivals: rivals,
 			Kind: []site.Kind{site.Home, site.Service, site.Area, site.Service, site.About}[i]}
 		if rapid.Bool().Draw(t, "there") {
 			p.URL = fmt.Sprintf("http://brindleandash.example/%d", i)
-			p.Client = sheet.Measure(read("<nav><a href=/>Home</a></nav><h1>Welcome</h1><p>Chimney sweeping in Tarn Harbor. "+words(rapid.IntRange(0, 1700).Draw(t, "words"))+
-				"</p><img src=IMG_1.jpg>"), q)
+			p.Client = sheet.Measure(
+				read("<nav><a href=/>Home</a></nav><h1>Welcome</h1><p>Chimney sweeping in Tarn Harbor. "+
+					words(rapid.IntRange(0, 1700).Draw(t, "words"))+
+					"</p><img src=IMG_1.jpg>"), q)
 		}
 		all := families(q, 100, 40, 20, 7)
 		p.Families = all[i%3 : min(len(all), i%3+rapid.IntRange(0, 2).Draw(t, "families"))]
@@ -48,7 +53,9 @@ func client(t *rapid.T) Study {
 
 func drawRivals(t *rapid.T, q *sheet.Criteria) (out []*sheet.Column) {
 	for range rapid.IntRange(0, 4).Draw(t, "rivals") {
-		out = append(out, sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>Chimney sweep Tarn Harbor. "+words(rapid.IntRange(0, 1600).Draw(t, "rival"))), q))
+		out = append(out, sheet.Measure(
+			read("<title>Chimney sweep Tarn Harbor</title><p>Chimney sweep Tarn Harbor. "+
+				words(rapid.IntRange(0, 1600).Draw(t, "rival"))), q))
 	}
 	return out
 }
@@ -73,7 +80,8 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 					seen = page.seen()
 				}
 				free := !slices.ContainsFunc(later.Needs, func(id Ref) bool { return !done[id] })
-				starved = starved || later.Kind == Slice && later.Rank > 0 && free && seen+written[later.Page] < y.Words.Guideline(page.Kind).Low
+				starved = starved || later.Kind == Slice && later.Rank > 0 && free &&
+					seen+written[later.Page] < y.Words.Guideline(page.Kind).Low
 			}
 			if starved && x.Kind != Slice {
 				assert.GreaterOrEqual(t, sliced, minutes*.4-1e-6, "%s goes first", x.Ref())
@@ -140,7 +148,8 @@ func TestDroppedStaysDropped(t *testing.T) {
 		for i := range s.Pages { // the pages are measured again, and are others
 			p := &s.Pages[i]
 			if p.there() {
-				p.Client = sheet.Measure(read("<h1>Start</h1><p>"+words(rapid.IntRange(0, 900).Draw(t, "now"))), p.Criteria)
+				p.Client = sheet.Measure(read("<h1>Start</h1><p>"+words(rapid.IntRange(0, 900).Draw(t, "now"))),
+					p.Criteria)
 			}
 		}
 		after := StandardRules().Plan(s)
@@ -168,7 +177,9 @@ func TestDroppedStaysDropped(t *testing.T) {
 		}
 		for i, in := range CutLine(after.Targets, 1e9).Fits {
 			assert.Equal(t, in, after.Targets[i].Choice.State != Dropped &&
-				!slices.ContainsFunc(after.Targets[i].Needs, func(id Ref) bool { return whole && id == gone.Ref() && gone.Kind == NewPage }))
+				!slices.ContainsFunc(after.Targets[i].Needs, func(id Ref) bool {
+					return whole && id == gone.Ref() && gone.Kind == NewPage
+				}))
 		}
 	})
 }
@@ -197,7 +208,8 @@ func TestDroppingARival(t *testing.T) {
 			return out
 		}
 		assert.Equal(t, others(one.Targets), others(two.Targets))
-		assert.Equal(t, uncited(one.Targets, fewer.Pages[at].Key), uncited(two.Targets, fewer.Pages[at].Key), "on its own page")
+		assert.Equal(t, uncited(one.Targets, fewer.Pages[at].Key), uncited(two.Targets, fewer.Pages[at].Key),
+			"on its own page")
 	})
 }
 
@@ -208,7 +220,8 @@ func uncited(list []Target, page string) map[string]Part {
 	out := map[string]Part{}
 	for _, x := range list {
 		for _, p := range x.Parts {
-			if x.Page != page || !slices.Contains([]PartKind{Title, Description, Address, H1, Opening, ImageName, Alt}, p.Kind) {
+			if x.Page != page || !slices.Contains([]PartKind{Title, Description, Address, H1, Opening, ImageName, Alt},
+				p.Kind) {
 				continue
 			}
 			p.Rivals = HaveIt{}
@@ -223,7 +236,8 @@ func uncited(list []Target, page string) map[string]Part {
 func TestOneSlotIsAskedForOnce(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := client(t)
-		if i := slices.IndexFunc(s.Pages, func(p Page) bool { return len(p.Families) > 1 }); i >= 0 && rapid.Bool().Draw(t, "same words") {
+		if i := slices.IndexFunc(s.Pages, func(p Page) bool { return len(p.Families) > 1 }); i >= 0 &&
+			rapid.Bool().Draw(t, "same words") {
 			s.Pages[i].Families = slices.Clone(s.Pages[i].Families)
 			s.Pages[i].Families[1].Text = s.Pages[i].Families[0].Text
 		}
@@ -248,8 +262,12 @@ func TestUnknownVolumes(t *testing.T) {
 	q := asked("chimney sweep tarn harbor", "flue liner tarn harbor", "chimney sweep ostrey")
 	all := families(q, 100, 7, 99)
 	all[2].Known = false
-	known := StandardRules().Plan(Study{Pages: []Page{{Key: "a", Kind: site.Home, Criteria: q, Families: all[:2]}, {Key: "b", Kind: site.Service, Criteria: q, Families: all[2:]}}})
-	made := known.Targets[slices.IndexFunc(known.Targets, func(x Target) bool { return x.Page == "b" && x.Kind == NewPage })]
+	known := StandardRules().Plan(
+		Study{Pages: []Page{{Key: "a", Kind: site.Home, Criteria: q, Families: all[:2]},
+			{Key: "b", Kind: site.Service, Criteria: q, Families: all[2:]}}})
+	made := known.Targets[slices.IndexFunc(known.Targets, func(x Target) bool {
+		return x.Page == "b" && x.Kind == NewPage
+	})]
 	assert.Zero(t, made.Gain)
 	assert.Positive(t, made.Rank)
 	assert.Less(t, made.Rank, 7.0)
@@ -271,23 +289,33 @@ func TestRepairs(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	body := sheet.Measure(read("<p>"+words(100)), q)
 	at := func(key, url string, kind site.Kind) Page {
-		return Page{Key: key, URL: "http://brindleandash.example" + url, Kind: kind, Client: body, Criteria: q, Topics: topics}
+		return Page{Key: key, URL: "http://brindleandash.example" + url, Kind: kind, Client: body, Criteria: q,
+			Topics: topics}
 	}
 	area, home := at("p3", "/ostrey/", site.Area), at("p1", "/", site.Home)
 	area.Place = "Ostrey"
-	home.Families, home.Client = families(q, 100), sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>"+words(100)), q)
-	s := Study{Pages: []Page{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other), {Key: "service: masonry repair", Kind: site.Service,
-		Service: "masonry repair", Criteria: q}},
+	home.Families, home.Client = families(q, 100),
+		sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>"+words(100)), q)
+	s := Study{Pages: []Page{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other),
+		{Key: "service: masonry repair", Kind: site.Service,
+			Service: "masonry repair", Criteria: q}},
 		Findings: []finding.Finding{
-			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone", Other: "http://brindleandash.example/services/", Label: "Specials", Status: 404},
-			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone2", Other: "http://brindleandash.example/services/", Label: "News", Status: 404},
+			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone",
+				Other: "http://brindleandash.example/services/", Label: "Specials", Status: 404},
+			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone2",
+				Other: "http://brindleandash.example/services/", Label: "News", Status: 404},
 			{Type: finding.NoIndex, URL: "http://brindleandash.example/services/"},
-			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/ostrey/", Place: "Quillby", Where: finding.InH1, Texts: []string{"Sweeping in Quillby"}},
-			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/", Place: "Ostrey", Where: finding.InTitle, Texts: []string{"Ostrey sweeps"}},
+			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/ostrey/", Place: "Quillby",
+				Where: finding.InH1, Texts: []string{"Sweeping in Quillby"}},
+			{Type: finding.PlaceWrong, URL: "http://brindleandash.example/", Place: "Ostrey", Where: finding.InTitle,
+				Texts: []string{"Ostrey sweeps"}},
 			{Type: finding.VagueAreaWords, URL: "http://brindleandash.example/", Texts: []string{"nearby towns"}},
-			{Type: finding.SecondCopy, URL: "http://brindleandash.example/index.html", Other: "http://brindleandash.example/"},
-			{Type: finding.AllServices, URL: "http://brindleandash.example/services/", Services: []string{"chimney sweep", "masonry repair"}},
-			{Type: finding.OnlyPlacesDiffer, URL: "http://brindleandash.example/ostrey/", Other: "http://brindleandash.example/quillby/"},
+			{Type: finding.SecondCopy, URL: "http://brindleandash.example/index.html",
+				Other: "http://brindleandash.example/"},
+			{Type: finding.AllServices, URL: "http://brindleandash.example/services/",
+				Services: []string{"chimney sweep", "masonry repair"}},
+			{Type: finding.OnlyPlacesDiffer, URL: "http://brindleandash.example/ostrey/",
+				Other: "http://brindleandash.example/quillby/"},
 			{Type: finding.ThinPage, URL: "http://brindleandash.example/"},
 		}}
 	plan := StandardRules().Plan(s)
@@ -300,8 +328,10 @@ func TestRepairs(t *testing.T) {
 		first   bool
 		gain    float64
 	}{
-		"p2 | fix: dead_link": {6, true, 0}, "p2 | fix: noindex": {5, true, 0}, "p3 | fix: place_contradiction": {3, true, 0}, "p1 | move: ostrey": {10, true, 0},
-		"p1 | vague_words": {5, false, 3}, "p4 | redirect": {15, false, 10}, "p2 | split": {15, false, 0}, "p3 | rewrite": {20, false, 0},
+		"p2 | fix: dead_link": {6, true, 0}, "p2 | fix: noindex": {5, true, 0},
+		"p3 | fix: place_contradiction": {3, true, 0}, "p1 | move: ostrey": {10, true, 0},
+		"p1 | vague_words": {5, false, 3}, "p4 | redirect": {15, false, 10}, "p2 | split": {15, false, 0},
+		"p3 | rewrite": {20, false, 0},
 	} {
 		x, there := by[id]
 		if assert.True(t, there, id) {
@@ -310,7 +340,8 @@ func TestRepairs(t *testing.T) {
 			assert.InDelta(t, want.gain, x.Gain, 1e-9, id)
 		}
 	}
-	assert.Equal(t, []Ref{{"service: masonry repair", "new_page"}}, by["p2 | split"].Needs, "it needs the pages that its services go to")
+	assert.Equal(t, []Ref{{"service: masonry repair", "new_page"}}, by["p2 | split"].Needs,
+		"it needs the pages that its services go to")
 	s.Pages = s.Pages[:4]
 	for _, x := range StandardRules().Plan(s).Targets {
 		assert.NotEqual(t, Split, x.Kind, "all its services have pages of their own")
@@ -321,8 +352,9 @@ func TestRepairs(t *testing.T) {
 func TestChoicesOfAPageToMake(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	p := Page{Key: "p7", Formerly: "service: sweep", Kind: site.Service, Criteria: q, Families: families(q, 10)}
-	plan := StandardRules().Plan(Study{Pages: []Page{p}, Choices: map[Ref]Choice{Ref{"service: sweep", "images"}: {State: Dropped},
-		Ref{"service: sweep", "title: " + sweepKey}: {State: Changed, Value: "Sweeps"}}})
+	plan := StandardRules().Plan(Study{Pages: []Page{p},
+		Choices: map[Ref]Choice{Ref{"service: sweep", "images"}: {State: Dropped},
+			Ref{"service: sweep", "title: " + sweepKey}: {State: Changed, Value: "Sweeps"}}})
 	assert.Equal(t, Dropped, find(plan.Targets, "images").Choice.State)
 	assert.Equal(t, "Sweeps", findPart(plan.Targets, "title: "+sweepKey).Choice.Value)
 }
@@ -330,8 +362,10 @@ func TestChoicesOfAPageToMake(t *testing.T) {
 // A target of the user's own stands where its gain per hour puts it, and can be dropped.
 func TestOwnTargets(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	s := Study{Pages: []Page{{Key: "p1", Kind: site.Home, Criteria: q, Families: families(q, 10), Client: sheet.Measure(read("<p>"+words(1600)), q)}},
-		Own: []Own{{ID: 3, Page: "p1", Text: "Ask for a photo", Minutes: 1, Gain: 50}, {ID: 4, Page: "p1", Text: "Ring the printer", Minutes: 5}}}
+	s := Study{Pages: []Page{{Key: "p1", Kind: site.Home, Criteria: q, Families: families(q, 10),
+		Client: sheet.Measure(read("<p>"+words(1600)), q)}},
+		Own: []Own{{ID: 3, Page: "p1", Text: "Ask for a photo", Minutes: 1, Gain: 50},
+			{ID: 4, Page: "p1", Text: "Ring the printer", Minutes: 5}}}
 	plan := StandardRules().Plan(s)
 	assert.Equal(t, "by_hand: 3", plan.Targets[0].Key)
 	assert.Equal(t, "by_hand: 4", plan.Targets[len(plan.Targets)-1].Key)

@@ -69,9 +69,11 @@ type Rules struct {
 func StandardRules() Rules {
 	return Rules{
 		Words: wordtarget.StandardRules(),
-		Weights: Weights{Words: 34, Title: 14, H1: 10, Subheads: 10, Body: 10, ImageNames: 8, Opening: 5, Address: 4, Alt: 3,
+		Weights: Weights{Words: 34, Title: 14, H1: 10, Subheads: 10, Body: 10, ImageNames: 8, Opening: 5, Address: 4,
+			Alt:         3,
 			Description: 2},
-		Minutes: Minutes{HundredWords: 20, Title: 10, H1: 5, Phrase: 3, ImageName: 4, Alt: 1, NewPage: 30, Place: 3, Redirect: 15, Move: 10,
+		Minutes: Minutes{HundredWords: 20, Title: 10, H1: 5, Phrase: 3, ImageName: 4, Alt: 1, NewPage: 30, Place: 3,
+			Redirect: 15, Move: 10,
 			Fix: 5},
 		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
 		Rates:           Rates{Usual: 5, Least: 3, Most: 12, PerTokens: 36, Density: 4},

@@ -134,7 +134,8 @@ func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
 		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
 		return
 	}
-	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f, Minutes: r.y.Minutes.Place})
+	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f,
+		Minutes: r.y.Minutes.Place})
 }
 
 // ownPage is the area page of a town that is there, nil for none.

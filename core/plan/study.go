@@ -180,7 +180,8 @@ func (y Rules) OutlineOf(p *Page) []outline.Section {
 	if w.Rule == wordtarget.NoTarget {
 		return nil
 	}
-	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(), Headings: p.Headings, Topics: p.Topics, Edits: p.Edits,
+	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(),
+		Headings: p.Headings, Topics: p.Topics, Edits: p.Edits,
 		ToWrite: w.ToWrite, Writer: w.Writer}
 	if p.there() {
 		in.Page = p.Client.Page

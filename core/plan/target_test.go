@@ -69,7 +69,8 @@ func TestGain(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	client := read("<title>Home</title><p>" + strings.Repeat("word ", 545))
 	rival := read("<title>Chimney sweep Tarn Harbor</title><p>" + strings.Repeat("word ", 1720))
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Rivals: []*sheet.Column{sheet.Measure(rival, q)}, Criteria: q,
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q),
+		Rivals: []*sheet.Column{sheet.Measure(rival, q)}, Criteria: q,
 		Families: families(q, 158.27)}).Targets
 	title := findPart(targets, "title: "+sweepKey)
 	require.NotNil(t, title)
@@ -93,10 +94,12 @@ func TestGain(t *testing.T) {
 // placing.
 func TestPlacingIsOneTarget(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	client := read(`<meta name=description content="A chimney sweep in Tarn Harbor"><img src=chimney-sweep-tarn-harbor.jpg alt="chimney sweep Tarn Harbor"><p>` +
-		strings.Repeat("word ", 545))
+	client := read(
+		`<meta name=description content="A chimney sweep in Tarn Harbor"><img src=chimney-sweep-tarn-harbor.jpg alt="chimney sweep Tarn Harbor"><p>` +
+			strings.Repeat("word ", 545))
 	client.Description = "Chimney sweep Tarn Harbor"
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q, Families: families(q, 100)}).Targets
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
+		Families: families(q, 100)}).Targets
 	placing := find(targets, "placing: "+sweepKey)
 	require.NotNil(t, placing)
 	var parts []PartKind
@@ -111,15 +114,18 @@ func TestPlacingIsOneTarget(t *testing.T) {
 
 func TestFirstFamily(t *testing.T) {
 	q := asked("chimney sweep tarn harbor", "flue liner tarn harbor")
-	client := read(`<title>Chimney sweep Tarn Harbor</title><meta name=description content="Sweeping a chimney in Tarn Harbor">
+	client := read(
+		`<title>Chimney sweep Tarn Harbor</title><meta name=description content="Sweeping a chimney in Tarn Harbor">
 		<h1>Chimney sweeping for Tarn Harbor</h1><h2>Flue liner Tarn Harbor</h2><p>Words</p>
 		<img src=IMG_2041.jpg alt="Chimney sweep Tarn Harbor"><img src=pic-1.png>`)
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q, Families: families(q, 1, 1)}).Targets
+	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
+		Families: families(q, 1, 1)}).Targets
 	var keys []string
 	for _, p := range find(targets, "placing: "+sweepKey).Parts {
 		keys = append(keys, p.Key)
 	}
-	assert.Equal(t, []string{"description: " + sweepKey, "h1: " + sweepKey, "opening: " + sweepKey, "subheads: " + sweepKey, "body: " + sweepKey}, keys)
+	assert.Equal(t, []string{"description: " + sweepKey, "h1: " + sweepKey, "opening: " + sweepKey,
+		"subheads: " + sweepKey, "body: " + sweepKey}, keys)
 	keys = nil
 	for _, p := range find(targets, "images").Parts {
 		keys = append(keys, p.Key)
@@ -129,7 +135,8 @@ func TestFirstFamily(t *testing.T) {
 	assert.True(t, h1.Slot.Loose)
 	assert.InDelta(t, 0.05, h1.Gain, 1e-9, "half of 10%")
 	late := read("<title>" + strings.Repeat("x ", 40) + "chimney sweep Tarn Harbor</title><p>w")
-	targets = plan(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q, Families: families(q, 1, 1)}).Targets
+	targets = plan(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q,
+		Families: families(q, 1, 1)}).Targets
 	assert.True(t, findPart(targets, "title: "+sweepKey).Slot.Late)
 	assert.NotNil(t, findPart(targets, "address: "+sweepKey))
 }
@@ -163,15 +170,18 @@ func TestOrderAndCutLine(t *testing.T) {
 	fix.First, on.Needs = true, []Ref{{"", "quick"}}
 	gone := fixed("dropped", 99, 1)
 	gone.Choice.State = Dropped
-	list := StandardRules().order([]Target{fixed("none", 0, 5), fixed("slow", 10, 60), fixed("quick", 5, 10), gone, fix, on}, map[string]*Page{})
+	list := StandardRules().order([]Target{fixed("none", 0, 5), fixed("slow", 10, 60), fixed("quick", 5, 10), gone, fix,
+		on}, map[string]*Page{})
 	var keys []string
 	for _, x := range list {
 		keys = append(keys, x.Key)
 	}
 	assert.Equal(t, []string{"fix", "quick", "on quick", "slow", "none", "dropped"}, keys)
-	assert.Equal(t, []bool{true, true, true, false, true, false}, CutLine(list, 25).Fits, "slow is skipped, none is tried")
+	assert.Equal(t, []bool{true, true, true, false, true, false}, CutLine(list, 25).Fits,
+		"slow is skipped, none is tried")
 	list[2].Choice.State = Kept
-	assert.Equal(t, []bool{false, true, true, false, false, false}, CutLine(list, 13).Fits, "what is kept comes first, with what it needs")
+	assert.Equal(t, []bool{false, true, true, false, false, false}, CutLine(list, 13).Fits,
+		"what is kept comes first, with what it needs")
 	none := CutLine(list, 4)
 	assert.Equal(t, make([]bool, 6), none.Fits)
 	assert.InDelta(t, 5, none.Needs, 0, "what the first needs")

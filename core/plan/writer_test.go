@@ -30,7 +30,8 @@ type picture struct{ file, alt string }
 
 func (d draft) html() string {
 	var b strings.Builder
-	fmt.Fprintf(&b, "<!doctype html><html lang=en><title>%s</title><meta name=description content=\"%s\"><nav><a href=/>Home</a> <a href=/c>Call us</a></nav><main>",
+	fmt.Fprintf(&b, "<!doctype html><html lang=en><title>%s</title><meta name=description content=\"%s\"><nav><a "+
+		"href=/>Home</a> <a href=/c>Call us</a></nav><main>",
 		html.EscapeString(d.title), html.EscapeString(d.description))
 	if d.h1 != "" {
 		fmt.Fprintf(&b, "<h1>%s</h1>", html.EscapeString(d.h1))
@@ -135,31 +136,39 @@ func (d *draft) write(p Part, t Target, at int, n *int) {
 // A writer who does what the targets say has nothing left to do, and what was
 // promised is no more than the families can bring.
 func TestFollowedTargetsAreDone(t *testing.T) {
-	phrases := []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "flue liner tarn harbor", "chimney sweep ostrey"}
-	words := rapid.SampledFrom([]string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "in", "flue liner", "soot.", "Welcome", "brick", "Ostrey", "we"})
+	phrases := []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "flue liner tarn harbor",
+		"chimney sweep ostrey"}
+	words := rapid.SampledFrom([]string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "in", "flue liner",
+		"soot.", "Welcome", "brick", "Ostrey", "we"})
 	line := rapid.Custom(func(t *rapid.T) string {
 		return strings.Join(rapid.SliceOfN(words, 0, 8).Draw(t, "words"), " ")
 	})
 	rapid.Check(t, func(t *rapid.T) {
-		d := draft{first: phrases[0], path: "/", title: line.Draw(t, "title"), description: line.Draw(t, "description"), h1: line.Draw(t, "h1")}
+		d := draft{first: phrases[0], path: "/", title: line.Draw(t, "title"), description: line.Draw(t, "description"),
+			h1: line.Draw(t, "h1")}
 		for range rapid.IntRange(0, 6).Draw(t, "parts") {
 			filler := rapid.IntRange(0, 90).Draw(t, "filler")
 			n := 90000 + len(d.parts)*1000
 			d.parts = append(d.parts, line.Draw(t, "part")+". "+distinct(&n, filler))
 		}
 		for range rapid.IntRange(0, 4).Draw(t, "images") {
-			d.images = append(d.images, picture{rapid.SampledFrom([]string{"IMG_2041.jpg", "hero-final2.png", "chimney-sweep.jpg", "a.webp"}).Draw(t, "file"),
-				line.Draw(t, "alt")})
+			d.images = append(d.images,
+				picture{rapid.SampledFrom([]string{"IMG_2041.jpg", "hero-final2.png", "chimney-sweep.jpg",
+					"a.webp"}).Draw(t, "file"),
+					line.Draw(t, "alt")})
 		}
 		kind := rapid.SampledFrom([]site.Kind{site.Home, site.Service, site.Area}).Draw(t, "kind")
 		q := asked(phrases...)
 		brings := families(q, 143.57, 20, 5)
 		brings[0].Members = []Member{{Text: phrases[1], Searches: 220, Share: .3}}
-		rival := draft{path: "/", title: "Chimney sweep Tarn Harbor", parts: []string{strings.Repeat("word ", rapid.IntRange(0, 1700).Draw(t, "rival"))}}
+		rival := draft{path: "/", title: "Chimney sweep Tarn Harbor",
+			parts: []string{strings.Repeat("word ", rapid.IntRange(0, 1700).Draw(t, "rival"))}}
 		there := rapid.Bool().Draw(t, "there")
-		topics := outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Firm: "Brindle"}
+		topics := outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}},
+			Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Firm: "Brindle"}
 		work := func() []Target {
-			p := Page{Kind: kind, Rivals: []*sheet.Column{rival.measured(q)}, Criteria: q, Families: brings, Topics: topics, Frame: 5}
+			p := Page{Kind: kind, Rivals: []*sheet.Column{rival.measured(q)}, Criteria: q, Families: brings,
+				Topics: topics, Frame: 5}
 			if there {
 				p.Client = d.measured(q)
 			}

@@ -56,7 +56,8 @@ func Of(in Input) Report {
 	draft.Frame, draft.Draft = frame(&in.Page), true
 	draft.Client = sheet.Measure(in.Draft, in.Page.Criteria)
 	words := in.Rules.WordTargetOf(&draft)
-	r := Report{Copy: in.Draft.Words.Copy, Wanted: words.Writer, Left: words.ToWrite, Hold: words.Hold, Sections: in.Rules.OutlineOf(&draft)}
+	r := Report{Copy: in.Draft.Words.Copy, Wanted: words.Writer, Left: words.ToWrite, Hold: words.Hold,
+		Sections: in.Rules.OutlineOf(&draft)}
 	can := slots(in.Draft)
 	missing := map[string]bool{}
 	for _, t := range in.Rules.OfPage(&draft, plan.NamesOf()) {
@@ -108,7 +109,8 @@ func wrong(in Input) []finding.Finding {
 		url = "http://draft.example/" + string(in.Page.Kind)
 	}
 	s.Visited = []site.Visited{{URL: url, Page: in.Draft, InLinks: 1}}
-	s.Set = map[string]site.Purpose{site.BareAddress(url): {Kind: in.Page.Kind, Service: in.Page.Service, Place: in.Page.Place}}
+	s.Set = map[string]site.Purpose{site.BareAddress(url): {Kind: in.Page.Kind, Service: in.Page.Service,
+		Place: in.Page.Place}}
 	s.Services, s.Dead, s.Both = nil, nil, false
 	return slices.DeleteFunc(s.Tree().Findings, func(f finding.Finding) bool {
 		return !f.Type.Shows(finding.InDraft) || f.Where == finding.InURL

@@ -20,7 +20,8 @@ import (
 var (
 	places   = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}}
 	english  = phrase.LanguageOf("en", places, phrase.Corrections{})
-	criteria = sheet.NewCriteria(sheet.Asked{Phrases: []string{"masonry repair ostrey", "flue liner ostrey"}, Language: english, Services: []string{"masonry repair"},
+	criteria = sheet.NewCriteria(sheet.Asked{Phrases: []string{"masonry repair ostrey", "flue liner ostrey"},
+		Language: english, Services: []string{"masonry repair"},
 		Place: places[1], PlacesBound: true})
 )
 
@@ -30,13 +31,16 @@ func words(n int) string { return strings.Repeat("word ", n) }
 func proved(draft string) Report {
 	var families []plan.Family
 	for _, f := range criteria.Families {
-		families = append(families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10, Known: true})
+		families = append(families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
+			Known: true})
 	}
 	return Of(Input{Rules: plan.StandardRules(), Draft: page.Read([]byte(draft), page.Source{}),
-		Page: plan.Page{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/", Criteria: criteria, Families: families, Frame: 20,
+		Page: plan.Page{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/",
+			Criteria: criteria, Families: families, Frame: 20,
 			Topics: outline.Topics{Firm: "Brindle", Services: []outline.Topic{{Name: "masonry repair"}}}},
-		Survey: site.Survey{Binder: site.NewBinder(english, []intent.Service{{Name: "masonry repair"}}, nil), Places: places,
-			Low: func(site.Kind) int { return 500 }}})
+		Survey: site.Survey{Binder: site.NewBinder(english, []intent.Service{{Name: "masonry repair"}}, nil),
+			Places: places,
+			Low:    func(site.Kind) int { return 500 }}})
 }
 
 func keys(parts []plan.Part) (out []string) {
@@ -48,7 +52,8 @@ func keys(parts []plan.Part) (out []string) {
 
 func TestProof(t *testing.T) {
 	const first, other = "masonri ostrey repair", "flue liner ostrey"
-	r := proved("<h1>Masonry repair Ostrey</h1><p>Masonry repair Ostrey. " + words(97) + "</p><h2>Masonry repair in Ostrey</h2><p>In Quillby we " + words(30) +
+	r := proved("<h1>Masonry repair Ostrey</h1><p>Masonry repair Ostrey. " + words(97) +
+		"</p><h2>Masonry repair in Ostrey</h2><p>In Quillby we " + words(30) +
 		"</p><p>Quillby and nearby towns.</p>")
 	assert.Equal(t, 480, r.Wanted, "the target of 500 less menus and footer")
 	assert.Equal(t, r.Wanted-r.Copy, r.Left)
@@ -78,7 +83,8 @@ func TestProof(t *testing.T) {
 
 // A draft that does all that its report asks for is not short any more.
 func TestProofOfAGoodDraft(t *testing.T) {
-	r := proved("<h1>Masonry repair Ostrey</h1><p>Masonry repair Ostrey. " + words(240) + "</p><h2>Masonry repair Ostrey</h2><p>" + words(240) +
+	r := proved("<h1>Masonry repair Ostrey</h1><p>Masonry repair Ostrey. " + words(240) +
+		"</p><h2>Masonry repair Ostrey</h2><p>" + words(240) +
 		"</p><h2>Flue liner Ostrey</h2><p>Flue liner Ostrey.</p>")
 	assert.False(t, r.Short(), "%v %v %v %d", keys(r.Missing), keys(r.Over), r.Wrong, r.Left)
 	assert.True(t, r.Hold)

@@ -58,7 +58,8 @@ type mark struct {
 func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
 	u := s.units[i]
 	label := isAdLabel(u.text)
-	if u.said || len(strings.Fields(u.text)) > 6 || !u.heading && !label && (u.link != nil || len(strings.Fields(u.text)) > 4) {
+	if u.said || len(strings.Fields(u.text)) > 6 || !u.heading && !label &&
+		(u.link != nil || len(strings.Fields(u.text)) > 4) {
 		return m, false
 	}
 	m = mark{ad: label, other: otherSections[fold(u.text)], section: u.node}
@@ -67,7 +68,9 @@ func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
 	}
 	// A heading of what is no result stands first in its section: where entries come
 	// before it in there, those after it are entries again.
-	astray := m.other && slices.ContainsFunc(blocks, func(b block) bool { return b.hi <= i && within(b.root, m.section) })
+	astray := m.other && slices.ContainsFunc(blocks, func(b block) bool {
+		return b.hi <= i && within(b.root, m.section)
+	})
 	return m, !astray
 }
 
@@ -195,7 +198,8 @@ func (s *scan) entry(b block, ad bool) (e Entry, ok bool) {
 		switch {
 		case u.link != nil && isGeneric(u.text):
 			generics++
-			if called := strings.TrimPrefix(element.Attr(u.link, "href"), "tel:"); called != element.Attr(u.link, "href") {
+			if called := strings.TrimPrefix(element.Attr(u.link, "href"), "tel:"); called != element.Attr(u.link,
+				"href") {
 				texts = append(texts, called)
 			}
 		case u.link != nil && s.out[u.link] != "":
@@ -208,7 +212,8 @@ func (s *scan) entry(b block, ad bool) (e Entry, ok bool) {
 	e.URL, e.Domain = s.targetOf(units)
 	e.Title = s.titleOf(units)
 	f := factsOf(texts)
-	local := 2*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) + 2*min(1, generics) + boolInt(f.hours) + boolInt(f.years != nil && snippet < 2*snippetLetters) -
+	local := 2*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) + 2*min(1,
+		generics) + boolInt(f.hours) + boolInt(f.years != nil && snippet < 2*snippetLetters) -
 		2*boolInt(e.URL != "" && snippet >= snippetLetters && f.phone == "") - boolInt(e.URL != "" && generics == 0)
 	switch {
 	case e.Title == "":
@@ -261,7 +266,8 @@ func (s *scan) targetOf(units []unit) (target, domain string) {
 // and names something, else its first text.
 func (s *scan) titleOf(units []unit) string {
 	named := func(u unit) bool {
-		return !u.said && !isAdLabel(u.text) && !isGeneric(u.text) && domainOf(u.text) == "" && !isRating(u.text) && hasWord(u.text)
+		return !u.said && !isAdLabel(u.text) && !isGeneric(u.text) && domainOf(u.text) == "" && !isRating(u.text) &&
+			hasWord(u.text)
 	}
 	linked := slices.ContainsFunc(units, func(u unit) bool { return u.link != nil && s.out[u.link] != "" && named(u) })
 	for _, u := range units {

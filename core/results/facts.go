@@ -10,16 +10,21 @@ import (
 
 var (
 	// A rating is a figure up to 5 with one decimal, or one before its scale or its stars.
-	ratingText = regexp.MustCompile(`(?i)(?:^|[^\d.,/])([0-5](?:[.,]\d)?)\s*(?:/\s*5|(?:out )?of 5|von 5|sur 5|de 5|su 5|van 5|stars?|sterne|étoiles?|estrellas|stelle|sterren|★)`)
+	ratingText = regexp.MustCompile(
+		`(?i)(?:^|[^\d.,/])([0-5](?:[.,]\d)?)\s*(?:/\s*5|(?:out )?of 5|von 5|sur 5|de 5|su 5|van 5|stars?|sterne|étoiles?|estrellas|stelle|sterren|★)`)
 	ratingBare = regexp.MustCompile(`^\W*([0-5][.,]\d)(?:\D|$)`)
-	rated      = regexp.MustCompile(`(?i)(?:rated|rating|bewertung|note|nota|valoración|valutazione)\D{0,3}([0-5](?:[.,]\d)?)(?:\D|$)`)
-	counted    = regexp.MustCompile(`(?i)(\d[\d.,   ’']*\d|\d)\s?([km]|tsd\.?|mil)?\+?\s*(?:[a-z]+ )?(?:reviews?|ratings?|votes?|rezensionen|rezension|bewertungen|bewertung|avis|reseñas?|opiniones|valoraciones|recensioni|recensies|beoordelingen|omdömen|anmeldelser)`)
-	bracketed  = regexp.MustCompile(`\(\s*(\d[\d.,   ’']*\d|\d)\s?([kKmM])?\+?\s*[^()\d]*\)`)
-	trade      = regexp.MustCompile(`(?i)(\d{1,3})\s*\+?\s*(?:years?|yrs?|jahren?|ans|années|años|anni|jaar|anos)\b`)
-	thousands  = regexp.MustCompile(`^\d{1,3}(?:[.,   ’']\d{3})+$`)
-	phoneLike  = regexp.MustCompile(`\+?\(?\d[\d\s().\-/]{6,}\d`)
-	unrated    = regexp.MustCompile(`(?i)\b(no reviews|keine rezensionen|keine bewertungen|aucun avis|sin reseñas|nessuna recensione|geen reviews)\b`)
-	hoursWords = regexp.MustCompile(`(?i)\b(open|opens|closed|closes|open 24|geöffnet|geschlossen|öffnet|schließt|ouvert|fermé|ouvre|ferme|abierto|cerrado|abre|cierra|aperto|chiuso|geopend|gesloten)\b`)
+	rated      = regexp.MustCompile(
+		`(?i)(?:rated|rating|bewertung|note|nota|valoración|valutazione)\D{0,3}([0-5](?:[.,]\d)?)(?:\D|$)`)
+	counted = regexp.MustCompile(
+		`(?i)(\d[\d.,   ’']*\d|\d)\s?([km]|tsd\.?|mil)?\+?\s*(?:[a-z]+ )?(?:reviews?|ratings?|votes?|rezensionen|rezension|bewertungen|bewertung|avis|reseñas?|opiniones|valoraciones|recensioni|recensies|beoordelingen|omdömen|anmeldelser)`)
+	bracketed = regexp.MustCompile(`\(\s*(\d[\d.,   ’']*\d|\d)\s?([kKmM])?\+?\s*[^()\d]*\)`)
+	trade     = regexp.MustCompile(`(?i)(\d{1,3})\s*\+?\s*(?:years?|yrs?|jahren?|ans|années|años|anni|jaar|anos)\b`)
+	thousands = regexp.MustCompile(`^\d{1,3}(?:[.,   ’']\d{3})+$`)
+	phoneLike = regexp.MustCompile(`\+?\(?\d[\d\s().\-/]{6,}\d`)
+	unrated   = regexp.MustCompile(
+		`(?i)\b(no reviews|keine rezensionen|keine bewertungen|aucun avis|sin reseñas|nessuna recensione|geen reviews)\b`)
+	hoursWords = regexp.MustCompile(
+		`(?i)\b(open|opens|closed|closes|open 24|geöffnet|geschlossen|öffnet|schließt|ouvert|fermé|ouvre|ferme|abierto|cerrado|abre|cierra|aperto|chiuso|geopend|gesloten)\b`)
 )
 
 // facts are what the texts of an entry say of a business.
@@ -93,7 +98,8 @@ func reviewsOf(s string) (int, bool) {
 func amount(digits, unit string) (int, bool) {
 	digits = strings.TrimSpace(digits)
 	if thousands.MatchString(digits) {
-		digits = strings.NewReplacer(".", "", ",", "", " ", "", "\u00a0", "", "\u202f", "", "’", "", "'", "").Replace(digits)
+		digits = strings.NewReplacer(".", "", ",", "", " ", "", "\u00a0", "", "\u202f", "", "’", "", "'",
+			"").Replace(digits)
 	}
 	n, err := strconv.ParseFloat(strings.Replace(digits, ",", ".", 1), 64)
 	if err != nil {
@@ -121,7 +127,8 @@ func phoneOf(s string) string {
 	for _, m := range phoneLike.FindAllString(s, -1) {
 		m = strings.TrimSpace(m)
 		digits := len(digitsOf(m))
-		if digits >= 8 && digits <= 15 && strings.ContainsAny(m, " -/.") && strings.ContainsAny(m[:1], "+(0123456789") && !datelike.MatchString(m) {
+		if digits >= 8 && digits <= 15 && strings.ContainsAny(m, " -/.") &&
+			strings.ContainsAny(m[:1], "+(0123456789") && !datelike.MatchString(m) {
 			return m
 		}
 	}

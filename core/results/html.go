@@ -150,7 +150,8 @@ func (s *scan) measure(doc *html.Node) {
 				s.found[n] = at
 			}
 			at.hi = i + 1
-			at.domains, at.phones, at.titles = add(at.domains, b.domains...), add(at.phones, b.phones...), add(at.titles, b.titles...)
+			at.domains, at.phones, at.titles = add(at.domains, b.domains...), add(at.phones, b.phones...),
+				add(at.titles, b.titles...)
 			at.ratings += b.ratings
 		}
 	}
@@ -183,7 +184,8 @@ func digitsOf(s string) string {
 
 // root is the largest element around a node that holds one entry.
 func (s *scan) root(n *html.Node) *html.Node {
-	for n.Parent != nil && n.Parent.DataAtom != atom.Body && n.Parent.DataAtom != atom.Html && n.Parent.Type != html.DocumentNode {
+	for n.Parent != nil && n.Parent.DataAtom != atom.Body && n.Parent.DataAtom != atom.Html &&
+		n.Parent.Type != html.DocumentNode {
 		up := s.found[n.Parent]
 		if up == nil || !up.one() {
 			break

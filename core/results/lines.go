@@ -91,7 +91,8 @@ func titleBelow(lines []string, at int) bool {
 	for next < len(lines) && isRating(lines[next]) {
 		next++
 	}
-	return at+1 < len(lines) && titleLike(lines[at+1]) && !strings.HasSuffix(lines[at+1], "…") && next < len(lines) && snippetLike(lines[next])
+	return at+1 < len(lines) && titleLike(lines[at+1]) && !strings.HasSuffix(lines[at+1], "…") && next < len(lines) &&
+		snippetLike(lines[next])
 }
 
 // titlesBelow tells a text in which most titles stand below their addresses.
@@ -115,11 +116,13 @@ func namesSite(line, domain string) bool {
 
 func titleLike(line string) bool {
 	n := utf8.RuneCountInString(line)
-	return n > 2 && n <= 120 && hasWord(line) && domainOf(line) == "" && !isAdLabel(line) && !isGeneric(line) && !isRating(line) && !strings.HasSuffix(line, ".")
+	return n > 2 && n <= 120 && hasWord(line) && domainOf(line) == "" && !isAdLabel(line) && !isGeneric(line) &&
+		!isRating(line) && !strings.HasSuffix(line, ".")
 }
 
 func snippetLike(line string) bool {
-	return utf8.RuneCountInString(line) >= snippetLetters || strings.HasSuffix(line, ".") || strings.HasSuffix(line, "…")
+	return utf8.RuneCountInString(line) >= snippetLetters || strings.HasSuffix(line, ".") ||
+		strings.HasSuffix(line, "…")
 }
 
 // leadingRating is a rating at the beginning of a line, as it stands under the name of a
@@ -128,7 +131,8 @@ var leadingRating = regexp.MustCompile(`^[1-5][.,]\d(\D|$)`)
 
 // business finds a business by the rating or the lack of one below its name.
 func business(lines []string, at int, found []lineEntry) (lineEntry, bool) {
-	if !leadingRating.MatchString(lines[at]) && !(utf8.RuneCountInString(lines[at]) < 40 && unrated.MatchString(lines[at])) {
+	if !leadingRating.MatchString(lines[at]) &&
+		!(utf8.RuneCountInString(lines[at]) < 40 && unrated.MatchString(lines[at])) {
 		return lineEntry{}, false
 	}
 	if at == 0 || !titleLike(lines[at-1]) && utf8.RuneCountInString(lines[at-1]) < 3 {

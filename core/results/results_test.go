@@ -64,7 +64,8 @@ func TestPages(t *testing.T) {
 				g := p.Entries[i]
 				assert.Equal(t, or(e.Position), g.Position, e.Title)
 				assert.Equal(t, or(e.URL), g.URL, e.Title)
-				for field, same := range map[string]bool{"rating": or(e.Rating) == or(g.Rating), "domain": or(e.Domain) == g.Domain, "reviews": or(e.Reviews) == or(g.Reviews),
+				for field, same := range map[string]bool{"rating": or(e.Rating) == or(g.Rating),
+					"domain": or(e.Domain) == g.Domain, "reviews": or(e.Reviews) == or(g.Reviews),
 					"phone": or(e.Phone) == g.Phone, "years": or(e.Years) == or(g.Years)} {
 					all++
 					if same {
@@ -83,7 +84,8 @@ func TestPages(t *testing.T) {
 // The columns of a table are guessed by their headings, or told; the positions that it
 // tells stay, gaps and all.
 func TestTableColumns(t *testing.T) {
-	const list = "Betrieb,Netz,Platz,Sterne\nKiln Row Sweeps,kilnrow.example,1,\"4,7\"\nHarbor Flue,harborflue.example,14,4.1\n"
+	const list = "Betrieb,Netz,Platz,Sterne\nKiln Row Sweeps,kilnrow.example,1,\"4,7\"\nHarbor " +
+		"Flue,harborflue.example,14,4.1\n"
 	p := Read([]byte(list), Source{Table: true})
 	assert.Equal(t, []string{"Betrieb", "Netz", "Platz", "Sterne"}, p.Heading)
 	assert.Equal(t, []Field{NoField, NoField, NoField, NoField}, p.Columns)
@@ -92,5 +94,6 @@ func TestTableColumns(t *testing.T) {
 	assert.Equal(t, 14, p.Entries[1].Position)
 	assert.Equal(t, "https://harborflue.example", p.Entries[1].URL)
 	assert.InDelta(t, 4.7, *p.Entries[0].Rating, 0)
-	assert.Empty(t, Read([]byte("Kiln Row Sweeps\nWe sweep, and line flues.\n"), Source{}).Columns, "a text is no table")
+	assert.Empty(t, Read([]byte("Kiln Row Sweeps\nWe sweep, and line flues.\n"), Source{}).Columns,
+		"a text is no table")
 }

@@ -29,7 +29,8 @@ const (
 
 // Fields are all of them.
 func Fields() []Field {
-	return []Field{NoField, PartField, PositionField, RatingField, ReviewsField, TitleField, URLField, DomainField, PhoneField, YearsField, SponsoredField}
+	return []Field{NoField, PartField, PositionField, RatingField, ReviewsField, TitleField, URLField, DomainField,
+		PhoneField, YearsField, SponsoredField}
 }
 
 // columns are the words of headings by what their column holds.
@@ -37,10 +38,14 @@ var columns = []struct {
 	field Field
 	words []string
 }{
-	{PartField, []string{"part", "type", "section", "kind"}}, {PositionField, []string{"position", "rank", "pos", "place", "no"}},
-	{ReviewsField, []string{"reviews", "review count", "number of reviews", "votes"}}, {RatingField, []string{"rating", "stars", "score"}},
-	{TitleField, []string{"title", "name", "business", "firm", "company"}}, {URLField, []string{"url", "website", "site", "link", "address", "web"}},
-	{DomainField, []string{"domain", "host"}}, {PhoneField, []string{"phone", "telephone", "tel"}}, {YearsField, []string{"years", "years in business", "in business"}},
+	{PartField, []string{"part", "type", "section", "kind"}},
+	{PositionField, []string{"position", "rank", "pos", "place", "no"}},
+	{ReviewsField, []string{"reviews", "review count", "number of reviews", "votes"}},
+	{RatingField, []string{"rating", "stars", "score"}},
+	{TitleField, []string{"title", "name", "business", "firm", "company"}},
+	{URLField, []string{"url", "website", "site", "link", "address", "web"}},
+	{DomainField, []string{"domain", "host"}}, {PhoneField, []string{"phone", "telephone", "tel"}},
+	{YearsField, []string{"years", "years in business", "in business"}},
 	{SponsoredField, []string{"sponsored", "ad", "paid"}},
 }
 
@@ -50,7 +55,9 @@ func guessed(heading []string) []Field {
 	for c, cell := range heading {
 		folded := " " + fold(cell) + " "
 		for _, column := range columns {
-			named := slices.ContainsFunc(column.words, func(w string) bool { return strings.Contains(folded, " "+w+" ") })
+			named := slices.ContainsFunc(column.words, func(w string) bool {
+				return strings.Contains(folded, " "+w+" ")
+			})
 			if named && !slices.Contains(out, column.field) {
 				out[c] = column.field
 				break
@@ -88,14 +95,16 @@ func fromTable(body []byte, source Source) (Page, bool) {
 			}
 			return ""
 		}
-		e := Entry{Title: cell(TitleField), URL: cell(URLField), Domain: cell(DomainField), Phone: cell(PhoneField), Part: partOf(cell(PartField), cell(SponsoredField))}
+		e := Entry{Title: cell(TitleField), URL: cell(URLField), Domain: cell(DomainField), Phone: cell(PhoneField),
+			Part: partOf(cell(PartField), cell(SponsoredField))}
 		if e.URL != "" && !strings.Contains(e.URL, "://") {
 			e.URL = "https://" + e.URL
 		}
 		if e.URL != "" {
 			e.Domain = lineup.Domain(e.URL)
 		}
-		if n, err := strconv.ParseFloat(strings.Replace(cell(RatingField), ",", ".", 1), 64); err == nil && n > 0 && n <= 5 {
+		if n, err := strconv.ParseFloat(strings.Replace(cell(RatingField), ",", ".", 1), 64); err == nil && n > 0 &&
+			n <= 5 {
 			e.Rating = &n
 		}
 		if n, ok := table.Number(cell(PositionField)); ok {
@@ -132,7 +141,8 @@ func partOf(said, sponsored string) Part {
 		}
 		return false
 	}
-	paid := holds("paid", "ad", "ads", "sponsored") || sponsored != "" && sponsored != "0" && !strings.EqualFold(sponsored, "no") && !strings.EqualFold(sponsored, "false")
+	paid := holds("paid", "ad", "ads", "sponsored") || sponsored != "" && sponsored != "0" &&
+		!strings.EqualFold(sponsored, "no") && !strings.EqualFold(sponsored, "false")
 	switch {
 	case holds("map", "pack", "local", "places") && paid:
 		return MapSponsored

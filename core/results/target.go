@@ -51,7 +51,8 @@ func innerTarget(u *url.URL, own bool) string {
 		for _, v := range values {
 			for _, candidate := range []string{v, decoded(v)} {
 				inner, err := url.Parse(candidate)
-				if err != nil || inner.Host == "" || inner.Scheme != "http" && inner.Scheme != "https" || !strings.Contains(inner.Host, ".") {
+				if err != nil || inner.Host == "" || inner.Scheme != "http" && inner.Scheme != "https" ||
+					!strings.Contains(inner.Host, ".") {
 					continue
 				}
 				if own || passes(u.Path) {
@@ -78,7 +79,8 @@ func innerTarget(u *url.URL, own bool) string {
 // passes tells a path that only passes on: go, click, redirect.
 func passes(path string) bool {
 	last := strings.ToLower(strings.Trim(path[strings.LastIndex(path, "/")+1:], "/"))
-	for _, word := range []string{"go", "click", "redirect", "redir", "out", "away", "link", "url", "track", "visit", "r"} {
+	for _, word := range []string{"go", "click", "redirect", "redir", "out", "away", "link", "url", "track", "visit",
+		"r"} {
 		if last == word {
 			return true
 		}
@@ -92,7 +94,8 @@ func decoded(v string) string {
 		return ""
 	}
 	for _, enc := range []*base64.Encoding{base64.RawURLEncoding, base64.RawStdEncoding} {
-		if out, err := enc.DecodeString(strings.TrimRight(v, "=")); err == nil && strings.HasPrefix(string(out), "http") {
+		if out, err := enc.DecodeString(strings.TrimRight(v, "=")); err == nil &&
+			strings.HasPrefix(string(out), "http") {
 			return string(out)
 		}
 	}

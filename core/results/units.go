@@ -39,14 +39,20 @@ const (
 )
 
 // never are elements that hold no text of the page.
-var never = map[atom.Atom]bool{atom.Script: true, atom.Style: true, atom.Template: true, atom.Noscript: true, atom.Head: true, atom.Svg: true,
-	atom.Select: true, atom.Textarea: true, atom.Option: true, atom.Iframe: true, atom.Object: true, atom.Canvas: true, atom.Button: false}
+var never = map[atom.Atom]bool{atom.Script: true, atom.Style: true, atom.Template: true, atom.Noscript: true,
+	atom.Head: true, atom.Svg: true,
+	atom.Select: true, atom.Textarea: true, atom.Option: true, atom.Iframe: true, atom.Object: true, atom.Canvas: true,
+	atom.Button: false}
 
 // breaking are elements that stand on lines of their own.
-var breaking = map[atom.Atom]bool{atom.P: true, atom.Div: true, atom.Li: true, atom.Ul: true, atom.Ol: true, atom.Dl: true, atom.Dt: true, atom.Dd: true,
-	atom.Table: true, atom.Tr: true, atom.Td: true, atom.Th: true, atom.Tbody: true, atom.H1: true, atom.H2: true, atom.H3: true, atom.H4: true,
-	atom.H5: true, atom.H6: true, atom.Section: true, atom.Article: true, atom.Header: true, atom.Footer: true, atom.Main: true, atom.Nav: true,
-	atom.Aside: true, atom.Form: true, atom.Hr: true, atom.Br: true, atom.Pre: true, atom.Blockquote: true, atom.Figure: true}
+var breaking = map[atom.Atom]bool{atom.P: true, atom.Div: true, atom.Li: true, atom.Ul: true, atom.Ol: true,
+	atom.Dl: true, atom.Dt: true, atom.Dd: true,
+	atom.Table: true, atom.Tr: true, atom.Td: true, atom.Th: true, atom.Tbody: true, atom.H1: true, atom.H2: true,
+	atom.H3: true, atom.H4: true,
+	atom.H5: true, atom.H6: true, atom.Section: true, atom.Article: true, atom.Header: true, atom.Footer: true,
+	atom.Main: true, atom.Nav: true,
+	atom.Aside: true, atom.Form: true, atom.Hr: true, atom.Br: true, atom.Pre: true, atom.Blockquote: true,
+	atom.Figure: true}
 
 func hidden(n *html.Node) bool {
 	for _, a := range n.Attr {

@@ -8,25 +8,32 @@ import (
 )
 
 // adLabels are what stands beside what is paid for, folded.
-var adLabels = set(`ad;ads;sponsored;sponsored result;sponsored results;sponsored link;sponsored links;advertisement;advertisements;promoted;paid;
-anzeige;anzeigen;gesponsert;gesponserte ergebnisse;werbung;annonce;annonces;sponsorise;sponsorisee;sponsorises;resultat sponsorise;
-resultats sponsorises;commandite;publicite;lien sponsorise;anuncio;anuncios;patrocinado;patrocinados;publicidad;resultado patrocinado;
-resultados patrocinados;annuncio;annunci;sponsorizzato;sponsorizzati;pubblicita;gesponsord;advertentie;advertenties;publicidade;reklama;
-sponsrad;annons;sponset;annonse;mainos`)
+var adLabels = set(
+	`ad;ads;sponsored;sponsored result;sponsored results;sponsored link;sponsored links;advertisement;
+advertisements;promoted;paid;anzeige;anzeigen;gesponsert;gesponserte ergebnisse;werbung;annonce;
+annonces;sponsorise;sponsorisee;sponsorises;resultat sponsorise;resultats sponsorises;commandite;
+publicite;lien sponsorise;anuncio;anuncios;patrocinado;patrocinados;publicidad;resultado patrocinado;
+resultados patrocinados;annuncio;annunci;sponsorizzato;sponsorizzati;pubblicita;gesponsord;advertentie;
+advertenties;publicidade;reklama;sponsrad;annons;sponset;annonse;mainos`)
 
 // generic are the texts of links that name no title.
-var generic = set(`website;web site;visit site;visit website;site;homepage;directions;route;get directions;call;call now;book;book online;book now;menu;
-order;order online;share;save;more;more info;learn more;read more;see more;details;prices;pricing;reviews;photos;contact;contact us;saved copy;
-cached;similar;translate this page;webseite;webauftritt;routenplaner;anrufen;termin;mehr;kontakt;bewertungen;site web;itineraire;
-appeler;appel;plus;avis;reserver;sitio web;sitio;pagina web;como llegar;indicaciones;llamar;mas;sito;sito web;indicazioni;chiama;
-website bezoeken;routebeschrijving;bellen`)
+var generic = set(
+	`website;web site;visit site;visit website;site;homepage;directions;route;get directions;call;call now;
+book;book online;book now;menu;order;order online;share;save;more;more info;learn more;read more;
+see more;details;prices;pricing;reviews;photos;contact;contact us;saved copy;cached;similar;
+translate this page;webseite;webauftritt;routenplaner;anrufen;termin;mehr;kontakt;bewertungen;site web;
+itineraire;appeler;appel;plus;avis;reserver;sitio web;sitio;pagina web;como llegar;indicaciones;llamar;
+mas;sito;sito web;indicazioni;chiama;website bezoeken;routebeschrijving;bellen`)
 
 // otherSections are the headings of what stands on a page of results and is none.
-var otherSections = set(`people also ask;people also search for;related questions;related searches;searches related;questions;videos;short videos;images;
-pictures;news;top stories;in the news;shopping;products;discussions;discussions and forums;jobs;weitere fragen;nutzer fragen auch;
-ahnliche fragen;ahnliche suchanfragen;verwandte suchanfragen;bilder;schlagzeilen;autres questions;autres questions posees;questions frequentes;
-recherches associees;recherches similaires;videos associees;a la une;actualites;otras preguntas;mas preguntas;preguntas relacionadas;
-busquedas relacionadas;imagenes;noticias;altre domande;ricerche correlate;immagini;notizie`)
+var otherSections = set(
+	`people also ask;people also search for;related questions;related searches;searches related;questions;
+videos;short videos;images;pictures;news;top stories;in the news;shopping;products;discussions;
+discussions and forums;jobs;weitere fragen;nutzer fragen auch;ahnliche fragen;ahnliche suchanfragen;
+verwandte suchanfragen;bilder;schlagzeilen;autres questions;autres questions posees;
+questions frequentes;recherches associees;recherches similaires;videos associees;a la une;actualites;
+otras preguntas;mas preguntas;preguntas relacionadas;busquedas relacionadas;imagenes;noticias;
+altre domande;ricerche correlate;immagini;notizie`)
 
 func set(words string) map[string]bool {
 	out := map[string]bool{}
@@ -57,7 +64,8 @@ func isGeneric(s string) bool { return generic[fold(s)] }
 
 // shownAddress is an address as it is shown beside a title: a domain, with its path or a
 // trail of words.
-var shownAddress = regexp.MustCompile(`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>].*)?( ?[·•|-] ?\S+)?$`)
+var shownAddress = regexp.MustCompile(
+	`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>].*)?( ?[·•|-] ?\S+)?$`)
 
 // domainOf is the domain of a text that is a shown address, empty for none.
 func domainOf(s string) string {

@@ -145,7 +145,9 @@ func (c *Column) TitlePosition(family string) int {
 	scan := &text.Scan{Text: c.Page.Title}
 	scan.AppendLabel(0, len(scan.Text))
 	hits := c.Criteria.matcher.Finder(scan).Find(0, len(scan.Tokens))
-	at := slices.IndexFunc(hits, func(h phrase.Hit) bool { return h.Exact() && c.Criteria.Families[h.Family].Key == family })
+	at := slices.IndexFunc(hits, func(h phrase.Hit) bool {
+		return h.Exact() && c.Criteria.Families[h.Family].Key == family
+	})
 	if at < 0 {
 		return -1
 	}

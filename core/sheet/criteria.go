@@ -44,7 +44,8 @@ func NewCriteria(a Asked) *Criteria {
 	for i, p := range a.Phrases {
 		list[i] = phrase.New(p, a.Language)
 	}
-	c := &Criteria{Phrases: a.Phrases, asked: a, matcher: phrase.Compile(list, a.Language), family: map[string]int{}, typed: map[string]int{}}
+	c := &Criteria{Phrases: a.Phrases, asked: a, matcher: phrase.Compile(list, a.Language), family: map[string]int{},
+		typed: map[string]int{}}
 	c.Families = c.matcher.Families
 	for i, f := range c.Families {
 		c.family[f.Key] = i

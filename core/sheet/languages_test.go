@@ -17,14 +17,19 @@ import (
 // family in one language may be of two in another.
 func TestRowsOfAnyLanguage(t *testing.T) {
 	tags := []string{"", "en", "en-US", "fr", "fr-CA", "de", "es", "ja", "xx", "no such tag", "pt_BR"}
-	phrases := []string{"ramonage cheminée ostrey", "ramonages de cheminées ostrey", "nettoyage poêle ostrey", "chimney sweep ostrey", "chimney sweeping ostrey",
-		"sweeps chimneys ostrey", "flue liner ostrey", "services de ramonage ostrey", "Schornstein fegen ostrey", "Schornsteine fegen ostrey", "ramonage près de moi"}
-	word := rapid.SampledFrom([]string{"ramonage", "cheminée", "cheminées", "chimney", "sweeping", "Ostrey", "de", "flue", "liner", "poêle", "Schornsteine", "fegen.", "<p>", "<h2>", "</h2>"})
+	phrases := []string{"ramonage cheminée ostrey", "ramonages de cheminées ostrey", "nettoyage poêle ostrey",
+		"chimney sweep ostrey", "chimney sweeping ostrey",
+		"sweeps chimneys ostrey", "flue liner ostrey", "services de ramonage ostrey", "Schornstein fegen ostrey",
+		"Schornsteine fegen ostrey", "ramonage près de moi"}
+	word := rapid.SampledFrom([]string{"ramonage", "cheminée", "cheminées", "chimney", "sweeping", "Ostrey", "de",
+		"flue", "liner", "poêle", "Schornsteine", "fegen.", "<p>", "<h2>", "</h2>"})
 	rapid.Check(t, func(t *rapid.T) {
-		language := phrase.LanguageOf(rapid.SampledFrom(tags).Draw(t, "client"), []place.Place{{Name: "Ostrey", Home: true}}, phrase.Corrections{})
+		language := phrase.LanguageOf(rapid.SampledFrom(tags).Draw(t, "client"),
+			[]place.Place{{Name: "Ostrey", Home: true}}, phrase.Corrections{})
 		all := NewCriteria(Asked{Phrases: rapid.Permutation(phrases).Draw(t, "phrases"), Language: language})
 		for range 3 {
-			body := "<html lang='" + rapid.SampledFrom(tags).Draw(t, "page") + "'>" + strings.Join(rapid.SliceOfN(word, 0, 40).Draw(t, "body"), " ")
+			body := "<html lang='" + rapid.SampledFrom(tags).Draw(t, "page") + "'>" +
+				strings.Join(rapid.SliceOfN(word, 0, 40).Draw(t, "body"), " ")
 			p := page.Read([]byte(body), page.Source{})
 			c := Measure(p, all)
 			assert.Len(t, c.Families, len(all.Families))

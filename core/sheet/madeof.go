@@ -52,12 +52,18 @@ type counted struct {
 // what a page is about; no sequence starts or ends in one.
 var idle = func() map[string]bool {
 	out := map[string]bool{}
-	for _, w := range strings.Fields(`i you he she it we they me him her us them my his its their mine yours this that these those who whom which
-		what when where why how is are was were be been being am do does did done have has had having will would can could shall should may might
-		must not no nor so if then than as but because while until although though also too very just only even still yet already again ever never
-		always often here there now up down out off over under into onto about after before between through during without within against
-		upon all any both each few more most other some such same own one two three four five six seven eight nine ten first second last next
-		new old good well many much every another either neither come comes came go goes went get gets got make makes made take takes took give
+	for _, w := range strings.Fields(
+		`i you he she it we they me him her us them my his its their mine yours this that these those who whom which
+		what when where why how is are was were be been being am do does did done have has had having will would
+		can could shall should may might
+		must not no nor so if then than as but because while until although though also too very just only even
+		still yet already again ever never
+		always often here there now up down out off over under into onto about after before between through during
+		without within against
+		upon all any both each few more most other some such same own one two three four five six seven eight nine
+		ten first second last next
+		new old good well many much every another either neither come comes came go goes went get gets got make
+		makes made take takes took give
 		see say says said let leave keep put cannot dont doesnt isnt wont youre were weve ive thats`) {
 		out[w] = true
 	}
@@ -212,7 +218,8 @@ func SharedByRivals(client *page.Page, rivals []*page.Page) []Shared {
 		if len(f.rates) < least || !f.often {
 			continue
 		}
-		out = append(out, Shared{Text: t, Rivals: len(f.rates), Median: stats.Median(f.rates), Own: own[t], Missing: own[t] == 0})
+		out = append(out, Shared{Text: t, Rivals: len(f.rates), Median: stats.Median(f.rates), Own: own[t],
+			Missing: own[t] == 0})
 	}
 	slices.SortFunc(out, func(a, b Shared) int {
 		return cmp.Or(cmp.Compare(b.Rivals, a.Rivals), cmp.Compare(b.Median, a.Median), strings.Compare(a.Text, b.Text))

@@ -11,7 +11,8 @@ import (
 func made(body string) *page.Page { return page.Read([]byte("<html lang=en>"+body), page.Source{}) }
 
 func TestMadeOf(t *testing.T) {
-	p := made(`<nav><a href=a>chimney sweep</a> <a href=b>chimney sweep</a></nav><h1>The chimney sweep of Tarn Harbor</h1>
+	p := made(
+		`<nav><a href=a>chimney sweep</a> <a href=b>chimney sweep</a></nav><h1>The chimney sweep of Tarn Harbor</h1>
 		<p>A chimney sweep for the harbor. Chimney sweep of Tarn Harbor is what we are.</p><p hidden>sweep sweep</p><p>A brush</p><p>the brush of the</p>`)
 	var got []string
 	for _, s := range MadeOf(p) {
@@ -23,11 +24,13 @@ func TestMadeOf(t *testing.T) {
 	assert.NotContains(t, got, "tarn harbor", "sweep of tarn harbor stands as often")
 	assert.NotContains(t, got, "of tarn harbor", "it starts in a small word")
 	assert.NotContains(t, got, "harbor chimney", "sentences part")
-	assert.Equal(t, Sequence{Text: "chimney sweep", Words: 2, Count: 3, Rate: 3000 / float64(p.Words.Copy)}, MadeOf(p)[0])
+	assert.Equal(t, Sequence{Text: "chimney sweep", Words: 2, Count: 3, Rate: 3000 / float64(p.Words.Copy)},
+		MadeOf(p)[0])
 }
 
 func TestSharedByRivals(t *testing.T) {
-	rivals := []*page.Page{made("<p>level two inspection. Level two inspection. Soot.</p>"), made("<p>A level two inspection and soot and soot.</p>"), made("<p>Nothing of it.</p>")}
+	rivals := []*page.Page{made("<p>level two inspection. Level two inspection. Soot.</p>"),
+		made("<p>A level two inspection and soot and soot.</p>"), made("<p>Nothing of it.</p>")}
 	shared := SharedByRivals(made("<p>Soot is all we say.</p>"), rivals)
 	byText := map[string]Shared{}
 	for _, s := range shared {

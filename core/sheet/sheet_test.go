@@ -26,7 +26,8 @@ func TestPlacement(t *testing.T) {
 	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor"}})
 	p := page.Read([]byte(sample), page.Source{URL: "http://brindleandash.example/chimney-sweep/tarn-harbor/"})
 	c := Measure(p, q)
-	assert.Equal(t, Slots{Title: 1, Description: 1, Address: 1, Opening: 2, Body: 2, Links: 1, ImageNames: 1, Elsewhere: 2, Total: 4},
+	assert.Equal(t, Slots{Title: 1, Description: 1, Address: 1, Opening: 2, Body: 2, Links: 1, ImageNames: 1,
+		Elsewhere: 2, Total: 4},
 		c.Phrases[0].Exact)
 	assert.Equal(t, Slots{Subheads: 1, Opening: 1, Body: 1, Alt: 1, Total: 2}, c.Phrases[0].Loose)
 	assert.Equal(t, 1, c.Phrases[1].Exact.H1)
@@ -42,8 +43,10 @@ func TestPlacement(t *testing.T) {
 
 func TestStateMayBeMissing(t *testing.T) {
 	home := place.Place{Name: "Tarn Harbor", State: "ME"}
-	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor me"}, Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{}), Place: home})
-	c := Measure(page.Read([]byte("<p>Chimney sweep in Tarn Harbor, and a chimney sweep, Tarn Harbor, Me."), page.Source{}), q)
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor me"},
+		Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{}), Place: home})
+	c := Measure(page.Read([]byte("<p>Chimney sweep in Tarn Harbor, and a chimney sweep, Tarn Harbor, Me."),
+		page.Source{}), q)
 	assert.Equal(t, 1, c.Phrases[0].Exact.Body)
 	assert.Equal(t, 1, c.Phrases[0].Loose.Body)
 }
@@ -56,7 +59,8 @@ func TestOpeningEndsInsideABlock(t *testing.T) {
 }
 
 func TestLinkInsideAWord(t *testing.T) {
-	c := Measure(page.Read([]byte("<p><a href=x>flue liner</a>s and flue <a href=y>liner</a>"), page.Source{}), NewCriteria(Asked{Phrases: []string{"flue liner"}}))
+	c := Measure(page.Read([]byte("<p><a href=x>flue liner</a>s and flue <a href=y>liner</a>"), page.Source{}),
+		NewCriteria(Asked{Phrases: []string{"flue liner"}}))
 	assert.Equal(t, 1, c.Phrases[0].Exact.Links)
 	assert.Equal(t, 1, c.Phrases[0].Exact.Body)
 }
@@ -64,9 +68,12 @@ func TestLinkInsideAWord(t *testing.T) {
 // The marks of the evidence are what the placement counts, and the total is
 // all visible text once (rule 3.3).
 func TestMarksAddUp(t *testing.T) {
-	words := []string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "<p>", "</p>", "<h1>", "</h1>", "<h3>", "</h3>",
-		"<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>", "<img alt='chimney sweep tarn harbor' src=tarn-harbor-chimney-sweep.png>", ". Then "}
-	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "sweep", "chimney sweep near me"}})
+	words := []string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "<p>", "</p>", "<h1>", "</h1>", "<h3>",
+		"</h3>",
+		"<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>",
+		"<img alt='chimney sweep tarn harbor' src=tarn-harbor-chimney-sweep.png>", ". Then "}
+	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "sweep",
+		"chimney sweep near me"}})
 	rapid.Check(t, func(t *rapid.T) {
 		body := strings.Join(rapid.SliceOfN(rapid.SampledFrom(words), 0, 60).Draw(t, "body"), " ")
 		p := page.Read([]byte("<html lang=en>"+body), page.Source{URL: "http://a.example/sweep"})

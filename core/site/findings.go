@@ -50,7 +50,8 @@ func (f *finder) findAll() {
 	}
 	f.missing()
 	for _, dead := range f.s.Dead {
-		f.add(finding.Finding{Type: finding.DeadLink, URL: dead.URL, Other: dead.From, Label: dead.Label, Status: dead.Status})
+		f.add(finding.Finding{Type: finding.DeadLink, URL: dead.URL, Other: dead.From, Label: dead.Label,
+			Status: dead.Status})
 	}
 }
 
@@ -131,7 +132,9 @@ func (f *finder) missing() {
 		if k == 0 {
 			continue
 		}
-		if !slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool { return p.Kind == Service && p.Service == service }) {
+		if !slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool {
+			return p.Kind == Service && p.Service == service
+		}) {
 			f.add(finding.Finding{Type: finding.ServiceNoPage, URL: f.home(), Services: []string{service}})
 		}
 	}
@@ -164,7 +167,8 @@ func (f *finder) wrongPlaces(i int) {
 				continue
 			}
 			said[told{other, where}] = true
-			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: other, Where: where, Texts: []string{text.Collapse(s)}})
+			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: other, Where: where,
+				Texts: []string{text.Collapse(s)}})
 		}
 	}
 	check(finding.InTitle, v.Page.Title)
@@ -212,7 +216,8 @@ func (f *finder) bodyPlaces(i int, own string) {
 	}
 	for _, p := range f.s.Places {
 		if p.Name != own && counts[p.Name] > max(counts[own], 1) {
-			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: p.Name, Where: finding.InBody, Times: counts[p.Name]})
+			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: p.Name, Where: finding.InBody,
+				Times: counts[p.Name]})
 		}
 	}
 }
@@ -229,7 +234,8 @@ func (f *finder) wrongTowns(i int, own string) {
 			}
 			ours := slices.ContainsFunc(f.s.Places, func(p place.Place) bool { return endsWith(at.name, p.Name) })
 			if !ours && !endsWith(at.name, own) {
-				f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: at.name + ", " + at.state, Where: where, Texts: []string{text.Collapse(s)}})
+				f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: at.name + ", " + at.state,
+					Where: where, Texts: []string{text.Collapse(s)}})
 			}
 		}
 	}
@@ -245,12 +251,15 @@ func (f *finder) wrongTowns(i int, own string) {
 }
 
 func endsWith(s, name string) bool {
-	return name != "" && (strings.EqualFold(s, name) || strings.HasSuffix(strings.ToLower(s), " "+strings.ToLower(name)))
+	return name != "" && (strings.EqualFold(s, name) ||
+		strings.HasSuffix(strings.ToLower(s), " "+strings.ToLower(name)))
 }
 
 // hasPage tells a place that has an area page of its own.
 func (f *finder) hasPage(place string) bool {
-	return place != f.s.Binder.home && slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool { return p.Kind == Area && p.Place == place })
+	return place != f.s.Binder.home && slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool {
+		return p.Kind == Area && p.Place == place
+	})
 }
 
 // without takes the name of the firm out of a text.

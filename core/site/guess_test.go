@@ -14,7 +14,8 @@ func TestGuess(t *testing.T) {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Pell Crossing"}, {Name: "Ostrey"}}
 	s := intent.NewJudge(intent.Ground{
 		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Lists: intent.EnglishLists(),
-		Services: []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney cleaning"}}, {Name: "flue liner installation", Words: []string{"chimney liner"}}},
+		Services: []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney cleaning"}},
+			{Name: "flue liner installation", Words: []string{"chimney liner"}}},
 	})
 	for _, c := range []struct {
 		address, title, h1 string
@@ -29,7 +30,8 @@ func TestGuess(t *testing.T) {
 		{"http://brindle.example/chimney-cleaning-ostrey.php", "", "", Area, "chimney sweeping", "Ostrey"},
 		{"http://brindle.example/about-us", "", "", About, "", ""},
 		{"http://brindle.example/contact", "Chimney sweeping in Ostrey", "", Contact, "", ""},
-		{"http://brindle.example/p/17", "Chimney liners in Ostrey", "Chimney liners", Area, "flue liner installation", "Ostrey"},
+		{"http://brindle.example/p/17", "Chimney liners in Ostrey", "Chimney liners", Area, "flue liner installation",
+			"Ostrey"},
 		{"http://brindle.example/p/18", "Chimney sweeping in Ostrey", "Flue liners in Pell Crossing", Other, "", ""},
 		{"http://brindle.example/%zz", "", "", Home, "", ""},
 	} {

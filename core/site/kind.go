@@ -53,19 +53,29 @@ var labelWords = []struct {
 	kind  Kind
 	words []string
 }{
-	{About, []string{"about", "team", "history", "story", "who we are", "our company", "staff", "meet", "propos", "qui sommes nous", "uber uns", "ueber uns", "wir uber uns", "quienes somos", "nosotros", "chi siamo"}},
-	{Contact, []string{"contact", "contacts", "contacto", "kontakt", "contatti", "directions", "quote", "estimate", "appointment", "booking", "book", "get in touch", "find us", "hours", "nous joindre", "anfahrt", "soumission", "devis", "presupuesto"}},
-	{Gallery, []string{"gallery", "photos", "portfolio", "projects", "our work", "before and after", "galerie", "galeria", "realisations", "referenzen", "bilder", "fotos"}},
-	{Article, []string{"blog", "news", "article", "articles", "faq", "faqs", "tips", "guide", "guides", "advice", "resources", "questions", "actualites", "conseils", "aktuelles", "ratgeber", "noticias", "consejos"}},
-	{Other, []string{"privacy", "terms", "cookies", "imprint", "impressum", "datenschutz", "mentions legales", "careers", "jobs", "testimonials", "reviews", "specials", "coupons", "offers", "sitemap", "thank you", "thanks", "login", "cart", "checkout", "account", "accessibility", "financing", "warranty"}},
+	{About, []string{"about", "team", "history", "story", "who we are", "our company", "staff", "meet", "propos",
+		"qui sommes nous", "uber uns", "ueber uns", "wir uber uns", "quienes somos", "nosotros", "chi siamo"}},
+	{Contact, []string{"contact", "contacts", "contacto", "kontakt", "contatti", "directions", "quote", "estimate",
+		"appointment", "booking", "book", "get in touch", "find us", "hours", "nous joindre", "anfahrt", "soumission",
+		"devis", "presupuesto"}},
+	{Gallery, []string{"gallery", "photos", "portfolio", "projects", "our work", "before and after", "galerie",
+		"galeria", "realisations", "referenzen", "bilder", "fotos"}},
+	{Article, []string{"blog", "news", "article", "articles", "faq", "faqs", "tips", "guide", "guides", "advice",
+		"resources", "questions", "actualites", "conseils", "aktuelles", "ratgeber", "noticias", "consejos"}},
+	{Other, []string{"privacy", "terms", "cookies", "imprint", "impressum", "datenschutz", "mentions legales",
+		"careers", "jobs", "testimonials", "reviews", "specials", "coupons", "offers", "sitemap", "thank you", "thanks",
+		"login", "cart", "checkout", "account", "accessibility", "financing", "warranty"}},
 }
 
 // dated is the path of an article that is filed by its date.
 var dated = regexp.MustCompile(`/(19|20)\d\d/\d{1,2}/`)
 
 // hubs are the words of pages that only list others.
-var hubs = map[string]bool{"services": true, "our services": true, "what we do": true, "all services": true, "areas": true, "service areas": true, "areas we serve": true,
-	"service area": true, "locations": true, "towns": true, "towns we serve": true, "communities": true, "communities we serve": true, "where we serve": true, "where we work": true, "leistungen": true, "nos services": true, "servicios": true, "prestations": true}
+var hubs = map[string]bool{"services": true, "our services": true, "what we do": true, "all services": true,
+	"areas": true, "service areas": true, "areas we serve": true,
+	"service area": true, "locations": true, "towns": true, "towns we serve": true, "communities": true,
+	"communities we serve": true, "where we serve": true, "where we work": true, "leistungen": true,
+	"nos services": true, "servicios": true, "prestations": true}
 
 // PurposeOf tells what a page is for, by its address, what menus call it, its title, its
 // h1 and its headings (rules 5.1, 9.1).
@@ -131,9 +141,12 @@ func byWords(told Told, slug, service, place string) (Purpose, bool) {
 	for _, k := range labelWords {
 		for _, w := range k.words {
 			switch {
-			case strings.Contains(last, " "+w+" ") && (few(last, w, 2) || service == "" && place == "" && few(last, w, 4) || telling(last, w)) && !beside(last, w):
+			case strings.Contains(last, " "+w+" ") &&
+				(few(last, w, 2) || service == "" && place == "" && few(last, w, 4) || telling(last, w)) &&
+				!beside(last, w):
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
-			case k.kind != About && k.kind != Contact && strings.HasPrefix(path, " "+w+" ") && len(strings.Fields(path)) > len(strings.Fields(last)):
+			case k.kind != About && k.kind != Contact && strings.HasPrefix(path, " "+w+" ") &&
+				len(strings.Fields(path)) > len(strings.Fields(last)):
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true // it is filed there
 			}
 		}
@@ -176,7 +189,8 @@ func beside(words, w string) bool {
 // is asked for on any page.
 func telling(last, w string) bool {
 	switch w {
-	case "quote", "estimate", "book", "booking", "hours", "history", "story", "questions", "appointment", "reviews", "offers", "specials", "meet":
+	case "quote", "estimate", "book", "booking", "hours", "history", "story", "questions", "appointment", "reviews",
+		"offers", "specials", "meet":
 		return false
 	}
 	return strings.HasPrefix(last, " "+w+" ") || strings.HasSuffix(last, " "+w+" ")

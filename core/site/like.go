@@ -65,7 +65,9 @@ func holding(of Surveyed, rival []Surveyed) *Surveyed {
 	if of.Kind != Service {
 		return nil
 	}
-	i := slices.IndexFunc(rival, func(p Surveyed) bool { return p.Reason == BySeveral && slices.Contains(p.Purpose.Words, of.Service) })
+	i := slices.IndexFunc(rival, func(p Surveyed) bool {
+		return p.Reason == BySeveral && slices.Contains(p.Purpose.Words, of.Service)
+	})
 	if i < 0 {
 		return nil
 	}

@@ -37,7 +37,8 @@ const (
 )
 
 // fillers are words of labels that name nothing.
-var fillers = map[string]bool{"our": true, "services": true, "service": true, "residential": true, "commercial": true, "professional": true, "expert": true,
+var fillers = map[string]bool{"our": true, "services": true, "service": true, "residential": true, "commercial": true,
+	"professional": true, "expert": true,
 	"and": true, "local": true, "all": true, "more": true, "full": true, "what": true, "we": true, "do": true}
 
 // ServiceOffers are services that the menus and headings of a site name and that are
@@ -110,7 +111,8 @@ func (s Survey) PlaceOffers(tree Tree, near Towns) []Offer {
 	var out []Offer
 	had := map[string]bool{}
 	for _, p := range tree.Pages {
-		if p.Kind != Area || p.Place == "" || had[p.Place] || len(s.Binder.Places(p.Place)) > 0 || !slices.Contains(near(text.Tokens(p.Place)), p.Place) {
+		if p.Kind != Area || p.Place == "" || had[p.Place] || len(s.Binder.Places(p.Place)) > 0 ||
+			!slices.Contains(near(text.Tokens(p.Place)), p.Place) {
 			continue
 		}
 		had[p.Place] = true

@@ -19,9 +19,11 @@ func offered(list []Offer) (out []string) {
 // by; what the client has, what is no service and what the firm is called are not.
 func TestServiceOffers(t *testing.T) {
 	drafts := append(faultless(),
-		draft{path: "/gas-hearths/", title: "Gas hearth repair | Brindle", h1: "Gas hearths", labels: []string{"Gas hearth repair"}},
+		draft{path: "/gas-hearths/", title: "Gas hearth repair | Brindle", h1: "Gas hearths",
+			labels: []string{"Gas hearth repair"}},
 		draft{path: "/animals/", title: "Animals | Brindle", h1: "Animal removal", labels: []string{"Our services"}},
-		draft{path: "/hearths/", title: "More | Brindle", h1: "Hearths", labels: []string{"Fixing gas hearths in Ostrey"}})
+		draft{path: "/hearths/", title: "More | Brindle", h1: "Hearths",
+			labels: []string{"Fixing gas hearths in Ostrey"}})
 	s := surveyOf(drafts)
 	got := offered(s.ServiceOffers(s.Tree()))
 	assert.Equal(t, []string{"gas hearth repair"}, got)
@@ -45,5 +47,7 @@ func TestPlaceOffers(t *testing.T) {
 	s.Binder.Knows(towns)
 	got := s.PlaceOffers(s.Tree(), towns)
 	assert.Equal(t, []string{"Marl Point"}, offered(got))
-	assert.True(t, slices.ContainsFunc(got, func(o Offer) bool { return o.By == OfferedByPage && o.From == "Marl Point | Brindle" }))
+	assert.True(t, slices.ContainsFunc(got, func(o Offer) bool {
+		return o.By == OfferedByPage && o.From == "Marl Point | Brindle"
+	}))
 }

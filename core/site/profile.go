@@ -56,7 +56,8 @@ func firmName(p *page.Page) string {
 	}
 	label, _, _ := strings.Cut(lineup.Domain(p.URL), ".")
 	for _, c := range candidates {
-		if name := strings.Trim(copyright.ReplaceAllString(lineup.NameOf(c, p.URL), ""), " ,.·"); name != "" && name != label {
+		if name := strings.Trim(copyright.ReplaceAllString(lineup.NameOf(c, p.URL), ""), " ,.·"); name != "" &&
+			name != label {
 			return name
 		}
 	}
@@ -67,7 +68,8 @@ func firmName(p *page.Page) string {
 var copyright = regexp.MustCompile(`(?i)^(?:©|\(c\)|copyright)?[\s\d–-]*`)
 
 // townState are towns with a state behind them, as addresses have them.
-var townState = regexp.MustCompile(`((?:\p{Lu}[\p{L}'’.-]+ ){0,3}\p{Lu}[\p{L}'’.-]+),? ([A-Z]{2}|\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?)\b`)
+var townState = regexp.MustCompile(
+	`((?:\p{Lu}[\p{L}'’.-]+ ){0,3}\p{Lu}[\p{L}'’.-]+),? ([A-Z]{2}|\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?)\b`)
 
 // town is a town with its state.
 type town struct{ name, state string }
@@ -128,7 +130,8 @@ func townBefore(words, state string) (town, bool) {
 // streetWord tells words of an address that stand before the town.
 func streetWord(word string) bool {
 	switch strings.ToLower(strings.Trim(word, ".")) {
-	case "street", "st", "road", "rd", "avenue", "ave", "lane", "ln", "drive", "dr", "way", "wharf", "court", "in", "of", "serving", "the", "from", "suite":
+	case "street", "st", "road", "rd", "avenue", "ave", "lane", "ln", "drive", "dr", "way", "wharf", "court", "in",
+		"of", "serving", "the", "from", "suite":
 		return true
 	}
 	return false
@@ -208,7 +211,8 @@ func tradeOf(kind, service string) string {
 	}
 	trade := strings.Join(words, " ")
 	switch trade {
-	case "", "local business", "organization", "store", "professional service", "home and construction business", "corporation":
+	case "", "local business", "organization", "store", "professional service", "home and construction business",
+		"corporation":
 		return service
 	}
 	return trade

@@ -20,8 +20,10 @@ import (
 )
 
 var (
-	sitePlaces   = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Ostrey"}, {Name: "Quillby"}}
-	siteServices = []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney sweep"}}, {Name: "flue liner installation", Words: []string{"chimney liner"}},
+	sitePlaces = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Ostrey"},
+		{Name: "Quillby"}}
+	siteServices = []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney sweep"}},
+		{Name: "flue liner installation", Words: []string{"chimney liner"}},
 		{Name: "masonry repair", Words: []string{"chimney repair"}}}
 )
 
@@ -35,7 +37,9 @@ type draft struct {
 // prose is copy that no other page has, with its own words.
 func prose(about string, n int) string {
 	rng := rand.New(rand.NewPCG(uint64(len(about)), uint64(n)+uint64(about[0])))
-	words := strings.Fields("the brick stack above roof line needs a cap when rain comes in from north side and soot falls on hearth every winter after first frost we bring ladder brush camera")
+	words := strings.Fields(
+		"the brick stack above roof line needs a cap when rain comes in from north side and soot falls on hearth " +
+			"every winter after first frost we bring ladder brush camera")
 	var b strings.Builder
 	for range n {
 		b.WriteString(words[rng.IntN(len(words))] + fmt.Sprint(rng.IntN(90)) + " ")
@@ -56,20 +60,25 @@ func faultless() []draft {
 		of("/areas/ostrey/", "Chimney sweep Ostrey", "Chimney sweep in Ostrey", 420),
 		of("/areas/quillby/", "Chimney sweep Quillby", "Chimney sweep in Quillby", 440),
 		of("/about/", "About us", "Our story", 120), of("/contact/", "Contact", "Get in touch", 60),
-		of("/gallery/", "Gallery", "Our work", 40), of("/blog/2025/01/first-frost/", "Before the first frost", "Before the first frost", 300),
+		of("/gallery/", "Gallery", "Our work", 40),
+		of("/blog/2025/01/first-frost/", "Before the first frost", "Before the first frost", 300),
 	}
 }
 
 func surveyOf(drafts []draft) Survey {
-	s := Survey{Places: sitePlaces, Binder: NewBinder(phrase.LanguageOf("en", sitePlaces, phrase.Corrections{}), siteServices, intent.EnglishLists().Acts),
+	s := Survey{Places: sitePlaces, Binder: NewBinder(phrase.LanguageOf("en", sitePlaces, phrase.Corrections{}),
+		siteServices, intent.EnglishLists().Acts),
 		Low: func(k Kind) int { return map[Kind]int{Home: 1500}[k] + map[bool]int{true: 500}[k.ForOneSubject()] }}
 	for _, service := range siteServices {
 		s.Services = append(s.Services, service.Name)
 	}
 	for _, d := range drafts {
 		address := "https://brindle.example" + d.path
-		html := fmt.Sprintf(`<html lang="en"><head><title>%s</title>%s</head><body><main><h1>%s</h1>%s</main></body></html>`, d.title, d.head, d.h1, d.body)
-		s.Visited = append(s.Visited, Visited{URL: address, Page: page.Read([]byte(html), page.Source{URL: address}), Labels: d.labels, InLinks: d.links})
+		html := fmt.Sprintf(
+			`<html lang="en"><head><title>%s</title>%s</head><body><main><h1>%s</h1>%s</main></body></html>`, d.title,
+			d.head, d.h1, d.body)
+		s.Visited = append(s.Visited, Visited{URL: address, Page: page.Read([]byte(html), page.Source{URL: address}),
+			Labels: d.labels, InLinks: d.links})
 	}
 	return s
 }
@@ -81,7 +90,8 @@ func TestFaultlessSite(t *testing.T) {
 	for _, p := range tree.Pages {
 		kinds[strings.TrimPrefix(p.URL, "https://brindle.example")] = p.Kind
 	}
-	assert.Equal(t, map[string]Kind{"/": Home, "/flue-liners/": Service, "/masonry/": Service, "/areas/ostrey/": Area, "/areas/quillby/": Area, "/about/": About,
+	assert.Equal(t, map[string]Kind{"/": Home, "/flue-liners/": Service, "/masonry/": Service, "/areas/ostrey/": Area,
+		"/areas/quillby/": Area, "/about/": About,
 		"/contact/": Contact, "/gallery/": Gallery, "/blog/2025/01/first-frost/": Article}, kinds)
 }
 
@@ -107,7 +117,8 @@ func TestOwnWords(t *testing.T) {
 func TestBothSchemes(t *testing.T) {
 	s := surveyOf(faultless())
 	s.Both = true
-	assert.Equal(t, []finding.Finding{{Type: finding.HTTPBesideHTTPS, URL: "https://brindle.example/"}}, s.Tree().Findings)
+	assert.Equal(t, []finding.Finding{{Type: finding.HTTPBesideHTTPS, URL: "https://brindle.example/"}},
+		s.Tree().Findings)
 }
 
 // Faults that are planted are found, each of them, and nothing else is.
@@ -123,12 +134,14 @@ func TestPlantedFaults(t *testing.T) {
 		},
 		finding.OnlyPlacesDiffer: func(l []draft) []draft {
 			d := *find(l, "/areas/ostrey/")
-			d.path, d.title, d.h1, d.body = "/areas/north-tarn/", "Chimney sweep North Tarn", "Chimney sweep in North Tarn", strings.ReplaceAll(d.body, "Ostrey", "North Tarn")
+			d.path, d.title, d.h1, d.body = "/areas/north-tarn/", "Chimney sweep North Tarn",
+				"Chimney sweep in North Tarn", strings.ReplaceAll(d.body, "Ostrey", "North Tarn")
 			return append(l, d)
 		},
 		finding.AllServices: func(l []draft) []draft {
 			return append(l, draft{path: "/services/", title: "Services", h1: "What we do", links: 2,
-				body: "<h2>Chimney sweeping</h2><p>We sweep.</p><h2>Flue liners</h2><p>We line.</p><h2>Masonry</h2><p>We lay brick.</p>"})
+				body: "<h2>Chimney sweeping</h2><p>We sweep.</p><h2>Flue liners</h2><p>We " +
+					"line.</p><h2>Masonry</h2><p>We lay brick.</p>"})
 		},
 		finding.ServiceNoPage: func(l []draft) []draft {
 			return slices.DeleteFunc(l, func(d draft) bool { return d.path == "/masonry/" })
@@ -206,7 +219,8 @@ func TestManyCopies(t *testing.T) {
 		town := fmt.Sprintf("Upper%c%cford", 'a'+i/26, 'a'+i%26)
 		s.Places = append(s.Places, place.Place{Name: town})
 		body := strings.ReplaceAll(prose("Sweeping in TOWN, done well", 420), ". the", ". In TOWN the")
-		list = append(list, draft{path: "/areas/" + strings.ToLower(town) + "/", title: "Chimney sweep " + town, h1: "Chimney sweep in " + town,
+		list = append(list, draft{path: "/areas/" + strings.ToLower(town) + "/", title: "Chimney sweep " + town,
+			h1:   "Chimney sweep in " + town,
 			body: strings.ReplaceAll(body, "TOWN", town), links: 3})
 	}
 	filled := surveyOf(list)
@@ -228,11 +242,15 @@ func TestManyCopies(t *testing.T) {
 func TestLikePage(t *testing.T) {
 	own := surveyOf(faultless()).Tree().Pages
 	rival := surveyOf([]draft{
-		{path: "/", title: "Harbor Flue", h1: "Harbor Flue"}, {path: "/services/relining.html", title: "Chimney liners | Harbor Flue", h1: "Liners that last"},
-		{path: "/services/stone-and-brick.html", title: "Stone and brick | Harbor Flue", h1: "Masonry"}, {path: "/ostrey.html", title: "Sweeps in Ostrey", h1: "Ostrey"},
-		{path: "/about-our-masonry-team.html", title: "Our masonry team", h1: "The team"}, {path: "/blog/liners-explained.html", title: "Liners explained", h1: "Chimney liners explained"},
+		{path: "/", title: "Harbor Flue", h1: "Harbor Flue"},
+		{path: "/services/relining.html", title: "Chimney liners | Harbor Flue", h1: "Liners that last"},
+		{path: "/services/stone-and-brick.html", title: "Stone and brick | Harbor Flue", h1: "Masonry"},
+		{path: "/ostrey.html", title: "Sweeps in Ostrey", h1: "Ostrey"},
+		{path: "/about-our-masonry-team.html", title: "Our masonry team", h1: "The team"},
+		{path: "/blog/liners-explained.html", title: "Liners explained", h1: "Chimney liners explained"},
 	}).Tree().Pages
-	want := map[string]string{"/": "/", "/flue-liners/": "/services/relining.html", "/masonry/": "/services/stone-and-brick.html", "/areas/ostrey/": "/ostrey.html", "/areas/quillby/": ""}
+	want := map[string]string{"/": "/", "/flue-liners/": "/services/relining.html",
+		"/masonry/": "/services/stone-and-brick.html", "/areas/ostrey/": "/ostrey.html", "/areas/quillby/": ""}
 	for _, p := range own {
 		path := strings.TrimPrefix(p.URL, "https://brindle.example")
 		expected, asked := want[path]
@@ -257,10 +275,12 @@ func TestDecoys(t *testing.T) {
 		{path: "/2024/05/how-a-liner-is-set/", title: "How a flue liner is set", h1: "How a flue liner is set"},
 		{path: "/jobs/mason/", title: "Mason wanted for chimney repair", h1: "A mason for chimney repair"},
 		{path: "/blog/masonry-repair-cost/", title: "What masonry repair costs", h1: "What masonry repair costs"},
-		{path: "/chimney-repair-marl-point/", title: "Chimney repair in Marl Point, ME", h1: "Chimney repair in Marl Point, ME"},
+		{path: "/chimney-repair-marl-point/", title: "Chimney repair in Marl Point, ME",
+			h1: "Chimney repair in Marl Point, ME"},
 		{path: "/quillby-before-and-after/", title: "Before and after in Quillby", h1: "Before and after"},
 	}).Tree().Pages
-	for _, of := range []Purpose{{Kind: Service, Service: "flue liner installation"}, {Kind: Service, Service: "masonry repair"}, {Kind: Area, Place: "Quillby"}, {Kind: Area, Place: "Ostrey"}} {
+	for _, of := range []Purpose{{Kind: Service, Service: "flue liner installation"},
+		{Kind: Service, Service: "masonry repair"}, {Kind: Area, Place: "Quillby"}, {Kind: Area, Place: "Ostrey"}} {
 		like, ok := LikePage(Surveyed{Purpose: of}, rival, "Tarn Harbor")
 		assert.False(t, ok, "%s%s: %s", of.Service, of.Place, like.Page.URL)
 	}
@@ -271,8 +291,10 @@ func TestDecoys(t *testing.T) {
 func TestPagesOfSeveral(t *testing.T) {
 	section := func(h string, n int) string { return "<h2>" + h + "</h2>" + prose(h, n) }
 	tree := surveyOf([]draft{
-		{path: "/liners-and-more/", title: "Liners and all the rest", h1: "Liners and all the rest", body: "<p>All on one page.</p>" +
-			section("Chimney sweeping", 60) + section("Flue liner installation", 60) + section("Masonry repair", 60)},
+		{path: "/liners-and-more/", title: "Liners and all the rest", h1: "Liners and all the rest",
+			body: "<p>All on one page.</p>" +
+				section("Chimney sweeping", 60) + section("Flue liner installation", 60) + section("Masonry repair",
+				60)},
 		{path: "/flue-liners/", title: "Flue liners", h1: "Flue liners", body: prose("Steel, and what it costs", 400) +
 			section("Chimney sweeping", 12) + section("Flue liner installation", 20) + section("Masonry repair", 12)},
 	}).Tree().Pages
@@ -295,9 +317,11 @@ func TestWordsThatSayNothing(t *testing.T) {
 		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example" + address}, b).Kind, address)
 	}
 	for label, want := range map[string]Kind{"Read this book": Other, "Book now": Contact, "Get a quote": Contact} {
-		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example/x1/", Labels: []string{label}}, b).Kind, label)
+		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example/x1/", Labels: []string{label}}, b).Kind,
+			label)
 	}
-	for address, want := range map[string]bool{"https://brindle.example/print.html": false, "https://brindle.example/print/": false, "https://brindle.example/blueprint.html": true} {
+	for address, want := range map[string]bool{"https://brindle.example/print.html": false,
+		"https://brindle.example/print/": false, "https://brindle.example/blueprint.html": true} {
 		u, err := url.Parse(address)
 		require.NoError(t, err)
 		_, ok := PageAddress(u)

@@ -44,7 +44,8 @@ var headings = []struct {
 	figure Figure
 	words  []string
 }{
-	{Domains, []string{"referring domains", "linking domains", "ref domains", "linking sites", "linking websites", "root domains"}},
+	{Domains, []string{"referring domains", "linking domains", "ref domains", "linking sites", "linking websites",
+		"root domains"}},
 	{VisitsMo, []string{"visits", "traffic", "visitors"}},
 	{FoundFor, []string{"phrases found for", "phrases", "keywords", "found for"}},
 	{Listings, []string{"listings", "citations", "directories"}},
@@ -133,7 +134,8 @@ func number(cell string) (float64, bool) {
 		times, cell = 1e6, strings.TrimSuffix(cell, "m")
 	}
 	if comma := strings.LastIndexByte(cell, ','); comma >= 0 {
-		if len(cell)-comma == 4 && !strings.Contains(cell[comma:], ".") || strings.Contains(cell, ".") && strings.LastIndexByte(cell, '.') > comma {
+		if len(cell)-comma == 4 && !strings.Contains(cell[comma:], ".") || strings.Contains(cell, ".") &&
+			strings.LastIndexByte(cell, '.') > comma {
 			cell = strings.ReplaceAll(cell, ",", "")
 		} else {
 			cell = strings.ReplaceAll(cell, ",", ".")

@@ -12,11 +12,15 @@ func TestRead(t *testing.T) {
 		table string
 		want  []Row
 	}{
-		"tabs": {"Site\tBacklinks\tReferring domains\tNote\nharborflue.example\t1,240\t88\tfrom the spring\nOld Saltbox Masonry\t9.1K\t310\t",
-			[]Row{{"harborflue.example", map[Figure]float64{Links: 1240, Domains: 88}}, {"Old Saltbox Masonry", map[Figure]float64{Links: 9100, Domains: 310}}}},
-		"commas":     {"site,rating,reviews\nhttps://a.example/,4.7,\"1,200\"\n", []Row{{"https://a.example/", map[Figure]float64{Rating: 4.7, Reviews: 1200}}}},
+		"tabs": {"Site\tBacklinks\tReferring domains\tNote\nharborflue.example\t1,240\t88\tfrom the spring\nOld " +
+			"Saltbox Masonry\t9.1K\t310\t",
+			[]Row{{"harborflue.example", map[Figure]float64{Links: 1240, Domains: 88}},
+				{"Old Saltbox Masonry", map[Figure]float64{Links: 9100, Domains: 310}}}},
+		"commas": {"site,rating,reviews\nhttps://a.example/,4.7,\"1,200\"\n",
+			[]Row{{"https://a.example/", map[Figure]float64{Rating: 4.7, Reviews: 1200}}}},
 		"semicolons": {"Firma;Stars;Photos\nA;4,7;12", []Row{{"A", map[Figure]float64{Rating: 4.7, Photos: 12}}}},
-		"gaps":       {"site,visits\na.example,\nb.example,12\n,5", []Row{{"b.example", map[Figure]float64{VisitsMo: 12}}}},
+		"gaps": {"site,visits\na.example,\nb.example,12\n,5",
+			[]Row{{"b.example", map[Figure]float64{VisitsMo: 12}}}},
 		"no table":   {"just a line", nil},
 		"no figures": {"site,color\na.example,red", nil},
 		"nothing":    {"", nil},

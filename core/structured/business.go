@@ -150,7 +150,8 @@ func (d data) businesses(v any, depth int) (out []Business) {
 // businessOf reads an object that has a name and the phone or the address of a
 // business.
 func (d data) businessOf(o map[string]any) (Business, bool) {
-	b := Business{Type: textOf(o["@type"]), Name: textOf(o["name"]), Phone: strings.TrimPrefix(textOf(o["telephone"]), "tel:"),
+	b := Business{Type: textOf(o["@type"]), Name: textOf(o["name"]),
+		Phone:   strings.TrimPrefix(textOf(o["telephone"]), "tel:"),
 		Address: postal(d.parts(o["address"])), Hours: texts(o["openingHours"]), Areas: texts(d.parts(o["areaServed"])),
 		Profiles: texts(o["sameAs"])}
 	b.Hours = append(b.Hours, hours(d.parts(o["openingHoursSpecification"]))...)

@@ -22,9 +22,11 @@ const (
 )
 
 var properties = map[string]property{
-	"display": propDisplay, "all": propDisplay, "visibility": propVisibility, "content-visibility": propContentVisibility,
-	"float": propFloat, "position": propPosition, "white-space": propWhiteSpace, "white-space-collapse": propWhiteSpace,
-	"background": propBackground, "background-image": propBackground,
+	"display": propDisplay, "all": propDisplay, "visibility": propVisibility,
+	"content-visibility": propContentVisibility,
+	"float":              propFloat, "position": propPosition, "white-space": propWhiteSpace,
+	"white-space-collapse": propWhiteSpace,
+	"background":           propBackground, "background-image": propBackground,
 }
 
 // wide are the values that every property can have.
@@ -108,9 +110,11 @@ func (d declaration) read(value string) (declaration, bool) {
 	case propContentVisibility:
 		return d.among(value, []string{"hidden"}, []string{"visible", "auto", "initial"})
 	case propFloat:
-		return d.among(value, []string{"left", "right", "inline-start", "inline-end"}, []string{"none", "initial", "unset", "revert"})
+		return d.among(value, []string{"left", "right", "inline-start", "inline-end"},
+			[]string{"none", "initial", "unset", "revert"})
 	case propPosition:
-		return d.among(value, []string{"absolute", "fixed"}, []string{"static", "relative", "sticky", "initial", "unset", "revert"})
+		return d.among(value, []string{"absolute", "fixed"},
+			[]string{"static", "relative", "sticky", "initial", "unset", "revert"})
 	}
 	value, _, _ = strings.Cut(value, " ") // preserve nowrap
 	return d.among(value,
@@ -188,7 +192,8 @@ func (s *declarations) one(tokens []css.Token) {
 	name := r.at
 	r.at++
 	r.blanks()
-	if r.kind() == css.ColonToken && (tokens[name].TokenType == css.IdentToken || tokens[name].TokenType == css.CustomPropertyNameToken) {
+	if r.kind() == css.ColonToken && (tokens[name].TokenType == css.IdentToken ||
+		tokens[name].TokenType == css.CustomPropertyNameToken) {
 		s.add(tokens[name], tokens[r.at+1:])
 	}
 }

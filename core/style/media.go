@@ -143,7 +143,8 @@ func compare(name, op, value string) truth {
 	size, known := measures[name]
 	limit, ok := amount(value)
 	_, plain := strconv.ParseFloat(value, 64)
-	if !known || !ok || plain == nil && limit != 0 && (strings.HasSuffix(name, "width") || strings.HasSuffix(name, "height")) {
+	if !known || !ok || plain == nil && limit != 0 &&
+		(strings.HasSuffix(name, "width") || strings.HasSuffix(name, "height")) {
 		return unknown // a length has a unit
 	}
 	switch op {
@@ -165,7 +166,8 @@ var units = []struct {
 	size float64
 }{
 	{"dppx", 1}, {"dpcm", 2.54 / 96}, {"dpi", 1.0 / 96},
-	{"rem", 16}, {"em", 16}, {"ex", 8}, {"ch", 8}, {"px", 1}, {"pt", 96.0 / 72}, {"pc", 16}, {"in", 96}, {"cm", 96 / 2.54},
+	{"rem", 16}, {"em", 16}, {"ex", 8}, {"ch", 8}, {"px", 1}, {"pt", 96.0 / 72}, {"pc", 16}, {"in", 96},
+	{"cm", 96 / 2.54},
 	{"mm", 9.6 / 2.54}, {"q", 2.4 / 2.54}, {"vw", screenWidth / 100.0}, {"vh", screenHeight / 100.0}, {"x", 1},
 }
 

@@ -196,8 +196,9 @@ func isName(c byte) bool {
 // classes are the pseudo-classes without brackets that browsers know, as the
 // matcher is asked for them.
 var classes = map[string]string{
-	"root": ":root", "scope": ":root", "empty": ":empty", "link": ":link", "any-link": ":link", "-webkit-any-link": ":link",
-	"first-child": ":first-child", "last-child": ":last-child", "only-child": ":only-child",
+	"root": ":root", "scope": ":root", "empty": ":empty", "link": ":link", "any-link": ":link",
+	"-webkit-any-link": ":link",
+	"first-child":      ":first-child", "last-child": ":last-child", "only-child": ":only-child",
 	"first-of-type": ":first-of-type", "last-of-type": ":last-of-type", "only-of-type": ":only-of-type",
 	"checked": ":checked", "enabled": ":enabled", "disabled": ":disabled", "open": "[open]",
 	"required": "[required]", "optional": ":not([required])", "placeholder-shown": "[placeholder]:not([value])",
@@ -206,13 +207,15 @@ var classes = map[string]string{
 	"in-range": never, "out-of-range": never, "indeterminate": never, "default": never,
 	"defined": ":not(" + never + ")", "hover": never, "active": never, "focus": never, "focus-visible": never,
 	"focus-within": never, "visited": never, "target": never, "target-current": never, "local-link": never,
-	"fullscreen": never, "-webkit-full-screen": never, "picture-in-picture": never, "modal": never, "popover-open": never,
-	"autofill": never, "-webkit-autofill": never, "user-valid": never, "user-invalid": never, "host": never,
+	"fullscreen": never, "-webkit-full-screen": never, "picture-in-picture": never, "modal": never,
+	"popover-open": never,
+	"autofill":     never, "-webkit-autofill": never, "user-valid": never, "user-invalid": never, "host": never,
 	"playing": never, "paused": never, "muted": never, "seeking": never, "buffering": never, "stalled": never,
 	"volume-locked": never, "-webkit-drag": never, "active-view-transition": never, "has-slotted": never,
 	"future": never, "past": never, "current": never, "xr-overlay": never, "interest-source": never,
 	"horizontal": never, "vertical": never, "increment": never, "decrement": never, "start": never, "end": never,
-	"double-button": never, "single-button": never, "no-button": never, "corner-present": never, "window-inactive": never,
+	"double-button": never, "single-button": never, "no-button": never, "corner-present": never,
+	"window-inactive": never,
 }
 
 // legacyElements are the pseudo-elements that may stand behind one colon.
@@ -221,7 +224,8 @@ var legacyElements = map[string]bool{"before": true, "after": true, "first-line"
 // elements are the others that browsers know.
 var elements = map[string]bool{
 	"selection": true, "placeholder": true, "marker": true, "backdrop": true, "file-selector-button": true, "cue": true,
-	"part": true, "slotted": true, "target-text": true, "highlight": true, "grammar-error": true, "spelling-error": true,
+	"part": true, "slotted": true, "target-text": true, "highlight": true, "grammar-error": true,
+	"spelling-error":  true,
 	"details-content": true, "view-transition": true, "view-transition-group": true, "view-transition-image-pair": true,
 	"view-transition-old": true, "view-transition-new": true, "scroll-marker": true, "scroll-marker-group": true,
 	"scroll-button": true, "column": true, "picker": true, "picker-icon": true, "checkmark": true, "search-text": true,

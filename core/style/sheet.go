@@ -74,7 +74,8 @@ func (s *Sheet) addRule(selector string, set *declarations, layer string) {
 		s.count++
 		parts := compounds(v.selector)
 		s.file(&parts[len(parts)-1], &rule{
-			selector: sel, ancestors: wanted(parts), set: set, layer: layer, order: uint64(s.count), specificity: v.specificity(sel),
+			selector: sel, ancestors: wanted(parts), set: set, layer: layer, order: uint64(s.count),
+			specificity: v.specificity(sel),
 		})
 	}
 }

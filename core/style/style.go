@@ -29,7 +29,8 @@ func (st *Style) Display(own, around Display) Display {
 	case byParent:
 		shown = around
 	}
-	if shown != None && shown != Contents && (st.value[propFloat] == on || st.value[propPosition] == on || around.Lays()) {
+	if shown != None && shown != Contents &&
+		(st.value[propFloat] == on || st.value[propPosition] == on || around.Lays()) {
 		return shown.Blockified()
 	}
 	return shown

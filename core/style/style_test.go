@@ -9,17 +9,23 @@ import (
 
 func TestMedia(t *testing.T) {
 	for query, want := range map[string]bool{
-		"": true, "screen": true, "print": false, "all": true, "not print": true, "not screen": false, "tv": false, "speech": false,
+		"": true, "screen": true, "print": false, "all": true, "not print": true, "not screen": false, "tv": false,
+		"speech":                             false,
 		"only screen and (min-width: 600px)": true, "(max-width:1279px)": false, "(max-width: 80em)": true,
-		"print, (min-width:1px)": true, "(width >= 1000px)": true, "(400px <= width < 1280px)": false, "(1000px>width)": false,
+		"print, (min-width:1px)": true, "(width >= 1000px)": true, "(400px <= width < 1280px)": false,
+		"(1000px>width)":         false,
 		"(orientation:portrait)": false, "(prefers-color-scheme: dark)": false, "(hover:hover)": true, "(hover)": true,
 		"not all and (monochrome)": true, "(bogus: 1)": false, "not (bogus: 1)": false, "(bogus: 1) or (color)": true,
 		"(min-width:40em) or (max-width:100px)": true, "(min-width:40em)and (not (max-width:100px))": true,
 		"((min-width:40em) and (max-width:2000px)) or (grid)": true, "(color) and (hover) or (grid)": false,
-		"(min-width:600)": false, "(min-width:0)": true, "(min-width:20cm)": true, "(min-width:14in)": false, "(min-width:720pt)": true,
-		"(min-aspect-ratio:16/9)": false, "(min-aspect-ratio:1/1)": true, "(min-resolution:.001dpcm)": true, "(min-resolution:2dppx)": false,
-		"(-webkit-min-device-pixel-ratio:2)": false, "screen and (-webkit-transform-3d)": true, "(forced-colors:none)": true,
-		"(forced-colors)": false, "screen (color)": false, "screen and": false, "(": false, "not": false, "only screen": true,
+		"(min-width:600)": false, "(min-width:0)": true, "(min-width:20cm)": true, "(min-width:14in)": false,
+		"(min-width:720pt)":       true,
+		"(min-aspect-ratio:16/9)": false, "(min-aspect-ratio:1/1)": true, "(min-resolution:.001dpcm)": true,
+		"(min-resolution:2dppx)":             false,
+		"(-webkit-min-device-pixel-ratio:2)": false, "screen and (-webkit-transform-3d)": true,
+		"(forced-colors:none)": true,
+		"(forced-colors)":      false, "screen (color)": false, "screen and": false, "(": false, "not": false,
+		"only screen":              true,
 		"(-ms-high-contrast:none)": false, "(min-device-width : 768px) and (max-device-width : 1024px)": false,
 	} {
 		t.Run(query, func(t *testing.T) {
@@ -34,7 +40,8 @@ func TestSupports(t *testing.T) {
 		"(-moz-appearance:none)": false, "(-webkit-appearance:none)": true, "(-webkit-touch-callout:none)": false,
 		"(display:grid) and (not (display:inline-grid))": false, "((display:bogus) or (display:grid))": true,
 		"selector(:has(a))": true, "not selector(:has(a))": false, "selector(:bogus)": false, "(--css:variables)": true,
-		"((-webkit-hyphens:none) and (not (margin-trim:inline))) or ((-moz-orient:inline) and (not (color:rgb(from red r g b))))": false,
+		"((-webkit-hyphens:none) and (not (margin-trim:inline))) or " +
+			"((-moz-orient:inline) and (not (color:rgb(from red r g b))))": false,
 		"(position:sticky) or (position:-webkit-sticky)": true, "(DISPLAY:GRID)": true, "font-tech(color-COLRv1)": true,
 	} {
 		t.Run(condition, func(t *testing.T) {
@@ -67,7 +74,8 @@ func TestSelectors(t *testing.T) {
 			assert.Equal(t, want, got, list)
 		})
 	}
-	for _, list := range []string{"a:bogus, b", "a::-moz-placeholder, b", "a,", "", "} p", "a:not(:bogus)", "a b {", "svg|p", "p:not(", "a:-moz-any(b)", ":has(:bogus)"} {
+	for _, list := range []string{"a:bogus, b", "a::-moz-placeholder, b", "a,", "", "} p", "a:not(:bogus)", "a b {",
+		"svg|p", "p:not(", "a:-moz-any(b)", ":has(:bogus)"} {
 		_, ok := prepareList(list, false)
 		assert.False(t, ok, list)
 	}
@@ -86,9 +94,12 @@ func TestCompounds(t *testing.T) {
 
 func TestInline(t *testing.T) {
 	for style, want := range map[string]int{
-		"color:red;width:10px;font-size:1em": 0, "display:none": 1, "COLOR:red;DISPLAY:none": 1, ";;float:left;": 1, "all:unset": 1,
-		`disp\6c ay:none`: 1, "--x:1": 1, "display": 0, "display:none}": 0, "{display:none}": 0, "background:url(a;b.png);display:none": 2,
-		"margin-top:-5px": 0, "": 0, "position:absolute;white-space:pre;visibility:hidden;content-visibility:auto": 4,
+		"color:red;width:10px;font-size:1em": 0, "display:none": 1, "COLOR:red;DISPLAY:none": 1, ";;float:left;": 1,
+		"all:unset":       1,
+		`disp\6c ay:none`: 1, "--x:1": 1, "display": 0, "display:none}": 0, "{display:none}": 0,
+		"background:url(a;b.png);display:none": 2,
+		"margin-top:-5px":                      0, "": 0,
+		"position:absolute;white-space:pre;visibility:hidden;content-visibility:auto": 4,
 	} {
 		t.Run(style, func(t *testing.T) {
 			set := inline(style)
@@ -139,7 +150,8 @@ func TestHostileSheets(t *testing.T) {
 
 // Whatever a sheet holds, it is parsed within bounds, and so is each selector.
 func FuzzParse(f *testing.F) {
-	f.Add("@import 'a' layer(b.c) supports(display:grid) screen; .a{&:hover{@media (400px<=width<2in){p{float:left}}}} } x{y:z")
+	f.Add("@import 'a' layer(b.c) supports(display:grid) screen; .a{&:hover{@media " +
+		"(400px<=width<2in){p{float:left}}}} } x{y:z")
 	f.Add(`@scope (.a){b{display:none}} .\31 a:not(:is(x,y) z)[a="]"],::x{--a:{b};display:var(--a)!important`)
 	f.Fuzz(func(t *testing.T, source string) {
 		s := Parse(source)

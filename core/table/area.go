@@ -9,8 +9,10 @@ import (
 )
 
 // areaWords are what lists write for an area without naming it.
-var areaWords = map[string]visits.Area{"town": visits.Town, "city": visits.Town, "local": visits.Town, "state": visits.State, "province": visits.State,
-	"county": visits.State, "region": visits.State, "country": visits.Country, "national": visits.Country, "nationwide": visits.Country}
+var areaWords = map[string]visits.Area{"town": visits.Town, "city": visits.Town, "local": visits.Town,
+	"state": visits.State, "province": visits.State,
+	"county": visits.State, "region": visits.State, "country": visits.Country, "national": visits.Country,
+	"nationwide": visits.Country}
 
 // AreaOf tells where a volume was counted by what a list says of it: the word town,
 // state or country, or the name of one (rule 7.1). A town counts only if it is

@@ -69,7 +69,8 @@ func TestFormsOfOneList(t *testing.T) {
 		Phrase: {"Phrase", "Keyword", "query"}, Volume: {"Searches", "Search Volume", "avg. monthly searches"},
 		Difficulty: {"KD", "Difficulty"}, Position: {"Position", "position now"}, Other: {"Trend", "Notes"},
 	}
-	phrases := []string{"chimney sweep tarn harbor", "flue, liner; ostrey", "ramonage à Ostrey", `24" flue cap`, "well | pump", "sweep's brush", "soot", "Schornstein fegen für alle"}
+	phrases := []string{"chimney sweep tarn harbor", "flue, liner; ostrey", "ramonage à Ostrey", `24" flue cap`,
+		"well | pump", "sweep's brush", "soot", "Schornstein fegen für alle"}
 	number := func(lo, hi int) *rapid.Generator[*int] { return rapid.Ptr(rapid.IntRange(lo, hi), true) }
 	rapid.Check(t, func(t *rapid.T) {
 		roles := rapid.Permutation([]Role{Phrase, Volume, Difficulty, Position, Other}).Draw(t, "columns")
@@ -84,8 +85,9 @@ func TestFormsOfOneList(t *testing.T) {
 			want = append(want, r)
 			var cells []string
 			for _, role := range roles {
-				cells = append(cells, map[Role]string{Phrase: r.Phrase, Volume: written(t, r.Volume), Difficulty: written(t, r.Difficulty),
-					Position: written(t, r.Position), Other: "up, then down"}[role])
+				cells = append(cells, map[Role]string{Phrase: r.Phrase, Volume: written(t, r.Volume),
+					Difficulty: written(t, r.Difficulty),
+					Position:   written(t, r.Position), Other: "up, then down"}[role])
 			}
 			rows = append(rows, cells)
 		}

@@ -12,13 +12,15 @@ import (
 )
 
 func TestNumber(t *testing.T) {
-	for s, want := range map[string]int{"0": 0, "1300": 1300, "1,300": 1300, "1.2K": 1200, "1,2k": 1200, "2M": 2000000, "10-100": 55, "10 – 100": 55,
+	for s, want := range map[string]int{"0": 0, "1300": 1300, "1,300": 1300, "1.2K": 1200, "1,2k": 1200, "2M": 2000000,
+		"10-100": 55, "10 – 100": 55,
 		"< 10": 10, "45%": 45, "1 300": 1300, "12.6": 13, "1,234,567": 1234567, "1,234.5": 1235} {
 		n, ok := Number(s)
 		assert.True(t, ok, s)
 		assert.Equal(t, want, n, s)
 	}
-	for _, s := range []string{"", "-", "n/a", "—", "ten", "1e9", "0x10", "inf", "nan", "-5", "100-10", "1.2.3", "99999999999"} {
+	for _, s := range []string{"", "-", "n/a", "—", "ten", "1e9", "0x10", "inf", "nan", "-5", "100-10", "1.2.3",
+		"99999999999"} {
 		_, ok := Number(s)
 		assert.False(t, ok, s)
 	}
@@ -50,16 +52,19 @@ func TestLists(t *testing.T) {
 			assert.True(t, l.Heading, name)
 		})
 	}
-	list, _, _ := taken(t, "Keyword,Volume\n\"chimney sweep,1\nflue liner,2\nflue cap,3\nvent,4\nstove,5\nhearth,6\nbrick,7\n")
+	list, _, _ := taken(t,
+		"Keyword,Volume\n\"chimney sweep,1\nflue liner,2\nflue cap,3\nvent,4\nstove,5\nhearth,6\nbrick,7\n")
 	assert.Len(t, list, 7, "a quote that nothing ends swallows no rows")
 	list, _, l := taken(t, "chimney sweep\n\nflue liner\n")
 	assert.Equal(t, []Row{{Phrase: "chimney sweep"}, {Phrase: "flue liner"}}, list)
 	assert.False(t, l.Heading)
 	list, _, _ = taken(t, "7,chimney sweep ostrey,880\n55,flue liner,20\n")
-	assert.Equal(t, []Row{{"chimney sweep ostrey", n(880), n(7), nil, "", ""}, {"flue liner", n(20), n(55), nil, "", ""}}, list)
+	assert.Equal(t, []Row{{"chimney sweep ostrey", n(880), n(7), nil, "", ""},
+		{"flue liner", n(20), n(55), nil, "", ""}}, list)
 	list, _, _ = taken(t, "Keyword,Position,URL\nchimney sweep,14,http://ash.example/\n")
 	assert.Equal(t, []Row{{"chimney sweep", nil, nil, n(14), "http://ash.example/", ""}}, list)
-	wide, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewEncoder().String("phrase\tvolume\nramonage à Ostrey\t20\n煙突\t10\n")
+	wide, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewEncoder().String(
+		"phrase\tvolume\nramonage à Ostrey\t20\n煙突\t10\n")
 	require.NoError(t, err)
 	list, _, _ = taken(t, wide)
 	assert.Equal(t, "ramonage à Ostrey", list[0].Phrase)
@@ -68,7 +73,8 @@ func TestLists(t *testing.T) {
 }
 
 func TestBadLists(t *testing.T) {
-	list, refused, _ := taken(t, "phrase,volume\n=HYPERLINK(\"http://x.example\"),5\n@sum flue,3\n!!,2\n"+strings.Repeat("word ", 60)+",1\n12,3\nhttp://ash.example,9\n,7\n[flue liner],4\n")
+	list, refused, _ := taken(t, "phrase,volume\n=HYPERLINK(\"http://x.example\"),5\n@sum flue,3\n!!,2\n"+
+		strings.Repeat("word ", 60)+",1\n12,3\nhttp://ash.example,9\n,7\n[flue liner],4\n")
 	assert.Equal(t, "sum flue", list[0].Phrase)
 	assert.Equal(t, "flue liner", list[1].Phrase)
 	require.Len(t, refused, 6)

@@ -30,7 +30,8 @@ func Number(s string) (int, bool) {
 	}
 	s = strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "'", "").Replace(s)
 	if comma := strings.LastIndexByte(s, ','); comma >= 0 {
-		if len(s)-comma-1 == 3 && strings.IndexByte(s, '.') < comma || strings.Count(s, ",") > 1 || strings.Contains(s, ".") {
+		if len(s)-comma-1 == 3 && strings.IndexByte(s, '.') < comma || strings.Count(s, ",") > 1 ||
+			strings.Contains(s, ".") {
 			s = strings.ReplaceAll(s, ",", "")
 		} else {
 			s = strings.Replace(s, ",", ".", 1)

@@ -31,7 +31,8 @@ func TestCutFold(t *testing.T) {
 // Whatever is around it, a text is found whatever its case, and what is left is what was there.
 func TestCutFoldFinds(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		before, sub, after := rapid.String().Draw(t, "before"), rapid.StringN(1, 9, -1).Draw(t, "sub"), rapid.String().Draw(t, "after")
+		before, sub, after := rapid.String().Draw(t, "before"), rapid.StringN(1, 9, -1).Draw(t, "sub"),
+			rapid.String().Draw(t, "after")
 		first, rest, found := CutFold(before+sub+after, sub)
 		if !found || len(first) > len(before) || !strings.HasPrefix(before, first) || first == before && rest != after {
 			t.Fatalf("%q in %q: %q, %q", sub, before+sub+after, first, rest)

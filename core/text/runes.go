@@ -49,7 +49,8 @@ func findTraits(r rune) (is traits) {
 	set(runeAlnum, isAlnum(r))
 	set(runeUnspaced, unicode.IsLetter(r) && unicode.In(r, unspaced...))
 	set(runeMark, unicode.IsMark(r))
-	set(runeFolded, r != 'ß' && r != 'ς' && unicode.ToLower(r) == r && norm.NFD.PropertiesString(string(r)).Decomposition() == nil)
+	set(runeFolded, r != 'ß' && r != 'ς' && unicode.ToLower(r) == r &&
+		norm.NFD.PropertiesString(string(r)).Decomposition() == nil)
 	return is
 }
 

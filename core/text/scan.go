@@ -210,7 +210,8 @@ func (s *scanner) closeToken(i int) {
 		}
 		t.flags = folded
 		t.key = KeyOf(s.scan.folded.String()[s.lo:])
-		s.scan.folds = append(s.scan.folds, fold{int32(len(s.scan.Tokens)), int32(s.lo), int32(s.scan.folded.Len()), int32(i)})
+		s.scan.folds = append(s.scan.folds,
+			fold{int32(len(s.scan.Tokens)), int32(s.lo), int32(s.scan.folded.Len()), int32(i)})
 		s.lo = -1
 	} else {
 		t.key = KeyOf(s.text[s.start:i])

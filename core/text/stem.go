@@ -27,7 +27,8 @@ type Stemmer func(token string) string
 // snowball are the stemmers by the language's code.
 var snowball = map[string]func(*snowballstem.Env) bool{
 	"da": danish.Stem, "de": german.Stem, "en": english.Stem, "es": spanish.Stem, "fi": finnish.Stem, "fr": french.Stem,
-	"hu": hungarian.Stem, "it": italian.Stem, "nb": norwegian.Stem, "nl": dutch.Stem, "nn": norwegian.Stem, "no": norwegian.Stem,
+	"hu": hungarian.Stem, "it": italian.Stem, "nb": norwegian.Stem, "nl": dutch.Stem, "nn": norwegian.Stem,
+	"no": norwegian.Stem,
 	"pt": portuguese.Stem, "ro": romanian.Stem, "ru": russian.Stem, "sv": swedish.Stem, "tr": turkish.Stem,
 }
 
@@ -58,12 +59,21 @@ func StemmerFor(tag string) Stemmer {
 // irregular are plurals of English that share no ending with their singular, and
 // words that two countries write in two ways (rule 2.5).
 var irregular = map[string]string{
-	"mice": "mouse", "lice": "louse", "geese": "goose", "feet": "foot", "teeth": "tooth", "men": "man", "women": "woman", "children": "child",
-	"oxen": "ox", "leaves": "leaf", "knives": "knife", "shelves": "shelf", "wolves": "wolf", "calves": "calf", "halves": "half", "loaves": "loaf",
-	"scarves": "scarf", "hooves": "hoof", "thieves": "thief", "wives": "wife", "lives": "life", "elves": "elf", "roofs": "roof", "rooves": "roof",
-	"colour": "color", "colours": "color", "grey": "gray", "centre": "center", "centres": "center", "licence": "license", "licences": "license",
-	"aluminium": "aluminum", "mould": "mold", "moulds": "mold", "moulding": "molding", "tyre": "tire", "tyres": "tire", "kerb": "curb", "kerbs": "curb",
-	"plough": "plow", "ploughing": "plowing", "harbour": "harbor", "harbours": "harbor", "jewellery": "jewelry", "fibreglass": "fiberglass",
-	"woollen": "woolen", "neighbour": "neighbor", "neighbours": "neighbor", "labour": "labor", "catalogue": "catalog", "cheque": "check",
-	"storey": "story", "storeys": "story", "metre": "meter", "litre": "liter", "programme": "program", "vapour": "vapor", "odour": "odor", "odours": "odor",
+	"mice": "mouse", "lice": "louse", "geese": "goose", "feet": "foot", "teeth": "tooth", "men": "man",
+	"women": "woman", "children": "child",
+	"oxen": "ox", "leaves": "leaf", "knives": "knife", "shelves": "shelf", "wolves": "wolf", "calves": "calf",
+	"halves": "half", "loaves": "loaf",
+	"scarves": "scarf", "hooves": "hoof", "thieves": "thief", "wives": "wife", "lives": "life", "elves": "elf",
+	"roofs": "roof", "rooves": "roof",
+	"colour": "color", "colours": "color", "grey": "gray", "centre": "center", "centres": "center",
+	"licence": "license", "licences": "license",
+	"aluminium": "aluminum", "mould": "mold", "moulds": "mold", "moulding": "molding", "tyre": "tire", "tyres": "tire",
+	"kerb": "curb", "kerbs": "curb",
+	"plough": "plow", "ploughing": "plowing", "harbour": "harbor", "harbours": "harbor", "jewellery": "jewelry",
+	"fibreglass": "fiberglass",
+	"woollen":    "woolen", "neighbour": "neighbor", "neighbours": "neighbor", "labour": "labor",
+	"catalogue": "catalog",
+	"cheque":    "check",
+	"storey":    "story", "storeys": "story", "metre": "meter", "litre": "liter", "programme": "program",
+	"vapour": "vapor", "odour": "odor", "odours": "odor",
 }

@@ -111,7 +111,8 @@ type finder struct {
 }
 
 func newFinder(in Input) *finder {
-	f := &finder{Input: in, uses: map[string]use{}, ownStems: map[string]bool{}, own: map[string]bool{}, pairs: map[string]bool{}, seen: map[string]bool{}, meant: map[int][]string{}}
+	f := &finder{Input: in, uses: map[string]use{}, ownStems: map[string]bool{}, own: map[string]bool{},
+		pairs: map[string]bool{}, seen: map[string]bool{}, meant: map[int][]string{}}
 	for _, p := range in.Phrases {
 		for i, t := range p.Tokens {
 			u, had := f.uses[t]
@@ -196,7 +197,8 @@ func (f *finder) slip(w string) (Tie, bool) {
 	if !found || len(best) <= minCertain && !f.isOwn(best) {
 		return Tie{}, false
 	}
-	certain := len(w) >= minCertain && f.isOwn(best) && !f.Town(w) && max(1, f.uses[best].searches) >= often*f.uses[w].searches
+	certain := len(w) >= minCertain && f.isOwn(best) && !f.Town(w) &&
+		max(1, f.uses[best].searches) >= often*f.uses[w].searches
 	return Tie{Kind: Slip, Means: []string{best}, Certain: certain}, true
 }
 

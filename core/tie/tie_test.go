@@ -17,8 +17,11 @@ func input(phrases map[string]int) Input {
 	known := strings.Fields("near me cheap best company cost repair cleaning inspection installation supplier old")
 	acts := strings.Fields("repair cleaning inspection installation fitting sweep")
 	in := Input{Stem: text.StemmerFor("en"), English: true, Apart: map[string]bool{},
-		Own: [][]string{{"chimney", "sweep"}, {"chimney", "inspection"}, {"drain", "field", "repair"}, {"tarn", "harbor"}, {"mill", "bascom"}},
-		Act: func(t string) bool { return slices.Contains(acts, t) }, Town: func(t string) bool { return t == "bascoe" }}
+		Own: [][]string{{"chimney", "sweep"}, {"chimney", "inspection"}, {"drain", "field", "repair"},
+			{"tarn", "harbor"}, {"mill", "bascom"}},
+		Act: func(t string) bool {
+			return slices.Contains(acts, t)
+		}, Town: func(t string) bool { return t == "bascoe" }}
 	own := slices.Concat(in.Own...)
 	in.Known = func(t string) bool { return slices.Contains(known, t) || slices.Contains(own, t) }
 	for p, n := range phrases {
@@ -29,7 +32,8 @@ func input(phrases map[string]int) Input {
 }
 
 func TestFind(t *testing.T) {
-	base := map[string]int{"chimney sweep tarn harbor": 1000, "chimneys tarn harbor": 200, "chimney inspection": 50, "cheap chimney sweep": 20, "chimney company": 30, "chimney fitting": 5,
+	base := map[string]int{"chimney sweep tarn harbor": 1000, "chimneys tarn harbor": 200, "chimney inspection": 50,
+		"cheap chimney sweep": 20, "chimney company": 30, "chimney fitting": 5,
 		"chimney sweep mill bascom": 300}
 	for word, want := range map[string]Tie{
 		"chimny":     {Kind: Slip, Means: []string{"chimney"}, Certain: true},
@@ -70,7 +74,8 @@ func TestFind(t *testing.T) {
 				assert.Equal(t, Tie{want.Kind, word, want.Means, want.Certain, 5, 1}, found[at])
 			}
 			in.Apart[word] = true
-			assert.NotContains(t, Find(in), Tie{want.Kind, word, want.Means, want.Certain, 5, 1}, "the user parted them")
+			assert.NotContains(t, Find(in), Tie{want.Kind, word, want.Means, want.Certain, 5, 1},
+				"the user parted them")
 		})
 	}
 	often := input(map[string]int{"chimney sweep": 40, "chimny sweep": 5})
@@ -79,11 +84,14 @@ func TestFind(t *testing.T) {
 
 // No word is tied to itself, and none that is known or the client's own is a slip.
 func TestTiesProperties(t *testing.T) {
-	pool := strings.Fields("chimney chimny chimneys sweep swep sweeper tarn harbor harbr drainfield drain field cheap cheapest inspection inspector zebra 24 old")
+	pool := strings.Fields(
+		"chimney chimny chimneys sweep swep sweeper tarn harbor harbr drainfield drain field cheap cheapest " +
+			"inspection inspector zebra 24 old")
 	rapid.Check(t, func(t *rapid.T) {
 		phrases := map[string]int{}
 		for range rapid.IntRange(0, 12).Draw(t, "phrases") {
-			phrases[strings.Join(rapid.SliceOfN(rapid.SampledFrom(pool), 1, 4).Draw(t, "words"), " ")] = rapid.IntRange(0, 500).Draw(t, "searches")
+			phrases[strings.Join(rapid.SliceOfN(rapid.SampledFrom(pool), 1, 4).Draw(t, "words"), " ")] = rapid.IntRange(
+				0, 500).Draw(t, "searches")
 		}
 		in := input(phrases)
 		for _, tie := range Find(in) {

@@ -25,14 +25,16 @@ func TestWorkedExamples(t *testing.T) {
 
 func TestRules(t *testing.T) {
 	r := Standard()
-	for position, want := range map[int]float64{0: 0, 1: .33, 2: .20, 10: .02, 11: .007, 20: .007, 21: .0025, 30: .0025, 31: 0, -1: 0} {
+	for position, want := range map[int]float64{0: 0, 1: .33, 2: .20, 10: .02, 11: .007, 20: .007, 21: .0025, 30: .0025,
+		31: 0, -1: 0} {
 		assert.Equal(t, want, r.Rate(position), position)
 	}
 	for _, c := range []struct {
 		difficulty *int
 		today      int
 		want       int
-	}{{p(0), 0, 1}, {p(10), 4, 1}, {p(11), 0, 2}, {p(25), 1, 1}, {p(45), 9, 3}, {p(46), 0, 5}, {p(90), 2, 2}, {nil, 0, 3}, {nil, 14, 3}} {
+	}{{p(0), 0, 1}, {p(10), 4, 1}, {p(11), 0, 2}, {p(25), 1, 1}, {p(45), 9, 3}, {p(46), 0, 5}, {p(90), 2, 2},
+		{nil, 0, 3}, {nil, 14, 3}} {
 		assert.Equal(t, c.want, r.Aimed(c.difficulty, c.today))
 	}
 	for difficulty, want := range map[int]float64{0: 4, 10: 4, 25: 7, 40: 10, 80: 10} {

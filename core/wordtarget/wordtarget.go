@@ -55,7 +55,8 @@ func Deciding() []Rule { return []Rule{ByGuideline, ByRivals, ByCeiling, NoTarge
 // frame no copy, against the words seen of its like rivals.
 func (y Rules) Of(kind site.Kind, client, frame int, rivals []int) Target {
 	if !kind.HasWordTarget() {
-		return Target{Rule: NoTarget, Hold: true, BeatsMark: true, Frame: frame, MarkOf: -1, SetAside: []int{}, Figures: y.Figures}
+		return Target{Rule: NoTarget, Hold: true, BeatsMark: true, Frame: frame, MarkOf: -1, SetAside: []int{},
+			Figures: y.Figures}
 	}
 	g := y.Guideline(kind)
 	t := Target{Guideline: g, Figures: y.Figures, Frame: frame, MarkOf: -1, SetAside: []int{}}

@@ -36,7 +36,8 @@ const (
 
 // Units are all of them.
 func Units() []Unit {
-	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice, Lines, Kilometers}
+	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice,
+		Lines, Kilometers}
 }
 
 // Figure is one figure of a yardstick as it is told.
@@ -137,11 +138,13 @@ func (y Yardstick) Figures() []Figure {
 type table struct{ list []figure }
 
 func (t *table) whole(key, rule string, unit Unit, least, most int, at *int) {
-	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: float64(least), Most: float64(most)}, whole: at})
+	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: float64(least),
+		Most: float64(most)}, whole: at})
 }
 
 func (t *table) fraction(key, rule string, unit Unit, least, most float64, at *float64) {
-	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: least, Most: most}, fraction: at})
+	t.list = append(t.list, figure{Figure: Figure{Key: key, Rule: rule, Unit: unit, Least: least, Most: most},
+		fraction: at})
 }
 
 func (y *Yardstick) figures() []figure {
@@ -207,7 +210,8 @@ func (y *Yardstick) ofWords(t *table) {
 	for _, r := range wordtarget.MarkRules() {
 		choices = append(choices, string(r))
 	}
-	t.list = append(t.list, figure{Figure: Figure{Key: "words.mark", Rule: "8.2", Unit: Choice, Choices: choices}, choice: &w.Words.Mark})
+	t.list = append(t.list, figure{Figure: Figure{Key: "words.mark", Rule: "8.2", Unit: Choice, Choices: choices},
+		choice: &w.Words.Mark})
 	t.fraction("words.outlier", "8.2", Times, 1, 100, &w.Words.OutlierFactor)
 	t.fraction("words.beat_words", "8.3", WordCount, 0, 10_000, &w.Words.BeatWords)
 	t.fraction("words.beat_percent", "8.3", Percent, 0, 500, &w.Words.BeatPercent)
@@ -219,16 +223,20 @@ func (y *Yardstick) ofTargets(t *table) {
 	for _, w := range []struct {
 		key string
 		at  *float64
-	}{{"words", &weights.Words}, {"title", &weights.Title}, {"h1", &weights.H1}, {"subheads", &weights.Subheads}, {"body", &weights.Body},
-		{"image_names", &weights.ImageNames}, {"opening", &weights.Opening}, {"address", &weights.Address}, {"alt", &weights.Alt},
+	}{{"words", &weights.Words}, {"title", &weights.Title}, {"h1", &weights.H1}, {"subheads", &weights.Subheads},
+		{"body", &weights.Body},
+		{"image_names", &weights.ImageNames}, {"opening", &weights.Opening}, {"address", &weights.Address},
+		{"alt", &weights.Alt},
 		{"description", &weights.Description}} {
 		t.fraction("weight."+w.key, "12.1", Percent, 0, 100, w.at)
 	}
 	for _, m := range []struct {
 		key string
 		at  *float64
-	}{{"hundred_words", &minutes.HundredWords}, {"title", &minutes.Title}, {"h1", &minutes.H1}, {"phrase", &minutes.Phrase},
-		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage}, {"place", &minutes.Place},
+	}{{"hundred_words", &minutes.HundredWords}, {"title", &minutes.Title}, {"h1", &minutes.H1},
+		{"phrase", &minutes.Phrase},
+		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage},
+		{"place", &minutes.Place},
 		{"redirect", &minutes.Redirect}, {"move", &minutes.Move}, {"fix", &minutes.Fix}} {
 		t.fraction("minutes."+m.key, "12.3", Minutes, 0, 10_000, m.at)
 	}
@@ -242,7 +250,8 @@ func (y *Yardstick) ofTargets(t *table) {
 	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.PerTokens)
 	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Density)
 	y.ofOutline(t)
-	t.list = append(t.list, figure{Figure: Figure{Key: "phrases.frames", Rule: "9.2", Unit: Lines, Most: 60}, lines: &r.Frames})
+	t.list = append(t.list, figure{Figure: Figure{Key: "phrases.frames", Rule: "9.2", Unit: Lines, Most: 60},
+		lines: &r.Frames})
 	t.fraction("gain.redirect", "12.2", Percent, 0, 100, &r.RedirectPercent)
 	t.fraction("gain.vague_words", "12.2", Percent, 0, 100, &r.VaguePercent)
 	t.fraction("order.slices", "12.4", Percent, 0, 100, &r.SlicePercent)
@@ -253,7 +262,8 @@ func (y *Yardstick) ofOutline(t *table) {
 	for _, s := range []struct {
 		key string
 		at  *float64
-	}{{"lead", &r.Shares.Lead}, {"services", &r.Shares.Services}, {"questions", &r.Shares.Questions}, {"places", &r.Shares.Places},
+	}{{"lead", &r.Shares.Lead}, {"services", &r.Shares.Services}, {"questions", &r.Shares.Questions},
+		{"places", &r.Shares.Places},
 		{"about", &r.Shares.About}} {
 		t.fraction("outline."+s.key, "10.1", Percent, 0, 100, s.at)
 	}

@@ -29,12 +29,25 @@ type Yardstick struct {
 
 // Standard is the yardstick that everybody starts with.
 func Standard() Yardstick {
-	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(), Target: plan.StandardRules()}
+	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(),
+		Target: plan.StandardRules()}
 }
 
 // Changes are figures that differ from the standard, by their keys, each as it
 // is written down: a number, or one of a figure's choices.
 type Changes map[string]string
+
+// Of returns the standard yardstick with changes over it, the later over the earlier: the
+// workspace's and a client's own. Those that contradict one another by now are left out.
+func Of(changes ...Changes) Yardstick {
+	y := Standard()
+	for _, c := range changes {
+		if changed, err := y.With(c); err == nil {
+			y = changed
+		}
+	}
+	return y
+}
 
 // With returns the yardstick with changes. The first figure that does not exist,
 // is out of its bounds, or contradicts another is the fault; then nothing is
@@ -59,7 +72,8 @@ func (y Yardstick) With(changes Changes) (Yardstick, error) {
 
 // agrees finds figures that contradict one another.
 func (y Yardstick) agrees() error {
-	for page, g := range map[string]wordtarget.Guideline{"home": y.Target.Words.Home, "service": y.Target.Words.Service} {
+	for page, g := range map[string]wordtarget.Guideline{
+		"home": y.Target.Words.Home, "service": y.Target.Words.Service} {
 		if g.Low > g.High || g.High > g.Ceiling {
 			return fault.New(fault.GuidelineBackward, page)
 		}

@@ -50,7 +50,8 @@ func TestEachFigure(t *testing.T) {
 }
 
 func TestWith(t *testing.T) {
-	y, err := Standard().With(Changes{"words.home.low": "800", "words.home.high": " 1200 ", "visits.ctr.1": "0.4", "words.mark": "median"})
+	y, err := Standard().With(Changes{"words.home.low": "800", "words.home.high": " 1200 ", "visits.ctr.1": "0.4",
+		"words.mark": "median"})
 	require.NoError(t, err)
 	assert.Equal(t, 800, y.Target.Words.Home.Low)
 	assert.Equal(t, 1200, y.Target.Words.Home.High)
@@ -106,7 +107,8 @@ func TestChangesAddUp(t *testing.T) {
 		require.NoError(t, err)
 		y, err = y.With(two)
 		require.NoError(t, err)
-		both, err := Standard().With(Changes{"visits.ctr.1": one["visits.ctr.1"], "words.step": two["words.step"], "lineup.most": "5"})
+		both, err := Standard().With(Changes{"visits.ctr.1": one["visits.ctr.1"], "words.step": two["words.step"],
+			"lineup.most": "5"})
 		require.NoError(t, err)
 		assert.Equal(t, both, y)
 	})

@@ -60,7 +60,8 @@ func run(dir string, asRendered bool) error {
 		defer pages.Close()
 		read = asBrowserRenders(pages, server.URL)
 	}
-	ctx, end, err := browser.Open(context.Background(), map[string]any{"host-resolver-rules": "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
+	ctx, end, err := browser.Open(context.Background(),
+		map[string]any{"host-resolver-rules": "MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
 	if err != nil {
 		return err
 	}
@@ -143,7 +144,8 @@ func served(dir, site string) reader {
 		if err != nil {
 			return nil, "", err
 		}
-		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), ContentType: contentType(doc.Body), Sheets: fetch.FileSheets(doc), Cache: &cache})
+		p := page.Read(doc.Body, page.Source{Base: fetch.FileBase(doc), ContentType: contentType(doc.Body),
+			Sheets: fetch.FileSheets(doc), Cache: &cache})
 		return p, address(site, file), nil
 	}
 }
@@ -164,6 +166,7 @@ func asBrowserRenders(b *render.Browser, site string) reader {
 		if err != nil {
 			return nil, "", err
 		}
-		return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true}), doc.URL, nil
+		return page.Read(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType, Rendered: true}), doc.URL,
+			nil
 	}
 }

@@ -45,7 +45,8 @@ func (r *report) print() {
 	if r.failed > 0 {
 		fmt.Printf(", %d could not be compared", r.failed)
 	}
-	fmt.Printf("\ncompared: %d words, %d headings, %d images, %d occurrences of phrases\n", r.words, r.headings, r.images, r.found)
+	fmt.Printf("\ncompared: %d words, %d headings, %d images, %d occurrences of phrases\n", r.words, r.headings,
+		r.images, r.found)
 	for _, cause := range agreement.Causes {
 		if causes[cause] > 0 {
 			fmt.Printf("  %s differ on %d\n", cause, causes[cause])

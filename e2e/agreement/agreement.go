@@ -50,7 +50,8 @@ func Compare(p *page.Page, facts browser.Facts, percent int) Result {
 	}
 	switch diff := r.Words - p.Words.Seen; {
 	case max(diff, -diff)*100 > r.Words*percent:
-		r.Cause, r.Detail = Causes[0], fmt.Sprintf("browser %d, here %d: %s", r.Words, p.Words.Seen, firstWord(facts.Text, p))
+		r.Cause, r.Detail = Causes[0], fmt.Sprintf("browser %d, here %d: %s", r.Words, p.Words.Seen,
+			firstWord(facts.Text, p))
 	case !slices.Equal(heads, shown):
 		r.Cause, r.Detail = Causes[1], firstOf(shown, heads)
 	case !slices.Equal(names, facts.Images):
@@ -68,9 +69,11 @@ func counts(p *page.Page, shown string) (there, here []int) {
 	if len(phrases) == 0 {
 		return nil, nil
 	}
-	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases, Language: phrase.LanguageOf(p.Lang, nil, phrase.Corrections{})})
+	criteria := sheet.NewCriteria(sheet.Asked{
+		Phrases: phrases, Language: phrase.LanguageOf(p.Lang, nil, phrase.Corrections{})})
 	// The cells of a table stand on one line, parted by tabs.
-	plain := page.Read([]byte(strings.ReplaceAll(shown, "\t", "\n")), page.Source{ContentType: "text/plain; charset=utf-8"})
+	plain := page.Read([]byte(strings.ReplaceAll(shown, "\t", "\n")),
+		page.Source{ContentType: "text/plain; charset=utf-8"})
 	of := func(p *page.Page) (out []int) {
 		for _, placed := range sheet.Measure(p, criteria).Phrases {
 			out = append(out, placed.Exact.Total, placed.Loose.Total)
@@ -115,7 +118,8 @@ func firstWord(shown string, p *page.Page) string {
 	there := strings.Fields(shown)
 	for i := range min(len(here), len(there)) {
 		if here[i] != there[i] {
-			return fmt.Sprintf("%q, here %q", there[max(0, i-2):min(len(there), i+4)], here[max(0, i-2):min(len(here), i+4)])
+			return fmt.Sprintf("%q, here %q", there[max(0, i-2):min(len(there), i+4)],
+				here[max(0, i-2):min(len(here), i+4)])
 		}
 	}
 	return "one ends before the other"

@@ -86,14 +86,16 @@ func Read(t testing.TB, ctx context.Context, address string) Facts {
 // scripts have had half a second more.
 func Settled(t testing.TB, ctx context.Context) Facts {
 	t.Helper()
-	facts, err := chromedp.Run(ctx, chromedp.Evaluate[Facts]("new Promise(done => setTimeout(done, 500)).then(() => "+factsScript+")", chromedp.EvalAwaitPromise))
+	facts, err := chromedp.Run(ctx, chromedp.Evaluate[Facts]("new Promise(done => setTimeout(done, 500)).then(() => "+
+		factsScript+")", chromedp.EvalAwaitPromise))
 	require.NoError(t, err)
 	return facts
 }
 
 // NoScripts keeps pages from running theirs: they are shown as served.
 func NoScripts(ctx context.Context) error {
-	_, err := chromedp.Call(ctx, emulation.SetScriptExecutionDisabled, emulation.SetScriptExecutionDisabledParams{Value: true})
+	_, err := chromedp.Call(ctx, emulation.SetScriptExecutionDisabled,
+		emulation.SetScriptExecutionDisabledParams{Value: true})
 	return err
 }
 

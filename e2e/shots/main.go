@@ -31,7 +31,8 @@ var views = []struct{ name, path, shown string }{
 	{"found", "/clients/2/found", "in the first 20"},
 	{"lineup", "/clients/2/lineup", "Lantern Street Sweeps"},
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
-	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor", "Skip to the text"},
+	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor",
+		"Skip to the text"},
 	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "camera name"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
 	{"targets", "/clients/2/targets", "Remove the placeholder text"},
@@ -99,7 +100,8 @@ func shoot(ctx context.Context, address, shown, file string) error {
 			return errors.New("the view never came")
 		}
 	}
-	painted := `document.fonts.ready.then(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(() => done(true)))))`
+	painted :=
+		`document.fonts.ready.then(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(() => done(true)))))`
 	if _, err := chromedp.Run(ctx, chromedp.Evaluate[bool](painted, chromedp.EvalAwaitPromise)); err != nil {
 		return err
 	}

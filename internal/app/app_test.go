@@ -22,7 +22,8 @@ import (
 
 func TestGroundIsCleaned(t *testing.T) {
 	a, _ := open(t, &web{})
-	g, err := a.Ground.New(ctx, view.Business{HomePage: " Brindle.Example ", Phrases: []string{" a  b ", "A B", "", "c"},
+	g, err := a.Ground.New(ctx, view.Business{
+		HomePage: " Brindle.Example ", Phrases: []string{" a  b ", "A B", "", "c"},
 		Places: []view.Place{{Name: " Ostrey "}, {}}})
 	require.NoError(t, err)
 	assert.Equal(t, "brindle.example", g.Name)
@@ -30,7 +31,8 @@ func TestGroundIsCleaned(t *testing.T) {
 	assert.Equal(t, []string{"a b", "c"}, g.Phrases)
 	assert.Equal(t, []view.Place{{Name: "Ostrey", Home: true}}, g.Places)
 	for _, b := range []view.Business{{}, {HomePage: "file:///x"}, {Name: "x", Phrases: []string{"!!"}},
-		{Name: "x", Services: []view.Service{{Name: strings.Repeat("x", 300)}}}, {Name: "x", Places: []view.Place{{Name: "-"}}}} {
+		{Name: "x", Services: []view.Service{{Name: strings.Repeat("x", 300)}}},
+		{Name: "x", Places: []view.Place{{Name: "-"}}}} {
 		_, err := a.Ground.New(ctx, b)
 		assertTold(t, err)
 		_, err = a.Ground.Save(ctx, g.ID, b, nil)
@@ -111,14 +113,18 @@ func TestIgnoreRobots(t *testing.T) {
 }
 
 func TestStopAndGoOn(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindle.example/": words(5), "http://one.example/held": words(7)}, held: make(chan struct{})}
+	w := &web{pages: map[string]string{"http://brindle.example/": words(5), "http://one.example/held": words(7)},
+		held: make(chan struct{})}
 	a, _ := open(t, w)
 	client, page := newClient(t, a, sweep, "one.example/held")
 	run, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	_, err = a.Runs.Measure(ctx, client)
 	fails(t, err, fault.RunUnderWay)
-	require.Eventually(t, func() bool { r, _ := a.Runs.Last(ctx, client); return r.Done == 1 }, 30*time.Second, time.Millisecond)
+	require.Eventually(t, func() bool {
+		r, _ := a.Runs.Last(ctx, client)
+		return r.Done == 1
+	}, 30*time.Second, time.Millisecond)
 	_, err = a.Runs.Stop(ctx, client, run.ID)
 	require.NoError(t, err)
 	r := ended(t, a, client)
@@ -163,7 +169,8 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 		}
 	}
 	assert.InDelta(t, sum, placing.Gain, 1e-9, "without what was dropped")
-	_, err = a.Plan.Choose(ctx, client, said(page, placing.Key, plan.Choice{State: plan.Dropped, Reason: "the owner does it"}))
+	_, err = a.Plan.Choose(ctx, client,
+		said(page, placing.Key, plan.Choice{State: plan.Dropped, Reason: "the owner does it"}))
 	require.NoError(t, err)
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -297,8 +304,10 @@ func TestReread(t *testing.T) {
 	assert.Equal(t, 1, read)
 	// A reading that was made by other rules.
 	require.NoError(t, db.Write(ctx, func(tx *store.Tx) error {
-		_, err := tx.AddReading(store.Reading{ClientID: client, URL: "http://brindle.example/", Source: reading.FromPaste,
-			Facts: reading.Facts{Words: page.Words{Seen: 7, Copy: 7}}}, []byte("<p>four words of text"), page.Read(nil, page.Source{}).Data())
+		_, err := tx.AddReading(store.Reading{ClientID: client, URL: "http://brindle.example/",
+			Source: reading.FromPaste,
+			Facts:  reading.Facts{Words: page.Words{Seen: 7, Copy: 7}}}, []byte("<p>four words of text"),
+			page.Read(nil, page.Source{}).Data())
 		return err
 	}))
 	changed, _, err = a.Readings.Reread(ctx)

@@ -39,11 +39,13 @@ func bookOf(t *testing.T, a *app.App, client int64) map[string]view.BookRow {
 func TestImport(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, home := newClient(t, a, careful, "")
-	list := []byte("Keyword,Volume,KD,Position\nTarn Harbor chimney sweep,\"1,300\",6,14\nChimney sweep Tarn Harbor,380,,\ndryer vent cleaning ostrey,30,40,\n" +
+	list := []byte("Keyword,Volume,KD,Position\nTarn Harbor chimney sweep,\"1,300\",6,14\nChimney sweep Tarn " +
+		"Harbor,380,,\ndryer vent cleaning ostrey,30,40,\n" +
 		"chimney sweep cost,900,,\n,7,,\n=cmd|x,5,,\nchimney sweep tarn harbor,400,9,\n")
 	p, err := a.Book.PreviewList(ctx, client, "list.csv", list)
 	require.NoError(t, err)
-	assert.Equal(t, []view.ColumnRole{view.ColumnRole(table.Phrase), view.ColumnRole(table.Volume), view.ColumnRole(table.Difficulty), view.ColumnRole(table.Position)}, p.Layout.Roles)
+	assert.Equal(t, []view.ColumnRole{view.ColumnRole(table.Phrase), view.ColumnRole(table.Volume),
+		view.ColumnRole(table.Difficulty), view.ColumnRole(table.Position)}, p.Layout.Roles)
 	report, err := a.Book.ImportList(ctx, client, "list.csv", list, nil, "", "")
 	require.NoError(t, err)
 	assert.Equal(t, 4, report.Added, "the phrase of the ground was there already")
@@ -72,7 +74,8 @@ func TestWorkbook(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
 	f := excelize.NewFile()
-	for y, row := range [][]any{{"Keyword", "Search volume"}, {"chimney sweep ostrey", 1300}, {"flue liner", "10-100"}} {
+	for y, row := range [][]any{{"Keyword", "Search volume"}, {"chimney sweep ostrey", 1300},
+		{"flue liner", "10-100"}} {
 		for x, v := range row {
 			cell, err := excelize.CoordinatesToCellName(x+1, y+1)
 			require.NoError(t, err)
@@ -87,7 +90,8 @@ func TestWorkbook(t *testing.T) {
 	assert.Equal(t, 2, report.Added)
 	assert.Equal(t, 1300, *bookOf(t, a, client)["chimney sweep ostrey"].Members[0].Volume)
 	for code, bad := range map[fault.Code][]byte{
-		fault.WorkbookUnreadable: body.Bytes()[:200], fault.ListEmpty: nil, fault.ListNotText: []byte("\x00\x01\x02\x03"),
+		fault.WorkbookUnreadable: body.Bytes()[:200], fault.ListEmpty: nil,
+		fault.ListNotText:  []byte("\x00\x01\x02\x03"),
 		fault.ListTooLarge: make([]byte, appbook.MaxList+1), fault.NoPhraseColumn: []byte("1,2\n3,4\n"),
 	} {
 		t.Run(fmt.Sprint(code), func(t *testing.T) {
@@ -103,7 +107,9 @@ func TestWorkbook(t *testing.T) {
 func TestBookChoices(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	_, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "zebra chimney sweep tarn harbor", "chimny sweep tarn harbor", "chimney sweeper tarn harbor"})
+	_, err := a.Book.AddPhrases(ctx, client,
+		[]string{"chimney sweep cost", "zebra chimney sweep tarn harbor", "chimny sweep tarn harbor",
+			"chimney sweeper tarn harbor"})
 	require.NoError(t, err)
 	rows := bookOf(t, a, client)
 	key := rows["chimney sweep cost"].Key
@@ -114,12 +120,14 @@ func TestBookChoices(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, []view.Tie{{Kind: "slip", Word: "chimny", Means: "chimney", Searches: 1, Phrases: 1},
 		{Kind: "doer", Word: "sweeper", Means: "sweep", Searches: 1, Phrases: 1}}, b.Likely)
-	assert.Equal(t, []view.UnknownWord{{Word: "zebra", Families: 1, Example: "zebra chimney sweep tarn harbor"}}, b.Unfamiliar)
+	assert.Equal(t, []view.UnknownWord{{Word: "zebra", Families: 1, Example: "zebra chimney sweep tarn harbor"}},
+		b.Unfamiliar)
 	b, err = a.Book.JudgeWord(ctx, client, "zebra", "firm")
 	require.NoError(t, err)
 	assert.Equal(t, &view.BookChange{Aside: []string{"zebra chimney sweep tarn harbor"}, Kept: []string{}}, b.Changed)
 	assert.Equal(t, view.IntentCode(intent.Brand), bookOf(t, a, client)["zebra chimney sweep tarn harbor"].Intent)
-	b, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: "chimny", Means: "chimney"}, {Word: "sweeper", Means: "sweep"}})
+	b, err = a.Book.TieWords(ctx, client,
+		[]appbook.Tied{{Word: "chimny", Means: "chimney"}, {Word: "sweeper", Means: "sweep"}})
 	require.NoError(t, err)
 	assert.Equal(t, 2, b.Changed.Joined)
 	assert.Len(t, bookOf(t, a, client)["chimney sweep tarn harbor"].Members, 3, "a slip never leads")
@@ -160,11 +168,14 @@ func TestPlacePhrases(t *testing.T) {
 	assert.Equal(t, ruled, families())
 	_, err := a.Book.PlacePhrases(ctx, client, []string{"Tarn Harbor chimney sweep"}, "tarn harbor chimney sweep")
 	require.NoError(t, err)
-	assert.Equal(t, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, families())
-	rows, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "chimney sweep tarn harbor")
+	assert.Equal(t, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "chimney cleaning tarn harbor"},
+		families())
+	rows, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"},
+		"chimney sweep tarn harbor")
 	require.NoError(t, err)
 	assert.Len(t, rows.Families, 1)
-	assert.Equal(t, []string{"chimney sweep tarn harbor, tarn harbor chimney sweep, chimney cleaning tarn harbor"}, families())
+	assert.Equal(t, []string{"chimney sweep tarn harbor, tarn harbor chimney sweep, chimney cleaning tarn harbor"},
+		families())
 	_, err = a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep", "chimney cleaning tarn harbor"}, "")
 	require.NoError(t, err)
 	assert.Equal(t, ruled, families())
@@ -186,7 +197,8 @@ func TestFound(t *testing.T) {
 	client, _ := newClient(t, a, b, "")
 	_, err := a.Lineup.Paste(ctx, client, "harborflue.example")
 	require.NoError(t, err)
-	own := []byte("Keyword,Position,Volume,URL\nchimney sweep tarn harbor,14,380,http://brindle.example/\nchimney sweep tarn harbor,30,380,http://brindle.example/two\nchimney sweep cost,3,900,http://brindle.example/\n")
+	own := []byte("Keyword,Position,Volume,URL\nchimney sweep tarn harbor,14,380,http://brindle.example/\nchimney " +
+		"sweep tarn harbor,30,380,http://brindle.example/two\nchimney sweep cost,3,900,http://brindle.example/\n")
 	p, err := a.Book.PreviewList(ctx, client, "own.csv", own)
 	require.NoError(t, err)
 	assert.Equal(t, "brindle.example", p.Site, "by its addresses")
@@ -195,7 +207,8 @@ func TestFound(t *testing.T) {
 	assert.Equal(t, 2, mine.Found)
 	assert.Equal(t, 14, *bookOf(t, a, client)["chimney sweep tarn harbor"].Position)
 
-	theirs := []byte("query,rank,searches\nchimney sweep tarn harbor,1,380\ndryer vent cleaning ostrey,9,50\nflue liner ohio,2,\n")
+	theirs := []byte("query,rank,searches\nchimney sweep tarn harbor,1,380\ndryer vent cleaning ostrey,9,50\nflue " +
+		"liner ohio,2,\n")
 	p, err = a.Book.PreviewList(ctx, client, "harborflue.example-list.csv", theirs)
 	require.NoError(t, err)
 	assert.Equal(t, "harborflue.example", p.Site, "by its name")
@@ -208,10 +221,12 @@ func TestFound(t *testing.T) {
 	require.Len(t, found.Sites, 2)
 	sums := found.Sites[0].Sums
 	assert.Equal(t, "client", found.Sites[0].Role)
-	assert.Equal(t, []int{2, 1, 1, 2, 1, 1}, []int{sums.Phrases, sums.First3, sums.First10, sums.First20, sums.Intents["hire"], sums.Intents["question"]})
+	assert.Equal(t, []int{2, 1, 1, 2, 1, 1},
+		[]int{sums.Phrases, sums.First3, sums.First10, sums.First20, sums.Intents["hire"], sums.Intents["question"]})
 	assert.InDelta(t, 380*.007+900*.11, sums.Visits, 1e-9)
 	sums = found.Sites[1].Sums
-	assert.Equal(t, []int{3, 2, 3, 1, 1}, []int{sums.Phrases, sums.First3, sums.First10, sums.Unknown, sums.Intents["elsewhere"]})
+	assert.Equal(t, []int{3, 2, 3, 1, 1},
+		[]int{sums.Phrases, sums.First3, sums.First10, sums.Unknown, sums.Intents["elsewhere"]})
 	assert.Equal(t, 4, found.Total)
 	assert.Equal(t, "chimney sweep cost", found.Rows[0].Text)
 	assert.Equal(t, []int{3, 0}, found.Rows[0].Positions)
@@ -226,7 +241,8 @@ func TestFound(t *testing.T) {
 		require.NoError(t, err)
 		again, err := a.Book.Found(ctx, client)
 		require.NoError(t, err)
-		assert.Equal(t, map[bool]string{false: "other", true: "rival"}[taken], again.Sites[1].Role, "the list of a rival that is set aside stays")
+		assert.Equal(t, map[bool]string{false: "other", true: "rival"}[taken], again.Sites[1].Role,
+			"the list of a rival that is set aside stays")
 		assert.Equal(t, 3, again.Sites[1].Sums.Phrases)
 	}
 	added, err := a.Book.AddPhrases(ctx, client, []string{"Dryer vent cleaning Ostrey"})
@@ -249,9 +265,12 @@ func TestFound(t *testing.T) {
 func TestBookFile(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, careful, "")
-	first, err := a.Book.ImportList(ctx, client, "one.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "", "")
+	first, err := a.Book.ImportList(ctx, client, "one.csv",
+		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep "+
+			"cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "", "")
 	require.NoError(t, err)
-	_, err = a.Book.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key}, book.Choice{State: book.Aside, Reason: "=HYPERLINK(\"x\")"})
+	_, err = a.Book.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key},
+		book.Choice{State: book.Aside, Reason: "=HYPERLINK(\"x\")"})
 	require.NoError(t, err)
 	csv, name, err := a.Book.File(ctx, client)
 	require.NoError(t, err)

@@ -22,14 +22,19 @@ func init() { _ = flag.Set("rapid.checks", "25") }
 // lists draws lists as they are imported: phrases that meet others again in
 // other spellings, with figures and without.
 var lists = rapid.Custom(func(t *rapid.T) string {
-	pool := []string{"chimney sweep tarn harbor", "Tarn Harbor chimney sweep", "chimney sweep, Tarn Harbor!", "dryer vent cleaning ostrey",
-		"chimney sweep cost", "best chimney cleaning near me", "chimney sweep's brush", "flue", "soot", "chimney sweep texas"}
-	figure := rapid.OneOf(rapid.Just(""), rapid.Map(rapid.IntRange(0, 2000), func(n int) string { return fmt.Sprint(n) }))
+	pool := []string{"chimney sweep tarn harbor", "Tarn Harbor chimney sweep", "chimney sweep, Tarn Harbor!",
+		"dryer vent cleaning ostrey",
+		"chimney sweep cost", "best chimney cleaning near me", "chimney sweep's brush", "flue", "soot",
+		"chimney sweep texas"}
+	figure := rapid.OneOf(rapid.Just(""), rapid.Map(rapid.IntRange(0, 2000), func(n int) string {
+		return fmt.Sprint(n)
+	}))
 	var b strings.Builder
 	b.WriteString("Phrase;Searches;Difficulty;Position\n")
 	for range rapid.IntRange(1, 8).Draw(t, "rows") {
 		fmt.Fprintf(&b, "%s;%s;%s;%s\n", rapid.SampledFrom(pool).Draw(t, "phrase"), figure.Draw(t, "searches"),
-			rapid.SampledFrom([]string{"", "6", "40"}).Draw(t, "difficulty"), rapid.SampledFrom([]string{"", "2", "14"}).Draw(t, "position"))
+			rapid.SampledFrom([]string{"", "6", "40"}).Draw(t, "difficulty"),
+			rapid.SampledFrom([]string{"", "2", "14"}).Draw(t, "position"))
 	}
 	return b.String()
 })
@@ -55,7 +60,8 @@ func TestImportsAreUndone(t *testing.T) {
 		for range rapid.IntRange(1, 4).Draw(t, "lists") {
 			was, err := a.Book.Get(ctx, g.ID)
 			require.NoError(t, err)
-			report, err := a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, rapid.SampledFrom([]string{"", "", "ostrey.example"}).Draw(t, "site"), "")
+			report, err := a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil,
+				rapid.SampledFrom([]string{"", "", "ostrey.example"}).Draw(t, "site"), "")
 			require.NoError(t, err)
 			before, taken = append(before, asJSON(t, was)), append(taken, report.ImportID)
 		}
@@ -121,7 +127,8 @@ func TestChoicesAreUndone(t *testing.T) {
 		var changed, back *view.Book
 		switch rapid.SampledFrom([]string{"aside", "kept", "apart", "with", "brand", "tie"}).Draw(t, "change") {
 		case "aside", "kept":
-			changed, err = a.Book.ChooseFamily(ctx, g.ID, []string{family.Key}, book.Choice{State: book.Aside, Reason: "far away"})
+			changed, err = a.Book.ChooseFamily(ctx, g.ID, []string{family.Key},
+				book.Choice{State: book.Aside, Reason: "far away"})
 			require.NoError(t, err)
 			back, err = a.Book.ChooseFamily(ctx, g.ID, []string{family.Key}, family.Choice.Core())
 		case "apart":

@@ -17,7 +17,8 @@ import (
 // again it is there. Where only what was read of it is damaged, it is read anew from its HTML.
 func TestDamagedPage(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "a.db")
-	w := &web{pages: map[string]string{"http://brindle.example/": "<p>" + words(30), "http://one.example/": "<p>" + words(40), "http://two.example/": "<p>" + words(50)}}
+	w := &web{pages: map[string]string{"http://brindle.example/": "<p>" + words(30),
+		"http://one.example/": "<p>" + words(40), "http://two.example/": "<p>" + words(50)}}
 	db, err := store.Open(ctx, path)
 	require.NoError(t, err)
 	a, err := app.New(ctx, app.Options{DB: db, Web: w})
@@ -29,9 +30,11 @@ func TestDamagedPage(t *testing.T) {
 	a.Close()
 	raw, err := sql.Open("sqlite", "file:"+path)
 	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE bodies SET html = x'00', page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://one.example/')`)
+	_, err = raw.Exec(
+		`UPDATE bodies SET html = x'00', page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://one.example/')`)
 	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE bodies SET page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://two.example/')`)
+	_, err = raw.Exec(
+		`UPDATE bodies SET page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://two.example/')`)
 	require.NoError(t, err)
 	require.NoError(t, raw.Close())
 	require.NoError(t, db.Close())
@@ -64,13 +67,15 @@ func TestDamagedPage(t *testing.T) {
 // proposed for it are there all the same.
 func TestDamagedPageOfTheClient(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "a.db")
-	w := &web{pages: map[string]string{"http://brindle.example/": `<a href="/sweeping">Sweeping</a>` + words(30), "http://brindle.example/sweeping": words(40)}}
+	w := &web{pages: map[string]string{"http://brindle.example/": `<a href="/sweeping">Sweeping</a>` + words(30),
+		"http://brindle.example/sweeping": words(40)}}
 	db, err := store.Open(ctx, path)
 	require.NoError(t, err)
 	a, err := app.New(ctx, app.Options{DB: db, Web: w})
 	require.NoError(t, err)
 	client, home := newClient(t, a, sweep, "")
-	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,100,5,14\n"), nil, "", "")
+	_, err = a.Book.ImportList(ctx, client, "x.csv",
+		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,100,5,14\n"), nil, "", "")
 	require.NoError(t, err)
 	surveyed(t, a, client)
 	a.Close()

@@ -15,7 +15,8 @@ import (
 // With searches in the book gains are visits a month, as the worked example of
 // rule 12 has them; without, they are shares.
 func TestGainsByVisits(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" + words(500)}}
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" +
+		words(500)}}
 	a, _ := open(t, w)
 	b := careful
 	b.HomePage, b.Phrases = "brindle.example", []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"}
@@ -39,7 +40,9 @@ func TestGainsByVisits(t *testing.T) {
 	assert.Equal(t, view.GainUnit(wording.Share), unit)
 	assert.InDelta(t, 14, title, 1e-9)
 
-	_, err = a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney sweep,220,,\n"), nil, "", "")
+	_, err = a.Book.ImportList(ctx, client, "x.csv",
+		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\ntarn harbor chimney "+
+			"sweep,220,,\n"), nil, "", "")
 	require.NoError(t, err)
 	unit, title, write := gains()
 	assert.Equal(t, view.GainUnit(wording.Visits), unit)
@@ -61,8 +64,10 @@ func TestOneGain(t *testing.T) {
 	b.HomePage = "brindle.example"
 	client, home := newClient(t, a, b, "")
 	measured(t, a, client)
-	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"+
-		"chimney cleaning near me,900,30,\nbest chimney sweep tarn harbor,100,,2\nchimney sweep tarn harbor maine,50,,\ndryer vent cleaning ostrey,70,,\n"), nil, "", "")
+	_, err := a.Book.ImportList(ctx, client, "x.csv",
+		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"+
+			"chimney cleaning near me,900,30,\nbest chimney sweep tarn harbor,100,,2\nchimney sweep tarn harbor "+
+			"maine,50,,\ndryer vent cleaning ostrey,70,,\n"), nil, "", "")
 	require.NoError(t, err)
 	book, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)

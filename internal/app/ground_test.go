@@ -56,7 +56,8 @@ func TestFileOfAnOlderProgram(t *testing.T) {
 			}
 		}
 	}
-	assert.Equal(t, view.Choice{State: view.TargetState(plan.Changed), Value: "Chimney sweep in Tarn Harbor, Maine"}, said["title"])
+	assert.Equal(t, view.Choice{State: view.TargetState(plan.Changed), Value: "Chimney sweep in Tarn Harbor, Maine"},
+		said["title"])
 	assert.Equal(t, view.TargetState(plan.Kept), said["h1"].State)
 	assert.Equal(t, view.Choice{State: view.TargetState(plan.Dropped), Reason: "the owner writes these"}, said["alt"])
 	assert.Contains(t, said, view.PartKind("image_names"))
@@ -116,7 +117,8 @@ func TestPaidEntries(t *testing.T) {
 	require.NoError(t, err)
 	l, err = a.Lineup.Take(ctx, client, id("Sponsored"), true)
 	require.NoError(t, err)
-	assert.ElementsMatch(t, []string{"map http://three.example/", "typed http://ad.example/", "typed http://sponsored.example/"}, rivals(l))
+	assert.ElementsMatch(t, []string{"map http://three.example/", "typed http://ad.example/",
+		"typed http://sponsored.example/"}, rivals(l))
 	measured(t, a, client)
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
@@ -136,7 +138,8 @@ func TestPaidEntries(t *testing.T) {
 
 // What a home page says of its business is proposed until it is entered.
 func TestProposal(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindleandash.example/": `<title>Chimney sweep | Brindle &amp; Ash Chimney</title>
+	w := &web{pages: map[string]string{
+		"http://brindleandash.example/": `<title>Chimney sweep | Brindle &amp; Ash Chimney</title>
 		<p>Call (207) 555-0142.<footer>12 Wharf Street, Tarn Harbor, ME 04999</footer>`}}
 	a, _ := open(t, w)
 	g, err := a.Quick(ctx, "brindleandash.example", "chimney sweep tarn harbor", "")
@@ -144,11 +147,13 @@ func TestProposal(t *testing.T) {
 	ended(t, a, g.ID)
 	p, err := a.Ground.Proposal(ctx, g.ID)
 	require.NoError(t, err)
-	assert.Equal(t, view.Proposal{Name: "Brindle & Ash Chimney", Trade: "chimney sweep", Phone: "(207) 555-0142", Place: "Tarn Harbor, ME",
+	assert.Equal(t, view.Proposal{Name: "Brindle & Ash Chimney", Trade: "chimney sweep", Phone: "(207) 555-0142",
+		Place:   "Tarn Harbor, ME",
 		Service: "chimney sweep"}, p)
 	targets, err := a.Plan.Get(ctx, g.ID)
 	require.NoError(t, err)
-	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, plan.Subhead)[0].Pencil, "with the capitals of the place")
+	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, plan.Subhead)[0].Pencil,
+		"with the capitals of the place")
 	told := g.Business
 	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
 	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}
@@ -239,7 +244,8 @@ func TestTwoChangeAClient(t *testing.T) {
 	second.Trade = was.Trade
 	now, err = a.Ground.Save(ctx, client, second, &was.Business)
 	require.NoError(t, err)
-	assert.Equal(t, []any{"sweeping", "207-555-0101", "€", 3}, []any{now.Trade, now.Phone, now.Money, len(now.Services)})
+	assert.Equal(t, []any{"sweeping", "207-555-0101", "€", 3},
+		[]any{now.Trade, now.Phone, now.Money, len(now.Services)})
 	again := now.Business
 	again.Trade = "hearths"
 	now, err = a.Ground.Save(ctx, client, again, &now.Business)

@@ -23,7 +23,8 @@ func TestRowsOfMixedLanguages(t *testing.T) {
 	}}
 	a, _ := open(t, w)
 	client, home := newClient(t, a, view.Business{HomePage: "brindle.example", Language: "fr",
-		Phrases: []string{"ramonage ostrey", "ramonages ostrey", "dépannage ostrey", "ostrey dépannages"}}, "one.example two.example")
+		Phrases: []string{"ramonage ostrey", "ramonages ostrey", "dépannage ostrey", "ostrey dépannages"}},
+		"one.example two.example")
 	measured(t, a, client)
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
@@ -100,7 +101,8 @@ func inLanguage(lang, text string) string {
 // The short way in makes a book of one: its family stands in the book and on
 // the sheet, with the page that carries it.
 func TestShortWayMakesABook(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title>" + words(20), "http://one.example/": words(900)}}
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title>" + words(20),
+		"http://one.example/": words(900)}}
 	a, _ := open(t, w)
 	g, err := a.Quick(ctx, "brindle.example", "Chimney sweep Tarn Harbor", "one.example")
 	require.NoError(t, err)

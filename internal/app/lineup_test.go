@@ -23,7 +23,8 @@ func named(t *testing.T, l *view.Lineup, name string) view.Entry {
 	return view.Entry{}
 }
 
-const resultsOfOstrey = "part,position,title,url\norganic,1,Ostrey Sweeps,http://ostreysweeps.example/\norganic,2,Home | Brindle & Ash Chimney,http://brindleandash.example/\n"
+const resultsOfOstrey = "part,position,title,url\norganic,1,Ostrey " +
+	"Sweeps,http://ostreysweeps.example/\norganic,2,Home | Brindle & Ash Chimney,http://brindleandash.example/\n"
 
 // Searches are kept: the page of a search's own phrase is judged against it, all others
 // against the home page's; the newest of a phrase counts, and deleting it brings back the
@@ -73,7 +74,8 @@ func TestSiteKinds(t *testing.T) {
 	l, err := a.Lineup.Get(ctx, id, 0)
 	require.NoError(t, err)
 	assert.Equal(t, view.EntryKind(lineup.Chain), named(t, l, "Hearthway National: Tarn Harbor").Kind)
-	assert.Equal(t, view.EntryKind(lineup.Supplier), named(t, l, "Ember Parts: stove and chimney parts, shipped from Tarn Harbor").Kind)
+	assert.Equal(t, view.EntryKind(lineup.Supplier),
+		named(t, l, "Ember Parts: stove and chimney parts, shipped from Tarn Harbor").Kind)
 	lantern := named(t, l, "Lantern Street Sweeps")
 	require.True(t, lantern.Taken)
 	l, err = a.Lineup.SetKind(ctx, id, lantern.ID, lineup.Directory)
@@ -82,7 +84,8 @@ func TestSiteKinds(t *testing.T) {
 	assert.False(t, lantern.Taken)
 	assert.Equal(t, "said by you", lantern.Reason.Says)
 
-	other, err := a.Ground.New(ctx, view.Business{Name: "Fenwick", HomePage: "fenwick.example", Services: chimney.Services, Places: chimney.Places, Phrases: chimney.Phrases})
+	other, err := a.Ground.New(ctx, view.Business{Name: "Fenwick", HomePage: "fenwick.example",
+		Services: chimney.Services, Places: chimney.Places, Phrases: chimney.Phrases})
 	require.NoError(t, err)
 	theirs, err := a.Lineup.Record(ctx, other.ID, chimney.Phrases[0])
 	require.NoError(t, err)
@@ -110,14 +113,16 @@ func TestTypedRows(t *testing.T) {
 	id, _ := newClient(t, a, sweep, "")
 	_, err := a.Lineup.AddTyped(ctx, id, 0, "", view.EntryDraft{Part: "organic", Position: 1, Name: "A"})
 	fails(t, err, fault.PhraseNeeded)
-	l, err := a.Lineup.AddTyped(ctx, id, 0, "chimney sweep", view.EntryDraft{Part: "organic", Position: 1, URL: "a.example", Years: 30, Phone: "207-555-0101"})
+	l, err := a.Lineup.AddTyped(ctx, id, 0, "chimney sweep",
+		view.EntryDraft{Part: "organic", Position: 1, URL: "a.example", Years: 30, Phone: "207-555-0101"})
 	require.NoError(t, err)
 	assert.Equal(t, "a.example", l.Entries[0].Name)
 	assert.Equal(t, 30, l.Entries[0].Years)
 	_, err = a.Lineup.AddTyped(ctx, id, l.ID, "", view.EntryDraft{Part: "organic", Position: 2})
 	fails(t, err, fault.EntryNoName)
 	for i, name := range []string{"B", "C", "D", "E"} {
-		l, err = a.Lineup.AddTyped(ctx, id, l.ID, "", view.EntryDraft{Part: "organic", Position: i + 1 + i%2, Name: name, URL: name + "x.example"})
+		l, err = a.Lineup.AddTyped(ctx, id, l.ID, "",
+			view.EntryDraft{Part: "organic", Position: i + 1 + i%2, Name: name, URL: name + "x.example"})
 		require.NoError(t, err)
 	}
 	rapid.Check(t, func(rt *rapid.T) {
@@ -145,13 +150,15 @@ func TestTypedRows(t *testing.T) {
 func TestSiteFigures(t *testing.T) {
 	a, _, id := overPractice(t)
 	value := 88.0
-	sites, err := a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains", Value: &value, Source: "a list", TakenOn: "2026-11-01"}, nil)
+	sites, err := a.Standing.Set(ctx, id, "harborflue.example",
+		view.FigureDraft{Figure: "referring_domains", Value: &value, Source: "a list", TakenOn: "2026-11-01"}, nil)
 	require.NoError(t, err)
 	assert.True(t, sites[0].Own)
 	require.Len(t, sites, 6)
 	assert.Equal(t, 212, *sites[2].MapReviews)
 	assert.True(t, sites[5].Chain)
-	pasted, err := a.Standing.Paste(ctx, id, "site\tbacklinks\treviews\nOld Saltbox Masonry\t1,240\t230\nsomebody.example\t3\t1\n", "a table", "")
+	pasted, err := a.Standing.Paste(ctx, id,
+		"site\tbacklinks\treviews\nOld Saltbox Masonry\t1,240\t230\nsomebody.example\t3\t1\n", "a table", "")
 	require.NoError(t, err)
 	assert.Equal(t, 2, pasted.Kept)
 	assert.Equal(t, []string{"somebody.example"}, pasted.Unknown)
@@ -161,7 +168,8 @@ func TestSiteFigures(t *testing.T) {
 	assert.Empty(t, sites[1].Figures)
 	_, err = a.Standing.Paste(ctx, id, "nothing", "", "")
 	fails(t, err, fault.NoFigures)
-	_, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"}, nil)
+	_, err = a.Standing.Set(ctx, id, "harborflue.example",
+		view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"}, nil)
 	fails(t, err, fault.DayBad)
 	_, err = a.Standing.Set(ctx, id, "nobody.example", view.FigureDraft{Figure: "links", Value: &value}, nil)
 	assert.Error(t, err)

@@ -14,7 +14,8 @@ import (
 func TestMadeOf(t *testing.T) {
 	const rival = "<p>A clean flue every winter. Chimney cleaning in Ostrey. Every winter a chimney cleaning in Ostrey."
 	w := &web{pages: map[string]string{
-		"http://brindle.example/": "<p>Soot and ash. Soot and ash.", "http://one.example/": rival, "http://two.example/": rival + " Gold lamp, gold lamp."}}
+		"http://brindle.example/": "<p>Soot and ash. Soot and ash.", "http://one.example/": rival,
+		"http://two.example/": rival + " Gold lamp, gold lamp."}}
 	a, _ := open(t, w)
 	b := careful
 	b.HomePage = "brindle.example"

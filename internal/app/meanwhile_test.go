@@ -64,7 +64,8 @@ func outlineEdits(a *app.App, client, home int64) []edit {
 		e.Sections["about"] = s
 		return e
 	}
-	of := func(name, was, first, then string, change func(e *outline.Edits, s *outline.SectionEdit, v string), now func(o *view.Outline) string) edit {
+	of := func(name, was, first, then string, change func(e *outline.Edits, s *outline.SectionEdit, v string),
+		now func(o *view.Outline) string) edit {
 		return edit{name, was, first, then,
 			func(to, was string) error {
 				before := edits(change, was)
@@ -79,7 +80,8 @@ func outlineEdits(a *app.App, client, home int64) []edit {
 			}}
 	}
 	return []edit{
-		of("a section's heading", "", "Who we are", "About Brindle", func(_ *outline.Edits, s *outline.SectionEdit, v string) { s.Heading = v },
+		of("a section's heading", "", "Who we are", "About Brindle",
+			func(_ *outline.Edits, s *outline.SectionEdit, v string) { s.Heading = v },
 			func(o *view.Outline) string { return o.Edits.Sections["about"].Heading }),
 		of("a section's words", "", "50", "70", func(_ *outline.Edits, s *outline.SectionEdit, v string) {
 			var n int
@@ -110,8 +112,11 @@ func pageEdits(a *app.App, client int64, p view.PageInfo) []edit {
 			}}
 	}
 	return []edit{
-		of("a page's address", p.URL, "http://brindle.example/stone", "http://brindle.example/brick", func(d *view.PageDraft) *string { return &d.URL }),
-		of("a page's kind", string(p.Kind), "gallery", "article", func(d *view.PageDraft) *string { return (*string)(&d.Kind) }),
+		of("a page's address", p.URL, "http://brindle.example/stone", "http://brindle.example/brick",
+			func(d *view.PageDraft) *string { return &d.URL }),
+		of("a page's kind", string(p.Kind), "gallery", "article", func(d *view.PageDraft) *string {
+			return (*string)(&d.Kind)
+		}),
 	}
 }
 
@@ -149,7 +154,8 @@ func targetEdits(t *testing.T, a *app.App, client, home int64) []edit {
 	return []edit{{"what a part says", "", "Chimneys of Tarn Harbor", "Sweeps of Tarn Harbor",
 		func(to, was string) error {
 			before := choice(was)
-			_, err := a.Plan.Choose(ctx, client, []targets.Said{{Page: page, Key: key, Choice: choice(to), Was: &before}})
+			_, err := a.Plan.Choose(ctx, client,
+				[]targets.Said{{Page: page, Key: key, Choice: choice(to), Was: &before}})
 			return err
 		}, func() string {
 			p, err := a.Plan.Get(ctx, client)
@@ -184,7 +190,8 @@ func figureEdits(a *app.App, client int64) []edit {
 	}
 	set := func(id int64) func(to, was string) error {
 		return func(to, was string) error {
-			_, err := a.Yardstick.Change(ctx, id, map[string]string{"words.home.low": to}, map[string]string{"words.home.low": was})
+			_, err := a.Yardstick.Change(ctx, id, map[string]string{"words.home.low": to},
+				map[string]string{"words.home.low": was})
 			return err
 		}
 	}
@@ -198,7 +205,9 @@ func figureEdits(a *app.App, client int64) []edit {
 	return []edit{
 		{"a figure of the workspace", "1500", "1400", "1300", set(0), figure(0)},
 		{"a figure of a client", "1300", "1200", "1100", set(client), figure(client)},
-		{"the hours", "4", "3", "8", func(to, was string) error { return a.Ground.SetHours(ctx, client, *number(to), number(was)) },
+		{"the hours", "4", "3", "8", func(to, was string) error {
+			return a.Ground.SetHours(ctx, client, *number(to), number(was))
+		},
 			func() string {
 				p, err := a.Plan.Get(ctx, client)
 				if err != nil {
@@ -207,7 +216,8 @@ func figureEdits(a *app.App, client int64) []edit {
 				return fmt.Sprint(p.Hours)
 			}},
 		{"a figure of a site", "", "88", "90", func(to, was string) error {
-			_, err := a.Standing.Set(ctx, client, "brindle.example", view.FigureDraft{Figure: "referring_domains", Value: number(to)}, &view.FigureWas{Value: number(was)})
+			_, err := a.Standing.Set(ctx, client, "brindle.example",
+				view.FigureDraft{Figure: "referring_domains", Value: number(to)}, &view.FigureWas{Value: number(was)})
 			return err
 		}, func() string {
 			sites, err := a.Standing.Get(ctx, client)
@@ -223,7 +233,8 @@ func figureEdits(a *app.App, client int64) []edit {
 func TestBackToADefault(t *testing.T) {
 	a, _, client, _ := planned(t)
 	change := func(to, was string) error {
-		_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": to}, map[string]string{"words.home.low": was})
+		_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": to},
+			map[string]string{"words.home.low": was})
 		return err
 	}
 	require.NoError(t, change("1200", "1500"))

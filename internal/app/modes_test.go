@@ -163,8 +163,10 @@ func TestFilesBecomeReadings(t *testing.T) {
 		return []byte("<!-- saved from url=(0019)" + address + " -->\n" + words(n))
 	}
 	filed, err := a.Readings.AddFiles(ctx, client, home, 0, []saved.File{
-		{Name: "a/home.html", Body: from("https://www.brindle.example", 11)}, {Name: "x.html", Body: from("http://two.example/x/", 12)},
-		{Name: "y.html", Body: from("http://other.example/", 13)}, {Name: "z.html", Body: []byte(words(3))}, {Name: "e.html"},
+		{Name: "a/home.html", Body: from("https://www.brindle.example", 11)},
+		{Name: "x.html", Body: from("http://two.example/x/", 12)},
+		{Name: "y.html", Body: from("http://other.example/", 13)}, {Name: "z.html", Body: []byte(words(3))},
+		{Name: "e.html"},
 	})
 	require.NoError(t, err)
 	for i := range filed {
@@ -181,7 +183,9 @@ func TestFilesBecomeReadings(t *testing.T) {
 	assert.Equal(t, 11, column(t, a, client, home, 0).Words.Seen)
 	assert.Equal(t, 12, column(t, a, client, home, 2).Words.Seen)
 	// With its style sheet, for a rival; read anew from the store it is the same.
-	files := []saved.File{{Name: "p.html", Body: []byte("<link rel=stylesheet href=p_files/s.css><p class=a>gone<p>two words")}, {Name: "p_files/s.css", Body: []byte(".a{display:none}")}}
+	files := []saved.File{{Name: "p.html",
+		Body: []byte("<link rel=stylesheet href=p_files/s.css><p class=a>gone<p>two words")},
+		{Name: "p_files/s.css", Body: []byte(".a{display:none}")}}
 	_, err = a.Readings.AddFiles(ctx, client, home, entry, files)
 	require.NoError(t, err)
 	c := column(t, a, client, home, 1)
@@ -192,7 +196,8 @@ func TestFilesBecomeReadings(t *testing.T) {
 	assert.Empty(t, changed)
 	assert.Equal(t, 3, read)
 
-	for _, bad := range [][]saved.File{nil, {{Name: "a.jpg", Body: []byte("x")}}, {{Name: "a.html"}}, make([]saved.File, saved.MaxFiles+1)} {
+	for _, bad := range [][]saved.File{nil, {{Name: "a.jpg", Body: []byte("x")}}, {{Name: "a.html"}},
+		make([]saved.File, saved.MaxFiles+1)} {
 		_, err := a.Readings.AddFiles(ctx, client, home, 0, bad)
 		assertTold(t, err)
 	}

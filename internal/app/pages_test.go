@@ -17,12 +17,16 @@ import (
 
 // A near miss is within reach, and its page lacks the very words.
 func TestNearMiss(t *testing.T) {
-	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Sweeps</title><p>A chimney sweep for Tarn Harbor. Masonry repair Tarn Harbor."}}
+	w := &web{pages: map[string]string{
+		"http://brindle.example/": "<title>Sweeps</title><p>A chimney sweep for Tarn Harbor. Masonry repair Tarn " +
+			"Harbor."}}
 	a, _ := open(t, w)
 	b := careful
 	b.HomePage = "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,position\nchimney sweep tarn harbor,14\nbest chimney cleaning tarn harbor,40\ndryer vent cleaning ostrey,12\n"), nil, "", "")
+	_, err := a.Book.ImportList(ctx, client, "x.csv",
+		[]byte("phrase,position\nchimney sweep tarn harbor,14\nbest chimney cleaning tarn harbor,40\ndryer vent "+
+			"cleaning ostrey,12\n"), nil, "", "")
 	require.NoError(t, err)
 	near := func(lead string) bool { return bookOf(t, a, client)[lead].NearMiss }
 	assert.True(t, near("chimney sweep tarn harbor"), "not read yet")
@@ -42,7 +46,8 @@ func TestNearMiss(t *testing.T) {
 // What an address does not tell, title and h1 may: it is proposed, not taken.
 func TestPageSeems(t *testing.T) {
 	const address = "http://brindle.example/p/17"
-	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Sweeps</title>", address: "<title>Dryer vent cleaning in Ostrey</title><h1>Dryer vents cleaned</h1>"}}
+	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Sweeps</title>",
+		address: "<title>Dryer vent cleaning in Ostrey</title><h1>Dryer vents cleaned</h1>"}}
 	a, _ := open(t, w)
 	b := careful
 	b.Name, b.HomePage = "Brindle Chimney", "brindle.example"
@@ -61,13 +66,16 @@ func TestPageSeems(t *testing.T) {
 	ended(t, a, client)
 	seems := told().Seems
 	require.NotNil(t, seems)
-	assert.Equal(t, view.PageDraft{Kind: view.OptionalKind(site.Area), Service: "dryer vent cleaning", Place: "Ostrey"}, *seems)
-	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place}, nil)
+	assert.Equal(t, view.PageDraft{Kind: view.OptionalKind(site.Area), Service: "dryer vent cleaning", Place: "Ostrey"},
+		*seems)
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID,
+		view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place}, nil)
 	require.NoError(t, err)
 	assert.Nil(t, told().Seems, "said by now")
 
 	w.set(address, "<title>What we do | Brindle Chimney</title><h1>Our work</h1>")
-	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)}, nil)
+	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)},
+		nil)
 	require.NoError(t, err)
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
@@ -82,10 +90,12 @@ func TestPages(t *testing.T) {
 	b := careful
 	b.HomePage = "brindle.example"
 	client, _ := newClient(t, a, b, "")
-	_, err := a.Book.AddPhrases(ctx, client, []string{"dryer vent cleaning tarn harbor", "dryer vent cleaning near me", "chimney sweep ostrey"})
+	_, err := a.Book.AddPhrases(ctx, client,
+		[]string{"dryer vent cleaning tarn harbor", "dryer vent cleaning near me", "chimney sweep ostrey"})
 	require.NoError(t, err)
 	assert.Equal(t, int64(0), bookOf(t, a, client)["dryer vent cleaning near me"].PageID)
-	planned, err := a.Ground.AddPage(ctx, client, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "dryer vent cleaning"})
+	planned, err := a.Ground.AddPage(ctx, client,
+		view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "dryer vent cleaning"})
 	require.NoError(t, err)
 	vents, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindle.example/dryer-vent-cleaning/"})
 	require.NoError(t, err)
@@ -95,7 +105,9 @@ func TestPages(t *testing.T) {
 	row := bookOf(t, a, client)["dryer vent cleaning near me"]
 	assert.Equal(t, vents.ID, row.PageID)
 	assert.Empty(t, row.Conflict)
-	other, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindle.example/p/17", Kind: view.OptionalKind(site.Service), Service: "dryer vent cleaning"})
+	other, err := a.Ground.AddPage(ctx, client,
+		view.PageDraft{URL: "brindle.example/p/17", Kind: view.OptionalKind(site.Service),
+			Service: "dryer vent cleaning"})
 	require.NoError(t, err)
 	assert.Equal(t, []int64{other.ID}, bookOf(t, a, client)["dryer vent cleaning near me"].Conflict)
 	sheet, err := a.Sheet.Get(ctx, client, vents.ID)
@@ -104,7 +116,8 @@ func TestPages(t *testing.T) {
 	assert.Equal(t, "dryer vent cleaning tarn harbor", sheet.Families[0].Lead)
 	assert.Equal(t, 500, sheet.Target.Words.Target)
 
-	other, err = a.Ground.UpdatePage(ctx, client, other.ID, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Ostrey"}, nil)
+	other, err = a.Ground.UpdatePage(ctx, client, other.ID,
+		view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Ostrey"}, nil)
 	require.NoError(t, err)
 	assert.Empty(t, other.URL)
 	assert.Equal(t, other.ID, bookOf(t, a, client)["chimney sweep ostrey"].PageID, "a page that is wished for")
@@ -117,7 +130,8 @@ func TestPages(t *testing.T) {
 		{fault.NoSuchService, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "roofing"}},
 		{fault.NoSuchPlace, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Nowhere"}},
 		{fault.PageNeedsService, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Service)}},
-		{fault.PageNeedsPlace, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Area), Place: "Tarn Harbor"}},
+		{fault.PageNeedsPlace, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Area),
+			Place: "Tarn Harbor"}},
 		{fault.PageNeedsAddress, view.PageDraft{Kind: view.OptionalKind(site.About)}},
 		{fault.AddressNoDot, view.PageDraft{URL: "shop"}},
 	} {
@@ -135,7 +149,9 @@ func TestPages(t *testing.T) {
 	renamed.Places = []view.Place{b.Places[0], {Name: "West Ostrey"}}
 	g, err = a.Ground.Save(ctx, client, renamed, nil)
 	require.NoError(t, err)
-	assert.Equal(t, []string{"", "vent cleaning", ""}, []string{g.Pages[0].Service, g.Pages[1].Service, g.Pages[2].Service}, "a page keeps its service under its new name")
+	assert.Equal(t, []string{"", "vent cleaning", ""},
+		[]string{g.Pages[0].Service, g.Pages[1].Service, g.Pages[2].Service},
+		"a page keeps its service under its new name")
 	assert.Equal(t, "West Ostrey", g.Pages[2].Place)
 	g, err = a.Ground.Save(ctx, client, b, nil)
 	require.NoError(t, err)
@@ -146,9 +162,12 @@ func TestPages(t *testing.T) {
 	require.NoError(t, a.Ground.RestorePage(ctx, client, other.ID))
 	targets, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	kept := slices.IndexFunc(targets.Targets, func(x view.Target) bool { return x.Page == fmt.Sprintf("p%d", other.ID) && x.Key == "new_page" })
+	kept := slices.IndexFunc(targets.Targets, func(x view.Target) bool {
+		return x.Page == fmt.Sprintf("p%d", other.ID) && x.Key == "new_page"
+	})
 	require.GreaterOrEqual(t, kept, 0)
-	assert.Equal(t, view.TargetState(plan.Kept), targets.Targets[kept].Choice.State, "what was said of its targets came back")
+	assert.Equal(t, view.TargetState(plan.Kept), targets.Targets[kept].Choice.State,
+		"what was said of its targets came back")
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	assert.ErrorIs(t, a.Ground.RemovePage(ctx, client, other.ID), store.ErrNotFound)
 }

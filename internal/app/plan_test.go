@@ -20,13 +20,15 @@ import (
 // planned is a client with a short home page, measured, and what its pages are served from.
 func planned(t *testing.T) (a *app.App, w *web, client, home int64) {
 	t.Helper()
-	w = &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" + words(400) + "</p><img src=/i/IMG_1.jpg>"}}
+	w = &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" + words(400) +
+		"</p><img src=/i/IMG_1.jpg>"}}
 	a, _ = open(t, w)
 	b := careful
 	b.HomePage = "brindle.example"
 	client, home = newClient(t, a, b, "")
 	measured(t, a, client)
-	_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"), nil, "", "")
+	_, err := a.Book.ImportList(ctx, client, "x.csv",
+		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n"), nil, "", "")
 	require.NoError(t, err)
 	return a, w, client, home
 }
@@ -39,7 +41,8 @@ func TestDone(t *testing.T) {
 	assert.Empty(t, shown.Done, "it was measured once")
 	_, err = a.Plan.Choose(ctx, client, said(home, "alt: chimney harbor sweep tarn", plan.Choice{State: plan.Dropped}))
 	require.NoError(t, err)
-	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title><h1>Welcome</h1><p>"+words(700)+"</p><img src=/i/IMG_1.jpg alt='Chimney sweep Tarn Harbor'>")
+	w.set("http://brindle.example/", "<title>Chimney sweep Tarn Harbor</title><h1>Welcome</h1><p>"+words(700)+
+		"</p><img src=/i/IMG_1.jpg alt='Chimney sweep Tarn Harbor'>")
 	measured(t, a, client)
 	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -59,19 +62,22 @@ func TestPreview(t *testing.T) {
 	a, _, client, _ := planned(t)
 	before, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	seen, err := a.Plan.Preview(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"}, false)
+	seen, err := a.Plan.Preview(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"},
+		false)
 	require.NoError(t, err)
 	assert.NotEmpty(t, seen.Targets)
 	assert.Negative(t, seen.Minutes)
 	after, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, before, after)
-	for changes, want := range map[[2]string]fault.Code{{"words.home.low", "9000"}: fault.GuidelineBackward, {"weight.title", "90"}: fault.WeightsNotHundred,
+	for changes, want := range map[[2]string]fault.Code{{"words.home.low", "9000"}: fault.GuidelineBackward,
+		{"weight.title", "90"}: fault.WeightsNotHundred,
 		{"words.nowhere", "1"}: fault.NoSuchFigure} {
 		_, err = a.Plan.Preview(ctx, client, map[string]string{changes[0]: changes[1]}, true)
 		fails(t, err, want)
 	}
-	_, err = a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"}, nil)
+	_, err = a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "1000", "words.home.high": "1200"},
+		nil)
 	require.NoError(t, err)
 	kept, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -84,8 +90,9 @@ func TestPreview(t *testing.T) {
 func TestOutlineSurvivesMeasuringAgain(t *testing.T) {
 	a, w, client, home := planned(t)
 	page, fifty := fmt.Sprintf("p%d", home), 50
-	shown, err := a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about", "lead"}, Sections: map[string]outline.SectionEdit{
-		"about": {Heading: "Who we are", Words: &fifty}, "added: 1": {Added: true, Heading: "Prices"}}}, nil)
+	shown, err := a.Plan.SetOutline(ctx, client, page,
+		outline.Edits{Order: []string{"about", "lead"}, Sections: map[string]outline.SectionEdit{
+			"about": {Heading: "Who we are", Words: &fifty}, "added: 1": {Added: true, Heading: "Prices"}}}, nil)
 	require.NoError(t, err)
 	first := shown.Sections[0]
 	assert.Equal(t, []any{"Who we are", 50, true}, []any{first.Heading, first.Words, first.Fixed})
@@ -116,7 +123,8 @@ func TestImageNames(t *testing.T) {
 	require.NoError(t, err)
 	row := list.Rows[0]
 	assert.Equal(t, []string{"IMG_1.jpg", "chimney-sweep-tarn-harbor.jpg"}, []string{row.Now, row.Wanted})
-	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: "our van; rm -rf.jpg"}))
+	_, err = a.Plan.Choose(ctx, client,
+		said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: "our van; rm -rf.jpg"}))
 	fails(t, err, fault.ImageNameBad)
 	added := list.Rows[1].Wanted
 	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: added}))
@@ -142,12 +150,15 @@ func TestProofOfADraft(t *testing.T) {
 	assert.True(t, short.Short)
 	assert.Equal(t, 1500-3, short.Left)
 	assert.Contains(t, short.Missing[0].Says, "Chimney sweep Tarn Harbor")
-	long, err := a.Plan.Proof(ctx, client, page, "a.md", []byte("# Chimney sweep Tarn Harbor\n\nChimney sweep Tarn Harbor. "+words(1500)+"\n\n## Chimney sweep Tarn Harbor\n\n"+
-		strings.Repeat("Chimney sweep Tarn Harbor. Then more.\n\n", 6)))
+	long, err := a.Plan.Proof(ctx, client, page, "a.md",
+		[]byte("# Chimney sweep Tarn Harbor\n\nChimney sweep Tarn Harbor. "+words(1500)+
+			"\n\n## Chimney sweep Tarn Harbor\n\n"+
+			strings.Repeat("Chimney sweep Tarn Harbor. Then more.\n\n", 6)))
 	require.NoError(t, err)
 	assert.Zero(t, long.Left)
 	assert.Empty(t, long.Missing)
-	german, err := a.Plan.Proof(ctx, client, page, "", []byte(strings.Repeat("Wir fegen den Schornstein und prüfen die Leitungen im ganzen Haus. ", 8)))
+	german, err := a.Plan.Proof(ctx, client, page, "",
+		[]byte(strings.Repeat("Wir fegen den Schornstein und prüfen die Leitungen im ganzen Haus. ", 8)))
 	require.NoError(t, err)
 	assert.Equal(t, "de", german.Language)
 	for raw, want := range map[string]fault.Code{"": fault.DraftEmpty, "PK\x03\x04": fault.DraftUnreadable} {
@@ -185,7 +196,8 @@ func TestOwnTargetsAndWhy(t *testing.T) {
 			why, err := a.Plan.Why(ctx, client, x.ID, p.Key)
 			require.NoError(t, err)
 			last := why[len(why)-1]
-			assert.Contains(t, fmt.Sprint(last.Lines), fmt.Sprintf("{Gain %s", strings.TrimRight(strings.TrimRight(fmt.Sprintf("%.2f", p.Gain), "0"), ".")))
+			assert.Contains(t, fmt.Sprint(last.Lines),
+				fmt.Sprintf("{Gain %s", strings.TrimRight(strings.TrimRight(fmt.Sprintf("%.2f", p.Gain), "0"), ".")))
 		}
 	}
 	_, err = a.Plan.Why(ctx, client, "no such", "")
@@ -209,7 +221,8 @@ func TestYardstickFile(t *testing.T) {
 		}
 	}
 	assert.Equal(t, []string{"words.home.low=1200"}, changed, "what is as it would be anyway is no change")
-	for raw, want := range map[string]fault.Code{"words.nowhere: 1": fault.NoSuchFigure, "words.home.low: 5000": fault.GuidelineBackward, "[": fault.YardstickNotYAML} {
+	for raw, want := range map[string]fault.Code{"words.nowhere: 1": fault.NoSuchFigure,
+		"words.home.low: 5000": fault.GuidelineBackward, "[": fault.YardstickNotYAML} {
 		_, err = a.Yardstick.Read(ctx, client, []byte(raw))
 		fails(t, err, want)
 	}
@@ -272,7 +285,8 @@ func TestKeptDrafts(t *testing.T) {
 // What was said of a page that is gone harms nothing, and holds again when it is back.
 func TestChoicesOnAPageThatIsGone(t *testing.T) {
 	a, _, client, _ := planned(t)
-	added, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: "http://brindle.example/liners", Kind: "service", Service: "dryer vent cleaning"})
+	added, err := a.Ground.AddPage(ctx, client,
+		view.PageDraft{URL: "http://brindle.example/liners", Kind: "service", Service: "dryer vent cleaning"})
 	require.NoError(t, err)
 	measured(t, a, client)
 	page := fmt.Sprintf("p%d", added.ID)
@@ -283,7 +297,8 @@ func TestChoicesOnAPageThatIsGone(t *testing.T) {
 	at := slices.IndexFunc(shown.Targets, func(x view.Target) bool { return x.Page == page && x.OwnID == 0 })
 	require.GreaterOrEqual(t, at, 0)
 	dropped := shown.Targets[at]
-	_, err = a.Plan.Choose(ctx, client, said(added.ID, dropped.Key, plan.Choice{State: plan.Dropped, Reason: "not now"}))
+	_, err = a.Plan.Choose(ctx, client,
+		said(added.ID, dropped.Key, plan.Choice{State: plan.Dropped, Reason: "not now"}))
 	require.NoError(t, err)
 	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about"}}, nil)
 	require.NoError(t, err)
@@ -302,7 +317,8 @@ func TestChoicesOnAPageThatIsGone(t *testing.T) {
 	require.NoError(t, err)
 	kept := 0
 	for _, x := range shown.Targets {
-		if x.Page == page && (x.OwnID != 0 || x.ID == dropped.ID && x.Choice.State == "dropped" && x.Choice.Reason == "not now") {
+		if x.Page == page && (x.OwnID != 0 || x.ID == dropped.ID && x.Choice.State == "dropped" &&
+			x.Choice.Reason == "not now") {
 			kept++
 		}
 	}
@@ -331,7 +347,8 @@ func TestSetAsideIsAnnounced(t *testing.T) {
 	require.NoError(t, err)
 	require.Len(t, shown.Notices, 1)
 	assert.Equal(t, fmt.Sprintf("p%d", home), shown.Notices[0].Page)
-	assert.Contains(t, shown.Notices[0].Says, "no longer counts: 5,000 words is too far above the others; the target was 2,500 and is now 1,500")
+	assert.Contains(t, shown.Notices[0].Says,
+		"no longer counts: 5,000 words is too far above the others; the target was 2,500 and is now 1,500")
 	measured(t, a, client)
 	shown, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)

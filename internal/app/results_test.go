@@ -64,7 +64,9 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 	assert.Empty(t, sites["Old Saltbox Masonry"])
 
 	// A copied text tells domains and no addresses: a home page stands for the site.
-	again, err := a.Lineup.KeepResults(ctx, id, "flue liner", "text.txt", []byte("Kiln Row Sweeps\nhttps://kilnrow.example › liners\nWe line flues of every size, and sweep them before we do.\n"), nil)
+	again, err := a.Lineup.KeepResults(ctx, id, "flue liner", "text.txt",
+		[]byte("Kiln Row Sweeps\nhttps://kilnrow.example › liners\nWe line flues of every size, and sweep them "+
+			"before we do.\n"), nil)
 	require.NoError(t, err)
 	require.Len(t, again.Entries, 1, "it takes the place of the last search")
 	assert.Equal(t, "https://kilnrow.example/", again.Entries[0].URL)

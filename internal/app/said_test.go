@@ -20,8 +20,9 @@ func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
 	const was, is = "service: masonry repair", "service: brick repair"
 	p, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	_, err = a.Plan.Choose(ctx, client, []targets.Said{{Page: was, Key: partOf(t, p, was).Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}},
-		{Page: was, Key: firstTarget(t, p, was), Choice: plan.Choice{State: plan.Kept}}})
+	_, err = a.Plan.Choose(ctx, client,
+		[]targets.Said{{Page: was, Key: partOf(t, p, was).Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}},
+			{Page: was, Key: firstTarget(t, p, was), Choice: plan.Choice{State: plan.Kept}}})
 	require.NoError(t, err)
 	_, err = a.Plan.Add(ctx, client, plan.Own{Page: was, Text: "Ask for a photo", Minutes: 5})
 	require.NoError(t, err)
@@ -62,7 +63,8 @@ func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
 	_, err = a.Plan.Outline(ctx, client, was)
 	assert.ErrorIs(t, err, store.ErrNotFound)
 
-	_, err = a.Ground.AddPage(ctx, client, view.PageDraft{URL: "brindleandash.example/bricks", Kind: "service", Service: "brick repair"})
+	_, err = a.Ground.AddPage(ctx, client,
+		view.PageDraft{URL: "brindleandash.example/bricks", Kind: "service", Service: "brick repair"})
 	require.NoError(t, err)
 	g, err := a.Ground.Get(ctx, client)
 	require.NoError(t, err)
@@ -97,7 +99,8 @@ func TestUnknownKeysAreRefused(t *testing.T) {
 	p, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	dropped := plan.Choice{State: plan.Dropped}
-	for _, s := range []targets.Said{{Page: "p999", Key: "h1: x", Choice: dropped}, {Page: "service: no such", Key: "h1: x", Choice: dropped},
+	for _, s := range []targets.Said{{Page: "p999", Key: "h1: x", Choice: dropped},
+		{Page: "service: no such", Key: "h1: x", Choice: dropped},
 		{Page: p.Pages[0].Key, Key: "h1: no such", Choice: dropped}, {Page: "", Key: "h1: x", Choice: dropped}} {
 		_, err := a.Plan.Choose(ctx, client, []targets.Said{s})
 		assert.ErrorIs(t, err, store.ErrNotFound, "%+v", s)
@@ -128,7 +131,8 @@ func TestIdleChoices(t *testing.T) {
 	p, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, p.Idle, 1)
-	assert.Equal(t, view.Idle{Page: p.Pages[0].Key, Key: key, Says: "Title “Chimney sweep Tarn Harbor”: dropped, “the owner likes it”"}, p.Idle[0])
+	assert.Equal(t, view.Idle{Page: p.Pages[0].Key, Key: key,
+		Says: "Title “Chimney sweep Tarn Harbor”: dropped, “the owner likes it”"}, p.Idle[0])
 	w.set("http://brindle.example/", "<title>Home</title>"+words(5))
 	measured(t, a, client)
 	p, err = a.Plan.Get(ctx, client)

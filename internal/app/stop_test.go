@@ -31,7 +31,8 @@ func (c *nthAsked) Get(ctx context.Context, r fetch.Request) (fetch.Document, er
 
 // A run that is stopped, at whatever moment, waits to go on: no page of it failed, for none did.
 func TestStoppedRunsNeverFail(t *testing.T) {
-	w := &nthAsked{web: &web{pages: map[string]string{"http://brindle.example/": words(5)}}, asked: make(chan struct{}, 1)}
+	w := &nthAsked{web: &web{pages: map[string]string{"http://brindle.example/": words(5)}},
+		asked: make(chan struct{}, 1)}
 	var rivals []string
 	for i := range 5 {
 		address := fmt.Sprintf("http://rival%d.example/", i)

@@ -42,7 +42,9 @@ func surveyedClient(t *testing.T) (*app.App, int64) {
 		a, _, client := overPractice(t)
 		surveyed(t, a, client)
 		measured(t, a, client)
-		_, err := a.Book.ImportList(ctx, client, "x.csv", []byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney inspection tarn harbor,90,5,30\nmasonry repair tarn harbor,70,5,\n"), nil, "", "town")
+		_, err := a.Book.ImportList(ctx, client, "x.csv",
+			[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney inspection tarn "+
+				"harbor,90,5,30\nmasonry repair tarn harbor,70,5,\n"), nil, "", "town")
 		require.NoError(t, err)
 		copied := filepath.Join(t.TempDir(), "copy.db")
 		require.NoError(t, datafile.Copy(ctx, a.Store().Path(), copied))
@@ -80,7 +82,8 @@ func TestWhatADroppedPartCosts(t *testing.T) {
 		at := partOf(t, p, page)
 		made := a.Studies.Made()
 		plans, columns, trees, statements := made.Plans.Load(), made.Columns.Load(), made.Trees.Load(), db.Statements()
-		list, err := a.Plan.Choose(ctx, client, []targets.Said{{Page: page, Key: at.Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}}})
+		list, err := a.Plan.Choose(ctx, client,
+			[]targets.Said{{Page: page, Key: at.Key, Choice: plan.Choice{State: plan.Dropped, Reason: "no"}}})
 		require.NoError(t, err)
 		assert.LessOrEqual(t, db.Statements()-statements, int64(12), page)
 		assert.Equal(t, int64(1), made.Plans.Load()-plans, page)
@@ -181,14 +184,17 @@ func TestEditsReachWhatWasJudged(t *testing.T) {
 			return err
 		}},
 		{"words tied", false, func(a *app.App, client int64) error {
-			_, err := a.Book.TieWords(ctx, client, []phrasebook.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
+			_, err := a.Book.TieWords(ctx, client,
+				[]phrasebook.Tied{{Word: "sweep", Means: "sweep"}, {Word: "masonry", Means: "dryer"}})
 			return err
 		}},
 		{"a separated phrase", false, func(a *app.App, client int64) error {
-			if _, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"}); err != nil {
+			if _, err := a.Book.AddPhrases(ctx, client,
+				[]string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"}); err != nil {
 				return err
 			}
-			_, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep"}, "tarn harbor chimney sweep")
+			_, err := a.Book.PlacePhrases(ctx, client, []string{"tarn harbor chimney sweep"},
+				"tarn harbor chimney sweep")
 			return err
 		}},
 	}
@@ -240,7 +246,8 @@ func judgedAs(t *testing.T, a *app.App, client int64) string {
 func TestDeletedReadingIsForgotten(t *testing.T) {
 	w := &web{pages: map[string]string{
 		"http://brindle.example/":  `<title>Brindle</title><a href="/a">A</a><a href="/b">B</a>`,
-		"http://brindle.example/a": "<title>About us</title>" + words(30), "http://brindle.example/b": "<title>Other</title>" + words(30)}}
+		"http://brindle.example/a": "<title>About us</title>" + words(30),
+		"http://brindle.example/b": "<title>Other</title>" + words(30)}}
 	a, _ := open(t, w)
 	client, _ := newClient(t, a, sweep, "")
 	surveyed(t, a, client)
@@ -257,7 +264,8 @@ func TestDeletedReadingIsForgotten(t *testing.T) {
 	require.NoError(t, err)
 	var added view.Filed
 	for i, p := range []int{1, 2} { // the one that is deleted is not the newest
-		filed, err := a.Readings.Paste(ctx, client, g.Pages[p].ID, 0, fmt.Sprintf("<title>Pasted %d</title><p>%s", i, words(40)))
+		filed, err := a.Readings.Paste(ctx, client, g.Pages[p].ID, 0,
+			fmt.Sprintf("<title>Pasted %d</title><p>%s", i, words(40)))
 		require.NoError(t, err)
 		if i == 0 {
 			added = filed
@@ -312,8 +320,9 @@ func TestCatchesUpWithTodaysRules(t *testing.T) {
 // also where they are edited after its survey.
 func TestTownsReachWhatWasJudged(t *testing.T) {
 	w := &web{pages: map[string]string{
-		"http://brindle.example/":                 `<title>Brindle</title><a href="/towns/marlow-end">Marlow End</a>`,
-		"http://brindle.example/towns/marlow-end": "<title>Chimney sweep in Marlow End</title><h1>Chimney sweep in Marlow End</h1>" + words(30)}}
+		"http://brindle.example/": `<title>Brindle</title><a href="/towns/marlow-end">Marlow End</a>`,
+		"http://brindle.example/towns/marlow-end": "<title>Chimney sweep in Marlow End</title><h1>Chimney sweep in " +
+			"Marlow End</h1>" + words(30)}}
 	a, _ := open(t, w)
 	client, _ := newClient(t, a, sweep, "")
 	towns := []gazetteer.Town{{Name: "Tarn Harbor", Country: "US", State: "ME", Lat: 44, Lon: -69, Size: 4000}}
@@ -325,7 +334,8 @@ func TestTownsReachWhatWasJudged(t *testing.T) {
 		return s.Pages[1].Place
 	}
 	assert.Empty(t, place(), "nobody knows that town")
-	require.NoError(t, a.Ground.AddTowns(ctx, []gazetteer.Town{{Name: "Marlow End", Country: "US", State: "ME", Lat: 44.5, Lon: -69, Size: 900}}))
+	require.NoError(t, a.Ground.AddTowns(ctx,
+		[]gazetteer.Town{{Name: "Marlow End", Country: "US", State: "ME", Lat: 44.5, Lon: -69, Size: 900}}))
 	assert.Equal(t, "Marlow End", place())
 	_, err := a.Yardstick.Change(ctx, client, map[string]string{"book.community_km": "5"}, nil)
 	require.NoError(t, err)

@@ -43,9 +43,11 @@ func (c *counting) Get(ctx context.Context, r fetch.Request) (fetch.Document, er
 
 var chimney = view.Business{Name: "Brindle & Ash Chimney", HomePage: "brindleandash.example",
 	Services: []view.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning"}}, {Name: "chimney inspection"},
-		{Name: "flue liner installation", Words: []string{"chimney liner"}}, {Name: "masonry repair", Words: []string{"chimney repair"}},
+		{Name: "flue liner installation", Words: []string{"chimney liner"}},
+		{Name: "masonry repair", Words: []string{"chimney repair"}},
 		{Name: "dryer vent cleaning"}, {Name: "wood stove installation"}, {Name: "chimney cap fitting"}},
-	Places:  []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"}, {Name: "Quillby"}},
+	Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"},
+		{Name: "Ostrey"}, {Name: "Quillby"}},
 	Phrases: []string{"chimney sweep tarn harbor"}}
 
 // overPractice is an app over the practice web with a client whose lineup is recorded.
@@ -115,11 +117,13 @@ func TestSurveyMakesPages(t *testing.T) {
 		made = append(made, m.Service+m.Place)
 		assert.Equal(t, 4, m.Known)
 	}
-	assert.Subset(t, made, []string{"chimney inspection", "flue liner installation", "masonry repair", "dryer vent cleaning", "wood stove installation", "chimney cap fitting", "Ostrey"})
+	assert.Subset(t, made, []string{"chimney inspection", "flue liner installation", "masonry repair",
+		"dryer vent cleaning", "wood stove installation", "chimney cap fitting", "Ostrey"})
 	assert.NotContains(t, made, "Pell Crossing")
 
 	about := pageWith(t, s.Pages, "about.html")
-	_, err = a.Ground.UpdatePage(ctx, client, about.ID, view.PageDraft{URL: about.URL, Kind: "service", Service: "masonry repair"}, nil)
+	_, err = a.Ground.UpdatePage(ctx, client, about.ID,
+		view.PageDraft{URL: about.URL, Kind: "service", Service: "masonry repair"}, nil)
 	require.NoError(t, err)
 	require.NoError(t, a.Ground.RemovePage(ctx, client, pageWith(t, s.Pages, "gallery.html").ID))
 	surveyed(t, a, client)
@@ -192,8 +196,9 @@ func TestPagesBeside(t *testing.T) {
 		}
 		return out
 	}
-	assert.Equal(t, map[string]string{"harborflue.example": "http://harborflue.example/masonry/", "oldsaltbox.example": "http://oldsaltbox.example/masonry-repair.htm",
-		"thchimney.example": "", "lanternsweeps.example": ""}, beside())
+	assert.Equal(t, map[string]string{"harborflue.example": "http://harborflue.example/masonry/",
+		"oldsaltbox.example": "http://oldsaltbox.example/masonry-repair.htm",
+		"thchimney.example":  "", "lanternsweeps.example": ""}, beside())
 	sheet, err := a.Sheet.Get(ctx, client, p.ID)
 	require.NoError(t, err)
 	assert.False(t, sheet.Columns[1].None)

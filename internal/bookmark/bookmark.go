@@ -33,7 +33,8 @@ var (
 // belongs. key is what the program knows its own bookmarks by.
 func Address(key string) string {
 	script := strings.NewReplacer("__KEY__", key, "__MOST__", strconv.Itoa(fetch.MaxBody),
-		"__TAKEDOWN__", strings.TrimSpace(remarks.ReplaceAllString(render.Takedown, ""))).Replace(remarks.ReplaceAllString(handover, ""))
+		"__TAKEDOWN__", strings.TrimSpace(remarks.ReplaceAllString(render.Takedown, ""))).Replace(
+		remarks.ReplaceAllString(handover, ""))
 	script = strings.TrimSpace(blanks.ReplaceAllString(script, "\n"))
 	return "javascript:" + strings.ReplaceAll(url.PathEscape(script), "%2F", "/")
 }

@@ -43,8 +43,10 @@ func TestHalfWritten(t *testing.T) {
 func TestUnfinishedCopies(t *testing.T) {
 	path := made(t, 1)
 	require.NoError(t, os.MkdirAll(folder(path), 0o700))
-	ours := []string{path + ".version-1.77.part", path + ".before-2026-11-26-101500.9.part", path + ".restored.8.part", filepath.Join(folder(path), "2026-11-26.db.5.part")}
-	others := []string{path + ".mine.part", path + ".version-1", filepath.Join(filepath.Dir(path), "other.db.version-1.3.part"), filepath.Join(folder(path), "2026-11-25.db")}
+	ours := []string{path + ".version-1.77.part", path + ".before-2026-11-26-101500.9.part", path + ".restored.8.part",
+		filepath.Join(folder(path), "2026-11-26.db.5.part")}
+	others := []string{path + ".mine.part", path + ".version-1",
+		filepath.Join(filepath.Dir(path), "other.db.version-1.3.part"), filepath.Join(folder(path), "2026-11-25.db")}
 	for _, name := range append(slices.Clone(ours), others...) {
 		require.NoError(t, os.WriteFile(name, []byte("half"), 0o600))
 	}

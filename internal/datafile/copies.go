@@ -53,7 +53,8 @@ func sweep(path string) {
 		files, _ := os.ReadDir(dir)
 		for _, f := range files {
 			name, own := strings.CutPrefix(f.Name(), filepath.Base(path)+".")
-			own = own && (strings.HasPrefix(name, "version-") || strings.HasPrefix(name, "before-") || strings.HasPrefix(name, "restored."))
+			own = own && (strings.HasPrefix(name, "version-") || strings.HasPrefix(name, "before-") ||
+				strings.HasPrefix(name, "restored."))
 			if strings.HasSuffix(f.Name(), unfinished) && (own || dir == folder(path)) {
 				_ = os.Remove(filepath.Join(dir, f.Name()))
 			}

@@ -59,7 +59,8 @@ func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err erro
 	if err := f.prepare(ctx, migrations); err != nil {
 		return nil, err
 	}
-	f.Writer, err = open(path, url.Values{"_txlock": {"immediate"}, "_pragma": {"auto_vacuum(incremental)", "secure_delete(fast)"}})
+	f.Writer, err = open(path, url.Values{"_txlock": {"immediate"},
+		"_pragma": {"auto_vacuum(incremental)", "secure_delete(fast)"}})
 	if err != nil {
 		return nil, err
 	}
@@ -121,10 +122,12 @@ func versions(ctx context.Context, path string, migrations fs.FS) (is, known int
 	}
 	defer db.Close()
 	var tables int
-	if err = db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_master WHERE name = 'goose_db_version'`).Scan(&tables); err != nil || tables == 0 {
+	if err = db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_master WHERE name = 'goose_db_version'`).Scan(
+		&tables); err != nil || tables == 0 {
 		return 0, known, err
 	}
-	err = db.QueryRowContext(ctx, `SELECT COALESCE(MAX(version_id), 0) FROM goose_db_version WHERE is_applied`).Scan(&is)
+	err = db.QueryRowContext(ctx, `SELECT COALESCE(MAX(version_id), 0) FROM goose_db_version WHERE is_applied`).Scan(
+		&is)
 	return is, known, err
 }
 
@@ -163,7 +166,8 @@ func (f *File) Close() error {
 
 // open opens connections; pragmas of options come before those that all have.
 func open(path string, options url.Values) (*sql.DB, error) {
-	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)", "synchronous(NORMAL)"} {
+	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)",
+		"synchronous(NORMAL)"} {
 		options.Add("_pragma", pragma)
 	}
 	return sql.Open("sqlite", address(path, options))

@@ -24,7 +24,8 @@ var ctx = context.Background()
 func tables(n int) fstest.MapFS {
 	out := fstest.MapFS{}
 	for i, name := range []string{"00001_a.sql", "00002_b.sql", "00003_c.sql"}[:n] {
-		out[name] = &fstest.MapFile{Data: []byte("-- +goose Up\nCREATE TABLE t" + string(rune('a'+i)) + " (x TEXT);\n-- +goose Down\n")}
+		out[name] = &fstest.MapFile{
+			Data: []byte("-- +goose Up\nCREATE TABLE t" + string(rune('a'+i)) + " (x TEXT);\n-- +goose Down\n")}
 	}
 	return out
 }
@@ -119,7 +120,8 @@ func TestVersions(t *testing.T) {
 	assert.Equal(t, "kept", word)
 	assert.Error(t, copied.QueryRow(`SELECT COUNT(*) FROM tb`).Scan(new(int)), "it is as it was")
 
-	for _, raw := range []string{"this is no data file, but a text that is long enough", "SQLite format 3\x00 and then nothing of it"} {
+	for _, raw := range []string{"this is no data file, but a text that is long enough",
+		"SQLite format 3\x00 and then nothing of it"} {
 		path = filepath.Join(t.TempDir(), "x.db")
 		require.NoError(t, os.WriteFile(path, []byte(raw), 0o644))
 		_, err = Open(ctx, path, tables(1))
@@ -229,7 +231,8 @@ func TestBackups(t *testing.T) {
 	sum := prints(t, path)
 	broken := filepath.Join(t.TempDir(), "x.db")
 	require.NoError(t, os.WriteFile(broken, []byte("no backup"), 0o600))
-	for from, want := range map[string]fault.Code{broken: fault.BackupUnreadable, filepath.Join(t.TempDir(), "none"): fault.BackupUnreadable, made(t, 3): fault.DataFileNewer} {
+	for from, want := range map[string]fault.Code{broken: fault.BackupUnreadable,
+		filepath.Join(t.TempDir(), "none"): fault.BackupUnreadable, made(t, 3): fault.DataFileNewer} {
 		_, err = Restore(ctx, from, path, tables(1))
 		assert.True(t, fault.Is(err, want), "%s: %v", from, err)
 	}

@@ -37,7 +37,8 @@ func (f *File) reserve() string { return f.Path + ".reserve" }
 
 // Shrink gives the disk back what was deleted, to the last byte of it.
 func (f *File) Shrink(ctx context.Context) error {
-	for _, do := range []string{`PRAGMA wal_checkpoint(TRUNCATE)`, `PRAGMA incremental_vacuum`, `PRAGMA wal_checkpoint(TRUNCATE)`} {
+	for _, do := range []string{`PRAGMA wal_checkpoint(TRUNCATE)`, `PRAGMA incremental_vacuum`,
+		`PRAGMA wal_checkpoint(TRUNCATE)`} {
 		if err := drain(ctx, f.Writer, do); err != nil {
 			return err
 		}

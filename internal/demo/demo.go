@@ -86,7 +86,8 @@ func fillBook(ctx context.Context, a *app.App, client int64) error {
 var brindle = view.Business{
 	Name: "Brindle & Ash Chimney", Trade: "chimney care", Phone: "207-555-0134", HomePage: "brindleandash.example",
 	Services: []view.Service{
-		{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "fireplace cleaning"}, Worth: 240},
+		{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "fireplace cleaning"},
+			Worth: 240},
 		{Name: "chimney inspection", Words: []string{"chimney inspector"}, Worth: 160},
 		{Name: "flue liner installation", Words: []string{"chimney liner", "chimney relining"}, Worth: 2600},
 		{Name: "masonry repair", Words: []string{"chimney repair", "brick repair", "fireplace repair"}, Worth: 900},
@@ -95,7 +96,8 @@ var brindle = view.Business{
 		{Name: "chimney cap fitting", Words: []string{"chimney cap installation"}, Worth: 320},
 	},
 	Customers: 4, Money: "$",
-	Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour"}}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
+	Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour"}},
+		{Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}},
 	Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep"},
 }
@@ -109,7 +111,8 @@ var lowtide = view.Business{
 
 var fenwick = view.Business{
 	Name: "Fenwick Well & Pump", Trade: "wells and pumps", Phone: "207-555-0186", HomePage: "fenwickwell.example",
-	Services: []view.Service{{Name: "well drilling", Words: []string{"well driller", "drilled well"}}, {Name: "well pump repair", Words: []string{"pump repair"}},
+	Services: []view.Service{{Name: "well drilling", Words: []string{"well driller", "drilled well"}},
+		{Name: "well pump repair", Words: []string{"pump repair"}},
 		{Name: "water testing", Words: []string{"well water test"}}},
 	Places:  []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}},
 	Phrases: []string{"well drilling tarn harbor", "well pump repair tarn harbor", "water testing tarn harbor"},

@@ -22,7 +22,9 @@ func seeded(t *testing.T) *app.App {
 	require.NoError(t, err)
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "d.db"))
 	require.NoError(t, err)
-	a, err := app.New(context.Background(), app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()}, Demand: source.Demand{URL: web.DemandURL()}})
+	a, err := app.New(context.Background(),
+		app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
+			Demand: source.Demand{URL: web.DemandURL()}})
 	require.NoError(t, err)
 	t.Cleanup(func() {
 		a.Close()
@@ -49,7 +51,8 @@ func TestSeed(t *testing.T) {
 	require.NoError(t, err)
 	require.Len(t, shelf, 3)
 	main, other := shelf[1], shelf[2]
-	assert.Equal(t, []any{"Brindle & Ash Chimney", "Tarn Harbor", "chimney sweep tarn harbor", 0, 14}, []any{main.Name, main.Place, main.Lead, main.MapPosition, main.OrganicPosition})
+	assert.Equal(t, []any{"Brindle & Ash Chimney", "Tarn Harbor", "chimney sweep tarn harbor", 0, 14},
+		[]any{main.Name, main.Place, main.Lead, main.MapPosition, main.OrganicPosition})
 	require.NotNil(t, main.Words)
 	assert.Equal(t, 545, *main.Words)
 	assert.Equal(t, 1455, *main.ToWrite)

@@ -37,7 +37,8 @@ func TestGoldenPlans(t *testing.T) {
 	require.NoError(t, err)
 	for _, row := range shelf {
 		measured(t, a, row.ID)
-		name := map[string]string{"Brindle & Ash Chimney": "main", "Lowtide Upholstery": "no-site", "Fenwick Well & Pump": "enough-words"}[row.Name]
+		name := map[string]string{"Brindle & Ash Chimney": "main", "Lowtide Upholstery": "no-site",
+			"Fenwick Well & Pump": "enough-words"}[row.Name]
 		t.Run(name, func(t *testing.T) {
 			w, err := a.Plan.Work(ctx, row.ID)
 			require.NoError(t, err)
@@ -137,7 +138,8 @@ type goldenLine struct {
 func linesOf(w *targets.Worked) (out []goldenLine) {
 	hours := []int{1, 3, 8, 20}
 	for i, t := range w.Targets {
-		line := goldenLine{Page: t.Page, Key: t.Key, Gain: thousandths(t.Gain), Minutes: thousandths(t.Minutes), Fits: []int{}}
+		line := goldenLine{Page: t.Page, Key: t.Key, Gain: thousandths(t.Gain), Minutes: thousandths(t.Minutes),
+			Fits: []int{}}
 		for _, h := range hours {
 			if plan.CutLine(w.Targets, float64(h)*60).Fits[i] {
 				line.Fits = append(line.Fits, h)
@@ -184,8 +186,9 @@ func figuresOf(w *targets.Worked) map[string]any {
 }
 
 func pageFigures(w *targets.Worked, p plan.Page) map[string]any {
-	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL, "there": p.Client != nil,
-		"seen": 0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
+	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL,
+		"there": p.Client != nil,
+		"seen":  0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
 	if p.Client != nil {
 		words := p.Client.Page.Words
 		out["seen"], out["copy"], out["frame"] = words.Seen, words.Copy, words.Frame()
@@ -202,7 +205,8 @@ func pageFigures(w *targets.Worked, p plan.Page) map[string]any {
 	out["families"] = families
 	sections, given := []any{}, map[string]string{}
 	for _, s := range w.Outlines[p.Key] {
-		group := map[outline.SectionKind]string{outline.ServiceText: "services", outline.AspectText: "services", outline.Towns: "places"}[s.Kind]
+		group := map[outline.SectionKind]string{outline.ServiceText: "services", outline.AspectText: "services",
+			outline.Towns: "places"}[s.Kind]
 		if group == "" {
 			group = string(s.Kind)
 		}
@@ -252,9 +256,11 @@ func familyFigures(p plan.Page, f plan.Family) map[string]any {
 		}
 		members = append(members, map[string]any{"text": m.Text, "share": m.Share, "there": there})
 	}
-	return map[string]any{"key": f.Key, "tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known, "exact": slots(placed.Exact),
+	return map[string]any{"key": f.Key, "tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known,
+		"exact": slots(placed.Exact),
 		"loose": slots(placed.Loose), "in_copy": placed.InCopy, "title_at": at, "rivals": rivals, "members": members,
-		"lead_in_body": lead.Exact.Body > 0, "lead_missing_in_head": placed.Exact.Title > 0 && lead.Exact.Title+lead.Exact.H1 == 0}
+		"lead_in_body": lead.Exact.Body > 0, "lead_missing_in_head": placed.Exact.Title > 0 &&
+			lead.Exact.Title+lead.Exact.H1 == 0}
 }
 
 // imageFigures are the names and alt texts that the sheet proposes.

@@ -52,7 +52,8 @@ func Read(name string, raw []byte) (Draft, error) {
 	case bytes.HasPrefix(raw, []byte("PK\x03\x04")):
 		out, err := word(raw)
 		return Draft{out, Word}, err
-	case strings.EqualFold(path.Ext(name), ".docx"), bytes.HasPrefix(raw, []byte("\xd0\xcf\x11\xe0")), bytes.HasPrefix(raw, []byte("%PDF")):
+	case strings.EqualFold(path.Ext(name), ".docx"), bytes.HasPrefix(raw, []byte("\xd0\xcf\x11\xe0")),
+		bytes.HasPrefix(raw, []byte("%PDF")):
 		return Draft{}, fault.New(fault.DraftUnreadable)
 	case bytes.IndexByte(raw, '<') >= 0 && markup.Match(raw):
 		return Draft{raw, HTML}, nil
@@ -65,7 +66,8 @@ func Read(name string, raw []byte) (Draft, error) {
 }
 
 // markup tells HTML from text: a tag that stands at the start of a line.
-var markup = regexp.MustCompile(`(?im)^\s*<(!doctype|html|head|body|main|article|section|aside|nav|header|footer|figure|blockquote|form|div|span|p|a|h[1-6]|ul|ol|table|img)[\s/>]`)
+var markup = regexp.MustCompile(
+	`(?im)^\s*<(!doctype|html|head|body|main|article|section|aside|nav|header|footer|figure|blockquote|form|div|span|p|a|h[1-6]|ul|ol|table|img)[\s/>]`)
 
 // signs tell Markdown from text.
 var signs = regexp.MustCompile(`(?m)^(#{1,6} |[*+-] |\d+\. |> |---|===)|\*\*[^*\n]+\*\*|\]\(`)
@@ -80,7 +82,8 @@ func Plain(raw []byte) string {
 
 // typed reads text: Markdown where it has its signs, else paragraphs parted by empty lines.
 func typed(name, s string) (Draft, error) {
-	if ext := strings.ToLower(path.Ext(name)); ext == ".md" || ext == ".markdown" || ext != ".txt" && signs.MatchString(s) {
+	if ext := strings.ToLower(path.Ext(name)); ext == ".md" || ext == ".markdown" || ext != ".txt" &&
+		signs.MatchString(s) {
 		var b bytes.Buffer
 		if err := goldmark.Convert([]byte(s), &b); err != nil {
 			return Draft{}, fault.New(fault.DraftUnreadable).Because(err)

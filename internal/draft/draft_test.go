@@ -34,32 +34,43 @@ const styled = `<w:styles xmlns:w="w"><w:style w:styleId="berschrift1"><w:name w
 	`<w:style w:styleId="Titel"><w:name w:val="Title"/></w:style></w:styles>`
 
 func paragraph(style, text string) string {
-	return `<w:p><w:pPr><w:pStyle w:val="` + style + `"/></w:pPr><w:r><w:t xml:space="preserve">` + text + `</w:t></w:r></w:p>`
+	return `<w:p><w:pPr><w:pStyle w:val="` + style + `"/></w:pPr><w:r><w:t xml:space="preserve">` + text +
+		`</w:t></w:r></w:p>`
 }
 
 func TestRead(t *testing.T) {
-	document := open + paragraph("berschrift1", "Chimney sweep") + paragraph("", "We <b>sweep</b> &amp; mend") + paragraph("Heading2", "Prices") +
+	document := open + paragraph("berschrift1", "Chimney sweep") + paragraph("",
+		"We <b>sweep</b> &amp; mend") + paragraph("Heading2", "Prices") +
 		`<w:p><w:pPr><w:numPr/></w:pPr><w:r><w:t>one</w:t></w:r><w:r><w:tab/><w:t>two</w:t></w:r></w:p>` +
 		`<w:p><w:del><w:r><w:delText>gone</w:delText></w:r></w:del><w:r><w:t>stays</w:t></w:r></w:p>` +
-		`<w:tbl><w:tr><w:tc>` + paragraph("", "a cell") + `</w:tc></w:tr></w:tbl><w:p><w:drawing><wp:docPr descr="Our van"/></w:drawing></w:p>` + end
+		`<w:tbl><w:tr><w:tc>` + paragraph("", "a cell") +
+		`</w:tc></w:tr></w:tbl><w:p><w:drawing><wp:docPr descr="Our van"/></w:drawing></w:p>` + end
 	for name, c := range map[string]struct {
 		file, raw string
 		format    Format
 		html      string
 	}{
-		"text":      {"", "First paragraph\nof two lines.\n\nSecond & last.", Text, "<p>First paragraph\nof two lines.</p>\n<p>Second &amp; last.</p>\n"},
-		"markdown":  {"", "# Chimney sweep\n\nWe *sweep*.\n", Markdown, "<h1>Chimney sweep</h1>\n<p>We <em>sweep</em>.</p>\n"},
+		"text": {"", "First paragraph\nof two lines.\n\nSecond & last.", Text,
+			"<p>First paragraph\nof two lines.</p>\n<p>Second &amp; last.</p>\n"},
+		"markdown": {"", "# Chimney sweep\n\nWe *sweep*.\n", Markdown,
+			"<h1>Chimney sweep</h1>\n<p>We <em>sweep</em>.</p>\n"},
 		"by name":   {"a.md", "Plain words.", Markdown, "<p>Plain words.</p>\n"},
 		"text file": {"a.txt", "# 1 fan of ours", Text, "<p># 1 fan of ours</p>\n"},
 		"html":      {"", "<h1>Hi</h1><p>You", HTML, "<h1>Hi</h1><p>You"},
 		"latin-1":   {"a.txt", "Caf\xe9 \x96 open", Text, "<p>Café – open</p>\n"},
-		"word": {"a.docx", string(packed(t, map[string]string{"word/document.xml": document, "word/styles.xml": styled, "word/vbaProject.bin": "macro"})), Word,
-			"<h1>Chimney sweep</h1>\n<p>We &lt;b&gt;sweep&lt;/b&gt; &amp; mend</p>\n<h2>Prices</h2>\n<li>one two</li>\n<p>stays</p>\n<p>a cell</p>\n<p><img src=\"picture\" alt=\"Our van\"></p>\n"},
+		"word": {"a.docx",
+			string(packed(t, map[string]string{"word/document.xml": document, "word/styles.xml": styled,
+				"word/vbaProject.bin": "macro"})), Word,
+			"<h1>Chimney sweep</h1>\n<p>We &lt;b&gt;sweep&lt;/b&gt; &amp; mend</p>\n<h2>Prices</h2>\n<li>one " +
+				"two</li>\n<p>stays</p>\n<p>a cell</p>\n<p><img src=\"picture\" alt=\"Our van\"></p>\n"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			if name == "word" {
-				c.raw = string(packed(t, map[string]string{"word/styles.xml": styled, "word/document.xml": strings.ReplaceAll(document, "<b>sweep</b>", "&lt;b&gt;sweep&lt;/b&gt;"),
-					"word/vbaProject.bin": "macro"}))
+				c.raw = string(
+					packed(t, map[string]string{
+						"word/styles.xml":     styled,
+						"word/document.xml":   strings.ReplaceAll(document, "<b>sweep</b>", "&lt;b&gt;sweep&lt;/b&gt;"),
+						"word/vbaProject.bin": "macro"}))
 			}
 			d, err := Read(c.file, []byte(c.raw))
 			require.NoError(t, err)
@@ -78,18 +89,21 @@ func TestBadDrafts(t *testing.T) {
 		raw  []byte
 		want fault.Code
 	}{
-		"empty":           {"", []byte("  \n"), fault.DraftEmpty},
-		"too large":       {"", bytes.Repeat([]byte("word "), 5<<20), fault.DraftTooLarge},
-		"a bomb":          {"a.docx", bomb, fault.DraftTooLarge},
-		"nested deeply":   {"a.docx", deep, fault.DraftUnreadable},
-		"a broken zip":    {"a.docx", []byte("PK\x03\x04broken"), fault.DraftUnreadable},
-		"no document":     {"a.docx", packed(t, map[string]string{"x": "y"}), fault.DraftUnreadable},
-		"broken XML":      {"a.docx", packed(t, map[string]string{"word/document.xml": open + "<w:p"}), fault.DraftUnreadable},
-		"text as docx":    {"a.docx", []byte("words"), fault.DraftUnreadable},
-		"the old format":  {"a.doc", []byte("\xd0\xcf\x11\xe0\xa1\xb1"), fault.DraftUnreadable},
-		"a PDF":           {"a.pdf", []byte("%PDF-1.7"), fault.DraftUnreadable},
-		"binary":          {"a", []byte("a\x00b\x00c"), fault.DraftUnreadable},
-		"entities abound": {"a.docx", packed(t, map[string]string{"word/document.xml": `<!DOCTYPE x [<!ENTITY a "aaaa">]>` + open + "<w:p><w:r><w:t>&a;</w:t></w:r></w:p>" + end}), fault.DraftUnreadable},
+		"empty":         {"", []byte("  \n"), fault.DraftEmpty},
+		"too large":     {"", bytes.Repeat([]byte("word "), 5<<20), fault.DraftTooLarge},
+		"a bomb":        {"a.docx", bomb, fault.DraftTooLarge},
+		"nested deeply": {"a.docx", deep, fault.DraftUnreadable},
+		"a broken zip":  {"a.docx", []byte("PK\x03\x04broken"), fault.DraftUnreadable},
+		"no document":   {"a.docx", packed(t, map[string]string{"x": "y"}), fault.DraftUnreadable},
+		"broken XML": {"a.docx", packed(t, map[string]string{"word/document.xml": open + "<w:p"}),
+			fault.DraftUnreadable},
+		"text as docx":   {"a.docx", []byte("words"), fault.DraftUnreadable},
+		"the old format": {"a.doc", []byte("\xd0\xcf\x11\xe0\xa1\xb1"), fault.DraftUnreadable},
+		"a PDF":          {"a.pdf", []byte("%PDF-1.7"), fault.DraftUnreadable},
+		"binary":         {"a", []byte("a\x00b\x00c"), fault.DraftUnreadable},
+		"entities abound": {"a.docx",
+			packed(t, map[string]string{"word/document.xml": `<!DOCTYPE x [<!ENTITY a "aaaa">]>` + open +
+				"<w:p><w:r><w:t>&a;</w:t></w:r></w:p>" + end}), fault.DraftUnreadable},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, err := Read(c.file, c.raw)

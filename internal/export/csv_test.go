@@ -10,12 +10,14 @@ import (
 )
 
 func TestCSV(t *testing.T) {
-	cells := []string{"chimney, \"sweep\"", "", "=1+1", "+1", "-2", "@sum", "\tx", "a=b", "ramonage à Ostrey", "two\nlines"}
+	cells := []string{"chimney, \"sweep\"", "", "=1+1", "+1", "-2", "@sum", "\tx", "a=b", "ramonage à Ostrey",
+		"two\nlines"}
 	out, err := CSV([][]string{cells, {"next"}})
 	require.NoError(t, err)
 	r := csv.NewReader(strings.NewReader(strings.TrimPrefix(string(out), "\ufeff")))
 	r.FieldsPerRecord = -1
 	rows, err := r.ReadAll()
 	require.NoError(t, err)
-	assert.Equal(t, [][]string{{"chimney, \"sweep\"", "", "'=1+1", "'+1", "'-2", "'@sum", "'\tx", "a=b", "ramonage à Ostrey", "two\nlines"}, {"next"}}, rows)
+	assert.Equal(t, [][]string{{"chimney, \"sweep\"", "", "'=1+1", "'+1", "'-2", "'@sum", "'\tx", "a=b",
+		"ramonage à Ostrey", "two\nlines"}, {"next"}}, rows)
 }

@@ -53,5 +53,6 @@ func MarkdownLink(to string) string {
 	if err != nil || u.Scheme != "http" && u.Scheme != "https" || u.Host == "" {
 		return MarkdownText(to)
 	}
-	return "<" + strings.NewReplacer("<", "%3C", ">", "%3E", " ", "%20", "\n", "%0A", "\r", "%0D").Replace(u.String()) + ">"
+	return "<" + strings.NewReplacer("<", "%3C", ">", "%3E", " ", "%20", "\n", "%0A", "\r", "%0D").Replace(u.String()) +
+		">"
 }

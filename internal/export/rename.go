@@ -13,9 +13,10 @@ type Rename struct{ From, To string }
 // is overwritten, and a file that is not there is passed over.
 func RenameScript(list []Rename) []byte {
 	var b strings.Builder
-	b.WriteString("#!/bin/sh\n# Renames images. Run it in the folder that holds them; no file is overwritten.\nset -u\n" +
-		"rename() {\n  if [ ! -f \"$1\" ]; then echo \"not here: $1\"; return; fi\n" +
-		"  if [ -e \"$2\" ]; then echo \"there already: $2\"; return; fi\n  mv -- \"$1\" \"$2\"\n}\n")
+	b.WriteString(
+		"#!/bin/sh\n# Renames images. Run it in the folder that holds them; no file is overwritten.\nset -u\n" +
+			"rename() {\n  if [ ! -f \"$1\" ]; then echo \"not here: $1\"; return; fi\n" +
+			"  if [ -e \"$2\" ]; then echo \"there already: $2\"; return; fi\n  mv -- \"$1\" \"$2\"\n}\n")
 	for _, r := range list {
 		if !plain(r.From) || !plain(r.To) || r.From == r.To {
 			continue // no name of a file in this folder
@@ -27,7 +28,8 @@ func RenameScript(list []Rename) []byte {
 
 // plain tells the name of a file in the folder at hand.
 func plain(name string) bool {
-	return name != "" && name != "." && name != ".." && !strings.ContainsRune(name, '/') && !strings.ContainsFunc(name, unicode.IsControl)
+	return name != "" && name != "." && name != ".." && !strings.ContainsRune(name, '/') &&
+		!strings.ContainsFunc(name, unicode.IsControl)
 }
 
 // quote writes a word for a shell, whatever stands in it.

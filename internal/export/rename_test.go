@@ -17,7 +17,8 @@ func TestRenameScript(t *testing.T) {
 	put := func(name, text string) {
 		require.NoError(t, os.WriteFile(filepath.Join(dir, name), []byte(text), 0o644))
 	}
-	bad := []string{"a b.jpg", "it's.png", "$(touch canary).jpg", "`touch canary`.jpg", "-rf.jpg", "*.jpg", "x;touch canary.jpg", "é.webp", "\"q\".gif", "#1.jpg", "~.jpg"}
+	bad := []string{"a b.jpg", "it's.png", "$(touch canary).jpg", "`touch canary`.jpg", "-rf.jpg", "*.jpg",
+		"x;touch canary.jpg", "é.webp", "\"q\".gif", "#1.jpg", "~.jpg"}
 	var list []Rename
 	for i, name := range bad {
 		put(name, name)
@@ -25,8 +26,8 @@ func TestRenameScript(t *testing.T) {
 	}
 	put("taken.jpg", "stays")
 	put("other.jpg", "stays too")
-	list = append(list, Rename{"other.jpg", "taken.jpg"}, Rename{"gone.jpg", "x.jpg"}, Rename{"../up.jpg", "y.jpg"}, Rename{"z.jpg", "a/b.jpg"},
-		Rename{"line\nbreak.jpg", "w.jpg"}, Rename{"", "v.jpg"})
+	list = append(list, Rename{"other.jpg", "taken.jpg"}, Rename{"gone.jpg", "x.jpg"}, Rename{"../up.jpg", "y.jpg"},
+		Rename{"z.jpg", "a/b.jpg"}, Rename{"line\nbreak.jpg", "w.jpg"}, Rename{"", "v.jpg"})
 	script := filepath.Join(t.TempDir(), "rename.sh")
 	require.NoError(t, os.WriteFile(script, RenameScript(list), 0o644))
 	run := exec.Command("sh", script)

@@ -16,9 +16,12 @@ import (
 )
 
 var nasty = []string{
-	`<script>alert(1)</script>`, `<img src=x onerror=alert(1)>`, `[click](javascript:alert(1))`, `![](http://evil.example/x.png)`, `http://evil.example/a`,
-	`www.evil.example`, `a@evil.example`, "a\n\n# heading\n\n<b>x</b>", "`<b>`", `**bold**`, `| a | b |`, "- [x] done", "1. one", "***", "---", `\<b>`, `&lt;b&gt;`, `<!-- -->`,
-	"```\ncode\n```", "    indented", "[a]: http://evil.example", `<http://evil.example>`, "~~gone~~", "> quote", "a  \nb", "ftp://evil.example", "https://evil.example/(x)",
+	`<script>alert(1)</script>`, `<img src=x onerror=alert(1)>`, `[click](javascript:alert(1))`,
+	`![](http://evil.example/x.png)`, `http://evil.example/a`,
+	`www.evil.example`, `a@evil.example`, "a\n\n# heading\n\n<b>x</b>", "`<b>`", `**bold**`, `| a | b |`, "- [x] done",
+	"1. one", "***", "---", `\<b>`, `&lt;b&gt;`, `<!-- -->`,
+	"```\ncode\n```", "    indented", "[a]: http://evil.example", `<http://evil.example>`, "~~gone~~", "> quote",
+	"a  \nb", "ftp://evil.example", "https://evil.example/(x)",
 }
 
 // A text of strangers is text in Markdown, whatever reads it.
@@ -26,7 +29,8 @@ func TestMarkdownText(t *testing.T) {
 	reader := goldmark.New(goldmark.WithExtensions(extension.GFM), goldmark.WithRendererOptions(html.WithUnsafe()))
 	check := func(t require.TestingT, text string) {
 		var out bytes.Buffer
-		require.NoError(t, reader.Convert([]byte("- [ ] say "+MarkdownText(text)+"\n  "+MarkdownText(text)+"\n\n"+MarkdownText(text)+"\n"), &out))
+		require.NoError(t, reader.Convert(
+			[]byte("- [ ] say "+MarkdownText(text)+"\n  "+MarkdownText(text)+"\n\n"+MarkdownText(text)+"\n"), &out))
 		z := gohtml.NewTokenizer(&out)
 		for {
 			kind := z.Next()
@@ -67,12 +71,14 @@ func TestNoFormulas(t *testing.T) {
 			for _, row := range rows {
 				for _, cell := range row {
 					begins := strings.TrimLeft(cell, " \t\r\n\"")
-					assert.False(t, begins != "" && strings.ContainsRune("=+-@", rune(begins[0])), "%q read with %q: %q", cells, comma, cell)
+					assert.False(t, begins != "" && strings.ContainsRune("=+-@", rune(begins[0])),
+						"%q read with %q: %q", cells, comma, cell)
 				}
 			}
 		}
 	}
-	for _, cell := range []string{`=1+1`, `x;=cmd`, "x\t=cmd", `x|@SUM(1)`, `x,+1`, `x; =1`, `x;"=1"`, "x\n=1", "x\r\n-1", "\t=1", `"=1`, `a;";=1`} {
+	for _, cell := range []string{`=1+1`, `x;=cmd`, "x\t=cmd", `x|@SUM(1)`, `x,+1`, `x; =1`, `x;"=1"`, "x\n=1",
+		"x\r\n-1", "\t=1", `"=1`, `a;";=1`} {
 		check(t, []string{"a", cell, cell})
 	}
 	rapid.Check(t, func(t *rapid.T) {

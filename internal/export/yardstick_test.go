@@ -14,7 +14,8 @@ import (
 
 func figures() (out []view.Figure) {
 	for _, f := range yardstick.Standard().Figures() {
-		out = append(out, view.Figure{Key: f.Key, Says: "says # : '" + f.Key, Group: "g", Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
+		out = append(out, view.Figure{Key: f.Key, Says: "says # : '" + f.Key, Group: "g", Unit: view.FigureUnit(f.Unit),
+			Rule: f.Rule, Least: f.Least, Most: f.Most,
 			Value: f.Value, Default: f.Default})
 	}
 	return out

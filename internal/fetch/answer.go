@@ -21,7 +21,8 @@ type Answer struct {
 // Ask sends one request of a page that a browser is drawing. It goes the way
 // of all others: the same guard at the socket, the same bounds, no cookies.
 // What it answers is taken from a budget. The errors are faults.
-func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *Budget) (Answer, error) {
+func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.Header, body []byte,
+	budget *Budget) (Answer, error) {
 	req, err := http.NewRequestWithContext(ctx, method, address, bytes.NewReader(body))
 	if err != nil || req.URL.Scheme != "http" && req.URL.Scheme != "https" {
 		return Answer{}, fault.New(fault.AddressBad, address)
@@ -55,8 +56,8 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 // and of answers, which come unpacked and without cookies.
 func ownHeader(name string) bool {
 	switch strings.ToLower(name) {
-	case "cookie", "set-cookie", "user-agent", "accept-encoding", "content-encoding", "content-length", "transfer-encoding",
-		"connection", "host", "if-none-match", "if-modified-since":
+	case "cookie", "set-cookie", "user-agent", "accept-encoding", "content-encoding", "content-length",
+		"transfer-encoding", "connection", "host", "if-none-match", "if-modified-since":
 		return true
 	}
 	return false

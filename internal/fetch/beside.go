@@ -52,13 +52,14 @@ func FileSheets(doc Document) map[string]string {
 	}
 	defer root.Close()
 	below := strings.TrimPrefix(strings.TrimPrefix(base.Path, top), "/")
-	inside := gather(page.Linked(doc.Body, page.Source{Base: (&url.URL{Path: within + below}).String()}), func(address string) (string, bool) {
-		name, ok := insideOf(address)
-		if !ok {
-			return "", false
-		}
-		return readSheet(root, name)
-	})
+	inside := gather(page.Linked(doc.Body, page.Source{Base: (&url.URL{Path: within + below}).String()}),
+		func(address string) (string, bool) {
+			name, ok := insideOf(address)
+			if !ok {
+				return "", false
+			}
+			return readSheet(root, name)
+		})
 	out := make(map[string]string, len(inside))
 	for address, css := range inside {
 		name, _ := insideOf(address)

@@ -112,9 +112,10 @@ func New(o Options) *Fetcher {
 	}
 	f := &Fetcher{wait: o.Wait, hosts: map[string]*host{}, userAgent: agent(o.Contact)}
 	f.client = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: f.checkRedirect}
-	f.noRedirects = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: func(*http.Request, []*http.Request) error {
-		return http.ErrUseLastResponse
-	}}
+	f.noRedirects = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport},
+		CheckRedirect: func(*http.Request, []*http.Request) error {
+			return http.ErrUseLastResponse
+		}}
 	return f
 }
 
@@ -187,8 +188,9 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 		return Document{}, explain(ctx, host, err)
 	}
 	defer resp.Body.Close()
-	doc := Document{URL: resp.Request.URL.String(), ContentType: resp.Header.Get("Content-Type"), Redirects: redirectsOf(resp),
-		ETag: resp.Header.Get("ETag"), LastModified: resp.Header.Get("Last-Modified")}
+	doc := Document{URL: resp.Request.URL.String(), ContentType: resp.Header.Get("Content-Type"),
+		Redirects: redirectsOf(resp),
+		ETag:      resp.Header.Get("ETag"), LastModified: resp.Header.Get("Last-Modified")}
 	if resp.StatusCode == http.StatusNotModified {
 		doc.Unchanged = true
 		return doc, nil

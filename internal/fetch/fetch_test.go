@@ -61,7 +61,8 @@ func TestAddress(t *testing.T) {
 }
 
 func TestPublicGuard(t *testing.T) {
-	for _, s := range []string{"127.0.0.1", "127.8.9.1", "10.1.2.3", "172.16.0.1", "192.168.1.1", "169.254.169.254", "0.0.0.0",
+	for _, s := range []string{"127.0.0.1", "127.8.9.1", "10.1.2.3", "172.16.0.1", "192.168.1.1", "169.254.169.254",
+		"0.0.0.0",
 		"100.64.1.1", "::1", "::", "fe80::1", "fc00::1", "fd12::1", "::ffff:127.0.0.1", "::ffff:10.0.0.1", "::7f00:1",
 		"64:ff9b::7f00:1", "2002:7f00:1::", "224.0.0.1", "255.255.255.255", "ff02::1", "203.0.113.9"} {
 		assert.Error(t, Public(netip.MustParseAddr(s)), s)
@@ -77,8 +78,10 @@ func TestDefaultRefusal(t *testing.T) {
 	server := httptest.NewServer(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { asked = true }))
 	defer server.Close()
 	_, port, _ := strings.Cut(strings.TrimPrefix(server.URL, "http://"), ":")
-	for _, host := range []string{"127.0.0.1", "localhost", "[::1]", "2130706433", "0x7f.1", "127.1", "[::ffff:127.0.0.1]"} {
-		_, err := New(Options{}).Get(context.Background(), Request{Address: "http://" + host + ":" + port + "/", IgnoreRobots: true})
+	for _, host := range []string{"127.0.0.1", "localhost", "[::1]", "2130706433", "0x7f.1", "127.1",
+		"[::ffff:127.0.0.1]"} {
+		_, err := New(Options{}).Get(context.Background(),
+			Request{Address: "http://" + host + ":" + port + "/", IgnoreRobots: true})
 		require.Error(t, err, host)
 	}
 	assert.False(t, asked)
@@ -98,12 +101,18 @@ func TestGet(t *testing.T) {
 	mux.HandleFunc("/moved", func(w http.ResponseWriter, r *http.Request) {
 		http.Redirect(w, r, "/page", http.StatusMovedPermanently)
 	})
-	mux.HandleFunc("/circle", func(w http.ResponseWriter, r *http.Request) { http.Redirect(w, r, "/circle", http.StatusFound) })
+	mux.HandleFunc("/circle", func(w http.ResponseWriter, r *http.Request) {
+		http.Redirect(w, r, "/circle", http.StatusFound)
+	})
 	mux.HandleFunc("/away", func(w http.ResponseWriter, r *http.Request) {
 		http.Redirect(w, r, "file:///etc/passwd", http.StatusFound)
 	})
-	mux.HandleFunc("/broken", func(w http.ResponseWriter, _ *http.Request) { w.WriteHeader(http.StatusInternalServerError) })
-	mux.HandleFunc("/picture", func(w http.ResponseWriter, _ *http.Request) { w.Header().Set("Content-Type", "image/png") })
+	mux.HandleFunc("/broken", func(w http.ResponseWriter, _ *http.Request) {
+		w.WriteHeader(http.StatusInternalServerError)
+	})
+	mux.HandleFunc("/picture", func(w http.ResponseWriter, _ *http.Request) {
+		w.Header().Set("Content-Type", "image/png")
+	})
 	mux.HandleFunc("/slow", func(w http.ResponseWriter, r *http.Request) { <-r.Context().Done() })
 	mux.HandleFunc("/huge", func(w http.ResponseWriter, _ *http.Request) {
 		w.Header().Set("Content-Type", "text/html")
@@ -119,7 +128,8 @@ func TestGet(t *testing.T) {
 	f := New(Options{Guard: anywhere, Timeout: 2 * time.Second})
 	d, err := f.Get(context.Background(), Request{Address: server.URL + "/moved", IgnoreRobots: true})
 	require.NoError(t, err)
-	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252", Body: []byte("caf\xe9"),
+	assert.Equal(t, Document{URL: server.URL + "/page", ContentType: "text/html; charset=windows-1252",
+		Body:      []byte("caf\xe9"),
 		Redirects: []string{server.URL + "/moved"}}, d)
 	for path, want := range map[string]fault.Code{
 		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/circle": fault.RedirectCircle,
@@ -173,7 +183,8 @@ func TestAskedAgain(t *testing.T) {
 		waits = append(waits, after)
 		return nil
 	}})
-	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1, "/fine": 1} {
+	for path, want := range map[string]int{"/busy": 2, "/failing": 3, "/broken": 3, "/later": 1, "/gone": 1,
+		"/fine": 1} {
 		t.Run(path, func(t *testing.T) {
 			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
 			assert.Equal(t, path == "/broken" || path == "/later" || path == "/gone", err != nil, path)
@@ -235,7 +246,8 @@ func TestPerHost(t *testing.T) {
 	assert.LessOrEqual(t, most, perHost)
 	assert.Greater(t, asked, 18)
 	next := f.host("127.0.0.1").next
-	assert.GreaterOrEqual(t, next.Sub(began), time.Duration(asked)*pace, "each of %d requests waits for its start", asked)
+	assert.GreaterOrEqual(t, next.Sub(began), time.Duration(asked)*pace, "each of %d requests waits for its start",
+		asked)
 }
 
 // Style sheets come with what they import, once each, and within bounds.
@@ -291,14 +303,18 @@ func TestRobots(t *testing.T) {
 			w.WriteHeader(http.StatusServiceUnavailable)
 		case r.URL.Path == "/robots.txt":
 			asked++
-			_, _ = w.Write([]byte("User-agent: *\nDisallow: /kept/\nAllow: /kept/open\n\nUser-agent: InkTally\nDisallow: /quiet\n"))
+			_,
+				_ = w.Write(
+				[]byte(
+					"User-agent: *\nDisallow: /kept/\nAllow: /kept/open\n\nUser-agent: InkTally\nDisallow: /quiet\n"))
 		default:
 			_, _ = w.Write([]byte("<p>x"))
 		}
 	}))
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
-	for path, welcome := range map[string]bool{"/": true, "/kept/x": true, "/quiet": false, "/quiet/x?y": false, "/loud": true} {
+	for path, welcome := range map[string]bool{"/": true, "/kept/x": true, "/quiet": false, "/quiet/x?y": false,
+		"/loud": true} {
 		t.Run(path, func(t *testing.T) {
 			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: false})
 			assert.Equal(t, welcome, err == nil, path)

@@ -135,7 +135,8 @@ func TestHostileServers(t *testing.T) {
 	patient := New(Options{Guard: anywhere})
 	hasty := New(Options{Guard: anywhere, Timeout: 700 * time.Millisecond})
 	for path, want := range map[string]fault.Code{
-		"/bomb": fault.PageTooLarge, "/cut": fault.PageCutShort, "/short": fault.PageCutShort, "/garbage": fault.PageCutShort,
+		"/bomb": fault.PageTooLarge, "/cut": fault.PageCutShort, "/short": fault.PageCutShort,
+		"/garbage": fault.PageCutShort,
 		"/unknown": fault.UnknownPacking, "/headers": fault.HeadersEndless, "/line": fault.HeadersEndless,
 		"/drip": fault.TimedOut, "/stall": fault.TimedOut, "/noise": fault.NotRead, "/closed": fault.NotRead,
 	} {
@@ -179,7 +180,8 @@ func TestUnchanged(t *testing.T) {
 	d, err := f.Get(context.Background(), Request{Address: server.URL, IgnoreRobots: true})
 	require.NoError(t, err)
 	assert.Equal(t, `"one"`, d.ETag)
-	again, err := f.Get(context.Background(), Request{Address: server.URL, IgnoreRobots: true, ETag: d.ETag, LastModified: d.LastModified})
+	again, err := f.Get(context.Background(),
+		Request{Address: server.URL, IgnoreRobots: true, ETag: d.ETag, LastModified: d.LastModified})
 	require.NoError(t, err)
 	assert.True(t, again.Unchanged)
 	assert.EqualValues(t, 1, sent.Load())
@@ -239,7 +241,8 @@ func TestAsk(t *testing.T) {
 	}))
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
-	a, err := f.Ask(context.Background(), http.MethodPost, server.URL, http.Header{"Cookie": {"x=y"}, "X-Own": {"z"}, "User-Agent": {"q"}}, []byte("b"), nil)
+	a, err := f.Ask(context.Background(), http.MethodPost, server.URL,
+		http.Header{"Cookie": {"x=y"}, "X-Own": {"z"}, "User-Agent": {"q"}}, []byte("b"), nil)
 	require.NoError(t, err)
 	assert.Equal(t, "POSTbz", string(a.Body))
 	assert.Empty(t, a.Header["Set-Cookie"])

@@ -75,7 +75,9 @@ func (f *Fetcher) host(name string) *host {
 	defer f.mu.Unlock()
 	now := time.Now()
 	if f.hosts[name] == nil {
-		maps.DeleteFunc(f.hosts, func(_ string, h *host) bool { return len(h.turns) == 0 && now.Sub(h.asked) > forgotten })
+		maps.DeleteFunc(f.hosts, func(_ string, h *host) bool {
+			return len(h.turns) == 0 && now.Sub(h.asked) > forgotten
+		})
 		f.hosts[name] = &host{turns: make(chan struct{}, perHost), pace: pace}
 	}
 	f.hosts[name].asked = now

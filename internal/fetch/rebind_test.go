@@ -41,7 +41,9 @@ func names(t *testing.T, answers ...[4]byte) (address string, asked *atomic.Int3
 			m.Response, m.Authoritative, m.Additionals = true, true, nil
 			if q.Type == dnsmessage.TypeA {
 				answer := answers[min(int(asked.Add(1))-1, len(answers)-1)]
-				m.Answers = []dnsmessage.Resource{{Header: dnsmessage.ResourceHeader{Name: q.Name, Type: q.Type, Class: q.Class}, Body: &dnsmessage.AResource{A: answer}}}
+				m.Answers = []dnsmessage.Resource{
+					{Header: dnsmessage.ResourceHeader{Name: q.Name, Type: q.Type, Class: q.Class},
+						Body: &dnsmessage.AResource{A: answer}}}
 			}
 			if packed, err := m.Pack(); err == nil {
 				_, _ = conn.WriteTo(packed, from)
@@ -75,7 +77,8 @@ func TestChangingName(t *testing.T) {
 	}
 	f := New(Options{Timeout: 2 * time.Second, Guard: guard})
 	for range 3 {
-		_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})
+		_, err := f.Get(context.Background(),
+			Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})
 		require.Error(t, err)
 	}
 	_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})

@@ -31,9 +31,10 @@ const (
 func (f *Fetcher) Sheets(ctx context.Context, doc Document) map[string]string {
 	ctx, cancel := context.WithTimeout(ctx, sheetTime)
 	defer cancel()
-	return gather(page.Linked(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType}), func(address string) (string, bool) {
-		return f.sheet(ctx, address)
-	})
+	return gather(page.Linked(doc.Body, page.Source{URL: doc.URL, ContentType: doc.ContentType}),
+		func(address string) (string, bool) {
+			return f.sheet(ctx, address)
+		})
 }
 
 // gather brings sheets and what they import, side by side and within bounds.

@@ -18,13 +18,18 @@ import (
 )
 
 // dropped are elements that act, load or lead away by themselves.
-var dropped = []string{"script", "noscript", "link", "base", "iframe", "frame", "frameset", "object", "embed", "applet", "portal", "fencedframe", "template", "audio",
-	"video", "source", "track", "use", "image", "feimage", "animate", "set", "animatemotion", "animatetransform", "foreignobject", "param", "bgsound", "command", "keygen"}
+var dropped = []string{"script", "noscript", "link", "base", "iframe", "frame", "frameset", "object", "embed", "applet",
+	"portal", "fencedframe", "template", "audio",
+	"video", "source", "track", "use", "image", "feimage", "animate", "set", "animatemotion", "animatetransform",
+	"foreignobject", "param", "bgsound", "command", "keygen"}
 
 // kept are the attributes that stay, beside those that are named data- or aria-.
-var kept = []string{"id", "class", "style", "title", "lang", "dir", "alt", "href", "colspan", "rowspan", "align", "valign", "width", "height", "hidden", "open", "start", "value",
-	"type", "name", "for", "summary", "scope", "headers", "charset", "content", "datetime", "role", "viewbox", "d", "fill", "stroke", "x", "y", "points", "transform", "xmlns",
-	"bgcolor", "color", "border", "cellpadding", "cellspacing", "size", "face", "placeholder", "checked", "disabled", "selected", "popover"}
+var kept = []string{"id", "class", "style", "title", "lang", "dir", "alt", "href", "colspan", "rowspan", "align",
+	"valign", "width", "height", "hidden", "open", "start", "value",
+	"type", "name", "for", "summary", "scope", "headers", "charset", "content", "datetime", "role", "viewbox", "d",
+	"fill", "stroke", "x", "y", "points", "transform", "xmlns",
+	"bgcolor", "color", "border", "cellpadding", "cellspacing", "size", "face", "placeholder", "checked", "disabled",
+	"selected", "popover"}
 
 // Page is the page, still.
 func Page(body []byte, contentType string) ([]byte, error) {
@@ -79,7 +84,8 @@ func acts(n *html.Node) bool {
 		return slices.Contains(dropped, name)
 	}
 	return slices.ContainsFunc(n.Attr, func(a html.Attribute) bool {
-		return strings.EqualFold(a.Key, "http-equiv") || strings.EqualFold(a.Key, "name") && strings.EqualFold(a.Val, "referrer")
+		return strings.EqualFold(a.Key, "http-equiv") || strings.EqualFold(a.Key, "name") &&
+			strings.EqualFold(a.Val, "referrer")
 	})
 }
 
@@ -90,7 +96,8 @@ func stays(a html.Attribute) bool {
 	}
 	if key == "href" { // it is followed by a click alone
 		u, err := url.Parse(strings.TrimSpace(a.Val))
-		return err == nil && (u.Scheme == "" || u.Scheme == "http" || u.Scheme == "https" || u.Scheme == "tel" || u.Scheme == "mailto")
+		return err == nil && (u.Scheme == "" || u.Scheme == "http" || u.Scheme == "https" || u.Scheme == "tel" ||
+			u.Scheme == "mailto")
 	}
 	return slices.Contains(kept, key) || strings.HasPrefix(key, "aria-") || strings.HasPrefix(key, "data-")
 }

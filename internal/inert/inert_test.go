@@ -24,10 +24,12 @@ func TestPage(t *testing.T) {
 	out, err := Page([]byte(restless), "text/html")
 	require.NoError(t, err)
 	says := string(out)
-	for _, gone := range []string{"evil.example", "javascript:", "<script", "<link", "<iframe", "<base", "http-equiv", "onload", "onclick", "ping", "srcset", "srcdoc", "action=", "<!--[", "xlink", "<video", "<template"} {
+	for _, gone := range []string{"evil.example", "javascript:", "<script", "<link", "<iframe", "<base", "http-equiv",
+		"onload", "onclick", "ping", "srcset", "srcdoc", "action=", "<!--[", "xlink", "<video", "<template"} {
 		assert.NotContains(t, strings.ToLower(says), gone)
 	}
-	for _, there := range []string{"<title>Sweep</title>", `<h1 class="a" id="b">Sweep</h1>`, `alt="roof"`, `href="http://shop.example/x"`, "b{color:red}"} {
+	for _, there := range []string{"<title>Sweep</title>", `<h1 class="a" id="b">Sweep</h1>`, `alt="roof"`,
+		`href="http://shop.example/x"`, "b{color:red}"} {
 		assert.Contains(t, says, there)
 	}
 	latin, err := Page([]byte("<p>caf\xe9"), "text/html; charset=windows-1252")
@@ -39,8 +41,11 @@ func TestPage(t *testing.T) {
 // in how it is parsed twice.
 func FuzzPage(f *testing.F) {
 	f.Add([]byte(restless))
-	f.Add([]byte("<svg><style><img src=x onerror=alert(1)></style></svg><math><mtext><table><mglyph><style><!--</style><img title=\"--&gt;&lt;img src=1 onerror=alert(1)&gt;\">"))
-	f.Add([]byte("<noscript><p title=\"</noscript><img src=x onerror=alert(1)>\"></noscript><xmp><script>x</script></xmp><plaintext><script>"))
+	f.Add([]byte("<svg><style><img src=x " +
+		"onerror=alert(1)></style></svg><math><mtext><table><mglyph><style><!--</style><img title=\"--&gt;&lt;img " +
+		"src=1 onerror=alert(1)&gt;\">"))
+	f.Add([]byte("<noscript><p title=\"</noscript><img src=x " +
+		"onerror=alert(1)>\"></noscript><xmp><script>x</script></xmp><plaintext><script>"))
 	f.Fuzz(func(t *testing.T, body []byte) {
 		out, err := Page(body, "text/html; charset=utf-8")
 		if err != nil {

@@ -61,12 +61,16 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 
 // operation names an operation for the API's description.
 func operation(method, path, id, summary string) huma.Operation {
-	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{subject(path)}, MaxBodyBytes: bodyOf(id), BodyReadTimeout: readTime}
+	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary,
+		Tags: []string{subject(path)}, MaxBodyBytes: bodyOf(id), BodyReadTimeout: readTime}
 }
 
 // subjects tell what an operation is about by its path, the first that holds.
 var subjects = []struct{ part, name string }{
-	{"/plan", "plan"}, {"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"}, {"/lineup", "lineup"}, {"/run", "runs"}, {"/site", "sites"}, {"/survey", "sites"}, {"/overview", "sites"}, {"/beside", "sites"}, {"/figures", "sites"}, {"/received", "tabs"}, {"/bookmark", "tabs"}, {"/read", "runs"}, {"/pages", "pages"},
+	{"/plan", "plan"}, {"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"},
+	{"/lineup", "lineup"}, {"/run", "runs"}, {"/site", "sites"}, {"/survey", "sites"}, {"/overview", "sites"},
+	{"/beside", "sites"}, {"/figures", "sites"}, {"/received", "tabs"}, {"/bookmark", "tabs"}, {"/read", "runs"},
+	{"/pages", "pages"},
 }
 
 func subject(path string) string {

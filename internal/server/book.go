@@ -126,11 +126,13 @@ func (r api) book() {
 		func(ctx context.Context, in *listsInput) (*view.ListsOfWords, error) {
 			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists, in.Body.Was)
 		})
-	handle(r, get, "/clients/{client}/found", "found", "What the client's site and its rivals' are found for, side by side",
+	handle(r, get, "/clients/{client}/found", "found",
+		"What the client's site and its rivals' are found for, side by side",
 		func(ctx context.Context, in *ClientPath) (*view.Found, error) {
 			return r.app.Book.Found(ctx, in.Client)
 		})
-	huma.Register(r.huma, operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"), r.bookFile)
+	huma.Register(r.huma, operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),
+		r.bookFile)
 	handle(r, get, book+"/candidates", "candidates", "Phrases of services, places and patterns that the book has not",
 		func(ctx context.Context, in *ClientPath) ([]string, error) {
 			return r.app.Book.Candidates(ctx, in.Client)
@@ -139,7 +141,8 @@ func (r api) book() {
 		func(ctx context.Context, in *phrasesInput) (*view.Report, error) {
 			return r.app.Book.AddPhrases(ctx, in.Client, in.Body.Phrases)
 		})
-	handle(r, post, book+"/demand", "askDemand", "Get the search volumes of all phrases from the source, and what the site is found for",
+	handle(r, post, book+"/demand", "askDemand",
+		"Get the search volumes of all phrases from the source, and what the site is found for",
 		func(ctx context.Context, in *ClientPath) (*view.Report, error) {
 			return r.app.Book.AskDemand(ctx, in.Client)
 		})

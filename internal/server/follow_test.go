@@ -42,13 +42,19 @@ func serveDemo(t *testing.T) (*httptest.Server, *app.App) {
 
 // queries are what the front end asks for, by the names that it has for them.
 var queries = map[string]string{
-	"shelf": "/api/clients", "names": "/api/names", "yardstick": "/api/clients/2/yardstick", "ground": "/api/clients/2", "proposal": "/api/clients/2/proposal",
-	"communities": "/api/clients/2/communities", "book": "/api/clients/2/book", "candidates": "/api/clients/2/book/candidates", "lists": "/api/clients/2/book/lists",
-	"found": "/api/clients/2/found", "site": "/api/clients/2/site", "overview": "/api/clients/2/overview", "beside": "/api/clients/2/pages/2/beside",
+	"shelf": "/api/clients", "names": "/api/names", "yardstick": "/api/clients/2/yardstick", "ground": "/api/clients/2",
+	"proposal":    "/api/clients/2/proposal",
+	"communities": "/api/clients/2/communities", "book": "/api/clients/2/book",
+	"candidates": "/api/clients/2/book/candidates", "lists": "/api/clients/2/book/lists",
+	"found": "/api/clients/2/found", "site": "/api/clients/2/site", "overview": "/api/clients/2/overview",
+	"beside": "/api/clients/2/pages/2/beside",
 	"lineup": "/api/clients/2/lineup", "figures": "/api/clients/2/figures", "sheet": "/api/clients/2/pages/2/sheet",
-	"evidence": "/api/clients/2/pages/2/evidence?phrase=chimney+sweep+tarn+harbor", "facts": "/api/clients/2/pages/2/facts", "made of": "/api/clients/2/pages/2/made-of",
-	"drafts": "/api/clients/2/plan/drafts?page=p2", "plan": "/api/clients/2/plan", "outline": "/api/clients/2/plan/outline?page=p2", "images": "/api/clients/2/plan/images",
-	"why": "/api/clients/2/plan/why?target=", "brief": "/api/clients/2/pages/2/brief", "ladder": "/api/clients/2/plan/ladder",
+	"evidence": "/api/clients/2/pages/2/evidence?phrase=chimney+sweep+tarn+harbor",
+	"facts":    "/api/clients/2/pages/2/facts", "made of": "/api/clients/2/pages/2/made-of",
+	"drafts": "/api/clients/2/plan/drafts?page=p2", "plan": "/api/clients/2/plan",
+	"outline": "/api/clients/2/plan/outline?page=p2", "images": "/api/clients/2/plan/images",
+	"why": "/api/clients/2/plan/why?target=", "brief": "/api/clients/2/pages/2/brief",
+	"ladder": "/api/clients/2/plan/ladder",
 }
 
 // asked are the answers to all queries.
@@ -64,7 +70,8 @@ func asked(t *testing.T, server *httptest.Server, target string) map[string]stri
 		require.NoError(t, err)
 		require.NoError(t, resp.Body.Close())
 		require.True(t, resp.StatusCode == http.StatusOK || name == "why", "%s: %s", path, raw) // a target may be gone
-		if name == "brief" {                                                                    // which carries the moment at which it was made
+		// which carries the moment at which it was made
+		if name == "brief" {
 			var brief map[string]any
 			require.NoError(t, json.Unmarshal(raw, &brief))
 			delete(brief, "date")
@@ -127,19 +134,31 @@ func TestChangesTellWhatFollows(t *testing.T) {
 	before := asked(t, server, target.ID)
 	for _, c := range []struct{ method, path, body, changes string }{
 		{"PUT", of + "/hours", `{"hours": 2}`, "plan"},
-		{"PUT", of + "/plan/choices", text(map[string]any{"said": []any{map[string]any{"page": target.Page, "key": target.Parts[0].Key, "state": "dropped", "value": "", "reason": "no"}}}), "plan"},
-		{"PUT", of + "/plan/choices", text(map[string]any{"said": []any{map[string]any{"page": plan.Pages[len(plan.Pages)-1].Key, "key": lastTarget(plan.Targets, plan.Pages[len(plan.Pages)-1].Key), "state": "kept", "value": "", "reason": ""}}}), "plan"},
+		{"PUT", of + "/plan/choices",
+			text(map[string]any{"said": []any{
+				map[string]any{"page": target.Page, "key": target.Parts[0].Key, "state": "dropped", "value": "",
+					"reason": "no"}}}), "plan"},
+		{"PUT", of + "/plan/choices",
+			text(map[string]any{"said": []any{
+				map[string]any{"page": plan.Pages[len(plan.Pages)-1].Key,
+					"key": lastTarget(plan.Targets, plan.Pages[len(plan.Pages)-1].Key), "state": "kept", "value": "",
+					"reason": ""}}}), "plan"},
 		{"POST", of + "/plan/own", `{"text": "Ask for a photo", "minutes": 5}`, "plan"},
-		{"PUT", of + "/plan/outline?page=p2", `{"order": [], "alone": false, "sections": {"` + "towns" + `": {"heading": "", "words": 90, "dropped": false, "added": false}}}`, ""},
-		{"PUT", of + "/figures/brindleandash.example", `{"figure": "referring_domains", "value": 12, "scale": "", "source": "typed", "taken_on": ""}`, "figures"},
+		{"PUT", of + "/plan/outline?page=p2", `{"order": [], "alone": false, "sections": {"` + "towns" +
+			`": {"heading": "", "words": 90, "dropped": false, "added": false}}}`, ""},
+		{"PUT", of + "/figures/brindleandash.example",
+			`{"figure": "referring_domains", "value": 12, "scale": "", "source": "typed", "taken_on": ""}`, "figures"},
 		{"PUT", of + "/book/words", `{"word": "oakum", "verdict": "firm"}`, "book"},
-		{"PUT", of + "/book/families", text(map[string]any{"keys": []string{family}, "state": "aside", "reason": "no", "lead": ""}), "sheet"},
+		{"PUT", of + "/book/families",
+			text(map[string]any{"keys": []string{family}, "state": "aside", "reason": "no", "lead": ""}), "sheet"},
 		{"POST", of + "/book/phrases", `{"phrases": ["chimney rebuild tarn harbor"]}`, "book"},
 		{"PUT", of + "/lineup/" + entry, `{"taken": false}`, "sheet"},
 		{"POST", of + "/lineup/rivals", `{"addresses": "http://newrival.example/"}`, "lineup"},
 		{"PUT", of + "/yardstick", `{"changes": {"words.beat_percent": "25"}}`, "yardstick"},
-		{"POST", of + "/pages", `{"kind": "service", "url": "", "service": "chimney inspection", "place": ""}`, "ground"},
-		{"POST", of + "/pages/2/paste", `{"entry": 0, "html": "<title>New</title><h1>New</h1><p>Short now</p>"}`, "sheet"},
+		{"POST", of + "/pages", `{"kind": "service", "url": "", "service": "chimney inspection", "place": ""}`,
+			"ground"},
+		{"POST", of + "/pages/2/paste", `{"entry": 0, "html": "<title>New</title><h1>New</h1><p>Short now</p>"}`,
+			"sheet"},
 		{"POST", of + "/plan/drafts?page=p2", `{"text": "# A draft\n\nOf some words."}`, "drafts"},
 		{"PUT", of, text(business), "ground"},
 		{"PUT", "/api/yardstick", `{"changes": {"words.beat_percent": "40", "lineup.most": "2"}}`, "yardstick"},
@@ -161,7 +180,8 @@ func TestChangesTellWhatFollows(t *testing.T) {
 		for name := range queries {
 			follows := slices.ContainsFunc(madeOf[name], func(f string) bool { return slices.Contains(says, f) })
 			if !follows {
-				assert.True(t, before[name] == after[name], "%s after %s %s, which says that it changed %v", name, c.method, c.path, says)
+				assert.True(t, before[name] == after[name], "%s after %s %s, which says that it changed %v", name,
+					c.method, c.path, says)
 			}
 		}
 		if c.changes != "" {
@@ -185,7 +205,8 @@ func TestGetsWriteNothing(t *testing.T) {
 			continue
 		}
 		n++
-		resp, err := http.Get(server.URL + filled.Replace(path) + "?page=p2&phrase=chimney&target=" + url.QueryEscape(plan.Targets[0].ID))
+		resp, err := http.Get(server.URL + filled.Replace(path) + "?page=p2&phrase=chimney&target=" +
+			url.QueryEscape(plan.Targets[0].ID))
 		require.NoError(t, err)
 		_, _ = io.Copy(io.Discard, resp.Body)
 		require.NoError(t, resp.Body.Close())

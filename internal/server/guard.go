@@ -24,7 +24,8 @@ func (g guard) own(c *gin.Context) {
 	h := c.Writer.Header()
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
-	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
+	h.Set("Content-Security-Policy",
+		"default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
 	switch {
 	case !g.answersTo(c.Request.Host):
 		problem(c, http.StatusForbidden, fault.WrongHost)
@@ -63,7 +64,9 @@ func (g guard) answersTo(host string) bool {
 		name = host
 	}
 	ip := net.ParseIP(strings.Trim(name, "[]"))
-	return strings.EqualFold(name, "localhost") || ip != nil || slices.ContainsFunc(g.Hosts, func(h string) bool { return strings.EqualFold(h, name) })
+	return strings.EqualFold(name, "localhost") || ip != nil || slices.ContainsFunc(g.Hosts, func(h string) bool {
+		return strings.EqualFold(h, name)
+	})
 }
 
 // signInPath is where a browser shows the token; it keeps it as a cookie.
@@ -128,6 +131,7 @@ func (g guard) signIn(c *gin.Context) {
 		c.Data(status, "text/html; charset=utf-8", []byte(signInPage))
 		return
 	}
-	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode, MaxAge: 400 * 24 * 3600})
+	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: token, Path: "/", HttpOnly: true,
+		SameSite: http.SameSiteStrictMode, MaxAge: 400 * 24 * 3600})
 	c.Redirect(http.StatusSeeOther, "/")
 }

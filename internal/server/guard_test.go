@@ -37,13 +37,14 @@ func TestOrigins(t *testing.T) {
 		headers map[string]string
 		refused bool
 	}{
-		"nothing said":               {nil, false},
-		"own origin":                 {map[string]string{"Origin": own}, false},
-		"own page":                   {map[string]string{"Referer": own + "/clients/1/ground"}, false},
-		"another origin":             {map[string]string{"Origin": "http://evil.example"}, true},
-		"no origin":                  {map[string]string{"Origin": "null"}, true},
-		"another port":               {map[string]string{"Origin": "http://127.0.0.1:1"}, true},
-		"another name":               {map[string]string{"Origin": strings.Replace(own, "127.0.0.1", "localhost", 1)}, true},
+		"nothing said":   {nil, false},
+		"own origin":     {map[string]string{"Origin": own}, false},
+		"own page":       {map[string]string{"Referer": own + "/clients/1/ground"}, false},
+		"another origin": {map[string]string{"Origin": "http://evil.example"}, true},
+		"no origin":      {map[string]string{"Origin": "null"}, true},
+		"another port":   {map[string]string{"Origin": "http://127.0.0.1:1"}, true},
+		"another name": {map[string]string{"Origin": strings.Replace(own, "127.0.0.1", "localhost", 1)},
+			true},
 		"another scheme":             {map[string]string{"Origin": strings.Replace(own, "http:", "ftp:", 1)}, true},
 		"another page":               {map[string]string{"Referer": "https://evil.example/x"}, true},
 		"a page that names us":       {map[string]string{"Referer": "https://evil.example/" + own}, true},
@@ -72,8 +73,10 @@ func TestAddresses(t *testing.T) {
 	if front, err := http.Get(server.URL); err != nil || front.StatusCode != http.StatusOK {
 		t.Log("the front end was not built")
 	}
-	for what, want := range map[string]int{"GET /nothing": 404, "GET /clients/x": 404, "GET /clients/1/a/b/c": 404, "GET /etc/passwd": 404, "GET /../x": 404, "POST /": 405,
-		"PUT /clients/1/ground": 405, "POST /nothing": 404, "GET /api/x": 404, "PATCH /api/clients": 405, "GET /wp-login.php": 404} {
+	for what, want := range map[string]int{"GET /nothing": 404, "GET /clients/x": 404, "GET /clients/1/a/b/c": 404,
+		"GET /etc/passwd": 404, "GET /../x": 404, "POST /": 405,
+		"PUT /clients/1/ground": 405, "POST /nothing": 404, "GET /api/x": 404, "PATCH /api/clients": 405,
+		"GET /wp-login.php": 404} {
 		method, path, _ := strings.Cut(what, " ")
 		req, err := http.NewRequest(method, server.URL+path, nil)
 		require.NoError(t, err)
@@ -127,8 +130,12 @@ func TestToken(t *testing.T) {
 	assert.True(t, cookie.HttpOnly)
 	assert.Equal(t, http.SameSiteStrictMode, cookie.SameSite)
 	assert.Equal(t, 200, do("GET", "/api/clients", "", func(r *http.Request) { r.AddCookie(cookie) }).StatusCode)
-	for host, want := range map[string]int{"tally.example": 200, "TALLY.example:80": 200, "other.example": 403, "tally.example.evil.example": 403} {
-		assert.Equal(t, want, do("GET", "/api/clients", "", func(r *http.Request) { bearer("secret")(r); r.Host = host }).StatusCode, host)
+	for host, want := range map[string]int{"tally.example": 200, "TALLY.example:80": 200, "other.example": 403,
+		"tally.example.evil.example": 403} {
+		assert.Equal(t, want, do("GET", "/api/clients", "", func(r *http.Request) {
+			bearer("secret")(r)
+			r.Host = host
+		}).StatusCode, host)
 	}
 }
 
@@ -147,7 +154,8 @@ func TestBodies(t *testing.T) {
 	for i := range many {
 		many[i] = fmt.Sprintf("%q:%d", fmt.Sprint("unknown", i), i)
 	}
-	for name, body := range map[string]string{"unknown fields": "{" + strings.Join(many, ",") + "}", "unclosed": strings.Repeat(`{"a":`, 5000), "nested": strings.Repeat("[", 50_000),
+	for name, body := range map[string]string{"unknown fields": "{" + strings.Join(many, ",") + "}",
+		"unclosed": strings.Repeat(`{"a":`, 5000), "nested": strings.Repeat("[", 50_000),
 		"a wrong list": `{"services":[` + strings.Repeat(`{"a":1},`, 3000) + `{}]}`} {
 		resp, err := http.Post(server.URL+"/api/clients", "application/json", strings.NewReader(body))
 		require.NoError(t, err)
@@ -193,7 +201,8 @@ func uploaded(t *testing.T, server *httptest.Server, path string, size int64) in
 	form := multipart.NewWriter(&head)
 	_, err = form.CreateFormFile("file", "x.html")
 	require.NoError(t, err)
-	fmt.Fprintf(conn, "POST %s HTTP/1.1\r\nHost: %s\r\nContent-Type: %s\r\nContent-Length: %d\r\n\r\n", path, conn.LocalAddr(), form.FormDataContentType(), size)
+	fmt.Fprintf(conn, "POST %s HTTP/1.1\r\nHost: %s\r\nContent-Type: %s\r\nContent-Length: %d\r\n\r\n", path,
+		conn.LocalAddr(), form.FormDataContentType(), size)
 	_, err = conn.Write(head.Bytes())
 	require.NoError(t, err)
 	chunk, sent := make([]byte, 1<<20), int64(0)
@@ -210,12 +219,14 @@ func uploaded(t *testing.T, server *httptest.Server, path string, size int64) in
 // Clients that ask and do not read hold little, and nobody else waits for them.
 func TestSlowReaders(t *testing.T) {
 	server := serve(t)
-	_, made := ask(t, server, "POST", "/api/clients", `{"name":"Slow","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`)
+	_, made := ask(t, server, "POST", "/api/clients",
+		`{"name":"Slow","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`)
 	client := fmt.Sprint(made["id"])
 	_, pages := ask(t, server, "GET", "/api/clients/"+client, "")
 	page := pages["pages"].([]any)[0].(map[string]any)["id"]
 	html := "<p>" + strings.Repeat("word ", 1<<20)
-	status, filed := ask(t, server, "POST", fmt.Sprintf("/api/clients/%s/pages/%v/paste", client, page), fmt.Sprintf(`{"entry":0,"html":%q}`, html))
+	status, filed := ask(t, server, "POST", fmt.Sprintf("/api/clients/%s/pages/%v/paste", client, page),
+		fmt.Sprintf(`{"entry":0,"html":%q}`, html))
 	require.Equal(t, 200, status)
 	runtime.GC()
 	var before runtime.MemStats
@@ -224,7 +235,8 @@ func TestSlowReaders(t *testing.T) {
 		conn, err := net.Dial("tcp", server.Listener.Addr().String())
 		require.NoError(t, err)
 		defer conn.Close()
-		fmt.Fprintf(conn, "GET /api/clients/%s/readings/%v/page HTTP/1.1\r\nHost: localhost\r\n\r\n", client, filed["reading_id"])
+		fmt.Fprintf(conn, "GET /api/clients/%s/readings/%v/page HTTP/1.1\r\nHost: localhost\r\n\r\n", client,
+			filed["reading_id"])
 	}
 	most := uint64(0)
 	for range 20 {
@@ -243,7 +255,9 @@ func TestManyReaders(t *testing.T) {
 	server := serve(t)
 	var clients []string
 	for i := range 2 {
-		_, made := ask(t, server, "POST", "/api/quick", fmt.Sprintf(`{"address":"brindleandash.example","phrase":"chimney sweep tarn harbor %d","rivals":"harborflue.example"}`, i))
+		_, made := ask(t, server, "POST", "/api/quick",
+			fmt.Sprintf(
+				`{"address":"brindleandash.example","phrase":"chimney sweep tarn harbor %d","rivals":"harborflue.example"}`, i))
 		clients = append(clients, fmt.Sprint(made["id"]))
 		require.NotEqual(t, "<nil>", clients[i])
 	}
@@ -252,7 +266,8 @@ func TestManyReaders(t *testing.T) {
 	var all sync.WaitGroup
 	for i := range 200 {
 		all.Go(func() {
-			for _, path := range []string{"/api/clients", "/api/clients/" + clients[i%2], "/api/clients/" + clients[i%2] + "/run"} {
+			for _, path := range []string{"/api/clients", "/api/clients/" + clients[i%2],
+				"/api/clients/" + clients[i%2] + "/run"} {
 				began := time.Now()
 				resp, err := http.Get(server.URL + path)
 				if !assert.NoError(t, err) {

@@ -139,7 +139,8 @@ func (r request) send(t *testing.T, server *httptest.Server, path string, body a
 func TestNothingThere(t *testing.T) {
 	server := serve(t)
 	list, _ := requests(t)
-	made, _ := ask(t, server, "POST", "/api/clients", `{"name":"Lowtide Upholstery","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`)
+	made, _ := ask(t, server, "POST", "/api/clients",
+		`{"name":"Lowtide Upholstery","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`)
 	require.Equal(t, http.StatusOK, made)
 	for _, r := range list {
 		if !strings.Contains(r.path, "{client}") {
@@ -147,7 +148,8 @@ func TestNothingThere(t *testing.T) {
 		}
 		for _, id := range []int64{2, 0, -1, math.MaxInt64} {
 			status := r.send(t, server, fill(r.path, id, "1"), r.body)
-			assert.Contains(t, []int{http.StatusNotFound, http.StatusUnprocessableEntity}, status, "%s %s of client %d", r.method, r.path, id)
+			assert.Contains(t, []int{http.StatusNotFound, http.StatusUnprocessableEntity}, status, "%s %s of client %d",
+				r.method, r.path, id)
 		}
 		if strings.Count(r.path, "{") > 1 {
 			for _, id := range []string{"77", "0", "-1", "9223372036854775807"} {
@@ -170,11 +172,13 @@ func TestNothingThere(t *testing.T) {
 func TestOddBodies(t *testing.T) {
 	server := serve(t)
 	list, d := requests(t)
-	made, _ := ask(t, server, "POST", "/api/clients", `{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	made, _ := ask(t, server, "POST", "/api/clients",
+		`{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
 	require.Equal(t, http.StatusOK, made)
 	state := func() string {
 		var all []string
-		for _, path := range []string{"/api/clients", "/api/clients/1", "/api/clients/1/book", "/api/clients/1/lineup", "/api/clients/1/book/lists"} {
+		for _, path := range []string{"/api/clients", "/api/clients/1", "/api/clients/1/book", "/api/clients/1/lineup",
+			"/api/clients/1/book/lists"} {
 			_, answer := ask(t, server, "GET", path, "")
 			b, err := json.Marshal(answer)
 			require.NoError(t, err)
@@ -182,14 +186,15 @@ func TestOddBodies(t *testing.T) {
 		}
 		return strings.Join(all, "\n")
 	}
-	odd := []any{"\x00", "\u202e\ufffd\U0010ffff", strings.Repeat("é", 100_000), "<script>", "'; drop table client; --", "\r\n\r\n",
-		-1, math.MaxInt64, 1e300, 0.5}
+	odd := []any{"\x00", "\u202e\ufffd\U0010ffff", strings.Repeat("é", 100_000), "<script>", "'; drop table client; --",
+		"\r\n\r\n", -1, math.MaxInt64, 1e300, 0.5}
 	for _, r := range list {
 		if r.body == nil {
 			continue
 		}
 		path, before := fill(r.path, 1, "1"), state()
-		for _, raw := range []string{"", "{", "[]", "null", `"text"`, "7", strings.Repeat("[", 20_000), `{"nothing":1}`, "\xff\xfe"} {
+		for _, raw := range []string{"", "{", "[]", "null", `"text"`, "7", strings.Repeat("[", 20_000), `{"nothing":1}`,
+			"\xff\xfe"} {
 			if status := r.send(t, server, path, raw); raw != "null" {
 				assert.GreaterOrEqual(t, status, 400, "%s %s %.40s", r.method, path, raw)
 			}

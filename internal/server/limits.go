@@ -25,7 +25,8 @@ var large = map[string]int64{
 	"files": saved.MaxBytes + 1<<20, "previewResults": saved.MaxBytes + 1<<20, "keepResults": saved.MaxBytes + 1<<20,
 	"previewList": phrasebook.MaxList + 1<<20, "importList": phrasebook.MaxList + 1<<20,
 	"proof": 2 * draft.MaxBytes, "keepDraft": 2 * draft.MaxBytes,
-	"newClient": 2 << 20, "saveGround": 2 << 20, "quick": 1 << 20, "pasteRivals": 1 << 20, "addPhrases": 2 << 20, "placePhrases": 2 << 20,
+	"newClient": 2 << 20, "saveGround": 2 << 20, "quick": 1 << 20, "pasteRivals": 1 << 20, "addPhrases": 2 << 20,
+	"placePhrases":   2 << 20,
 	"chooseFamilies": 2 << 20, "tieWords": 2 << 20, "setArea": 1 << 20, "saveLists": 4 << 20,
 	"choose": 1 << 20, "changeOutline": 1 << 20, "pasteFigures": 1 << 20, "readYardstick": 1 << 20,
 }
@@ -95,12 +96,14 @@ const (
 
 // Server serves a handler, and waits for nobody for ever.
 func Server(h http.Handler) *http.Server {
-	return &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, WriteTimeout: writeTime, IdleTimeout: readTime, MaxHeaderBytes: 64 << 10}
+	return &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, WriteTimeout: writeTime, IdleTimeout: readTime,
+		MaxHeaderBytes: 64 << 10}
 }
 
 // heavy are operations whose answers may be as large as a page; few of them are answered at
 // once, for they are held in memory until they are taken.
-var heavy = map[string]bool{"keptPage": true, "files": true, "paste": true, "recognize": true, "keepReceived": true, "previewResults": true, "keepResults": true,
+var heavy = map[string]bool{"keptPage": true, "files": true, "paste": true, "recognize": true, "keepReceived": true,
+	"previewResults": true, "keepResults": true,
 	"importList": true, "previewList": true, "proof": true, "keepDraft": true, "draft": true}
 
 const heavyAtOnce = 2

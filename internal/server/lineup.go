@@ -131,7 +131,8 @@ func (in *resultsInput) file() (name string, body []byte, err error) {
 }
 
 func (r api) lineup() {
-	handle(r, post, "/clients/{client}/lineup/results/preview", "previewResults", "Show what is read of a page of search results; nothing is kept",
+	handle(r, post, "/clients/{client}/lineup/results/preview", "previewResults",
+		"Show what is read of a page of search results; nothing is kept",
 		func(_ context.Context, in *resultsInput) (*view.ResultsPreview, error) {
 			name, body, err := in.file()
 			if err != nil {
@@ -139,7 +140,8 @@ func (r api) lineup() {
 			}
 			return r.app.Lineup.PreviewResults(name, body, in.columns())
 		})
-	handle(r, post, "/clients/{client}/lineup/results", "keepResults", "Record a page of search results as the search for a phrase",
+	handle(r, post, "/clients/{client}/lineup/results", "keepResults",
+		"Record a page of search results as the search for a phrase",
 		func(ctx context.Context, in *resultsInput) (*view.Lineup, error) {
 			name, body, err := in.file()
 			if err != nil {
@@ -147,27 +149,32 @@ func (r api) lineup() {
 			}
 			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body, in.columns())
 		})
-	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told", func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
-		return r.app.Lineup.Get(ctx, in.Client, in.Lineup)
-	})
+	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told",
+		func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
+			return r.app.Lineup.Get(ctx, in.Client, in.Lineup)
+		})
 	handle(r, remove, "/clients/{client}/lineups/{lineup}", "forgetLineup", "Delete a recorded search",
 		func(ctx context.Context, in *forgetInput) (*view.Lineup, error) {
 			return r.app.Lineup.Forget(ctx, in.Client, in.Lineup)
 		})
-	handle(r, post, "/clients/{client}/lineup/entries", "addEntry", "Add a row that was typed", func(ctx context.Context, in *entryInput) (*view.Lineup, error) {
-		return r.app.Lineup.AddTyped(ctx, in.Client, in.Body.Lineup, in.Body.Phrase, in.Body.EntryDraft)
-	})
-	handle(r, put, "/clients/{client}/lineup/{entry}/position", "moveEntry", "Move an entry to another position of its part",
+	handle(r, post, "/clients/{client}/lineup/entries", "addEntry", "Add a row that was typed",
+		func(ctx context.Context, in *entryInput) (*view.Lineup, error) {
+			return r.app.Lineup.AddTyped(ctx, in.Client, in.Body.Lineup, in.Body.Phrase, in.Body.EntryDraft)
+		})
+	handle(r, put, "/clients/{client}/lineup/{entry}/position", "moveEntry",
+		"Move an entry to another position of its part",
 		func(ctx context.Context, in *moveInput) (*view.Lineup, error) {
 			return r.app.Lineup.Move(ctx, in.Client, in.Entry, in.Body.Position)
 		})
-	handle(r, put, "/clients/{client}/lineup/{entry}/kind", "setEntryKind", "Say what the site of an entry is, for all clients",
+	handle(r, put, "/clients/{client}/lineup/{entry}/kind", "setEntryKind",
+		"Say what the site of an entry is, for all clients",
 		func(ctx context.Context, in *kindInput) (*view.Lineup, error) {
 			return r.app.Lineup.SetKind(ctx, in.Client, in.Entry, lineup.Kind(in.Body.Kind))
 		})
-	handle(r, get, "/site-kinds", "siteKinds", "What was said of sites, for all clients", func(ctx context.Context, _ *struct{}) ([]view.SiteKind, error) {
-		return r.app.Lineup.SiteKinds(ctx)
-	})
+	handle(r, get, "/site-kinds", "siteKinds", "What was said of sites, for all clients",
+		func(ctx context.Context, _ *struct{}) ([]view.SiteKind, error) {
+			return r.app.Lineup.SiteKinds(ctx)
+		})
 	handle(r, remove, "/clients/{client}/site-kinds/{domain}", "forgetSiteKind", "Take back what was said of a site",
 		func(ctx context.Context, in *siteKindInput) (*view.Lineup, error) {
 			return r.app.Lineup.ForgetSiteKind(ctx, in.Client, in.Domain)
@@ -192,7 +199,8 @@ func (r api) lineup() {
 		func(ctx context.Context, in *rivalsInput) (*view.Lineup, error) {
 			return r.app.Lineup.Paste(ctx, in.Client, in.Body.Addresses)
 		})
-	handle(r, put, "/clients/{client}/lineup/{entry}", "take", "Use an entry as a rival or dismiss it; one that is paid for becomes a rival added by hand",
+	handle(r, put, "/clients/{client}/lineup/{entry}", "take",
+		"Use an entry as a rival or dismiss it; one that is paid for becomes a rival added by hand",
 		func(ctx context.Context, in *takeInput) (*view.Lineup, error) {
 			return r.app.Lineup.Take(ctx, in.Client, in.Entry, in.Body.Taken)
 		})

@@ -71,7 +71,8 @@ type file struct {
 
 func (r api) pages() {
 	const page = "/clients/{client}/pages/{page}"
-	handle(r, post, "/clients/{client}/pages", "addPage", "Add a page of the client; without a kind its address tells what it is for",
+	handle(r, post, "/clients/{client}/pages", "addPage",
+		"Add a page of the client; without a kind its address tells what it is for",
 		func(ctx context.Context, in *draftInput) (view.PageInfo, error) {
 			return r.app.Ground.AddPage(ctx, in.Client, in.Body)
 		})
@@ -115,7 +116,8 @@ func (r api) pages() {
 			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
 		})
 	huma.Register(r.huma, operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
-	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage", "The page as it was kept"), r.keptPage)
+	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage",
+		"The page as it was kept"), r.keptPage)
 }
 
 // files takes the files of a form; the paths tell the folders that they were in.
@@ -170,8 +172,9 @@ func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
 	return &file{
 		ContentType: "text/html; charset=utf-8",
 		Disposition: "inline",
-		Policy:      "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; form-action 'none'; base-uri 'none'; frame-ancestors 'self'",
-		Prefetch:    "off",
-		Body:        calm,
+		Policy: "sandbox; default-src 'none'; style-src 'unsafe-inline'; img-src data:; form-action 'none'; " +
+			"base-uri 'none'; frame-ancestors 'self'",
+		Prefetch: "off",
+		Body:     calm,
 	}, nil
 }

@@ -124,12 +124,14 @@ func (r api) plan() {
 	handle(r, post, "/clients/{client}/plan/own", "addTarget", "Add a target by hand",
 		func(ctx context.Context, in *ownInput) (added, error) {
 			b := in.Body
-			id, err := r.app.Plan.Add(ctx, in.Client, plan.Own{ID: b.ID, Page: b.Page, Text: b.Text, Gain: b.Gain, Minutes: b.Minutes})
+			id, err := r.app.Plan.Add(ctx, in.Client,
+				plan.Own{ID: b.ID, Page: b.Page, Text: b.Text, Gain: b.Gain, Minutes: b.Minutes})
 			return added{id}, err
 		})
 	do(r, remove, "/clients/{client}/plan/own/{own}", "removeTarget", "Remove a target that was added by hand",
 		func(ctx context.Context, in *ownPath) error { return r.app.Plan.Remove(ctx, in.Client, in.Own) })
-	do(r, post, "/clients/{client}/plan/drafts/{draft}/restore", "restoreDraft", "Bring back a kept draft that was removed",
+	do(r, post, "/clients/{client}/plan/drafts/{draft}/restore", "restoreDraft",
+		"Bring back a kept draft that was removed",
 		func(ctx context.Context, in *draftPath) error {
 			return r.app.Plan.RestoreDraft(ctx, in.Client, in.Draft)
 		})
@@ -137,20 +139,25 @@ func (r api) plan() {
 		func(ctx context.Context, in *OutlinePath) (*view.Outline, error) {
 			return r.app.Plan.Outline(ctx, in.Client, in.Page)
 		})
-	handle(r, put, "/clients/{client}/plan/outline", "changeOutline", "Change the sections of a page: all changes at once",
+	handle(r, put, "/clients/{client}/plan/outline", "changeOutline",
+		"Change the sections of a page: all changes at once",
 		func(ctx context.Context, in *outlineInput) (*view.Outline, error) {
 			return r.app.Plan.SetOutline(ctx, in.Client, in.Page, in.Body.Core(), in.was())
 		})
-	handle(r, get, "/clients/{client}/plan/images", "imageNames", "The images of all pages with the names that they should have",
+	handle(r, get, "/clients/{client}/plan/images", "imageNames",
+		"The images of all pages with the names that they should have",
 		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {
 			return r.app.Plan.Images(ctx, in.Client)
 		})
-	handle(r, get, "/clients/{client}/plan/ladder", "ladder", "Rival by rival: who leads on which front, and what passes it",
+	handle(r, get, "/clients/{client}/plan/ladder", "ladder",
+		"Rival by rival: who leads on which front, and what passes it",
 		func(ctx context.Context, in *ladderPath) ([]view.Rung, error) {
 			return r.app.Plan.Ladder(ctx, in.Client, in.Page)
 		})
-	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page", (*targets.Plan).Proof)
-	handleDraft(r, "/clients/{client}/plan/drafts", "keepDraft", "Keep a draft as a version of its page", (*targets.Plan).KeepDraft)
+	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page",
+		(*targets.Plan).Proof)
+	handleDraft(r, "/clients/{client}/plan/drafts", "keepDraft", "Keep a draft as a version of its page",
+		(*targets.Plan).KeepDraft)
 	handle(r, get, "/clients/{client}/plan/drafts", "drafts", "The kept drafts of a page, the newest first",
 		func(ctx context.Context, in *OutlinePath) ([]view.Draft, error) {
 			return r.app.Plan.Drafts(ctx, in.Client, in.Page)
@@ -159,16 +166,20 @@ func (r api) plan() {
 		func(ctx context.Context, in *draftPath) (*view.Draft, error) {
 			return r.app.Plan.Draft(ctx, in.Client, in.Draft)
 		})
-	do(r, remove, "/clients/{client}/plan/drafts/{draft}", "removeDraft", "Remove a kept draft; the one before it stands again",
+	do(r, remove, "/clients/{client}/plan/drafts/{draft}", "removeDraft",
+		"Remove a kept draft; the one before it stands again",
 		func(ctx context.Context, in *draftPath) error {
 			return r.app.Plan.RemoveDraft(ctx, in.Client, in.Draft)
 		})
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"), r.imagesCSV)
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript", "A shell script that renames the files"), r.renameScript)
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"),
+		r.imagesCSV)
+	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript",
+		"A shell script that renames the files"), r.renameScript)
 }
 
 // handleDraft registers what is asked with a draft.
-func handleDraft[T any](r api, path, id, summary string, do func(p *targets.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
+func handleDraft[T any](r api, path, id, summary string,
+	do func(p *targets.Plan, ctx context.Context, client int64, page, name string, raw []byte) (*T, error)) {
 	handle(r, post, path, id, summary, func(ctx context.Context, in *proofInput) (*T, error) {
 		raw := in.Body.File
 		if len(raw) == 0 {
@@ -195,7 +206,8 @@ func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
 	if err != nil {
 		return nil, r.problem(ctx, "imageNamesCSV", err)
 	}
-	return &file{ContentType: "text/csv; charset=utf-8", Disposition: `attachment; filename="images.csv"`, Body: raw}, nil
+	return &file{ContentType: "text/csv; charset=utf-8", Disposition: `attachment; filename="images.csv"`, Body: raw},
+		nil
 }
 
 func (r api) renameScript(ctx context.Context, in *ClientPath) (*file, error) {
@@ -203,5 +215,6 @@ func (r api) renameScript(ctx context.Context, in *ClientPath) (*file, error) {
 	if err != nil {
 		return nil, r.problem(ctx, "renameScript", err)
 	}
-	return &file{ContentType: "text/x-shellscript; charset=utf-8", Disposition: `attachment; filename="rename.sh"`, Body: export.RenameScript(list)}, nil
+	return &file{ContentType: "text/x-shellscript; charset=utf-8", Disposition: `attachment; filename="rename.sh"`,
+		Body: export.RenameScript(list)}, nil
 }

@@ -37,14 +37,16 @@ func (p *Problem) GetStatus() int { return p.Status }
 func (p *Problem) ContentType(string) string { return "application/problem+json" }
 
 func problemOf(status int, f *fault.Fault) *Problem {
-	return &Problem{Title: http.StatusText(status), Status: status, Detail: wording.Fault(f), Code: view.FaultCode(f.Code)}
+	return &Problem{Title: http.StatusText(status), Status: status, Detail: wording.Fault(f),
+		Code: view.FaultCode(f.Code)}
 }
 
 // What the API's library finds wrong with a request is told as a problem too:
 // the first entry that does not fit.
 func init() {
 	huma.NewErrorWithContext = func(ctx huma.Context, status int, message string, errs ...error) huma.StatusError {
-		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, errTooLarge.Error()) || tooLarge(errs) {
+		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, errTooLarge.Error()) ||
+			tooLarge(errs) {
 			return problemOf(http.StatusRequestEntityTooLarge, tooLargeFor(ctx.Operation().OperationID))
 		}
 		return huma.NewError(status, message, errs...)

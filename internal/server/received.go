@@ -18,15 +18,17 @@ type keepHandedInput struct {
 }
 
 func (r api) received() {
-	handle(r, get, "/bookmark", "bookmark", "The bookmark that hands the page of a tab over", func(ctx context.Context, _ *struct{}) (view.Bookmark, error) {
-		address, err := r.app.Received.Bookmark(ctx)
-		return view.Bookmark{Address: address}, err
-	})
+	handle(r, get, "/bookmark", "bookmark", "The bookmark that hands the page of a tab over",
+		func(ctx context.Context, _ *struct{}) (view.Bookmark, error) {
+			address, err := r.app.Received.Bookmark(ctx)
+			return view.Bookmark{Address: address}, err
+		})
 	handle(r, post, "/received", "recognize", "What a page that was handed over may be; nothing is kept",
 		func(ctx context.Context, in *handedInput) (*view.Recognized, error) {
 			return r.app.Received.Look(ctx, in.Body)
 		})
-	handle(r, post, "/clients/{client}/received", "keepReceived", "Keep a page that was handed over as the client's or a rival's",
+	handle(r, post, "/clients/{client}/received", "keepReceived",
+		"Keep a page that was handed over as the client's or a rival's",
 		func(ctx context.Context, in *keepHandedInput) (view.Filed, error) {
 			return r.app.Received.Keep(ctx, in.Client, in.Body.Handed, in.Body.As, in.Body.PageID)
 		})

@@ -36,10 +36,11 @@ type lastRun struct {
 }
 
 func (r api) runs() {
-	handle(r, get, "/clients/{client}/run", "lastRun", "The newest measuring run", func(ctx context.Context, in *ClientPath) (lastRun, error) {
-		run, err := r.app.Runs.Last(ctx, in.Client)
-		return lastRun{run}, err
-	})
+	handle(r, get, "/clients/{client}/run", "lastRun", "The newest measuring run",
+		func(ctx context.Context, in *ClientPath) (lastRun, error) {
+			run, err := r.app.Runs.Last(ctx, in.Client)
+			return lastRun{run}, err
+		})
 	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
 		func(ctx context.Context, in *ClientPath) (view.Run, error) { return r.app.Runs.Measure(ctx, in.Client) })
 	handle(r, post, "/clients/{client}/read", "readPage", "Read one page again, as served or as rendered",
@@ -50,7 +51,8 @@ func (r api) runs() {
 		func(ctx context.Context, in *RunPath) (view.Run, error) {
 			return r.app.Runs.Resume(ctx, in.Client, in.Run)
 		})
-	handle(r, post, "/clients/{client}/run/{run}/ignore-robots", "ignoreRobots", "Read a page although its robots.txt asks programs not to",
+	handle(r, post, "/clients/{client}/run/{run}/ignore-robots", "ignoreRobots",
+		"Read a page although its robots.txt asks programs not to",
 		func(ctx context.Context, in *robotsInput) (view.Run, error) {
 			return r.app.Runs.IgnoreRobots(ctx, in.Client, in.Run, in.Body.URL)
 		})
@@ -59,7 +61,8 @@ func (r api) runs() {
 			return r.app.Runs.Stop(ctx, in.Client, in.Run)
 		})
 	sse.Register(r.huma, huma.Operation{
-		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress", Summary: "The progress of runs, as it happens",
+		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress",
+		Summary: "The progress of runs, as it happens",
 	}, map[string]any{"progress": lastRun{}}, r.progress)
 }
 

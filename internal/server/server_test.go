@@ -37,8 +37,9 @@ func start(t *testing.T) (*httptest.Server, *app.App) {
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "s.db"))
 	require.NoError(t, err)
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
-	a, err := app.New(context.Background(), app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
-		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
+	a, err := app.New(context.Background(),
+		app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
+			Demand: source.Demand{URL: web.DemandURL()}, Log: log})
 	require.NoError(t, err)
 	server := httptest.NewServer(New(a, log, Options{}))
 	t.Cleanup(func() {
@@ -51,7 +52,8 @@ func start(t *testing.T) (*httptest.Server, *app.App) {
 }
 
 // ask sends a request and returns the status and the decoded answer.
-func ask(t *testing.T, server *httptest.Server, method, path, body string, change ...func(*http.Request)) (int, map[string]any) {
+func ask(t *testing.T, server *httptest.Server, method, path, body string, change ...func(*http.Request)) (int,
+	map[string]any) {
 	t.Helper()
 	req, err := http.NewRequest(method, server.URL+path, strings.NewReader(body))
 	require.NoError(t, err)
@@ -87,10 +89,16 @@ func TestProblems(t *testing.T) {
 		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded},
 		{"POST", "/api/quick", `{"address":`, 400, fault.BadEntry},
 		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, fault.BadEntry},
-		{"POST", "/api/clients", `{"name":"` + strings.Repeat("x", 201) + `","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.EntryTooLong},
-		{"POST", "/api/clients", `{"name":"x","customers":101,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.NumberTooLarge},
-		{"POST", "/api/clients", `{"name":"x","customers":-1,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.NumberTooSmall},
-		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422, fault.BadEntry},
+		{"POST", "/api/clients", `{"name":"` + strings.Repeat("x", 201) +
+			`","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.EntryTooLong},
+		{"POST", "/api/clients",
+			`{"name":"x","customers":101,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`,
+			422, fault.NumberTooLarge},
+		{"POST", "/api/clients",
+			`{"name":"x","customers":-1,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`,
+			422, fault.NumberTooSmall},
+		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422,
+			fault.BadEntry},
 		{"DELETE", "/api/clients/9", "", 404, fault.NotThere},
 		{"GET", "/api/clients/9/pages/1/sheet", "", 404, fault.NotThere},
 		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, fault.NotThere},
@@ -112,7 +120,9 @@ func TestGuard(t *testing.T) {
 	server := serve(t)
 	status, _ := ask(t, server, "GET", "/api/clients", "", func(r *http.Request) { r.Host = "evil.example" })
 	assert.Equal(t, http.StatusForbidden, status)
-	status, _ = ask(t, server, "POST", "/api/quick", "{}", func(r *http.Request) { r.Header.Set("Sec-Fetch-Site", "cross-site") })
+	status, _ = ask(t, server, "POST", "/api/quick", "{}", func(r *http.Request) {
+		r.Header.Set("Sec-Fetch-Site", "cross-site")
+	})
 	assert.Equal(t, http.StatusForbidden, status)
 	resp, err := http.Get(server.URL + "/api/clients")
 	require.NoError(t, err)
@@ -124,7 +134,8 @@ func TestGuard(t *testing.T) {
 // is given out without anything alive in it.
 func TestRunOverTheAPI(t *testing.T) {
 	server := serve(t)
-	status, g := ask(t, server, "POST", "/api/clients", `{"name":"B","trade":"","phone":"","home_page":"brindleandash.example",
+	status, g := ask(t, server, "POST", "/api/clients",
+		`{"name":"B","trade":"","phone":"","home_page":"brindleandash.example",
 		"services":[{"name":"chimney sweep"}],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],"phrases":["chimney sweep tarn harbor"]}`)
 	require.Equal(t, http.StatusOK, status)
 	assert.InDelta(t, 1, g["id"], 0)
@@ -170,7 +181,8 @@ func TestRunOverTheAPI(t *testing.T) {
 // Hours that cannot be spent are refused in a sentence, and those of before stay.
 func TestHours(t *testing.T) {
 	server := serve(t)
-	status, made := ask(t, server, "POST", "/api/clients", `{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	status, made := ask(t, server, "POST", "/api/clients",
+		`{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
 	require.Equal(t, http.StatusOK, status)
 	path := fmt.Sprintf("/api/clients/%v", made["id"])
 	status, _ = ask(t, server, "PUT", path+"/hours", `{"hours":3.5}`)
@@ -201,7 +213,8 @@ func TestOpenAPI(t *testing.T) {
 // The phrase book is given out as a file.
 func TestBookFile(t *testing.T) {
 	server := serve(t)
-	status, _ := ask(t, server, "POST", "/api/clients", `{"name":"Brindle & Ash","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	status, _ := ask(t, server, "POST", "/api/clients",
+		`{"name":"Brindle & Ash","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
 	require.Equal(t, http.StatusOK, status)
 	resp, err := http.Get(server.URL + "/api/clients/1/book.csv")
 	require.NoError(t, err)

@@ -25,11 +25,13 @@ func (r api) site() {
 		func(ctx context.Context, in *ClientPath) (*view.Overview, error) {
 			return r.app.Sheet.Overview(ctx, in.Client)
 		})
-	handle(r, get, "/clients/{client}/pages/{page}/beside", "beside", "The pages of rivals that stand beside one of the client's",
+	handle(r, get, "/clients/{client}/pages/{page}/beside", "beside",
+		"The pages of rivals that stand beside one of the client's",
 		func(ctx context.Context, in *PagePath) ([]view.Beside, error) {
 			return r.app.Ground.BesidePages(ctx, in.Client, in.Page)
 		})
-	handle(r, put, "/clients/{client}/pages/{page}/beside", "chooseBeside", "Say which page of a rival is the comparable one",
+	handle(r, put, "/clients/{client}/pages/{page}/beside", "chooseBeside",
+		"Say which page of a rival is the comparable one",
 		func(ctx context.Context, in *besideInput) ([]view.Beside, error) {
 			if err := r.app.Ground.ChooseBeside(ctx, in.Client, in.Page, in.Body.EntryID, in.Body.URL); err != nil {
 				return nil, err

@@ -46,7 +46,8 @@ type previewInput struct {
 // presets are sets of changes for other habits.
 func presets() []view.Preset {
 	out := []view.Preset{}
-	for _, p := range []yardstick.Preset{yardstick.ShorterHome, yardstick.MatchOnly, yardstick.JustAbove, yardstick.QuarterMore} {
+	for _, p := range []yardstick.Preset{yardstick.ShorterHome, yardstick.MatchOnly, yardstick.JustAbove,
+		yardstick.QuarterMore} {
 		out = append(out, view.Preset{Says: wording.PresetSays(p), Changes: yardstick.Presets()[p]})
 	}
 	return out
@@ -57,14 +58,16 @@ func (r api) yardstickFile(ctx context.Context, in *figuresPath) (*file, error) 
 	if err != nil {
 		return nil, r.problem(ctx, "yardstickFile", err)
 	}
-	return &file{ContentType: "application/yaml; charset=utf-8", Disposition: `attachment; filename="yardstick.yaml"`, Body: export.Yardstick(figures)}, nil
+	return &file{ContentType: "application/yaml; charset=utf-8", Disposition: `attachment; filename="yardstick.yaml"`,
+		Body: export.Yardstick(figures)}, nil
 }
 
 // yardstick registers what is asked of figures.
 func (r api) yardstick() {
-	handle(r, get, "/yardstick", "yardstick", "The figures of the workspace", func(ctx context.Context, _ *struct{}) ([]view.Figure, error) {
-		return r.app.Yardstick.Figures(ctx, 0)
-	})
+	handle(r, get, "/yardstick", "yardstick", "The figures of the workspace",
+		func(ctx context.Context, _ *struct{}) ([]view.Figure, error) {
+			return r.app.Yardstick.Figures(ctx, 0)
+		})
 	handle(r, put, "/yardstick", "changeYardstick", "Change figures of the workspace, all of them or none",
 		func(ctx context.Context, in *figuresInput) ([]view.Figure, error) {
 			return r.app.Yardstick.Change(ctx, 0, in.Body.Changes, in.Body.Was)
@@ -73,7 +76,8 @@ func (r api) yardstick() {
 		func(ctx context.Context, in *ClientPath) ([]view.Figure, error) {
 			return r.app.Yardstick.Figures(ctx, in.Client)
 		})
-	handle(r, put, "/clients/{client}/yardstick", "changeClientYardstick", "Change figures of a client, all of them or none",
+	handle(r, put, "/clients/{client}/yardstick", "changeClientYardstick",
+		"Change figures of a client, all of them or none",
 		func(ctx context.Context, in *clientFiguresInput) ([]view.Figure, error) {
 			return r.app.Yardstick.Change(ctx, in.Client, in.Body.Changes, in.Body.Was)
 		})
@@ -84,7 +88,8 @@ func (r api) yardstick() {
 		func(ctx context.Context, in *figuresFile) ([]view.Figure, error) {
 			return r.app.Yardstick.Read(ctx, in.Client, []byte(in.Body.YAML))
 		})
-	handle(r, post, "/clients/{client}/yardstick/preview", "previewYardstick", "What changes of figures would change in the plan",
+	handle(r, post, "/clients/{client}/yardstick/preview", "previewYardstick",
+		"What changes of figures would change in the plan",
 		func(ctx context.Context, in *previewInput) (*view.PlanChange, error) {
 			return r.app.Plan.Preview(ctx, in.Client, in.Body.Changes, in.Body.Workspace)
 		})

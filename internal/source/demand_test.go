@@ -47,7 +47,8 @@ func TestDemandContract(t *testing.T) {
 	found, err = d.Found(context.Background(), "nobody.example")
 	assert.NoError(t, err)
 	assert.Empty(t, found)
-	for site, want := range map[string]fault.Code{"broken.example": fault.SourceUnreadable, "down.example": fault.SourceAnswered} {
+	for site, want := range map[string]fault.Code{"broken.example": fault.SourceUnreadable,
+		"down.example": fault.SourceAnswered} {
 		t.Run(site, func(t *testing.T) {
 			_, err := d.Found(context.Background(), site)
 			assert.True(t, fault.Is(err, want), "%v", err)

@@ -54,7 +54,8 @@ func (s Search) Search(ctx context.Context, phrase, from string) (SearchResult, 
 	var result SearchResult
 	ctx, cancel := context.WithTimeout(ctx, 20*time.Second)
 	defer cancel()
-	req, err := http.NewRequestWithContext(ctx, http.MethodGet, s.URL+"?"+url.Values{"q": {phrase}, "from": {from}}.Encode(), nil)
+	req, err := http.NewRequestWithContext(ctx, http.MethodGet,
+		s.URL+"?"+url.Values{"q": {phrase}, "from": {from}}.Encode(), nil)
 	if err != nil {
 		return result, fault.New(fault.SourceBadAddress, "search").Because(err)
 	}

@@ -19,7 +19,10 @@ func TestContract(t *testing.T) {
 		switch r.URL.Query().Get("q") {
 		case "flue liner ostrey":
 			assert.Equal(t, "Ostrey, ME", r.URL.Query().Get("from"))
-			_, _ = w.Write([]byte(`{"phrase":"flue liner ostrey","place":"Ostrey, ME","device":"phone","looked_at":10,"ads":"none seen",
+			_,
+				_ = w.Write(
+				[]byte(
+					`{"phrase":"flue liner ostrey","place":"Ostrey, ME","device":"phone","looked_at":10,"ads":"none seen",
 				"entries":[{"part":"map","position":1,"name":"Ostrey Flues","url":"http://ostreyflues.example/","rating":4.5,"reviews":12}]}`))
 		case "broken":
 			_, _ = w.Write([]byte(`{"entries":`))
@@ -36,7 +39,8 @@ func TestContract(t *testing.T) {
 	require.Len(t, result.Entries, 1)
 	assert.Equal(t, lineup.Map, result.Entries[0].Part)
 	assert.Equal(t, 12, *result.Entries[0].Reviews)
-	for phrase, want := range map[string]fault.Code{"broken": fault.SourceUnreadable, "down": fault.SourceAnswered, "other": fault.SearchUnknown} {
+	for phrase, want := range map[string]fault.Code{"broken": fault.SourceUnreadable, "down": fault.SourceAnswered,
+		"other": fault.SearchUnknown} {
 		t.Run(phrase, func(t *testing.T) {
 			_, err := s.Search(context.Background(), phrase, "")
 			assert.True(t, fault.Is(err, want), "%v", err)

@@ -59,7 +59,8 @@ const clientColumns = `id, name, trade, phone, language, customers, money, postc
 
 func scanClient(scan func(...any) error, c *Client) error {
 	var lists string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists, (*kept.Time)(&c.CreatedAt))
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists,
+		(*kept.Time)(&c.CreatedAt))
 	if err != nil {
 		return err
 	}
@@ -83,13 +84,17 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
-	return t.insert(none, `INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+	return t.insert(none,
+		`INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
 		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, kept.Time(c.CreatedAt))
 }
 
 // UpdateClient changes what is told of a client, but for its lists.
 func (t *Tx) UpdateClient(c Client) error {
-	return t.change(of(c.ID, FacetGround), `UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ? WHERE id = ?`,
+	return t.change(of(c.ID, FacetGround),
+		`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ?
+			WHERE id = ?`,
 		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.ID)
 }
 
@@ -136,7 +141,8 @@ func (t *Tx) SetServices(client int64, services []intent.Service) error {
 		return err
 	}
 	for i, s := range services {
-		_, err := t.exec(of(client, FacetGround), `INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
+		_, err := t.exec(of(client, FacetGround),
+			`INSERT INTO services (client_id, position, name, words, worth) VALUES (?, ?, ?, ?, ?)`,
 			client, i, s.Name, kept.List[string](s.Words), s.Worth)
 		if err != nil {
 			return err
@@ -159,11 +165,13 @@ func (t *Tx) TypedPhrases(client int64) ([]TypedPhrase, error) {
 
 // SetTyped replaces the phrases that were typed for a page.
 func (t *Tx) SetTyped(client, page int64, texts []string) error {
-	if _, err := t.exec(of(client, FacetGround), `DELETE FROM phrases WHERE client_id = ? AND page_id = ?`, client, page); err != nil {
+	if _, err := t.exec(of(client, FacetGround), `DELETE FROM phrases WHERE client_id = ? AND page_id = ?`, client,
+		page); err != nil {
 		return err
 	}
 	for i, text := range texts {
-		_, err := t.exec(of(client, FacetGround), `INSERT INTO phrases (client_id, page_id, position, text) VALUES (?, ?, ?, ?)`, client, page, i, text)
+		_, err := t.exec(of(client, FacetGround),
+			`INSERT INTO phrases (client_id, page_id, position, text) VALUES (?, ?, ?, ?)`, client, page, i, text)
 		if err != nil {
 			return err
 		}
@@ -177,7 +185,8 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 		return err
 	}
 	for i, p := range places {
-		_, err := t.exec(of(client, FacetGround), `INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
+		_, err := t.exec(of(client, FacetGround),
+			`INSERT INTO places (client_id, position, name, state, home, spellings) VALUES (?, ?, ?, ?, ?, ?)`,
 			client, i, p.Name, p.State, p.Home, kept.List[string](p.Spellings))
 		if err != nil {
 			return err
@@ -193,7 +202,8 @@ func (t *Tx) Pages(client int64) ([]Page, error) { return t.pages(client, pageTh
 
 func (t *Tx) pages(client int64, state string) ([]Page, error) {
 	return all(t, func(r scanner, p *Page) error { return r.Scan(p.fields()...) },
-		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND state = ? ORDER BY kind <> 'home', id`, client, state)
+		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND state = ? ORDER BY kind <> 'home', id`, client,
+		state)
 }
 
 // PagesToMake returns the pages to make of which something was said. Whether they are to be made
@@ -214,7 +224,8 @@ func (t *Tx) PageToMake(p Page) (id int64, err error) {
 // was said of that one too, both stay.
 func (t *Tx) RenameToMake(p Page) error {
 	t.note(of(p.ClientID, FacetReadings)) // its drafts
-	_, err := t.exec(of(p.ClientID, FacetSaid), `UPDATE OR IGNORE pages SET service = ?, place = ? WHERE client_id = ? AND id = ? AND state = ?`,
+	_, err := t.exec(of(p.ClientID, FacetSaid),
+		`UPDATE OR IGNORE pages SET service = ?, place = ? WHERE client_id = ? AND id = ? AND state = ?`,
 		p.Service, p.Place, p.ClientID, p.ID, pageToMake)
 	return err
 }
@@ -225,19 +236,23 @@ func (p *Page) fields() []any {
 
 // Page returns a page of a client.
 func (t *Tx) Page(client, id int64) (p Page, err error) {
-	err = t.one(`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND id = ? AND state = ?`, []any{client, id, pageThere}, p.fields()...)
+	err = t.one(`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND id = ? AND state = ?`,
+		[]any{client, id, pageThere}, p.fields()...)
 	return p, err
 }
 
 // AddPage adds a page to a client and returns its id.
 func (t *Tx) AddPage(p Page) (int64, error) {
-	return t.insert(of(p.ClientID, FacetGround), `INSERT INTO pages (client_id, kind, url, service, place, by_hand, surveyed) VALUES (?, ?, ?, ?, ?, ?, ?)`,
+	return t.insert(of(p.ClientID, FacetGround),
+		`INSERT INTO pages (client_id, kind, url, service, place, by_hand, surveyed) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 		p.ClientID, p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed)
 }
 
 // UpdatePage changes the address of a page and what it is for.
 func (t *Tx) UpdatePage(p Page) error {
-	return t.change(of(p.ClientID, FacetGround), `UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ? WHERE client_id = ? AND id = ?`,
+	return t.change(of(p.ClientID, FacetGround),
+		`UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ?
+			WHERE client_id = ? AND id = ?`,
 		p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed, p.ClientID, p.ID)
 }
 
@@ -257,7 +272,8 @@ func (t *Tx) DropPage(client, id int64) error {
 }
 
 func (t *Tx) setPageState(client, id int64, from, to string) error {
-	return t.change(of(client, FacetGround), `UPDATE pages SET state = ? WHERE client_id = ? AND id = ? AND state = ?`, to, client, id, from)
+	return t.change(of(client, FacetGround), `UPDATE pages SET state = ? WHERE client_id = ? AND id = ? AND state = ?`,
+		to, client, id, from)
 }
 
 // ReturnPage brings back a page that its site has again.
@@ -276,7 +292,8 @@ func (t *Tx) RemovedPages(client int64) ([]Page, error) {
 		err := r.Scan(append(p.fields(), &state)...)
 		p.Surveyed = state == pageDropped
 		return err
-	}, `SELECT `+pageColumns+`, state FROM pages WHERE client_id = ? AND state IN (?, ?)`, client, pageRemoved, pageDropped)
+	}, `SELECT `+pageColumns+`, state FROM pages WHERE client_id = ? AND state IN (?, ?)`, client, pageRemoved,
+		pageDropped)
 }
 
 // SetPageURL changes the address of a page of a client.
@@ -286,5 +303,6 @@ func (t *Tx) SetPageURL(client, id int64, url string) error {
 
 // SetLists changes a client's lists of words; nil brings back the standard ones.
 func (t *Tx) SetLists(client int64, lists *intent.Lists) error {
-	return t.change(of(client, FacetGround), `UPDATE clients SET lists = ? WHERE id = ?`, kept.Lists{Lists: lists}, client)
+	return t.change(of(client, FacetGround), `UPDATE clients SET lists = ? WHERE id = ?`, kept.Lists{Lists: lists},
+		client)
 }

@@ -21,11 +21,13 @@ type Draft struct {
 // AddDraft keeps what was typed for the reading of a draft. Those that were removed before
 // are gone.
 func (t *Tx) AddDraft(client int64, d Draft, body []byte) error {
-	_, err := t.exec(of(client, FacetReadings), `DELETE FROM readings WHERE client_id = ? AND id IN (SELECT reading_id FROM drafts WHERE removed = 1)`, client)
+	_, err := t.exec(of(client, FacetReadings),
+		`DELETE FROM readings WHERE client_id = ? AND id IN (SELECT reading_id FROM drafts WHERE removed = 1)`, client)
 	if err != nil {
 		return err
 	}
-	_, err = t.exec(of(client, FacetReadings), `INSERT INTO drafts (reading_id, page_id, name, format, body) VALUES (?, ?, ?, ?, ?)`,
+	_, err = t.exec(of(client, FacetReadings),
+		`INSERT INTO drafts (reading_id, page_id, name, format, body) VALUES (?, ?, ?, ?, ?)`,
 		d.ID, d.PageID, d.Name, d.Format, packed.Text(body))
 	return err
 }
@@ -35,7 +37,8 @@ func (t *Tx) Drafts(client int64) ([]Draft, error) {
 	return all(t, func(r scanner, v *Draft) error {
 		p, state := Page{}, ""
 		err := scanReading(func(into ...any) error {
-			return r.Scan(append([]any{&v.PageID, &v.Name, &v.Format, &p.Kind, &p.Service, &p.Place, &state}, into...)...)
+			return r.Scan(append([]any{&v.PageID, &v.Name, &v.Format, &p.Kind, &p.Service, &p.Place, &state},
+				into...)...)
 		}, &v.Reading)
 		if state == pageToMake {
 			p.ID, p.ClientID = v.PageID, client
@@ -56,7 +59,9 @@ func (t *Tx) RemoveDraft(client, reading int64, restore bool) error {
 // DraftBody is what was typed.
 func (t *Tx) DraftBody(client, reading int64) ([]byte, error) {
 	var kept []byte
-	err := t.one(`SELECT d.body FROM drafts d JOIN readings r ON r.id = d.reading_id WHERE r.client_id = ? AND r.id = ?`, []any{client, reading}, &kept)
+	err := t.one(
+		`SELECT d.body FROM drafts d JOIN readings r ON r.id = d.reading_id WHERE r.client_id = ? AND r.id = ?`,
+		[]any{client, reading}, &kept)
 	if err != nil {
 		return nil, err
 	}

@@ -19,7 +19,8 @@ type FoundList struct {
 
 // AddFoundList keeps a list of a client and returns its id.
 func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
-	return t.insert(of(client, FacetFound), `INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
+	return t.insert(of(client, FacetFound),
+		`INSERT INTO found_lists (client_id, site, source, taken_at, phrases) VALUES (?, ?, ?, ?, ?)`,
 		client, l.Site, l.Source, kept.Time(l.TakenAt), kept.Found(l.Phrases))
 }
 

@@ -57,12 +57,14 @@ type JobItem struct {
 
 // AddJob adds a running job with its items waiting and returns its id.
 func (t *Tx) AddJob(j Job) (int64, error) {
-	id, err := t.insert(none, `INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID, JobRunning, kept.Time(j.StartedAt))
+	id, err := t.insert(none, `INSERT INTO jobs (client_id, state, started_at) VALUES (?, ?, ?)`, j.ClientID,
+		JobRunning, kept.Time(j.StartedAt))
 	if err != nil {
 		return 0, err
 	}
 	for i, item := range j.Items {
-		_, err := t.exec(none, `INSERT INTO job_items (job_id, position, kind, name, url, state) VALUES (?, ?, ?, ?, ?, ?)`,
+		_, err := t.exec(none,
+			`INSERT INTO job_items (job_id, position, kind, name, url, state) VALUES (?, ?, ?, ?, ?, ?)`,
 			id, i, cmp.Or(item.Kind, ItemPage), item.Name, item.URL, ItemWaiting)
 		if err != nil {
 			return 0, err
@@ -77,22 +79,28 @@ func (t *Tx) SetItem(client, job int64, item JobItem) error {
 	if item.State != ItemReading {
 		effect = of(client, FacetReadings) // Failures
 	}
-	return t.change(effect, `UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ? WHERE job_id = ? AND position = ?`,
+	return t.change(effect,
+		`UPDATE job_items SET state = ?, fault = ?, reading_id = ?, visited = ?, known = ?
+			WHERE job_id = ? AND position = ?`,
 		item.State, kept.FaultOf(item.Fault), item.ReadingID, item.Visited, item.Known, job, item.Position)
 }
 
 // EndJob ends a running job; items that were under way wait again.
 func (t *Tx) EndJob(id int64, state string, at time.Time) error {
-	if _, err := t.exec(none, `UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id, ItemReading); err != nil {
+	if _, err := t.exec(none, `UPDATE job_items SET state = ? WHERE job_id = ? AND state = ?`, ItemWaiting, id,
+		ItemReading); err != nil {
 		return err
 	}
-	_, err := t.exec(none, `UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, kept.Time(at), id, JobRunning)
+	_, err := t.exec(none, `UPDATE jobs SET state = ?, ended_at = ? WHERE id = ? AND state = ?`, state, kept.Time(at),
+		id, JobRunning)
 	return err
 }
 
 // RunningJobs returns the ids of all jobs that are marked as running.
 func (t *Tx) RunningJobs() ([]int64, error) {
-	return all(t, func(r scanner, id *int64) error { return r.Scan(id) }, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
+	return all(t, func(r scanner, id *int64) error {
+		return r.Scan(id)
+	}, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
 }
 
 // LastJob returns the newest job of a client.
@@ -112,8 +120,11 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 		return j, err
 	}
 	j.Items, err = all(t, func(r scanner, i *JobItem) error {
-		return r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, kept.Fault{To: &i.Fault}, &i.ReadingID, &i.Visited, &i.Known)
-	}, `SELECT position, kind, name, url, state, fault, reading_id, visited, known FROM job_items WHERE job_id = ? ORDER BY position`, j.ID)
+		return r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, kept.Fault{To: &i.Fault}, &i.ReadingID,
+			&i.Visited, &i.Known)
+	},
+		`SELECT position, kind, name, url, state, fault, reading_id, visited, known FROM job_items
+			WHERE job_id = ? ORDER BY position`, j.ID)
 	return j, err
 }
 
@@ -127,7 +138,8 @@ func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
 	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, kept.Fault{To: &v.fault}) }, `
 		SELECT url, fault FROM (
 			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
-			FROM job_items i JOIN jobs j ON j.id = i.job_id WHERE j.client_id = ? AND i.kind = 'page' AND i.state IN (?, ?))
+			FROM job_items i JOIN jobs j ON j.id = i.job_id
+			WHERE j.client_id = ? AND i.kind = 'page' AND i.state IN (?, ?))
 		WHERE age = 1 AND state = ?`, client, ItemDone, ItemFailed, ItemFailed)
 	out := make(map[string]*fault.Fault, len(rows))
 	for _, r := range rows {

@@ -34,19 +34,23 @@ type Entry struct {
 
 // Lineups returns the recorded searches of a client, the newest first.
 func (t *Tx) Lineups(client int64) ([]Lineup, error) {
-	return all(t, scanLineup, `SELECT `+lineupColumns+` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
+	return all(t, scanLineup, `SELECT `+lineupColumns+
+		` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
 }
 
 const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at`
 
 func scanLineup(r scanner, l *Lineup) error {
-	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads, (*kept.Time)(&l.RecordedAt))
+	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads,
+		(*kept.Time)(&l.RecordedAt))
 }
 
 // AddLineup keeps a recorded search and returns its id.
 func (t *Tx) AddLineup(l Lineup) (int64, error) {
-	return t.insert(of(l.ClientID, FacetLineups), `INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads, kept.Time(l.RecordedAt))
+	return t.insert(of(l.ClientID, FacetLineups),
+		`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads,
+		kept.Time(l.RecordedAt))
 }
 
 // DeleteLineup deletes a recorded search with its entries.
@@ -54,12 +58,12 @@ func (t *Tx) DeleteLineup(client, id int64) error {
 	return t.change(of(client, FacetLineups), `DELETE FROM lineups WHERE client_id = ? AND id = ?`, client, id)
 }
 
-const entryColumns = `id, client_id, COALESCE(lineup_id, 0), part, position, sponsored, name, url, phone, years, reviews, rating, kind,
-	reason, reason_quote, reason_number, taken`
+const entryColumns = `id, client_id, COALESCE(lineup_id, 0), part, position, sponsored, name, url, phone, years,
+	reviews, rating, kind, reason, reason_quote, reason_number, taken`
 
 func scanEntry(scan func(...any) error, e *Entry) error {
-	return scan(&e.ID, &e.ClientID, &e.LineupID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Phone, &e.Years, &e.Reviews, &e.Rating,
-		&e.Kind, &e.Reason.Code, &e.Reason.Quote, &e.Reason.Number, &e.Taken)
+	return scan(&e.ID, &e.ClientID, &e.LineupID, &e.Part, &e.Position, &e.Sponsored, &e.Name, &e.URL, &e.Phone,
+		&e.Years, &e.Reviews, &e.Rating, &e.Kind, &e.Reason.Code, &e.Reason.Quote, &e.Reason.Number, &e.Taken)
 }
 
 // Entries returns all lineup entries of a client, those of a search in the order of
@@ -74,30 +78,37 @@ const entryOrder = `CASE part WHEN 'paid' THEN 0 WHEN 'map' THEN 1 WHEN 'organic
 // Entry returns a lineup entry of a client.
 func (t *Tx) Entry(client, id int64) (e Entry, err error) {
 	err = scanEntry(func(into ...any) error {
-		return t.one(`SELECT `+entryColumns+` FROM lineup_entries WHERE client_id = ? AND id = ?`, []any{client, id}, into...)
+		return t.one(`SELECT `+entryColumns+` FROM lineup_entries WHERE client_id = ? AND id = ?`, []any{client, id},
+			into...)
 	}, &e)
 	return e, err
 }
 
 // AddEntry adds a lineup entry and returns its id.
 func (t *Tx) AddEntry(e Entry) (int64, error) {
-	return t.insert(of(e.ClientID, FacetLineups), `INSERT INTO lineup_entries (client_id, lineup_id, part, position, sponsored, name, url, phone, years, reviews, rating, kind,
+	return t.insert(of(e.ClientID, FacetLineups),
+		`INSERT INTO lineup_entries (client_id, lineup_id, part, position, sponsored, name, url, phone, years,
+			reviews, rating, kind,
 		reason, reason_quote, reason_number, taken) VALUES (?, NULLIF(?, 0), ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		e.ClientID, e.LineupID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
-		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken)
+		e.ClientID, e.LineupID, e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating,
+		e.Kind, e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken)
 }
 
 // UpdateEntry changes what is told of an entry.
 func (t *Tx) UpdateEntry(e Entry) error {
-	return t.change(of(e.ClientID, FacetLineups), `UPDATE lineup_entries SET part = ?, position = ?, sponsored = ?, name = ?, url = ?, phone = ?, years = ?, reviews = ?,
-		rating = ?, kind = ?, reason = ?, reason_quote = ?, reason_number = ?, taken = ? WHERE client_id = ? AND id = ?`,
+	return t.change(of(e.ClientID, FacetLineups),
+		`UPDATE lineup_entries SET part = ?, position = ?, sponsored = ?, name = ?, url = ?, phone = ?, years = ?,
+			reviews = ?, rating = ?, kind = ?, reason = ?, reason_quote = ?, reason_number = ?, taken = ?
+		WHERE client_id = ? AND id = ?`,
 		e.Part, e.Position, e.Sponsored, e.Name, e.URL, e.Phone, e.Years, e.Reviews, e.Rating, e.Kind,
 		e.Reason.Code, e.Reason.Quote, e.Reason.Number, e.Taken, e.ClientID, e.ID)
 }
 
 // TakeEntry takes an entry as a rival or sets it aside, with the reason.
 func (t *Tx) TakeEntry(client, id int64, taken bool, reason lineup.Reason) error {
-	return t.change(of(client, FacetLineups), `UPDATE lineup_entries SET taken = ?, reason = ?, reason_quote = ?, reason_number = ? WHERE client_id = ? AND id = ?`,
+	return t.change(of(client, FacetLineups),
+		`UPDATE lineup_entries SET taken = ?, reason = ?, reason_quote = ?, reason_number = ?
+			WHERE client_id = ? AND id = ?`,
 		taken, reason.Code, reason.Quote, reason.Number, client, id)
 }
 
@@ -128,7 +139,8 @@ func (t *Tx) SetSiteKind(k SiteKind) error {
 	if k.Kind == "" {
 		return t.change(none, `DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
 	}
-	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`, k.Domain, k.Kind, k.SaidFor, kept.Time(k.SaidAt))
+	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`,
+		k.Domain, k.Kind, k.SaidFor, kept.Time(k.SaidAt))
 	return err
 }
 

@@ -34,7 +34,8 @@ func TestOlderFile(t *testing.T) {
 	require.NoError(t, err)
 	var g Ground
 	require.NoError(t, db.Read(ctx, func(tx *Tx) (err error) { g, err = tx.Ground(7); return err }))
-	assert.Equal(t, []intent.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning", "flue cleaning"}}, {Name: "masonry repair"}}, g.Services)
+	assert.Equal(t, []intent.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning", "flue cleaning"}},
+		{Name: "masonry repair"}}, g.Services)
 	assert.Equal(t, "en", g.Client.Language)
 	assert.Empty(t, g.Places[0].Spellings)
 	require.NoError(t, db.Close())

@@ -42,14 +42,16 @@ type Reading struct {
 // AddReading keeps a reading with the page's HTML and what was read of it, and
 // returns its id.
 func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
-	id, err := t.insert(of(r.ClientID, FacetReadings), `INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
+	id, err := t.insert(of(r.ClientID, FacetReadings),
+		`INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
 		last_modified, taken_at, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, kept.List[string](r.Redirects), r.ETag, r.LastModified,
-		kept.Time(r.TakenAt), kept.FaultOf(r.Note))
+		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, kept.List[string](r.Redirects),
+		r.ETag, r.LastModified, kept.Time(r.TakenAt), kept.FaultOf(r.Note))
 	if err != nil {
 		return 0, err
 	}
-	if _, err := t.exec(none, `INSERT INTO bodies (reading_id, html) VALUES (?, ?)`, id, packed.Text(html)); err != nil {
+	if _, err := t.exec(none, `INSERT INTO bodies (reading_id, html) VALUES (?, ?)`, id,
+		packed.Text(html)); err != nil {
 		return 0, err
 	}
 	return id, t.SetReadingPage(r.ClientID, id, r.Facts, p)
@@ -61,8 +63,10 @@ func (t *Tx) SetReadingPage(client, id int64, facts reading.Facts, p *page.Data)
 	if err != nil {
 		return err
 	}
-	err = t.change(of(client, FacetReadings), `UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ? WHERE id = ?`,
-		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, kept.List[page.Warning](facts.Warnings), page.Rules, id)
+	err = t.change(of(client, FacetReadings),
+		`UPDATE readings SET title = ?, seen = ?, copied = ?, hidden = ?, warnings = ?, rules = ? WHERE id = ?`,
+		facts.Title, facts.Words.Seen, facts.Words.Copy, facts.Words.Hidden, kept.List[page.Warning](facts.Warnings),
+		page.Rules, id)
 	if err != nil {
 		return err
 	}
@@ -73,7 +77,8 @@ func (t *Tx) SetReadingPage(client, id int64, facts reading.Facts, p *page.Data)
 // not kept.
 func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 	var kept []byte
-	err := t.one(`SELECT b.page FROM readings r JOIN bodies b ON b.reading_id = r.id WHERE r.id = ? AND r.rules = ?`, []any{id, page.Rules}, &kept)
+	err := t.one(`SELECT b.page FROM readings r JOIN bodies b ON b.reading_id = r.id WHERE r.id = ? AND r.rules = ?`,
+		[]any{id, page.Rules}, &kept)
 	if errors.Is(err, ErrNotFound) || err == nil && len(kept) == 0 {
 		return nil, nil
 	}
@@ -87,8 +92,8 @@ func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 	return p, nil
 }
 
-const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag, last_modified, taken_at,
-	title, seen, copied, hidden, warnings, note, rules`
+const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type,
+	base, redirects, etag, last_modified, taken_at, title, seen, copied, hidden, warnings, note, rules`
 
 // readingColumnsOf are they of a table that goes by another name.
 func readingColumnsOf(table string) string {
@@ -96,14 +101,17 @@ func readingColumnsOf(table string) string {
 }
 
 func scanReading(scan func(...any) error, r *Reading) error {
-	return scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base, (*kept.List[string])(&r.Redirects),
-		&r.ETag, &r.LastModified, (*kept.Time)(&r.TakenAt), &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy, &r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules)
+	return scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base,
+		(*kept.List[string])(&r.Redirects),
+		&r.ETag, &r.LastModified, (*kept.Time)(&r.TakenAt), &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy,
+		&r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules)
 }
 
 // LatestReadings returns the last reading of each address of a client; drafts have none.
 func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
 	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
-		FROM (SELECT MAX(id) AS last FROM readings WHERE client_id = ? AND url <> '' GROUP BY url) JOIN readings ON id = last`, client)
+		FROM (SELECT MAX(id) AS last FROM readings WHERE client_id = ? AND url <> '' GROUP BY url)
+		JOIN readings ON id = last`, client)
 	return byURL(list), err
 }
 
@@ -133,13 +141,16 @@ func (t *Tx) StaleReadings() ([]Reading, error) {
 
 func (t *Tx) latestOfAll(and string, args ...any) ([]Reading, error) {
 	return all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
-		FROM readings WHERE `+and+`id IN (SELECT MAX(id) FROM readings GROUP BY client_id, url, CASE url WHEN '' THEN id END) ORDER BY id`, args...)
+		FROM readings WHERE `+and+
+		`id IN (SELECT MAX(id) FROM readings GROUP BY client_id, url, CASE url WHEN '' THEN id END) ORDER BY id`,
+		args...)
 }
 
 // Reading returns a reading of a client.
 func (t *Tx) Reading(client, id int64) (r Reading, err error) {
 	err = scanReading(func(into ...any) error {
-		return t.one(`SELECT `+readingColumns+` FROM readings WHERE client_id = ? AND id = ?`, []any{client, id}, into...)
+		return t.one(`SELECT `+readingColumns+` FROM readings WHERE client_id = ? AND id = ?`, []any{client, id},
+			into...)
 	}, &r)
 	return r, err
 }
@@ -160,7 +171,8 @@ func (t *Tx) ReadingHTML(id int64) ([]byte, error) {
 // LatestReading returns the last reading of an address of a client.
 func (t *Tx) LatestReading(client int64, url string) (r Reading, err error) {
 	err = scanReading(func(into ...any) error {
-		return t.one(`SELECT `+readingColumns+` FROM readings WHERE client_id = ? AND url = ? ORDER BY id DESC LIMIT 1`, []any{client, url}, into...)
+		return t.one(`SELECT `+readingColumns+` FROM readings WHERE client_id = ? AND url = ? ORDER BY id DESC LIMIT 1`,
+			[]any{client, url}, into...)
 	}, &r)
 	return r, err
 }

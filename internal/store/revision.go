@@ -15,7 +15,8 @@ type Facet string
 
 // The facets of a client.
 const (
-	FacetGround    Facet = "ground"    // the business, its lists of words, services, places and pages, with what was typed for these
+	// the business, its lists of words, services, places and pages, with what was typed for these
+	FacetGround    Facet = "ground"
 	FacetBook      Facet = "book"      // phrases, and what was said of families and of single words
 	FacetLineups   Facet = "lineups"   // recorded searches with their entries
 	FacetReadings  Facet = "readings"  // what was read of pages and drafts, and what failed
@@ -28,7 +29,8 @@ const (
 
 // Facets are all of them.
 func Facets() []Facet {
-	return []Facet{FacetGround, FacetBook, FacetLineups, FacetReadings, FacetSurveyed, FacetYardstick, FacetSaid, FacetStanding, FacetFound}
+	return []Facet{FacetGround, FacetBook, FacetLineups, FacetReadings, FacetSurveyed, FacetYardstick, FacetSaid,
+		FacetStanding, FacetFound}
 }
 
 // Revision is the state of what is known of a client. It goes up with each write that
@@ -54,7 +56,8 @@ func (t *Tx) Revision(client int64) (Revision, error) {
 		at     int64
 	}
 	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.number, &v.facet, &v.at) },
-		`SELECT c.revision, COALESCE(r.facet, ''), COALESCE(r.revision, 0) FROM clients c LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ?`, client)
+		`SELECT c.revision, COALESCE(r.facet, ''), COALESCE(r.revision, 0) FROM clients c
+			LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ?`, client)
 	if err == nil && len(rows) == 0 {
 		err = ErrNotFound
 	}
@@ -102,7 +105,8 @@ func (t *Tx) note(e effect) {
 // raise raises the revisions of the clients of which something changed, once each.
 func (t *Tx) raise() error {
 	for _, client := range slices.Sorted(maps.Keys(t.changes)) {
-		if _, err := t.exec(none, `UPDATE clients SET revision = revision + 1 WHERE ?1 = 0 OR id = ?1`, client); err != nil {
+		if _, err := t.exec(none, `UPDATE clients SET revision = revision + 1 WHERE ?1 = 0 OR id = ?1`,
+			client); err != nil {
 			return err
 		}
 		args, values := []any{client}, []string{}
@@ -111,7 +115,8 @@ func (t *Tx) raise() error {
 			values = append(values, fmt.Sprintf("(?%d)", len(args)))
 		}
 		_, err := t.exec(none, `WITH changed (facet) AS (VALUES `+strings.Join(values, ", ")+`)
-			INSERT OR REPLACE INTO revisions (client_id, facet, revision) SELECT id, facet, revision FROM clients, changed WHERE ?1 = 0 OR id = ?1`, args...)
+			INSERT OR REPLACE INTO revisions (client_id, facet, revision) SELECT id, facet, revision
+			FROM clients, changed WHERE ?1 = 0 OR id = ?1`, args...)
 		if err != nil {
 			return err
 		}
@@ -162,7 +167,8 @@ func (t *Tx) told() (tell func(), err error) {
 	for client, of := range t.changes {
 		maps.Copy(facets, of)
 		if client != everyone {
-			if err := t.one(`SELECT COALESCE(MAX(revision), 0) FROM clients WHERE id = ?`, []any{client}, &revision); err != nil {
+			if err := t.one(`SELECT COALESCE(MAX(revision), 0) FROM clients WHERE id = ?`, []any{client},
+				&revision); err != nil {
 				return nil, err
 			}
 		}

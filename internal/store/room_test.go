@@ -34,12 +34,16 @@ func filled(t *testing.T, pages int) (db *DB, path string, client int64) {
 	db, err := Open(ctx, path)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = db.Close() })
-	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) { client, err = tx.AddClient(Client{Name: "Brindle"}); return err }))
+	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) {
+		client, err = tx.AddClient(Client{Name: "Brindle"})
+		return err
+	}))
 	for i := range pages {
 		html := []byte("<p>" + noise(100_000))
 		p := page.Read(html, page.Source{})
 		require.NoError(t, db.Write(ctx, func(tx *Tx) error {
-			id, err := tx.AddReading(Reading{ClientID: client, URL: fmt.Sprint(i), Facts: reading.FactsOf(p)}, html, p.Data())
+			id, err := tx.AddReading(Reading{ClientID: client, URL: fmt.Sprint(i), Facts: reading.FactsOf(p)}, html,
+				p.Data())
 			if err != nil {
 				return err
 			}
@@ -79,7 +83,10 @@ func TestFullDisk(t *testing.T) {
 	var other int64
 	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
 	assert.Less(t, size(t, path), before/4, "the room comes back")
-	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) { other, err = tx.AddClient(Client{Name: "Lowtide"}); return err }))
+	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) {
+		other, err = tx.AddClient(Client{Name: "Lowtide"})
+		return err
+	}))
 	client = other
 	assert.NoError(t, keep())
 	assert.FileExists(t, path+".reserve")
@@ -95,7 +102,8 @@ func TestDeletedIsGone(t *testing.T) {
 		if other, err = tx.AddClient(Client{Name: "Othername"}); err != nil {
 			return err
 		}
-		id, err := tx.AddReading(Reading{ClientID: other, URL: "kept"}, []byte("<p>kept"), page.Read([]byte("<p>kept"), page.Source{}).Data())
+		id, err := tx.AddReading(Reading{ClientID: other, URL: "kept"}, []byte("<p>kept"),
+			page.Read([]byte("<p>kept"), page.Source{}).Data())
 		if err != nil {
 			return err
 		}
@@ -148,7 +156,8 @@ func traces(t *testing.T, db *DB, client int64) map[string]string {
 	require.NoError(t, err)
 	_, err = db.writer.Exec(`UPDATE readings SET title = ? WHERE client_id = ?`, mark("title"), client)
 	require.NoError(t, err)
-	rows, err := db.writer.Query(`SELECT html, page, css FROM readings JOIN bodies ON bodies.reading_id = readings.id JOIN reading_sheets ON reading_sheets.reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
+	rows, err := db.writer.Query(
+		`SELECT html, page, css FROM readings JOIN bodies ON bodies.reading_id = readings.id JOIN reading_sheets ON reading_sheets.reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
 	require.NoError(t, err)
 	defer rows.Close()
 	for n := 0; rows.Next(); n++ {

@@ -14,10 +14,12 @@ func (t *Tx) AddSheets(reading int64, sheets map[string]string) error {
 	for url, css := range sheets {
 		sum := sha256.Sum256([]byte(css))
 		hash := hex.EncodeToString(sum[:])
-		if _, err := t.exec(none, `INSERT OR IGNORE INTO sheets (hash, css) VALUES (?, ?)`, hash, packed.Text([]byte(css))); err != nil {
+		if _, err := t.exec(none, `INSERT OR IGNORE INTO sheets (hash, css) VALUES (?, ?)`, hash,
+			packed.Text([]byte(css))); err != nil {
 			return err
 		}
-		_, err := t.exec(none, `INSERT INTO reading_sheets (reading_id, url, sheet_id) SELECT ?, ?, id FROM sheets WHERE hash = ?`,
+		_, err := t.exec(none,
+			`INSERT INTO reading_sheets (reading_id, url, sheet_id) SELECT ?, ?, id FROM sheets WHERE hash = ?`,
 			reading, url, hash)
 		if err != nil {
 			return err

@@ -19,10 +19,14 @@ type ShelfRow struct {
 func (t *Tx) Shelf() ([]ShelfRow, error) {
 	return all(t, func(r scanner, s *ShelfRow) error {
 		return r.Scan(append([]any{&s.ID, &s.Name, &s.Trade, &s.Place}, s.Home.fields()...)...)
-	}, `WITH home AS (SELECT client_id, MIN(id) AS id FROM pages WHERE kind = 'home' AND state = 'there' GROUP BY client_id),
+	},
+		`WITH home AS (SELECT client_id, MIN(id) AS id FROM pages WHERE kind = 'home' AND state = 'there'
+			GROUP BY client_id),
 		town AS (SELECT client_id, name, MIN(position - 1000 * home) FROM places GROUP BY client_id)
-		SELECT c.id, c.name, c.trade, COALESCE(town.name, ''), COALESCE(p.id, 0), c.id, COALESCE(p.kind, 'home'), COALESCE(p.url, ''), '', '', 0, 0
-		FROM clients c LEFT JOIN home ON home.client_id = c.id LEFT JOIN pages p ON p.id = home.id LEFT JOIN town ON town.client_id = c.id
+		SELECT c.id, c.name, c.trade, COALESCE(town.name, ''), COALESCE(p.id, 0), c.id,
+		COALESCE(p.kind, 'home'), COALESCE(p.url, ''), '', '', 0, 0
+		FROM clients c LEFT JOIN home ON home.client_id = c.id LEFT JOIN pages p ON p.id = home.id
+		LEFT JOIN town ON town.client_id = c.id
 		ORDER BY c.id DESC`)
 }
 
@@ -41,7 +45,9 @@ type OfAll struct {
 // OfAll returns what the figures of all clients' home pages are worked out from, with a few
 // statements however many there are.
 func (t *Tx) OfAll() (o OfAll, err error) {
-	if o.Typed, err = gathered(t, func(r scanner, of *int64, p *TypedPhrase) error { return r.Scan(of, &p.Page, &p.Text) },
+	if o.Typed, err = gathered(t, func(r scanner, of *int64, p *TypedPhrase) error {
+		return r.Scan(of, &p.Page, &p.Text)
+	},
 		`SELECT client_id, COALESCE(page_id, 0), text FROM phrases ORDER BY client_id, position`); err != nil {
 		return o, err
 	}
@@ -60,8 +66,11 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 	}, `SELECT `+entryColumns+` FROM lineup_entries ORDER BY client_id, `+entryOrder); err != nil {
 		return o, err
 	}
-	if o.Likes, err = gathered(t, func(r scanner, of *int64, c *LikeChoice) error { return r.Scan(of, &c.PageID, &c.Domain, &c.URL) },
-		`SELECT p.client_id, c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id WHERE p.kind = 'home'`); err != nil {
+	if o.Likes, err = gathered(t, func(r scanner, of *int64, c *LikeChoice) error {
+		return r.Scan(of, &c.PageID, &c.Domain, &c.URL)
+	},
+		`SELECT p.client_id, c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id
+			WHERE p.kind = 'home'`); err != nil {
 		return o, err
 	}
 	type figure struct{ key, value string }
@@ -84,13 +93,16 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 // homeReadings are the latest readings of home pages and of what stands beside them.
 func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
 	list, err := gathered(t, func(r scanner, of *int64, v *Reading) error {
-		return r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy, (*kept.List[page.Warning])(&v.Facts.Warnings), (*kept.Time)(&v.TakenAt))
+		return r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy,
+			(*kept.List[page.Warning])(&v.Facts.Warnings), (*kept.Time)(&v.TakenAt))
 	}, `WITH wanted AS (
-			SELECT client_id, CASE url WHEN '' THEN 'pasted:' || id ELSE url END AS url FROM pages WHERE kind = 'home' AND state = 'there'
+			SELECT client_id, CASE url WHEN '' THEN 'pasted:' || id ELSE url END AS url FROM pages
+			WHERE kind = 'home' AND state = 'there'
 			UNION SELECT client_id, url FROM lineup_entries WHERE taken = 1
 			UNION SELECT p.client_id, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id WHERE p.kind = 'home')
 		SELECT r.client_id, r.id, r.url, r.seen, r.copied, r.warnings, r.taken_at FROM wanted w
-			JOIN readings r ON r.id = (SELECT MAX(l.id) FROM readings l WHERE l.client_id = w.client_id AND l.url = w.url)
+			JOIN readings r ON r.id = (SELECT MAX(l.id) FROM readings l
+			WHERE l.client_id = w.client_id AND l.url = w.url)
 		WHERE w.url <> ''`)
 	out := make(map[int64]map[string]Reading, len(list))
 	for client, readings := range list {
@@ -116,6 +128,7 @@ func gathered[T any](t *Tx, scan func(r scanner, of *int64, v *T) error, query s
 // Names returns all clients by name with their home pages, the newest first.
 func (t *Tx) Names() ([]ShelfRow, error) {
 	return all(t, func(r scanner, s *ShelfRow) error { return r.Scan(&s.ID, &s.Name, &s.Home.ID) },
-		`SELECT c.id, c.name, COALESCE((SELECT MIN(p.id) FROM pages p WHERE p.client_id = c.id AND p.kind = 'home' AND p.state = 'there'), 0)
+		`SELECT c.id, c.name, COALESCE((SELECT MIN(p.id) FROM pages p
+			WHERE p.client_id = c.id AND p.kind = 'home' AND p.state = 'there'), 0)
 		FROM clients c ORDER BY c.id DESC`)
 }

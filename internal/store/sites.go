@@ -33,7 +33,8 @@ type SitePage struct {
 
 // Sites returns the sites of a client that were surveyed, by domain.
 func (t *Tx) Sites(client int64) (map[string]Site, error) {
-	list, err := all(t, scanSite, `SELECT id, client_id, domain, surveyed_at, both, dead, fault FROM sites WHERE client_id = ?`, client)
+	list, err := all(t, scanSite,
+		`SELECT id, client_id, domain, surveyed_at, both, dead, fault FROM sites WHERE client_id = ?`, client)
 	if err != nil || len(list) == 0 {
 		return map[string]Site{}, err
 	}
@@ -58,22 +59,26 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 }
 
 func scanSite(r scanner, s *Site) error {
-	return r.Scan(&s.ID, &s.ClientID, &s.Domain, (*kept.Time)(&s.SurveyedAt), &s.Both, (*kept.Dead)(&s.Dead), kept.Fault{To: &s.Fault})
+	return r.Scan(&s.ID, &s.ClientID, &s.Domain, (*kept.Time)(&s.SurveyedAt), &s.Both, (*kept.Dead)(&s.Dead),
+		kept.Fault{To: &s.Fault})
 }
 
 // SetSite keeps what a survey found of a site in place of what was known of it,
 // and returns its id.
 func (t *Tx) SetSite(s Site) (int64, error) {
-	if _, err := t.exec(of(s.ClientID, FacetSurveyed), `DELETE FROM sites WHERE client_id = ? AND domain = ?`, s.ClientID, s.Domain); err != nil {
+	if _, err := t.exec(of(s.ClientID, FacetSurveyed), `DELETE FROM sites WHERE client_id = ? AND domain = ?`,
+		s.ClientID, s.Domain); err != nil {
 		return 0, err
 	}
-	id, err := t.insert(of(s.ClientID, FacetSurveyed), `INSERT INTO sites (client_id, domain, surveyed_at, both, dead, fault) VALUES (?, ?, ?, ?, ?, ?)`,
+	id, err := t.insert(of(s.ClientID, FacetSurveyed),
+		`INSERT INTO sites (client_id, domain, surveyed_at, both, dead, fault) VALUES (?, ?, ?, ?, ?, ?)`,
 		s.ClientID, s.Domain, kept.Time(s.SurveyedAt), s.Both, kept.Dead(s.Dead), kept.FaultOf(s.Fault))
 	if err != nil {
 		return 0, err
 	}
 	for i, p := range s.Pages {
-		_, err := t.exec(of(s.ClientID, FacetSurveyed), `INSERT INTO site_pages (site_id, position, url, labels, in_links, canonical) VALUES (?, ?, ?, ?, ?, ?)`,
+		_, err := t.exec(of(s.ClientID, FacetSurveyed),
+			`INSERT INTO site_pages (site_id, position, url, labels, in_links, canonical) VALUES (?, ?, ?, ?, ?, ?)`,
 			id, i, p.URL, kept.List[string](p.Labels), p.InLinks, p.Canonical)
 		if err != nil {
 			return 0, err
@@ -93,23 +98,27 @@ type LikeChoice struct {
 // LikeChoices returns what was said of a client's pages.
 func (t *Tx) LikeChoices(client int64) ([]LikeChoice, error) {
 	return all(t, func(r scanner, c *LikeChoice) error { return r.Scan(&c.PageID, &c.Domain, &c.URL) }, `
-		SELECT c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id WHERE p.client_id = ?`, client)
+		SELECT c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id WHERE p.client_id = ?`,
+		client)
 }
 
 // SetLikeChoice keeps which page is the comparable one for a page of a client; nil forgets it.
 func (t *Tx) SetLikeChoice(client, page int64, domain string, url *string) error {
 	if url == nil {
-		_, err := t.exec(of(client, FacetSurveyed), `DELETE FROM like_choices WHERE page_id = ? AND domain = ?`, page, domain)
+		_, err := t.exec(of(client, FacetSurveyed), `DELETE FROM like_choices WHERE page_id = ? AND domain = ?`, page,
+			domain)
 		return err
 	}
-	_, err := t.exec(of(client, FacetSurveyed), `INSERT OR REPLACE INTO like_choices (page_id, domain, url) VALUES (?, ?, ?)`, page, domain, *url)
+	_, err := t.exec(of(client, FacetSurveyed),
+		`INSERT OR REPLACE INTO like_choices (page_id, domain, url) VALUES (?, ?, ?)`, page, domain, *url)
 	return err
 }
 
 // AddAnswer keeps which reading a survey made of an address, so that it goes on
 // from there.
 func (t *Tx) AddAnswer(job int64, url string, reading int64) error {
-	_, err := t.exec(none, `INSERT OR REPLACE INTO survey_answers (job_id, url, reading_id) VALUES (?, ?, ?)`, job, url, reading)
+	_, err := t.exec(none, `INSERT OR REPLACE INTO survey_answers (job_id, url, reading_id) VALUES (?, ?, ?)`, job, url,
+		reading)
 	return err
 }
 
@@ -121,7 +130,9 @@ func (t *Tx) Answers(client, job int64) (map[string]Reading, error) {
 	}
 	list, err := all(t, func(r scanner, a *answer) error {
 		return scanReading(func(into ...any) error { return r.Scan(append([]any{&a.url}, into...)...) }, &a.Reading)
-	}, `SELECT a.url, `+readingColumnsOf("r")+` FROM survey_answers a JOIN readings r ON r.id = a.reading_id WHERE a.job_id = ? AND r.client_id = ?`, job, client)
+	}, `SELECT a.url, `+readingColumnsOf("r")+
+		` FROM survey_answers a JOIN readings r ON r.id = a.reading_id WHERE a.job_id = ? AND r.client_id = ?`, job,
+		client)
 	out := make(map[string]Reading, len(list))
 	for _, a := range list {
 		out[a.url] = a.Reading

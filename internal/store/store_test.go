@@ -44,11 +44,13 @@ func addClient(t *testing.T, db *DB) (id int64) {
 func TestGroundIsKept(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
-	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour", "T. Harbor"}}, {Name: "Ostrey"}}
+	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true,
+		Spellings: []string{"Tarn Harbour", "T. Harbor"}}, {Name: "Ostrey"}}
 	services := []intent.Service{{Name: "sweep", Words: []string{"cleaning", "brushing"}, Worth: 240}, {Name: "line"}}
 	write(t, db, func(tx *Tx) error {
 		home, err := tx.AddPage(Page{ClientID: id, Kind: site.Home, URL: "http://brindleandash.example/"})
-		return errors.Join(err, tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}}), tx.SetPlaces(id, places),
+		return errors.Join(err, tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}}),
+			tx.SetPlaces(id, places),
 			tx.SetTyped(id, home, []string{"b", "a"}), tx.SetHours(id, 2.5), tx.SetServices(id, services))
 	})
 	var g Ground
@@ -86,8 +88,10 @@ func TestReadings(t *testing.T) {
 	add := func(url, body string) (id64 int64) {
 		p := page.Read([]byte(body), page.Source{URL: url})
 		write(t, db, func(tx *Tx) (err error) {
-			id64, err = tx.AddReading(Reading{ClientID: id, URL: url, FinalURL: url + "x", Source: reading.FromWeb, TakenAt: time.Now(),
-				Facts: reading.FactsOf(p), Note: fault.New(fault.TakenAsServed).Around(fault.New(fault.NoBrowser))}, []byte(body), p.Data())
+			id64, err = tx.AddReading(Reading{ClientID: id, URL: url, FinalURL: url + "x", Source: reading.FromWeb,
+				TakenAt: time.Now(),
+				Facts:   reading.FactsOf(p), Note: fault.New(fault.TakenAsServed).Around(fault.New(fault.NoBrowser))},
+				[]byte(body), p.Data())
 			return err
 		})
 		return id64
@@ -131,7 +135,10 @@ func TestRevision(t *testing.T) {
 	write(t, db, func(tx *Tx) (err error) { home, err = tx.AddPage(Page{ClientID: id, Kind: site.Home}); return err })
 	write(t, db, func(tx *Tx) (err error) { job, err = tx.AddJob(Job{ClientID: id, Items: []JobItem{{}}}); return err })
 	revision := func(of int64) (r Revision) {
-		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) { r, err = tx.Revision(of); return err }))
+		require.NoError(t, db.Read(context.Background(), func(tx *Tx) (err error) {
+			r, err = tx.Revision(of)
+			return err
+		}))
 		return r
 	}
 	empty := page.Read(nil, page.Source{})
@@ -139,21 +146,38 @@ func TestRevision(t *testing.T) {
 		facet  Facet
 		change func(*Tx) error
 	}{
-		"services":      {FacetGround, func(tx *Tx) error { return tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}}) }},
-		"places":        {FacetGround, func(tx *Tx) error { return tx.SetPlaces(id, []place.Place{{Name: "Ostrey"}}) }},
-		"typed":         {FacetGround, func(tx *Tx) error { return tx.SetTyped(id, home, []string{"a"}) }},
-		"page":          {FacetGround, func(tx *Tx) error { return tx.SetPageURL(id, home, "http://a.example/") }},
-		"language":      {FacetGround, func(tx *Tx) error { return tx.UpdateClient(Client{ID: id, Name: "x", Language: "fr"}) }},
-		"lists":         {FacetGround, func(tx *Tx) error { return tx.SetLists(id, &intent.Lists{Hire: []string{"now"}}) }},
-		"entry":         {FacetLineups, func(tx *Tx) error { _, err := tx.AddEntry(Entry{ClientID: id}); return err }},
-		"figure":        {FacetYardstick, func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") }},
-		"word":          {FacetBook, func(tx *Tx) error { return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"}) }},
-		"like":          {FacetSurveyed, func(tx *Tx) error { return tx.SetLikeChoice(id, home, "b.example", new(string)) }},
+		"services": {FacetGround, func(tx *Tx) error {
+			return tx.SetServices(id, []intent.Service{{Name: "sweep"}, {Name: "line"}})
+		}},
+		"places": {FacetGround, func(tx *Tx) error { return tx.SetPlaces(id, []place.Place{{Name: "Ostrey"}}) }},
+		"typed":  {FacetGround, func(tx *Tx) error { return tx.SetTyped(id, home, []string{"a"}) }},
+		"page":   {FacetGround, func(tx *Tx) error { return tx.SetPageURL(id, home, "http://a.example/") }},
+		"language": {FacetGround, func(tx *Tx) error {
+			return tx.UpdateClient(Client{ID: id, Name: "x", Language: "fr"})
+		}},
+		"lists": {FacetGround, func(tx *Tx) error {
+			return tx.SetLists(id, &intent.Lists{Hire: []string{"now"}})
+		}},
+		"entry":  {FacetLineups, func(tx *Tx) error { _, err := tx.AddEntry(Entry{ClientID: id}); return err }},
+		"figure": {FacetYardstick, func(tx *Tx) error { return tx.SetFigure(id, "words.step", "10") }},
+		"word": {FacetBook, func(tx *Tx) error {
+			return tx.SetBookWord(id, BookWord{Word: "a", Verdict: "brand"})
+		}},
+		"like": {FacetSurveyed, func(tx *Tx) error {
+			return tx.SetLikeChoice(id, home, "b.example", new(string))
+		}},
 		"a failed page": {FacetReadings, func(tx *Tx) error { return tx.SetItem(id, job, JobItem{State: ItemFailed}) }},
 		"hours":         {FacetSaid, func(tx *Tx) error { return tx.SetHours(id, 9) }},
-		"choice":        {FacetSaid, func(tx *Tx) error { return tx.SetChoice(id, home, "x", plan.Choice{State: plan.Kept}) }},
-		"site figure":   {FacetStanding, func(tx *Tx) error { return tx.SetSiteFigure(id, SiteFigure{Domain: "a.example"}) }},
-		"found":         {FacetFound, func(tx *Tx) error { _, err := tx.AddFoundList(id, FoundList{Site: "a.example"}); return err }},
+		"choice": {FacetSaid, func(tx *Tx) error {
+			return tx.SetChoice(id, home, "x", plan.Choice{State: plan.Kept})
+		}},
+		"site figure": {FacetStanding, func(tx *Tx) error {
+			return tx.SetSiteFigure(id, SiteFigure{Domain: "a.example"})
+		}},
+		"found": {FacetFound, func(tx *Tx) error {
+			_, err := tx.AddFoundList(id, FoundList{Site: "a.example"})
+			return err
+		}},
 		"reading": {FacetReadings, func(tx *Tx) error {
 			_, err := tx.AddReading(Reading{ClientID: id, URL: "u"}, nil, empty.Data())
 			return err
@@ -190,7 +214,8 @@ func TestRevision(t *testing.T) {
 	write(t, db, func(tx *Tx) error { return tx.SetFigure(0, "words.step", "20") })
 	assert.Equal(t, before.Number+1, revision(id).Number, "those of the workspace are everybody's")
 	assert.False(t, revision(other).Same(beside, FacetYardstick))
-	require.ErrorIs(t, db.Read(context.Background(), func(tx *Tx) error { _, err := tx.Revision(99); return err }), ErrNotFound)
+	require.ErrorIs(t, db.Read(context.Background(), func(tx *Tx) error { _, err := tx.Revision(99); return err }),
+		ErrNotFound)
 }
 
 // Figures of the yardstick are kept by their keys, those of a client beside
@@ -199,7 +224,8 @@ func TestYardstickFigures(t *testing.T) {
 	db := opened(t)
 	id := addClient(t, db)
 	write(t, db, func(tx *Tx) error {
-		return errors.Join(tx.SetFigure(0, "words.step", "10"), tx.SetFigure(id, "words.step", "20"), tx.SetFigure(0, "words.step", "30"),
+		return errors.Join(tx.SetFigure(0, "words.step", "10"), tx.SetFigure(id, "words.step", "20"),
+			tx.SetFigure(0, "words.step", "30"),
 			tx.SetFigure(id, "lineup.most", "5"), tx.SetFigure(id, "lineup.most", ""))
 	})
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {

@@ -61,8 +61,11 @@ func (t *Tx) SetHours(client int64, hours float64) error {
 }
 
 func (t *Tx) choices(where string, args ...any) ([]PageChoice, error) {
-	return all(t, func(r scanner, v *PageChoice) error { return r.Scan(&v.PageID, &v.Key, &v.State, &v.Value, &v.Reason) },
-		`SELECT c.page_id, c.key, c.state, c.value, c.reason FROM target_choices c JOIN pages p ON p.id = c.page_id WHERE `+where, args...)
+	return all(t, func(r scanner, v *PageChoice) error {
+		return r.Scan(&v.PageID, &v.Key, &v.State, &v.Value, &v.Reason)
+	},
+		`SELECT c.page_id, c.key, c.state, c.value, c.reason FROM target_choices c
+			JOIN pages p ON p.id = c.page_id WHERE `+where, args...)
 }
 
 // Choice returns what was said of a target of a page or of a part of one, the zero Choice for
@@ -82,7 +85,8 @@ func (t *Tx) SetChoice(client, page int64, key string, c plan.Choice) error {
 		_, err := t.exec(of(client, FacetSaid), `DELETE FROM target_choices WHERE page_id = ? AND key = ?`, page, key)
 		return err
 	}
-	_, err := t.exec(of(client, FacetSaid), `INSERT OR REPLACE INTO target_choices (page_id, key, state, value, reason) VALUES (?, ?, ?, ?, ?)`,
+	_, err := t.exec(of(client, FacetSaid),
+		`INSERT OR REPLACE INTO target_choices (page_id, key, state, value, reason) VALUES (?, ?, ?, ?, ?)`,
 		page, key, c.State, c.Value, c.Reason)
 	return err
 }
@@ -90,7 +94,8 @@ func (t *Tx) SetChoice(client, page int64, key string, c plan.Choice) error {
 // OwnTargets returns the targets that the user added.
 func (t *Tx) OwnTargets(client int64) ([]OwnTarget, error) {
 	return all(t, func(r scanner, v *OwnTarget) error { return r.Scan(&v.ID, &v.PageID, &v.Text, &v.Gain, &v.Minutes) },
-		`SELECT o.id, o.page_id, o.text, o.gain, o.minutes FROM own_targets o JOIN pages p ON p.id = o.page_id WHERE p.client_id = ? ORDER BY o.id`, client)
+		`SELECT o.id, o.page_id, o.text, o.gain, o.minutes FROM own_targets o JOIN pages p ON p.id = o.page_id
+			WHERE p.client_id = ? ORDER BY o.id`, client)
 }
 
 // AddOwnTarget adds a target of the user's own to a client's page; one that was there before
@@ -103,7 +108,8 @@ func (t *Tx) AddOwnTarget(client int64, o OwnTarget) (int64, error) {
 
 // DeleteOwnTarget removes a target that the user added.
 func (t *Tx) DeleteOwnTarget(client, id int64) error {
-	return t.change(of(client, FacetSaid), `DELETE FROM own_targets WHERE id = ?2 AND page_id IN (SELECT id FROM pages WHERE client_id = ?1)`, client, id)
+	return t.change(of(client, FacetSaid),
+		`DELETE FROM own_targets WHERE id = ?2 AND page_id IN (SELECT id FROM pages WHERE client_id = ?1)`, client, id)
 }
 
 // Outlines returns what the user changed of the outlines of a client's pages, by page.
@@ -128,6 +134,7 @@ func (t *Tx) SetOutline(client, page int64, e outline.Edits) error {
 		_, err := t.exec(of(client, FacetSaid), `DELETE FROM outlines WHERE page_id = ?`, page)
 		return err
 	}
-	_, err := t.exec(of(client, FacetSaid), `INSERT OR REPLACE INTO outlines (page_id, edits) VALUES (?, ?)`, page, kept.Edits(e))
+	_, err := t.exec(of(client, FacetSaid), `INSERT OR REPLACE INTO outlines (page_id, edits) VALUES (?, ?)`, page,
+		kept.Edits(e))
 	return err
 }

@@ -60,7 +60,8 @@ func TestVersion6(t *testing.T) {
 		assert.Len(t, g.Services, 7)
 		assert.Equal(t, []string{"chimney cleaning", "chimney cleaner", "fireplace cleaning"}, g.Services[0].Words)
 		assert.Equal(t, []string{"Tarn Harbour"}, g.Places[0].Spellings)
-		assert.Equal(t, TypedPhrase{home, "chimney sweep tarn harbor"}, g.Typed[0], "what was typed for the home page is tied to it")
+		assert.Equal(t, TypedPhrase{home, "chimney sweep tarn harbor"}, g.Typed[0],
+			"what was typed for the home page is tied to it")
 		assert.Len(t, g.Typed, 6)
 		assert.Len(t, g.Pages, 3)
 
@@ -76,8 +77,10 @@ func TestVersion6(t *testing.T) {
 				assert.False(t, e.Paying(), "what is paid for is no rival")
 			}
 		}
-		assert.Equal(t, lineup.Reason{Code: lineup.ManyListings, Number: 17}, reasons["Townledger: chimney sweeps in and around Tarn Harbor"])
-		assert.Equal(t, lineup.Reason{Code: lineup.ListTitle, Quote: "Best 10"}, reasons["Best 10 chimney sweeps in Maine"])
+		assert.Equal(t, lineup.Reason{Code: lineup.ManyListings, Number: 17},
+			reasons["Townledger: chimney sweeps in and around Tarn Harbor"])
+		assert.Equal(t, lineup.Reason{Code: lineup.ListTitle, Quote: "Best 10"},
+			reasons["Best 10 chimney sweeps in Maine"])
 		assert.Equal(t, lineup.Reason{Code: lineup.BeyondMost, Number: 4}, reasons["Hearthway National: Tarn Harbor"])
 		assert.Equal(t, lineup.Reason{Code: lineup.DismissedByHand}, reasons["Old Saltbox Masonry"])
 		assert.Equal(t, lineup.Reason{Code: lineup.IsPaid}, reasons["Sweepfast: three offers in a minute"])
@@ -112,7 +115,8 @@ func TestVersion6(t *testing.T) {
 		assert.Greater(t, len(phrases), 90)
 		choices, err := tx.BookChoices(client)
 		require.NoError(t, err)
-		assert.Equal(t, book.Choice{State: book.Aside, Reason: "another firm does these"}, choices["clean dryer me vent|near me"])
+		assert.Equal(t, book.Choice{State: book.Aside, Reason: "another firm does these"},
+			choices["clean dryer me vent|near me"])
 		assert.Equal(t, "tarn harbor chimney sweep", choices["chimney harbor sweep tarn"].Lead)
 		words, err := tx.BookWords(client)
 		require.NoError(t, err)
@@ -129,10 +133,13 @@ func TestVersion6(t *testing.T) {
 		said, err := tx.Said(client)
 		assert.InDelta(t, 7, said.Hours, 0)
 		assert.ElementsMatch(t, []PageChoice{
-			{home, "alt: chimney sweep tarn harbor", plan.Choice{State: plan.Dropped, Reason: "the owner writes these"}},
+			{home, "alt: chimney sweep tarn harbor",
+				plan.Choice{State: plan.Dropped, Reason: "the owner writes these"}},
 			{home, "h1: chimney sweep tarn harbor", plan.Choice{State: plan.Kept}},
-			{home, "title: chimney sweep tarn harbor", plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
-			{home, "words", plan.Choice{State: plan.Kept}}, {home, "image_names: img_2041.jpg", plan.Choice{State: plan.Kept}},
+			{home, "title: chimney sweep tarn harbor",
+				plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "words", plan.Choice{State: plan.Kept}},
+			{home, "image_names: img_2041.jpg", plan.Choice{State: plan.Kept}},
 		}, said.Choices)
 		return err
 	}))
@@ -163,14 +170,18 @@ func holdsWhatWasSaid(t *testing.T, db *DB, n int) {
 		}
 		assert.InDelta(t, 7, said.Hours, 0)
 		assert.ElementsMatch(t, []PageChoice{
-			{home, "title: chimney harbor sweep tarn", plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
+			{home, "title: chimney harbor sweep tarn",
+				plan.Choice{State: plan.Changed, Value: "Chimney sweep in Tarn Harbor, Maine"}},
 			{home, "h1: chimney harbor sweep tarn", plan.Choice{State: plan.Dropped, Reason: "the owner likes it"}},
 			{home, "slice: no such line", plan.Choice{State: plan.Dropped, Reason: "gone since"}},
-			{rows["masonry repair"], "title: chimney harbor repair tarn", plan.Choice{State: plan.Dropped, Reason: "theirs"}},
+			{rows["masonry repair"], "title: chimney harbor repair tarn",
+				plan.Choice{State: plan.Dropped, Reason: "theirs"}},
 			{rows["chimney inspection"], "h1: chimney harbor inspect tarn", plan.Choice{State: plan.Kept}},
-			{rows["flue liner installation"], "h1: chimney harbor liner tarn", plan.Choice{State: plan.Changed, Value: "Masonry"}},
+			{rows["flue liner installation"], "h1: chimney harbor liner tarn",
+				plan.Choice{State: plan.Changed, Value: "Masonry"}},
 		}, said.Choices)
-		assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10}, {2, home, "Call the owner", 0, 5}}, said.Own)
+		assert.Equal(t, []OwnTarget{{1, rows["masonry repair"], "Ask for a photo of the camera", 3, 10},
+			{2, home, "Call the owner", 0, 5}}, said.Own)
 		require.Len(t, said.Outlines, 2)
 		for _, page := range []int64{home, rows["masonry repair"]} {
 			for _, s := range said.Outlines[page].Sections {

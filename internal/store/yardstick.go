@@ -20,9 +20,12 @@ func (t *Tx) YardstickChanges(client int64) (yardstick.Changes, error) {
 // SetFigure keeps a figure of the yardstick, of the workspace for client 0; an
 // empty value brings back the one that it differs from.
 func (t *Tx) SetFigure(client int64, key, value string) error {
-	if _, err := t.exec(of(client, FacetYardstick), `DELETE FROM yardstick_figures WHERE COALESCE(client_id, 0) = ? AND key = ?`, client, key); err != nil || value == "" {
+	if _, err := t.exec(of(client, FacetYardstick),
+		`DELETE FROM yardstick_figures WHERE COALESCE(client_id, 0) = ? AND key = ?`, client, key); err != nil ||
+		value == "" {
 		return err
 	}
-	_, err := t.exec(of(client, FacetYardstick), `INSERT INTO yardstick_figures (client_id, key, value) VALUES (NULLIF(?, 0), ?, ?)`, client, key, value)
+	_, err := t.exec(of(client, FacetYardstick),
+		`INSERT INTO yardstick_figures (client_id, key, value) VALUES (NULLIF(?, 0), ?, ?)`, client, key, value)
 	return err
 }

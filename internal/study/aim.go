@@ -96,8 +96,10 @@ func Purpose(p store.Page) string {
 // aim gathers what the targets of the page are worked out from.
 func (c *Comparison) aim() {
 	p := &c.Aim
-	*p = plan.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service, Place: c.Page.Place,
-		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(), Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
+	*p = plan.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service,
+		Place:  c.Page.Place,
+		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(),
+		Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
 	if p.Client != nil && p.Client.Page.Details().UnderConstruction {
 		p.Client = nil // as good as nothing there yet (rule 11)
 	}
@@ -168,7 +170,9 @@ func (c *Comparison) wishes() []string {
 	}
 	if c.Page.Kind == site.Home && len(c.Services) > 0 {
 		for _, p := range c.Places {
-			own := slices.ContainsFunc(c.Pages, func(q store.Page) bool { return q.Kind == site.Area && q.Place == p.Name })
+			own := slices.ContainsFunc(c.Pages, func(q store.Page) bool {
+				return q.Kind == site.Area && q.Place == p.Name
+			})
 			if p.Name != home.Name && !own {
 				out = append(out, c.Services[0].Name+" "+p.Name)
 			}

@@ -71,7 +71,8 @@ func (k *Known) learn() *readWith {
 // ground is what the client's intents are told by.
 func (k *Known) ground(lang phrase.Language) intent.Ground {
 	g := intent.Ground{
-		Language: lang, Services: k.Services, Names: append([]string{k.Client.Name}, k.Rivals...), Trade: k.Client.Trade,
+		Language: lang, Services: k.Services, Names: append([]string{k.Client.Name}, k.Rivals...),
+		Trade:    k.Client.Trade,
 		Postcode: k.Client.Postcode, Towns: k.Towns, Lists: k.Lists, Verdicts: map[string]intent.Verdict{},
 	}
 	for _, w := range k.Words {
@@ -113,7 +114,8 @@ func (k *Known) Ties() phrase.Ties {
 
 // Corrections are what the user corrected of words and phrases.
 func (k *Known) Corrections() phrase.Corrections {
-	c := phrase.Corrections{Ties: k.Ties(), With: map[string]string{}, Small: k.Lists.Small, Near: k.Lists.Near, Read: map[string][]string{}}
+	c := phrase.Corrections{Ties: k.Ties(), With: map[string]string{}, Small: k.Lists.Small, Near: k.Lists.Near,
+		Read: map[string][]string{}}
 	for _, p := range k.Phrases {
 		if p.With != "" {
 			c.With[phrase.Fold(p.Text)] = p.With
@@ -156,7 +158,8 @@ type worked struct {
 
 func (k *Known) worked() *worked {
 	w, _ := k.families.Get(context.Background(), func(context.Context) (*worked, error) {
-		in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services, Home: k.Home().Name,
+		in := book.Input{Phrases: k.Phrases, Judge: k.Judge(), Choices: k.Choices, Services: k.Services,
+			Home:  k.Home().Name,
 			Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
 		in.Pages = k.bookPages()
 		w := &worked{families: book.Families(in)}

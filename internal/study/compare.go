@@ -134,7 +134,8 @@ func (c *Comparison) draft(ctx context.Context, beside *Beside, by *measured.Pag
 // OwnDrafts are the drafts of the page, the newest first, those from before it was made too.
 func (c *Comparison) OwnDrafts() (out []store.Draft) {
 	for _, d := range c.Drafts {
-		if d.ToMake == nil && d.PageID == c.Page.ID || d.ToMake != nil && c.Page.Kind.ForOneSubject() && Purpose(*d.ToMake) == Purpose(c.Page) {
+		if d.ToMake == nil && d.PageID == c.Page.ID || d.ToMake != nil && c.Page.Kind.ForOneSubject() &&
+			Purpose(*d.ToMake) == Purpose(c.Page) {
 			out = append(out, d)
 		}
 	}

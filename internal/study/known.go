@@ -93,7 +93,8 @@ func (k *Known) holds() (bytes int64) {
 func (k *Known) alone() {
 	k.read, k.families, k.beside = &part.Of[*readWith]{}, &part.Of[*worked]{}, &part.Of[*Beside]{}
 	k.whole, k.wholeBefore = &part.Of[*Whole]{}, &part.Of[*Whole]{}
-	k.trees, k.columns, k.headings, k.pages = &trees{}, &measured.Pages{}, &outline.Headings{}, map[string]*part.Of[*Comparison]{}
+	k.trees, k.columns, k.headings, k.pages = &trees{}, &measured.Pages{}, &outline.Headings{},
+		map[string]*part.Of[*Comparison]{}
 	k.held = map[int64]int64{}
 }
 
@@ -113,14 +114,17 @@ func (k *Known) takeOver(had *Known) {
 // variant is the same client known otherwise, as change makes it: what its pages are for and
 // what phrases are read with stay.
 func (k *Known) variant(change func(*Known)) *Known {
-	out := &Known{Ground: k.Ground, Phrases: k.Phrases, Choices: k.Choices, Words: k.Words, Lists: k.Lists, Rivals: k.Rivals, Entries: k.Entries,
-		Lineups: k.Lineups, Yardstick: k.Yardstick, Towns: k.Towns, Latest: k.Latest, Before: k.Before, Failures: k.Failures, Modes: k.Modes,
+	out := &Known{Ground: k.Ground, Phrases: k.Phrases, Choices: k.Choices, Words: k.Words, Lists: k.Lists,
+		Rivals: k.Rivals, Entries: k.Entries,
+		Lineups: k.Lineups, Yardstick: k.Yardstick, Towns: k.Towns, Latest: k.Latest, Before: k.Before,
+		Failures: k.Failures, Modes: k.Modes,
 		Drafts: k.Drafts, from: k.from, facts: k.facts, recorded: k.recorded}
 	out.alone()
 	out.read, out.trees, out.headings = k.read, k.trees, k.headings
 	out.columns = measured.After(k.columns)
 	change(out)
-	if reflect.DeepEqual(out.Yardstick.Book, k.Yardstick.Book) && reflect.DeepEqual(out.Yardstick.Visits, k.Yardstick.Visits) {
+	if reflect.DeepEqual(out.Yardstick.Book, k.Yardstick.Book) &&
+		reflect.DeepEqual(out.Yardstick.Visits, k.Yardstick.Visits) {
 		out.families = k.families
 	}
 	return out
@@ -143,7 +147,7 @@ func Yardstick(tx *store.Tx, id int64) (yardstick.Yardstick, error) {
 		}
 		all = append(all, changes)
 	}
-	return yardstickOf(all...), nil
+	return yardstick.Of(all...), nil
 }
 
 // ListsOf are the lists of words of a client: its own, else those of its

@@ -48,7 +48,9 @@ func (k *Known) EntriesOf(id int64) []store.Entry {
 // phrase, in any of its forms; the home page's for a page that has none.
 func (k *Known) LineupOf(page int64) store.Lineup {
 	main := k.MainLineup()
-	if page == 0 || len(k.Lineups) < 2 || !slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool { return phrase.Fold(l.Phrase) != phrase.Fold(main.Phrase) }) {
+	if page == 0 || len(k.Lineups) < 2 || !slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool {
+		return phrase.Fold(l.Phrase) != phrase.Fold(main.Phrase)
+	}) {
 		return main
 	}
 	return k.lineupFor(k.Shown(page), main)

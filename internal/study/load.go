@@ -139,8 +139,10 @@ func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *St
 
 // known is what is known by facts, before anything is worked out.
 func (f *facts) known(s *Studies) *Known {
-	k := &Known{from: s, facts: f, Ground: f.ground, Choices: f.choices, Words: f.words, Yardstick: f.yardstick, Towns: f.towns,
-		Lineups: f.lineups, recorded: f.entries, Latest: f.latest, Before: f.before, Failures: f.failures, Modes: f.modes, Drafts: f.drafts}
+	k := &Known{from: s, facts: f, Ground: f.ground, Choices: f.choices, Words: f.words, Yardstick: f.yardstick,
+		Towns:   f.towns,
+		Lineups: f.lineups, recorded: f.entries, Latest: f.latest, Before: f.before, Failures: f.failures,
+		Modes: f.modes, Drafts: f.drafts}
 	k.Lists = ListsOf(k.Client, k.Services)
 	k.Phrases = slices.Clone(f.phrases)
 	k.tie()

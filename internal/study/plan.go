@@ -93,7 +93,8 @@ func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	keys := s.keys(whole)
 	for _, o := range said.Own {
 		if key, ok := keys[o.PageID]; ok {
-			p.From.Own = append(p.From.Own, plan.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
+			p.From.Own = append(p.From.Own,
+				plan.Own{ID: o.ID, Page: key, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
 		}
 	}
 	for _, c := range said.Choices {

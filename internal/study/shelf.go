@@ -99,14 +99,17 @@ func (s *Studies) Shelf(ctx context.Context) ([]ShelfRow, error) {
 
 // lightly is what is known of a client and decides on its row, nil if its families do too.
 func lightly(r store.ShelfRow, all *store.OfAll) *Known {
-	k := &Known{Ground: store.Ground{Client: store.Client{ID: r.ID}, Typed: all.Typed[r.ID], Pages: []store.Page{r.Home}},
+	k := &Known{Ground: store.Ground{Client: store.Client{ID: r.ID}, Typed: all.Typed[r.ID],
+		Pages: []store.Page{r.Home}},
 		Lineups: all.Lineups[r.ID], recorded: all.Entries[r.ID], Latest: all.Readings[r.ID]}
-	several := slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool { return phrase.Fold(l.Phrase) != phrase.Fold(k.Lineups[0].Phrase) })
+	several := slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool {
+		return phrase.Fold(l.Phrase) != phrase.Fold(k.Lineups[0].Phrase)
+	})
 	if r.Home.ID == 0 || several || len(TypedFor(k.Ground, r.Home.ID)) == 0 {
 		return nil
 	}
 	k.alone()
-	k.Yardstick = yardstickOf(all.Yardstick[0], all.Yardstick[r.ID])
+	k.Yardstick = yardstick.Of(all.Yardstick[0], all.Yardstick[r.ID])
 	k.Entries = k.EntriesOf(k.MainLineup().ID)
 	return k
 }
@@ -132,11 +135,8 @@ func (s *Studies) shelfRow(ctx context.Context, r store.ShelfRow) (ShelfRow, err
 	if err != nil {
 		return row, err
 	}
-	s.mu.Lock()
-	had, ok := s.rows[r.ID]
-	s.mu.Unlock()
-	if ok && had.revision == revision.Number {
-		return had.row, nil
+	if had, ok := s.rows.Load(r.ID); ok && had.(rememberedRow).revision == revision.Number {
+		return had.(rememberedRow).row, nil
 	}
 	study, err := s.Of(ctx, r.ID)
 	if err != nil {
@@ -147,12 +147,7 @@ func (s *Studies) shelfRow(ctx context.Context, r store.ShelfRow) (ShelfRow, err
 		return row, err
 	}
 	row.tell(study.Known, beside)
-	s.mu.Lock()
-	defer s.mu.Unlock()
-	if s.rows == nil {
-		s.rows = map[int64]rememberedRow{}
-	}
-	s.rows[r.ID] = rememberedRow{study.Revision.Number, row}
+	s.rows.Store(r.ID, rememberedRow{study.Revision.Number, row})
 	return row, nil
 }
 
@@ -160,16 +155,4 @@ func (s *Studies) shelfRow(ctx context.Context, r store.ShelfRow) (ShelfRow, err
 type rememberedRow struct {
 	revision int64
 	row      ShelfRow
-}
-
-// yardstickOf are the workspace's figures over the standard ones, and a client's own over
-// these. Figures that contradict one another by now are left out.
-func yardstickOf(changes ...yardstick.Changes) yardstick.Yardstick {
-	y := yardstick.Standard()
-	for _, c := range changes {
-		if changed, err := y.With(c); err == nil {
-			y = changed
-		}
-	}
-	return y
 }

@@ -40,7 +40,7 @@ type Studies struct {
 	mu   sync.Mutex
 	kept *simplelru.LRU[int64, *client]
 
-	rows map[int64]rememberedRow // by client
+	rows sync.Map // a rememberedRow by client
 	made Made
 }
 
@@ -78,7 +78,8 @@ type Study struct {
 
 // ofKnown are the facets that a Known is made from: all that is measured and judged. What is
 // said of the plan changes none of it.
-var ofKnown = []store.Facet{store.FacetGround, store.FacetBook, store.FacetLineups, store.FacetReadings, store.FacetSurveyed, store.FacetYardstick}
+var ofKnown = []store.Facet{store.FacetGround, store.FacetBook, store.FacetLineups, store.FacetReadings,
+	store.FacetSurveyed, store.FacetYardstick}
 
 // Of returns the study of a client, store.ErrNotFound if there is none. It holds no transaction
 // while it judges: that reads pages, and whoever waits for this study must not keep a
@@ -199,7 +200,8 @@ func (s *Studies) load(tx *store.Tx, id int64, had *Study) (*Study, error) {
 	}
 	s.made.Studies.Add(1)
 	if s.Log != nil {
-		s.Log.Debug("a study was loaded", "client", id, "revision", revision.Number, "statements", tx.Statements()-before, "took", time.Since(start))
+		s.Log.Debug("a study was loaded", "client", id, "revision", revision.Number, "statements",
+			tx.Statements()-before, "took", time.Since(start))
 	}
 	return out, nil
 }

@@ -31,10 +31,11 @@ func (k *Known) ToMake(b *Beside) []ToMake {
 	beside := func(kind site.Kind, service, place string) (have, known int) {
 		return Have(b.Of(store.Page{Kind: kind, Service: service, Place: place}))
 	}
-	of := book.Site{Services: k.Services, Places: k.Places, Pages: k.bookPages(), Have: func(kind site.Kind, service, place string) int {
-		have, _ := beside(kind, service, place)
-		return have
-	}}
+	of := book.Site{Services: k.Services, Places: k.Places, Pages: k.bookPages(),
+		Have: func(kind site.Kind, service, place string) int {
+			have, _ := beside(kind, service, place)
+			return have
+		}}
 	var out []ToMake
 	for _, m := range of.Missing(k.Families()) {
 		_, known := beside(m.Kind, m.Service, m.Place)

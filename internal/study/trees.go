@@ -110,8 +110,9 @@ func (k *Known) tree(ctx context.Context, of store.Site) (*Site, error) {
 }
 
 func (k *Known) judgedBy(of store.Site) judgedBy {
-	by := judgedBy{spoken: k.spoken(), services: k.Services, acts: k.Lists.Acts, towns: k.Towns, community: k.Yardstick.Book.CommunityKm,
-		low: map[site.Kind]int{}, site: of, readings: map[string]int64{}}
+	by := judgedBy{spoken: k.spoken(), services: k.Services, acts: k.Lists.Acts, towns: k.Towns,
+		community: k.Yardstick.Book.CommunityKm,
+		low:       map[site.Kind]int{}, site: of, readings: map[string]int64{}}
 	for _, kind := range site.Kinds() {
 		by.low[kind] = k.Yardstick.Target.Words.Guideline(kind).Low
 	}
@@ -135,7 +136,9 @@ func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 	rules := k.Yardstick.Target
 	binder := site.NewBinder(k.Language(), k.Services, k.Lists.Acts)
 	binder.Knows(k.TownsNear(far))
-	out := site.Survey{Binder: binder, Places: k.Places, Low: func(kind site.Kind) int { return rules.Words.Guideline(kind).Low }}
+	out := site.Survey{Binder: binder, Places: k.Places, Low: func(kind site.Kind) int {
+		return rules.Words.Guideline(kind).Low
+	}}
 	if k.owns(of) {
 		out.Dead, out.Both, out.Firm, out.Set = of.Dead, of.Both, k.Client.Name, k.set()
 		for _, service := range k.Services {
@@ -249,5 +252,7 @@ func (k *Known) Alone(ctx context.Context) ([]finding.Finding, error) {
 	if err != nil {
 		return nil, err
 	}
-	return slices.DeleteFunc(slices.Clone(of.Findings), func(f finding.Finding) bool { return !f.Type.Shows(finding.Unsurveyed) }), nil
+	return slices.DeleteFunc(slices.Clone(of.Findings), func(f finding.Finding) bool {
+		return !f.Type.Shows(finding.Unsurveyed)
+	}), nil
 }

@@ -83,5 +83,7 @@ func (k *Known) PageOf(ctx context.Context, key string) (*Comparison, *Whole, er
 func (w *Whole) Rival(address string) (*Site, bool) { return w.beside.Site(address) }
 
 func planned(pages []store.Page, p store.Page) bool {
-	return slices.ContainsFunc(pages, func(q store.Page) bool { return q.Kind == p.Kind && q.Service == p.Service && q.Place == p.Place })
+	return slices.ContainsFunc(pages, func(q store.Page) bool {
+		return q.Kind == p.Kind && q.Service == p.Service && q.Place == p.Place
+	})
 }

@@ -32,7 +32,8 @@ func (s *served) ServeHTTP(w http.ResponseWriter, r *http.Request) {
 	s.serve(w, r)
 }
 
-func visit(t *testing.T, start string, o Options, serve func(w http.ResponseWriter, r *http.Request)) (Site, int, error) {
+func visit(t *testing.T, start string, o Options, serve func(w http.ResponseWriter, r *http.Request)) (Site, int,
+	error) {
 	t.Helper()
 	s := &served{serve: serve}
 	server := httptest.NewServer(s)
@@ -62,7 +63,8 @@ func TestPagesOfASite(t *testing.T) {
 	found, _, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) {
 		switch r.URL.Path {
 		case "/":
-			html(w, `<nav><a href="/about/">About</a> <a href="http://www.brindle.example/services">Services</a></nav><a href="/?session=1">x</a><a href="/about/?print=1">x</a>
+			html(w,
+				`<nav><a href="/about/">About</a> <a href="http://www.brindle.example/services">Services</a></nav><a href="/?session=1">x</a><a href="/about/?print=1">x</a>
 				<a href="/calendar/2026/11/">x</a><a href="/news/2026/11/05">x</a><a href="/print/about">x</a><a href="/files/list.pdf">x</a><a href="/tag/soot">x</a>
 				<a href="https://blog.brindle.example/">x</a><a href="http://other.example/">x</a><a href="/old">old</a><a href="/gone">gone</a><a href="mailto:a@b.example">x</a>
 				<a href="/a/b/a/b/a/b">circle</a><a href="/private/x">x</a><a href="#top">x</a>`)
@@ -74,7 +76,10 @@ func TestPagesOfASite(t *testing.T) {
 			_, _ = w.Write([]byte("User-agent: *\nDisallow: /private/\nSitemap: http://brindle.example/maps.xml.gz\n"))
 		case "/maps.xml.gz":
 			z := gzip.NewWriter(w)
-			_, _ = z.Write([]byte(`<sitemapindex><sitemap><loc>http://brindle.example/list.txt</loc></sitemap><sitemap><loc>http://brindle.example/maps.xml.gz</loc></sitemap></sitemapindex>`))
+			_,
+				_ = z.Write(
+				[]byte(
+					`<sitemapindex><sitemap><loc>http://brindle.example/list.txt</loc></sitemap><sitemap><loc>http://brindle.example/maps.xml.gz</loc></sitemap></sitemapindex>`))
 			_ = z.Close()
 		case "/list.txt":
 			_, _ = w.Write([]byte("http://brindle.example/hidden\nhttp://brindle.example/about/\n"))
@@ -85,9 +90,14 @@ func TestPagesOfASite(t *testing.T) {
 		}
 	})
 	require.NoError(t, err)
-	assert.Equal(t, []string{"/", "/about/", "/hidden", "/services"}, func() []string { p := paths(found); slices.Sort(p); return p }())
+	assert.Equal(t, []string{"/", "/about/", "/hidden", "/services"}, func() []string {
+		p := paths(found)
+		slices.Sort(p)
+		return p
+	}())
 	require.Len(t, found.Dead, 1)
-	assert.Equal(t, []any{"http://brindle.example/gone", 404, "gone"}, []any{found.Dead[0].URL, found.Dead[0].Status, found.Dead[0].Label})
+	assert.Equal(t, []any{"http://brindle.example/gone", 404, "gone"},
+		[]any{found.Dead[0].URL, found.Dead[0].Status, found.Dead[0].Label})
 	for _, v := range found.Visited {
 		links := map[string]int{"/": 0, "/about/": 1, "/hidden": 0, "/services": 1}
 		u, _ := url.Parse(v.URL)
@@ -107,7 +117,8 @@ func TestHostileSites(t *testing.T) {
 	}
 	_ = z.Close()
 	deep := func(w http.ResponseWriter, r *http.Request) {
-		html(w, fmt.Sprintf(`<a href="%sx%d/">next</a><a href="/day-%d">day</a>`, r.URL.Path, len(r.URL.Path), len(r.URL.Path)))
+		html(w, fmt.Sprintf(`<a href="%sx%d/">next</a><a href="/day-%d">day</a>`, r.URL.Path, len(r.URL.Path),
+			len(r.URL.Path)))
 	}
 	for name, serve := range map[string]func(w http.ResponseWriter, r *http.Request){
 		"endless": deep,
@@ -123,7 +134,10 @@ func TestHostileSites(t *testing.T) {
 		},
 		"nested in itself": func(w http.ResponseWriter, r *http.Request) {
 			if strings.HasSuffix(r.URL.Path, ".xml") {
-				_, _ = w.Write([]byte(`<sitemapindex><sitemap><loc>http://brindle.example/sitemap.xml</loc></sitemap><sitemap><loc>http://brindle.example/a` + r.URL.Path[1:] + `</loc></sitemap></sitemapindex>`))
+				_,
+					_ = w.Write(
+					[]byte(
+						`<sitemapindex><sitemap><loc>http://brindle.example/sitemap.xml</loc></sitemap><sitemap><loc>http://brindle.example/a` + r.URL.Path[1:] + `</loc></sitemap></sitemapindex>`))
 				return
 			}
 			html(w, "a page")
@@ -155,7 +169,9 @@ func TestHostileSites(t *testing.T) {
 // A site that answers everything with 429 is left alone with its reason, one that fails
 // after its first page after a few more.
 func TestBusySites(t *testing.T) {
-	_, asked, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) { w.WriteHeader(http.StatusTooManyRequests) })
+	_, asked, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) {
+		w.WriteHeader(http.StatusTooManyRequests)
+	})
 	f, ok := fault.Of(err)
 	require.True(t, ok, "%v", err)
 	assert.Contains(t, []fault.Code{fault.SiteAnswered, fault.RobotsRefuse}, f.Code)
@@ -180,7 +196,8 @@ func TestBusySites(t *testing.T) {
 	assert.Len(t, found.Visited, 1)
 	assert.Less(t, asked, 60)
 	_, _, err = visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) {
-		to := map[bool]string{true: "http://brindle.example", false: "http://www.brindle.example"}[strings.HasPrefix(r.Host, "www.")]
+		to := map[bool]string{true: "http://brindle.example",
+			false: "http://www.brindle.example"}[strings.HasPrefix(r.Host, "www.")]
 		http.Redirect(w, r, to+r.URL.Path, http.StatusMovedPermanently)
 	})
 	f, ok = fault.Of(err)

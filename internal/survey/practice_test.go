@@ -19,9 +19,14 @@ import (
 // ground is what is known of the scenario's main client.
 func ground() ([]intent.Service, []place.Place) {
 	return []intent.Service{
-		{Name: "chimney sweeping", Words: []string{"chimney sweep", "chimney cleaning"}}, {Name: "chimney inspection"}, {Name: "flue liner installation", Words: []string{"chimney liner", "chimney relining"}},
-		{Name: "masonry repair", Words: []string{"chimney repair", "brick repair"}}, {Name: "dryer vent cleaning"}, {Name: "wood stove installation"}, {Name: "chimney cap fitting", Words: []string{"chimney cap installation"}},
-	}, []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"}, {Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}}
+			{Name: "chimney sweeping", Words: []string{"chimney sweep", "chimney cleaning"}},
+			{Name: "chimney inspection"},
+			{Name: "flue liner installation", Words: []string{"chimney liner", "chimney relining"}},
+			{Name: "masonry repair", Words: []string{"chimney repair", "brick repair"}}, {Name: "dryer vent cleaning"},
+			{Name: "wood stove installation"},
+			{Name: "chimney cap fitting", Words: []string{"chimney cap installation"}},
+		}, []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "North Tarn"}, {Name: "Pell Crossing"},
+			{Name: "Ostrey"}, {Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}}
 }
 
 func surveyed(t *testing.T, address string) (Site, site.Tree) {
@@ -32,8 +37,12 @@ func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	found, err := Visit(context.Background(), Plain{web.Fetcher()}, address, Options{})
 	require.NoError(t, err)
 	services, places := ground()
-	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places, Firm: "Brindle & Ash Chimney",
-		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services, intent.EnglishLists().Acts), Low: func(k site.Kind) int { return rules.StandardRules().Words.Guideline(k).Low }}
+	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
+		Firm: "Brindle & Ash Chimney",
+		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services,
+			intent.EnglishLists().Acts), Low: func(k site.Kind) int {
+			return rules.StandardRules().Words.Guideline(k).Low
+		}}
 	for _, service := range services {
 		s.Services = append(s.Services, service.Name)
 	}
@@ -54,7 +63,8 @@ func TestPractice(t *testing.T) {
 			assert.Equal(t, "Pell Crossing", p.Place)
 		}
 	}
-	assert.Equal(t, map[string]site.Kind{"/": site.Home, "/index.html": site.Home, "/about.html": site.About, "/contact.html": site.Contact, "/gallery.html": site.Gallery,
+	assert.Equal(t, map[string]site.Kind{"/": site.Home, "/index.html": site.Home, "/about.html": site.About,
+		"/contact.html": site.Contact, "/gallery.html": site.Gallery,
 		"/pell-crossing.html": site.Area, "/services.html": site.Other}, kinds)
 	var got []string
 	for _, f := range tree.Findings {
@@ -67,8 +77,11 @@ func TestPractice(t *testing.T) {
 		got = append(got, says)
 	}
 	assert.ElementsMatch(t, []string{
-		"second_copy /index.html", "placeholder_text /", "vague_area_words /", "phone_not_linked /", "thin_page /", "all_services_page /services.html",
-		"thin_page /pell-crossing.html", "place_contradiction /pell-crossing.html subhead", "place_contradiction /pell-crossing.html image", "dead_link /specials.html",
-		"service_without_page /", "service_without_page /", "service_without_page /", "service_without_page /", "service_without_page /", "service_without_page /",
+		"second_copy /index.html", "placeholder_text /", "vague_area_words /", "phone_not_linked /", "thin_page /",
+		"all_services_page /services.html",
+		"thin_page /pell-crossing.html", "place_contradiction /pell-crossing.html subhead",
+		"place_contradiction /pell-crossing.html image", "dead_link /specials.html",
+		"service_without_page /", "service_without_page /", "service_without_page /", "service_without_page /",
+		"service_without_page /", "service_without_page /",
 	}, got)
 }

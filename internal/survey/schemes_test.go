@@ -76,7 +76,8 @@ func TestFullDiskEndsASurvey(t *testing.T) {
 	web.pages["http://brindle.example/sitemap.xml"] = ""
 	_, err := Visit(context.Background(), linking{web}, "http://brindle.example/", Options{Lightly: true})
 	assert.True(t, fault.Is(err, fault.DiskFull), "%v", err)
-	assert.LessOrEqual(t, web.taken.Load(), int64(1+atOnce+1), "the first, those under way, and the one that waits for its turn")
+	assert.LessOrEqual(t, web.taken.Load(), int64(1+atOnce+1),
+		"the first, those under way, and the one that waits for its turn")
 }
 
 // linking is a web whose pages link to some more.

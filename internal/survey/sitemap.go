@@ -54,7 +54,8 @@ func (c *crawler) sitemaps(ctx context.Context, home string) {
 
 func sameSite(address, domain string) bool {
 	u, err := url.Parse(address)
-	return err == nil && (sameHost(u.Hostname(), domain) || strings.HasSuffix(strings.ToLower(u.Hostname()), "."+domain))
+	return err == nil && (sameHost(u.Hostname(), domain) ||
+		strings.HasSuffix(strings.ToLower(u.Hostname()), "."+domain))
 }
 
 // listed reads a sitemap: the pages that it lists, or the sitemaps of an index.

@@ -92,7 +92,8 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 	if options.Most == 0 {
 		options.Most = mostPages
 	}
-	c := &crawler{web: web, options: options, domain: lineup.Domain(start), known: map[string]*target{}, found: map[string]site.Visited{}}
+	c := &crawler{web: web, options: options, domain: lineup.Domain(start), known: map[string]*target{},
+		found: map[string]site.Visited{}}
 	u, err := url.Parse(start)
 	if err != nil || c.domain == "" {
 		return Site{}, fault.New(fault.AddressBad, start)
@@ -274,7 +275,8 @@ func (c *crawler) add(address, label string, menu bool, from string) *target {
 			c.enqueue(t, menu)
 		}
 	}
-	if list := map[bool]*[]string{true: &t.named, false: &t.labels}[menu]; label != "" && !slices.Contains(*list, label) && len(*list) < mostLabels {
+	if list := map[bool]*[]string{true: &t.named, false: &t.labels}[menu]; label != "" &&
+		!slices.Contains(*list, label) && len(*list) < mostLabels {
 		*list = append(*list, label)
 	}
 	t.menu = t.menu || menu
@@ -332,7 +334,8 @@ func (c *crawler) tell(out *Site) {
 			if labels := append(slices.Clone(t.named), t.labels...); len(labels) > 0 {
 				label = slices.Min(labels)
 			}
-			out.Dead = append(out.Dead, site.Dead{URL: t.address, From: c.found[t.from[0]].URL, Label: label, Status: t.status, Menu: t.menu})
+			out.Dead = append(out.Dead, site.Dead{URL: t.address, From: c.found[t.from[0]].URL, Label: label,
+				Status: t.status, Menu: t.menu})
 		}
 	}
 	slices.SortFunc(out.Dead, func(a, b site.Dead) int { return strings.Compare(a.URL, b.URL) })

@@ -133,18 +133,22 @@ func (c FamilyChoice) Core() book.Choice {
 
 // BookChangeOf shows a change; its lists are never null.
 func BookChangeOf(c book.Change) *BookChange {
-	return &BookChange{Aside: append([]string{}, c.Aside...), Kept: append([]string{}, c.Kept...), Sure: c.Sure, Joined: c.Joined}
+	return &BookChange{Aside: append([]string{}, c.Aside...), Kept: append([]string{}, c.Kept...), Sure: c.Sure,
+		Joined: c.Joined}
 }
 
 // BookRowOf shows a family of the book.
 func BookRowOf(f *book.Family) BookRow {
-	r := BookRow{Key: f.Key, Members: []BookPhrase{}, Intent: IntentCode(f.Intent), Why: IntentWhy{IntentReason(f.Reason.Code), wording.Intent(f.Reason)},
+	r := BookRow{Key: f.Key, Members: []BookPhrase{}, Intent: IntentCode(f.Intent),
+		Why:        IntentWhy{IntentReason(f.Reason.Code), wording.Intent(f.Reason)},
 		Unfamiliar: f.Unfamiliar, Service: f.Service, Place: f.Place, Near: f.Near, Estimate: EstimateOf(f.Estimate),
 		Difficulty: f.Difficulty, Position: f.Position, NearMiss: f.NearMiss, Kept: f.Kept, Conflict: []int64{},
-		RowGain: f.RowGain, Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted, Wanted: []string{},
+		RowGain: f.RowGain, Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted,
+		Wanted: []string{},
 		Choice: FamilyChoice{FamilyState(f.Choice.State), f.Choice.Reason, f.Choice.Lead}}
 	for _, m := range f.Members {
-		r.Members = append(r.Members, BookPhrase{m.ID, m.Text, m.Volume, m.Difficulty, m.Position, m.With, m.Typed > 0, SearchArea(m.Area), m.Area.Counts(f.Place != "")})
+		r.Members = append(r.Members, BookPhrase{m.ID, m.Text, m.Volume, m.Difficulty, m.Position, m.With, m.Typed > 0,
+			SearchArea(m.Area), m.Area.Counts(f.Place != "")})
 	}
 	if f.Kept {
 		r.Carrier, r.PageID = CarrierName(f.Carrier), f.Carrier.Page()
@@ -316,7 +320,8 @@ type FoundSums struct {
 
 // FoundSumsOf shows the sums of a list.
 func FoundSumsOf(s book.FoundSums) *FoundSums {
-	out := &FoundSums{Phrases: s.Phrases, First3: s.First3, First10: s.First10, First20: s.First20, Intents: map[string]int{}, Visits: s.Visits,
+	out := &FoundSums{Phrases: s.Phrases, First3: s.First3, First10: s.First10, First20: s.First20,
+		Intents: map[string]int{}, Visits: s.Visits,
 		Unknown: s.Unknown}
 	for i, n := range s.Intents {
 		out.Intents[string(i)] = n

@@ -75,7 +75,8 @@ func (e *Evidence) Fill(p *page.Page, marks []sheet.Mark) {
 		}
 	}
 	for _, l := range labels {
-		e.Labels = append(e.Labels, Marked{Slot: SlotCode(l[0].Slot.String()), Count: len(l), Pieces: pieces(l[0].Text, l, nil)})
+		e.Labels = append(e.Labels, Marked{Slot: SlotCode(l[0].Slot.String()), Count: len(l),
+			Pieces: pieces(l[0].Text, l, nil)})
 	}
 	for i := range p.Blocks {
 		b := &p.Blocks[i]

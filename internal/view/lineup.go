@@ -87,8 +87,10 @@ type EntryWhy struct {
 
 // EntryOf shows an entry.
 func EntryOf(id int64, e lineup.Entry, rating *float64, reviews *int) Entry {
-	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL, Name: e.Name, Phone: e.Phone, Years: e.Years, Rating: rating,
-		Reviews: reviews, Kind: EntryKind(e.Kind), Reason: EntryWhy{EntryReason(e.Reason.Code), wording.Entry(e.Reason)}, Taken: e.Taken,
+	return Entry{ID: id, Part: EntryPart(e.Part), Position: e.Position, Sponsored: e.Sponsored, URL: e.URL,
+		Name: e.Name, Phone: e.Phone, Years: e.Years, Rating: rating,
+		Reviews: reviews, Kind: EntryKind(e.Kind),
+		Reason: EntryWhy{EntryReason(e.Reason.Code), wording.Entry(e.Reason)}, Taken: e.Taken,
 		Open: lineup.Open(e)}
 }
 
@@ -132,8 +134,8 @@ func ResultsPreviewOf(p results.Page) *ResultsPreview {
 func ResultsOf(p results.Page) *Results {
 	out := &Results{Language: p.Language, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
 	for _, e := range p.Entries {
-		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL), OrNull(e.Domain),
-			e.Rating, e.Reviews, OrNull(e.Phone), e.Years})
+		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL),
+			OrNull(e.Domain), e.Rating, e.Reviews, OrNull(e.Phone), e.Years})
 	}
 	return out
 }

@@ -97,10 +97,13 @@ type DescribedBusiness struct {
 // DetailsOf shows the details of a page with what is wrong with it.
 func DetailsOf(p *page.Page) *Details {
 	d := p.Details()
-	out := &Details{Canonical: d.Canonical, Robots: d.Robots, Secure: d.Secure, Phones: []Phone{}, Mails: d.Mails, Profiles: d.Profiles,
-		Forms: d.Forms, Videos: d.Videos, Maps: d.Maps, Internal: d.Internal, External: d.External, Businesses: []DescribedBusiness{},
-		Placeholder: Passages(d.Placeholder), Foreign: Passages(d.Foreign), Vague: d.Vague, Baked: d.Baked, Testimonials: d.Testimonials,
-		Years: d.Years, UnderConstruction: d.UnderConstruction, Flaws: []Flaw{}}
+	out := &Details{Canonical: d.Canonical, Robots: d.Robots, Secure: d.Secure, Phones: []Phone{}, Mails: d.Mails,
+		Profiles: d.Profiles,
+		Forms:    d.Forms, Videos: d.Videos, Maps: d.Maps, Internal: d.Internal, External: d.External,
+		Businesses:  []DescribedBusiness{},
+		Placeholder: Passages(d.Placeholder), Foreign: Passages(d.Foreign), Vague: d.Vague, Baked: d.Baked,
+		Testimonials: d.Testimonials,
+		Years:        d.Years, UnderConstruction: d.UnderConstruction, Flaws: []Flaw{}}
 	for _, p := range d.Phones {
 		out.Phones = append(out.Phones, Phone(p))
 	}

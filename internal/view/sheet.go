@@ -123,8 +123,10 @@ type Image struct {
 
 // ImageOf shows an image.
 func ImageOf(i page.Image, v imagename.Verdict) Image {
-	return Image{Src: i.Src, File: i.File, Ext: i.Ext, Alt: i.Alt, Hidden: i.Hidden, Background: i.Background, Frame: i.Frame,
-		Heading: i.Heading, Width: i.Width, Height: i.Height, Link: i.Link, Baked: i.Baked, Verdict: VerdictCode(v), VerdictSays: wording.Verdict(v)}
+	return Image{Src: i.Src, File: i.File, Ext: i.Ext, Alt: i.Alt, Hidden: i.Hidden, Background: i.Background,
+		Frame:   i.Frame,
+		Heading: i.Heading, Width: i.Width, Height: i.Height, Link: i.Link, Baked: i.Baked, Verdict: VerdictCode(v),
+		VerdictSays: wording.Verdict(v)}
 }
 
 // Measured puts what was measured of a page on its column.
@@ -189,9 +191,12 @@ type Guideline struct {
 
 // WordTargetOf shows a word target.
 func WordTargetOf(w wordtarget.Target) WordTarget {
-	return WordTarget{Target: w.Target, ToWrite: w.ToWrite, Hold: w.Hold, Writer: w.Writer, Frame: w.Frame, Mark: w.Mark, MarkOf: w.MarkOf,
-		Beat: w.Beat, Rule: WordRule(w.Rule), SetAside: w.SetAside, BeatsMark: w.BeatsMark, Guideline: Guideline(w.Guideline),
-		BeatWords: w.Figures.BeatWords, BeatPercent: w.Figures.BeatPercent, OutlierFactor: w.Figures.OutlierFactor, Step: w.Figures.Step}
+	return WordTarget{Target: w.Target, ToWrite: w.ToWrite, Hold: w.Hold, Writer: w.Writer, Frame: w.Frame,
+		Mark: w.Mark, MarkOf: w.MarkOf,
+		Beat: w.Beat, Rule: WordRule(w.Rule), SetAside: w.SetAside, BeatsMark: w.BeatsMark,
+		Guideline: Guideline(w.Guideline),
+		BeatWords: w.Figures.BeatWords, BeatPercent: w.Figures.BeatPercent, OutlierFactor: w.Figures.OutlierFactor,
+		Step: w.Figures.Step}
 }
 
 // MadeOf is what a page's copy is made of, and what the rivals' have in common.

@@ -88,7 +88,8 @@ type RivalPage struct {
 
 // RivalPageOf shows a page of a rival.
 func RivalPageOf(p site.Surveyed) RivalPage {
-	return RivalPage{URL: p.URL, Title: p.Title, Kind: PageKind(p.Kind), Service: p.Service, Place: p.Place, Words: p.Words}
+	return RivalPage{URL: p.URL, Title: p.Title, Kind: PageKind(p.Kind), Service: p.Service, Place: p.Place,
+		Words: p.Words}
 }
 
 // Beside is the page of a rival that stands beside one of the client's.

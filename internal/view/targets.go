@@ -118,14 +118,17 @@ func refs(list []plan.Ref) []string {
 // TargetOf shows a target.
 func TargetOf(w wording.Teller, x *plan.Target, fits bool) Target {
 	says := w.Instruct(x)
-	out := Target{ID: x.Ref().String(), Page: x.Page, Key: x.Key, Kind: TargetKind(x.Kind), Name: wording.Kind(x.Kind), Front: FrontCode(x.Kind.Front()),
-		Family: x.Family, Before: says.Before, Pencil: says.Pencil, After: says.After, Evidence: w.Evidence(x), Slots: []SlotCode{},
-		Gain: x.Gain, Minutes: x.Minutes, First: x.First, Fits: fits, Needs: refs(x.Needs), Parts: []Part{},
+	out := Target{ID: x.Ref().String(), Page: x.Page, Key: x.Key, Kind: TargetKind(x.Kind), Name: wording.Kind(x.Kind),
+		Front:  FrontCode(x.Kind.Front()),
+		Family: x.Family, Before: says.Before, Pencil: says.Pencil, After: says.After, Evidence: w.Evidence(x),
+		Slots: []SlotCode{},
+		Gain:  x.Gain, Minutes: x.Minutes, First: x.First, Fits: fits, Needs: refs(x.Needs), Parts: []Part{},
 		Choice: choiceOf(x.Choice)}
 	for i := range x.Parts {
 		p := &x.Parts[i]
 		said := w.Part(x, p)
-		out.Parts = append(out.Parts, Part{Key: p.Key, Kind: PartKind(p.Kind), Name: wording.PartName(p.Kind), Before: said.Before, Pencil: said.Pencil,
+		out.Parts = append(out.Parts, Part{Key: p.Key, Kind: PartKind(p.Kind), Name: wording.PartName(p.Kind),
+			Before: said.Before, Pencil: said.Pencil,
 			After: said.After, Note: said.Note, Gain: p.Gain, Minutes: p.Minutes, Choice: choiceOf(p.Choice)})
 		if p.Choice.State == plan.Dropped {
 			continue

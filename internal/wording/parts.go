@@ -44,7 +44,8 @@ func PartName(k plan.PartKind) string { return partKinds[k].name }
 
 // Part words what a part asks for, and what there is now.
 func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
-	says := PartSays{Instruction: Instruction{Before: partKinds[p.Kind].before, After: partKinds[p.Kind].after}, Note: w.partEvidence(p)}
+	says := PartSays{Instruction: Instruction{Before: partKinds[p.Kind].before, After: partKinds[p.Kind].after},
+		Note: w.partEvidence(p)}
 	switch p.Kind {
 	case plan.Words:
 		says.Before = Count(p.Words, "word", "")

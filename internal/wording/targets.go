@@ -74,15 +74,17 @@ func Idle(kind, about string, c plan.Choice) string {
 
 // Front words a front as a heading.
 func Front(f plan.Front) string {
-	return map[plan.Front]string{plan.WordsFront: "Words", plan.PhrasesFront: "Phrases and headings", plan.ImagesFront: "Images",
-		plan.PagesFront: "Pages"}[f]
+	return map[plan.Front]string{plan.WordsFront: "Words", plan.PhrasesFront: "Phrases and headings",
+		plan.ImagesFront: "Images",
+		plan.PagesFront:  "Pages"}[f]
 }
 
 // LadderFront words what two firms are held against each other by.
 func LadderFront(f ladder.Front) string {
-	return map[ladder.Front]string{ladder.Words: "Words", ladder.Slots: "Places of the first phrase", ladder.Images: "Images named for it",
-		ladder.Pages: "Pages for services and towns", ladder.FoundFor: "Phrases found for", ladder.Links: "Referring domains",
-		ladder.Listings: "Citations", ladder.Reviews: "Reviews"}[f]
+	return map[ladder.Front]string{ladder.Words: "Words", ladder.Slots: "Places of the first phrase",
+		ladder.Images: "Images named for it",
+		ladder.Pages:  "Pages for services and towns", ladder.FoundFor: "Phrases found for",
+		ladder.Links: "Referring domains", ladder.Listings: "Citations", ladder.Reviews: "Reviews"}[f]
 }
 
 // Where words a part of a brief as a heading.
@@ -103,7 +105,8 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 	case plan.Images:
 		return Instruction{Before: images(t)}
 	case plan.Slice:
-		return Instruction{Before: "Write " + Count(words(t), "word", "") + ":", Pencil: w.Section(t.Section), After: slice(t)}
+		return Instruction{Before: "Write " + Count(words(t), "word", "") + ":", Pencil: w.Section(t.Section),
+			After: slice(t)}
 	case plan.NewPage:
 		return Instruction{Before: w.newPage(t)}
 	case plan.Split:
@@ -149,7 +152,8 @@ func (w Teller) newPage(t *plan.Target) string {
 	if first == 0 || first >= t.Words.ToWrite {
 		return fmt.Sprintf("Create this page: %s and %s", head, Count(t.Words.ToWrite, "word", ""))
 	}
-	return fmt.Sprintf("Create this page: %s and the first %s of %s", head, Number(first), Count(t.Words.ToWrite, "word", ""))
+	return fmt.Sprintf("Create this page: %s and the first %s of %s", head, Number(first),
+		Count(t.Words.ToWrite, "word", ""))
 }
 
 // open are the parts that are not dropped.
@@ -243,7 +247,8 @@ func (w Teller) Evidence(t *plan.Target) string {
 	case plan.Fix:
 		return w.fixEvidence(t)
 	case plan.Move:
-		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.Finding.Place, whereSays(t.Finding.Where), t.Finding.Other)
+		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.Finding.Place,
+			whereSays(t.Finding.Where), t.Finding.Other)
 	case plan.Placing:
 		return w.placingEvidence(t)
 	case plan.Images:
@@ -258,7 +263,8 @@ func (w Teller) Evidence(t *plan.Target) string {
 		return list(w.Towns)
 	case plan.CutBack:
 		p := t.Parts[0]
-		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Says())), Count(p.Limit.Now, "time", ""), p.Limit.Most)
+		return fmt.Sprintf("%s is there %s, %d is enough", quoted(w.Display(p.Says())), Count(p.Limit.Now, "time", ""),
+			p.Limit.Most)
 	}
 	return "added by hand"
 }
@@ -306,7 +312,8 @@ func (w Teller) imagesEvidence(t *plan.Target) string {
 
 func (w Teller) sliceEvidence(t *plan.Target) string {
 	s := t.Section
-	says := WordEvidence(*t.Words, WordCase{Seen: w.Page.Words, HasPage: w.Page.There, HasURL: w.Page.HasURL, Names: w.Rivals, Words: w.Page.RivalWords})
+	says := WordEvidence(*t.Words, WordCase{Seen: w.Page.Words, HasPage: w.Page.There, HasURL: w.Page.HasURL,
+		Names: w.Rivals, Words: w.Page.RivalWords})
 	switch {
 	case s.Kind == outline.AspectText:
 		says = fmt.Sprintf("%s a section about it · %s", shareOf(s.Have, s.Rivals), says)

@@ -44,7 +44,8 @@ func (w Teller) WhyFamily(f *book.Family, y yardstick.Yardstick) []WhyLine {
 	name := quoted(w.Display(f.Lead().Text))
 	if f.Volume == 0 {
 		if f.Uncounted > 0 {
-			return []WhyLine{{Says: fmt.Sprintf("%s: %s are not those of the town", name, searches(f.Uncounted)), Value: "0", Rule: "7.1"},
+			return []WhyLine{{Says: fmt.Sprintf("%s: %s are not those of the town", name, searches(f.Uncounted)),
+				Value: "0", Rule: "7.1"},
 				{Says: "Gain of " + name, Value: Figure(f.RowGain), Rule: "7.4", Sum: true}}
 		}
 		return []WhyLine{{Says: name + ": searches unknown", Value: "0", Rule: "7.3"}}
@@ -61,8 +62,10 @@ func (w Teller) WhyFamily(f *book.Family, y yardstick.Yardstick) []WhyLine {
 	lines := []WhyLine{
 		{Says: counted, Value: Figure(f.Volume), Rule: "7.3", Figure: "visits.others"},
 		{Says: aim, Value: strconv.Itoa(f.Aimed), Rule: "7.2", Figure: key},
-		{Says: fmt.Sprintf("Clicks at position %d", f.Aimed), Value: percent(y.Visits.Rate(f.Aimed) * 100), Rule: "7.1", Figure: ctrKey(f.Aimed)},
-		{Says: fmt.Sprintf("Visits then: %s × %s", Figure(f.Volume), percent(y.Visits.Rate(f.Aimed)*100)), Value: Figure(f.Then), Rule: "7.1"},
+		{Says: fmt.Sprintf("Clicks at position %d", f.Aimed), Value: percent(y.Visits.Rate(f.Aimed) * 100), Rule: "7.1",
+			Figure: ctrKey(f.Aimed)},
+		{Says: fmt.Sprintf("Visits then: %s × %s", Figure(f.Volume), percent(y.Visits.Rate(f.Aimed)*100)),
+			Value: Figure(f.Then), Rule: "7.1"},
 	}
 	now := "Visits now: no position"
 	if f.Position != nil {
@@ -119,10 +122,12 @@ func ctrKey(position int) string {
 func (w Teller) WhyPart(t *plan.Target, p *plan.Part, y yardstick.Yardstick) []WhyLine {
 	var lines []WhyLine
 	if p.Weight != "" {
-		lines = append(lines, WhyLine{Says: weightSays(p), Value: "× " + percent(p.Percent), Rule: "12.1", Figure: string(p.Weight)})
+		lines = append(lines, WhyLine{Says: weightSays(p), Value: "× " + percent(p.Percent), Rule: "12.1",
+			Figure: string(p.Weight)})
 		lines = append(lines, WhyLine{Says: shareSays(t, p), Value: "× " + percent(p.Share*100), Rule: "12.2"})
 		if of := p.Of * p.Percent / 100 * p.Share; of-p.Gain > .005 {
-			lines = append(lines, WhyLine{Says: "No page brings more than its phrases", Value: Figure(p.Gain - of), Rule: "12.2"})
+			lines = append(lines, WhyLine{Says: "No page brings more than its phrases", Value: Figure(p.Gain - of),
+				Rule: "12.2"})
 		}
 	}
 	lines = append(lines, WhyLine{Says: "Gain", Value: Figure(p.Gain), Rule: "12.2", Sum: true})

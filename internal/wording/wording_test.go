@@ -55,7 +55,8 @@ func TestEveryFaultIsWorded(t *testing.T) {
 
 // Every code of every list has words of its own.
 func TestEveryCodeIsWorded(t *testing.T) {
-	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {}, "verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {},
+	worded := map[string]map[string]string{"reasons": {}, "entries": {}, "refusals": {}, "warnings": {}, "flaws": {},
+		"verdicts": {}, "kinds": {}, "parts": {}, "findings": {}, "purposes": {},
 		"ladder": {}, "partkinds": {}, "fronts": {}, "sections": {}}
 	for _, c := range intent.ReasonCodes() {
 		worded["reasons"][string(c)] = Intent(intent.Reason{Code: c, Words: []string{"ohio", string(c)}})
@@ -79,8 +80,10 @@ func TestEveryCodeIsWorded(t *testing.T) {
 		worded["kinds"][string(k)] = Kind(k)
 	}
 	for _, f := range finding.Types() {
-		worded["findings"][string(f)] = Finding(finding.Finding{Type: f, Other: "http://a.example/", Label: "Specials", Status: 404, Services: []string{"sweep", "line"},
-			Words: 80, Least: 250, Place: "Ostrey", Where: finding.InH1, Texts: []string{string(f)}})
+		worded["findings"][string(f)] = Finding(
+			finding.Finding{Type: f, Other: "http://a.example/", Label: "Specials", Status: 404,
+				Services: []string{"sweep", "line"},
+				Words:    80, Least: 250, Place: "Ostrey", Where: finding.InH1, Texts: []string{string(f)}})
 	}
 	for _, r := range site.OfferReasons() {
 		assert.NotEmpty(t, Offer(site.Offer{By: r, From: "x"}), r)
@@ -104,8 +107,10 @@ func TestEveryCodeIsWorded(t *testing.T) {
 		worded["fronts"][string(f)] = Front(f)
 	}
 	for _, k := range outline.SectionKinds() {
-		worded["sections"][string(k)] = Teller{Firm: "Brindle & Ash", Display: strings.ToUpper}.Section(outline.Section{Kind: k, Subject: "liners",
-			Heading: map[outline.SectionKind]string{outline.AspectText: "What it costs", outline.KeptText: "Our vans"}[k]})
+		worded["sections"][string(k)] = Teller{Firm: "Brindle & Ash", Display: strings.ToUpper}.Section(
+			outline.Section{Kind: k, Subject: "liners",
+				Heading: map[outline.SectionKind]string{outline.AspectText: "What it costs",
+					outline.KeptText: "Our vans"}[k]})
 	}
 	for list, codes := range worded {
 		seen := map[string]string{}
@@ -120,18 +125,23 @@ func TestEveryCodeIsWorded(t *testing.T) {
 // The tables of kinds are gone through: each is instructed and proved, and so is each
 // part.
 func TestEveryKindIsInstructed(t *testing.T) {
-	words := wordtarget.Target{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: wordtarget.ByRivals, Guideline: wordtarget.StandardRules().Home,
-		Figures: wordtarget.StandardRules().Figures}
-	w := Teller{Display: capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"}, Towns: []string{"Ostrey", "Quillby"},
-		Page: PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
+	words := wordtarget.Target{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: wordtarget.ByRivals,
+		Guideline: wordtarget.StandardRules().Home,
+		Figures:   wordtarget.StandardRules().Figures}
+	w := Teller{Display: capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"},
+		Towns: []string{"Ostrey", "Quillby"},
+		Page:  PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
 	for _, k := range plan.Kinds() {
 		t.Run(string(k), func(t *testing.T) {
 			x := plan.Target{Kind: k, Words: &words, Phrase: "chimney sweep", Text: "Call the owner",
-				Finding: &finding.Finding{Type: finding.PlaceholderText, Texts: []string{"lorem ipsum"}, Place: "Ostrey", Where: finding.InTitle},
+				Finding: &finding.Finding{Type: finding.PlaceholderText, Texts: []string{"lorem ipsum"},
+					Place: "Ostrey", Where: finding.InTitle},
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range plan.PartKinds() {
-				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Phrase{Text: "chimney sweep"}, Words: 1,
-					Slot: &plan.Slot{Now: "Home"}, Image: &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
+				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Phrase{Text: "chimney sweep"},
+					Words:  1,
+					Slot:   &plan.Slot{Now: "Home"},
+					Image:  &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
 					Rivals: plan.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
 					Estimate: plan.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}}
 				if k == plan.CutBack {
@@ -170,14 +180,16 @@ func TestSumsSpeakOfFigures(t *testing.T) {
 	words := wordtarget.Target{Target: 2000}
 	for _, rule := range plan.PartKinds() {
 		for _, k := range plan.Kinds() {
-			for _, l := range (Teller{Display: capital}).WhyPart(&plan.Target{Kind: k, Words: &words}, &plan.Part{Kind: rule.Kind, Estimate: plan.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
+			for _, l := range (Teller{Display: capital}).WhyPart(&plan.Target{Kind: k, Words: &words},
+				&plan.Part{Kind: rule.Kind, Estimate: plan.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
 				assert.True(t, there[l.Figure], l.Figure)
 			}
 		}
 	}
 	six, volume := 6, 380
-	f := book.Family{Members: []book.Phrase{{Text: "chimney sweep tarn harbor", Volume: &volume, Difficulty: &six}}, Difficulty: &six,
-		Estimate: visits.Standard().Family([]visits.Member{{Volume: &volume, Position: 14}}, &six), RowGain: 122.74}
+	f := book.Family{Members: []book.Phrase{{Text: "chimney sweep tarn harbor", Volume: &volume, Difficulty: &six}},
+		Difficulty: &six,
+		Estimate:   visits.Standard().Family([]visits.Member{{Volume: &volume, Position: 14}}, &six), RowGain: 122.74}
 	for _, l := range (Teller{Display: capital}).WhyFamily(&f, yardstick.Standard()) {
 		assert.True(t, there[l.Figure], l.Figure)
 	}
@@ -190,16 +202,23 @@ func TestWordEvidence(t *testing.T) {
 		w    wordtarget.Target
 		seen int
 	}{
-		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words)":   {y.Of("home", 545, 0, words[:2]), 545},
-		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380":               {y.Of("home", 545, 0, []int{0, 380}), 545},
-		"there is no page yet · guideline starts at 1,500":                                 {y.Of("home", 0, 0, nil), 0},
-		"545 → 2,500 words · Harbor Flue has 2,450; the ceiling is 2,500":                  {y.Of("home", 545, 0, []int{2450}), 545},
-		"545 → 2,500 words · Harbor Flue has 3,000; the ceiling of 2,500 does not beat it": {y.Of("home", 545, 0, []int{3000}), 545},
-		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words) · Wide River with 6,000 does not count: too far above the others": {
+		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words)": {
+			y.Of("home", 545, 0, words[:2]), 545},
+		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380": {
+			y.Of("home", 545, 0, []int{0, 380}), 545},
+		"there is no page yet · guideline starts at 1,500": {
+			y.Of("home", 0, 0, nil), 0},
+		"545 → 2,500 words · Harbor Flue has 2,450; the ceiling is 2,500": {
+			y.Of("home", 545, 0, []int{2450}), 545},
+		"545 → 2,500 words · Harbor Flue has 3,000; the ceiling of 2,500 does not beat it": {
+			y.Of("home", 545, 0, []int{3000}), 545},
+		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words) · " +
+			"Wide River with 6,000 does not count: too far above the others": {
 			y.Of("home", 545, 0, words), 545},
 	} {
 		t.Run(want, func(t *testing.T) {
-			assert.Equal(t, want, WordEvidence(c.w, WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
+			assert.Equal(t, want, WordEvidence(c.w,
+				WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
 		})
 	}
 	assert.Equal(t, "match it", Beat(wordtarget.Figures{}))
@@ -250,5 +269,6 @@ func TestThingsAreNamed(t *testing.T) {
 	assert.Len(t, things, len(fault.Things()))
 	assert.Equal(t, "The trade changed elsewhere to “sweeping”; you entered nothing. Save again to keep yours.",
 		Fault(fault.New(fault.ChangedElsewhere, fault.Trade, "sweeping", "")))
-	assert.Contains(t, Fault(fault.New(fault.ChangedElsewhere, "words.home.low", "1200", "1300")), "The figure “"+FigureSays("words.home.low")+"” changed elsewhere")
+	assert.Contains(t, Fault(fault.New(fault.ChangedElsewhere, "words.home.low", "1200", "1300")),
+		"The figure “"+FigureSays("words.home.low")+"” changed elsewhere")
 }

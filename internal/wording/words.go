@@ -53,7 +53,8 @@ func WordEvidence(w wordtarget.Target, c WordCase) string {
 		parts = append(parts, fmt.Sprintf("guideline starts at %s", Number(w.Guideline.Low)))
 	}
 	for _, i := range w.SetAside {
-		parts = append(parts, fmt.Sprintf("%s with %s does not count: too far above the others", c.Names[i], Number(c.Words[i])))
+		parts = append(parts, fmt.Sprintf("%s with %s does not count: too far above the others", c.Names[i],
+			Number(c.Words[i])))
 	}
 	return strings.Join(parts, " · ")
 }

@@ -28,13 +28,17 @@ func FigureGroup(key string) string {
 
 // PresetSays words a set of changes.
 func PresetSays(p yardstick.Preset) string {
-	return map[yardstick.Preset]string{yardstick.ShorterHome: "Shorter home page (1,000–1,500 words)", yardstick.MatchOnly: "Match the strongest page",
-		yardstick.JustAbove: "Just above the strongest page", yardstick.QuarterMore: "A quarter more than the strongest page"}[p]
+	return map[yardstick.Preset]string{yardstick.ShorterHome: "Shorter home page (1,000–1,500 words)",
+		yardstick.MatchOnly:   "Match the strongest page",
+		yardstick.JustAbove:   "Just above the strongest page",
+		yardstick.QuarterMore: "A quarter more than the strongest page"}[p]
 }
 
 var figureGroups = map[string]string{
-	"visits": "Visits", "book": "Phrase book", "lineup": "Rivals", "words": "Words", "weight": "What counts for how much", "minutes": "How long work takes",
-	"phrases": "Phrases on a page", "images": "Images", "outline": "Outline", "gain": "Other gains", "order": "Order of work",
+	"visits": "Visits", "book": "Phrase book", "lineup": "Rivals", "words": "Words",
+	"weight": "What counts for how much", "minutes": "How long work takes",
+	"phrases": "Phrases on a page", "images": "Images", "outline": "Outline", "gain": "Other gains",
+	"order": "Order of work",
 }
 
 var figurePrefixes = map[string]string{
@@ -84,14 +88,18 @@ var figureWords = map[string]string{
 	"words.beat_percent":    "Beat the mark by",
 	"words.step":            "Targets are rounded up to",
 
-	"weight.words": "Words", "weight.title": "Title", "weight.h1": "H1", "weight.subheads": "Subheads", "weight.body": "Text",
+	"weight.words": "Words", "weight.title": "Title", "weight.h1": "H1", "weight.subheads": "Subheads",
+	"weight.body":        "Text",
 	"weight.image_names": "Image names", "weight.opening": "Opening", "weight.address": "URL", "weight.alt": "Alt text",
 	"weight.description": "Meta description",
 
-	"minutes.hundred_words": "100 words", "minutes.title": "A title, a meta description or a URL", "minutes.h1": "An H1",
-	"minutes.phrase": "A phrase in a subhead, the text or the opening", "minutes.image_name": "An image name", "minutes.alt": "An alt text",
-	"minutes.new_page": "Making a page, without its words", "minutes.place": "A wrong town, or a dead link", "minutes.redirect": "A redirect, or a split",
-	"minutes.move": "Moving a text to another page", "minutes.fix": "Any other fix",
+	"minutes.hundred_words": "100 words", "minutes.title": "A title, a meta description or a URL",
+	"minutes.h1":     "An H1",
+	"minutes.phrase": "A phrase in a subhead, the text or the opening", "minutes.image_name": "An image name",
+	"minutes.alt":      "An alt text",
+	"minutes.new_page": "Making a page, without its words", "minutes.place": "A wrong town, or a dead link",
+	"minutes.redirect": "A redirect, or a split",
+	"minutes.move":     "Moving a text to another page", "minutes.fix": "Any other fix",
 
 	"phrases.words_per_family": "Words of the target for each phrase",
 	"phrases.title_start":      "The title must have its phrase within",
@@ -105,7 +113,8 @@ var figureWords = map[string]string{
 	"images.carrying_home":  "Images with a phrase in their name, home page",
 	"images.carrying_other": "Images with a phrase in their name, other pages",
 
-	"outline.lead": "First section", "outline.services": "Services together", "outline.questions": "Questions", "outline.places": "Towns",
+	"outline.lead": "First section", "outline.services": "Services together", "outline.questions": "Questions",
+	"outline.places":      "Towns",
 	"outline.about":       "About the business",
 	"outline.kept_words":  "A heading of the page is kept from",
 	"outline.slice_words": "A section is parted above",

@@ -43,7 +43,8 @@ func sites(k *study.Known) (out []site) {
 	entries := k.Entries
 	rate := func(s *site) {
 		for _, e := range entries {
-			if e.Part == lineup.Map && (lineup.Domain(e.URL) == s.domain || s.own && e.Kind == lineup.Client) && e.Rating != nil {
+			if e.Part == lineup.Map && (lineup.Domain(e.URL) == s.domain || s.own && e.Kind == lineup.Client) &&
+				e.Rating != nil {
 				s.rating, s.reviews = e.Rating, e.Reviews
 			}
 		}
@@ -75,10 +76,13 @@ func (s *Standing) Get(ctx context.Context, id int64) ([]view.SiteFigures, error
 		return out, err
 	}
 	for _, of := range sites(k.Known) {
-		row := view.SiteFigures{Domain: of.domain, Name: of.name, Own: of.own, Chain: of.chain, MapRating: of.rating, MapReviews: of.reviews, Figures: []view.SiteFigure{}}
+		row := view.SiteFigures{Domain: of.domain, Name: of.name, Own: of.own, Chain: of.chain, MapRating: of.rating,
+			MapReviews: of.reviews, Figures: []view.SiteFigure{}}
 		for _, f := range k.Standing {
 			if f.Domain == of.domain {
-				row.Figures = append(row.Figures, view.SiteFigure{Figure: view.FigureCode(f.Figure), Value: f.Value, Scale: f.Scale, Source: f.Source, TakenOn: f.TakenOn})
+				row.Figures = append(row.Figures,
+					view.SiteFigure{Figure: view.FigureCode(f.Figure), Value: f.Value, Scale: f.Scale, Source: f.Source,
+						TakenOn: f.TakenOn})
 			}
 		}
 		out = append(out, row)
@@ -88,7 +92,8 @@ func (s *Standing) Get(ctx context.Context, id int64) ([]view.SiteFigures, error
 
 // Set keeps a figure of a site; without a value it is forgotten. was is what it was when the
 // change began, nil if that is not known: then it is refused where it changed meanwhile.
-func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.FigureDraft, was *view.FigureWas) ([]view.SiteFigures, error) {
+func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.FigureDraft, was *view.FigureWas) (
+	[]view.SiteFigures, error) {
 	on, err := s.day(d.TakenOn)
 	if err != nil {
 		return nil, err
@@ -102,7 +107,8 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 			return store.ErrNotFound
 		}
 		if was != nil {
-			if _, err := merge.Merge(fault.SiteFigure, was.Value, valueOf(k.Standing, domain, d.Figure), d.Value, says); err != nil {
+			if _, err := merge.Merge(fault.SiteFigure, was.Value, valueOf(k.Standing, domain, d.Figure), d.Value,
+				says); err != nil {
 				return err
 			}
 		}
@@ -162,7 +168,9 @@ func (s *Standing) Paste(ctx context.Context, id int64, table, source, day strin
 			}
 			for figure, value := range row.Figures {
 				out.Kept++
-				err := tx.SetSiteFigure(id, store.SiteFigure{Domain: list[i].domain, Figure: figure, Value: value, Source: text.Collapse(source), TakenOn: on})
+				err := tx.SetSiteFigure(id,
+					store.SiteFigure{Domain: list[i].domain, Figure: figure, Value: value,
+						Source: text.Collapse(source), TakenOn: on})
 				if err != nil {
 					return err
 				}

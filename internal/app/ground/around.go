@@ -37,7 +37,8 @@ func (g *Ground) Around(ctx context.Context, id int64) (view.Around, error) {
 	for _, n := range k.Towns.Around(town, out.Km, mostAround+len(k.Places)) {
 		had := slices.ContainsFunc(k.Places, func(p place.Place) bool { return strings.EqualFold(p.Name, n.Name) })
 		if !had && len(out.Communities) < mostAround {
-			out.Communities = append(out.Communities, view.Community{Name: n.Name, State: n.State, Km: n.Km, Size: n.Size})
+			out.Communities = append(out.Communities,
+				view.Community{Name: n.Name, State: n.State, Km: n.Km, Size: n.Size})
 		}
 	}
 	return out, nil

@@ -46,7 +46,8 @@ var fields = []struct {
 // businessOf is what is kept of a client as a person tells it.
 func businessOf(k store.Ground) view.Business {
 	c := k.Client
-	out := view.Business{Name: c.Name, Trade: c.Trade, Phone: c.Phone, Language: c.Language, Customers: c.Customers, Money: c.Money, Postcode: c.Postcode,
+	out := view.Business{Name: c.Name, Trade: c.Trade, Phone: c.Phone, Language: c.Language, Customers: c.Customers,
+		Money: c.Money, Postcode: c.Postcode,
 		Services: view.Services(k.Services), Places: view.Places(k.Places), Phrases: []string{}}
 	for _, p := range k.Pages {
 		if p.Kind == site.Home {
@@ -58,7 +59,8 @@ func businessOf(k store.Ground) view.Business {
 
 // clean checks what was told and brings it in order. The errors are faults.
 func clean(g view.Business) (b business, err error) {
-	b.client = store.Client{Name: text.Collapse(g.Name), Trade: text.Collapse(g.Trade), Phone: text.Collapse(g.Phone), Money: text.Collapse(g.Money),
+	b.client = store.Client{Name: text.Collapse(g.Name), Trade: text.Collapse(g.Trade), Phone: text.Collapse(g.Phone),
+		Money:     text.Collapse(g.Money),
 		Customers: g.Customers, Postcode: strings.ToUpper(text.Collapse(g.Postcode))}
 	if strings.TrimSpace(g.HomePage) != "" {
 		if b.homePage, err = fetch.Address(g.HomePage); err != nil {
@@ -116,7 +118,9 @@ func cleanServices(services []intent.Service) ([]intent.Service, error) {
 		if s.Worth < 0 {
 			return nil, fault.New(fault.JobNegative, s.Name)
 		}
-		if len(words) == 0 || slices.ContainsFunc(out, func(o intent.Service) bool { return strings.EqualFold(o.Name, words[0]) }) {
+		if len(words) == 0 || slices.ContainsFunc(out, func(o intent.Service) bool {
+			return strings.EqualFold(o.Name, words[0])
+		}) {
 			continue
 		}
 		out = append(out, intent.Service{Name: words[0], Words: words[1:], Worth: s.Worth})
@@ -137,7 +141,8 @@ func cleanPlaces(places []place.Place) ([]place.Place, error) {
 		if len(p.Tokens()) == 0 {
 			return nil, fault.New(fault.PlaceNoWord, p.Name)
 		}
-		if p.Spellings, err = lines(strings.Split(strings.Join(p.Spellings, ","), ","), fault.SpellingNoWord); err != nil {
+		if p.Spellings, err = lines(strings.Split(strings.Join(p.Spellings, ","), ","),
+			fault.SpellingNoWord); err != nil {
 			return nil, err
 		}
 		out = append(out, p)

@@ -42,7 +42,8 @@ func mergedPage(was view.PageDraft, is store.Page, now view.PageDraft) (view.Pag
 		was, is string
 		now     *string
 	}{
-		{fault.PageURL, was.URL, is.URL, &now.URL}, {fault.PageKind, string(was.Kind), string(is.Kind), (*string)(&now.Kind)},
+		{fault.PageURL, was.URL, is.URL, &now.URL},
+		{fault.PageKind, string(was.Kind), string(is.Kind), (*string)(&now.Kind)},
 		{fault.PageService, was.Service, is.Service, &now.Service}, {fault.PagePlace, was.Place, is.Place, &now.Place},
 	} {
 		stays, err := merge.Merge(f.thing, f.was, f.is, *f.now, merge.Text)

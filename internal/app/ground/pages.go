@@ -36,7 +36,8 @@ func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.
 			return err
 		}
 		for _, planned := range k.Pages {
-			if planned.URL == "" && p.URL != "" && planned.Kind == p.Kind && planned.Service == p.Service && planned.Place == p.Place {
+			if planned.URL == "" && p.URL != "" && planned.Kind == p.Kind && planned.Service == p.Service &&
+				planned.Place == p.Place {
 				p.ID = planned.ID
 				added = p
 				return tx.UpdatePage(p)
@@ -52,7 +53,8 @@ func (g *Ground) AddPage(ctx context.Context, id int64, d view.PageDraft) (view.
 // UpdatePage changes the address of a page and what it is for. was is what the change was made
 // from, nil if that is not known: what was changed elsewhere meanwhile stays, and where both
 // changed one thing it is refused with both.
-func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft, was *view.PageDraft) (view.PageInfo, error) {
+func (g *Ground) UpdatePage(ctx context.Context, id, page int64, d view.PageDraft, was *view.PageDraft) (view.PageInfo,
+	error) {
 	var changed store.Page
 	err := g.DB.Write(ctx, func(tx *store.Tx) error {
 		k, err := g.Studies.In(ctx, tx, id)
@@ -103,7 +105,9 @@ func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error)
 	switch {
 	case wasHome != (p.Kind == site.Home):
 		return p, fault.New(fault.OneHomePage)
-	case p.Service != "" && !slices.ContainsFunc(k.Services, func(s intent.Service) bool { return s.Name == p.Service }):
+	case p.Service != "" && !slices.ContainsFunc(k.Services, func(s intent.Service) bool {
+		return s.Name == p.Service
+	}):
 		return p, fault.New(fault.NoSuchService, p.Service)
 	case p.Place != "" && !slices.ContainsFunc(k.Places, func(at place.Place) bool { return at.Name == p.Place }):
 		return p, fault.New(fault.NoSuchPlace, p.Place)

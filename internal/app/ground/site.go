@@ -29,7 +29,8 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	if err != nil {
 		return nil, err
 	}
-	out := &view.Site{URL: known.HomePage, Pages: []view.SitePage{}, ToMake: []view.ToMake{}, Findings: []view.Finding{},
+	out := &view.Site{URL: known.HomePage, Pages: []view.SitePage{}, ToMake: []view.ToMake{},
+		Findings: []view.Finding{},
 		Services: []view.Offer{}, Places: []view.Offer{}, Rivals: []view.Rival{}}
 	own, surveyed := beside.Site(known.HomePage)
 	if surveyed {
@@ -73,7 +74,8 @@ func sitePage(info view.PageInfo, p store.Page, own *study.Site) view.SitePage {
 }
 
 func toMake(m study.ToMake) view.ToMake {
-	out := view.ToMake{Kind: view.PageKind(m.Kind), Service: m.Service, Place: m.Place, Gain: m.Gain, Have: m.Have, Known: m.Known}
+	out := view.ToMake{Kind: view.PageKind(m.Kind), Service: m.Service, Place: m.Place, Gain: m.Gain, Have: m.Have,
+		Known: m.Known}
 	if len(m.Families) > 0 {
 		out.Phrase = m.Families[0].Lead().Text
 	}
@@ -81,7 +83,8 @@ func toMake(m study.ToMake) view.ToMake {
 }
 
 func rivalSite(e store.Entry, beside *study.Beside) view.Rival {
-	out := view.Rival{EntryID: e.ID, Name: e.Name, Domain: lineup.Domain(e.URL), Services: []string{}, Areas: []string{}, All: []view.RivalPage{}}
+	out := view.Rival{EntryID: e.ID, Name: e.Name, Domain: lineup.Domain(e.URL), Services: []string{},
+		Areas: []string{}, All: []view.RivalPage{}}
 	s, ok := beside.Site(e.URL)
 	if !ok {
 		return out
@@ -138,7 +141,8 @@ func (g *Ground) BesidePages(ctx context.Context, id, page int64) ([]view.Beside
 
 func besidePage(b study.BesidePage, beside *study.Beside) view.Beside {
 	rival := rivalSite(b.Entry, beside)
-	out := view.Beside{EntryID: b.Entry.ID, Name: b.Entry.Name, Domain: rival.Domain, Chosen: b.Chosen, Reason: wording.Like(b.Reason),
+	out := view.Beside{EntryID: b.Entry.ID, Name: b.Entry.Name, Domain: rival.Domain, Chosen: b.Chosen,
+		Reason:   wording.Like(b.Reason),
 		Surveyed: b.Surveyed, Others: rival.All}
 	find := func(url string) *view.RivalPage {
 		if url == "" {

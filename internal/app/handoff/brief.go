@@ -36,7 +36,8 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 		return nil, store.ErrNotFound
 	}
 	shown := w.Show()
-	b := &view.Brief{Client: c.Known.Client.Name, Page: sheets.PageInfo(c), Date: h.Now(), Unit: shown.Unit, UnitNote: shown.UnitNote,
+	b := &view.Brief{Client: c.Known.Client.Name, Page: sheets.PageInfo(c), Date: h.Now(), Unit: shown.Unit,
+		UnitNote: shown.UnitNote,
 		Sections: []view.BriefSection{}}
 	if first, ok := c.First(); ok {
 		b.Lead = c.Display(first.Text)
@@ -87,7 +88,8 @@ func Markdown(b *view.Brief) string {
 	}
 	fmt.Fprintf(&out, "Written on %s\n\n## Words\n\n", b.Date.Format("January 2, 2006"))
 	if b.Words.Hold {
-		fmt.Fprintf(&out, "%s: the page has enough. The work is where the phrases stand.\n", wording.Count(b.Words.Now, "word", ""))
+		fmt.Fprintf(&out, "%s: the page has enough. The work is where the phrases stand.\n",
+			wording.Count(b.Words.Now, "word", ""))
 	} else {
 		fmt.Fprintf(&out, "%s now, %s wanted: **%s to write**. Hand in %s of copy; the rest are menus and footers.\n",
 			wording.Count(b.Words.Now, "word", ""), wording.Number(b.Words.Target), wording.Number(b.Words.ToWrite),
@@ -107,7 +109,8 @@ func Markdown(b *view.Brief) string {
 // line writes a part of a target as an item to tick off.
 func line(out *strings.Builder, p view.Part, unit wording.Unit) {
 	says := p.Name + ":"
-	for _, piece := range []string{export.MarkdownText(p.Before), bold(export.MarkdownText(p.Pencil)), export.MarkdownText(p.After)} {
+	for _, piece := range []string{export.MarkdownText(p.Before), bold(export.MarkdownText(p.Pencil)),
+		export.MarkdownText(p.After)} {
 		if piece != "" {
 			says += " " + piece
 		}

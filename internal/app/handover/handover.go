@@ -100,7 +100,8 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 		return nil, err
 	}
 	out := &view.Recognized{Clients: []view.RecognizedClient{}}
-	p := page.Read([]byte(handed.HTML), page.Source{URL: handed.URL, ContentType: "text/html; charset=utf-8", Rendered: true})
+	p := page.Read([]byte(handed.HTML), page.Source{URL: handed.URL, ContentType: "text/html; charset=utf-8",
+		Rendered: true})
 	found := results.Read([]byte(handed.HTML), results.Source{URL: handed.URL, ContentType: "text/html; charset=utf-8"})
 	out.Title, out.Words, out.Entries, out.Query = p.Title, p.Words.Seen, len(found.Entries), queryOf(handed.URL)
 	domain := lineup.Domain(handed.URL)
@@ -181,7 +182,8 @@ func guess(r *view.Recognized) view.HandedAs {
 }
 
 // Keep keeps a page as one of the client's or as a rival's.
-func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as view.HandedAs, pageID int64) (view.Filed, error) {
+func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as view.HandedAs, pageID int64) (view.Filed,
+	error) {
 	out := view.Filed{URL: handed.URL}
 	if err := r.check(ctx, handed); err != nil {
 		return out, err
@@ -198,14 +200,16 @@ func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as vi
 	} else if err := r.rivalPage(ctx, id, address); err != nil {
 		return out, err
 	}
-	in := readings.Incoming{Source: reading.FromTab, Document: fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(handed.HTML)}}
+	in := readings.Incoming{Source: reading.FromTab,
+		Document: fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(handed.HTML)}}
 	out.ReadingID, err = r.Readings.Keep(ctx, id, key, in)
 	return out, err
 }
 
 // clientPage is the client's page that a page was handed over for: the one that was
 // told, that with its address, or a new one.
-func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (page int64, key string, err error) {
+func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (page int64, key string,
+	err error) {
 	k, err := r.Studies.Of(ctx, id)
 	if err != nil {
 		return 0, "", err

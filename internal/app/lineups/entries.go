@@ -14,7 +14,8 @@ import (
 
 // AddTyped adds a row that a person typed to a search, and to a new one for a phrase if
 // none is told. It is judged like any other.
-func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string, row view.EntryDraft) (*view.Lineup, error) {
+func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string, row view.EntryDraft) (*view.Lineup,
+	error) {
 	k, err := l.known(ctx, id)
 	if err != nil {
 		return nil, err
@@ -27,7 +28,9 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 	if err != nil {
 		return nil, err
 	}
-	judged, err := l.judge(ctx, k, []source.SearchEntry{{Part: e.Part, Position: e.Position, Sponsored: e.Sponsored, Name: e.Name, URL: e.URL, Phone: e.Phone, Years: e.Years}})
+	judged, err := l.judge(ctx, k, []source.SearchEntry{
+		{Part: e.Part, Position: e.Position, Sponsored: e.Sponsored, Name: e.Name, URL: e.URL, Phone: e.Phone,
+			Years: e.Years}})
 	if err != nil {
 		return nil, err
 	}
@@ -35,7 +38,8 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 	e.ClientID, e.LineupID = id, lineupID
 	err = l.DB.Write(ctx, func(tx *store.Tx) (err error) {
 		if lineupID == 0 {
-			recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: From(k.Home()), Ads: "not seen", RecordedAt: l.Now()}
+			recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: From(k.Home()), Ads: "not seen",
+				RecordedAt: l.Now()}
 			if e.LineupID, err = tx.AddLineup(recorded); err != nil {
 				return err
 			}
@@ -83,7 +87,9 @@ func (l *Lineup) Move(ctx context.Context, id, entry int64, to int) (*view.Lineu
 			return err
 		}
 		lineupID = e.LineupID
-		return arrange(tx, id, e.LineupID, e.ID, func(entries []lineup.Entry, i int) { lineup.Move(entries, i, max(to, 1)) })
+		return arrange(tx, id, e.LineupID, e.ID, func(entries []lineup.Entry, i int) {
+			lineup.Move(entries, i, max(to, 1))
+		})
 	})
 	if err != nil {
 		return nil, err
@@ -222,7 +228,8 @@ func (l *Lineup) SiteKinds(ctx context.Context) ([]view.SiteKind, error) {
 	err := l.DB.Read(ctx, func(tx *store.Tx) error {
 		kinds, err := tx.SiteKinds()
 		for _, k := range kinds {
-			out = append(out, view.SiteKind{Domain: k.Domain, Kind: view.EntryKind(k.Kind), SaidFor: k.SaidFor, SaidAt: k.SaidAt})
+			out = append(out, view.SiteKind{Domain: k.Domain, Kind: view.EntryKind(k.Kind), SaidFor: k.SaidFor,
+				SaidAt: k.SaidAt})
 		}
 		return err
 	})
@@ -250,7 +257,8 @@ func (l *Lineup) ForgetSiteKind(ctx context.Context, id int64, domain string) (*
 	}
 	found := make([]source.SearchEntry, len(again))
 	for i, e := range again {
-		found[i] = source.SearchEntry{Part: e.Part, Position: e.Position, Sponsored: e.Sponsored, Name: e.Name, URL: e.URL, Phone: e.Phone, Years: e.Years}
+		found[i] = source.SearchEntry{Part: e.Part, Position: e.Position, Sponsored: e.Sponsored, Name: e.Name,
+			URL: e.URL, Phone: e.Phone, Years: e.Years}
 	}
 	judged, err := l.judge(ctx, k, found)
 	if err != nil {

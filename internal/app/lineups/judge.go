@@ -34,7 +34,8 @@ func (l *Lineup) judge(ctx context.Context, k *study.Known, found []source.Searc
 	var group errgroup.Group
 	group.SetLimit(sideBySide)
 	for i, f := range found {
-		e := lineup.Entry{Part: f.Part, Position: f.Position, Sponsored: f.Sponsored, Name: text.Collapse(f.Name), Phone: text.Collapse(f.Phone), Years: f.Years}
+		e := lineup.Entry{Part: f.Part, Position: f.Position, Sponsored: f.Sponsored, Name: text.Collapse(f.Name),
+			Phone: text.Collapse(f.Phone), Years: f.Years}
 		if address, err := fetch.Address(f.URL); err == nil {
 			e.URL = address
 		}
@@ -72,7 +73,8 @@ type evidence struct {
 }
 
 func (l *Lineup) evidence(ctx context.Context, k *study.Known) (*evidence, error) {
-	ev := &evidence{phone: k.Client.Phone, trade: k.Client.Trade, said: map[string]store.SiteKind{}, trades: map[string]map[string]bool{}, names: namesService(k)}
+	ev := &evidence{phone: k.Client.Phone, trade: k.Client.Trade, said: map[string]store.SiteKind{},
+		trades: map[string]map[string]bool{}, names: namesService(k)}
 	if home, err := study.HomePage(k.Pages); err == nil {
 		ev.domain = lineup.Domain(home.URL)
 	}

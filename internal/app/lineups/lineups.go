@@ -60,17 +60,20 @@ func one(k *study.Known, id int64) (store.Lineup, error) {
 // shown is a search as the API shows it, with the others that were recorded.
 func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 	entries := k.EntriesOf(recorded.ID)
-	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device, LookedAt: recorded.LookedAt,
-		MapLookedAt: recorded.MapLookedAt, Ads: recorded.Ads, RecordedAt: view.When(recorded.RecordedAt), Searchable: l.Search != nil,
-		Entries: []view.Entry{}, Phrases: []string{}, Recorded: []view.Recorded{}, Pages: []int64{},
+	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device,
+		LookedAt:    recorded.LookedAt,
+		MapLookedAt: recorded.MapLookedAt, Ads: recorded.Ads, RecordedAt: view.When(recorded.RecordedAt),
+		Searchable: l.Search != nil,
+		Entries:    []view.Entry{}, Phrases: []string{}, Recorded: []view.Recorded{}, Pages: []int64{},
 		Rivals: len(study.RivalsOf(entries, k.Yardstick.Lineup))}
 	for _, t := range k.Typed {
 		out.Phrases = append(out.Phrases, t.Text)
 	}
 	for _, other := range k.Lineups {
 		inMap, organic := study.Stands(k.EntriesOf(other.ID))
-		out.Recorded = append(out.Recorded, view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
-			Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
+		out.Recorded = append(out.Recorded,
+			view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
+				Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
 	}
 	for _, p := range k.Pages {
 		if p.Kind.HasWordTarget() && recorded.ID != 0 && k.LineupOf(p.ID).ID == recorded.ID {
@@ -118,14 +121,16 @@ func (l *Lineup) known(ctx context.Context, id int64) (*study.Known, error) {
 }
 
 // record judges the entries of a result and keeps it.
-func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, result source.SearchResult) (*view.Lineup, error) {
+func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, result source.SearchResult) (*view.Lineup,
+	error) {
 	id := k.Client.ID
 	entries, err := l.judge(ctx, k, result.Entries)
 	if err != nil {
 		return nil, err
 	}
 	k.Yardstick.Lineup.Take(entries)
-	recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: result.Place, Device: result.Device, LookedAt: result.LookedAt,
+	recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: result.Place, Device: result.Device,
+		LookedAt:    result.LookedAt,
 		MapLookedAt: result.MapLookedAt, Ads: result.Ads, RecordedAt: l.Now()}
 	for _, e := range result.Entries {
 		if e.Part == lineup.Map && !e.Sponsored {
@@ -140,7 +145,8 @@ func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, resu
 			return err
 		}
 		for i, e := range entries {
-			_, err := tx.AddEntry(store.Entry{ClientID: id, LineupID: recorded.ID, Entry: e, Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating})
+			_, err := tx.AddEntry(store.Entry{ClientID: id, LineupID: recorded.ID, Entry: e,
+				Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating})
 			if err != nil {
 				return err
 			}

@@ -23,7 +23,8 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Pag
 		pages, problems := saved.Read([]saved.File{file})
 		switch {
 		case len(pages) > 0:
-			body, source.URL, source.ContentType = pages[0].Document.Body, pages[0].Document.URL, pages[0].Document.ContentType
+			body, source.URL, source.ContentType = pages[0].Document.Body, pages[0].Document.URL,
+				pages[0].Document.ContentType
 		case len(problems) > 0:
 			return results.Page{}, problems[0].Err
 		default:
@@ -59,7 +60,8 @@ func (l *Lineup) PreviewResults(name string, body []byte, columns []results.Fiel
 }
 
 // KeepResults records a page of results as the search for a phrase.
-func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []results.Field) (*view.Lineup, error) {
+func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []results.Field) (
+	*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
 		return nil, fault.New(fault.PhraseNeeded)
@@ -84,7 +86,8 @@ func searchOf(read results.Page) source.SearchResult {
 	out := source.SearchResult{Ads: "not seen"}
 	paid := 0
 	for _, e := range read.WithSites() {
-		s := source.SearchEntry{Position: e.Position, Name: e.Title, URL: e.URL, Reviews: e.Reviews, Rating: e.Rating, Phone: e.Phone}
+		s := source.SearchEntry{Position: e.Position, Name: e.Title, URL: e.URL, Reviews: e.Reviews, Rating: e.Rating,
+			Phone: e.Phone}
 		if e.Years != nil {
 			s.Years = *e.Years
 		}

@@ -39,7 +39,9 @@ func (l *Lineup) Paste(ctx context.Context, client int64, pasted string) (*view.
 // the first that is none, nil if all are.
 func Addresses(pasted string) (addresses []string, bad *fault.Fault) {
 	seen := map[string]bool{}
-	for _, typed := range strings.FieldsFunc(pasted, func(r rune) bool { return strings.ContainsRune(" \t\n\r,;", r) }) {
+	for _, typed := range strings.FieldsFunc(pasted, func(r rune) bool {
+		return strings.ContainsRune(" \t\n\r,;", r)
+	}) {
 		address, err := fetch.Address(typed)
 		switch why, told := fault.Of(err); {
 		case told && bad == nil:
@@ -77,7 +79,8 @@ func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 			continue
 		}
 		typed++
-		e := lineup.Entry{Part: lineup.Typed, Position: typed, Name: lineup.Domain(address), URL: address, Kind: lineup.Business, Taken: true}
+		e := lineup.Entry{Part: lineup.Typed, Position: typed, Name: lineup.Domain(address), URL: address,
+			Kind: lineup.Business, Taken: true}
 		if _, err := tx.AddEntry(store.Entry{ClientID: client, Entry: e}); err != nil {
 			return err
 		}

@@ -42,7 +42,9 @@ func List(was, is, want []string) []string {
 	if slices.Equal(was, is) {
 		return want
 	}
-	out := slices.DeleteFunc(slices.Clone(is), func(w string) bool { return slices.Contains(was, w) && !slices.Contains(want, w) })
+	out := slices.DeleteFunc(slices.Clone(is), func(w string) bool {
+		return slices.Contains(was, w) && !slices.Contains(want, w)
+	})
 	for _, w := range want {
 		if !slices.Contains(was, w) && !slices.Contains(out, w) {
 			out = append(out, w)

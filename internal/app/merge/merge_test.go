@@ -47,7 +47,8 @@ func TestMerge(t *testing.T) {
 
 func TestKeys(t *testing.T) {
 	merge := func(_ string, was, is, want string) (string, error) { return Merge(fault.Trade, was, is, want, Text) }
-	out, err := Keys(map[string]string{"a": "1", "b": "2"}, map[string]string{"a": "1", "b": "3"}, map[string]string{"a": "4", "b": "2", "c": "5"}, merge)
+	out, err := Keys(map[string]string{"a": "1", "b": "2"}, map[string]string{"a": "1", "b": "3"},
+		map[string]string{"a": "4", "b": "2", "c": "5"}, merge)
 	require.NoError(t, err)
 	assert.Equal(t, map[string]string{"a": "4", "b": "3", "c": "5"}, out)
 	_, err = Keys(map[string]string{}, map[string]string{"a": "1"}, map[string]string{"a": "2"}, merge)
@@ -57,7 +58,8 @@ func TestKeys(t *testing.T) {
 // Nobody's words are lost: what either adds is there, what either takes away is not, and all
 // else stays.
 func TestList(t *testing.T) {
-	assert.Equal(t, []string{"quote", "local", "urgent"}, List([]string{"quote", "cheap"}, []string{"quote", "cheap", "local"}, []string{"quote", "urgent"}))
+	assert.Equal(t, []string{"quote", "local", "urgent"},
+		List([]string{"quote", "cheap"}, []string{"quote", "cheap", "local"}, []string{"quote", "urgent"}))
 	word := rapid.SampledFrom([]string{"a", "b", "c", "d", "e", "f"})
 	words := rapid.SliceOfDistinct(word, rapid.ID[string])
 	rapid.Check(t, func(t *rapid.T) {

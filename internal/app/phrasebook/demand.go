@@ -69,7 +69,8 @@ func (b *Book) askPhrases(ctx context.Context, k *study.Known) (rows []table.Row
 func rowsOf(known []source.Demanded) (rows []table.Row) {
 	for _, d := range known {
 		if d.Phrase != "" {
-			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty, Position: d.Position, Address: d.Address, Area: d.Area})
+			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty,
+				Position: d.Position, Address: d.Address, Area: d.Area})
 		}
 	}
 	return rows

@@ -23,11 +23,12 @@ func (b *Book) File(ctx context.Context, client int64) (csv []byte, name string,
 	if err != nil {
 		return nil, "", err
 	}
-	rows := [][]string{{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service", "place", "page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}}
+	rows := [][]string{{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
+		"place", "page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}}
 	for _, f := range shown.Families {
 		for i, m := range f.Members {
-			row := []string{m.Text, f.Members[0].Text, figure(m.Volume), string(m.Area), figure(m.Difficulty), figure(m.Position),
-				string(f.Intent), f.Why.Says, f.Service, f.Place, f.Carrier, yes(f.Kept), "", ""}
+			row := []string{m.Text, f.Members[0].Text, figure(m.Volume), string(m.Area), figure(m.Difficulty),
+				figure(m.Position), string(f.Intent), f.Why.Says, f.Service, f.Place, f.Carrier, yes(f.Kept), "", ""}
 			if f.Choice.Reason != "" {
 				row[7] = f.Choice.Reason
 			}

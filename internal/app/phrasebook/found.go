@@ -50,7 +50,8 @@ func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
 		had[phrase.Fold(p.Text)] = true
 	}
 	for _, r := range rows[:min(len(rows), maxFound)] {
-		out.Rows = append(out.Rows, view.FoundPhrase{Text: r.Text, Intent: view.IntentCode(r.Intent), Service: r.Service, Volume: r.Volume,
+		out.Rows = append(out.Rows, view.FoundPhrase{Text: r.Text, Intent: view.IntentCode(r.Intent),
+			Service: r.Service, Volume: r.Volume,
 			Positions: r.Positions, InBook: had[phrase.Fold(r.Text)]})
 	}
 	return out, nil

@@ -46,7 +46,8 @@ const maxUnzipped = 200 << 20
 // sheetRows reads the first sheet of a workbook that holds anything. Formulas
 // are not worked out: what the file keeps as their value is taken.
 func sheetRows(body []byte) ([][]string, error) {
-	f, err := excelize.OpenReader(bytes.NewReader(body), excelize.Options{UnzipSizeLimit: maxUnzipped, UnzipXMLSizeLimit: maxUnzipped / 4})
+	f, err := excelize.OpenReader(bytes.NewReader(body),
+		excelize.Options{UnzipSizeLimit: maxUnzipped, UnzipXMLSizeLimit: maxUnzipped / 4})
 	if err != nil {
 		return nil, fault.New(fault.WorkbookUnreadable).Because(err)
 	}
@@ -127,7 +128,8 @@ func siteOf(name string, rows [][]string, layout table.Layout, sites []view.Foun
 // ImportList takes the phrases of a list into a client's book, or if site names
 // one, as what that site is found for; the client's own go into its book too.
 // layout says what the columns hold; nil takes what is guessed.
-func (b *Book) ImportList(ctx context.Context, client int64, name string, body []byte, layout *view.Layout, site string, area visits.Area) (*view.Report, error) {
+func (b *Book) ImportList(ctx context.Context, client int64, name string, body []byte, layout *view.Layout, site string,
+	area visits.Area) (*view.Report, error) {
 	rows, err := listOf(body)
 	if err != nil {
 		return nil, err
@@ -147,7 +149,8 @@ func (b *Book) ImportList(ctx context.Context, client int64, name string, body [
 // phrasesIn are the phrases of a list with the area of their volumes.
 func phrasesIn(list listOfSite, home place.Place) (out []book.Phrase) {
 	for _, r := range list.rows {
-		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position}
+		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty,
+			Position: r.Position}
 		if r.Volume != nil {
 			p.Area = table.AreaOf(r.Area, home)
 			if p.Area == "" {

@@ -61,7 +61,9 @@ func (b *Book) get(ctx context.Context, id int64) (*view.Book, []book.Family, er
 	}
 	out := show(families, k.Known)
 	for _, i := range imports {
-		out.Imports = append(out.Imports, view.ImportInfo{ID: i.ID, Name: i.Name, TakenAt: i.TakenAt, Added: len(i.Added), Joined: len(i.Changed), Sites: len(i.Found)})
+		out.Imports = append(out.Imports,
+			view.ImportInfo{ID: i.ID, Name: i.Name, TakenAt: i.TakenAt, Added: len(i.Added), Joined: len(i.Changed),
+				Sites: len(i.Found)})
 	}
 	return out, families, nil
 }
@@ -91,7 +93,8 @@ func (b *Book) missed(ctx context.Context, k *study.Known, families []book.Famil
 		for _, f := range near[p.ID] {
 			leads = append(leads, f.Lead().Text)
 		}
-		for i, holds := range sheet.Holds(kept, sheet.NewCriteria(sheet.Asked{Phrases: leads, Language: k.Language()})) {
+		for i, holds := range sheet.Holds(kept,
+			sheet.NewCriteria(sheet.Asked{Phrases: leads, Language: k.Language()})) {
 			near[p.ID][i].NearMiss = !holds
 		}
 	}
@@ -100,9 +103,11 @@ func (b *Book) missed(ctx context.Context, k *study.Known, families []book.Famil
 
 // show shows families with what they come to.
 func show(families []book.Family, k *study.Known) *view.Book {
-	out := &view.Book{Families: []view.BookRow{}, Sums: map[string]int{}, Pages: []view.CarrierPage{}, Imports: []view.ImportInfo{},
+	out := &view.Book{Families: []view.BookRow{}, Sums: map[string]int{}, Pages: []view.CarrierPage{},
+		Imports:    []view.ImportInfo{},
 		Unfamiliar: []view.UnknownWord{}, Likely: []view.Tie{}, Verdicts: []view.WordJudged{},
-		Phrases: len(k.Phrases), Ties: k.Ties(), OtherShare: k.Yardstick.Visits.Others, AlsoShare: k.Yardstick.Book.AlsoShare}
+		Phrases: len(k.Phrases), Ties: k.Ties(), OtherShare: k.Yardstick.Visits.Others,
+		AlsoShare: k.Yardstick.Book.AlsoShare}
 	firms := map[string]int{}
 	for i := range families {
 		f := &families[i]
@@ -129,11 +134,13 @@ func show(families []book.Family, k *study.Known) *view.Book {
 	slices.SortStableFunc(out.Pages, func(a, b view.CarrierPage) int { return cmp.Compare(b.Gain, a.Gain) })
 	out.Firms = words(firms)
 	for _, w := range book.WordsToJudge(families) {
-		out.Unfamiliar = append(out.Unfamiliar, view.UnknownWord{Word: w.Word, Families: w.Families, Gain: w.Gain, Searches: w.Volume, Example: w.Example})
+		out.Unfamiliar = append(out.Unfamiliar,
+			view.UnknownWord{Word: w.Word, Families: w.Families, Gain: w.Gain, Searches: w.Volume, Example: w.Example})
 	}
 	for _, t := range k.LikelyTies() {
-		out.Likely = append(out.Likely, view.Tie{Kind: view.TieKind(t.Kind), Word: t.Word, Means: strings.Join(t.Means, " "), Made: t.Certain,
-			Searches: t.Searches, Phrases: t.Phrases})
+		out.Likely = append(out.Likely,
+			view.Tie{Kind: view.TieKind(t.Kind), Word: t.Word, Means: strings.Join(t.Means, " "), Made: t.Certain,
+				Searches: t.Searches, Phrases: t.Phrases})
 	}
 	for _, w := range k.Words {
 		if w.Verdict != "" {
@@ -157,7 +164,8 @@ func carry(pages []view.CarrierPage, f *book.Family, row view.BookRow) []view.Ca
 			return pages
 		}
 	}
-	return append(pages, view.CarrierPage{Kind: kind, Carrier: row.Carrier, PageID: row.PageID, Families: 1, Gain: gain, Conflict: row.Conflict})
+	return append(pages, view.CarrierPage{Kind: kind, Carrier: row.Carrier, PageID: row.PageID, Families: 1, Gain: gain,
+		Conflict: row.Conflict})
 }
 
 // mostFrequent lists what was counted, the most frequent first, bounded.

@@ -21,7 +21,8 @@ type ownedPage struct {
 // AddFiles keeps the pages found in files as readings: each of the page of the
 // client or the rival whose address it tells, and a single one that tells none
 // of the page that it was added for.
-func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, files []saved.File) ([]view.Filed, error) {
+func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, files []saved.File) ([]view.Filed,
+	error) {
 	if len(files) == 0 {
 		return nil, fault.New(fault.NoFile)
 	}
@@ -48,7 +49,8 @@ func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, fi
 
 // file keeps a page that was found in a file. alone tells that it is the only
 // one: it is then the page that it was added for if it tells no other.
-func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned []ownedPage, here ownedPage, alone bool) view.Filed {
+func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned []ownedPage, here ownedPage,
+	alone bool) view.Filed {
 	f := view.Filed{File: path.Base(p.File), URL: p.Document.URL}
 	to, ok := withAddress(owned, p.Document.URL)
 	switch {

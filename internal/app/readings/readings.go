@@ -62,19 +62,23 @@ type Incoming struct {
 
 // read reads a page that came in.
 func (r *Readings) read(in Incoming) *page.Page {
-	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType, Base: in.Base,
-		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser || in.Source == reading.FromTab, Cache: &r.sheets})
+	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType,
+		Base:   in.Base,
+		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser ||
+			in.Source == reading.FromTab, Cache: &r.sheets})
 }
 
 // Keep reads a page that came in and keeps it as a reading of a client under an
 // address, and more in the same transaction; it returns the reading's id.
-func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incoming, more ...func(*store.Tx, int64) error) (int64, error) {
+func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incoming,
+	more ...func(*store.Tx, int64) error) (int64, error) {
 	p := r.read(in)
 	if p.Warns(page.NotHTML) {
 		return 0, fault.New(fault.FileNotAPage, in.Document.URL)
 	}
-	kept, data := store.Reading{ClientID: client, URL: key, FinalURL: in.Document.URL, Source: in.Source, RobotsIgnored: in.RobotsIgnored,
-		ContentType: in.Document.ContentType, Base: in.Base, Redirects: in.Document.Redirects, ETag: in.Document.ETag,
+	kept, data := store.Reading{ClientID: client, URL: key, FinalURL: in.Document.URL, Source: in.Source,
+		RobotsIgnored: in.RobotsIgnored,
+		ContentType:   in.Document.ContentType, Base: in.Base, Redirects: in.Document.Redirects, ETag: in.Document.ETag,
 		LastModified: in.Document.LastModified, TakenAt: r.Now(), Facts: reading.FactsOf(p), Note: in.Note}, p.Data()
 	err := r.DB.Write(ctx, func(tx *store.Tx) (err error) {
 		if kept.ID, err = tx.AddReading(kept, in.Document.Body, data); err != nil {
@@ -119,7 +123,8 @@ func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, erro
 
 // anew reads the HTML of a reading by today's rules.
 func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Page, error) {
-	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType}, Base: of.Base, Source: of.Source}
+	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType}, Base: of.Base,
+		Source: of.Source}
 	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		if in.Document.Body, err = tx.ReadingHTML(of.ID); err != nil || of.Source == reading.FromPaste {
 			return err
@@ -156,7 +161,8 @@ func (r *Readings) Paste(ctx context.Context, client, pageID, entry int64, html 
 }
 
 // markup tells pasted HTML from pasted text.
-var markup = regexp.MustCompile(`(?i)<(!doctype|html|head|body|main|div|p|h[1-6]|a|ul|ol|table|section|article|span|br|img)[\s/>]`)
+var markup = regexp.MustCompile(
+	`(?i)<(!doctype|html|head|body|main|div|p|h[1-6]|a|ul|ol|table|section|article|span|br|img)[\s/>]`)
 
 // Remove removes a reading that was added by mistake; the one before it stands
 // again.

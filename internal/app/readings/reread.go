@@ -49,7 +49,8 @@ func (r *Readings) Reread(ctx context.Context) (changed []Reread, read int, err 
 		}
 		read++
 		if before := of.Facts.Words; before != now {
-			changed = append(changed, Reread{Client: names[of.ClientID], URL: of.URL, Reading: of.ID, Before: before, Now: now})
+			changed = append(changed, Reread{Client: names[of.ClientID], URL: of.URL, Reading: of.ID, Before: before,
+				Now: now})
 		}
 	}
 	return changed, read, err
@@ -61,7 +62,9 @@ func (r *Readings) reread(ctx context.Context, of store.Reading) (page.Words, er
 	if err != nil {
 		return page.Words{}, err
 	}
-	err = r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetReadingPage(of.ClientID, of.ID, reading.FactsOf(p), p.Data()) })
+	err = r.DB.Write(ctx, func(tx *store.Tx) error {
+		return tx.SetReadingPage(of.ClientID, of.ID, reading.FactsOf(p), p.Data())
+	})
 	return p.Words, err
 }
 

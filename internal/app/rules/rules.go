@@ -24,7 +24,9 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 	err := y.DB.Read(ctx, func(tx *store.Tx) error {
 		figures, err := figuresOf(tx, id)
 		for _, f := range figures {
-			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key), Group: wording.FigureGroup(f.Key), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least, Most: f.Most,
+			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key),
+				Group: wording.FigureGroup(f.Key), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least,
+				Most:    f.Most,
 				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
 		}
 		return err

@@ -49,8 +49,10 @@ type Runs struct {
 }
 
 // New returns runs.
-func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, studies *study.Studies, log *slog.Logger, now func() time.Time) *Runs {
-	runs := &Runs{db: db, readings: r, surveys: s, studies: studies, log: log, now: now, stops: map[int64]context.CancelCauseFunc{}, broken: map[int64]*fault.Fault{}}
+func New(ctx context.Context, db *store.DB, r *readings.Readings, s *surveys.Surveys, studies *study.Studies,
+	log *slog.Logger, now func() time.Time) *Runs {
+	runs := &Runs{db: db, readings: r, surveys: s, studies: studies, log: log, now: now,
+		stops: map[int64]context.CancelCauseFunc{}, broken: map[int64]*fault.Fault{}}
 	runs.running, runs.end = context.WithCancel(context.WithoutCancel(ctx))
 	return runs
 }
@@ -64,7 +66,8 @@ func (r *Runs) Close() {
 func runOf(j store.Job) view.Run {
 	r := view.Run{ID: j.ID, ClientID: j.ClientID, State: j.State, Started: j.StartedAt, Items: []view.RunItem{}}
 	for _, i := range j.Items {
-		r.Items = append(r.Items, view.RunItem{Kind: i.Kind, Name: i.Name, URL: i.URL, State: i.State, Failure: view.FailureOf(i.Fault), Visited: i.Visited, Known: i.Known})
+		r.Items = append(r.Items, view.RunItem{Kind: i.Kind, Name: i.Name, URL: i.URL, State: i.State,
+			Failure: view.FailureOf(i.Fault), Visited: i.Visited, Known: i.Known})
 		switch i.State {
 		case store.ItemDone:
 			r.Done++
@@ -279,7 +282,9 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 	r.each(running, job, store.ItemPage, SideBySide, func(item store.JobItem) {
 		r.readItem(running, keep, client, id, item, modes[item.URL])
 	})
-	r.each(running, job, store.ItemSite, sitesAtOnce, func(item store.JobItem) { r.surveyItem(running, keep, client, id, item) })
+	r.each(running, job, store.ItemSite, sitesAtOnce, func(item store.JobItem) {
+		r.surveyItem(running, keep, client, id, item)
+	})
 	state := store.JobDone
 	if running.Err() != nil {
 		state = store.JobStopped

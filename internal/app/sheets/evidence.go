@@ -18,8 +18,9 @@ func (s *Sheet) Evidence(ctx context.Context, id, pageID, entry int64, phrase st
 		return nil, err
 	}
 	p := side.Column.Page
-	e := &view.Evidence{Name: side.Name, URL: side.URL, ReadingID: side.Reading.ID, TakenAt: view.When(side.Reading.TakenAt),
-		Words: view.WordsOf(p.Words), Across: []view.Across{}, Blocks: []view.Block{}, Labels: []view.Marked{}}
+	e := &view.Evidence{Name: side.Name, URL: side.URL, ReadingID: side.Reading.ID,
+		TakenAt: view.When(side.Reading.TakenAt),
+		Words:   view.WordsOf(p.Words), Across: []view.Across{}, Blocks: []view.Block{}, Labels: []view.Marked{}}
 	var marks []sheet.Mark
 	if e.Phrase = text.Collapse(phrase); e.Phrase != "" {
 		if len(text.Tokens(e.Phrase)) == 0 {
@@ -49,7 +50,8 @@ func (c comparison) across(criteria *sheet.Criteria, family, phrase string) []vi
 			continue
 		}
 		p := sheet.Measure(side.Column.Page, criteria).Family(family)
-		out = append(out, view.Across{EntryID: side.Entry.ID, Name: side.Name, Exact: p.Exact.Total, Loose: p.Loose.Total,
+		out = append(out, view.Across{EntryID: side.Entry.ID, Name: side.Name, Exact: p.Exact.Total,
+			Loose:      p.Loose.Total,
 			FindInPage: sheet.FindInPage(side.Column.Page, phrase)})
 	}
 	return out

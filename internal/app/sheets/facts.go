@@ -23,7 +23,9 @@ func (s *Sheet) MadeOf(ctx context.Context, id, pageID, entry int64) (*view.Made
 	out := &view.MadeOf{Sequences: []view.Sequence{}, Shared: []view.SharedWords{}}
 	if side.Column != nil {
 		for _, q := range sheet.MadeOf(side.Column.Page) {
-			out.Sequences = append(out.Sequences, view.Sequence{Text: place.CapitalsOfPart(q.Text, c.Named), Words: q.Words, Count: q.Count, Rate: q.Rate})
+			out.Sequences = append(out.Sequences,
+				view.Sequence{Text: place.CapitalsOfPart(q.Text, c.Named), Words: q.Words, Count: q.Count,
+					Rate: q.Rate})
 		}
 	}
 	var own *page.Page
@@ -36,7 +38,8 @@ func (s *Sheet) MadeOf(ctx context.Context, id, pageID, entry int64) (*view.Made
 	}
 	judge := c.Judge()
 	for _, q := range sheet.SharedByRivals(own, rivals) {
-		out.Shared = append(out.Shared, view.SharedWords{Text: place.CapitalsOfPart(q.Text, c.Named), Rivals: q.Rivals, Median: q.Median, Own: q.Own,
+		out.Shared = append(out.Shared, view.SharedWords{Text: place.CapitalsOfPart(q.Text, c.Named), Rivals: q.Rivals,
+			Median: q.Median, Own: q.Own,
 			Missing: q.Missing, Named: judge.Names(q.Text)})
 	}
 	return out, nil

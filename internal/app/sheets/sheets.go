@@ -48,7 +48,8 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 	if err != nil {
 		return nil, err
 	}
-	out := &view.Sheet{Page: PageInfo(c.Comparison), Families: c.families(), Columns: []view.Column{}, Target: c.target()}
+	out := &view.Sheet{Page: PageInfo(c.Comparison), Families: c.families(), Columns: []view.Column{},
+		Target: c.target()}
 	own := c.column(c.Client)
 	own.Role = "client"
 	c.propose(own.Images)
@@ -94,7 +95,8 @@ func (c comparison) families() []view.Family {
 		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.RowGain,
 			Members: []view.FamilyMember{{Text: f.Lead().Text, Searches: f.Lead().Volume}}}
 		for _, m := range c.Members[f.Key] {
-			family.Members = append(family.Members, view.FamilyMember{Text: m.Text, Searches: m.Volume, Wanted: m.Wanted, Also: m.Also})
+			family.Members = append(family.Members,
+				view.FamilyMember{Text: m.Text, Searches: m.Volume, Wanted: m.Wanted, Also: m.Also})
 		}
 		out = append(out, family)
 	}
@@ -102,13 +104,16 @@ func (c comparison) families() []view.Family {
 }
 
 func (c comparison) column(side *study.Side) view.Column {
-	v := view.Column{Name: side.Name, URL: side.URL, Failure: view.FailureOf(side.Failed), Families: []view.FamilyPlacement{},
-		Headings: []view.Heading{}, Images: []view.Image{}, Warnings: []view.Warning{}, Redirects: []string{}, Mode: view.ReadMode(side.Mode)}
+	v := view.Column{Name: side.Name, URL: side.URL, Failure: view.FailureOf(side.Failed),
+		Families: []view.FamilyPlacement{},
+		Headings: []view.Heading{}, Images: []view.Image{}, Warnings: []view.Warning{}, Redirects: []string{},
+		Mode: view.ReadMode(side.Mode)}
 	if side.Column == nil {
 		return v
 	}
 	r := side.Reading
-	v.ReadingID, v.TakenAt, v.Source, v.RobotsIgnored = r.ID, view.When(r.TakenAt), view.Source(r.Source), r.RobotsIgnored
+	v.ReadingID, v.TakenAt, v.Source, v.RobotsIgnored = r.ID, view.When(r.TakenAt), view.Source(r.Source),
+		r.RobotsIgnored
 	v.Redirects = append(v.Redirects, r.Redirects...)
 	v.Note = view.FailureOf(r.Note)
 	v.Measured(side.Column)
@@ -137,7 +142,8 @@ func (c comparison) propose(images []view.Image) {
 
 func (c comparison) target() view.SheetTarget {
 	y := c.Yardstick.Target
-	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{}, Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
+	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{},
+		Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
 		Beat: wording.Beat(c.Words.Figures)}
 	for i, f := range c.Aim.Families {
 		wanted := view.WantedSlots{Family: f.Key, Slots: []view.SlotCode{}}

@@ -27,8 +27,10 @@ func (s *Shelf) List(ctx context.Context) ([]view.ShelfRow, error) {
 }
 
 func shown(r study.ShelfRow) view.ShelfRow {
-	row := view.ShelfRow{ID: r.ID, Name: r.Name, Trade: r.Trade, Place: r.Place, Lead: r.Lead, Words: r.Words, PageID: r.Home.ID,
-		MapPosition: r.MapPosition, OrganicPosition: r.OrganicPosition, Searched: r.Searched, MeasuredAt: view.When(r.TakenAt)}
+	row := view.ShelfRow{ID: r.ID, Name: r.Name, Trade: r.Trade, Place: r.Place, Lead: r.Lead, Words: r.Words,
+		PageID:      r.Home.ID,
+		MapPosition: r.MapPosition, OrganicPosition: r.OrganicPosition, Searched: r.Searched,
+		MeasuredAt: view.When(r.TakenAt)}
 	if r.Words != nil {
 		row.ToWrite = &r.ToWrite
 	}

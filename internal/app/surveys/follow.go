@@ -52,7 +52,8 @@ func (f *follower) take(p site.Surveyed) error {
 			continue
 		}
 		f.found[had.ID] = true
-		if had.ByHand || had.Kind == site.Home || had.Kind == now.Kind && had.Service == now.Service && had.Place == now.Place {
+		if had.ByHand || had.Kind == site.Home || had.Kind == now.Kind && had.Service == now.Service &&
+			had.Place == now.Place {
 			return nil
 		}
 		had.Kind, had.Service, had.Place = now.Kind, now.Service, now.Place
@@ -69,7 +70,8 @@ func (f *follower) take(p site.Surveyed) error {
 		return f.tx.ReturnPage(now)
 	}
 	for _, planned := range f.pages {
-		if planned.URL == "" && now.Kind.ForOneSubject() && planned.Kind == now.Kind && planned.Service == now.Service && planned.Place == now.Place && !f.found[planned.ID] {
+		if planned.URL == "" && now.Kind.ForOneSubject() && planned.Kind == now.Kind &&
+			planned.Service == now.Service && planned.Place == now.Place && !f.found[planned.ID] {
 			f.found[planned.ID] = true
 			now.ID, now.ByHand = planned.ID, planned.ByHand
 			return f.tx.UpdatePage(now)

@@ -110,7 +110,8 @@ func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, er
 // siteOf is a survey as it is kept: pages that the client or its lineup has go by
 // the addresses that they have there.
 func (w *keptWeb) siteOf(job Job, found survey.Site, now time.Time) store.Site {
-	out := store.Site{ClientID: job.Client, Domain: found.Domain, SurveyedAt: now, Both: found.Both, Dead: found.Dead, Fault: found.Stopped}
+	out := store.Site{ClientID: job.Client, Domain: found.Domain, SurveyedAt: now, Both: found.Both, Dead: found.Dead,
+		Fault: found.Stopped}
 	for _, v := range found.Visited {
 		p := store.SitePage{Labels: v.Labels, InLinks: v.InLinks, Canonical: v.Canonical}
 		p.URL = w.key(v.URL)

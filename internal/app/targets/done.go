@@ -35,11 +35,13 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 			if c, ok := said(t.Page, part.Key); ok {
 				part.Choice = c
 			}
-			if part.Kind == plan.Words || part.Choice.State == plan.Dropped || asked[plan.Ref{Page: t.Page, Key: part.Key}] || now.Pages[t.Page] == nil {
+			if part.Kind == plan.Words || part.Choice.State == plan.Dropped ||
+				asked[plan.Ref{Page: t.Page, Key: part.Key}] || now.Pages[t.Page] == nil {
 				continue
 			}
 			says := before.teller(t.Page).Part(t, &part)
-			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind), Says: join(says.Before, says.Pencil, says.After),
+			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind),
+				Says: join(says.Before, says.Pencil, says.After),
 				Note: says.Note, Gain: part.Gain})
 		}
 	}
@@ -56,7 +58,8 @@ func written(before, now *Worked) (out []view.Done) {
 			if is.ToWrite > 0 {
 				note = wording.Count(is.ToWrite, "word", "") + " left"
 			}
-			out = append(out, view.Done{Page: key, Key: "words", Name: "Words", Says: fmt.Sprintf("%s of %s", wording.Number(n), wording.Count(was.ToWrite, "word", "")), Note: note})
+			out = append(out, view.Done{Page: key, Key: "words", Name: "Words",
+				Says: fmt.Sprintf("%s of %s", wording.Number(n), wording.Count(was.ToWrite, "word", "")), Note: note})
 		}
 	}
 	return out

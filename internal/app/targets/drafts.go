@@ -31,7 +31,8 @@ func (p *Plan) KeepDraft(ctx context.Context, id int64, pageKey, name string, ra
 		if err != nil {
 			return err
 		}
-		return tx.AddDraft(id, store.Draft{Reading: store.Reading{ID: reading}, PageID: row, Name: name, Format: string(read.Format)}, raw)
+		return tx.AddDraft(id, store.Draft{Reading: store.Reading{ID: reading}, PageID: row, Name: name,
+			Format: string(read.Format)}, raw)
 	})
 	if err != nil {
 		return nil, err

@@ -39,7 +39,8 @@ func (w *Worked) images() *view.ImageNames {
 					continue
 				}
 				seen[file] = true
-				row := view.ImageRow{Page: key, PageURL: address, Now: file, Verdict: view.VerdictCode(c.Aim.Client.Verdicts[i]),
+				row := view.ImageRow{Page: key, PageURL: address, Now: file,
+					Verdict:     view.VerdictCode(c.Aim.Client.Verdicts[i]),
 					VerdictSays: wording.Verdict(c.Aim.Client.Verdicts[i]), Hidden: img.Hidden}
 				if img.Alt != nil {
 					row.AltNow = *img.Alt
@@ -94,7 +95,8 @@ func (w *Worked) ask(row *view.ImageRow, page string, parts []plan.Part) {
 		changed := p.Choice.State == plan.Changed
 		switch p.Kind {
 		case plan.ImageName:
-			row.NameKey, row.Wanted, row.Proposed, row.Dropped, row.Changed = p.Key, p.Image.Wanted, p.Image.Wanted, p.Choice.State == plan.Dropped, changed
+			row.NameKey, row.Wanted, row.Proposed, row.Dropped, row.Changed = p.Key, p.Image.Wanted, p.Image.Wanted,
+				p.Choice.State == plan.Dropped, changed
 			if changed {
 				row.Wanted = p.Choice.Value
 			}
@@ -152,7 +154,9 @@ var fileName = regexp.MustCompile(`^[A-Za-z0-9][A-Za-z0-9._-]{0,99}\.[A-Za-z0-9]
 // checkName checks what the user says that an image is to be called. Its error is a fault.
 func (w *Worked) checkName(s Said) error {
 	ofImage := slices.ContainsFunc(w.Targets, func(t plan.Target) bool {
-		return t.Page == s.Page && slices.ContainsFunc(t.Parts, func(p plan.Part) bool { return p.Key == s.Key && p.Kind == plan.ImageName })
+		return t.Page == s.Page && slices.ContainsFunc(t.Parts, func(p plan.Part) bool {
+			return p.Key == s.Key && p.Kind == plan.ImageName
+		})
 	})
 	if !ofImage || s.State != plan.Changed {
 		return nil

@@ -76,8 +76,8 @@ func (w *Worked) figures(c *study.Comparison, rival *study.Side) ladder.Figures 
 }
 
 // elsewhere are the fronts that figures from elsewhere are of.
-var elsewhere = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, standing.Listings: ladder.Listings, standing.Reviews: ladder.Reviews,
-	standing.FoundFor: ladder.FoundFor}
+var elsewhere = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, standing.Listings: ladder.Listings,
+	standing.Reviews: ladder.Reviews, standing.FoundFor: ladder.FoundFor}
 
 // slotsOf counts the slots that should have a family and do.
 func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
@@ -92,9 +92,11 @@ func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
 
 // rung shows a rung.
 func (w *Worked) rung(r ladder.Rung) view.Rung {
-	out := view.Rung{Name: r.Name, Minutes: r.Minutes, Steps: []view.RungStep{}, Targets: []view.RungTarget{}, Short: []string{}, Left: []string{}}
+	out := view.Rung{Name: r.Name, Minutes: r.Minutes, Steps: []view.RungStep{}, Targets: []view.RungTarget{},
+		Short: []string{}, Left: []string{}}
 	for _, s := range r.Steps {
-		step := view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front), Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()}
+		step := view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front),
+			Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()}
 		if s.OwnKnown {
 			step.Own = &s.Own
 		}
@@ -106,7 +108,9 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 	for _, ref := range r.Targets {
 		if t, err := w.Find(ref.String()); err == nil {
 			says := w.teller(t.Page).Instruct(t)
-			out.Targets = append(out.Targets, view.RungTarget{ID: ref.String(), Page: t.Page, Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
+			out.Targets = append(out.Targets,
+				view.RungTarget{ID: ref.String(), Page: t.Page, Says: join(says.Before, says.Pencil, says.After),
+					Minutes: t.Minutes})
 		}
 	}
 	for _, f := range r.Short {

@@ -17,7 +17,8 @@ func (w *Worked) merged(page string, was, is, want outline.Edits) (out outline.E
 	if out.Order, err = merge.Merge(fault.SectionOrder, was.Order, is.Order, want.Order, w.sayOrder(page)); err != nil {
 		return out, err
 	}
-	if out.Alone, err = merge.Merge(fault.OthersAdjusted, was.Alone, is.Alone, want.Alone, wording.OthersAdjusted); err != nil {
+	if out.Alone, err = merge.Merge(fault.OthersAdjusted, was.Alone, is.Alone, want.Alone,
+		wording.OthersAdjusted); err != nil {
 		return out, err
 	}
 	out.Sections, err = merge.Keys(was.Sections, is.Sections, want.Sections,
@@ -33,7 +34,8 @@ func (w *Worked) merged(page string, was, is, want outline.Edits) (out outline.E
 }
 
 func mergedSection(was, is, want outline.SectionEdit) (out outline.SectionEdit, err error) {
-	if out.Heading, err = merge.Merge(fault.SectionHeading, was.Heading, is.Heading, want.Heading, merge.Text); err != nil {
+	if out.Heading, err = merge.Merge(fault.SectionHeading, was.Heading, is.Heading, want.Heading,
+		merge.Text); err != nil {
 		return out, err
 	}
 	if out.Words, err = merge.Merge(fault.SectionWords, was.Words, is.Words, want.Words, sayWords); err != nil {

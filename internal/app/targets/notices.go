@@ -38,7 +38,8 @@ func (w *Worked) noticesOf(c *study.Comparison, before map[string]store.Reading)
 	for i, r := range counted {
 		aside := slices.Contains(is.SetAside, i)
 		if aside != slices.Contains(was.SetAside, i) {
-			out = append(out, view.Notice{Page: c.Aim.Key, Says: wording.CountedAgain(r.Name, r.Column.Page.Words.Seen, aside, was.Target, is.Target)})
+			out = append(out, view.Notice{Page: c.Aim.Key,
+				Says: wording.CountedAgain(r.Name, r.Column.Page.Words.Seen, aside, was.Target, is.Target)})
 		}
 	}
 	return out

@@ -24,7 +24,8 @@ func (p *Plan) Outline(ctx context.Context, client int64, page string) (*view.Ou
 // SetOutline keeps what the user changed of an outline, all of it. was are the edits that the
 // change was made from, nil if that is not known: what was changed elsewhere meanwhile stays,
 // and where both changed one thing it is refused with both.
-func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outline.Edits, was *outline.Edits) (*view.Outline, error) {
+func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outline.Edits,
+	was *outline.Edits) (*view.Outline, error) {
 	w, err := p.Work(ctx, client)
 	if err != nil {
 		return nil, err
@@ -54,7 +55,8 @@ func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outl
 func (w *Worked) outline(page string) *view.Outline {
 	c, words, teller := w.Pages[page], w.Words[page], w.teller(page)
 	edits := w.Edits(page)
-	out := &view.Outline{Page: page, Words: view.WordTargetOf(words), Sections: []view.OutlineSection{}, Alone: edits.Alone,
+	out := &view.Outline{Page: page, Words: view.WordTargetOf(words), Sections: []view.OutlineSection{},
+		Alone:     edits.Alone,
 		Questions: append([]string{}, c.Aim.Topics.Questions...), Frames: []string{}, Edits: view.OutlineEditsOf(edits)}
 	if first, ok := c.First(); ok {
 		out.First = c.Display(first.Text)
@@ -62,8 +64,10 @@ func (w *Worked) outline(page string) *view.Outline {
 	}
 	for _, s := range w.Outlines[page] {
 		edit, changed := edits.Sections[s.Key]
-		shown := view.OutlineSection{Key: s.Key, Kind: view.SectionKind(s.Kind), Heading: teller.Section(s), There: s.There && !s.Renamed, Renamed: s.Renamed,
-			Holds: s.Holds, Words: s.Words, Fixed: s.Fixed, Dropped: s.Dropped, Added: changed && edit.Added, Have: s.Have, Rivals: s.Rivals,
+		shown := view.OutlineSection{Key: s.Key, Kind: view.SectionKind(s.Kind), Heading: teller.Section(s),
+			There: s.There && !s.Renamed, Renamed: s.Renamed,
+			Holds: s.Holds, Words: s.Words, Fixed: s.Fixed, Dropped: s.Dropped, Added: changed &&
+				edit.Added, Have: s.Have, Rivals: s.Rivals,
 			Families: []view.SectionFamily{}}
 		for _, key := range s.Families {
 			shown.Families = append(shown.Families, w.sectionFamily(page, key))
@@ -88,7 +92,8 @@ func (w *Worked) sectionFamily(page, key string) view.SectionFamily {
 	}
 	for i := range w.Targets {
 		for _, p := range w.Targets[i].Parts {
-			if rule := plan.PartRuleOf(p.Kind); w.Targets[i].Page == page && p.Family() == key && rule.Places && p.Choice.State != plan.Dropped {
+			if rule := plan.PartRuleOf(p.Kind); w.Targets[i].Page == page && p.Family() == key && rule.Places &&
+				p.Choice.State != plan.Dropped {
 				out.Slots = append(out.Slots, view.SlotCode(rule.Slot.String()))
 			}
 		}

@@ -55,18 +55,22 @@ func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, 
 // proof shows a report.
 func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proof.Report) *view.Proof {
 	teller := w.teller(key)
-	out := &view.Proof{Page: key, Format: string(format), Copy: r.Copy, Wanted: r.Wanted, Left: r.Left, Hold: r.Hold, Short: r.Short(),
-		Sections: []view.ProofSection{}, Missing: []view.ProofLine{}, Met: []view.ProofLine{}, Over: []view.ProofLine{}, Wrong: []string{}}
+	out := &view.Proof{Page: key, Format: string(format), Copy: r.Copy, Wanted: r.Wanted, Left: r.Left, Hold: r.Hold,
+		Short:    r.Short(),
+		Sections: []view.ProofSection{}, Missing: []view.ProofLine{}, Met: []view.ProofLine{}, Over: []view.ProofLine{},
+		Wrong: []string{}}
 	for _, s := range r.Sections {
 		if !s.Dropped {
-			out.Sections = append(out.Sections, view.ProofSection{Key: s.Key, Heading: teller.Section(s), Words: s.Holds, Left: s.Words})
+			out.Sections = append(out.Sections,
+				view.ProofSection{Key: s.Key, Heading: teller.Section(s), Words: s.Holds, Left: s.Words})
 		}
 	}
 	lines := func(parts []plan.Part) []view.ProofLine {
 		list := make([]view.ProofLine, 0, len(parts))
 		for i := range parts {
 			says := teller.Part(&plan.Target{Kind: plan.Placing}, &parts[i])
-			list = append(list, view.ProofLine{Key: parts[i].Key, Name: wording.PartName(parts[i].Kind), Says: join(says.Before, says.Pencil, says.After),
+			list = append(list, view.ProofLine{Key: parts[i].Key, Name: wording.PartName(parts[i].Kind),
+				Says:   join(says.Before, says.Pencil, says.After),
 				Phrase: teller.Display(parts[i].Says()), Note: says.Note})
 		}
 		return list
@@ -74,7 +78,8 @@ func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proo
 	out.Missing, out.Met = lines(r.Missing), lines(r.Met)
 	for i := range r.Over {
 		says := teller.Part(&plan.Target{Kind: plan.CutBack}, &r.Over[i])
-		out.Over = append(out.Over, view.ProofLine{Key: r.Over[i].Key, Name: "Overuse", Says: join(says.Before, says.Pencil, says.After), Note: says.Note})
+		out.Over = append(out.Over, view.ProofLine{Key: r.Over[i].Key, Name: "Overuse",
+			Says: join(says.Before, says.Pencil, says.After), Note: says.Note})
 	}
 	for _, f := range r.Wrong {
 		out.Wrong = append(out.Wrong, wording.Finding(f))
@@ -117,7 +122,8 @@ func (p *Plan) FindPage(ctx context.Context, client int64, called string) (strin
 	}
 	for _, c := range w.Whole.Pages {
 		subject := strings.TrimSpace(c.Page.Service + " " + c.Page.Place)
-		if c.Aim.Key == called || c.Page.URL != "" && site.SameAddress(c.Page.URL, called) || strings.EqualFold(subject, called) ||
+		if c.Aim.Key == called || c.Page.URL != "" && site.SameAddress(c.Page.URL, called) ||
+			strings.EqualFold(subject, called) ||
 			strings.EqualFold(study.Purpose(c.Page), called) {
 			return c.Aim.Key, nil
 		}

@@ -95,7 +95,9 @@ func (w *Worked) has(page, key string) bool {
 		return true
 	}
 	return slices.ContainsFunc(w.Targets, func(t plan.Target) bool {
-		return t.Page == page && (t.Key == key || slices.ContainsFunc(t.Parts, func(p plan.Part) bool { return p.Key == key }))
+		return t.Page == page && (t.Key == key || slices.ContainsFunc(t.Parts, func(p plan.Part) bool {
+			return p.Key == key
+		}))
 	})
 }
 
@@ -128,7 +130,8 @@ func (p *Plan) Add(ctx context.Context, client int64, o plan.Own) (int64, error)
 		if err != nil {
 			return err
 		}
-		id, err = tx.AddOwnTarget(client, store.OwnTarget{ID: o.ID, PageID: row, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
+		id, err = tx.AddOwnTarget(client,
+			store.OwnTarget{ID: o.ID, PageID: row, Text: o.Text, Gain: o.Gain, Minutes: o.Minutes})
 		return err
 	})
 	return id, err

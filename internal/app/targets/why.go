@@ -67,7 +67,8 @@ func (w *Worked) whyPart(t *plan.Target, p *plan.Part) view.Why {
 	if p.Weight != "" {
 		lines = append(lines, wording.WhyLine{Says: w.ofSays(p), Value: wording.Figure(p.Of), Rule: "12.2"})
 	}
-	return view.Why{Title: title, Lines: view.WhyLinesOf(append(lines, teller.WhyPart(t, p, w.Whole.Known.Yardstick)...))}
+	return view.Why{Title: title,
+		Lines: view.WhyLinesOf(append(lines, teller.WhyPart(t, p, w.Whole.Known.Yardstick)...))}
 }
 
 func (w *Worked) ofSays(p *plan.Part) string {
@@ -84,15 +85,20 @@ func (w *Worked) ofSays(p *plan.Part) string {
 func (w *Worked) whyWhole(t *plan.Target) view.Why {
 	lines := []wording.WhyLine{}
 	if t.Fixed > 0 {
-		lines = append(lines, wording.WhyLine{Says: "Making a page", Value: wording.Figure(t.Fixed) + " min", Rule: "12.3", Figure: "minutes.new_page"})
+		lines = append(lines, wording.WhyLine{Says: "Making a page", Value: wording.Figure(t.Fixed) + " min",
+			Rule: "12.3", Figure: "minutes.new_page"})
 	}
-	lines = append(lines, wording.WhyLine{Says: "Gain of all parts", Value: wording.Figure(t.Gain), Rule: "12.2", Sum: true},
+	lines = append(lines, wording.WhyLine{Says: "Gain of all parts", Value: wording.Figure(t.Gain), Rule: "12.2",
+		Sum: true},
 		wording.WhyLine{Says: "Time of all parts", Value: wording.Figure(t.Minutes) + " min", Rule: "12.3", Sum: true})
 	if t.Minutes > 0 && t.Rank > 0 {
 		if t.Rank-t.Gain > .005 {
-			lines = append(lines, wording.WhyLine{Says: "For the order phrases of unknown volume count as the smallest gain", Value: wording.Figure(t.Rank), Rule: "12.2"})
+			lines = append(lines, wording.WhyLine{
+				Says:  "For the order phrases of unknown volume count as the smallest gain",
+				Value: wording.Figure(t.Rank), Rule: "12.2"})
 		}
-		lines = append(lines, wording.WhyLine{Says: "Gain an hour, which it is ordered by", Value: wording.Figure(t.Rank * 60 / t.Minutes), Rule: "12.4", Sum: true})
+		lines = append(lines, wording.WhyLine{Says: "Gain an hour, which it is ordered by",
+			Value: wording.Figure(t.Rank * 60 / t.Minutes), Rule: "12.4", Sum: true})
 	}
 	return view.Why{Title: "The whole", Lines: view.WhyLinesOf(lines)}
 }

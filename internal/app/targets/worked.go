@@ -60,7 +60,8 @@ func (w *Worked) newTeller(page string) wording.Teller {
 	}
 	info := sheets.PageInfo(c)
 	out.Display = c.Display
-	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have, Sites: c.Sites}
+	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have,
+		Sites: c.Sites}
 	if info.Words != nil {
 		out.Page.Words = *info.Words
 	}
@@ -80,8 +81,10 @@ func (w *Worked) unit() wording.Unit {
 // Show shows a plan with its cut line.
 func (w *Worked) Show() *view.Plan {
 	known := w.Whole.Known
-	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{}, Unit: view.GainUnit(w.unit()),
-		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{}, Notices: []view.Notice{}, Idle: []view.Idle{}}
+	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{},
+		Unit:     view.GainUnit(w.unit()),
+		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{},
+		Notices: []view.Notice{}, Idle: []view.Idle{}}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheets.PageInfo(c)})
 	}

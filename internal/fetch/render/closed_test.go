@@ -93,7 +93,8 @@ func unheard(message string, tab *websocket.Conn) bool {
 	if json.Unmarshal([]byte(message), &call) != nil || call.Method != "Page.addScriptToEvaluateOnNewDocument" {
 		return false
 	}
-	answer, _ := json.Marshal(map[string]any{"id": call.ID, "sessionId": call.SessionID, "result": map[string]string{"identifier": "1"}})
+	answer, _ := json.Marshal(map[string]any{"id": call.ID, "sessionId": call.SessionID,
+		"result": map[string]string{"identifier": "1"}})
 	_ = websocket.Message.Send(tab, string(answer))
 	return true
 }

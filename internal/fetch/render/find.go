@@ -38,5 +38,6 @@ func places(system string) []string {
 		}
 		return out
 	}
-	return []string{"/snap/bin/chromium", "/var/lib/flatpak/exports/bin/org.chromium.Chromium", filepath.Join(home, ".local/share/flatpak/exports/bin/org.chromium.Chromium")}
+	return []string{"/snap/bin/chromium", "/var/lib/flatpak/exports/bin/org.chromium.Chromium",
+		filepath.Join(home, ".local/share/flatpak/exports/bin/org.chromium.Chromium")}
 }

@@ -111,8 +111,9 @@ func TestGreedyPages(t *testing.T) {
 	b := browser(t, 40*time.Second)
 	render(t, b, server.URL+"/small")
 	for path, want := range map[string][]fault.Code{
-		"/packed": {fault.RenderTooLarge}, "/arrays": {fault.RenderMemory, fault.BrowserLost}, "/blobs": {fault.RenderMemory, fault.BrowserLost},
-		"/tall": {fault.RenderTooLarge, fault.RenderMemory, fault.RenderTimedOut},
+		"/packed": {fault.RenderTooLarge}, "/arrays": {fault.RenderMemory, fault.BrowserLost},
+		"/blobs": {fault.RenderMemory, fault.BrowserLost},
+		"/tall":  {fault.RenderTooLarge, fault.RenderMemory, fault.RenderTimedOut},
 	} {
 		t.Run(path, func(t *testing.T) {
 			own, all := peaks(b, func() {

@@ -44,7 +44,8 @@ const (
 
 // Web answers the requests of pages.
 type Web interface {
-	Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *fetch.Budget) (fetch.Answer, error)
+	Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *fetch.Budget) (
+		fetch.Answer, error)
 	// Welcome tells whether a site lets programs read an address.
 	Welcome(ctx context.Context, address string) error
 }
@@ -85,7 +86,8 @@ func New(o Options) *Browser {
 	if o.URL == "" && o.Path == "" {
 		o.Path = find()
 	}
-	b := &Browser{options: o, turns: make(chan struct{}, atOnce), alone: make(chan struct{}, 1), visits: map[*visit]bool{}}
+	b := &Browser{options: o, turns: make(chan struct{}, atOnce), alone: make(chan struct{}, 1),
+		visits: map[*visit]bool{}}
 	b.closing, b.close = context.WithCancel(context.Background())
 	return b
 }
@@ -254,7 +256,8 @@ func (b *Browser) render(ctx context.Context, address string) (doc fetch.Documen
 	defer cancel()
 	// The tab lives by the browser's context; it ends with ours too.
 	defer context.AfterFunc(limit, leave)()
-	v := &visit{web: b.options.Web, ctx: limit, stop: cancel, address: address, budget: fetch.NewBudget(maxBytes), turns: make(chan struct{}, answersAtOnce)}
+	v := &visit{web: b.options.Web, ctx: limit, stop: cancel, address: address, budget: fetch.NewBudget(maxBytes),
+		turns: make(chan struct{}, answersAtOnce)}
 	b.enter(v)
 	defer b.leave(v)
 	late := time.AfterFunc(readyTime, func() { b.discard(running) })

@@ -53,7 +53,10 @@ func shop(t *testing.T) (*httptest.Server, *atomic.Int64) {
 			loaded.Add(1)
 		case "/s.css":
 			w.Header().Set("Content-Type", "text/css")
-			_, _ = w.Write([]byte(`@font-face{font-family:F;src:url(/f.woff2)} body{font-family:F} .far{visibility:hidden} .hero{background:url(/img/roof-sweep.jpg)}`))
+			_,
+				_ = w.Write(
+				[]byte(
+					`@font-face{font-family:F;src:url(/f.woff2)} body{font-family:F} .far{visibility:hidden} .hero{background:url(/img/roof-sweep.jpg)}`))
 		case "/app.js":
 			w.Header().Set("Content-Type", "text/javascript")
 			_, _ = w.Write([]byte(`fetch('/data.json').then(r => r.json()).then(d => {
@@ -83,7 +86,9 @@ func shop(t *testing.T) (*httptest.Server, *atomic.Int64) {
 func anywhere(netip.Addr) error { return nil }
 
 func browser(t *testing.T, timeout time.Duration) *Browser {
-	web := fetch.New(fetch.Options{Guard: anywhere, Wait: func(context.Context, int, time.Duration) error { return nil }})
+	web := fetch.New(fetch.Options{Guard: anywhere, Wait: func(context.Context, int, time.Duration) error {
+		return nil
+	}})
 	b := New(Options{Web: web, Timeout: timeout})
 	require.True(t, b.Available(), "Chromium is missing: make browser")
 	t.Cleanup(b.Close)
@@ -145,7 +150,8 @@ func TestDrawingFails(t *testing.T) {
 	server, _ := shop(t)
 	b := browser(t, 15*time.Second) // a crash takes its time on a machine that is busy
 	for path, want := range map[string]fault.Code{
-		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse, "/loop": fault.RenderTimedOut,
+		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse,
+		"/loop":  fault.RenderTimedOut,
 		"/crash": fault.RenderMemory,
 	} {
 		t.Run(path, func(t *testing.T) {
@@ -180,7 +186,9 @@ func TestBrowserDies(t *testing.T) {
 func TestBrowserHangsLater(t *testing.T) {
 	server, _ := shop(t)
 	for name, harm := range map[string]func(t *testing.T, pid int32){
-		"it stands still": func(t *testing.T, pid int32) { require.NoError(t, syscall.Kill(int(pid), syscall.SIGSTOP)) },
+		"it stands still": func(t *testing.T, pid int32) {
+			require.NoError(t, syscall.Kill(int(pid), syscall.SIGSTOP))
+		},
 		"it starts no process": func(t *testing.T, pid int32) {
 			for _, p := range tree(pid) {
 				if line, _ := p.Cmdline(); strings.Contains(line, "--type=zygote") {
@@ -227,9 +235,11 @@ func TestBrowserHangsElsewhere(t *testing.T) {
 
 // A page that leads on once it was loaded is read where it leads to.
 func TestLeadsOn(t *testing.T) {
-	pages := map[string]string{"/script": `<h1>Wait</h1><script>setTimeout(() => location.replace('/end'), 150)</script>`,
-		"/refresh": `<meta http-equiv=refresh content="0;url=/end"><h1>Wait</h1>`, "/twice": `<h1>Wait</h1><script>setTimeout(() => { location.href = '/script' }, 100)</script>`,
-		"/end": `<h1>The end</h1>`, "/forever": `<meta http-equiv=refresh content="0;url=/forever"><h1>Wait</h1>`}
+	pages := map[string]string{
+		"/script":  `<h1>Wait</h1><script>setTimeout(() => location.replace('/end'), 150)</script>`,
+		"/refresh": `<meta http-equiv=refresh content="0;url=/end"><h1>Wait</h1>`,
+		"/twice":   `<h1>Wait</h1><script>setTimeout(() => { location.href = '/script' }, 100)</script>`,
+		"/end":     `<h1>The end</h1>`, "/forever": `<meta http-equiv=refresh content="0;url=/forever"><h1>Wait</h1>`}
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		w.Header().Set("Content-Type", "text/html")
 		_, _ = io.WriteString(w, pages[r.URL.Path])
@@ -261,9 +271,12 @@ func TestGuardHolds(t *testing.T) {
 	at := strings.TrimPrefix(secret.URL, "http://")
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		w.Header().Set("Content-Type", "text/html")
-		_, _ = w.Write([]byte(`<h1>Fine</h1><script src="` + secret.URL + `/a.js"></script><link rel=stylesheet href="` + secret.URL + `/a.css">
-			<iframe src="` + secret.URL + `"></iframe><script>fetch("` + secret.URL + `"); new WebSocket("ws://` + at + `");
-			new Worker(URL.createObjectURL(new Blob(["fetch('` + secret.URL + `')"]))); navigator.sendBeacon("` + secret.URL + `")</script>`))
+		_, _ = w.Write([]byte(`<h1>Fine</h1><script src="` + secret.URL +
+			`/a.js"></script><link rel=stylesheet href="` + secret.URL + `/a.css">
+			<iframe src="` + secret.URL + `"></iframe><script>fetch("` + secret.URL + `"); new WebSocket("ws://` + at +
+			`");
+			new Worker(URL.createObjectURL(new Blob(["fetch('` + secret.URL + `')"]))); navigator.sendBeacon("` +
+			secret.URL + `")</script>`))
 	}))
 	defer server.Close()
 	own := netip.MustParseAddrPort(strings.TrimPrefix(server.URL, "http://"))
@@ -311,7 +324,8 @@ func elsewhere(t *testing.T, path string) string {
 	dir, err := os.MkdirTemp("", "inktally-elsewhere-")
 	require.NoError(t, err)
 	cmd := exec.Command(path, "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
-		"--disable-background-networking", "--disable-component-update", "--disable-sync", "--remote-debugging-port=0", "--user-data-dir="+dir)
+		"--disable-background-networking", "--disable-component-update", "--disable-sync", "--remote-debugging-port=0",
+		"--user-data-dir="+dir)
 	require.NoError(t, cmd.Start())
 	t.Cleanup(func() {
 		_ = cmd.Process.Kill()

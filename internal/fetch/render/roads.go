@@ -40,7 +40,8 @@ const plugged = `(() => {
 // refused.
 func seal(tab context.Context) error {
 	now := true
-	_, err := chromedp.Call(tab, page.AddScriptToEvaluateOnNewDocument, page.AddScriptToEvaluateOnNewDocumentParams{Source: unplug, RunImmediately: &now})
+	_, err := chromedp.Call(tab, page.AddScriptToEvaluateOnNewDocument,
+		page.AddScriptToEvaluateOnNewDocumentParams{Source: unplug, RunImmediately: &now})
 	if err != nil {
 		return fault.New(fault.BrowserNotClosed).Because(err)
 	}

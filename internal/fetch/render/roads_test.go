@@ -105,10 +105,12 @@ func wayOut(t *testing.T, c *canary) (address string, web *fetch.Fetcher) {
 		h := w.Header()
 		h.Set("Content-Type", "text/html")
 		h.Add("Link", fmt.Sprintf("<http://127.0.0.1:%d>; rel=preconnect", c.port))
-		h.Set("Report-To", fmt.Sprintf(`{"group":"g","max_age":100,"endpoints":[{"url":"http://127.0.0.1:%d/r"}]}`, c.port))
+		h.Set("Report-To", fmt.Sprintf(`{"group":"g","max_age":100,"endpoints":[{"url":"http://127.0.0.1:%d/r"}]}`,
+			c.port))
 		h.Set("Reporting-Endpoints", fmt.Sprintf(`g="http://127.0.0.1:%d/r"`, c.port))
 		h.Set("NEL", `{"report_to":"g","max_age":100,"success_fraction":1.0}`)
-		h.Set("Content-Security-Policy-Report-Only", fmt.Sprintf("default-src 'none'; report-uri http://127.0.0.1:%d/csp; report-to g", c.port))
+		h.Set("Content-Security-Policy-Report-Only",
+			fmt.Sprintf("default-src 'none'; report-uri http://127.0.0.1:%d/csp; report-to g", c.port))
 		h.Set("Speculation-Rules", fmt.Sprintf(`"http://127.0.0.1:%d/rules.json"`, c.port))
 		h.Set("Alt-Svc", fmt.Sprintf(`h3=":%d"; ma=3600`, c.port))
 		_, _ = w.Write([]byte(strings.ReplaceAll(roads, "PORT", fmt.Sprint(c.port))))
@@ -116,12 +118,13 @@ func wayOut(t *testing.T, c *canary) (address string, web *fetch.Fetcher) {
 	t.Cleanup(server.Close)
 	own := netip.MustParseAddrPort(strings.TrimPrefix(server.URL, "http://"))
 	dialer := &net.Dialer{}
-	return server.URL, fetch.New(fetch.Options{Dial: func(ctx context.Context, network, address string) (net.Conn, error) {
-		if address == own.String() {
-			return dialer.DialContext(ctx, network, address)
-		}
-		return fetch.Dialer(fetch.Public)(ctx, network, address)
-	}})
+	return server.URL, fetch.New(fetch.Options{
+		Dial: func(ctx context.Context, network, address string) (net.Conn, error) {
+			if address == own.String() {
+				return dialer.DialContext(ctx, network, address)
+			}
+			return fetch.Dialer(fetch.Public)(ctx, network, address)
+		}})
 }
 
 // No road leads out of a page that is rendered, neither over TCP nor over UDP.

@@ -94,7 +94,8 @@ func (v *visit) ready(tab context.Context) error {
 	if err := chromedp.Listen(tab, v.hear); err != nil {
 		return err
 	}
-	if _, err := chromedp.Call(tab, network.SetBypassServiceWorker, network.SetBypassServiceWorkerParams{Bypass: true}); err != nil {
+	if _, err := chromedp.Call(tab, network.SetBypassServiceWorker,
+		network.SetBypassServiceWorkerParams{Bypass: true}); err != nil {
 		return err
 	}
 	if err := seal(tab); err != nil {
@@ -128,7 +129,8 @@ func (v *visit) run() (doc fetch.Document, err error) {
 // rested is the page once it rests.
 func (v *visit) rested() (fetch.Document, error) {
 	// Scripts of the page cannot reach into a world of our own.
-	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
+	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld,
+		page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
 	if err != nil {
 		return fetch.Document{}, err
 	}
@@ -157,7 +159,8 @@ func (v *visit) hear(event any) {
 }
 
 // blank is the smallest picture; it stands for all, which are not loaded.
-const blank = "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\x00\x00\x00!\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"
+const blank = "GIF89a\x01\x00\x01\x00\x80\x00\x00\x00\x00\x00\x00\x00\x00!" +
+	"\xf9\x04\x01\x00\x00\x00\x00,\x00\x00\x00\x00\x01\x00\x01\x00\x00\x02\x02D\x01\x00;"
 
 // answer answers one request of the page.
 func (v *visit) answer(e *intercept.EventRequestPaused) {
@@ -224,7 +227,8 @@ func (v *visit) note(address string, a fetch.Answer, err error) error {
 }
 
 func (v *visit) refuse(e *intercept.EventRequestPaused, reason network.ErrorReason) {
-	_, _ = chromedp.Call(v.tab, intercept.FailRequest, intercept.FailRequestParams{RequestID: e.RequestID, ErrorReason: reason})
+	_, _ = chromedp.Call(v.tab, intercept.FailRequest,
+		intercept.FailRequestParams{RequestID: e.RequestID, ErrorReason: reason})
 }
 
 func (v *visit) fulfill(e *intercept.EventRequestPaused, status int, header http.Header, body []byte) {
@@ -280,7 +284,8 @@ var errTooLarge = fault.New(fault.RenderTooLarge)
 // takeDown writes the page down as it stands. A page may have led on by
 // script, so its world is looked for anew.
 func (v *visit) takeDown() (fetch.Document, error) {
-	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld, page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
+	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld,
+		page.CreateIsolatedWorldParams{FrameID: v.frame, WorldName: "reading"})
 	if err != nil {
 		return fetch.Document{}, err
 	}
@@ -294,7 +299,8 @@ func (v *visit) takeDown() (fetch.Document, error) {
 	}
 	v.mu.Lock()
 	defer v.mu.Unlock()
-	doc := fetch.Document{URL: t.URL, ContentType: "text/html; charset=utf-8", Body: []byte(t.HTML), ETag: v.lastETag, LastModified: v.lastDated}
+	doc := fetch.Document{URL: t.URL, ContentType: "text/html; charset=utf-8", Body: []byte(t.HTML), ETag: v.lastETag,
+		LastModified: v.lastDated}
 	if len(v.passed) > 0 {
 		doc.Redirects = v.passed[:len(v.passed)-1]
 	}

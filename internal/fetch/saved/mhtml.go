@@ -41,10 +41,11 @@ func mhtml(f File) (Page, error) {
 	if address, err := fetch.Address(m.location); err == nil {
 		p.Document.URL, p.Base = address, ""
 	}
-	p.Sheets = sheetsOf(m.page, page.Source{URL: p.Document.URL, ContentType: m.contentType, Base: p.Base}, func(address string) ([]byte, bool) {
-		body, ok := m.byAddress[address]
-		return body, ok
-	})
+	p.Sheets = sheetsOf(m.page, page.Source{URL: p.Document.URL, ContentType: m.contentType, Base: p.Base},
+		func(address string) ([]byte, bool) {
+			body, ok := m.byAddress[address]
+			return body, ok
+		})
 	return p, bounds(path.Base(f.Name), m.page)
 }
 

@@ -85,7 +85,8 @@ func read(f File, others map[string][]byte) ([]Page, error) {
 		}
 		return one(htmlPage(f, others))
 	case kindText:
-		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}}, bounds(path.Base(f.Name), f.Body))
+		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}},
+			bounds(path.Base(f.Name), f.Body))
 	case kindMHTML:
 		return one(mhtml(f))
 	case kindWARC:
@@ -143,7 +144,8 @@ func IsArchive(f File) bool {
 func kindOf(f File) kind {
 	head := bytes.TrimLeft(f.Body[:min(len(f.Body), 512)], "\xef\xbb\xbf \t\r\n")
 	switch {
-	case bytes.HasPrefix(head, []byte("WARC/")), bytes.HasPrefix(head, []byte("\x1f\x8b")) && strings.Contains(strings.ToLower(f.Name), ".warc"):
+	case bytes.HasPrefix(head, []byte("WARC/")), bytes.HasPrefix(head, []byte("\x1f\x8b")) &&
+		strings.Contains(strings.ToLower(f.Name), ".warc"):
 		return kindWARC
 	case bytes.HasPrefix(head, []byte("From: <Saved by")), bytes.HasPrefix(head, []byte("MIME-Version:")):
 		return kindMHTML
@@ -151,7 +153,8 @@ func kindOf(f File) kind {
 	if k := kindByName(f.Name); k != kindOther && k != kindText {
 		return k
 	}
-	if lower := bytes.ToLower(head); bytes.HasPrefix(lower, []byte("<!doctype html")) || bytes.HasPrefix(lower, []byte("<html")) {
+	if lower := bytes.ToLower(head); bytes.HasPrefix(lower, []byte("<!doctype html")) ||
+		bytes.HasPrefix(lower, []byte("<html")) {
 		return kindPage
 	}
 	return kindByName(f.Name)

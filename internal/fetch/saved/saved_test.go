@@ -16,7 +16,8 @@ import (
 )
 
 func seen(p Page) int {
-	return page.Read(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType, Base: p.Base, Sheets: p.Sheets}).Words.Seen
+	return page.Read(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType,
+		Base: p.Base, Sheets: p.Sheets}).Words.Seen
 }
 
 func TestSavedPageWithItsFolder(t *testing.T) {
@@ -86,8 +87,10 @@ func TestMHTML(t *testing.T) {
 // record makes a WARC record of a response.
 func record(address, header, body string) string {
 	http := "HTTP/1.1 200 OK\r\n" + header + "\r\n\r\n" + body
-	return fmt.Sprintf("WARC/1.0\r\nWARC-Type: response\r\nWARC-Record-ID: <urn:uuid:00000000-0000-0000-0000-000000000001>\r\n"+
-		"WARC-Date: 2026-01-01T00:00:00Z\r\nWARC-Target-URI: %s\r\nContent-Type: application/http; msgtype=response\r\nContent-Length: %d\r\n\r\n%s\r\n\r\n",
+	return fmt.Sprintf("WARC/1.0\r\nWARC-Type: response\r\nWARC-Record-ID: "+
+		"<urn:uuid:00000000-0000-0000-0000-000000000001>\r\n"+
+		"WARC-Date: 2026-01-01T00:00:00Z\r\nWARC-Target-URI: %s\r\nContent-Type: application/http; "+
+		"msgtype=response\r\nContent-Length: %d\r\n\r\n%s\r\n\r\n",
 		address, len(http), http)
 }
 
@@ -100,12 +103,15 @@ func zipped(s string) string {
 }
 
 func TestWARC(t *testing.T) {
-	page := record("http://ash.example/", "Content-Type: text/html; charset=windows-1252", "<link rel=stylesheet href=s.css><p class=off>gone</p><p>caf\xe9 open")
-	sheet := record("http://ash.example/s.css", "Content-Type: text/css\r\nContent-Encoding: gzip", zipped(".off{display:none}"))
+	page := record("http://ash.example/", "Content-Type: text/html; charset=windows-1252",
+		"<link rel=stylesheet href=s.css><p class=off>gone</p><p>caf\xe9 open")
+	sheet := record("http://ash.example/s.css", "Content-Type: text/css\r\nContent-Encoding: gzip",
+		zipped(".off{display:none}"))
 	second := record("http://ash.example/two", "Content-Type: text/html", "<p>second")
 	image := record("http://ash.example/x.png", "Content-Type: image/png", "x")
 	for name, body := range map[string]string{
-		"plain.warc": page + sheet + image + second, "packed.warc.gz": zipped(page) + zipped(sheet) + zipped(image) + zipped(second),
+		"plain.warc":     page + sheet + image + second,
+		"packed.warc.gz": zipped(page) + zipped(sheet) + zipped(image) + zipped(second),
 	} {
 		t.Run(name, func(t *testing.T) {
 			pages, problems := Read([]File{{name, []byte(body)}})
@@ -135,13 +141,17 @@ func TestBadFiles(t *testing.T) {
 		"photo.jpg":     {"\xff\xd8", fault.NoPageInFiles},
 		"large.html":    {strings.Repeat("<p>word ", 3<<20), fault.PageTooLarge},
 		"nothing.mhtml": {"nothing", fault.ArchiveUnreadable},
-		"no.mhtml":      {"MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\nno parts", fault.ArchiveDamaged},
-		"text.mhtml":    {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", fault.ArchiveEmpty},
-		"noise.warc":    {"WARC/1.0\r\nnoise\r\n\r\n", fault.ArchiveEmpty},
-		"broken.warc":   {"WARC/", fault.ArchiveEmpty},
-		"bomb.warc":     {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb), fault.ArchiveRecords},
-		"cut.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb[:len(bomb)/2]), fault.ArchiveRecords},
-		"odd.warc":      {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate", "not deflate"), fault.ArchiveRecords},
+		"no.mhtml": {"MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\nno parts",
+			fault.ArchiveDamaged},
+		"text.mhtml":  {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", fault.ArchiveEmpty},
+		"noise.warc":  {"WARC/1.0\r\nnoise\r\n\r\n", fault.ArchiveEmpty},
+		"broken.warc": {"WARC/", fault.ArchiveEmpty},
+		"bomb.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb),
+			fault.ArchiveRecords},
+		"cut.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip",
+			bomb[:len(bomb)/2]), fault.ArchiveRecords},
+		"odd.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate",
+			"not deflate"), fault.ArchiveRecords},
 	} {
 		t.Run(name, func(t *testing.T) {
 			pages, problems := Read([]File{{name, []byte(c.body)}})
@@ -161,13 +171,15 @@ func TestSame(t *testing.T) {
 
 func FuzzMHTML(f *testing.F) {
 	f.Add([]byte(mhtmlFile))
-	f.Add([]byte("MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\n--x\r\nContent-Type: multipart/mixed; boundary=x\r\n\r\n--x--"))
+	f.Add([]byte("MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\n--x\r\nContent-Type: " +
+		"multipart/mixed; boundary=x\r\n\r\n--x--"))
 	f.Fuzz(func(t *testing.T, body []byte) { check(t, "a.mhtml", body) })
 }
 
 func FuzzWARC(f *testing.F) {
 	f.Add([]byte(record("http://ash.example/", "Content-Type: text/html", "<p>one two")))
-	f.Add([]byte(zipped(record("http://ash.example/", "Content-Type: text/html\r\nTransfer-Encoding: chunked", "3\r\n<p>\r\n0\r\n\r\n"))))
+	f.Add([]byte(zipped(record("http://ash.example/", "Content-Type: text/html\r\nTransfer-Encoding: chunked",
+		"3\r\n<p>\r\n0\r\n\r\n"))))
 	f.Fuzz(func(t *testing.T, body []byte) { check(t, "a.warc.gz", body) })
 }
 
@@ -198,7 +210,10 @@ func TestArchiveBomb(t *testing.T) {
 	require.NoError(t, err)
 	good := record("http://ash.example/", "Content-Type: text/html", "<p>one two")
 	_, _ = w.Write([]byte(good))
-	fmt.Fprintf(w, "WARC/1.1\r\nWARC-Type: response\r\nWARC-Target-URI: http://ash.example/big\r\nWARC-Date: 2026-11-26T00:00:00Z\r\nWARC-Record-ID: <urn:uuid:1>\r\nContent-Type: application/http;msgtype=response\r\nContent-Length: %d\r\n\r\nHTTP/1.1 200 OK\r\nContent-Type: text/html\r\n\r\n", huge)
+	fmt.Fprintf(w, "WARC/1.1\r\nWARC-Type: response\r\nWARC-Target-URI: http://ash.example/big\r\nWARC-Date: "+
+		"2026-11-26T00:00:00Z\r\nWARC-Record-ID: <urn:uuid:1>\r\nContent-Type: "+
+		"application/http;msgtype=response\r\nContent-Length: %d\r\n\r\nHTTP/1.1 200 OK\r\nContent-Type: "+
+		"text/html\r\n\r\n", huge)
 	zeros := make([]byte, 1<<20)
 	for range huge >> 20 {
 		_, _ = w.Write(zeros)

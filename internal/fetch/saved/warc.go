@@ -27,7 +27,8 @@ func warc(f File) ([]Page, error) {
 	}
 	r, err := gowarc.NewWarcFileReaderFromStream(stream, 0,
 		gowarc.WithSyntaxErrorPolicy(gowarc.ErrWarn), gowarc.WithSpecViolationPolicy(gowarc.ErrWarn),
-		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(), gowarc.WithBufferMaxMemBytes(1<<20))
+		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(),
+		gowarc.WithBufferMaxMemBytes(1<<20))
 	if err != nil {
 		return nil, fault.New(fault.ArchiveUnreadable)
 	}
@@ -39,10 +40,11 @@ func warc(f File) ([]Page, error) {
 	for i := range a.pages {
 		p := &a.pages[i]
 		p.File = f.Name
-		p.Sheets = sheetsOf(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType}, func(address string) ([]byte, bool) {
-			body, ok := a.sheets[address]
-			return body, ok
-		})
+		p.Sheets = sheetsOf(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType},
+			func(address string) ([]byte, bool) {
+				body, ok := a.sheets[address]
+				return body, ok
+			})
 	}
 	switch {
 	case damage != nil:
@@ -146,7 +148,8 @@ func (a *archive) take(record gowarc.WarcRecord) error {
 	}
 	address, err = fetch.Address(address)
 	if err == nil && bounds("", body) == nil {
-		a.pages = append(a.pages, Page{Archive: true, Document: fetch.Document{URL: address, ContentType: contentType, Body: body}})
+		a.pages = append(a.pages, Page{Archive: true,
+			Document: fetch.Document{URL: address, ContentType: contentType, Body: body}})
 	}
 	return nil
 }

@@ -49,7 +49,8 @@ func TestTimes(t *testing.T) {
 
 func TestRows(t *testing.T) {
 	volume := 380
-	phrases, found := Phrases{{ID: 3, Text: "chimney sweep", Volume: &volume, With: "tarn", Area: "state"}}, Found{{Text: "flue", Position: 14}}
+	phrases, found := Phrases{{ID: 3, Text: "chimney sweep", Volume: &volume, With: "tarn", Area: "state"}},
+		Found{{Text: "flue", Position: 14}}
 	dead, edits := Dead{{URL: "http://a.example/x", From: "http://a.example/", Label: "X", Status: 404, Menu: true}},
 		Edits{Order: []string{"lead"}, Sections: map[string]outline.SectionEdit{"lead": {Heading: "Who we are"}}}
 	var (

@@ -41,7 +41,8 @@ func (p *Phrases) Scan(column any) error {
 	err := read(column, &rows)
 	*p = nil
 	for _, r := range rows {
-		*p = append(*p, book.Phrase{ID: r.ID, Text: r.Text, Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position, With: r.With,
+		*p = append(*p, book.Phrase{ID: r.ID, Text: r.Text, Volume: r.Volume, Difficulty: r.Difficulty,
+			Position: r.Position, With: r.With,
 			Area: visits.Area(r.Area)})
 	}
 	return err

@@ -177,8 +177,9 @@ var pageDecoding = func() cbor.DecMode {
 }()
 
 func rowOfPage(d *page.Data) *pageRow {
-	r := &pageRow{URL: d.URL, Title: d.Title, Description: d.Description, Lang: d.Lang, Text: d.Text, Warnings: d.Warnings,
-		Details: rowOfDetails(d.Details)}
+	r := &pageRow{URL: d.URL, Title: d.Title, Description: d.Description, Lang: d.Lang, Text: d.Text,
+		Warnings: d.Warnings,
+		Details:  rowOfDetails(d.Details)}
 	paths, start := map[string]int{}, 0
 	for _, b := range d.Blocks {
 		at, ok := paths[b.Path]
@@ -187,11 +188,13 @@ func rowOfPage(d *page.Data) *pageRow {
 			paths[b.Path] = at
 			r.Paths = append(r.Paths, b.Path)
 		}
-		r.Blocks = append(r.Blocks, blockRow{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, Size: b.End - start, Path: at})
+		r.Blocks = append(r.Blocks, blockRow{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden,
+			Size: b.End - start, Path: at})
 		start = b.End
 	}
 	for _, h := range d.Headings {
-		r.Headings = append(r.Headings, headingRow{Level: h.Level, Text: h.Text, Words: h.Words, Within: h.Within, Block: h.Block})
+		r.Headings = append(r.Headings, headingRow{Level: h.Level, Text: h.Text, Words: h.Words, Within: h.Within,
+			Block: h.Block})
 	}
 	for _, l := range d.Links {
 		row := linkRow{Href: l.Href, Region: l.Region, Hidden: l.Hidden, Label: l.Label}
@@ -210,16 +213,19 @@ func rowOfPage(d *page.Data) *pageRow {
 }
 
 func (r *pageRow) page() *page.Data {
-	d := &page.Data{URL: r.URL, Title: r.Title, Description: r.Description, Lang: r.Lang, Text: r.Text, Warnings: r.Warnings,
-		Details: r.Details.details(), Menus: [][]menu.Item{},
+	d := &page.Data{URL: r.URL, Title: r.Title, Description: r.Description, Lang: r.Lang, Text: r.Text,
+		Warnings: r.Warnings,
+		Details:  r.Details.details(), Menus: [][]menu.Item{},
 		Blocks: make([]page.BlockData, len(r.Blocks)), Links: make([]page.LinkData, len(r.Links))}
 	end := 0
 	for i, b := range r.Blocks {
 		end += b.Size
-		d.Blocks[i] = page.BlockData{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, End: end, Path: r.Paths[b.Path]}
+		d.Blocks[i] = page.BlockData{Kind: b.Kind, Level: b.Level, Region: b.Region, Hidden: b.Hidden, End: end,
+			Path: r.Paths[b.Path]}
 	}
 	for _, h := range r.Headings {
-		d.Headings = append(d.Headings, page.Heading{Level: h.Level, Text: h.Text, Words: h.Words, Within: h.Within, Block: h.Block})
+		d.Headings = append(d.Headings, page.Heading{Level: h.Level, Text: h.Text, Words: h.Words, Within: h.Within,
+			Block: h.Block})
 	}
 	for i, l := range r.Links {
 		d.Links[i] = page.LinkData{Href: l.Href, Region: l.Region, Hidden: l.Hidden, Label: l.Label}
@@ -267,10 +273,12 @@ func rowOfDetails(d page.Details) detailsRow {
 }
 
 func (r detailsRow) details() page.Details {
-	d := page.Details{Canonical: r.Canonical, Robots: r.Robots, Secure: r.Secure, Mails: some(r.Mails), Profiles: some(r.Profiles),
-		Forms: r.Forms, Videos: r.Videos, Maps: r.Maps, Internal: r.Internal, External: r.External,
+	d := page.Details{Canonical: r.Canonical, Robots: r.Robots, Secure: r.Secure, Mails: some(r.Mails),
+		Profiles: some(r.Profiles),
+		Forms:    r.Forms, Videos: r.Videos, Maps: r.Maps, Internal: r.Internal, External: r.External,
 		Placeholder: page.Passages{Words: r.Placeholder.Words, Texts: some(r.Placeholder.Texts)},
-		Foreign:     page.Passages{Words: r.Foreign.Words, Texts: some(r.Foreign.Texts)}, Vague: some(r.Vague), Baked: some(r.Baked),
+		Foreign:     page.Passages{Words: r.Foreign.Words, Texts: some(r.Foreign.Texts)}, Vague: some(r.Vague),
+		Baked:        some(r.Baked),
 		Testimonials: r.Testimonials, Years: r.Years, UnderConstruction: r.UnderConstruction,
 		Phones: []contact.Phone{}, Businesses: []structured.Business{}}
 	for _, p := range r.Phones {

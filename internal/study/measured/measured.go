@@ -95,11 +95,13 @@ func (c *Pages) page(key string, asked sheet.Asked) *Page {
 
 // sameAsked reports whether the same is asked with the same language.
 func sameAsked(a, b sheet.Asked) bool {
-	return slices.Equal(a.Phrases, b.Phrases) && slices.Equal(a.Services, b.Services) && a.PlacesBound == b.PlacesBound && samePlace(a, b)
+	return slices.Equal(a.Phrases, b.Phrases) && slices.Equal(a.Services, b.Services) &&
+		a.PlacesBound == b.PlacesBound && samePlace(a, b)
 }
 
 func samePlace(a, b sheet.Asked) bool {
-	return a.Place.Name == b.Place.Name && a.Place.State == b.Place.State && a.Place.Home == b.Place.Home && slices.Equal(a.Place.Spellings, b.Place.Spellings)
+	return a.Place.Name == b.Place.Name && a.Place.State == b.Place.State && a.Place.Home == b.Place.Home &&
+		slices.Equal(a.Place.Spellings, b.Place.Spellings)
 }
 
 // Measure measures the page of a reading, once; made is told of one that was not measured
@@ -117,5 +119,6 @@ func (m *Page) Measure(reading int64, p *page.Page, made func()) *sheet.Column {
 		made()
 	}
 	m.columns[reading] = kept
-	return &sheet.Column{Page: p, Criteria: m.Criteria, Phrases: kept.phrases, Families: kept.families, Verdicts: kept.verdicts}
+	return &sheet.Column{Page: p, Criteria: m.Criteria, Phrases: kept.phrases, Families: kept.families,
+		Verdicts: kept.verdicts}
 }
