@@ -113,14 +113,12 @@ func Of(scan *text.Scan, lo, hi int) (s Signs) {
 		}
 		token := scan.Folded(i)
 		if token[0] <= '9' {
-			s.Phone = s.Phone || len(token) == 4 && i >= lo+2 && numeric(at(i-1), 3) && numeric(at(i-2), 3) ||
-				len(token) >= 5 || len(token) >= 3 && token[0] == '0'
+			s.Phone = s.Phone || mayBePhone(token, at(i-1), at(i-2))
 			continue
 		}
 		found := signalWords[token]
-		switch {
-		case found&Years != 0 && !tellsYears(token, at(i-1), at(i+1)),
-			found&Vague != 0 && !areaWords[at(i+1)] && !areaWords[at(i-1)] && !(token == "beyond" && at(i-1) == "and"):
+		if found&Years != 0 && !tellsYears(token, at(i-1), at(i+1)) ||
+			found&Vague != 0 && !tellsArea(token, at(i-1), at(i+1)) {
 			continue
 		}
 		s.says |= found
@@ -132,6 +130,17 @@ func Of(scan *text.Scan, lo, hi int) (s Signs) {
 		}
 	}
 	return s
+}
+
+// mayBePhone reports whether a number may end a phone's, with the two tokens before it.
+func mayBePhone(token, before, first string) bool {
+	return len(token) == 4 && numeric(before, 3) && numeric(first, 3) ||
+		len(token) >= 5 || len(token) >= 3 && token[0] == '0'
+}
+
+// tellsArea reports whether a catch-all word stands beside one for places.
+func tellsArea(token, before, after string) bool {
+	return areaWords[after] || areaWords[before] || token == "beyond" && before == "and"
 }
 
 func numeric(token string, length int) bool {

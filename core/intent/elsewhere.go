@@ -64,25 +64,28 @@ func (j *Judge) otherRegion(typed string, run, phrase []word, at int) bool {
 		if j.ownRegion(r) {
 			return false
 		}
-		short := !strings.EqualFold(r.Name, typed) && len(run) == 1
-		switch {
-		case short && slices.ContainsFunc(r.Short, func(s string) bool { return strings.EqualFold(s, typed) }):
-			if j.abbreviates(r, run[0], phrase, at) {
-				return true
-			}
-		case len(run) == 1 && (run[0].listed || j.service[run[0].stem]):
-		case r.Country == "GB" || r.Country == "IE":
-			// The names of counties are ordinary words and surnames elsewhere.
-			if j.country == r.Country || j.country == "IE" || len(run) > 1 {
-				if len(run) > 1 || !lexicon.English(typed) || j.atPlaceOf(phrase, at, at+1) {
-					return true
-				}
-			}
-		default:
+		if j.isRegion(r, typed, run, phrase, at) {
 			return true
 		}
 	}
 	return false
+}
+
+// isRegion reports whether a run of words, as it was typed, names a region.
+func (j *Judge) isRegion(r place.Region, typed string, run, phrase []word, at int) bool {
+	alone := len(run) == 1
+	short := func(s string) bool { return strings.EqualFold(s, typed) }
+	switch {
+	case alone && !short(r.Name) && slices.ContainsFunc(r.Short, short):
+		return j.abbreviates(r, run[0], phrase, at)
+	case alone && (run[0].listed || j.service[run[0].stem]):
+		return false
+	case !alone || r.Country != "GB" && r.Country != "IE":
+		return true
+	}
+	// The names of counties are ordinary words and surnames elsewhere.
+	near := j.country == r.Country || j.country == "IE"
+	return near && (!lexicon.English(typed) || j.atPlaceOf(phrase, at, at+1))
 }
 
 // abbreviates tells whether a word is the abbreviation of a region: at the end of

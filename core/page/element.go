@@ -1,6 +1,7 @@
 package page
 
 import (
+	"cmp"
 	"strings"
 
 	"inktally/core/cues"
@@ -46,47 +47,10 @@ func readAttributes(n *html.Node) (a attributes) {
 	return a
 }
 
+// element handles an HTML element.
 func (w *walker) element(n *html.Node, parent *context) {
 	a := readAttributes(n)
-	switch n.DataAtom {
-	case atom.Br:
-		w.lineBreak(n, &a, parent)
-		return
-	case atom.Img:
-		w.image(n, parent, &a)
-		return
-	case atom.Script:
-		w.scripts++
-		w.data(n)
-		return
-	case atom.Link:
-		if w.page.structure.canonical == "" && strings.EqualFold(element.Attr(n, "rel"), "canonical") {
-			w.page.structure.canonical = strings.TrimSpace(element.Attr(n, "href"))
-		}
-		return
-	case atom.Iframe, atom.Video:
-		w.embedded(n)
-		w.replaced(n, &a, parent)
-		return
-	case atom.Input, atom.Textarea, atom.Canvas, atom.Audio, atom.Object, atom.Embed, atom.Progress, atom.Meter:
-		w.replaced(n, &a, parent)
-		return
-	case atom.Title:
-		w.title(n)
-		return
-	case atom.Meta:
-		w.meta(n)
-		return
-	case atom.Head:
-		w.walk(n, &context{hidden: true, svg: true})
-		return
-	case atom.Html:
-		w.page.Lang = strings.TrimSpace(element.Attr(n, "lang"))
-		if w.page.Lang == "" {
-			w.page.Lang = strings.TrimSpace(element.Attr(n, "xml:lang"))
-		}
-	}
-	if element.NeverText(n.DataAtom) {
+	if w.void(n, &a, parent) || element.NeverText(n.DataAtom) {
 		return
 	}
 	ctx := *parent
@@ -94,16 +58,75 @@ func (w *walker) element(n *html.Node, parent *context) {
 	ctx.node = n
 	breaks := w.style(n, &a, parent, &ctx)
 	w.place(n, &a, &ctx)
+	w.mark(n, &a, &ctx)
+	if n.DataAtom == atom.Hr {
+		w.breakBlock(&ctx)
+		return
+	}
+	w.open(n, &ctx)
+	// A part that is switched off is a block of its own among the hidden ones.
+	breaks = breaks || ctx.hidden && !parent.hidden
+	if breaks {
+		w.breakBlock(&ctx)
+	}
+	if n.DataAtom == atom.Details {
+		w.details(n, &ctx, a.open && w.firstOpen(element.Attr(n, "name")))
+	} else {
+		w.walk(n, &ctx)
+	}
+	if breaks {
+		w.breakBlock(&ctx)
+	}
+}
+
+// void handles the elements without text of their own, and reports whether n is one.
+func (w *walker) void(n *html.Node, a *attributes, parent *context) bool {
+	switch n.DataAtom {
+	case atom.Br:
+		w.lineBreak(n, a, parent)
+	case atom.Img:
+		w.image(n, parent, a)
+	case atom.Script:
+		w.scripts++
+		w.data(n)
+	case atom.Link:
+		w.canonical(n)
+	case atom.Iframe, atom.Video:
+		w.embedded(n)
+		w.replaced(n, a, parent)
+	case atom.Input, atom.Textarea, atom.Canvas, atom.Audio, atom.Object, atom.Embed, atom.Progress, atom.Meter:
+		w.replaced(n, a, parent)
+	case atom.Title:
+		w.title(n)
+	case atom.Meta:
+		w.meta(n)
+	case atom.Head:
+		w.walk(n, &context{hidden: true, svg: true})
+	default:
+		return false
+	}
+	return true
+}
+
+// mark notes what an element says of its page beside its text.
+func (w *walker) mark(n *html.Node, a *attributes, ctx *context) {
+	if n.DataAtom == atom.Html {
+		w.page.Lang = strings.TrimSpace(cmp.Or(strings.TrimSpace(element.Attr(n, "lang")), element.Attr(n, "xml:lang")))
+	}
 	if n.FirstChild == nil && cues.IsAppRoot(a.id) {
 		w.emptyRoot = true
 	}
 	if !ctx.hidden {
-		w.note(n, &a, &ctx)
+		w.note(n, a, ctx)
 	}
 	if a.item && !ctx.item {
 		ctx.item = true
 		w.page.structure.items = append(w.page.structure.items, n)
 	}
+}
+
+// open opens a link or a heading for the text below an element.
+func (w *walker) open(n *html.Node, ctx *context) {
 	switch n.DataAtom {
 	case atom.A:
 		if href, ok := element.Lookup(n, "href"); ok && w.room(len(w.page.Links), w.most.links) {
@@ -119,22 +142,6 @@ func (w *walker) element(n *html.Node, parent *context) {
 			w.heads = append(w.heads, headingSpans{level: int(ctx.level)})
 			ctx.heading = int32(len(w.heads))
 		}
-	case atom.Hr:
-		w.breakBlock(&ctx)
-		return
-	}
-	// A part that is switched off is a block of its own among the hidden ones.
-	breaks = breaks || ctx.hidden && !parent.hidden
-	if breaks {
-		w.breakBlock(&ctx)
-	}
-	if n.DataAtom == atom.Details {
-		w.details(n, &ctx, a.open && w.firstOpen(element.Attr(n, "name")))
-	} else {
-		w.walk(n, &ctx)
-	}
-	if breaks {
-		w.breakBlock(&ctx)
 	}
 }
 
@@ -209,6 +216,16 @@ func ownDisplay(n *html.Node, a *attributes) style.Display {
 
 // place works what n is in the page into ctx: region, kind (rules 1.3, 1.4).
 func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
+	w.region(n, a, ctx)
+	ctx.kind = kindIn(n.DataAtom, ctx.kind)
+	switch n.DataAtom {
+	case atom.Article, atom.Section, atom.Main, atom.Aside, atom.Nav:
+		ctx.sectioned = true
+	}
+}
+
+// region enters the region that an element begins, by its tag, its role or its names.
+func (w *walker) region(n *html.Node, a *attributes, ctx *context) {
 	region, is := landmark(n.DataAtom, a.role, ctx.sectioned)
 	if is && region == Main {
 		ctx.inMain, ctx.region = true, Main
@@ -229,24 +246,27 @@ func (w *walker) place(n *html.Node, a *attributes, ctx *context) {
 			ctx.banner = w.banners
 		}
 	}
-	switch n.DataAtom {
-	case atom.Article, atom.Section, atom.Main, atom.Aside, atom.Nav:
-		ctx.sectioned = true
+}
+
+// kindIn returns the kind of the blocks in an element that stands in those of a kind.
+func kindIn(a atom.Atom, outer Kind) Kind {
+	switch a {
 	case atom.Li, atom.Dt, atom.Dd:
-		ctx.kind = Item
+		return Item
 	case atom.Td, atom.Th:
-		ctx.kind = Cell
+		return Cell
 	case atom.Caption, atom.Figcaption:
-		ctx.kind = Caption
+		return Caption
 	case atom.Button:
-		ctx.kind = Button
+		return Button
 	case atom.Label, atom.Legend:
-		ctx.kind = Label
+		return Label
 	case atom.P:
-		if ctx.kind == Button || ctx.kind == Label {
-			ctx.kind = Paragraph
+		if outer == Button || outer == Label {
+			return Paragraph
 		}
 	}
+	return outer
 }
 
 // details puts the first summary first; the rest of a closed one is hidden.
@@ -365,6 +385,13 @@ func (w *walker) replaced(n *html.Node, a *attributes, parent *context) {
 	ctx := *parent
 	if w.style(n, a, parent, &ctx) && !ctx.hidden {
 		w.breakBlock(parent)
+	}
+}
+
+// canonical notes the address that the page itself gives as its own.
+func (w *walker) canonical(n *html.Node) {
+	if w.page.structure.canonical == "" && strings.EqualFold(element.Attr(n, "rel"), "canonical") {
+		w.page.structure.canonical = strings.TrimSpace(element.Attr(n, "href"))
 	}
 }
 

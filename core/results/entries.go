@@ -184,41 +184,26 @@ func (s *scan) extendBack(blocks []block) {
 // sibling tells a node that stands below the parent of another one.
 func sibling(n, beside *html.Node) bool { return beside.Parent != nil && within(n, beside.Parent) }
 
-// A text from so many characters on is a snippet.
-const snippetLetters = 45
+const (
+	// A text from so many characters on is a snippet.
+	snippetLetters = 45
+	// localWithPage is the score from which a block that leads to a page is a firm on the map.
+	localWithPage = 3
+)
 
 // entry makes an entry of a block; it is not ok for what is none.
 func (s *scan) entry(b block, ad bool) (e Entry, ok bool) {
 	units := s.units[b.lo:b.hi]
-	var texts []string
-	links, snippet, generics := 0, 0, 0
-	for _, u := range units {
-		texts = append(texts, u.text)
-		ad = ad || isAdLabel(u.text)
-		switch {
-		case u.link != nil && isGeneric(u.text):
-			generics++
-			if called := strings.TrimPrefix(element.Attr(u.link, "href"), "tel:"); called != element.Attr(u.link,
-				"href") {
-				texts = append(texts, called)
-			}
-		case u.link != nil && s.out[u.link] != "":
-			links++
-		}
-		if domainOf(u.text) == "" && !u.said {
-			snippet = max(snippet, utf8.RuneCountInString(u.text))
-		}
-	}
+	t := textsOf(units)
+	ad = ad || t.ad
 	e.URL, e.Domain = s.targetOf(units)
 	e.Title = s.titleOf(units)
-	f := factsOf(texts)
-	local := 2*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) + 2*min(1,
-		generics) + boolInt(f.hours) + boolInt(f.years != nil && snippet < 2*snippetLetters) -
-		2*boolInt(e.URL != "" && snippet >= snippetLetters && f.phone == "") - boolInt(e.URL != "" && generics == 0)
+	f := factsOf(t.all)
+	local := t.local(f, e.URL != "")
 	switch {
 	case e.Title == "":
 		return e, false
-	case local >= 3 || e.URL == "" && local >= 1:
+	case local >= localWithPage || e.URL == "" && local >= 1:
 		e.Part = Map
 		if ad {
 			e.Part = MapSponsored
@@ -236,6 +221,40 @@ func (s *scan) entry(b block, ad bool) (e Entry, ok bool) {
 	}
 	e.Rating, e.Reviews = f.rating, f.reviews
 	return e, true
+}
+
+// texts are those of a block.
+type texts struct {
+	all []string // with the numbers that its links call
+	// snippet is how many characters its longest text has, generics how many of its links say
+	// what every result says: directions, call.
+	snippet, generics int
+	ad                bool
+}
+
+func textsOf(units []unit) (t texts) {
+	for _, u := range units {
+		t.all = append(t.all, u.text)
+		t.ad = t.ad || isAdLabel(u.text)
+		if u.link != nil && isGeneric(u.text) {
+			t.generics++
+			if called, ok := strings.CutPrefix(element.Attr(u.link, "href"), "tel:"); ok {
+				t.all = append(t.all, called)
+			}
+		}
+		if domainOf(u.text) == "" && !u.said {
+			t.snippet = max(t.snippet, utf8.RuneCountInString(u.text))
+		}
+	}
+	return t
+}
+
+// local scores how much a block is a firm on a map and not a page: each fact that a map
+// profile has counts for it, what page results have against it.
+func (t texts) local(f facts, leads bool) int {
+	return 2*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) +
+		2*min(1, t.generics) + boolInt(f.hours) + boolInt(f.years != nil && t.snippet < 2*snippetLetters) -
+		2*boolInt(leads && t.snippet >= snippetLetters && f.phone == "") - boolInt(leads && t.generics == 0)
 }
 
 // tellsMore tells a block that says more than its title: a snippet, or the address.

@@ -89,33 +89,7 @@ func fromTable(body []byte, source Source) (Page, bool) {
 	}
 	p.placed = has(at, PositionField)
 	for _, row := range rows[1:] {
-		cell := func(field Field) string {
-			if c, ok := at[field]; ok && c < len(row) {
-				return strings.TrimSpace(row[c])
-			}
-			return ""
-		}
-		e := Entry{Title: cell(TitleField), URL: cell(URLField), Domain: cell(DomainField), Phone: cell(PhoneField),
-			Part: partOf(cell(PartField), cell(SponsoredField))}
-		if e.URL != "" && !strings.Contains(e.URL, "://") {
-			e.URL = "https://" + e.URL
-		}
-		if e.URL != "" {
-			e.Domain = lineup.Domain(e.URL)
-		}
-		if n, err := strconv.ParseFloat(strings.Replace(cell(RatingField), ",", ".", 1), 64); err == nil && n > 0 &&
-			n <= 5 {
-			e.Rating = &n
-		}
-		if n, ok := table.Number(cell(PositionField)); ok {
-			e.Position = n
-		}
-		if n, ok := table.Number(cell(ReviewsField)); ok && cell(ReviewsField) != "" {
-			e.Reviews = &n
-		}
-		if n, ok := table.Number(cell(YearsField)); ok && cell(YearsField) != "" {
-			e.Years = &n
-		}
+		e := entryOf(tableRow{row, at})
 		if e.Title == "" && e.URL == "" {
 			p.Unread = append(p.Unread, strings.Join(row, " "))
 			continue
@@ -123,6 +97,55 @@ func fromTable(body []byte, source Source) (Page, bool) {
 		p.Entries = append(p.Entries, e)
 	}
 	return p, len(p.Entries) > 0 || source.Table || source.Columns != nil
+}
+
+// tableRow is a row of a table whose columns hold fields.
+type tableRow struct {
+	cells []string
+	at    map[Field]int
+}
+
+// text returns what the row has of a field, empty for nothing.
+func (r tableRow) text(field Field) string {
+	if c, ok := r.at[field]; ok && c < len(r.cells) {
+		return strings.TrimSpace(r.cells[c])
+	}
+	return ""
+}
+
+// number returns a whole number of the row, nil for none.
+func (r tableRow) number(field Field) *int {
+	n, ok := table.Number(r.text(field))
+	if !ok || r.text(field) == "" {
+		return nil
+	}
+	return &n
+}
+
+// rating returns the rating of the row, from above 0 to 5, nil for none.
+func (r tableRow) rating() *float64 {
+	n, err := strconv.ParseFloat(strings.Replace(r.text(RatingField), ",", ".", 1), 64)
+	if err != nil || n <= 0 || n > 5 {
+		return nil
+	}
+	return &n
+}
+
+// entryOf makes an entry of a row.
+func entryOf(r tableRow) Entry {
+	e := Entry{Title: r.text(TitleField), URL: r.text(URLField), Domain: r.text(DomainField),
+		Phone: r.text(PhoneField), Part: partOf(r.text(PartField), r.text(SponsoredField)),
+		Rating: r.rating(), Reviews: r.number(ReviewsField), Years: r.number(YearsField)}
+	if n := r.number(PositionField); n != nil {
+		e.Position = *n
+	}
+	if e.URL != "" {
+		if !strings.Contains(e.URL, "://") {
+			e.URL = "https://" + e.URL
+		}
+		e.Domain = lineup.Domain(e.URL)
+	}
+	return e
 }
 
 func has(at map[Field]int, field Field) bool {

@@ -97,7 +97,12 @@ func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
 			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, said: true})
 		}
 	}
-	// Runs between what breaks lines: one with text of its own is a unit.
+	r.children(n, link, heading)
+}
+
+// children gathers the units in an element: of what stands between line breaks one with text
+// of its own is a unit.
+func (r *reader) children(n, link *html.Node, heading bool) {
 	for c := n.FirstChild; c != nil; {
 		if breaks(c) {
 			r.walk(c, link, heading)

@@ -91,13 +91,9 @@ func PurposeOf(told Told, b *Binder) Purpose {
 	if p, ok := byWords(told, slug, service, place); ok {
 		return p
 	}
-	several := b.Services(told.Headings)
 	hub := hubs[lastOf(told.URL)] || len(told.Labels) > 0 && hubs[strings.Join(text.Tokens(told.Labels[0]), " ")]
-	if hubs[lastOf(told.URL)] && b.Service(told.H1) == "" && len(b.Places(told.H1)) == 0 && len(several) < 3 {
-		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(told.URL)}}
-	}
-	if len(several) >= 3 && (hub || b.Service(slug) == "" && b.Service(told.H1) == "" || b.mostly(told)) {
-		return Purpose{Kind: Other, Reason: BySeveral, Words: several}
+	if p, ok := b.several(told, slug, hub); ok {
+		return p
 	}
 	if place == b.home {
 		place = ""
@@ -105,9 +101,31 @@ func PurposeOf(told Told, b *Binder) Purpose {
 			return Purpose{Kind: Area, Place: b.home, Service: service, Reason: ByPlace, Words: []string{b.home}}
 		}
 	}
-	switch {
-	case hub && service == "" && place == "":
+	if hub && service == "" && place == "" {
 		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{slug}}
+	}
+	return ofSubject(service, place)
+}
+
+// severalServices is how many services in its headings make a page one of several (rule 9.1).
+const severalServices = 3
+
+// several finds the pages that list others, and those that hold several services.
+func (b *Binder) several(told Told, slug string, hub bool) (Purpose, bool) {
+	services := b.Services(told.Headings)
+	many := len(services) >= severalServices
+	switch {
+	case !many && hubs[lastOf(told.URL)] && b.Service(told.H1) == "" && len(b.Places(told.H1)) == 0:
+		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(told.URL)}}, true
+	case many && (hub || b.Service(slug) == "" && b.Service(told.H1) == "" || b.mostly(told)):
+		return Purpose{Kind: Other, Reason: BySeveral, Words: services}, true
+	}
+	return Purpose{}, false
+}
+
+// ofSubject is the purpose of a page of a service, of a place, or of both.
+func ofSubject(service, place string) Purpose {
+	switch {
 	case place != "" && service != "":
 		return Purpose{Area, service, place, ByServiceIn, []string{service, place}}
 	case place != "":
@@ -136,24 +154,34 @@ func byWords(told Told, slug, service, place string) (Purpose, bool) {
 	if dated.MatchString(told.URL) {
 		return Purpose{Kind: Article, Reason: ByAddress, Words: []string{slug}}, true
 	}
-	last := " " + lastOf(told.URL) + " "
-	path := " " + slug + " "
-	for _, k := range labelWords {
-		for _, w := range k.words {
-			switch {
-			case strings.Contains(last, " "+w+" ") &&
-				(few(last, w, 2) || service == "" && place == "" && few(last, w, 4) || telling(last, w)) &&
-				!beside(last, w):
-				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
-			case k.kind != About && k.kind != Contact && strings.HasPrefix(path, " "+w+" ") &&
-				len(strings.Fields(path)) > len(strings.Fields(last)):
-				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true // it is filed there
-			}
-		}
+	if p, ok := byPath(" "+slug+" ", " "+lastOf(told.URL)+" ", service == "" && place == ""); ok {
+		return p, true
 	}
 	if service != "" || place != "" {
 		return Purpose{}, false
 	}
+	return byMenu(told)
+}
+
+// byPath finds the kinds that words of an address tell: its last part, or the folder that a
+// page is filed in. More words may stand beside one if they name no subject.
+func byPath(path, last string, noSubject bool) (Purpose, bool) {
+	filed := len(strings.Fields(path)) > len(strings.Fields(last))
+	for _, k := range labelWords {
+		folder := filed && k.kind != About && k.kind != Contact
+		for _, w := range k.words {
+			says := strings.Contains(last, " "+w+" ") && !beside(last, w) &&
+				(few(last, w, 2) || noSubject && few(last, w, 4) || telling(last, w))
+			if says || folder && strings.HasPrefix(path, " "+w+" ") {
+				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
+			}
+		}
+	}
+	return Purpose{}, false
+}
+
+// byMenu finds the kinds that what menus call a page tells.
+func byMenu(told Told) (Purpose, bool) {
 	for _, label := range told.Labels {
 		folded := " " + strings.Join(text.Tokens(label), " ") + " "
 		for _, k := range labelWords {

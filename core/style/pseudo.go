@@ -173,6 +173,13 @@ func (p *preparer) list(name, args string) bool {
 			plain = append(plain, inner.out.String())
 		}
 	}
+	p.writeList(name, plain, children)
+	return true
+}
+
+// writeList writes a pseudo-class as the matcher knows it, with its selectors and with those
+// that are of children alone.
+func (p *preparer) writeList(name string, plain, children []string) {
 	switch {
 	case len(plain)+len(children) == 0 && name == "not":
 		p.out.WriteString(":not(" + never + ")")
@@ -186,7 +193,6 @@ func (p *preparer) list(name, args string) bool {
 	default:
 		p.out.WriteString(":is(:has(" + strings.Join(plain, ",") + "),:haschild(" + strings.Join(children, ",") + "))")
 	}
-	return true
 }
 
 func isName(c byte) bool {

@@ -183,7 +183,17 @@ func (f *finder) slip(w string) (Tie, bool) {
 	if len(w) < minSlip || f.Known(w) || f.ownStems[f.Stem(w)] && f.own[w] || f.ordinary(w) || w[0] <= '9' {
 		return Tie{}, false
 	}
-	best, found := "", false
+	best, found := f.meantBy(w)
+	if !found || len(best) <= minCertain && !f.isOwn(best) {
+		return Tie{}, false
+	}
+	certain := len(w) >= minCertain && f.isOwn(best) && !f.Town(w) &&
+		max(1, f.uses[best].searches) >= often*f.uses[w].searches
+	return Tie{Kind: Slip, Means: []string{best}, Certain: certain}, true
+}
+
+// meantBy returns the best of the words that are one slip away from a word.
+func (f *finder) meantBy(w string) (best string, found bool) {
 	for n := len(w) - 1; n <= len(w)+1; n++ {
 		for _, c := range f.meant[n] {
 			if c == w || !oneSlip(w, c) || f.uses[c].searches < f.uses[w].searches && !f.isOwn(c) {
@@ -194,12 +204,7 @@ func (f *finder) slip(w string) (Tie, bool) {
 			}
 		}
 	}
-	if !found || len(best) <= minCertain && !f.isOwn(best) {
-		return Tie{}, false
-	}
-	certain := len(w) >= minCertain && f.isOwn(best) && !f.Town(w) &&
-		max(1, f.uses[best].searches) >= often*f.uses[w].searches
-	return Tie{Kind: Slip, Means: []string{best}, Certain: certain}, true
+	return best, found
 }
 
 // ordinary tells a word of the language: roots are no roofs.

@@ -94,31 +94,36 @@ func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error)
 			p.Kind, p.Service, p.Place = site.Guess(address, "", "", home, k.Judge())
 		}
 	}
-	for _, other := range k.Pages {
-		if other.ID != p.ID && p.URL != "" && other.URL == p.URL {
-			return p, fault.New(fault.PageThere)
-		}
-	}
 	if p.Place == home {
 		p.Place = ""
 	}
-	switch {
-	case wasHome != (p.Kind == site.Home):
+	if wasHome != (p.Kind == site.Home) {
 		return p, fault.New(fault.OneHomePage)
+	}
+	return p, checkPage(k, p)
+}
+
+// checkPage reports what is wrong with a page of a client as a fault: it is there already, it
+// is of what the client does not have, or it says too little.
+func checkPage(k *study.Known, p store.Page) error {
+	twice := func(other store.Page) bool { return other.ID != p.ID && p.URL != "" && other.URL == p.URL }
+	switch {
+	case slices.ContainsFunc(k.Pages, twice):
+		return fault.New(fault.PageThere)
 	case p.Service != "" && !slices.ContainsFunc(k.Services, func(s intent.Service) bool {
 		return s.Name == p.Service
 	}):
-		return p, fault.New(fault.NoSuchService, p.Service)
+		return fault.New(fault.NoSuchService, p.Service)
 	case p.Place != "" && !slices.ContainsFunc(k.Places, func(at place.Place) bool { return at.Name == p.Place }):
-		return p, fault.New(fault.NoSuchPlace, p.Place)
+		return fault.New(fault.NoSuchPlace, p.Place)
 	case p.Kind == site.Service && p.Service == "":
-		return p, fault.New(fault.PageNeedsService)
+		return fault.New(fault.PageNeedsService)
 	case p.Kind == site.Area && p.Place == "":
-		return p, fault.New(fault.PageNeedsPlace)
+		return fault.New(fault.PageNeedsPlace)
 	case p.URL == "" && p.Kind != site.Home && p.Service == "" && p.Place == "":
-		return p, fault.New(fault.PageNeedsAddress)
+		return fault.New(fault.PageNeedsAddress)
 	}
-	return p, nil
+	return nil
 }
 
 // seems tells what a page is for by its last reading, if neither its address

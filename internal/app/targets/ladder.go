@@ -10,6 +10,7 @@ import (
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/standing"
+	"inktally/internal/store"
 	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
@@ -36,47 +37,69 @@ func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, 
 
 // figures are what is known of a rival, of the client where there is none.
 func (w *Worked) figures(c *study.Comparison, rival *study.Side) ladder.Figures {
-	out := ladder.Figures{}
-	column, domain := c.Client.Column, "own"
-	if home, err := study.HomePage(w.Whole.Known.Pages); err == nil && home.URL != "" {
-		domain = lineup.Domain(home.URL)
-	}
-	found, surveyed := w.Whole.Site, w.Whole.Site != nil
+	f := firm{column: c.Client.Column, domain: w.ownDomain(), found: w.Whole.Site,
+		is: func(e store.Entry) bool { return e.Kind == lineup.Client }}
 	if rival != nil {
-		column, domain = rival.Column, lineup.Domain(rival.Entry.URL)
-		found, surveyed = w.Whole.Rival(rival.Entry.URL)
+		f = firm{column: rival.Column, domain: lineup.Domain(rival.Entry.URL)}
+		f.found, _ = w.Whole.Rival(rival.Entry.URL)
+		f.is = func(e store.Entry) bool { return lineup.Domain(e.URL) == f.domain }
 	}
-	if column != nil {
-		out[ladder.Words], out[ladder.Images] = float64(column.Page.Words.Seen), float64(column.Carrying())
-		if first, ok := c.First(); ok {
-			out[ladder.Slots] = float64(slotsOf(column, first.Key, c.Page.Kind))
-		}
-	} else if rival == nil {
-		out[ladder.Words], out[ladder.Images], out[ladder.Slots] = 0, 0, 0
+	out := ladder.Figures{}
+	if rival == nil { // what the client does not have it has none of
+		out[ladder.Words], out[ladder.Images], out[ladder.Slots], out[ladder.Pages] = 0, 0, 0, 0
 	}
-	if surveyed || rival == nil {
-		n := 0
-		if surveyed {
-			n = found.Subjects()
-		}
-		out[ladder.Pages] = float64(n)
-	}
-	for _, f := range w.Study.Standing {
-		if front, ok := elsewhere[f.Figure]; ok && f.Domain == domain {
-			out[front] = f.Value
-		}
-	}
-	for _, e := range w.Whole.Known.Entries {
-		own := rival == nil && e.Kind == lineup.Client || rival != nil && lineup.Domain(e.URL) == domain
-		if _, known := out[ladder.Reviews]; own && !known && e.Part == lineup.Map && e.Reviews != nil {
-			out[ladder.Reviews] = float64(*e.Reviews)
-		}
-	}
+	f.onPages(c, out)
+	w.elsewhere(f, out)
 	return out
 }
 
-// elsewhere are the fronts that figures from elsewhere are of.
-var elsewhere = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, standing.Listings: ladder.Listings,
+// firm is the client or a rival.
+type firm struct {
+	column *sheet.Column // of its page, nil if that is not there
+	domain string
+	found  *study.Site // its site, nil if it was not surveyed
+	is     func(store.Entry) bool
+}
+
+// ownDomain is the domain of the client's site; without one it is named *own*.
+func (w *Worked) ownDomain() string {
+	home, err := study.HomePage(w.Whole.Known.Pages)
+	if err != nil || home.URL == "" {
+		return "own"
+	}
+	return lineup.Domain(home.URL)
+}
+
+// onPages puts the figures of a firm's pages.
+func (f firm) onPages(c *study.Comparison, out ladder.Figures) {
+	if f.column != nil {
+		out[ladder.Words], out[ladder.Images] = float64(f.column.Page.Words.Seen), float64(f.column.Carrying())
+		delete(out, ladder.Slots)
+		if first, ok := c.First(); ok {
+			out[ladder.Slots] = float64(slotsOf(f.column, first.Key, c.Page.Kind))
+		}
+	}
+	if f.found != nil {
+		out[ladder.Pages] = float64(f.found.Subjects())
+	}
+}
+
+// elsewhere puts the figures that come from elsewhere, and the reviews of the map pack.
+func (w *Worked) elsewhere(f firm, out ladder.Figures) {
+	for _, x := range w.Study.Standing {
+		if front, ok := fronts[x.Figure]; ok && x.Domain == f.domain {
+			out[front] = x.Value
+		}
+	}
+	for _, e := range w.Whole.Known.Entries {
+		if _, known := out[ladder.Reviews]; f.is(e) && !known && e.Part == lineup.Map && e.Reviews != nil {
+			out[ladder.Reviews] = float64(*e.Reviews)
+		}
+	}
+}
+
+// fronts are those that figures from elsewhere are of.
+var fronts = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, standing.Listings: ladder.Listings,
 	standing.Reviews: ladder.Reviews, standing.FoundFor: ladder.FoundFor}
 
 // slotsOf counts the slots that should have a family and do.
