@@ -38,9 +38,17 @@ api: web/node_modules/.package-lock.json
 	go run ./cmd/inktally openapi > docs/openapi.json
 	cd web && npm run --silent api
 
-lint: web/node_modules/.package-lock.json
+# staticcheck and revive, in a module of their own (tools/lint); the line limit and the sizes of
+# files are held by the tests of internal/shape.
+GO := ./core/... ./internal/... ./cmd/... ./e2e/... ./bench/...
+bin/revive bin/staticcheck &: tools/lint/go.mod
+	cd tools/lint && GOBIN=$(CURDIR)/bin go install tool
+
+lint: web/node_modules/.package-lock.json bin/revive bin/staticcheck
 	test -z "$$(gofmt -l core internal cmd e2e bench)"
-	go vet ./...
+	go vet $(GO)
+	bin/staticcheck $(GO)
+	bin/revive -config tools/lint/revive.toml $(GO)
 	go run ./cmd/inktally openapi | diff -q - docs/openapi.json || (echo "docs/openapi.json is old: run make api" && false)
 	cd web && npm run --silent check && npm run --silent lint
 

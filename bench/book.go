@@ -47,8 +47,8 @@ func bookBench(parse func()) error {
 		return err
 	}
 	defer end()
-	page, _ := sample(14_000, 40, 10, 20) // some 2,000 words
-	a, err := app.New(ctx, app.Options{DB: db, Web: serving{page}})
+	p, _ := sample(14_000, 40, 10, 20) // some 2,000 words
+	a, err := app.New(ctx, app.Options{DB: db, Web: serving{p}})
 	if err != nil {
 		return err
 	}

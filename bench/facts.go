@@ -54,7 +54,7 @@ func facts() {
 
 // withSheet links a style sheet of 250 KB as page builders make them: rules by
 // class, few of which the page uses.
-func withSheet(body []byte) (page []byte, css string) {
+func withSheet(body []byte) (p []byte, css string) {
 	var b strings.Builder
 	b.WriteString(".menu-item{display:inline-block}.hide{display:none}@media (max-width:700px){.menu{display:none}}\n")
 	for n := 0; b.Len() < 250_000; n++ {

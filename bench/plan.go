@@ -43,7 +43,7 @@ func planBench(parse func(), body []byte) error {
 	if err != nil {
 		return err
 	}
-	plan, err := a.Plan.Get(ctx, client)
+	made, err := a.Plan.Get(ctx, client)
 	if err != nil {
 		return err
 	}
@@ -56,9 +56,9 @@ func planBench(parse func(), body []byte) error {
 		families += len(p.Families)
 		beside = max(beside, len(p.Rivals))
 	}
-	name := fmt.Sprintf("the plan of %d pages, %d families, %d rivals a page", len(plan.Pages), families, beside)
+	name := fmt.Sprintf("the plan of %d pages, %d families, %d rivals a page", len(made.Pages), families, beside)
 	report(name, 20, parse, func() { w.Whole.Known.Yardstick.Target.Plan(w.From) })
-	report(fmt.Sprintf("  with the loading: %d targets", len(plan.Targets)), 0, parse, func() {
+	report(fmt.Sprintf("  with the loading: %d targets", len(made.Targets)), 0, parse, func() {
 		if _, err := a.Plan.Work(ctx, client); err != nil {
 			panic(err)
 		}

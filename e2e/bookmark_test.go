@@ -202,7 +202,7 @@ func TestBookmarkOnOtherPages(t *testing.T) {
 		s := on(t, site.URL+"/plain", strings.Replace(script, "url: taken.url", "url: 'https://bank.example/'", 1))
 		s.sees("but it came from " + site.URL)
 	})
-	t.Run("nobody", func(t *testing.T) {
+	t.Run("nobody", func(_ *testing.T) {
 		own.open("/receive")
 		own.sees("No tab has handed a page over")
 	})

@@ -205,8 +205,8 @@ func TestTypedForAPage(t *testing.T) {
 // rule 9.1, with pages that are there and pages that are not.
 func TestCarriers(t *testing.T) {
 	services := brindle().Services
-	family := func(service, place string, gain float64) Family {
-		f := Family{Judgement: intent.Judgement{Service: service, Place: place}, Kept: true, Members: []Phrase{{}}}
+	family := func(service, town string, gain float64) Family {
+		f := Family{Judgement: intent.Judgement{Service: service, Place: town}, Kept: true, Members: []Phrase{{}}}
 		f.Gain = gain
 		return f
 	}

@@ -191,7 +191,7 @@ func (tr trial) book() (families []Family, proposed []tie.Tie) {
 // consult answers for the words that decide about the most gain, one after
 // another, as a consultant would, and makes the ties that are proposed.
 func (tr trial) consult(verdicts int) (families []Family) {
-	families, proposed := tr.book()
+	_, proposed := tr.book()
 	for _, t := range proposed {
 		tr.ties[t.Word] = t.Means
 	}

@@ -66,12 +66,12 @@ type missing struct {
 }
 
 // at is the page to make for a service or a place.
-func (m *missing) at(kind site.Kind, service, place string) *ToMake {
+func (m *missing) at(kind site.Kind, service, town string) *ToMake {
 	i := slices.IndexFunc(m.list, func(t ToMake) bool {
-		return t.Kind == kind && t.Service == service && t.Place == place
+		return t.Kind == kind && t.Service == service && t.Place == town
 	})
 	if i < 0 {
-		m.list = append(m.list, ToMake{Kind: kind, Service: service, Place: place})
+		m.list = append(m.list, ToMake{Kind: kind, Service: service, Place: town})
 		i = len(m.list) - 1
 	}
 	return &m.list[i]
@@ -97,8 +97,8 @@ func (m *missing) carry(f Family) {
 }
 
 // has tells whether the client has a page for a service or a place, be it planned.
-func (s Site) has(kind site.Kind, service, place string) bool {
+func (s Site) has(kind site.Kind, service, town string) bool {
 	return slices.ContainsFunc(s.Pages, func(p Page) bool {
-		return p.Kind == kind && (kind == site.Area && p.Place == place || kind == site.Service && p.Service == service)
+		return p.Kind == kind && (kind == site.Area && p.Place == town || kind == site.Service && p.Service == service)
 	})
 }

@@ -10,6 +10,7 @@ import (
 // Signal is a set of things that words may say.
 type Signal uint16
 
+// The signals. Those of languages count small words.
 const (
 	Filler   Signal = 1 << iota // left-over text
 	Vague                       // a catch-all for the places around

@@ -39,9 +39,9 @@ func guess(body []byte) string {
 	if telling < detectLeast {
 		return ""
 	}
-	some, clear := likeliest(chardet.NewTextDetector(), words)
+	some, margin := likeliest(chardet.NewTextDetector(), words)
 	all, clearer := likeliest(chardet.NewHtmlDetector(), body)
-	if clearer > clear {
+	if clearer > margin {
 		return all
 	}
 	return some
@@ -49,7 +49,7 @@ func guess(body []byte) string {
 
 // likeliest returns the likeliest encoding of a text and by how much it beats
 // the western ones, 0 if it does not.
-func likeliest(d *chardet.Detector, text []byte) (best string, clear int) {
+func likeliest(d *chardet.Detector, text []byte) (best string, margin int) {
 	guesses, err := d.DetectAll(text)
 	if err != nil {
 		return "", 0

@@ -263,8 +263,8 @@ func (j *Judge) asked(words []word, thing []string) (asked []askedAct, doer stri
 func (j *Judge) offers(f form, asked []askedAct, doer string) bool {
 	done := j.done[f.service]
 	if len(asked) == 0 {
-		real := slices.ContainsFunc(done, func(a act) bool { return a != anyWork })
-		return doer != "" && (real || len(done) == 0) || doer == "" && len(f.acts) == 0
+		actual := slices.ContainsFunc(done, func(a act) bool { return a != anyWork })
+		return doer != "" && (actual || len(done) == 0) || doer == "" && len(f.acts) == 0
 	}
 	if len(done) == 0 {
 		return true

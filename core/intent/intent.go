@@ -106,8 +106,8 @@ func (j *Judge) Known(token string) bool {
 }
 
 // Of judges a phrase: the first intent that holds.
-func (j *Judge) Of(phrase string) Judgement {
-	words, told := j.read(phrase)
+func (j *Judge) Of(typed string) Judgement {
+	words, told := j.read(typed)
 	for _, w := range words {
 		if w.unknown() {
 			told.Unfamiliar = append(told.Unfamiliar, w.text)
@@ -116,7 +116,7 @@ func (j *Judge) Of(phrase string) Judgement {
 	about := j.about(words)
 	about = j.ofMaker(words, about)
 	told.Service = about.service
-	told.Intent, told.Reason = j.decide(phrase, words, about, told)
+	told.Intent, told.Reason = j.decide(typed, words, about, told)
 	return told
 }
 
@@ -153,14 +153,14 @@ func (j *Judge) judged(words []word, v Verdict) string {
 	return ""
 }
 
-func (j *Judge) decide(phrase string, words []word, about about, told Judgement) (Intent, Reason) {
+func (j *Judge) decide(typed string, words []word, about about, told Judgement) (Intent, Reason) {
 	if why := j.ofFirm(words, about); why.Code != "" {
 		return Brand, why
 	}
 	if why := j.ofOtherPlace(words); why.Code != "" {
 		return Elsewhere, why
 	}
-	if why := j.asks(phrase, words, about); why.Code != "" {
+	if why := j.asks(typed, words, about); why.Code != "" {
 		return Question, why
 	}
 	if why := j.notOffered(words, about); why.Code != "" {
@@ -325,8 +325,8 @@ var shopping = func() map[string]bool {
 
 // asks tells why a phrase is a question or one of somebody who wants to know;
 // without a code it is neither.
-func (j *Judge) asks(phrase string, words []word, about about) Reason {
-	if strings.HasSuffix(strings.TrimSpace(phrase), "?") {
+func (j *Judge) asks(typed string, words []word, about about) Reason {
+	if strings.HasSuffix(strings.TrimSpace(typed), "?") {
 		return Reason{AsksQuestion, []string{"?"}}
 	}
 	if len(words) > 0 && j.question[words[0].stem] && !j.seeksFirm(words) {

@@ -33,7 +33,7 @@ func brindle() Ground {
 
 func TestIntent(t *testing.T) {
 	s := NewJudge(brindle())
-	for phrase, want := range map[string]Intent{
+	for typed, want := range map[string]Intent{
 		"chimney sweep tarn harbor": Hire, "chimney sweep near me": Hire, "chimney company tarn harbor": Hire,
 		"best chimney sweep":            Hire,
 		"low cost chimney sweep ostrey": Hire, "chimney sweep cost": Question, "how to clean a flue": Question,
@@ -53,16 +53,16 @@ func TestIntent(t *testing.T) {
 		"chimney sweep portland":        Broad, "chimney sweep me": Broad,
 		"chimney sweep tarn harbor me": Hire, "": Broad, "煙突 掃除": Broad,
 	} {
-		t.Run(phrase, func(t *testing.T) {
-			assert.Equal(t, want, s.Of(phrase).Intent, phrase)
+		t.Run(typed, func(t *testing.T) {
+			assert.Equal(t, want, s.Of(typed).Intent, typed)
 		})
 	}
 	assert.Equal(t, []string{"zebra"}, s.Of("zebra chimney sweep tarn harbor").Unfamiliar)
-	for phrase, want := range map[string]string{"chimney cap fitting ostrey": "chimney cap fitting",
+	for typed, want := range map[string]string{"chimney cap fitting ostrey": "chimney cap fitting",
 		"chimney cleaner": "chimney sweep",
 		"chimney repair":  "masonry repair", "dryer vent": "dryer vent cleaning", "chimney company": "chimney sweep",
 		"roof repair": ""} {
-		assert.Equal(t, want, s.Of(phrase).Service, phrase)
+		assert.Equal(t, want, s.Of(typed).Service, typed)
 	}
 	assert.Equal(t, Judgement{Intent: Hire, Reason: Reason{ServiceIn, []string{"Tarn Harbor", "chimney sweep"}},
 		Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"},

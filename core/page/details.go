@@ -58,15 +58,15 @@ const (
 	passageBytes  = 160
 )
 
-func (p *Passages) add(text string, words int) {
+func (p *Passages) add(passage string, words int) {
 	p.Words += words
 	if len(p.Texts) == shownPassages {
 		return
 	}
-	if len(text) > passageBytes {
-		text = strings.ToValidUTF8(text[:passageBytes], "") + "…"
+	if len(passage) > passageBytes {
+		passage = strings.ToValidUTF8(passage[:passageBytes], "") + "…"
 	}
-	p.Texts = append(p.Texts, text)
+	p.Texts = append(p.Texts, passage)
 }
 
 // fewWords are those under which a page under construction is one.

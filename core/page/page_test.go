@@ -256,7 +256,7 @@ func TestReadProperties(t *testing.T) {
 
 func FuzzRead(f *testing.F) {
 	f.Add([]byte("<style>p{display:none}</style><p>a<img src=x.png style='background:url(y)'><h1>b"), "text/html")
-	f.Fuzz(func(t *testing.T, body []byte, contentType string) {
+	f.Fuzz(func(_ *testing.T, body []byte, contentType string) {
 		Read(body, Source{ContentType: contentType})
 	})
 }

@@ -59,16 +59,16 @@ func (b *builder) first() string {
 }
 
 func (b *builder) build() {
-	slices := b.slices()
-	others := b.others(slices)
+	list := b.slices()
+	others := b.others(list)
 	var first []Part
 	if len(b.p.Families) > 0 {
 		first = b.placeFirst(&b.p.Families[0])
 	}
-	b.mention(slices)
+	b.mention(list)
 	switch {
 	case !b.p.there():
-		b.newPage(first, &slices)
+		b.newPage(first, &list)
 	case len(first) > 0:
 		b.add(Target{Key: partKey("placing", b.first()), Kind: Placing, Family: b.first(), Phrase: b.p.Families[0].Text,
 			Parts: first, opens: true})
@@ -79,7 +79,7 @@ func (b *builder) build() {
 	if b.images != nil {
 		b.add(*b.images)
 	}
-	for _, t := range slices {
+	for _, t := range list {
 		b.add(t)
 	}
 	b.cutBack()

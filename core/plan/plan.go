@@ -230,7 +230,7 @@ func choose(all []Target, s *Study) {
 // placing of its page or the page itself, a slice the slices of the lead section, and
 // without a site all of them the home page.
 func depend(all []Target, pages []Page) {
-	site := slices.ContainsFunc(pages, func(p Page) bool { return p.there() })
+	isThere := slices.ContainsFunc(pages, func(p Page) bool { return p.there() })
 	opens, leads, home := map[string]Ref{}, map[string][]Ref{}, Ref{}
 	for i := range all {
 		t := &all[i]
@@ -254,7 +254,7 @@ func depend(all []Target, pages []Page) {
 		if t.First || !KindRuleOf(t.Kind).Waits {
 			continue
 		}
-		if !site {
+		if !isThere {
 			need(home)
 		}
 		need(opens[t.Page])

@@ -81,7 +81,7 @@ func distinct(n *int, words int) string {
 }
 
 // write does one part; at is the paragraph that its target wrote.
-func (d *draft) write(p Part, t Target, at int, n *int) {
+func (d *draft) write(p Part, t Target, _ int, n *int) {
 	switch p.Kind {
 	case Title:
 		d.title = p.Slot.Wanted

@@ -72,9 +72,9 @@ func TestProof(t *testing.T) {
 	}
 	assert.Equal(t, r.Left, left, "words left by section")
 
-	page := proved("<title>Home</title><img src=a.jpg>" + words(10))
-	assert.Contains(t, keys(page.Missing), "title: "+first)
-	assert.Contains(t, keys(page.Missing), "alt: "+first)
+	p := proved("<title>Home</title><img src=a.jpg>" + words(10))
+	assert.Contains(t, keys(p.Missing), "title: "+first)
+	assert.Contains(t, keys(p.Missing), "alt: "+first)
 	over := proved("<p>" + strings.Repeat("Masonry repair Ostrey. Then more. ", 40))
 	assert.Contains(t, keys(over.Over), "cut_back: "+first)
 	assert.Positive(t, proved("").Left)

@@ -29,7 +29,7 @@ func fromHTML(body []byte, address string) Page {
 			s.out[a] = target
 		}
 	}
-	s.measure(doc)
+	s.measure()
 	p := s.read()
 	p.Language = page.Read(body, page.Source{ContentType: "text/html; charset=utf-8"}).Lang
 	return p
@@ -123,7 +123,7 @@ type scan struct {
 }
 
 // measure tells for each element what stands below it, by its units.
-func (s *scan) measure(doc *html.Node) {
+func (s *scan) measure() {
 	ratedAt := map[*html.Node]bool{}
 	for i := range s.units {
 		u := &s.units[i]

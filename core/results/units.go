@@ -28,7 +28,6 @@ type unit struct {
 type reader struct {
 	units []unit
 	links []*html.Node // in order, with an address
-	title string
 	depth int
 }
 

@@ -256,9 +256,9 @@ func endsWith(s, name string) bool {
 }
 
 // hasPage tells a place that has an area page of its own.
-func (f *finder) hasPage(place string) bool {
-	return place != f.s.Binder.home && slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool {
-		return p.Kind == Area && p.Place == place
+func (f *finder) hasPage(town string) bool {
+	return town != f.s.Binder.home && slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool {
+		return p.Kind == Area && p.Place == town
 	})
 }
 

@@ -5,6 +5,7 @@ import "golang.org/x/net/html/atom"
 // Display is what matters of a computed display value.
 type Display uint8
 
+// The values. Those that are set as others are stand under one name.
 const (
 	Inline      Display = iota
 	InlineBlock         // and inline-table: ends no block

@@ -152,11 +152,11 @@ func served(dir, site string) reader {
 
 // address is that of a file in the site.
 func address(site, file string) string {
-	path := filepath.ToSlash(file)
-	if filepath.Base(file) == "index.html" {
-		path = strings.TrimSuffix(path, "index.html") // which a file server leaves out
+	at := filepath.ToSlash(file)
+	if filepath.Base(at) == "index.html" {
+		at = strings.TrimSuffix(at, "index.html") // which a file server leaves out
 	}
-	return site + (&url.URL{Path: "/" + path}).String()
+	return site + (&url.URL{Path: "/" + at}).String()
 }
 
 // asBrowserRenders reads files from a site of them through the program's browser.

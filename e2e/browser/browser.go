@@ -32,7 +32,7 @@ func Start(t testing.TB, flags map[string]any) context.Context {
 func Open(parent context.Context, flags map[string]any) (ctx context.Context, end func(), err error) {
 	path, err := exec.LookPath("chromium")
 	if err != nil {
-		return nil, nil, errors.New("Chromium is missing: apt-get install chromium")
+		return nil, nil, errors.New("no Chromium: apt-get install chromium")
 	}
 	dir, err := os.MkdirTemp("", "inktally-browser-")
 	if err != nil {

@@ -46,14 +46,14 @@ func TestGroundIsCleaned(t *testing.T) {
 func TestRunSurvivesFailingPages(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": words(545), "http://one.example/": words(1720)}}
 	a, _ := open(t, w)
-	client, page := newClient(t, a, sweep, "one.example, two.example\nthree.example")
+	client, p := newClient(t, a, sweep, "one.example, two.example\nthree.example")
 	_, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	r := ended(t, a, client)
 	assert.Equal(t, 2, r.Done)
 	assert.Equal(t, 2, r.Failed)
 	assert.Equal(t, view.FaultCode(fault.NoSuchSite), r.Items[2].Failure.Code)
-	s, err := a.Sheet.Get(ctx, client, page)
+	s, err := a.Sheet.Get(ctx, client, p)
 	require.NoError(t, err)
 	require.Len(t, s.Columns, 4)
 	assert.Equal(t, r.Items[2].Failure, s.Columns[2].Failure)
@@ -99,14 +99,14 @@ func TestSheetsAreKept(t *testing.T) {
 func TestIgnoreRobots(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": words(5), "http://one.example/unwelcome": words(7)}}
 	a, _ := open(t, w)
-	client, page := newClient(t, a, sweep, "one.example/unwelcome")
+	client, p := newClient(t, a, sweep, "one.example/unwelcome")
 	run, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, view.FaultCode(fault.RobotsRefuse), ended(t, a, client).Items[1].Failure.Code)
 	_, err = a.Runs.IgnoreRobots(ctx, client, run.ID, "http://one.example/unwelcome")
 	require.NoError(t, err)
 	assert.Equal(t, 2, ended(t, a, client).Done)
-	s, err := a.Sheet.Get(ctx, client, page)
+	s, err := a.Sheet.Get(ctx, client, p)
 	require.NoError(t, err)
 	assert.True(t, s.Columns[1].RobotsIgnored)
 	assert.Equal(t, 7, s.Columns[1].Words.Seen)
@@ -116,7 +116,7 @@ func TestStopAndGoOn(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": words(5), "http://one.example/held": words(7)},
 		held: make(chan struct{})}
 	a, _ := open(t, w)
-	client, page := newClient(t, a, sweep, "one.example/held")
+	client, p := newClient(t, a, sweep, "one.example/held")
 	run, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	_, err = a.Runs.Measure(ctx, client)
@@ -134,7 +134,7 @@ func TestStopAndGoOn(t *testing.T) {
 	_, err = a.Runs.Resume(ctx, client, run.ID)
 	require.NoError(t, err)
 	assert.Equal(t, "done", ended(t, a, client).State)
-	s, err := a.Sheet.Get(ctx, client, page)
+	s, err := a.Sheet.Get(ctx, client, p)
 	require.NoError(t, err)
 	assert.Equal(t, 7, s.Columns[1].Words.Seen)
 }
@@ -142,14 +142,14 @@ func TestStopAndGoOn(t *testing.T) {
 func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	w := &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title>" + words(5)}}
 	a, _ := open(t, w)
-	client, page := newClient(t, a, sweep, "")
+	client, p := newClient(t, a, sweep, "")
 	_, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
 	const key = "title: chimney harbor sweep tarn"
-	_, err = a.Plan.Choose(ctx, client, said(page, key, plan.Choice{State: plan.Changed}))
+	_, err = a.Plan.Choose(ctx, client, said(p, key, plan.Choice{State: plan.Changed}))
 	fails(t, err, fault.ChangeNeedsValue)
-	_, err = a.Plan.Choose(ctx, client, said(page, key, plan.Choice{State: plan.Dropped}))
+	_, err = a.Plan.Choose(ctx, client, said(p, key, plan.Choice{State: plan.Dropped}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Start</title>"+words(9))
 	_, err = a.Runs.Measure(ctx, client)
@@ -170,7 +170,7 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	}
 	assert.InDelta(t, sum, placing.Gain, 1e-9, "without what was dropped")
 	_, err = a.Plan.Choose(ctx, client,
-		said(page, placing.Key, plan.Choice{State: plan.Dropped, Reason: "the owner does it"}))
+		said(p, placing.Key, plan.Choice{State: plan.Dropped, Reason: "the owner does it"}))
 	require.NoError(t, err)
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)
@@ -188,7 +188,7 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 // Without a page there still are targets, and a pasted page makes real ones.
 func TestClientWithoutSite(t *testing.T) {
 	a, _ := open(t, &web{})
-	client, page := newClient(t, a, view.Business{Name: "Lowtide", Phrases: sweep.Phrases}, "")
+	client, p := newClient(t, a, view.Business{Name: "Lowtide", Phrases: sweep.Phrases}, "")
 	_, err := a.Runs.Measure(ctx, client)
 	fails(t, err, fault.NothingToRead)
 	list, err := a.Plan.Get(ctx, client)
@@ -200,15 +200,15 @@ func TestClientWithoutSite(t *testing.T) {
 		written += x.Words
 	}
 	assert.Equal(t, 1500, written)
-	brief, err := a.Handoff.Brief(ctx, client, page)
+	brief, err := a.Handoff.Brief(ctx, client, p)
 	require.NoError(t, err)
 	assert.Contains(t, handoff.Markdown(brief), "Title: use **Chimney sweep tarn harbor")
 
 	for _, bad := range []string{"  ", strings.Repeat("x", fetch.MaxBody+1)} {
-		_, err = a.Readings.Paste(ctx, client, page, 0, bad)
+		_, err = a.Readings.Paste(ctx, client, p, 0, bad)
 		assert.Error(t, err)
 	}
-	_, err = a.Readings.Paste(ctx, client, page, 0, "<title>Chimney sweep Tarn Harbor</title><p>"+words(1600))
+	_, err = a.Readings.Paste(ctx, client, p, 0, "<title>Chimney sweep Tarn Harbor</title><p>"+words(1600))
 	require.NoError(t, err)
 	list, err = a.Plan.Get(ctx, client)
 	require.NoError(t, err)

@@ -156,7 +156,7 @@ func measured(t require.TestingT, a *app.App, client int64) {
 	}
 }
 
-func newClient(t *testing.T, a *app.App, b view.Business, rivals string) (client, page int64) {
+func newClient(t *testing.T, a *app.App, b view.Business, rivals string) (client, p int64) {
 	t.Helper()
 	g, err := a.Ground.New(ctx, b)
 	require.NoError(t, err)
@@ -184,8 +184,8 @@ var sweep = view.Business{HomePage: "brindle.example", Phrases: []string{"chimne
 	Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}}
 
 // said is what a user says of a target, or of a part of one, of a page.
-func said(page int64, key string, c plan.Choice) []targets.Said {
-	return []targets.Said{{Page: fmt.Sprintf("p%d", page), Key: key, Choice: c}}
+func said(p int64, key string, c plan.Choice) []targets.Said {
+	return []targets.Said{{Page: fmt.Sprintf("p%d", p), Key: key, Choice: c}}
 }
 
 // partsOf are the parts of a plan's targets of one kind.

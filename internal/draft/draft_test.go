@@ -115,7 +115,7 @@ func TestBadDrafts(t *testing.T) {
 func FuzzRead(f *testing.F) {
 	f.Add("a.md", []byte("# x\n\n[a](b)"))
 	f.Add("a.docx", packed(f, map[string]string{"word/document.xml": open + paragraph("Heading1", "x") + end}))
-	f.Fuzz(func(t *testing.T, name string, raw []byte) {
+	f.Fuzz(func(_ *testing.T, name string, raw []byte) {
 		if d, err := Read(name, raw); err == nil {
 			page.Read(d.HTML, page.Source{})
 		}

@@ -64,7 +64,7 @@ func FuzzReadYardstick(f *testing.F) {
 	f.Add([]byte("words.home.low: 1200\n"))
 	f.Add([]byte("a: &a\n  b: *a\n"))
 	f.Add(Yardstick(figures()))
-	f.Fuzz(func(t *testing.T, raw []byte) {
+	f.Fuzz(func(_ *testing.T, raw []byte) {
 		values, err := ReadYardstick(raw)
 		if err == nil {
 			_, _ = yardstick.Standard().With(values)

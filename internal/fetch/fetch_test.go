@@ -113,7 +113,7 @@ func TestGet(t *testing.T) {
 	mux.HandleFunc("/picture", func(w http.ResponseWriter, _ *http.Request) {
 		w.Header().Set("Content-Type", "image/png")
 	})
-	mux.HandleFunc("/slow", func(w http.ResponseWriter, r *http.Request) { <-r.Context().Done() })
+	mux.HandleFunc("/slow", func(_ http.ResponseWriter, r *http.Request) { <-r.Context().Done() })
 	mux.HandleFunc("/huge", func(w http.ResponseWriter, _ *http.Request) {
 		w.Header().Set("Content-Type", "text/html")
 		chunk := []byte(strings.Repeat("x", 1<<20))
@@ -179,7 +179,7 @@ func TestAskedAgain(t *testing.T) {
 	}))
 	defer server.Close()
 	var waits []time.Duration
-	f := New(Options{Guard: anywhere, Wait: func(_ context.Context, attempt int, after time.Duration) error {
+	f := New(Options{Guard: anywhere, Wait: func(_ context.Context, _ int, after time.Duration) error {
 		waits = append(waits, after)
 		return nil
 	}})

@@ -111,7 +111,8 @@ func TestHostileServers(t *testing.T) {
 			send(html + "Content-Encoding: own-way\r\nContent-Length: 1\r\n\r\nx")
 		case "/headers":
 			send("HTTP/1.1 200 OK\r\n")
-			for n := 0; send(fmt.Sprintf("X-%d: %s\r\n", n, strings.Repeat("y", 500))); n++ {
+			for n, more := 0, true; more; n++ {
+				more = send(fmt.Sprintf("X-%d: %s\r\n", n, strings.Repeat("y", 500)))
 			}
 		case "/line":
 			send("HTTP/1.1 200 OK\r\nX: ")

@@ -34,6 +34,7 @@ type ClientPath struct {
 	Client int64 `path:"client" minimum:"1"`
 }
 
+// PagePath names a page of a client.
 type PagePath struct {
 	ClientPath
 	Page int64 `path:"page"`

@@ -27,6 +27,7 @@ type rivalsInput struct {
 	}
 }
 
+// EntryPath names a lineup entry of a client.
 type EntryPath struct {
 	ClientPath
 	Entry int64 `path:"entry"`
@@ -72,6 +73,7 @@ type kindInput struct {
 	}
 }
 
+// DomainPath names a site of a client's lineup.
 type DomainPath struct {
 	ClientPath
 	Domain string `path:"domain" maxLength:"255"`

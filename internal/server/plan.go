@@ -59,6 +59,7 @@ type whyInput struct {
 	Part   string `query:"part" maxLength:"1000" doc:"The key of one of its parts; empty is all of it"`
 }
 
+// OutlinePath names a page of the plan.
 type OutlinePath struct {
 	ClientPath
 	Page string `query:"page" required:"true" maxLength:"500" doc:"The key of a page of the plan"`

@@ -10,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2/sse"
 )
 
+// RunPath names a run of a client.
 type RunPath struct {
 	ClientPath
 	Run int64 `path:"run"`

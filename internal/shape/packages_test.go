@@ -2,12 +2,14 @@ package shape
 
 import (
 	"bytes"
+	"encoding/json"
 	"go/parser"
 	"go/scanner"
 	"go/token"
 	"io/fs"
 	"maps"
 	"os"
+	"os/exec"
 	"path/filepath"
 	"slices"
 	"strconv"
@@ -39,7 +41,7 @@ type source struct {
 func packages(t *testing.T) map[string]map[string]source {
 	out := map[string]map[string]source{}
 	for _, top := range []string{"core", "internal", "cmd"} {
-		err := filepath.WalkDir(filepath.Join(root, top), func(path string, d fs.DirEntry, err error) error {
+		err := filepath.WalkDir(filepath.Join(root, top), func(path string, _ fs.DirEntry, err error) error {
 			if err != nil || filepath.Ext(path) != ".go" || strings.HasSuffix(path, "_test.go") {
 				return err
 			}
@@ -167,4 +169,45 @@ func withoutRawStrings(source []byte) string {
 	}
 	out.Write(source[at:])
 	return out.String()
+}
+
+// go.mod names as its own exactly the modules that some file imports.
+func TestModules(t *testing.T) {
+	described, err := exec.Command("go", "mod", "edit", "-json", filepath.Join(root, "go.mod")).Output()
+	require.NoError(t, err)
+	var mod struct {
+		Require []struct {
+			Path     string
+			Indirect bool
+		}
+	}
+	require.NoError(t, json.Unmarshal(described, &mod))
+	imports := allImports(t)
+	for _, m := range mod.Require {
+		of := func(i string) bool { return i == m.Path || strings.HasPrefix(i, m.Path+"/") }
+		used := slices.ContainsFunc(slices.Collect(maps.Keys(imports)), of)
+		assert.Equal(t, used, !m.Indirect, "%s", m.Path)
+	}
+}
+
+// allImports are the packages that any Go file of the repository imports.
+func allImports(t *testing.T) map[string]bool {
+	out := map[string]bool{}
+	for _, top := range []string{"core", "internal", "cmd", "e2e", "bench"} {
+		err := filepath.WalkDir(filepath.Join(root, top), func(path string, _ fs.DirEntry, err error) error {
+			if err != nil || filepath.Ext(path) != ".go" {
+				return err
+			}
+			parsed, err := parser.ParseFile(token.NewFileSet(), path, nil, parser.ImportsOnly)
+			if err != nil {
+				return err
+			}
+			for _, i := range parsed.Imports {
+				out[strings.Trim(i.Path.Value, `"`)] = true
+			}
+			return nil
+		})
+		require.NoError(t, err)
+	}
+	return out
 }

@@ -76,16 +76,16 @@ func (t *Tx) SetReadingPage(client, id int64, facts reading.Facts, p *page.Data)
 // ReadingPage returns what was read of a page by today's rules, nil if that is
 // not kept.
 func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
-	var kept []byte
+	var row []byte
 	err := t.one(`SELECT b.page FROM readings r JOIN bodies b ON b.reading_id = r.id WHERE r.id = ? AND r.rules = ?`,
-		[]any{id, page.Rules}, &kept)
-	if errors.Is(err, ErrNotFound) || err == nil && len(kept) == 0 {
+		[]any{id, page.Rules}, &row)
+	if errors.Is(err, ErrNotFound) || err == nil && len(row) == 0 {
 		return nil, nil
 	}
 	if err != nil {
 		return nil, err
 	}
-	p, err := packed.PageOf(kept)
+	p, err := packed.PageOf(row)
 	if err != nil {
 		return nil, nil // it is read anew from its HTML
 	}
@@ -157,11 +157,11 @@ func (t *Tx) Reading(client, id int64) (r Reading, err error) {
 
 // ReadingHTML returns the kept page of a reading.
 func (t *Tx) ReadingHTML(id int64) ([]byte, error) {
-	var kept []byte
-	if err := t.one(`SELECT html FROM bodies WHERE reading_id = ?`, []any{id}, &kept); err != nil {
+	var row []byte
+	if err := t.one(`SELECT html FROM bodies WHERE reading_id = ?`, []any{id}, &row); err != nil {
 		return nil, err
 	}
-	html, err := packed.TextOf(kept)
+	html, err := packed.TextOf(row)
 	if err != nil {
 		return nil, fmt.Errorf("%w: page %d: %w", ErrDamaged, id, err)
 	}

@@ -161,9 +161,9 @@ func traces(t *testing.T, db *DB, client int64) map[string]string {
 	require.NoError(t, err)
 	defer rows.Close()
 	for n := 0; rows.Next(); n++ {
-		var html, page, css []byte
-		require.NoError(t, rows.Scan(&html, &page, &css))
-		for what, blob := range map[string][]byte{"html": html, "page": page, "sheet": css} {
+		var html, p, css []byte
+		require.NoError(t, rows.Scan(&html, &p, &css))
+		for what, blob := range map[string][]byte{"html": html, "page": p, "sheet": css} {
 			out[fmt.Sprint(what, n)] = string(blob[len(blob)/2 : len(blob)/2+24])
 			out[fmt.Sprint(what, n, " end")] = string(blob[len(blob)-24:])
 		}

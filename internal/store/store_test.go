@@ -265,6 +265,7 @@ func TestJobsAndChoices(t *testing.T) {
 		require.NoError(t, tx.SetItem(id, job, JobItem{Position: 0, State: ItemDone}))
 		require.NoError(t, tx.SetItem(id, job, JobItem{Position: 1, State: ItemReading}))
 		running, err := tx.RunningJobs()
+		require.NoError(t, err)
 		assert.Equal(t, []int64{job}, running)
 		require.NoError(t, tx.EndJob(job, JobInterrupted, time.Now()))
 		last, err := tx.LastJob(id)

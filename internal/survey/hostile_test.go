@@ -169,7 +169,7 @@ func TestHostileSites(t *testing.T) {
 // A site that answers everything with 429 is left alone with its reason, one that fails
 // after its first page after a few more.
 func TestBusySites(t *testing.T) {
-	_, asked, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) {
+	_, asked, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, _ *http.Request) {
 		w.WriteHeader(http.StatusTooManyRequests)
 	})
 	f, ok := fault.Of(err)

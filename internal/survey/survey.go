@@ -25,7 +25,7 @@ type Web interface {
 	// Page reads a document that Get brought; lightly is without its style sheets. It is
 	// nil for what is no page. Its error is why the page cannot be kept: it ends the survey.
 	Page(ctx context.Context, doc fetch.Document, lightly bool) (*page.Page, error)
-	Sitemaps(ctx context.Context, site string) []string
+	Sitemaps(ctx context.Context, address string) []string
 	Raw(ctx context.Context, address string, most int) ([]byte, error)
 }
 

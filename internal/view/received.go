@@ -13,6 +13,7 @@ const (
 	HandedPhrases    HandedAs = "phrases"
 )
 
+// Schema describes the codes.
 func (HandedAs) Schema(huma.Registry) *huma.Schema {
 	return enum([]HandedAs{HandedClientPage, HandedRivalPage, HandedResults, HandedPhrases})
 }

@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"inktally/core/finding"
@@ -13,53 +14,43 @@ import (
 	"inktally/core/table"
 )
 
+// intents word why a phrase has its intent: %[1]s is the first word of a reason as it was typed,
+// quoted, %[2]s and %[3]s are its words as they are.
+var intents = map[intent.ReasonCode]string{
+	intent.NamesFirm:     "%[1]s is in a business name",
+	intent.FirmEnding:    "%[1]s ends a business name",
+	intent.MakerAlone:    "%[1]s is a maker, and no work is asked for",
+	intent.OtherState:    "%[1]s is another state or county",
+	intent.OtherTown:     "%[1]s is another town",
+	intent.OtherPostcode: "%[1]s is another postcode",
+	intent.OtherPlace:    "%[1]s is not served",
+	intent.AsksQuestion:  "%[1]s asks a question",
+	intent.Compares:      "compares: “best … for”",
+	intent.WantsToKnow:   "%[1]s: wants to know, not to hire",
+	intent.NamesTrouble:  "%[1]s: a problem, not a job",
+	intent.ServiceIn:     "%[3]s + %[2]s",
+	intent.ServiceNear:   "%[3]s + %[2]s",
+	intent.ServiceToHire: "%[3]s + %[2]s",
+	intent.UnknownWord:   "what is %[1]s?",
+	intent.UnknownAlone:  "names no place, and %[1]s is not known",
+	intent.Goods:         "%[1]s: goods, jobs or the like",
+	intent.OtherAct:      "%[1]s is not offered",
+	intent.OtherThing:    "%[1]s is not what we work on",
+	intent.NoService:     "names no service",
+	intent.ServiceAlone:  "a service alone: no place, no word of hiring",
+}
+
 // Intent words why a phrase has its intent (rule 3.6).
 func Intent(r intent.Reason) string {
-	w := append(append([]string{}, r.Words...), "", "")
-	switch r.Code {
-	case intent.NamesFirm:
-		return quoted(w[0]) + " is in a business name"
-	case intent.FirmEnding:
-		return quoted(w[0]) + " ends a business name"
-	case intent.MakerAlone:
-		return quoted(w[0]) + " is a maker, and no work is asked for"
-	case intent.OtherState:
-		return quoted(w[0]) + " is another state or county"
-	case intent.OtherTown:
-		return quoted(w[0]) + " is another town"
-	case intent.OtherPostcode:
-		return quoted(w[0]) + " is another postcode"
-	case intent.OtherPlace:
-		return quoted(w[0]) + " is not served"
-	case intent.AsksQuestion:
-		if w[0] == "?" {
-			return "a question"
-		}
-		return quoted(w[0]) + " asks a question"
-	case intent.Compares:
-		return "compares: “best … for”"
-	case intent.WantsToKnow:
-		return quoted(w[0]) + ": wants to know, not to hire"
-	case intent.NamesTrouble:
-		return quoted(w[0]) + ": a problem, not a job"
-	case intent.ServiceIn, intent.ServiceNear, intent.ServiceToHire:
-		return w[1] + " + " + w[0]
-	case intent.UnknownWord:
-		return "what is " + quoted(w[0]) + "?"
-	case intent.UnknownAlone:
-		return "names no place, and " + quoted(w[0]) + " is not known"
-	case intent.Goods:
-		return quoted(w[0]) + ": goods, jobs or the like"
-	case intent.OtherAct:
-		return quoted(w[0]) + " is not offered"
-	case intent.OtherThing:
-		return quoted(w[0]) + " is not what we work on"
-	case intent.NoService:
-		return "names no service"
-	case intent.ServiceAlone:
-		return "a service alone: no place, no word of hiring"
+	w := append(slices.Clone(r.Words), "", "")
+	if r.Code == intent.AsksQuestion && w[0] == "?" {
+		return "a question"
 	}
-	return ""
+	says := intents[r.Code]
+	if !strings.Contains(says, "%") {
+		return says
+	}
+	return strings.NewReplacer("%[1]s", quoted(w[0]), "%[2]s", w[0], "%[3]s", w[1]).Replace(says)
 }
 
 // Purpose words why a page has its kind.

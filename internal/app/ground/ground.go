@@ -118,12 +118,12 @@ func followPages(tx *store.Tx, had store.Ground, b business) error {
 	places := renamed(had.Places, b.places, func(p place.Place) string { return p.Name })
 	rename := func(p *store.Page) bool {
 		service, ofService := services[p.Service]
-		place, ofPlace := places[p.Place]
+		town, ofPlace := places[p.Place]
 		if ofService {
 			p.Service = service
 		}
 		if ofPlace {
-			p.Place = place
+			p.Place = town
 		}
 		return ofService || ofPlace
 	}

@@ -208,7 +208,7 @@ func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as vi
 
 // clientPage is the client's page that a page was handed over for: the one that was
 // told, that with its address, or a new one.
-func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (page int64, key string,
+func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (p int64, key string,
 	err error) {
 	k, err := r.Studies.Of(ctx, id)
 	if err != nil {

@@ -17,13 +17,13 @@ import (
 // ReadResults reads a page of results out of what was copied, dropped or saved: HTML, an
 // archive, text or a table. The errors are faults.
 func ReadResults(name string, body []byte, columns []results.Field) (results.Page, error) {
-	source := results.Source{Columns: columns, Table: isTable(name)}
+	src := results.Source{Columns: columns, Table: isTable(name)}
 	file := saved.File{Name: filepath.Base(name), Body: body}
 	if saved.IsArchive(file) {
 		pages, problems := saved.Read([]saved.File{file})
 		switch {
 		case len(pages) > 0:
-			body, source.URL, source.ContentType = pages[0].Document.Body, pages[0].Document.URL,
+			body, src.URL, src.ContentType = pages[0].Document.Body, pages[0].Document.URL,
 				pages[0].Document.ContentType
 		case len(problems) > 0:
 			return results.Page{}, problems[0].Err
@@ -34,7 +34,7 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Pag
 	if len(body) > results.MaxBytes {
 		return results.Page{}, fault.New(fault.ResultsTooLarge, results.MaxBytes>>20)
 	}
-	return results.Read(body, source), nil
+	return results.Read(body, src), nil
 }
 
 // isTable tells the name of a file that is a table.

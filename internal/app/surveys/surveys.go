@@ -20,7 +20,7 @@ import (
 // Lister brings what a site tells programs of its pages.
 type Lister interface {
 	// Sitemaps are the addresses of sitemaps that the robots.txt of a site names.
-	Sitemaps(ctx context.Context, site string) []string
+	Sitemaps(ctx context.Context, address string) []string
 	// Raw brings what stands at an address, up to so many bytes.
 	Raw(ctx context.Context, address string, most int) ([]byte, error)
 }

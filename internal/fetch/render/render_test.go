@@ -269,7 +269,7 @@ func TestGuardHolds(t *testing.T) {
 	}))
 	defer secret.Close()
 	at := strings.TrimPrefix(secret.URL, "http://")
-	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
 		w.Header().Set("Content-Type", "text/html")
 		_, _ = w.Write([]byte(`<h1>Fine</h1><script src="` + secret.URL +
 			`/a.js"></script><link rel=stylesheet href="` + secret.URL + `/a.css">

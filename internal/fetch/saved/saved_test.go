@@ -103,15 +103,15 @@ func zipped(s string) string {
 }
 
 func TestWARC(t *testing.T) {
-	page := record("http://ash.example/", "Content-Type: text/html; charset=windows-1252",
+	p := record("http://ash.example/", "Content-Type: text/html; charset=windows-1252",
 		"<link rel=stylesheet href=s.css><p class=off>gone</p><p>caf\xe9 open")
 	sheet := record("http://ash.example/s.css", "Content-Type: text/css\r\nContent-Encoding: gzip",
 		zipped(".off{display:none}"))
 	second := record("http://ash.example/two", "Content-Type: text/html", "<p>second")
 	image := record("http://ash.example/x.png", "Content-Type: image/png", "x")
 	for name, body := range map[string]string{
-		"plain.warc":     page + sheet + image + second,
-		"packed.warc.gz": zipped(page) + zipped(sheet) + zipped(image) + zipped(second),
+		"plain.warc":     p + sheet + image + second,
+		"packed.warc.gz": zipped(p) + zipped(sheet) + zipped(image) + zipped(second),
 	} {
 		t.Run(name, func(t *testing.T) {
 			pages, problems := Read([]File{{name, []byte(body)}})
@@ -123,7 +123,7 @@ func TestWARC(t *testing.T) {
 		})
 	}
 	// A broken record leaves what stands before it.
-	pages, problems := Read([]File{{"cut.warc", []byte(page + sheet + second[:len(second)-30])}})
+	pages, problems := Read([]File{{"cut.warc", []byte(p + sheet + second[:len(second)-30])}})
 	require.Len(t, problems, 1)
 	assert.Equal(t, "cut.warc", problems[0].File)
 	require.NotEmpty(t, pages)
