@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/imagename"
 	"inktally/core/sheet"
+	"inktally/core/sum"
 )
 
 // Names are the file names of the images of a site: those that it has, with those that
@@ -151,7 +152,7 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 	p.Rivals.Have = n.carriers
 	if verdict == imagename.WrongPlace {
 		p.Estimate = Estimate{}
-		p.Minutes = n.b.y.Minutes.Place
+		p.takes(effort(sum.RenamePlace, n.b.y.Minutes.Place, "minutes.place"))
 		n.wrong = append(n.wrong, p)
 		return
 	}
@@ -161,7 +162,8 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 // named is a name with the gain of the family that it carries.
 func (n *naming) named(slug string) Part {
 	b, rule := n.b, PartRuleOf(ImageName)
-	p := Part{Kind: ImageName, Rivals: HaveIt{Of: len(b.p.Rivals)}, Minutes: rule.minutes(b.y.Minutes)}
+	p := Part{Kind: ImageName, Rivals: HaveIt{Of: len(b.p.Rivals)}}
+	p.takes(b.y.each(rule))
 	i, ok := n.families[slug]
 	if !ok {
 		if other, ok := n.others[slug]; ok {
@@ -175,7 +177,7 @@ func (n *naming) named(slug string) Part {
 		p.say(m)
 	}
 	if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
-		p.weigh(b.y, rule, []Family{*f}, share)
+		p.weigh(b.y, rule, []Family{*f}, missingIn(share))
 	}
 	return p
 }
@@ -266,8 +268,9 @@ func (n *naming) alt(name Part) Part {
 	if key == "" {
 		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
-	return Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image),
-		Minutes: n.b.y.Minutes.Alt}
+	p := Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image)}
+	p.takes(n.b.y.each(PartRuleOf(Alt)))
+	return p
 }
 
 // firstAlt asks for the first family in the alt text of an image.
@@ -275,7 +278,7 @@ func (n *naming) firstAlt(of *Image) Part {
 	b := n.b
 	f := &b.p.Families[0]
 	share := missing(b.p.family(f.Key), sheet.Alt)
-	p := b.part(PartRuleOf(Alt), f, share)
+	p := b.part(PartRuleOf(Alt), f, missingIn(share))
 	p.Image, p.Slot.Loose = described(of), share == half
 	if m, ok := b.memberFor(f, sheet.Alt); ok {
 		p.say(m)

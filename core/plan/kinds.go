@@ -23,7 +23,7 @@ type KindRule struct {
 	// Waits reports that it depends on what opens its page (rule 12.4).
 	Waits bool
 
-	minutes func(Minutes, *Page) float64
+	minutes func(Minutes) float64 // nil for a kind whose words are written anew
 	percent func(Rules) float64
 }
 
@@ -31,28 +31,24 @@ type KindRule struct {
 // here, the rule that makes it, and its words in wording.
 var kinds = []KindRule{
 	{Kind: Fix, Front: PagesFront, Asks: finding.Fix, Effort: "minutes.fix", Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 { return m.Fix }},
+		minutes: func(m Minutes) float64 { return m.Fix }},
 	{Kind: Move, Front: PagesFront, Asks: finding.FixPlace, Effort: "minutes.move", Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 { return m.Move }},
+		minutes: func(m Minutes) float64 { return m.Move }},
 	{Kind: NewPage, Front: PagesFront, Waits: true},
 	{Kind: Placing, Front: PhrasesFront, Waits: true},
 	{Kind: Slice, Front: WordsFront, Waits: true},
 	{Kind: Images, Front: ImagesFront, Waits: true},
 	{Kind: VagueWords, Front: PhrasesFront, Asks: finding.NameTowns, Effort: "minutes.fix", Credit: "gain.vague_words",
-		Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 {
-			return m.Fix
-		}, percent: func(y Rules) float64 { return y.VaguePercent }},
+		Waits:   true,
+		minutes: func(m Minutes) float64 { return m.Fix }, percent: func(y Rules) float64 { return y.VaguePercent }},
 	{Kind: CutBack, Front: PhrasesFront, Waits: true},
 	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 { return m.Redirect }},
+		minutes: func(m Minutes) float64 { return m.Redirect }},
 	{Kind: Redirect, Front: PagesFront, Asks: finding.Redirect, Effort: "minutes.redirect", Credit: "gain.redirect",
 		OfHome: true, Waits: true,
-		minutes: func(m Minutes, _ *Page) float64 {
-			return m.Redirect
-		}, percent: func(y Rules) float64 { return y.RedirectPercent }},
-	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Waits: true,
-		minutes: func(m Minutes, p *Page) float64 { return float64(p.copied()) * m.HundredWords / 100 }},
+		minutes: func(m Minutes) float64 { return m.Redirect },
+		percent: func(y Rules) float64 { return y.RedirectPercent }},
+	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Waits: true},
 	{Kind: ByHand, Front: PagesFront},
 }
 

@@ -72,7 +72,7 @@ func (w *worker) next(left []Target) int {
 		if than < 0 {
 			return true
 		}
-		a, b := left[i].perHour(), left[than].perHour()
+		a, b := left[i].PerHour(), left[than].PerHour()
 		return a > b && math.Abs(a-b) > 1e-9
 	}
 	for i := range left {

@@ -8,6 +8,7 @@ import (
 
 	"inktally/core/outline"
 	"inktally/core/stats"
+	"inktally/core/sum"
 	"inktally/core/wordtarget"
 )
 
@@ -98,9 +99,11 @@ func (b *builder) slices() []Target {
 			}
 			words := outline.SliceWords(s.Words, i, n)
 			rule := PartRuleOf(Words)
-			p := Part{Key: t.Key + " words", Kind: Words, Words: words, Rivals: HaveIt{Of: len(b.p.Rivals)},
-				Minutes: float64(words) * b.y.Minutes.HundredWords / 100}
-			p.weigh(b.y, rule, b.p.Families, float64(words)/float64(max(1, b.words.Target)))
+			p := Part{Key: t.Key + " words", Kind: Words, Words: words, Rivals: HaveIt{Of: len(b.p.Rivals)}}
+			p.takes(b.y.ofWords(words)...)
+			share := missingShare(sum.WordsOfTarget, float64(words)/float64(max(1, b.words.Target)))
+			share.Count, share.Of = words, b.words.Target
+			p.weigh(b.y, rule, b.p.Families, share)
 			for _, r := range b.p.Rivals {
 				if r.Page.Words.Seen >= b.words.Guideline.Low {
 					p.Rivals.Have++
@@ -178,7 +181,7 @@ func (b *builder) newPage(head []Part, list *[]Target) {
 		t.Family, t.Phrase = b.first(), b.p.Families[0].Text
 	}
 	for _, p := range head {
-		p.Minutes = 0 // they are part of making the page
+		p.takes(b.inNewPage())
 		t.Parts = append(t.Parts, p)
 	}
 	*list = slices.DeleteFunc(*list, func(s Target) bool {
@@ -191,7 +194,9 @@ func (b *builder) newPage(head []Part, list *[]Target) {
 	})
 	for _, kind := range []PartKind{MenuEntry, HomeLink} {
 		if b.p.Kind.ForOneSubject() {
-			t.Parts = append(t.Parts, Part{Key: string(kind), Kind: kind})
+			way := Part{Key: string(kind), Kind: kind}
+			way.takes(b.inNewPage())
+			t.Parts = append(t.Parts, way)
 		}
 	}
 	b.add(t)

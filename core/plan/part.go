@@ -3,6 +3,7 @@ package plan
 import (
 	"inktally/core/finding"
 	"inktally/core/imagename"
+	"inktally/core/sum"
 )
 
 // Part is one line of a target, which can be changed or dropped by itself. What it asks for
@@ -28,6 +29,8 @@ type Part struct {
 	// Rivals counts those that have it.
 	Rivals HaveIt
 	Estimate
+	// Effort is the sum of its minutes.
+	Effort  sum.Sum
 	Minutes float64
 	Choice  Choice
 }
@@ -105,16 +108,14 @@ func (p *Part) Times() int {
 // Adds reports whether the part asks for an image that is not there yet.
 func (p *Part) Adds() bool { return p.Image != nil && p.Image.At < 0 }
 
-// Estimate is what a part may bring: Of, what the families at stake may bring, by a weight in
-// percent of the yardstick and by a share of what is missing (rule 12.2).
+// Estimate is what a part may bring: what the families at stake may bring, by a weight of the
+// yardstick and by the share that is missing (rule 12.2).
 type Estimate struct {
 	// Families are the keys of the families at stake.
 	Families []string
-	Of       float64
-	Weight   Weight
-	Percent  float64
-	Share    float64
-	// Gain is in visits a month, Rank what it is ordered by.
+	// Sum has the steps of its gain, none for a part that no rule gives one.
+	Sum sum.Sum
+	// Gain is the sum's result in visits a month, Rank what it is ordered by.
 	Gain, Rank float64
 }
 

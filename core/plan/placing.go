@@ -6,6 +6,7 @@ import (
 	"inktally/core/outline"
 	"inktally/core/sheet"
 	"inktally/core/site"
+	"inktally/core/sum"
 	"inktally/core/text"
 )
 
@@ -47,29 +48,18 @@ func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 	return 1
 }
 
-// part begins a part that places a family, worth a share of its weight.
-func (b *builder) part(rule PartRule, f *Family, share float64) Part {
+// part begins a part that places a family, worth its weight by what is missing.
+func (b *builder) part(rule PartRule, f *Family, missing ...sum.Step) Part {
 	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text},
-		Slot:    &Slot{Now: b.now(rule)},
-		Minutes: rule.minutes(b.y.Minutes), Rivals: HaveIt{Of: len(b.p.Rivals)}}
-	p.weigh(b.y, rule, []Family{*f}, share)
+		Slot: &Slot{Now: b.now(rule)}, Rivals: HaveIt{Of: len(b.p.Rivals)}}
+	p.takes(b.y.each(rule))
+	p.weigh(b.y, rule, []Family{*f}, missing...)
 	for _, r := range b.p.Rivals {
 		if r.Family(f.Key).Exact.In(rule.Slot) > 0 {
 			p.Rivals.Have++
 		}
 	}
 	return p
-}
-
-// weigh gives a part its gain: that of families by its weight and by a share (rule 12.2).
-func (p *Part) weigh(y Rules, rule PartRule, families []Family, share float64) {
-	p.Weight, p.Percent, p.Share = rule.Weight, rule.weight(y.Weights), share
-	for _, f := range families {
-		p.Families = append(p.Families, f.Key)
-		p.Of += f.Gain
-		p.Gain += f.Gain * p.Percent / 100 * share
-		p.Rank += f.rank * p.Percent / 100 * share
-	}
 }
 
 // say makes a part ask for a member instead of the lead.
@@ -158,15 +148,18 @@ func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
 	share := missing(placed, slot)
 	late := slot == sheet.Title && share == 0 && b.p.Client.TitlePosition(f.Key) >= b.y.TitleStart
 	lead := slot == sheet.H1 && share == 0 && placed.Exact.Title > 0 && b.leadInHead(f) == 0
-	if late || lead {
-		share = half
-	}
-	if share == 0 {
+	lacks := missingIn(share)
+	switch {
+	case late:
+		lacks = missingShare(sum.Late, half)
+	case lead:
+		lacks = missingShare(sum.OtherMember, half)
+	case share == 0:
 		return Part{}, false
 	}
-	p := b.part(rule, f, share)
+	p := b.part(rule, f, lacks)
 	p.Slot.Wanted = b.proposal(rule.Kind, f.Text)
-	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half && !late, late, b.y.TitleStart, lead
+	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half || lead, late, b.y.TitleStart, lead
 	return p, true
 }
 
@@ -181,14 +174,14 @@ func (b *builder) subhead(f *Family, share float64, members []Member) (Part, boo
 	rule := PartRuleOf(Subhead)
 	switch {
 	case share > 0:
-		p := b.part(rule, f, share)
+		p := b.part(rule, f, missingIn(share))
 		p.Slot.Loose = share == half
 		if len(members) > 0 {
 			p.say(members[0])
 		}
 		return p, true
 	case len(members) > 0:
-		p := b.part(rule, f, members[0].Share)
+		p := b.part(rule, f, missingShare(sum.MemberShare, members[0].Share))
 		p.Key = partKey(rule.Kind, members[0].Text)
 		p.say(members[0])
 		return p, true
@@ -200,7 +193,7 @@ func (b *builder) subhead(f *Family, share float64, members []Member) (Part, boo
 func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64) {
 	rule := PartRuleOf(Body)
 	for _, m := range members {
-		p := b.part(rule, f, m.Share)
+		p := b.part(rule, f, missingShare(sum.MemberShare, m.Share))
 		p.Key, p.Slot.Times = partKey(rule.Kind, m.Text), 1
 		p.say(m)
 		out = append(out, p)
@@ -223,17 +216,22 @@ func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) 
 	if times == 0 {
 		return Part{}, false
 	}
-	lacks := 1.0
+	lacks := missingShare(sum.AllMissing, 1)
 	if placed.InCopy > 0 {
-		lacks = float64(today-min(placed.InCopy, today)) / float64(today)
-		if leadMissing {
-			lacks = max(half, lacks)
+		have := min(placed.InCopy, today)
+		lacks = missingShare(sum.TooFew, float64(today-have)/float64(today))
+		lacks.Count, lacks.Of = have, today
+		if leadMissing && lacks.Value < half {
+			lacks = missingShare(sum.OtherMember, half)
 		}
 	}
 	rule := PartRuleOf(Body)
-	p := b.part(rule, f, share*lacks)
+	p := b.part(rule, f, append(lessMembers(share), lacks)...)
 	p.Slot.Lead, p.Slot.Loose, p.Slot.Times = leadMissing, placed.InCopy > 0, times
-	p.Minutes *= float64(times)
+	if times > 1 {
+		p.takes(b.y.each(rule), sum.Step{Code: sum.Repeated, Op: sum.Times, Value: float64(times), Count: times,
+			Rule: "9.4"})
+	}
 	return p, true
 }
 
@@ -290,7 +288,7 @@ func (b *builder) placeOther(f *Family, inSlice bool) []Part {
 	}
 	inBody, taken := b.inBody(f, members[sheet.Body])
 	if share > 0 && inSlice {
-		p := b.part(PartRuleOf(Body), f, share*(1-taken))
+		p := b.part(PartRuleOf(Body), f, append(lessMembers(1-taken), missingIn(share))...)
 		p.Slot.Loose, p.Slot.Times = share == half, 1
 		out = append(out, p)
 	}
@@ -320,7 +318,8 @@ func (b *builder) cutBack() {
 		if placed.InCopy > to {
 			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair,
 				Phrase: &Phrase{Family: f.Key, Text: f.Text},
-				Limit:  &Limit{placed.InCopy, to}, Minutes: b.y.Minutes.Fix})
+				Limit:  &Limit{placed.InCopy, to}})
+			parts[len(parts)-1].takes(effort(sum.EachTarget, b.y.Minutes.Fix, "minutes.fix"))
 		}
 	}
 	if len(parts) > 0 {

@@ -8,6 +8,7 @@ import (
 	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/site"
+	"inktally/core/sum"
 	"inktally/core/wordtarget"
 )
 
@@ -127,7 +128,7 @@ func renameWrong(t *Target, wrong []Part) []Part {
 				strings.HasPrefix(w.Image.File, p.Finding.Text())
 		})
 		if at >= 0 {
-			p.Kind, p.Finding, p.Image = ImageName, nil, wrong[at].Image
+			p.Kind, p.Finding, p.Image, p.Effort = ImageName, nil, wrong[at].Image, wrong[at].Effort
 			wrong = slices.Delete(slices.Clone(wrong), at, at+1)
 		}
 	}
@@ -137,8 +138,11 @@ func renameWrong(t *Target, wrong []Part) []Part {
 func byHand(s *Study) (out []Target) {
 	for _, o := range s.Own {
 		t := Target{Page: o.Page, Key: o.Key(), Kind: ByHand, Text: o.Text, Choice: Choice{State: Open}}
-		t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: o.Minutes,
-			Estimate: Estimate{Of: o.Gain, Gain: o.Gain, Rank: o.Gain}, Choice: Choice{State: Open}}}
+		line := Part{Key: t.Key + " line", Kind: Repair, Choice: Choice{State: Open}}
+		line.takes(sum.Step{Code: sum.ByHand, Value: o.Minutes, Unit: sum.Minutes, Rule: "12.3"})
+		line.Estimate = Estimate{Gain: o.Gain, Rank: o.Gain}
+		line.Sum = sum.Sum{{Code: sum.ByHand, Value: o.Gain, Rule: "12.2"}}
+		t.Parts = []Part{line}
 		out = append(out, t)
 	}
 	return out
@@ -178,16 +182,12 @@ func (plan *Plan) credit(y Rules, all []Target) {
 		if rule.OfHome {
 			page = home
 		}
-		percent := rule.percent(y)
 		l, p := of[page], plan.pages[page]
 		if p == nil || len(p.Families) == 0 {
 			continue
 		}
 		part := &t.Parts[0]
-		first := p.Families[0]
-		part.Estimate = Estimate{Families: []string{first.Key}, Of: first.Gain, Weight: rule.Credit, Percent: percent,
-			Share: 1,
-			Gain:  max(0, min(first.Gain*percent/100, l.gain)), Rank: max(0, min(first.rank*percent/100, l.rank))}
+		part.credit(rule, rule.percent(y), p.Families[0], l.gain, l.rank)
 		l.gain -= part.Gain
 		l.rank -= part.Rank
 	}

@@ -95,9 +95,10 @@ func (r *repairs) add(p *Page, t Target) {
 	if p == nil {
 		return
 	}
-	minutes := KindRuleOf(t.Kind).minutes(r.y.Minutes, p)
 	t.Page, t.Choice.State = p.Key, Open
-	t.Parts = []Part{{Key: t.Key + " line", Kind: Repair, Minutes: minutes, Choice: Choice{State: Open}}}
+	line := Part{Key: t.Key + " line", Kind: Repair, Choice: Choice{State: Open}}
+	line.takes(r.y.effortOf(t.Kind, p)...)
+	t.Parts = []Part{line}
 	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
 		r.out = append(r.out, t)
 	}
@@ -120,10 +121,16 @@ func (r *repairs) gather(p *Page, t Target, part Part) {
 	}
 }
 
+// faulty is a part that mends a finding.
+func (r *repairs) faulty(k PartKind, about string, f finding.Finding) Part {
+	part := Part{Key: partKey(k, about), Kind: k, Finding: &f}
+	part.takes(r.y.each(PartRuleOf(k)))
+	return part
+}
+
 // deadLink is a part of the fix of the page that the link stands on.
 func (r *repairs) deadLink(f finding.Finding) {
-	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}),
-		Part{Key: partKey(DeadLink, f.URL), Kind: DeadLink, Finding: &f, Minutes: r.y.Minutes.Place})
+	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}), r.faulty(DeadLink, f.URL, f))
 }
 
 // wrongPlace is a fix where it stands; where the other place has a page of its own, what
@@ -134,8 +141,7 @@ func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
 		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
 		return
 	}
-	r.gather(p, placeFix(), Part{Key: partKey(WrongPlace, string(f.Where)+" "+f.Place), Kind: WrongPlace, Finding: &f,
-		Minutes: r.y.Minutes.Place})
+	r.gather(p, placeFix(), r.faulty(WrongPlace, string(f.Where)+" "+f.Place, f))
 }
 
 // ownPage is the area page of a town that is there, nil for none.

@@ -90,8 +90,8 @@ func (t *Target) total() {
 	}
 }
 
-// perHour is the gain for an hour of work that a target is ordered by.
-func (t *Target) perHour() float64 {
+// PerHour returns the gain for an hour of work that a target is ordered by.
+func (t *Target) PerHour() float64 {
 	if t.Minutes <= 0 {
 		return 0
 	}

@@ -109,7 +109,7 @@ func TestPlacingIsOneTarget(t *testing.T) {
 	assert.Equal(t, []PartKind{Title, H1, Opening, Subhead, Body}, parts)
 	assert.InDelta(t, 49, placing.Gain, 1e-9)
 	assert.InDelta(t, 24, placing.Minutes, 1e-9)
-	assert.InDelta(t, 122.5, placing.perHour(), 1e-9)
+	assert.InDelta(t, 122.5, placing.PerHour(), 1e-9)
 }
 
 func TestFirstFamily(t *testing.T) {

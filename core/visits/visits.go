@@ -5,6 +5,12 @@
 // is an estimate and is to be shown as one.
 package visits
 
+import (
+	"fmt"
+
+	"inktally/core/sum"
+)
+
 // Rules are what visits are estimated by; a user may change them.
 type Rules struct {
 	// CTR are the click-through rates of positions 1 to 10; Second is that of 11
@@ -54,24 +60,64 @@ func (r Rules) Rate(position int) float64 {
 	return 0
 }
 
-// Aimed is the position to aim at: never worse than today's, which is the best
+// Aimed returns the position to aim at: never worse than today's, which is the best
 // of a family's members (rule 7.2). A nil difficulty is not known; today is
 // 0 for no position.
-func (r Rules) Aimed(difficulty *int, today int) int {
-	position := r.Unknown
-	if difficulty != nil {
-		position = r.Else
-		for _, a := range r.Aims {
-			if *difficulty <= a.Difficulty {
-				position = a.Position
-				break
-			}
+func (r Rules) Aimed(difficulty *int, today int) int { return int(r.aim(difficulty, today).Value) }
+
+// aim is the position to aim at, and why.
+func (r Rules) aim(difficulty *int, today int) sum.Step {
+	aim := sum.Step{Op: sum.Note, Unit: sum.Position, Rule: "7.2"}
+	switch position, figure := r.ruled(difficulty); {
+	case today > 0 && today < position:
+		aim.Code, aim.Value = sum.AimAlready, float64(today)
+	case difficulty == nil:
+		aim.Code, aim.Value, aim.Figure = sum.AimUnknown, float64(position), figure
+	default:
+		aim.Code, aim.Value, aim.Figure, aim.Count = sum.AimByDifficulty, float64(position), figure, *difficulty
+	}
+	return aim
+}
+
+// ruled is the position for a difficulty, whatever today's is, with its figure.
+func (r Rules) ruled(difficulty *int) (position int, figure string) {
+	if difficulty == nil {
+		return r.Unknown, "visits.aim.unknown"
+	}
+	for i, a := range r.Aims {
+		if *difficulty <= a.Difficulty {
+			return a.Position, fmt.Sprintf("visits.aim.%d.position", i+1)
 		}
 	}
-	if today > 0 && today < position {
-		return today
+	return r.Else, "visits.aim.else"
+}
+
+// Sum returns the steps of an estimate's gain (rules 7.1 to 7.4): of the searches that count,
+// those of the lead, and the position of today, 0 for none.
+func (r Rules) Sum(e Estimate, lead int, difficulty *int, today int) sum.Sum {
+	volume := sum.Step{Code: sum.Volume, Value: e.Volume, Count: lead, Rule: "7.3"}
+	if e.Volume > float64(lead) {
+		volume.Part, volume.Figure = r.Others, "visits.others"
 	}
-	return position
+	out := sum.Sum{volume, r.aim(difficulty, today),
+		{Code: sum.Clicks, Op: sum.Times, Value: r.Rate(e.Aimed), Unit: sum.Percent, Count: e.Aimed, Rule: "7.1",
+			Figure: clicksFigure(e.Aimed)},
+		{Code: sum.VisitsNow, Value: -e.Now, Count: today, Rule: "7.3"}}
+	if e.Now > e.Then {
+		out = append(out, sum.Step{Code: sum.NoLoss, Value: e.Now - e.Then, Rule: "7.4"})
+	}
+	return out
+}
+
+// clicksFigure is the key of the figure that a position's click-through rate comes from.
+func clicksFigure(position int) string {
+	switch {
+	case position <= 10:
+		return fmt.Sprintf("visits.ctr.%d", position)
+	case position <= 20:
+		return "visits.ctr.11_20"
+	}
+	return "visits.ctr.21_30"
 }
 
 // Months is how long it takes to get there (rule 7.2).

@@ -8,8 +8,7 @@ import (
 
 	"inktally/core/book"
 	"inktally/core/plan"
-	"inktally/core/visits"
-	"inktally/core/yardstick"
+	"inktally/core/sum"
 )
 
 // WhyLine is one line of the sum that made a figure.
@@ -39,148 +38,143 @@ func Figure(x float64) string {
 
 func percent(x float64) string { return Figure(x) + "%" }
 
-// WhyFamily is the sum of a family's gain (rules 7.1 to 7.4, 3.10).
-func (w Teller) WhyFamily(f *book.Family, y yardstick.Yardstick) []WhyLine {
+// WhyGain words the sum of what a family gains (rules 7.1 to 7.4, 3.10).
+func (w Teller) WhyGain(f *book.Family, s sum.Sum) []WhyLine {
 	name := quoted(w.Display(f.Lead().Text))
-	if f.Volume == 0 {
-		if f.Uncounted > 0 {
-			return []WhyLine{{Says: fmt.Sprintf("%s: %s are not those of the town", name, searches(f.Uncounted)),
-				Value: "0", Rule: "7.1"},
-				{Says: "Gain of " + name, Value: Figure(f.RowGain), Rule: "7.4", Sum: true}}
-		}
-		return []WhyLine{{Says: name + ": searches unknown", Value: "0", Rule: "7.3"}}
-	}
-	lead := 0
-	if v := f.Lead().Volume; v != nil {
-		lead = *v
-	}
-	counted := fmt.Sprintf("%s: %s", name, searches(lead))
-	if more := f.Volume - float64(lead); more > 0 {
-		counted += fmt.Sprintf(", and %s of those in other words", share(y.Visits.Others))
-	}
-	aim, key := aimedAt(f.Difficulty, f.Aimed, y.Visits)
-	lines := []WhyLine{
-		{Says: counted, Value: Figure(f.Volume), Rule: "7.3", Figure: "visits.others"},
-		{Says: aim, Value: strconv.Itoa(f.Aimed), Rule: "7.2", Figure: key},
-		{Says: fmt.Sprintf("Clicks at position %d", f.Aimed), Value: percent(y.Visits.Rate(f.Aimed) * 100), Rule: "7.1",
-			Figure: ctrKey(f.Aimed)},
-		{Says: fmt.Sprintf("Visits then: %s × %s", Figure(f.Volume), percent(y.Visits.Rate(f.Aimed)*100)),
-			Value: Figure(f.Then), Rule: "7.1"},
-	}
-	now := "Visits now: no position"
-	if f.Position != nil {
-		now = fmt.Sprintf("Visits now, at position %d", *f.Position)
-	}
-	lines = append(lines, WhyLine{Says: now, Value: "− " + Figure(f.Now), Rule: "7.3"})
-	if f.RowGain != f.Gain {
-		lines = append(lines, WhyLine{Says: fmt.Sprintf("Also searched: %s of their gain", share(y.Book.AlsoShare)),
-			Value: "+ " + Figure(f.RowGain-f.Gain), Rule: "3.10", Figure: "book.also_share"})
-	}
-	return append(lines, WhyLine{Says: "Gain of " + name, Value: Figure(f.RowGain), Rule: "7.4", Sum: true})
+	return append(steps(s, stepNames{phrase: name}), WhyLine{Says: "Gain of " + name, Value: Figure(s.Result()),
+		Rule: "7.4", Sum: true})
 }
+
+// WhyPart words the sums of a part's gain and time (rules 12.1 to 12.3).
+func (w Teller) WhyPart(t *plan.Target, p *plan.Part) []WhyLine {
+	names := stepNames{part: PartName(p.Kind), kind: Kind(t.Kind)}
+	gain := append(steps(p.Sum, names), WhyLine{Says: "Gain", Value: Figure(p.Gain), Rule: "12.2", Sum: true})
+	time := steps(p.Effort, names)
+	if len(p.Effort) > 1 {
+		time = append(time, WhyLine{Says: "Time", Value: minutes(p.Minutes), Rule: "12.3", Sum: true})
+	}
+	return append(gain, time...)
+}
+
+// WhyTarget adds up the parts of a target, with what brings it to its place (rules 12.2, 12.4).
+func (w Teller) WhyTarget(t *plan.Target, y plan.Rules) []WhyLine {
+	lines := steps(t.Effort(y), stepNames{kind: Kind(t.Kind)})
+	lines = append(lines, WhyLine{Says: "Gain of all parts", Value: Figure(t.Gain), Rule: "12.2", Sum: true},
+		WhyLine{Says: "Time of all parts", Value: minutes(t.Minutes), Rule: "12.3", Sum: true})
+	if t.Minutes <= 0 || t.Rank <= 0 {
+		return lines
+	}
+	if t.Rank-t.Gain > .005 {
+		lines = append(lines, WhyLine{Says: "For the order, phrases of unknown volume count as the smallest gain",
+			Value: Figure(t.Rank), Rule: "12.2"})
+	}
+	return append(lines, WhyLine{Says: "Gain per hour, which sets the order", Value: Figure(t.PerHour()), Rule: "12.4",
+		Sum: true})
+}
+
+// stepNames are what steps speak of.
+type stepNames struct{ phrase, part, kind string }
+
+// steps words the steps of a sum, with what each does to the figure so far.
+func steps(s sum.Sum, names stepNames) []WhyLine {
+	out := make([]WhyLine, len(s))
+	for i, x := range s {
+		out[i] = WhyLine{Says: stepSays[x.Code](x, names), Value: stepValue(i, x), Rule: x.Rule, Figure: x.Figure}
+	}
+	return out
+}
+
+// stepValue writes the value of step i with its operation.
+func stepValue(i int, s sum.Step) string {
+	value := Figure(math.Abs(s.Value))
+	switch s.Unit {
+	case sum.Percent:
+		value = percent(s.Value * 100)
+	case sum.Minutes:
+		value = minutes(s.Value)
+	}
+	switch {
+	case s.Op == sum.Times:
+		return "× " + value
+	case s.Op == sum.Note || i == 0:
+		return value
+	case s.Value < 0 || s.Code == sum.VisitsNow:
+		return "− " + value
+	}
+	return "+ " + value
+}
+
+func minutes(x float64) string { return Figure(x) + " min" }
+
+// stepSays words each step.
+var stepSays = map[sum.Code]func(s sum.Step, n stepNames) string{
+	sum.Uncounted: func(s sum.Step, n stepNames) string {
+		return fmt.Sprintf("%s: %s, but not counted in the town", n.phrase, searches(s.Count))
+	},
+	sum.NoSearches: func(_ sum.Step, n stepNames) string { return n.phrase + ": searches unknown" },
+	sum.Volume: func(s sum.Step, n stepNames) string {
+		says := fmt.Sprintf("%s: %s", n.phrase, searches(s.Count))
+		if s.Part > 0 {
+			says += fmt.Sprintf(", and %s of those in other words", share(s.Part))
+		}
+		return says
+	},
+	sum.AimByDifficulty: func(s sum.Step, _ stepNames) string {
+		return fmt.Sprintf("Aimed position, difficulty %d", s.Count)
+	},
+	sum.AimUnknown: says("Aimed position, difficulty unknown"),
+	sum.AimAlready: says("Aimed position: today's is better than the rule's"),
+	sum.Clicks:     func(s sum.Step, _ stepNames) string { return fmt.Sprintf("Clicks at position %d", s.Count) },
+	sum.VisitsNow: func(s sum.Step, _ stepNames) string {
+		if s.Count == 0 {
+			return "Visits now: no position"
+		}
+		return fmt.Sprintf("Visits now, at position %d", s.Count)
+	},
+	sum.NoLoss: says("Today's position brings more: no loss is counted"),
+	sum.AlsoSearched: func(s sum.Step, _ stepNames) string {
+		return fmt.Sprintf("Also searched: %s of their gain", share(s.Part))
+	},
+	sum.OfPhrase:      says("Gain of its phrase"),
+	sum.OfPage:        says("Gain of all the page's phrases"),
+	sum.Alike:         says("Each phrase counts the same: no searches are known"),
+	sum.Weight:        func(_ sum.Step, n stepNames) string { return n.part + " counts for" },
+	sum.WeightOfWords: says("Words count for"),
+	sum.Credit:        says("Share of the first phrase's gain"),
+	sum.AllMissing:    says("all of it is missing"),
+	sum.Loosely:       says("half is missing: the words are there, but not as one phrase"),
+	sum.Late:          says("half is missing: it is too far behind in the title"),
+	sum.OtherMember:   says("half is missing: it is there in another word order"),
+	sum.TooFew: func(s sum.Step, _ stepNames) string {
+		return fmt.Sprintf("what is missing: it is there %s, %s wanted", times(s.Count), Number(s.Of))
+	},
+	sum.MemberShare: says("its part of the phrase's searches"),
+	sum.LessMembers: says("what its other word orders leave"),
+	sum.WordsOfTarget: func(s sum.Step, _ stepNames) string {
+		return fmt.Sprintf("%s of %s words", Number(s.Count), Number(s.Of))
+	},
+	sum.NoMore:       says("No page brings more than its phrases"),
+	sum.ByHand:       says("As you set it"),
+	sum.Each:         func(_ sum.Step, n stepNames) string { return n.part },
+	sum.EachTarget:   func(_ sum.Step, n stepNames) string { return n.kind },
+	sum.RenamePlace:  says("Name of the wrong town"),
+	sum.HundredWords: says("100 words"),
+	sum.Hundreds:     func(s sum.Step, _ stepNames) string { return Count(s.Count, "word", "") },
+	sum.Repeated:     func(s sum.Step, _ stepNames) string { return times(s.Count) },
+	sum.NewPage:      says("Creating a page"),
+	sum.InNewPage:    says("Part of creating the page"),
+}
+
+// says is the sentence of a step without parameters.
+func says(sentence string) func(sum.Step, stepNames) string {
+	return func(sum.Step, stepNames) string { return sentence }
+}
+
+func times(n int) string { return Count(n, "time", "") }
 
 func share(x float64) string {
 	if x == .5 {
 		return "half"
 	}
 	return percent(x * 100)
-}
-
-// aimedAt words why a position is aimed at, with the key of the figure that says so.
-func aimedAt(difficulty *int, position int, v visits.Rules) (says, key string) {
-	if difficulty == nil {
-		if position == v.Unknown {
-			return "Aimed position, difficulty unknown", "visits.aim.unknown"
-		}
-		return "Aimed position: today's is better than the rule's", ""
-	}
-	says, key, ruled := fmt.Sprintf("Aimed position, difficulty %d", *difficulty), "visits.aim.else", v.Else
-	for i, a := range v.Aims {
-		if *difficulty <= a.Difficulty {
-			key, ruled = fmt.Sprintf("visits.aim.%d.position", i+1), a.Position
-			break
-		}
-	}
-	if position != ruled {
-		return "Aimed position: today's is better than the rule's", ""
-	}
-	return says, key
-}
-
-func ctrKey(position int) string {
-	switch {
-	case position <= 10:
-		return fmt.Sprintf("visits.ctr.%d", position)
-	case position <= 20:
-		return "visits.ctr.11_20"
-	}
-	return "visits.ctr.21_30"
-}
-
-// WhyPart is the sum of a part's gain and time (rules 12.1 to 12.3). Of is what its
-// families bring together.
-func (w Teller) WhyPart(t *plan.Target, p *plan.Part, y yardstick.Yardstick) []WhyLine {
-	var lines []WhyLine
-	if p.Weight != "" {
-		lines = append(lines, WhyLine{Says: weightSays(p), Value: "× " + percent(p.Percent), Rule: "12.1",
-			Figure: string(p.Weight)})
-		lines = append(lines, WhyLine{Says: shareSays(t, p), Value: "× " + percent(p.Share*100), Rule: "12.2"})
-		if of := p.Of * p.Percent / 100 * p.Share; of-p.Gain > .005 {
-			lines = append(lines, WhyLine{Says: "No page brings more than its phrases", Value: Figure(p.Gain - of),
-				Rule: "12.2"})
-		}
-	}
-	lines = append(lines, WhyLine{Says: "Gain", Value: Figure(p.Gain), Rule: "12.2", Sum: true})
-	key, says := minutesOf(t, p)
-	lines = append(lines, WhyLine{Says: says, Value: Figure(p.Minutes) + " min", Rule: "12.3", Figure: key})
-	return lines
-}
-
-func weightSays(p *plan.Part) string {
-	switch {
-	case p.Kind == plan.Repair:
-		return "Share of the first phrase's gain"
-	case p.Kind == plan.Words:
-		return "Words count for"
-	}
-	return PartName(p.Kind) + " counts for"
-}
-
-func shareSays(t *plan.Target, p *plan.Part) string {
-	switch {
-	case p.Kind == plan.Words:
-		return fmt.Sprintf("%s of %s words", Number(p.Words), Number(t.Words.Target))
-	case p.IsMember() && p.Share < 1:
-		return "its part of the phrase's searches"
-	case p.Share == .5:
-		return "half is missing: it is there in other words"
-	case p.Share < 1:
-		return "what is missing of it"
-	}
-	return "all of it is missing"
-}
-
-// minutesOf tells which figure a part's time comes from.
-func minutesOf(t *plan.Target, p *plan.Part) (key, says string) {
-	if t.Kind == plan.NewPage && p.Kind != plan.Words && p.Minutes == 0 {
-		return "minutes.new_page", "Part of making the page"
-	}
-	if key = plan.PartRuleOf(p.Kind).Effort; key != "" {
-		if p.Kind == plan.Words {
-			return key, fmt.Sprintf("%s at so many minutes for 100", Count(p.Words, "word", ""))
-		}
-		return key, PartName(p.Kind)
-	}
-	switch t.Kind {
-	case plan.Rewrite:
-		says = "The words of the page"
-	case plan.ByHand:
-		says = "As you set it"
-	default:
-		says = Kind(t.Kind)
-	}
-	if key = plan.KindRuleOf(t.Kind).Effort; key == "" && t.Kind != plan.ByHand {
-		key = "minutes.fix"
-	}
-	return key, says
 }

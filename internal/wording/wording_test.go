@@ -18,6 +18,7 @@ import (
 	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/core/site"
+	"inktally/core/sum"
 	"inktally/core/table"
 	"inktally/core/visits"
 	"inktally/core/wordtarget"
@@ -143,7 +144,8 @@ func TestEveryKindIsInstructed(t *testing.T) {
 					Slot:   &plan.Slot{Now: "Home"},
 					Image:  &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
 					Rivals: plan.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
-					Estimate: plan.Estimate{Weight: rule.Weight, Of: 100, Share: .5, Percent: 10, Gain: 5}}
+					Estimate: plan.Estimate{Gain: 5, Sum: sum.Sum{{Code: sum.OfPhrase, Value: 5, Rule: "12.2"}}},
+					Effort:   sum.Sum{{Code: sum.Each, Value: 3, Unit: sum.Minutes, Rule: "12.3"}}}
 				if k == plan.CutBack {
 					p.Limit = &plan.Limit{Now: 9, Most: 4}
 				}
@@ -157,9 +159,9 @@ func TestEveryKindIsInstructed(t *testing.T) {
 				p := &x.Parts[i]
 				part := w.Part(&x, p)
 				assert.NotEmpty(t, part.Before+part.Pencil, p.Kind)
-				sum := w.WhyPart(&x, p, yardstick.Standard())
-				assert.True(t, slices.ContainsFunc(sum, func(l WhyLine) bool { return l.Sum }))
-				for _, l := range sum {
+				lines := w.WhyPart(&x, p)
+				assert.True(t, slices.ContainsFunc(lines, func(l WhyLine) bool { return l.Sum }))
+				for _, l := range lines {
 					assert.NotEmpty(t, l.Says)
 					assert.NotEmpty(t, l.Value)
 					assert.Regexp(t, `^\d+\.\d+$`, l.Rule)
@@ -171,28 +173,39 @@ func TestEveryKindIsInstructed(t *testing.T) {
 	}
 }
 
-// The figures of the yardstick that sums speak of are those that there are.
-func TestSumsSpeakOfFigures(t *testing.T) {
-	there := map[string]bool{"": true}
-	for _, f := range yardstick.Standard().Figures() {
-		there[f.Key] = true
+// Every step of a sum has its words.
+func TestEveryStepIsWorded(t *testing.T) {
+	names := stepNames{phrase: "“chimney sweep”", part: "Title", kind: "Fix first"}
+	for _, code := range sum.Codes() {
+		lines := steps(sum.Sum{{Code: code, Value: 2.5, Count: 3, Of: 8, Part: .5, Rule: "12.2"}}, names)
+		assert.NotEmpty(t, lines[0].Says, code)
+		assert.NotContains(t, lines[0].Says, "%!", code)
 	}
-	words := wordtarget.Target{Target: 2000}
-	for _, rule := range plan.PartKinds() {
-		for _, k := range plan.Kinds() {
-			for _, l := range (Teller{Display: capital}).WhyPart(&plan.Target{Kind: k, Words: &words},
-				&plan.Part{Kind: rule.Kind, Estimate: plan.Estimate{Weight: rule.Weight}}, yardstick.Standard()) {
-				assert.True(t, there[l.Figure], l.Figure)
-			}
-		}
+	assert.Len(t, stepSays, len(sum.Codes()))
+}
+
+// A worked example of rule 7.4, as it is read aloud.
+func TestWhyGain(t *testing.T) {
+	six, volume, other, at := 6, 380, 220, 14
+	rules := visits.Standard()
+	f := book.Family{Key: "chimney harbor sweep tarn", Members: []book.Phrase{
+		{Text: "chimney sweep tarn harbor", Volume: &volume, Difficulty: &six, Position: &at, Area: visits.Town},
+		{Text: "tarn harbor chimney sweep", Volume: &other, Area: visits.Town}}, Difficulty: &six, Position: &at,
+		Estimate: rules.Family([]visits.Member{{Volume: &volume, Position: at}, {Volume: &other}}, &six)}
+	f.RowGain = f.Gain + 10
+	lines := (Teller{Display: capital}).WhyGain(&f, f.Sum(rules, .5))
+	read := []string{}
+	for _, l := range lines {
+		read = append(read, l.Says+": "+l.Value)
 	}
-	six, volume := 6, 380
-	f := book.Family{Members: []book.Phrase{{Text: "chimney sweep tarn harbor", Volume: &volume, Difficulty: &six}},
-		Difficulty: &six,
-		Estimate:   visits.Standard().Family([]visits.Member{{Volume: &volume, Position: 14}}, &six), RowGain: 122.74}
-	for _, l := range (Teller{Display: capital}).WhyFamily(&f, yardstick.Standard()) {
-		assert.True(t, there[l.Figure], l.Figure)
-	}
+	assert.Equal(t, []string{
+		"“Chimney sweep tarn harbor”: 380 searches/mo, and half of those in other words: 490",
+		"Aimed position, difficulty 6: 1",
+		"Clicks at position 1: × 33%",
+		"Visits now, at position 14: − 3.43",
+		"Also searched: half of their gain: + 10",
+		"Gain of “Chimney sweep tarn harbor”: 168.27",
+	}, read)
 }
 
 func TestWordEvidence(t *testing.T) {
