@@ -187,8 +187,13 @@ func sibling(n, beside *html.Node) bool { return beside.Parent != nil && within(
 const (
 	// A text from so many characters on is a snippet.
 	snippetLetters = 45
-	// localWithPage is the score from which a block that leads to a page is a firm on the map.
-	localWithPage = 3
+	// localWithPage is the score from which a block that leads to a page is a firm on the map
+	// (rule 6.6): a phone and a button, directions or call, count for two, a snippet against it
+	// as much; rating, reviews, hours, years count for one.
+	localWithPage   = 3
+	pointsOfPhone   = 2
+	pointsOfButton  = 2
+	pointsOfSnippet = 2
 )
 
 // entry makes an entry of a block; it is not ok for what is none.
@@ -252,9 +257,10 @@ func textsOf(units []unit) (t texts) {
 // local scores how much a block is a firm on a map and not a page: each fact that a map
 // profile has counts for it, what page results have against it.
 func (t texts) local(f facts, leads bool) int {
-	return 2*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) +
-		2*min(1, t.generics) + boolInt(f.hours) + boolInt(f.years != nil && t.snippet < 2*snippetLetters) -
-		2*boolInt(leads && t.snippet >= snippetLetters && f.phone == "") - boolInt(leads && t.generics == 0)
+	snippet := leads && t.snippet >= snippetLetters && f.phone == ""
+	return pointsOfPhone*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) +
+		pointsOfButton*min(1, t.generics) + boolInt(f.hours) + boolInt(f.years != nil && t.snippet < 2*snippetLetters) -
+		pointsOfSnippet*boolInt(snippet) - boolInt(leads && t.generics == 0)
 }
 
 // tellsMore tells a block that says more than its title: a snippet, or the address.

@@ -224,6 +224,18 @@ func telling(last, w string) bool {
 	return strings.HasPrefix(last, " "+w+" ") || strings.HasSuffix(last, " "+w+" ")
 }
 
+// What the parts of a page are worth when it is told what the page is for (rule 5.1), and what
+// a subject needs.
+const (
+	votesOfAddress = 3 // of the last part of its address
+	votesOfH1      = 3
+	votesOfTitle   = 2
+	votesOfLabel   = 2 // of what a menu calls it
+	votesOfFolder  = 1 // of the rest of its address
+	votesNeeded    = 2
+	labelsHeard    = 2 // more labels say the same
+)
+
 // vote finds the service and the place that the most of what a page says of itself
 // names: its address and h1 count more than its title and the links to it.
 func (b *Binder) vote(told Told, slug string) (service, place string) {
@@ -236,16 +248,16 @@ func (b *Binder) vote(told Told, slug string) (service, place string) {
 			places[named[0]] += weight
 		}
 	}
-	add(lastOf(told.URL), 3)
-	add(told.H1, 3)
-	add(titleOwn(told.Title), 2)
+	add(lastOf(told.URL), votesOfAddress)
+	add(told.H1, votesOfH1)
+	add(titleOwn(told.Title), votesOfTitle)
 	if slug != lastOf(told.URL) {
-		add(slug, 1)
+		add(slug, votesOfFolder)
 	}
-	for _, label := range told.Labels[:min(len(told.Labels), 2)] {
-		add(label, 2)
+	for _, label := range told.Labels[:min(len(told.Labels), labelsHeard)] {
+		add(label, votesOfLabel)
 	}
-	return winner(services, 2), winner(places, 2)
+	return winner(services, votesNeeded), winner(places, votesNeeded)
 }
 
 // titleOwn is the part of a title before the name of the firm.

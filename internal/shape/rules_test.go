@@ -8,6 +8,8 @@ import (
 	"os"
 	"path/filepath"
 	"regexp"
+	"slices"
+	"strconv"
 	"strings"
 	"testing"
 
@@ -118,4 +120,56 @@ func testBody(t *testing.T, folder, name string) string {
 	}
 	require.Fail(t, "there is no such test", "%s in %s", name, folder)
 	return ""
+}
+
+// quotedFigure is a figure of the yardstick as docs/rules.md quotes it: a number or its word, at most
+// three words before the sign.
+var quotedFigure = regexp.MustCompile(`(\d[\d,.]*(?:–\d[\d,.]*)?|half|[Ff]our|ten)(%)?((?: [a-z]+){0,3})‡`)
+
+// section is the text of a rule.
+var section = regexp.MustCompile(`(?ms)^\*\*(\d+\.\d+) (.*?)(?:^\*\*|^## |\z)`)
+
+// The figures that docs/rules.md quotes are those of the standard yardstick.
+func TestQuotedFigures(t *testing.T) {
+	text, _ := rules(t)
+	standard := map[string][]float64{}
+	for _, f := range yardstick.Standard().Figures() {
+		if value, err := strconv.ParseFloat(f.Value, 64); err == nil {
+			standard[f.Rule] = append(standard[f.Rule], value)
+		}
+	}
+	quotes := 0
+	for at := 0; ; {
+		m := section.FindStringSubmatchIndex(text[at:])
+		if m == nil {
+			break
+		}
+		rule, says := text[at+m[2]:at+m[3]], text[at+m[4]:at+m[5]]
+		at += m[5]
+		for _, q := range quotedFigure.FindAllStringSubmatch(says, -1) {
+			for _, value := range numbersOf(t, q[1]) {
+				quotes++
+				if q[2] == "%" && !slices.Contains(standard[rule], value) {
+					value /= 100
+				}
+				assert.Contains(t, standard[rule], value, "rule %s says %s", rule, q[0])
+			}
+		}
+	}
+	assert.Greater(t, quotes, 50)
+}
+
+// numbersOf are the numbers of a quoted figure, both of a range.
+func numbersOf(t *testing.T, quoted string) (out []float64) {
+	for _, one := range strings.Split(strings.ReplaceAll(quoted, ",", ""), "–") {
+		word, ok := map[string]float64{"half": .5, "four": 4, "ten": 10}[strings.ToLower(one)]
+		if ok {
+			out = append(out, word)
+			continue
+		}
+		value, err := strconv.ParseFloat(strings.TrimSuffix(one, "."), 64)
+		require.NoError(t, err, quoted)
+		out = append(out, value)
+	}
+	return out
 }
