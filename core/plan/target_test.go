@@ -1,8 +1,6 @@
 package plan
 
 import (
-	"fmt"
-	"slices"
 	"strings"
 	"testing"
 
@@ -14,7 +12,6 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-	"pgregory.net/rapid"
 )
 
 func read(s string) *page.Page {
@@ -165,7 +162,7 @@ func fixed(key string, gain, minutes float64) Target {
 	return Target{Key: key, Rank: gain, Gain: gain, Minutes: minutes, Choice: Choice{State: Open}}
 }
 
-func TestOrderAndCutLine(t *testing.T) {
+func TestOrder(t *testing.T) {
 	fix, on := fixed("fix", 0, 5), fixed("on quick", 1, 2)
 	fix.First, on.Needs = true, []Ref{{"", "quick"}}
 	gone := fixed("dropped", 99, 1)
@@ -177,57 +174,6 @@ func TestOrderAndCutLine(t *testing.T) {
 		keys = append(keys, x.Key)
 	}
 	assert.Equal(t, []string{"fix", "quick", "on quick", "slow", "none", "dropped"}, keys)
-	assert.Equal(t, []bool{true, true, true, false, true, false}, CutLine(list, 25).Fits,
-		"slow is skipped, none is tried")
-	list[2].Choice.State = Kept
-	assert.Equal(t, []bool{false, true, true, false, false, false}, CutLine(list, 13).Fits,
-		"what is kept comes first, with what it needs")
-	none := CutLine(list, 4)
-	assert.Equal(t, make([]bool, 6), none.Fits)
-	assert.InDelta(t, 5, none.Needs, 0, "what the first needs")
-	list[1].Choice.State = Dropped
-	assert.True(t, CutLine(list, 13).Fits[2], "nothing waits for what is not wanted")
-}
-
-// What fits never takes longer than there is; and what does not exceeds the minutes left,
-// with all that it needs.
-func TestCutLineProperties(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
-		n := rapid.IntRange(0, 20).Draw(t, "n")
-		list := make([]Target, n)
-		for i := range list {
-			list[i] = Target{Key: fmt.Sprint(i), Minutes: float64(rapid.IntRange(1, 90).Draw(t, "minutes")),
-				Choice: Choice{State: rapid.SampledFrom([]State{Open, Open, Kept, Dropped}).Draw(t, "state")}}
-			if i > 0 && rapid.Bool().Draw(t, "needs") {
-				list[i].Needs = []Ref{{"", fmt.Sprint(rapid.IntRange(0, i-1).Draw(t, "on"))}}
-			}
-		}
-		limit := float64(rapid.IntRange(0, 600).Draw(t, "limit"))
-		used := 0.0
-		fit := map[Ref]bool{}
-		line := CutLine(list, limit)
-		for i, in := range line.Fits {
-			if in {
-				used += list[i].Minutes
-				fit[list[i].Ref()] = true
-			}
-		}
-		assert.InDelta(t, limit-used, line.Left, 1e-6)
-		assert.LessOrEqual(t, used, limit)
-		for i, in := range line.Fits {
-			for _, need := range list[i].Needs {
-				at := slices.IndexFunc(list, func(x Target) bool { return x.Ref() == need })
-				assert.True(t, !in || fit[need] || list[at].Choice.State == Dropped, "what fits has what it needs")
-			}
-			c := cut{targets: list, at: map[Ref]int{}, Cut: line}
-			for k := range list {
-				c.at[list[k].Ref()] = k
-			}
-			if with, ok := c.with(i, nil); !in && ok {
-				assert.Greater(t, c.minutes(with), line.Left)
-			}
-		}
-	})
 }
 
 // The table of kinds is whole: each has its part of the brief, and those that

@@ -11,7 +11,6 @@ import (
 	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/internal/app"
-	"inktally/internal/app/handoff"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -200,9 +199,9 @@ func TestClientWithoutSite(t *testing.T) {
 		written += x.Words
 	}
 	assert.Equal(t, 1500, written)
-	brief, err := a.Handoff.Brief(ctx, client, p)
+	_, brief, err := a.Handoff.BriefFile(ctx, client, p)
 	require.NoError(t, err)
-	assert.Contains(t, handoff.Markdown(brief), "Title: use **Chimney sweep tarn harbor")
+	assert.Contains(t, string(brief), "Title: use **Chimney sweep tarn harbor")
 
 	for _, bad := range []string{"  ", strings.Repeat("x", fetch.MaxBody+1)} {
 		_, err = a.Readings.Paste(ctx, client, p, 0, bad)

@@ -4,7 +4,6 @@ import (
 	"testing"
 
 	"inktally/core/plan"
-	"inktally/internal/app/handoff"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 
@@ -48,10 +47,10 @@ func TestGainsByVisits(t *testing.T) {
 	assert.Equal(t, view.GainUnit(wording.Visits), unit)
 	assert.InDelta(t, 22.16, title, .005)
 	assert.InDelta(t, 158.27*.34, write, .005)
-	brief, err := a.Handoff.Brief(ctx, client, home)
+	_, brief, err := a.Handoff.BriefFile(ctx, client, home)
 	require.NoError(t, err)
-	assert.Contains(t, handoff.Markdown(brief), "about 22 visits a month")
-	assert.Contains(t, handoff.Markdown(brief), "Gains are visits a month")
+	assert.Contains(t, string(brief), "about 22 visits a month")
+	assert.Contains(t, string(brief), "Gains are visits a month")
 }
 
 // The home page is measured for the families that the book gives it, and a

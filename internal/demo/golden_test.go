@@ -12,6 +12,7 @@ import (
 	"strconv"
 	"testing"
 
+	"inktally/core/cutline"
 	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/plan"
@@ -110,7 +111,7 @@ var stories = map[string]func(*testing.T, *targets.Worked){
 
 // fitting are the targets above the cut line of so many hours.
 func fitting(w *targets.Worked, hours float64) (out []plan.Target) {
-	for i, in := range plan.CutLine(w.Targets, hours*60).Fits {
+	for i, in := range cutline.Of(w.Targets, hours*60).Fits {
 		if in {
 			out = append(out, w.Targets[i])
 		}
@@ -141,7 +142,7 @@ func linesOf(w *targets.Worked) (out []goldenLine) {
 		line := goldenLine{Page: t.Page, Key: t.Key, Gain: thousandths(t.Gain), Minutes: thousandths(t.Minutes),
 			Fits: []int{}}
 		for _, h := range hours {
-			if plan.CutLine(w.Targets, float64(h)*60).Fits[i] {
+			if cutline.Of(w.Targets, float64(h)*60).Fits[i] {
 				line.Fits = append(line.Fits, h)
 			}
 		}

@@ -7,8 +7,6 @@ import (
 	"io"
 
 	"inktally/core/fault"
-	"inktally/core/imagename"
-	"inktally/internal/app/handoff"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/inert"
 	"inktally/internal/view"
@@ -146,15 +144,14 @@ func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
 }
 
 func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
-	b, err := r.app.Handoff.Brief(ctx, in.Client, in.Page)
+	name, markdown, err := r.app.Handoff.BriefFile(ctx, in.Client, in.Page)
 	if err != nil {
 		return nil, r.problem(ctx, "briefMarkdown", err)
 	}
-	name := imagename.Slug(fmt.Sprintf("brief %s %s", b.Client, b.Page.Kind))
 	return &file{
 		ContentType: "text/markdown; charset=utf-8",
-		Disposition: fmt.Sprintf("attachment; filename=%q", name+".md"),
-		Body:        []byte(handoff.Markdown(b)),
+		Disposition: fmt.Sprintf("attachment; filename=%q", name),
+		Body:        markdown,
 	}, nil
 }
 

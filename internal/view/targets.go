@@ -3,6 +3,7 @@ package view
 import (
 	"time"
 
+	"inktally/core/handoff"
 	"inktally/core/plan"
 	"inktally/internal/wording"
 )
@@ -141,6 +142,13 @@ func TargetOf(w wording.Teller, x *plan.Target, fits bool) Target {
 	return out
 }
 
+// partOf shows a part in words.
+func partOf(p *plan.Part, says wording.PartSays) Part {
+	return Part{Key: p.Key, Kind: PartKind(p.Kind), Name: wording.PartName(p.Kind), Before: says.Before,
+		Pencil: says.Pencil, After: says.After, Note: says.Note, Gain: p.Gain, Minutes: p.Minutes,
+		Choice: choiceOf(p.Choice)}
+}
+
 // Why is the sum that made the figures of a target or of one of its parts.
 type Why struct {
 	Title string    `json:"title" doc:"What is explained"`
@@ -192,6 +200,21 @@ type BriefSection struct {
 	Part  BriefPart `json:"part"`
 	Title string    `json:"title"`
 	Lines []Part    `json:"lines"`
+}
+
+// BriefOf shows what a brief asks for.
+func BriefOf(w wording.Teller, b handoff.Brief, unit wording.Unit) *Brief {
+	t := b.Words
+	out := &Brief{Unit: GainUnit(unit), UnitNote: wording.UnitNote(unit), Sections: []BriefSection{},
+		Words: BriefWords{Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold}}
+	for _, s := range b.Sections {
+		section := BriefSection{Part: BriefPart(s.Where), Title: wording.Where(s.Where), Lines: []Part{}}
+		for _, l := range s.Lines {
+			section.Lines = append(section.Lines, partOf(l.Part, w.BriefLine(l)))
+		}
+		out.Sections = append(out.Sections, section)
+	}
+	return out
 }
 
 // PlanChange is what a change of figures would change in a plan.

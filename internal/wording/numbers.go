@@ -57,6 +57,14 @@ func UnitNote(unit Unit) string {
 	return "Gains are shares of what the page can win with its phrases. They are estimates."
 }
 
+// Takes writes what work brings, if a rule gives it a gain, and the time that it takes.
+func Takes(unit Unit, gain, minutes float64) string {
+	if gain <= 0 {
+		return Duration(minutes)
+	}
+	return Gain(unit, gain) + " · " + Duration(minutes)
+}
+
 // Duration writes minutes as hours and minutes: 36 min, 3 h 17 min.
 func Duration(minutes float64) string {
 	m := int(minutes + 0.5)

@@ -5,10 +5,10 @@ package handoff
 import (
 	"context"
 	"fmt"
-	"strings"
 	"time"
 
-	"inktally/core/plan"
+	"inktally/core/handoff"
+	"inktally/core/imagename"
 	"inktally/internal/app/sheets"
 	"inktally/internal/app/targets"
 	"inktally/internal/export"
@@ -24,111 +24,68 @@ type Handoff struct {
 	Now  func() time.Time
 }
 
-// Brief makes the brief of a page. Dropped targets are left out.
+// document is a brief with what words it.
+type document struct {
+	handoff.Brief
+	page   *study.Comparison
+	teller wording.Teller
+	unit   wording.Unit
+}
+
+// Brief returns the brief of a page for the screen.
 func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief, error) {
+	d, err := h.brief(ctx, client, pageID)
+	if err != nil {
+		return nil, err
+	}
+	words := sheets.WordCase(d.page)
+	b := view.BriefOf(d.teller, d.Brief, d.unit)
+	b.Client, b.Page, b.Date, b.Lead = d.page.Known.Client.Name, sheets.PageInfo(d.page), h.Now(), d.lead()
+	b.Words.Now, b.Words.Evidence = words.Seen, wording.WordEvidence(d.Words, words)
+	return b, nil
+}
+
+// BriefFile returns the brief of a page as Markdown, with a name for the file.
+func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name string, markdown []byte, err error) {
+	d, err := h.brief(ctx, client, pageID)
+	if err != nil {
+		return "", nil, err
+	}
+	firm, kind, words := d.page.Known.Client.Name, d.page.Page.Kind, sheets.WordCase(d.page)
+	b := export.Brief{Title: wording.BriefTitle(kind, firm), URL: d.page.Page.URL, Lead: d.lead(), Date: h.Now(),
+		Words: export.Says(wording.BriefWords(d.Words, words.Seen)), Why: wording.WordEvidence(d.Words, words),
+		Note: wording.UnitNote(d.unit)}
+	for _, s := range d.Sections {
+		section := export.BriefSection{Title: wording.Where(s.Where)}
+		for _, l := range s.Lines {
+			says := d.teller.BriefLine(l)
+			section.Items = append(section.Items, export.BriefItem{Name: wording.PartName(l.Part.Kind),
+				Says: export.Says(says.Instruction), Now: says.Note,
+				Takes: wording.Takes(d.unit, l.Part.Gain, l.Part.Minutes)})
+		}
+		b.Sections = append(b.Sections, section)
+	}
+	return imagename.Slug(fmt.Sprintf("brief %s %s", firm, kind)) + ".md", export.BriefMarkdown(&b), nil
+}
+
+func (h *Handoff) brief(ctx context.Context, client, pageID int64) (*document, error) {
 	w, err := h.Plan.Work(ctx, client)
 	if err != nil {
 		return nil, err
 	}
 	key := study.PageKey(store.Page{ID: pageID})
-	c, ok := w.Pages[key]
+	page, ok := w.Pages[key]
 	if !ok {
 		return nil, store.ErrNotFound
 	}
-	shown := w.Show()
-	b := &view.Brief{Client: c.Known.Client.Name, Page: sheets.PageInfo(c), Date: h.Now(), Unit: shown.Unit,
-		UnitNote: shown.UnitNote,
-		Sections: []view.BriefSection{}}
-	if first, ok := c.First(); ok {
-		b.Lead = c.Display(first.Text)
-	}
-	t, words := c.Words, sheets.WordCase(c)
-	b.Words = view.BriefWords{Now: words.Seen, Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold,
-		Evidence: wording.WordEvidence(t, words)}
-	for _, where := range plan.Wheres() {
-		section := view.BriefSection{Part: view.BriefPart(where), Title: wording.Where(where), Lines: []view.Part{}}
-		for _, x := range shown.Targets {
-			if x.Page == key && x.Choice.State != view.TargetState(plan.Dropped) {
-				section.Lines = append(section.Lines, lines(x, where)...)
-			}
-		}
-		if len(section.Lines) > 0 {
-			b.Sections = append(b.Sections, section)
-		}
-	}
-	return b, nil
+	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key), page: page, teller: w.Teller(key), unit: w.Unit()}, nil
 }
 
-// lines are the parts of a target that stand in a part of the brief.
-func lines(t view.Target, where plan.Where) (out []view.Part) {
-	for _, p := range t.Parts {
-		if p.Choice.State == view.TargetState(plan.Dropped) || plan.PartRuleOf(plan.PartKind(p.Kind)).Where != where {
-			continue
-		}
-		if plan.PartKind(p.Kind) == plan.Words && plan.Kind(t.Kind) == plan.Slice {
-			p.Pencil = t.Pencil
-		}
-		if plan.PartKind(p.Kind) == plan.Repair {
-			p.Note = t.Evidence
-		}
-		out = append(out, p)
-	}
-	return out
-}
-
-// Markdown writes a brief as Markdown.
-func Markdown(b *view.Brief) string {
-	var out strings.Builder
-	fmt.Fprintf(&out, "# Brief: %s page of %s\n\n", b.Page.Kind, export.MarkdownText(b.Client))
-	if b.Page.URL != "" {
-		fmt.Fprintf(&out, "URL: %s  \n", export.MarkdownLink(b.Page.URL))
-	}
-	if b.Lead != "" {
-		fmt.Fprintf(&out, "First phrase: %s  \n", export.MarkdownText(b.Lead))
-	}
-	fmt.Fprintf(&out, "Written on %s\n\n## Words\n\n", b.Date.Format("January 2, 2006"))
-	if b.Words.Hold {
-		fmt.Fprintf(&out, "%s: the page has enough. The work is where the phrases stand.\n",
-			wording.Count(b.Words.Now, "word", ""))
-	} else {
-		fmt.Fprintf(&out, "%s now, %s wanted: **%s to write**. Hand in %s of copy; the rest are menus and footers.\n",
-			wording.Count(b.Words.Now, "word", ""), wording.Number(b.Words.Target), wording.Number(b.Words.ToWrite),
-			wording.Count(b.Words.Writer, "word", ""))
-	}
-	fmt.Fprintf(&out, "\nWhy: %s\n", export.MarkdownText(b.Words.Evidence))
-	for _, s := range b.Sections {
-		fmt.Fprintf(&out, "\n## %s\n\n", s.Title)
-		for _, t := range s.Lines {
-			line(&out, t, wording.Unit(b.Unit))
-		}
-	}
-	fmt.Fprintf(&out, "\n%s\n", b.UnitNote)
-	return out.String()
-}
-
-// line writes a part of a target as an item to tick off.
-func line(out *strings.Builder, p view.Part, unit wording.Unit) {
-	says := p.Name + ":"
-	for _, piece := range []string{export.MarkdownText(p.Before), bold(export.MarkdownText(p.Pencil)),
-		export.MarkdownText(p.After)} {
-		if piece != "" {
-			says += " " + piece
-		}
-	}
-	takes := wording.Duration(p.Minutes)
-	if p.Gain > 0 {
-		takes = wording.Gain(unit, p.Gain) + " · " + takes
-	}
-	fmt.Fprintf(out, "- [ ] %s  \n", says)
-	if p.Note != "" {
-		fmt.Fprintf(out, "  %s  \n", export.MarkdownText(p.Note))
-	}
-	fmt.Fprintf(out, "  %s\n", takes)
-}
-
-func bold(s string) string {
-	if s == "" {
+// lead is the first phrase of the page, empty for none.
+func (d *document) lead() string {
+	first, ok := d.page.First()
+	if !ok {
 		return ""
 	}
-	return "**" + s + "**"
+	return d.page.Display(first.Text)
 }

@@ -9,6 +9,7 @@ import (
 	"inktally/internal/source"
 	"inktally/internal/study"
 	"inktally/internal/view"
+	"inktally/internal/wording"
 )
 
 // Demander answers how often phrases are searched for, by
@@ -46,7 +47,7 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 		lists = append(lists, listOfSite{site: s.Site, rows: rowsOf(found)})
 	}
 	report := &view.Report{Refused: []view.Refused{}}
-	return report, b.put(ctx, id, "search volumes", lists, report)
+	return report, b.put(ctx, id, wording.DemandImport, lists, report)
 }
 
 // askPhrases asks for the searches of the phrases of a book.

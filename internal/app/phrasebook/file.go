@@ -6,6 +6,7 @@ import (
 
 	"inktally/internal/export"
 	"inktally/internal/store"
+	"inktally/internal/wording"
 )
 
 // File is a client's phrase book as CSV, a phrase a row in the order of the
@@ -23,8 +24,7 @@ func (b *Book) File(ctx context.Context, client int64) (csv []byte, name string,
 	if err != nil {
 		return nil, "", err
 	}
-	rows := [][]string{{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
-		"place", "page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}}
+	rows := [][]string{wording.BookColumns()}
 	for _, f := range shown.Families {
 		for i, m := range f.Members {
 			row := []string{m.Text, f.Members[0].Text, figure(m.Volume), string(m.Area), figure(m.Difficulty),

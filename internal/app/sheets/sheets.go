@@ -56,7 +56,7 @@ func (s *Sheet) Get(ctx context.Context, id, pageID int64) (*view.Sheet, error) 
 	out.Columns = append(out.Columns, own)
 	if c.Draft != nil {
 		draft := c.column(c.Draft)
-		draft.Role, draft.EntryID, draft.Standing = "draft", study.DraftEntry, "not live"
+		draft.Role, draft.EntryID, draft.Standing = "draft", study.DraftEntry, wording.NotLive
 		out.Columns = append(out.Columns, draft)
 	}
 	aside := map[int64]bool{}

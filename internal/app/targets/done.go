@@ -2,7 +2,6 @@ package targets
 
 import (
 	"context"
-	"fmt"
 
 	"inktally/core/plan"
 	"inktally/internal/view"
@@ -39,7 +38,7 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 				asked[plan.Ref{Page: t.Page, Key: part.Key}] || now.Pages[t.Page] == nil {
 				continue
 			}
-			says := before.teller(t.Page).Part(t, &part)
+			says := before.Teller(t.Page).Part(t, &part)
 			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind),
 				Says: join(says.Before, says.Pencil, says.After),
 				Note: says.Note, Gain: part.Gain})
@@ -54,12 +53,9 @@ func written(before, now *Worked) (out []view.Done) {
 		key := c.Aim.Key
 		was, is := before.Words[key], now.Words[key]
 		if n := was.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
-			note := "enough now"
-			if is.ToWrite > 0 {
-				note = wording.Count(is.ToWrite, "word", "") + " left"
-			}
-			out = append(out, view.Done{Page: key, Key: "words", Name: "Words",
-				Says: fmt.Sprintf("%s of %s", wording.Number(n), wording.Count(was.ToWrite, "word", "")), Note: note})
+			says, note := wording.Done(n, was.ToWrite, is.ToWrite)
+			out = append(out, view.Done{Page: key, Key: "words", Name: wording.PartName(plan.Words), Says: says,
+				Note: note})
 		}
 	}
 	return out

@@ -90,7 +90,7 @@ func altOf(parts []plan.Part, name plan.Part) (out []plan.Part) {
 
 // ask puts what is asked of an image on its row.
 func (w *Worked) ask(row *view.ImageRow, page string, parts []plan.Part) {
-	teller := w.teller(page)
+	teller := w.Teller(page)
 	for _, p := range parts {
 		changed := p.Choice.State == plan.Changed
 		switch p.Kind {

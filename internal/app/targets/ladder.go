@@ -130,7 +130,7 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 	}
 	for _, ref := range r.Targets {
 		if t, err := w.Find(ref.String()); err == nil {
-			says := w.teller(t.Page).Instruct(t)
+			says := w.Teller(t.Page).Instruct(t)
 			out.Targets = append(out.Targets,
 				view.RungTarget{ID: ref.String(), Page: t.Page, Says: join(says.Before, says.Pencil, says.After),
 					Minutes: t.Minutes})

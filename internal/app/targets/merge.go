@@ -68,7 +68,7 @@ func (w *Worked) sayOrder(page string) func(keys []string) string {
 		for _, key := range keys {
 			at := slices.IndexFunc(w.Outlines[page], func(s outline.Section) bool { return s.Key == key })
 			if at >= 0 {
-				names = append(names, w.teller(page).Section(w.Outlines[page][at]))
+				names = append(names, w.Teller(page).Section(w.Outlines[page][at]))
 			}
 		}
 		return merge.Texts(names)

@@ -53,7 +53,7 @@ func (p *Plan) SetOutline(ctx context.Context, client int64, page string, e outl
 }
 
 func (w *Worked) outline(page string) *view.Outline {
-	c, words, teller := w.Pages[page], w.Words[page], w.teller(page)
+	c, words, teller := w.Pages[page], w.Words[page], w.Teller(page)
 	edits := w.Edits(page)
 	out := &view.Outline{Page: page, Words: view.WordTargetOf(words), Sections: []view.OutlineSection{},
 		Alone:     edits.Alone,

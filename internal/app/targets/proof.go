@@ -54,7 +54,7 @@ func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, 
 
 // proof shows a report.
 func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proof.Report) *view.Proof {
-	teller := w.teller(key)
+	teller := w.Teller(key)
 	out := &view.Proof{Page: key, Format: string(format), Copy: r.Copy, Wanted: r.Wanted, Left: r.Left, Hold: r.Hold,
 		Short:    r.Short(),
 		Sections: []view.ProofSection{}, Missing: []view.ProofLine{}, Met: []view.ProofLine{}, Over: []view.ProofLine{},

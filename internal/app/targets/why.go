@@ -30,8 +30,8 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 		for _, key := range w.stake(at) {
 			if f := byKey[key]; f != nil && !said[key] {
 				said[key] = true
-				lines := w.teller(t.Page).WhyGain(f, f.Sum(y.Visits, y.Book.AlsoShare))
-				out = append(out, view.Why{Title: "What the phrase brings", Lines: view.WhyLinesOf(lines)})
+				lines := w.Teller(t.Page).WhyGain(f, f.Sum(y.Visits, y.Book.AlsoShare))
+				out = append(out, view.Why{Title: wording.WhyPhraseTitle, Lines: view.WhyLinesOf(lines)})
 			}
 		}
 	}
@@ -46,8 +46,8 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 		return nil, store.ErrNotFound
 	}
 	if part == "" {
-		out = append(out, view.Why{Title: "The whole",
-			Lines: view.WhyLinesOf(w.teller(t.Page).WhyTarget(t, y.Target))})
+		out = append(out, view.Why{Title: wording.WhyWholeTitle,
+			Lines: view.WhyLinesOf(w.Teller(t.Page).WhyTarget(t, y.Target))})
 	}
 	return out, nil
 }
@@ -62,7 +62,7 @@ func (w *Worked) stake(p *plan.Part) []string {
 }
 
 func (w *Worked) whyPart(t *plan.Target, p *plan.Part) view.Why {
-	teller := w.teller(t.Page)
+	teller := w.Teller(t.Page)
 	says := teller.Part(t, p)
 	return view.Why{Title: wording.PartName(p.Kind) + ": " + join(says.Before, says.Pencil, says.After),
 		Lines: view.WhyLinesOf(teller.WhyPart(t, p))}

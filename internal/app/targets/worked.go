@@ -3,6 +3,7 @@ package targets
 import (
 	"context"
 
+	"inktally/core/cutline"
 	"inktally/core/plan"
 	"inktally/internal/app/sheets"
 	"inktally/internal/study"
@@ -37,7 +38,7 @@ func worked(s *study.Study, made *study.Plan) *Worked {
 }
 
 // teller words the targets of a page.
-func (w *Worked) teller(page string) wording.Teller {
+func (w *Worked) Teller(page string) wording.Teller {
 	if made, ok := w.tellers[page]; ok {
 		return made
 	}
@@ -70,8 +71,8 @@ func (w *Worked) newTeller(page string) wording.Teller {
 	return out
 }
 
-// unit is what the gains of a plan are in.
-func (w *Worked) unit() wording.Unit {
+// Unit returns what the gains of a plan are in.
+func (w *Worked) Unit() wording.Unit {
 	if w.Shares {
 		return wording.Share
 	}
@@ -82,17 +83,17 @@ func (w *Worked) unit() wording.Unit {
 func (w *Worked) Show() *view.Plan {
 	known := w.Whole.Known
 	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{},
-		Unit:     view.GainUnit(w.unit()),
-		UnitNote: wording.UnitNote(w.unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{},
+		Unit:     view.GainUnit(w.Unit()),
+		UnitNote: wording.UnitNote(w.Unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{},
 		Notices: []view.Notice{}, Idle: []view.Idle{}}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheets.PageInfo(c)})
 	}
-	cut := plan.CutLine(w.Targets, out.Hours*60)
+	cut := cutline.Of(w.Targets, out.Hours*60)
 	out.Left, out.Needs = cut.Left, cut.Needs
 	for i := range w.Targets {
 		t := &w.Targets[i]
-		shown := view.TargetOf(w.teller(t.Page), t, cut.Fits[i])
+		shown := view.TargetOf(w.Teller(t.Page), t, cut.Fits[i])
 		shown.OwnID = w.ownID(t)
 		out.Targets = append(out.Targets, shown)
 		if t.Choice.State == plan.Dropped {
@@ -120,7 +121,7 @@ func (w *Worked) Show() *view.Plan {
 func (w *Worked) idleSays(ref plan.Ref) string {
 	kind, about := plan.ReadKey(ref.Key)
 	if f := w.Whole.Known.ByKey()[about]; f != nil {
-		about = w.teller(ref.Page).Display(f.Lead().Text)
+		about = w.Teller(ref.Page).Display(f.Lead().Text)
 	}
 	return wording.Idle(kind, about, w.From.Choices[ref])
 }

@@ -1,6 +1,13 @@
-package plan
+// Package cutline tells what of a plan fits into the hours given (rule 12.5).
+//
+// In go targets in the order of work; out comes which of them stand above the cut line.
+package cutline
 
-import "slices"
+import (
+	"slices"
+
+	"inktally/core/plan"
+)
 
 // Cut is what fits into the hours given.
 type Cut struct {
@@ -11,17 +18,17 @@ type Cut struct {
 	Left, Needs float64
 }
 
-// CutLine tells for targets in the order of work which fit into the minutes given: what
+// Of cuts targets in the order of work where the minutes given end: what
 // does not fit any more is skipped and the next tried; what another depends on goes with
 // it (rule 12.5). Kept targets are tried before all others, dropped ones never fit.
-func CutLine(targets []Target, minutes float64) Cut {
-	c := cut{targets: targets, at: map[Ref]int{}, Cut: Cut{Fits: make([]bool, len(targets)), Left: minutes}}
+func Of(targets []plan.Target, minutes float64) Cut {
+	c := cut{targets: targets, at: map[plan.Ref]int{}, Cut: Cut{Fits: make([]bool, len(targets)), Left: minutes}}
 	for i := range targets {
 		c.at[targets[i].Ref()] = i
 	}
 	for _, kept := range []bool{true, false} {
 		for i := range targets {
-			if (targets[i].Choice.State == Kept) == kept {
+			if (targets[i].Choice.State == plan.Kept) == kept {
 				c.take(i)
 			}
 		}
@@ -37,11 +44,11 @@ func CutLine(targets []Target, minutes float64) Cut {
 	return c.Cut
 }
 
-// cut is the state of one CutLine.
+// cut is the state of one cut.
 type cut struct {
 	Cut
-	targets []Target
-	at      map[Ref]int
+	targets []plan.Target
+	at      map[plan.Ref]int
 }
 
 // take lets target i and all that it depends on fit, if they do together.
@@ -75,13 +82,13 @@ func (c *cut) with(i int, list []int) ([]int, bool) {
 	if c.Fits[i] || slices.Contains(list, i) {
 		return list, true
 	}
-	if c.targets[i].Choice.State == Dropped {
+	if c.targets[i].Choice.State == plan.Dropped {
 		return nil, false
 	}
 	list = append(list, i)
 	for _, id := range c.targets[i].Needs {
 		at, known := c.at[id]
-		if !known || c.targets[at].Choice.State == Dropped && c.targets[at].Kind != NewPage {
+		if !known || c.targets[at].Choice.State == plan.Dropped && c.targets[at].Kind != plan.NewPage {
 			continue
 		}
 		var ok bool

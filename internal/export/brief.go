@@ -1,0 +1,75 @@
+package export
+
+import (
+	"fmt"
+	"strings"
+	"time"
+)
+
+// Brief is a brief in words.
+type Brief struct {
+	Title     string
+	URL, Lead string // empty for none
+	Date      time.Time
+	Words     Says
+	Why       string
+	Sections  []BriefSection
+	Note      string // what gains are
+}
+
+// Says is an instruction: its middle is what is to be written.
+type Says struct{ Before, Pencil, After string }
+
+// BriefSection is a part of a brief with what is to be done.
+type BriefSection struct {
+	Title string
+	Items []BriefItem
+}
+
+// BriefItem is an item to tick off: what it is of, what there is now, what it brings and takes.
+type BriefItem struct {
+	Name string
+	Says
+	Now, Takes string
+}
+
+// BriefMarkdown writes a brief as Markdown.
+func BriefMarkdown(b *Brief) []byte {
+	var out strings.Builder
+	fmt.Fprintf(&out, "# %s\n\n", MarkdownText(b.Title))
+	if b.URL != "" {
+		fmt.Fprintf(&out, "URL: %s  \n", MarkdownLink(b.URL))
+	}
+	if b.Lead != "" {
+		fmt.Fprintf(&out, "First phrase: %s  \n", MarkdownText(b.Lead))
+	}
+	fmt.Fprintf(&out, "Written on %s\n\n## Words\n\n%s\n", b.Date.Format("January 2, 2006"), b.Words.markdown())
+	fmt.Fprintf(&out, "\nWhy: %s\n", MarkdownText(b.Why))
+	for _, s := range b.Sections {
+		fmt.Fprintf(&out, "\n## %s\n\n", s.Title)
+		for _, i := range s.Items {
+			i.markdown(&out)
+		}
+	}
+	fmt.Fprintf(&out, "\n%s\n", b.Note)
+	return []byte(out.String())
+}
+
+func (i *BriefItem) markdown(out *strings.Builder) {
+	fmt.Fprintf(out, "- [ ] %s: %s  \n", i.Name, i.Says.markdown())
+	if i.Now != "" {
+		fmt.Fprintf(out, "  %s  \n", MarkdownText(i.Now))
+	}
+	fmt.Fprintf(out, "  %s\n", i.Takes)
+}
+
+// markdown writes an instruction with what is to be written in bold.
+func (s Says) markdown() string {
+	pencil := MarkdownText(s.Pencil)
+	if pencil != "" {
+		pencil = "**" + pencil + "**"
+	}
+	return strings.Join(strings.Fields(strings.Join([]string{MarkdownText(s.Before), pencil, MarkdownText(s.After)},
+		" ")),
+		" ")
+}
