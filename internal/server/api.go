@@ -45,48 +45,43 @@ type api struct {
 	huma huma.API
 	app  *app.App
 	log  *slog.Logger
+	tag  string // what the operations that are registered are about
+}
+
+// of registers operations about something else.
+func (r api) of(tag string) api {
+	r.tag = tag
+	return r
 }
 
 func register(h huma.API, a *app.App, log *slog.Logger) {
-	r := api{h, a, log}
-	r.clients()
-	r.lineup()
-	r.site()
-	r.received()
-	r.runs()
-	r.pages()
-	r.book()
-	r.plan()
-	r.yardstick()
+	r := api{h, a, log, ""}
+	r.of("clients").clients()
+	r.of("lineup").lineup()
+	r.of("sites").site()
+	r.of("tabs").received()
+	r.of("runs").runs()
+	r.of("pages").pages()
+	r.of("phrase book").book()
+	r.of("plan").plan()
+	r.of("yardstick").yardstick()
 }
 
-// operation names an operation for the API's description.
-func operation(method, path, id, summary string) huma.Operation {
-	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary,
-		Tags: []string{subject(path)}, MaxBodyBytes: bodyOf(id), BodyReadTimeout: readTime}
-}
-
-// subjects tell what an operation is about by its path, the first that holds.
-var subjects = []struct{ part, name string }{
-	{"/plan", "plan"}, {"/yardstick", "yardstick"}, {"/book", "phrase book"}, {"/found", "found for"},
-	{"/lineup", "lineup"}, {"/run", "runs"}, {"/site", "sites"}, {"/survey", "sites"}, {"/overview", "sites"},
-	{"/beside", "sites"}, {"/figures", "sites"}, {"/received", "tabs"}, {"/bookmark", "tabs"}, {"/read", "runs"},
-	{"/pages", "pages"},
-}
-
-func subject(path string) string {
-	for _, s := range subjects {
-		if strings.Contains(path, s.part) {
-			return s.name
-		}
+// operation describes an operation of the group that r registers.
+func (r api) operation(method, path, id, summary string, options ...option) huma.Operation {
+	is := traits{limit: usual}
+	for _, o := range options {
+		o(&is)
 	}
-	return "clients"
+	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{r.tag},
+		MaxBodyBytes: is.bytes, BodyReadTimeout: readTime, Metadata: map[string]any{traitsKey: is}}
 }
 
 // handle registers an operation whose use case answers with a T. One that writes tells what
 // it changed.
-func handle[I, T any](r api, method, path, id, summary string, f func(context.Context, *I) (T, error)) {
-	op := operation(method, path, id, summary)
+func handle[I, T any](r api, method, path, id, summary string, f func(context.Context, *I) (T, error),
+	options ...option) {
+	op := r.operation(method, path, id, summary, options...)
 	if method == get {
 		huma.Register(r.huma, op, func(ctx context.Context, in *I) (*body[T], error) {
 			out, err := f(ctx, in)
@@ -108,8 +103,10 @@ func handle[I, T any](r api, method, path, id, summary string, f func(context.Co
 }
 
 // do registers an operation that writes and answers with nothing else.
-func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error) {
-	huma.Register(r.huma, operation(method, path, id, summary), func(ctx context.Context, in *I) (*Change, error) {
+func do[I any](r api, method, path, id, summary string, f func(context.Context, *I) error,
+	options ...option) {
+	op := r.operation(method, path, id, summary, options...)
+	huma.Register(r.huma, op, func(ctx context.Context, in *I) (*Change, error) {
 		ctx, told := app.Noting(ctx)
 		if err := f(ctx, in); err != nil {
 			return nil, r.problem(ctx, id, err)

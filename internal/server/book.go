@@ -97,7 +97,7 @@ func (r api) book() {
 	handle(r, put, book+"/families", "chooseFamilies", "Keep or dismiss families, or choose the lead phrase",
 		func(ctx context.Context, in *familiesInput) (*view.Book, error) {
 			return r.app.Book.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice.Core())
-		})
+		}, takes(manyRows))
 	handle(r, put, book+"/words", "judgeWord", "Say what a word is; the book says what that changed",
 		func(ctx context.Context, in *wordInput) (*view.Book, error) {
 			return r.app.Book.JudgeWord(ctx, in.Client, in.Body.Word, string(in.Body.Verdict))
@@ -109,15 +109,15 @@ func (r api) book() {
 				ties[i] = bookapp.Tied{Word: t.Word, Means: t.Means}
 			}
 			return r.app.Book.TieWords(ctx, in.Client, ties)
-		})
+		}, takes(manyRows))
 	handle(r, put, book+"/area", "setArea", "Say where the searches of phrases were counted",
 		func(ctx context.Context, in *areaInput) (*view.Book, error) {
 			return r.app.Book.SetArea(ctx, in.Client, in.Body.Area.Core(), in.Body.Phrases)
-		})
+		}, takes(longEntry))
 	handle(r, put, book+"/members", "placePhrases", "Put phrases in the family of another one, or let one stand alone",
 		func(ctx context.Context, in *membersInput) (*view.Book, error) {
 			return r.app.Book.PlacePhrases(ctx, in.Client, in.Body.Phrases, in.Body.With)
-		})
+		}, takes(manyRows))
 	handle(r, get, book+"/lists", "lists", "The lists of words by which intents are told",
 		func(ctx context.Context, in *ClientPath) (*view.ListsOfWords, error) {
 			return r.app.Book.Lists(ctx, in.Client)
@@ -125,13 +125,13 @@ func (r api) book() {
 	handle(r, put, book+"/lists", "saveLists", "Replace the lists of words",
 		func(ctx context.Context, in *listsInput) (*view.ListsOfWords, error) {
 			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists, in.Body.Was)
-		})
+		}, takes(wordLists))
 	handle(r, get, "/clients/{client}/found", "found",
 		"What the client's site and its rivals' are found for, side by side",
 		func(ctx context.Context, in *ClientPath) (*view.Found, error) {
 			return r.app.Book.Found(ctx, in.Client)
 		})
-	huma.Register(r.huma, operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),
 		r.bookFile)
 	handle(r, get, book+"/candidates", "candidates", "Phrases of services, places and patterns that the book has not",
 		func(ctx context.Context, in *ClientPath) ([]string, error) {
@@ -140,7 +140,7 @@ func (r api) book() {
 	handle(r, post, book+"/phrases", "addPhrases", "Add phrases to the book",
 		func(ctx context.Context, in *phrasesInput) (*view.Report, error) {
 			return r.app.Book.AddPhrases(ctx, in.Client, in.Body.Phrases)
-		})
+		}, takes(manyRows))
 	handle(r, post, book+"/demand", "askDemand",
 		"Get the search volumes of all phrases from the source, and what the site is found for",
 		func(ctx context.Context, in *ClientPath) (*view.Report, error) {
@@ -153,8 +153,8 @@ func (r api) book() {
 				return nil, err
 			}
 			return r.app.Book.PreviewList(ctx, in.Client, name, body)
-		})
-	handle(r, post, book+"/import", "importList", "Import a list", r.importList)
+		}, heavy, takes(aList))
+	handle(r, post, book+"/import", "importList", "Import a list", r.importList, heavy, takes(aList))
 	do(r, remove, book+"/imports/{import}", "undoImport", "Undo an import",
 		func(ctx context.Context, in *importPath) error {
 			return r.app.Book.UndoImport(ctx, in.Client, in.Import)

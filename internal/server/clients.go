@@ -45,11 +45,11 @@ func (r api) clients() {
 	handle(r, post, "/clients", "newClient", "A new client",
 		func(ctx context.Context, in *newClientInput) (view.Ground, error) {
 			return r.app.Ground.New(ctx, in.Body)
-		})
+		}, takes(manyRows))
 	handle(r, post, "/quick", "quick", "The short way in: a client from one line, measured at once",
 		func(ctx context.Context, in *quickInput) (view.Ground, error) {
 			return r.app.Quick(ctx, in.Body.Address, in.Body.Phrase, in.Body.Rivals)
-		})
+		}, takes(longEntry))
 	handle(r, get, "/clients/{client}", "ground", "What is known of a client",
 		func(ctx context.Context, in *ClientPath) (view.Ground, error) {
 			return r.app.Ground.Get(ctx, in.Client)
@@ -57,7 +57,7 @@ func (r api) clients() {
 	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client",
 		func(ctx context.Context, in *groundInput) (view.Ground, error) {
 			return r.app.Ground.Save(ctx, in.Client, in.Body.Business, in.Body.Was)
-		})
+		}, takes(manyRows))
 	handle(r, get, "/clients/{client}/communities", "communities",
 		"The communities around a client's home town that are none of its places yet",
 		func(ctx context.Context, in *ClientPath) (view.Around, error) {

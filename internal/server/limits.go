@@ -16,34 +16,54 @@ import (
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
 )
 
-// usualBody is how large the body of a request may be; large are the bodies of operations
-// that need more. A text in JSON may take twice its length.
-const usualBody = 100 << 10
-
-var large = map[string]int64{
-	"paste": 2 * fetch.MaxBody, "recognize": 2 * fetch.MaxBody, "keepReceived": 2 * fetch.MaxBody,
-	"files": saved.MaxBytes + 1<<20, "previewResults": saved.MaxBytes + 1<<20, "keepResults": saved.MaxBytes + 1<<20,
-	"previewList": phrasebook.MaxList + 1<<20, "importList": phrasebook.MaxList + 1<<20,
-	"proof": 2 * draft.MaxBytes, "keepDraft": 2 * draft.MaxBytes,
-	"newClient": 2 << 20, "saveGround": 2 << 20, "quick": 1 << 20, "pasteRivals": 1 << 20, "addPhrases": 2 << 20,
-	"placePhrases":   2 << 20,
-	"chooseFamilies": 2 << 20, "tieWords": 2 << 20, "setArea": 1 << 20, "saveLists": 4 << 20,
-	"choose": 1 << 20, "changeOutline": 1 << 20, "pasteFigures": 1 << 20, "readYardstick": 1 << 20,
+// limit is how large the body of a request may be, and what is told of a larger one.
+type limit struct {
+	bytes int64
+	fault *fault.Fault
 }
 
-// bodyOf is how large the body of an operation may be.
-func bodyOf(id string) int64 {
-	if most, ok := large[id]; ok {
-		return most
-	}
-	return usualBody
+// The limits. A text in JSON may take twice its length; a form has more around its files.
+var (
+	usual       = limit{100 << 10, fault.New(fault.BodyTooLarge)}
+	longEntry   = limit{1 << 20, fault.New(fault.BodyTooLarge)}
+	manyRows    = limit{2 << 20, fault.New(fault.BodyTooLarge)}
+	wordLists   = limit{4 << 20, fault.New(fault.BodyTooLarge)}
+	aPage       = limit{2 * fetch.MaxBody, fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)}
+	aDraft      = limit{2 * draft.MaxBytes, fault.New(fault.DraftTooLarge, draft.MaxBytes>>20)}
+	someFiles   = limit{saved.MaxBytes + 1<<20, fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)}
+	resultPages = limit{saved.MaxBytes + 1<<20, fault.New(fault.ResultsTooLarge, saved.MaxBytes>>20)}
+	aList       = limit{phrasebook.MaxList + 1<<20, fault.New(fault.ListTooLarge, phrasebook.MaxList>>20)}
+)
+
+// traits are what an operation is registered with, beside what its description tells.
+type traits struct {
+	limit
+	// heavy reports that its answer or its body may be as large as a page: few of them are
+	// answered at once, for they are held in memory until they are taken.
+	heavy bool
+	// endless reports that its answer goes on as long as somebody listens.
+	endless bool
 }
+
+// option is a trait of an operation.
+type option func(*traits)
+
+// takes sets how large the body may be.
+func takes(l limit) option { return func(t *traits) { t.limit = l } }
+
+func heavy(t *traits)   { t.heavy = true }
+func endless(t *traits) { t.endless = true }
+
+const traitsKey = "traits"
+
+// traitsOf are those of the operation that a request is for.
+func traitsOf(ctx huma.Context) traits { return ctx.Operation().Metadata[traitsKey].(traits) }
 
 // bounded bounds the body of a request as it comes in, whatever reads it: a form is put down
 // in files before anybody looks at it.
 func bounded(ctx huma.Context, next func(huma.Context)) {
 	c := humagin.Unwrap(ctx)
-	c.Request.Body = &boundedBody{c.Request.Body, bodyOf(ctx.Operation().OperationID)}
+	c.Request.Body = &boundedBody{c.Request.Body, traitsOf(ctx).bytes}
 	next(ctx)
 }
 
@@ -70,23 +90,6 @@ func (b *boundedBody) Read(p []byte) (int, error) {
 
 var errTooLarge = errors.New("request body too large")
 
-// tooLargeFor is the fault of a body that is larger than its operation takes.
-func tooLargeFor(id string) *fault.Fault {
-	switch id {
-	case "previewList", "importList":
-		return fault.New(fault.ListTooLarge, phrasebook.MaxList>>20)
-	case "previewResults", "keepResults":
-		return fault.New(fault.ResultsTooLarge, saved.MaxBytes>>20)
-	case "files":
-		return fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)
-	case "proof", "keepDraft":
-		return fault.New(fault.DraftTooLarge, draft.MaxBytes>>20)
-	case "paste", "recognize", "keepReceived":
-		return fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)
-	}
-	return fault.New(fault.BodyTooLarge)
-}
-
 // readTime is how long a client may take to send its body, writeTime how long to take what
 // it asked for; progress is sent as long as somebody listens.
 const (
@@ -100,12 +103,6 @@ func Server(h http.Handler) *http.Server {
 		MaxHeaderBytes: 64 << 10}
 }
 
-// heavy are operations whose answers may be as large as a page; few of them are answered at
-// once, for they are held in memory until they are taken.
-var heavy = map[string]bool{"keptPage": true, "files": true, "paste": true, "recognize": true, "keepReceived": true,
-	"previewResults": true, "keepResults": true,
-	"importList": true, "previewList": true, "proof": true, "keepDraft": true, "draft": true}
-
 const heavyAtOnce = 2
 
 // turns lets few heavy requests in at a time, and gives each answer its time.
@@ -114,8 +111,8 @@ type turns chan struct{}
 func newTurns() turns { return make(turns, heavyAtOnce) }
 
 func (t turns) take(ctx huma.Context, next func(huma.Context)) {
-	c, id := humagin.Unwrap(ctx), ctx.Operation().OperationID
-	if heavy[id] {
+	c, is := humagin.Unwrap(ctx), traitsOf(ctx)
+	if is.heavy {
 		select {
 		case t <- struct{}{}:
 			defer func() { <-t }()
@@ -127,7 +124,7 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 	if !safe(c.Request.Method) { // its body comes first
 		until = until.Add(readTime)
 	}
-	if id == "progress" {
+	if is.endless {
 		until = time.Time{}
 	}
 	_ = http.NewResponseController(c.Writer).SetWriteDeadline(until)

@@ -141,7 +141,7 @@ func (r api) lineup() {
 				return nil, err
 			}
 			return r.app.Lineup.PreviewResults(name, body, in.columns())
-		})
+		}, heavy, takes(resultPages))
 	handle(r, post, "/clients/{client}/lineup/results", "keepResults",
 		"Record a page of search results as the search for a phrase",
 		func(ctx context.Context, in *resultsInput) (*view.Lineup, error) {
@@ -150,7 +150,7 @@ func (r api) lineup() {
 				return nil, err
 			}
 			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body, in.columns())
-		})
+		}, heavy, takes(resultPages))
 	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told",
 		func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
 			return r.app.Lineup.Get(ctx, in.Client, in.Lineup)
@@ -192,7 +192,7 @@ func (r api) lineup() {
 	handle(r, post, "/clients/{client}/figures", "pasteFigures", "Keep the figures of a small table",
 		func(ctx context.Context, in *tableInput) (*view.FiguresPasted, error) {
 			return r.app.Standing.Paste(ctx, in.Client, in.Body.Table, in.Body.Source, in.Body.TakenOn)
-		})
+		}, takes(longEntry))
 	handle(r, post, "/clients/{client}/lineup/search", "recordSearch", "Search and record the result",
 		func(ctx context.Context, in *searchInput) (*view.Lineup, error) {
 			return r.app.Lineup.Record(ctx, in.Client, in.Body.Phrase)
@@ -200,7 +200,7 @@ func (r api) lineup() {
 	handle(r, post, "/clients/{client}/lineup/rivals", "pasteRivals", "Add addresses as rivals",
 		func(ctx context.Context, in *rivalsInput) (*view.Lineup, error) {
 			return r.app.Lineup.Paste(ctx, in.Client, in.Body.Addresses)
-		})
+		}, takes(longEntry))
 	handle(r, put, "/clients/{client}/lineup/{entry}", "take",
 		"Use an entry as a rival or dismiss it; one that is paid for becomes a rival added by hand",
 		func(ctx context.Context, in *takeInput) (*view.Lineup, error) {

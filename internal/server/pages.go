@@ -100,11 +100,12 @@ func (r api) pages() {
 		func(ctx context.Context, in *evidenceInput) (*view.MadeOf, error) {
 			return r.app.Sheet.MadeOf(ctx, in.Client, in.Page, in.Entry)
 		})
-	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files)
+	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files, heavy,
+		takes(someFiles))
 	handle(r, post, page+"/paste", "paste", "Add pasted HTML or text as the page's reading",
 		func(ctx context.Context, in *pasteInput) (view.Filed, error) {
 			return r.app.Readings.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
-		})
+		}, heavy, takes(aPage))
 	do(r, remove, "/clients/{client}/readings/{reading}", "removeReading", "Remove a reading that was added by mistake",
 		func(ctx context.Context, in *readingPath) error {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
@@ -113,9 +114,9 @@ func (r api) pages() {
 		func(ctx context.Context, in *PagePath) (*view.Brief, error) {
 			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
 		})
-	huma.Register(r.huma, operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
-	huma.Register(r.huma, operation(get, "/clients/{client}/readings/{reading}/page", "keptPage",
-		"The page as it was kept"), r.keptPage)
+	huma.Register(r.huma, r.operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/readings/{reading}/page", "keptPage",
+		"The page as it was kept", heavy), r.keptPage)
 }
 
 // files takes the files of a form; the paths tell the folders that they were in.

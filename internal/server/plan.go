@@ -117,7 +117,7 @@ func (r api) plan() {
 				said[i] = s.core()
 			}
 			return r.app.Plan.Choose(ctx, in.Client, said)
-		})
+		}, takes(longEntry))
 	handle(r, get, "/clients/{client}/plan/why", "why", "The sums that made the figures of a target",
 		func(ctx context.Context, in *whyInput) ([]view.Why, error) {
 			return r.app.Plan.Why(ctx, in.Client, in.Target, in.Part)
@@ -144,7 +144,7 @@ func (r api) plan() {
 		"Change the sections of a page: all changes at once",
 		func(ctx context.Context, in *outlineInput) (*view.Outline, error) {
 			return r.app.Plan.SetOutline(ctx, in.Client, in.Page, in.Body.Core(), in.was())
-		})
+		}, takes(longEntry))
 	handle(r, get, "/clients/{client}/plan/images", "imageNames",
 		"The images of all pages with the names that they should have",
 		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {
@@ -166,15 +166,15 @@ func (r api) plan() {
 	handle(r, get, "/clients/{client}/plan/drafts/{draft}", "draft", "A kept draft with what was typed",
 		func(ctx context.Context, in *draftPath) (*view.Draft, error) {
 			return r.app.Plan.Draft(ctx, in.Client, in.Draft)
-		})
+		}, heavy)
 	do(r, remove, "/clients/{client}/plan/drafts/{draft}", "removeDraft",
 		"Remove a kept draft; the one before it stands again",
 		func(ctx context.Context, in *draftPath) error {
 			return r.app.Plan.RemoveDraft(ctx, in.Client, in.Draft)
 		})
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"),
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"),
 		r.imagesCSV)
-	huma.Register(r.huma, operation(get, "/clients/{client}/plan/rename.sh", "renameScript",
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/plan/rename.sh", "renameScript",
 		"A shell script that renames the files"), r.renameScript)
 }
 
@@ -187,7 +187,7 @@ func handleDraft[T any](r api, path, id, summary string,
 			raw = []byte(in.Body.Text)
 		}
 		return do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
-	})
+	}, heavy, takes(aDraft))
 }
 
 func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {

@@ -47,7 +47,7 @@ func init() {
 	huma.NewErrorWithContext = func(ctx huma.Context, status int, message string, errs ...error) huma.StatusError {
 		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, errTooLarge.Error()) ||
 			tooLarge(errs) {
-			return problemOf(http.StatusRequestEntityTooLarge, tooLargeFor(ctx.Operation().OperationID))
+			return problemOf(http.StatusRequestEntityTooLarge, traitsOf(ctx).fault)
 		}
 		return huma.NewError(status, message, errs...)
 	}

@@ -6,7 +6,6 @@ import (
 	"inktally/core/reading"
 	"inktally/internal/view"
 
-	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/sse"
 )
 
@@ -61,10 +60,8 @@ func (r api) runs() {
 		func(ctx context.Context, in *RunPath) (view.Run, error) {
 			return r.app.Runs.Stop(ctx, in.Client, in.Run)
 		})
-	sse.Register(r.huma, huma.Operation{
-		Method: get, Path: "/api/clients/{client}/progress", OperationID: "progress",
-		Summary: "The progress of runs, as it happens",
-	}, map[string]any{"progress": lastRun{}}, r.progress)
+	sse.Register(r.huma, r.operation(get, "/clients/{client}/progress", "progress",
+		"The progress of runs, as it happens", endless), map[string]any{"progress": lastRun{}}, r.progress)
 }
 
 // progress sends the state of the newest run, and each change of it, until the

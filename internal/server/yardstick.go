@@ -83,11 +83,11 @@ func (r api) yardstick() {
 		})
 	handle(r, get, "/yardstick/presets", "presets", "Sets of changes for other habits",
 		func(context.Context, *struct{}) ([]view.Preset, error) { return presets(), nil })
-	huma.Register(r.huma, operation(get, "/yardstick.yaml", "yardstickFile", "The figures as YAML"), r.yardstickFile)
+	huma.Register(r.huma, r.operation(get, "/yardstick.yaml", "yardstickFile", "The figures as YAML"), r.yardstickFile)
 	handle(r, put, "/yardstick.yaml", "readYardstick", "Change figures to those of a file in YAML, all of them or none",
 		func(ctx context.Context, in *figuresFile) ([]view.Figure, error) {
 			return r.app.Yardstick.Read(ctx, in.Client, []byte(in.Body.YAML))
-		})
+		}, takes(longEntry))
 	handle(r, post, "/clients/{client}/yardstick/preview", "previewYardstick",
 		"What changes of figures would change in the plan",
 		func(ctx context.Context, in *previewInput) (*view.PlanChange, error) {
