@@ -126,12 +126,12 @@ func (b *builder) mention(list []Target) {
 	}
 	all, _ := b.counts(&b.p.Families[0])
 	rest := max(0, all-b.p.family(b.first()).InCopy-b.brought)
-	sum, words := 0, 0
+	given, words := 0, 0
 	for i := range list {
 		words += list[i].words()
 		now := rest * words / max(1, b.words.ToWrite)
-		list[i].Mentions = max(0, now-sum)
-		sum = now
+		list[i].Mentions = max(0, now-given)
+		given = now
 	}
 }
 

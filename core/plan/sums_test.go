@@ -21,7 +21,7 @@ func TestSums(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		y := drawYardstick(t)
 		p := y.Target.Plan(plan.DrawClient(t))
-		figures := figuresOf(t, y)
+		figures := figuresOf(y)
 		for i := range p.Targets {
 			x := &p.Targets[i]
 			gain, minutes := 0.0, x.Effort(y.Target).Result()
@@ -55,7 +55,7 @@ func drawYardstick(t *rapid.T) yardstick.Yardstick {
 	return y
 }
 
-func figuresOf(t require.TestingT, y yardstick.Yardstick) map[string]float64 {
+func figuresOf(y yardstick.Yardstick) map[string]float64 {
 	out := map[string]float64{}
 	for _, f := range y.Figures() {
 		if value, err := strconv.ParseFloat(f.Value, 64); err == nil {

@@ -142,13 +142,6 @@ func TestToken(t *testing.T) {
 // A body is bounded by what its operation needs, a form before it is put down; a bad one
 // costs one small answer.
 func TestBodies(t *testing.T) {
-	described, err := OpenAPI()
-	require.NoError(t, err)
-	for _, ids := range []map[string]bool{heavy, keys(large)} {
-		for id := range ids {
-			assert.Contains(t, string(described), `"operationId": "`+id+`"`)
-		}
-	}
 	server := serve(t)
 	many := make([]string, 3000)
 	for i := range many {
@@ -182,14 +175,6 @@ func TestBodies(t *testing.T) {
 		return nil
 	})
 	assert.Zero(t, left)
-}
-
-func keys(m map[string]int64) map[string]bool {
-	out := map[string]bool{}
-	for k := range m {
-		out[k] = true
-	}
-	return out
 }
 
 // uploaded sends a form of so many bytes and returns how much of it was taken.

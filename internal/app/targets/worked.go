@@ -37,7 +37,7 @@ func worked(s *study.Study, made *study.Plan) *Worked {
 	return &Worked{Plan: made, Study: s, tellers: map[string]wording.Teller{}}
 }
 
-// teller words the targets of a page.
+// Teller words the targets of a page.
 func (w *Worked) Teller(page string) wording.Teller {
 	if made, ok := w.tellers[page]; ok {
 		return made
