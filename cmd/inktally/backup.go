@@ -27,13 +27,13 @@ func backupCommand() *cobra.Command {
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			if same(data, args[0]) {
-				return fault.New(fault.BackupOverItself, data)
+				return BackupOverItself.New(data)
 			}
 			if err := datafile.Copy(cmd.Context(), data, args[0]); err != nil {
 				if _, told := fault.Of(err); told {
 					return err
 				}
-				return fault.New(fault.BackupFailed, data, args[0]).Because(err)
+				return BackupFailed.New(data, args[0]).Because(err)
 			}
 			fmt.Fprintf(cmd.OutOrStdout(), "%s is a copy of %s\n", args[0], data)
 			return nil
@@ -57,7 +57,7 @@ func restoreCommand() *cobra.Command {
 		Args:  cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			if same(data, args[0]) {
-				return fault.New(fault.BackupOverItself, data)
+				return BackupOverItself.New(data)
 			}
 			before, err := datafile.Restore(cmd.Context(), args[0], data, store.Migrations())
 			if err != nil {
@@ -89,12 +89,12 @@ func checkCommand() *cobra.Command {
 // check looks at a copy of the file, so that the program may run meanwhile.
 func check(ctx context.Context, out io.Writer, data string) error {
 	if _, err := os.Stat(data); err != nil {
-		return fault.New(fault.BadDataFile, data).Because(err)
+		return datafile.BadDataFile.New(data).Because(err)
 	}
 	says, err := datafile.Damage(ctx, data)
 	if err != nil || says != "" {
 		fmt.Fprintln(out, says)
-		return fault.New(fault.DataFileDamaged, data).Because(err)
+		return DataFileDamaged.New(data).Because(err)
 	}
 	folder, err := os.MkdirTemp("", "check-")
 	if err != nil {
@@ -103,7 +103,7 @@ func check(ctx context.Context, out io.Writer, data string) error {
 	defer os.RemoveAll(folder)
 	aside := filepath.Join(folder, "copy.db")
 	if err := datafile.Copy(ctx, data, aside); err != nil {
-		return fault.New(fault.DataFileDamaged, data).Because(err)
+		return DataFileDamaged.New(data).Because(err)
 	}
 	db, err := store.Open(ctx, aside)
 	if err != nil {
@@ -119,7 +119,7 @@ func check(ctx context.Context, out io.Writer, data string) error {
 	}
 	fmt.Fprintf(out, "%d of %d kept pages can be read; the file is whole\n", readings-len(damaged), readings)
 	if len(damaged) > 0 {
-		return fault.New(fault.PagesDamaged, len(damaged))
+		return PagesDamaged.New(len(damaged))
 	}
 	return nil
 }

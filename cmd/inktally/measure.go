@@ -17,6 +17,7 @@ import (
 	"inktally/core/sheet"
 	"inktally/core/style"
 	"inktally/core/text"
+	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
 
@@ -91,11 +92,11 @@ func (m *measuring) folder(ctx context.Context, dir string, warnings io.Writer) 
 	err := filepath.WalkDir(dir, func(name string, d fs.DirEntry, err error) error {
 		switch {
 		case err != nil && name == dir:
-			return fault.New(fault.FileUnreadable, name).Because(err)
+			return fetch.FileUnreadable.New(name).Because(err)
 		case err != nil:
-			fmt.Fprintln(warnings, "inktally:", says(fault.New(fault.FileUnreadable, name)))
+			fmt.Fprintln(warnings, "inktally:", says(fetch.FileUnreadable.New(name)))
 		case !d.IsDir() && !d.Type().IsRegular() && saved.IsPage(name):
-			fmt.Fprintln(warnings, "inktally:", says(fault.New(fault.FileUnreadable, name)))
+			fmt.Fprintln(warnings, "inktally:", says(fetch.FileUnreadable.New(name)))
 		case d.Type().IsRegular() && saved.IsPage(name):
 			names = append(names, name)
 		}
@@ -105,7 +106,7 @@ func (m *measuring) folder(ctx context.Context, dir string, warnings io.Writer) 
 		return err
 	}
 	if len(names) == 0 {
-		return fault.New(fault.FolderWithoutPage, dir)
+		return FolderWithoutPage.New(dir)
 	}
 	for _, name := range names {
 		if ctx.Err() != nil {
@@ -190,7 +191,7 @@ func (m *measuring) page(name string, body []byte, src page.Source) error {
 	}
 	p := page.Read(body, src)
 	if p.Warns(page.NotHTML) {
-		return fault.New(fault.FileNotAPage, name)
+		return readings.FileNotAPage.New(name)
 	}
 	r := reportOf(sheet.Measure(p, m.criteria(p)))
 	if m.asJSON {
@@ -210,7 +211,7 @@ func askedOf(phrases, services, places []string, language string) (asked, error)
 	a := asked{phrases: phrases, services: services, language: language}
 	for _, p := range phrases {
 		if len(text.Tokens(p)) == 0 {
-			return a, fault.New(fault.PhraseNoWord, p)
+			return a, fault.PhraseNoWord.New(p)
 		}
 	}
 	for i, s := range places {

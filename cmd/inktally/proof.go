@@ -10,10 +10,10 @@ import (
 	"strconv"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/datafile"
 	"inktally/internal/draft"
+	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
 	"inktally/internal/wording"
@@ -73,7 +73,7 @@ func (p proving) run(ctx context.Context, from string, in io.Reader) (*view.Proo
 	defer os.RemoveAll(folder)
 	aside := filepath.Join(folder, "copy.db") // the program may have the file open meanwhile
 	if err := datafile.Copy(ctx, p.data, aside); err != nil {
-		return nil, fault.New(fault.BadDataFile, p.data).Because(err)
+		return nil, datafile.BadDataFile.New(p.data).Because(err)
 	}
 	db, err := store.Open(ctx, aside)
 	if err != nil {
@@ -101,14 +101,14 @@ func draftFrom(from string, in io.Reader) (raw []byte, name string, err error) {
 	if from != "-" {
 		file, err := os.Open(from)
 		if err != nil {
-			return nil, "", fault.New(fault.FileUnreadable, from).Because(err)
+			return nil, "", fetch.FileUnreadable.New(from).Because(err)
 		}
 		defer file.Close()
 		in, name = file, filepath.Base(from)
 	}
 	raw, err = io.ReadAll(io.LimitReader(in, draft.MaxBytes+1))
 	if err != nil {
-		err = fault.New(fault.FileUnreadable, from).Because(err)
+		err = fetch.FileUnreadable.New(from).Because(err)
 	}
 	return raw, name, err
 }

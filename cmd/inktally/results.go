@@ -6,7 +6,6 @@ import (
 	"io"
 	"text/tabwriter"
 
-	"inktally/core/fault"
 	"inktally/core/results"
 	"inktally/internal/app/lineups"
 	"inktally/internal/fetch"
@@ -30,7 +29,7 @@ func resultsCommand() *cobra.Command {
 				return printJSON(cmd.OutOrStdout(), view.ResultsOf(read))
 			}
 			if len(read.Entries) == 0 {
-				return fault.New(fault.NoResults)
+				return lineups.NoResults.New()
 			}
 			return resultsTable(cmd.OutOrStdout(), read)
 		},

@@ -11,7 +11,6 @@ import (
 	"path/filepath"
 	"time"
 
-	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/datafile"
 	"inktally/internal/demo"
@@ -116,11 +115,11 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options,
 	serving.Store(true)
 	listener, err := net.Listen("tcp", s.address) // before anything is written
 	if err != nil {
-		return fault.New(fault.PortTaken, s.address).Because(err)
+		return PortTaken.New(s.address).Because(err)
 	}
 	defer listener.Close()
 	if err := os.MkdirAll(filepath.Dir(s.data), 0o700); err != nil {
-		return fault.New(fault.BadDataFile, s.data).Because(err)
+		return datafile.BadDataFile.New(s.data).Because(err)
 	}
 	db, err := store.Open(ctx, s.data)
 	if err != nil {

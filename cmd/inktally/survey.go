@@ -195,14 +195,14 @@ func (s surveying) ground() (services []intent.Service, places []place.Place, er
 	for _, typed := range s.services {
 		parts := typedParts(typed)
 		if len(parts) == 0 {
-			return nil, nil, fault.New(fault.ServiceNoWord, typed)
+			return nil, nil, fault.ServiceNoWord.New(typed)
 		}
 		services = append(services, intent.Service{Name: parts[0], Words: parts[1:]})
 	}
 	for i, typed := range s.places {
 		parts := typedParts(typed)
 		if len(parts) == 0 {
-			return nil, nil, fault.New(fault.PlaceNoWord, typed)
+			return nil, nil, fault.PlaceNoWord.New(typed)
 		}
 		p := place.Parse(parts[0])
 		p.Home = i == 0

@@ -5,7 +5,6 @@ import (
 	"io"
 	"net/url"
 
-	"inktally/core/fault"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/render"
 
@@ -43,7 +42,7 @@ func (f *webFlags) options() (o fetch.Options, err error) {
 	if f.proxy != "" {
 		u, err := url.Parse(f.proxy)
 		if err != nil || u.Host == "" || u.Scheme != "http" && u.Scheme != "https" && u.Scheme != "socks5" {
-			return o, fault.New(fault.AddressBad, f.proxy)
+			return o, fetch.AddressBad.New(f.proxy)
 		}
 		o.Proxy = u
 	}

@@ -8,7 +8,6 @@ package fault
 import (
 	"errors"
 	"fmt"
-	"slices"
 	"strings"
 )
 
@@ -25,20 +24,6 @@ type Fault struct {
 	Inner *Fault
 	// cause is for logs only.
 	cause error
-}
-
-// New makes a fault. values are those of the code's parameters, in their order;
-// a wrong number of them is a mistake of the program.
-func New(code Code, values ...any) *Fault {
-	names := params[code]
-	if len(names) != len(values) {
-		panic(fmt.Sprintf("fault %s takes %d parameters, not %d", code, len(names), len(values)))
-	}
-	f := &Fault{Code: code, Params: map[string]string{}}
-	for i, name := range names {
-		f.Params[name] = short(fmt.Sprint(values[i]))
-	}
-	return f
 }
 
 // Because returns the fault with the error behind it, for logs.
@@ -59,7 +44,7 @@ func (f *Fault) Around(inner *Fault) *Fault {
 func (f *Fault) Error() string {
 	var b strings.Builder
 	b.WriteString(string(f.Code))
-	for _, name := range params[f.Code] {
+	for _, name := range Params(f.Code) {
 		fmt.Fprintf(&b, " %s=%q", name, f.Params[name])
 	}
 	if f.Inner != nil {
@@ -80,26 +65,6 @@ func Of(err error) (*Fault, bool) {
 	ok := errors.As(err, &f)
 	return f, ok
 }
-
-// Is tells whether an error is a fault of a code.
-func Is(err error, code Code) bool {
-	f, ok := Of(err)
-	return ok && f.Code == code
-}
-
-// Codes are all codes, sorted.
-func Codes() []Code {
-	out := make([]Code, 0, len(params))
-	for code := range params {
-		out = append(out, code)
-	}
-	slices.Sort(out)
-	return out
-}
-
-// Params are the names of a code's parameters, in the order that New takes
-// their values.
-func Params(code Code) []string { return params[code] }
 
 // longest is how many characters of a parameter are kept, so that a quotation
 // never fills the screen.

@@ -10,7 +10,6 @@ import (
 	"strings"
 	"unicode/utf8"
 
-	"inktally/core/fault"
 	"inktally/core/text"
 
 	"golang.org/x/text/encoding"
@@ -42,7 +41,7 @@ func Parse(body []byte) ([][]string, error) {
 		rows, _ = parse(strings.ReplaceAll(plain, `"`, ""), comma)
 	}
 	if len(rows) == 0 {
-		return nil, fault.New(fault.ListEmpty)
+		return nil, ListEmpty.New()
 	}
 	return rows, nil
 }
@@ -92,7 +91,7 @@ func decode(body []byte) (string, error) {
 			fallback = unicode.UTF16(unicode.BigEndian, unicode.IgnoreBOM)
 		}
 	case bytes.IndexByte(body[:min(len(body), 4096)], 0) >= 0 && !marked(body):
-		return "", fault.New(fault.ListNotText)
+		return "", ListNotText.New()
 	case utf8.Valid(body):
 		fallback = encoding.Nop
 	}

@@ -92,7 +92,7 @@ func TestBadLists(t *testing.T) {
 	require.NoError(t, err)
 	assert.Len(t, rows[0], MaxColumns)
 	_, _, err = Take([][]string{{"1", "2"}}, Layout{Roles: []Role{Volume, Difficulty}})
-	assert.True(t, fault.Is(err, fault.NoPhraseColumn))
+	assert.True(t, NoPhraseColumn.Is(err))
 }
 
 // A row is refused for its real reason: letters of many bytes are not many

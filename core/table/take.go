@@ -5,7 +5,6 @@ import (
 	"strings"
 	"unicode/utf8"
 
-	"inktally/core/fault"
 	"inktally/core/text"
 )
 
@@ -89,7 +88,7 @@ func Take(rows [][]string, l Layout) (taken []Row, refused []Refused, err error)
 		}
 	}
 	if phraseAt < 0 {
-		return nil, nil, fault.New(fault.NoPhraseColumn)
+		return nil, nil, NoPhraseColumn.New()
 	}
 	for i, cells := range rows {
 		if i == 0 && l.Heading {

@@ -6,7 +6,6 @@ import (
 	"strconv"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/plan"
 	"inktally/core/wordtarget"
 )
@@ -80,7 +79,7 @@ func (f figure) set(value string) error {
 	value = strings.TrimSpace(value)
 	if f.choice != nil {
 		if !slices.Contains(f.Choices, value) {
-			return fault.New(fault.FigureOutOfRange, f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
+			return FigureOutOfRange.New(f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
 		}
 		*f.choice = wordtarget.MarkRule(value)
 		return nil
@@ -90,7 +89,7 @@ func (f figure) set(value string) error {
 	}
 	n, err := strconv.ParseFloat(value, 64)
 	if err != nil || !(n >= f.Least && n <= f.Most) || f.whole != nil && n != float64(int(n)) {
-		return fault.New(fault.FigureOutOfRange, f.Key, f.Least, f.Most)
+		return FigureOutOfRange.New(f.Key, f.Least, f.Most)
 	}
 	if f.whole != nil {
 		*f.whole = int(n)
@@ -108,12 +107,12 @@ func (f figure) setLines(value string) error {
 			continue
 		}
 		if strings.Count(line, plan.FramePhrase) != 1 || len(line) > longestLine {
-			return fault.New(fault.FrameNeedsPhrase, line)
+			return FrameNeedsPhrase.New(line)
 		}
 		lines = append(lines, line)
 	}
 	if float64(len(lines)) > f.Most {
-		return fault.New(fault.FigureOutOfRange, f.Key, f.Least, f.Most)
+		return FigureOutOfRange.New(f.Key, f.Least, f.Most)
 	}
 	*f.lines = lines
 	return nil

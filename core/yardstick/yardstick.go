@@ -12,7 +12,6 @@ import (
 	"strconv"
 
 	"inktally/core/book"
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/plan"
 	"inktally/core/visits"
@@ -58,7 +57,7 @@ func (y Yardstick) With(changes Changes) (Yardstick, error) {
 	for _, key := range slices.Sorted(maps.Keys(changes)) {
 		at := slices.IndexFunc(figures, func(f figure) bool { return f.Key == key })
 		if at < 0 {
-			return y, fault.New(fault.NoSuchFigure, key)
+			return y, NoSuchFigure.New(key)
 		}
 		if err := figures[at].set(changes[key]); err != nil {
 			return y, err
@@ -75,17 +74,17 @@ func (y Yardstick) agrees() error {
 	for page, g := range map[string]wordtarget.Guideline{
 		"home": y.Target.Words.Home, "service": y.Target.Words.Service} {
 		if g.Low > g.High || g.High > g.Ceiling {
-			return fault.New(fault.GuidelineBackward, page)
+			return GuidelineBackward.New(page)
 		}
 	}
 	if sum := y.Target.Weights.Sum(); sum < 99.95 || sum > 100.05 {
-		return fault.New(fault.WeightsNotHundred, strconv.FormatFloat(sum, 'f', -1, 64))
+		return WeightsNotHundred.New(strconv.FormatFloat(sum, 'f', -1, 64))
 	}
 	if sum := y.Target.Outline.Shares.Sum(); sum < 99.95 || sum > 100.05 {
-		return fault.New(fault.SharesNotHundred, strconv.FormatFloat(sum, 'f', -1, 64))
+		return SharesNotHundred.New(strconv.FormatFloat(sum, 'f', -1, 64))
 	}
 	if y.Target.Rates.Least > y.Target.Rates.Most {
-		return fault.New(fault.RatesBackward)
+		return RatesBackward.New()
 	}
 	return nil
 }

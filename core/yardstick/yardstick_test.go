@@ -61,19 +61,19 @@ func TestWith(t *testing.T) {
 		changes Changes
 		want    fault.Code
 	}{
-		"no such figure":      {Changes{"words.nowhere": "1"}, fault.NoSuchFigure},
-		"no number":           {Changes{"words.home.low": "many"}, fault.FigureOutOfRange},
-		"below its bounds":    {Changes{"words.home.low": "-1"}, fault.FigureOutOfRange},
-		"beyond them":         {Changes{"visits.ctr.1": "1.1"}, fault.FigureOutOfRange},
-		"half a word":         {Changes{"words.home.low": "1.5"}, fault.FigureOutOfRange},
-		"not a number at all": {Changes{"visits.ctr.1": "NaN"}, fault.FigureOutOfRange},
-		"no such choice":      {Changes{"words.mark": "weakest"}, fault.FigureOutOfRange},
-		"low over high":       {Changes{"words.home.low": "2100"}, fault.GuidelineBackward},
-		"high over ceiling":   {Changes{"words.service.high": "1300"}, fault.GuidelineBackward},
-		"shares not hundred":  {Changes{"outline.lead": "30"}, fault.SharesNotHundred},
-		"rates backward":      {Changes{"phrases.rate.least": "20"}, fault.RatesBackward},
-		"no place for it":     {Changes{"phrases.frames": "Call us."}, fault.FrameNeedsPhrase},
-		"weights not hundred": {Changes{"weight.words": "40"}, fault.WeightsNotHundred},
+		"no such figure":      {Changes{"words.nowhere": "1"}, NoSuchFigure.Code},
+		"no number":           {Changes{"words.home.low": "many"}, FigureOutOfRange.Code},
+		"below its bounds":    {Changes{"words.home.low": "-1"}, FigureOutOfRange.Code},
+		"beyond them":         {Changes{"visits.ctr.1": "1.1"}, FigureOutOfRange.Code},
+		"half a word":         {Changes{"words.home.low": "1.5"}, FigureOutOfRange.Code},
+		"not a number at all": {Changes{"visits.ctr.1": "NaN"}, FigureOutOfRange.Code},
+		"no such choice":      {Changes{"words.mark": "weakest"}, FigureOutOfRange.Code},
+		"low over high":       {Changes{"words.home.low": "2100"}, GuidelineBackward.Code},
+		"high over ceiling":   {Changes{"words.service.high": "1300"}, GuidelineBackward.Code},
+		"shares not hundred":  {Changes{"outline.lead": "30"}, SharesNotHundred.Code},
+		"rates backward":      {Changes{"phrases.rate.least": "20"}, RatesBackward.Code},
+		"no place for it":     {Changes{"phrases.frames": "Call us."}, FrameNeedsPhrase.Code},
+		"weights not hundred": {Changes{"weight.words": "40"}, WeightsNotHundred.Code},
 	} {
 		t.Run(name, func(t *testing.T) {
 			same, err := Standard().With(c.changes)

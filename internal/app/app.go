@@ -135,7 +135,7 @@ func (a *App) CaughtUp() { a.behind.Wait() }
 // client and start its run.
 func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.Ground, error) {
 	if len(text.Tokens(phrase)) == 0 {
-		return view.Ground{}, fault.New(fault.PhraseNeeded)
+		return view.Ground{}, fault.PhraseNeeded.New()
 	}
 	addresses, bad := lineups.Addresses(rivals)
 	if bad != nil {

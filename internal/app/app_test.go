@@ -11,6 +11,10 @@ import (
 	"inktally/core/plan"
 	"inktally/core/reading"
 	"inktally/internal/app"
+	"inktally/internal/app/lineups"
+	"inktally/internal/app/readings"
+	"inktally/internal/app/runs"
+	"inktally/internal/app/targets"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -51,7 +55,7 @@ func TestRunSurvivesFailingPages(t *testing.T) {
 	r := ended(t, a, client)
 	assert.Equal(t, 2, r.Done)
 	assert.Equal(t, 2, r.Failed)
-	assert.Equal(t, view.FaultCode(fault.NoSuchSite), r.Items[2].Failure.Code)
+	assert.Equal(t, view.FaultCode(fetch.NoSuchSite.Code), r.Items[2].Failure.Code)
 	s, err := a.Sheet.Get(ctx, client, p)
 	require.NoError(t, err)
 	require.Len(t, s.Columns, 4)
@@ -65,7 +69,7 @@ func TestRunSurvivesFailingPages(t *testing.T) {
 	require.NoError(t, err)
 	r = ended(t, a, client)
 	assert.Equal(t, 3, r.Done)
-	assert.Equal(t, view.FaultCode(fault.FileNotAPage), r.Items[2].Failure.Code)
+	assert.Equal(t, view.FaultCode(readings.FileNotAPage.Code), r.Items[2].Failure.Code)
 	_, err = a.Runs.Resume(ctx, client+1, r.ID)
 	assert.ErrorIs(t, err, store.ErrNotFound, "another client's run")
 }
@@ -101,7 +105,7 @@ func TestIgnoreRobots(t *testing.T) {
 	client, p := newClient(t, a, sweep, "one.example/unwelcome")
 	run, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
-	assert.Equal(t, view.FaultCode(fault.RobotsRefuse), ended(t, a, client).Items[1].Failure.Code)
+	assert.Equal(t, view.FaultCode(fetch.RobotsRefuse.Code), ended(t, a, client).Items[1].Failure.Code)
 	_, err = a.Runs.IgnoreRobots(ctx, client, run.ID, "http://one.example/unwelcome")
 	require.NoError(t, err)
 	assert.Equal(t, 2, ended(t, a, client).Done)
@@ -119,7 +123,7 @@ func TestStopAndGoOn(t *testing.T) {
 	run, err := a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	_, err = a.Runs.Measure(ctx, client)
-	fails(t, err, fault.RunUnderWay)
+	fails(t, err, runs.RunUnderWay.Code)
 	require.Eventually(t, func() bool {
 		r, _ := a.Runs.Last(ctx, client)
 		return r.Done == 1
@@ -147,7 +151,7 @@ func TestChoicesSurviveMeasuringAgain(t *testing.T) {
 	ended(t, a, client)
 	const key = "title: chimney harbor sweep tarn"
 	_, err = a.Plan.Choose(ctx, client, said(p, key, plan.Choice{State: plan.Changed}))
-	fails(t, err, fault.ChangeNeedsValue)
+	fails(t, err, targets.ChangeNeedsValue.Code)
 	_, err = a.Plan.Choose(ctx, client, said(p, key, plan.Choice{State: plan.Dropped}))
 	require.NoError(t, err)
 	w.set("http://brindle.example/", "<title>Start</title>"+words(9))
@@ -189,7 +193,7 @@ func TestClientWithoutSite(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, p := newClient(t, a, view.Business{Name: "Lowtide", Phrases: sweep.Phrases}, "")
 	_, err := a.Runs.Measure(ctx, client)
-	fails(t, err, fault.NothingToRead)
+	fails(t, err, runs.NothingToRead.Code)
 	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, view.TargetKind(plan.NewPage), list.Targets[0].Kind)
@@ -220,12 +224,12 @@ func TestPasteRivals(t *testing.T) {
 	a, _ := open(t, &web{})
 	client, _ := newClient(t, a, sweep, "")
 	_, err := a.Lineup.Paste(ctx, client, " \n ")
-	fails(t, err, fault.NothingPasted)
+	fails(t, err, readings.NothingPasted.Code)
 	_, err = a.Lineup.Paste(ctx, client, "one.example javascript:x one.example")
-	fails(t, err, fault.SomeRivalsAdded)
+	fails(t, err, lineups.SomeRivalsAdded.Code)
 	f, _ := fault.Of(err)
 	assert.Equal(t, map[string]string{"added": "1"}, f.Params)
-	assert.Equal(t, fault.AddressScheme, f.Inner.Code)
+	assert.Equal(t, fetch.AddressScheme.Code, f.Inner.Code)
 	l, err := a.Lineup.Paste(ctx, client, "http://one.example/ two.example")
 	require.NoError(t, err)
 	require.Len(t, l.Entries, 2)
@@ -236,7 +240,7 @@ func TestPasteRivals(t *testing.T) {
 	require.NoError(t, err)
 	assert.Len(t, l.Entries, 1)
 	_, err = a.Lineup.Record(ctx, client, "x")
-	fails(t, err, fault.NoSearchSource)
+	fails(t, err, lineups.NoSearchSource.Code)
 	_, err = a.Lineup.Paste(ctx, 99, "one.example")
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }

@@ -90,9 +90,9 @@ func TestWorkbook(t *testing.T) {
 	assert.Equal(t, 2, report.Added)
 	assert.Equal(t, 1300, *bookOf(t, a, client)["chimney sweep ostrey"].Members[0].Volume)
 	for code, bad := range map[fault.Code][]byte{
-		fault.WorkbookUnreadable: body.Bytes()[:200], fault.ListEmpty: nil,
-		fault.ListNotText:  []byte("\x00\x01\x02\x03"),
-		fault.ListTooLarge: make([]byte, appbook.MaxList+1), fault.NoPhraseColumn: []byte("1,2\n3,4\n"),
+		appbook.WorkbookUnreadable.Code: body.Bytes()[:200], table.ListEmpty.Code: nil,
+		table.ListNotText.Code:    []byte("\x00\x01\x02\x03"),
+		appbook.ListTooLarge.Code: make([]byte, appbook.MaxList+1), table.NoPhraseColumn.Code: []byte("1,2\n3,4\n"),
 	} {
 		t.Run(fmt.Sprint(code), func(t *testing.T) {
 			_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "", "")
@@ -139,10 +139,10 @@ func TestBookChoices(t *testing.T) {
 	assert.Empty(t, b.Likely, "what is to be read as it is is not proposed again")
 	for _, bad := range [][2]string{{"two words", "x"}, {"", "x"}, {"word", "!!"}} {
 		_, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: bad[0], Means: bad[1]}})
-		fails(t, err, fault.NotOneWord)
+		fails(t, err, appbook.NotOneWord.Code)
 	}
 	_, err = a.Book.JudgeWord(ctx, client, "two words", "firm")
-	fails(t, err, fault.NotOneWord)
+	fails(t, err, appbook.NotOneWord.Code)
 }
 
 // A phrase is parted from its family, families are put together, and the rule
@@ -182,7 +182,7 @@ func TestPlacePhrases(t *testing.T) {
 	_, err = a.Book.PlacePhrases(ctx, client, []string{"not in the book"}, "")
 	require.ErrorIs(t, err, store.ErrNotFound)
 	_, err = a.Book.PlacePhrases(ctx, client, []string{"chimney cleaning tarn harbor"}, "!!")
-	fails(t, err, fault.PhraseNoWord)
+	fails(t, err, fault.PhraseNoWord.Code)
 	_, err = a.Book.TieWords(ctx, client, []appbook.Tied{{Word: "cleaning", Means: "sweep"}})
 	require.NoError(t, err)
 	assert.Len(t, families(), 1, "tied words count on the sheet too")
@@ -288,7 +288,7 @@ func TestBookFile(t *testing.T) {
 
 	later, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "flue liner ostrey"})
 	require.NoError(t, err)
-	fails(t, a.Book.UndoImport(ctx, client, first.ImportID), fault.ImportNotLast)
+	fails(t, a.Book.UndoImport(ctx, client, first.ImportID), appbook.ImportNotLast.Code)
 	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, b.Imports, 2)

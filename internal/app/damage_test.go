@@ -49,7 +49,7 @@ func TestDamagedPage(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, []int{30, 0, 50}, []int{s.Columns[0].Words.Seen, s.Columns[1].Words.Seen, s.Columns[2].Words.Seen})
 	require.NotNil(t, s.Columns[1].Failure)
-	assert.EqualValues(t, fault.KeptPageUnreadable, s.Columns[1].Failure.Code)
+	assert.EqualValues(t, fault.KeptPageUnreadable.Code, s.Columns[1].Failure.Code)
 	assert.Nil(t, s.Columns[2].Failure)
 	_, err = a.Plan.Get(ctx, client)
 	assert.NoError(t, err)

@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	"inktally/core/fault"
+	"inktally/internal/store"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -39,10 +39,10 @@ func TestRunOnAFullDisk(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "interrupted", last.State)
 	require.NotNil(t, last.Failure)
-	assert.EqualValues(t, fault.DiskFull, last.Failure.Code)
+	assert.EqualValues(t, store.DiskFull.Code, last.Failure.Code)
 	_, err = a.Ground.New(ctx, b)
 	if err != nil { // a small one may still find its place
-		fails(t, err, fault.DiskFull)
+		fails(t, err, store.DiskFull.Code)
 	}
 	require.NoError(t, db.Limit(ctx, 0))
 	_, err = a.Runs.Resume(ctx, client, last.ID)

@@ -10,10 +10,11 @@ import (
 	"slices"
 	"testing"
 
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/plan"
+	"inktally/core/yardstick"
 	"inktally/internal/app"
+	"inktally/internal/app/merge"
 	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -206,7 +207,7 @@ func TestYardstick(t *testing.T) {
 	change(other, "1000")
 	same(700)
 	_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": "800", "words.home.high": "-3"}, nil)
-	fails(t, err, fault.FigureOutOfRange)
+	fails(t, err, yardstick.FigureOutOfRange.Code)
 	same(700)
 	figures, err := a.Yardstick.Figures(ctx, other)
 	require.NoError(t, err)
@@ -233,7 +234,7 @@ func TestTwoChangeAClient(t *testing.T) {
 	require.NoError(t, err)
 	second.Trade, second.Money = "hearths", "€"
 	_, err = a.Ground.Save(ctx, client, second, &was.Business)
-	fails(t, err, fault.ChangedElsewhere)
+	fails(t, err, merge.ChangedElsewhere.Code)
 	assert.Contains(t, fmt.Sprint(err), "sweeping")
 	assert.Contains(t, fmt.Sprint(err), "hearths")
 	now, err := a.Ground.Get(ctx, client)

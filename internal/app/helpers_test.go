@@ -33,7 +33,7 @@ type web struct {
 func (w *web) Get(ctx context.Context, r fetch.Request) (fetch.Document, error) {
 	address := r.Address
 	if strings.HasSuffix(address, "/unwelcome") && !r.IgnoreRobots {
-		return fetch.Document{}, fault.New(fault.RobotsRefuse, "one.example")
+		return fetch.Document{}, fetch.RobotsRefuse.New("one.example")
 	}
 	w.mu.Lock()
 	body, ok := w.pages[address]
@@ -46,7 +46,7 @@ func (w *web) Get(ctx context.Context, r fetch.Request) (fetch.Document, error) 
 		}
 	}
 	if !ok {
-		return fetch.Document{}, fault.New(fault.NoSuchSite, address)
+		return fetch.Document{}, fetch.NoSuchSite.New(address)
 	}
 	return fetch.Document{URL: address, ContentType: "text/html; charset=utf-8", Body: []byte(body)}, nil
 }
@@ -66,7 +66,7 @@ func (w *web) Sheets(_ context.Context, doc fetch.Document) map[string]string {
 func (w *web) Sitemaps(context.Context, string) []string { return nil }
 
 func (w *web) Raw(_ context.Context, address string, _ int) ([]byte, error) {
-	return nil, fault.New(fault.NoSuchSite, address)
+	return nil, fetch.NoSuchSite.New(address)
 }
 
 func (w *web) set(address, body string) {

@@ -5,6 +5,8 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
+	"inktally/internal/app/figures"
+	"inktally/internal/app/lineups"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -103,7 +105,7 @@ func TestSiteKinds(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, kinds)
 	_, err = a.Lineup.SetKind(ctx, id, named(t, l, "Home | Brindle & Ash Chimney").ID, lineup.Directory)
-	fails(t, err, fault.KindOfClient)
+	fails(t, err, lineups.KindOfClient.Code)
 }
 
 // Rows are typed one by one into a search of their own, and moved; each position is held
@@ -112,14 +114,14 @@ func TestTypedRows(t *testing.T) {
 	a, _ := open(t, &web{pages: map[string]string{}})
 	id, _ := newClient(t, a, sweep, "")
 	_, err := a.Lineup.AddTyped(ctx, id, 0, "", view.EntryDraft{Part: "organic", Position: 1, Name: "A"})
-	fails(t, err, fault.PhraseNeeded)
+	fails(t, err, fault.PhraseNeeded.Code)
 	l, err := a.Lineup.AddTyped(ctx, id, 0, "chimney sweep",
 		view.EntryDraft{Part: "organic", Position: 1, URL: "a.example", Years: 30, Phone: "207-555-0101"})
 	require.NoError(t, err)
 	assert.Equal(t, "a.example", l.Entries[0].Name)
 	assert.Equal(t, 30, l.Entries[0].Years)
 	_, err = a.Lineup.AddTyped(ctx, id, l.ID, "", view.EntryDraft{Part: "organic", Position: 2})
-	fails(t, err, fault.EntryNoName)
+	fails(t, err, lineups.EntryNoName.Code)
 	for i, name := range []string{"B", "C", "D", "E"} {
 		l, err = a.Lineup.AddTyped(ctx, id, l.ID, "",
 			view.EntryDraft{Part: "organic", Position: i + 1 + i%2, Name: name, URL: name + "x.example"})
@@ -167,10 +169,10 @@ func TestSiteFigures(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, sites[1].Figures)
 	_, err = a.Standing.Paste(ctx, id, "nothing", "", "")
-	fails(t, err, fault.NoFigures)
+	fails(t, err, figures.NoFigures.Code)
 	_, err = a.Standing.Set(ctx, id, "harborflue.example",
 		view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"}, nil)
-	fails(t, err, fault.DayBad)
+	fails(t, err, figures.DayBad.Code)
 	_, err = a.Standing.Set(ctx, id, "nobody.example", view.FigureDraft{Figure: "links", Value: &value}, nil)
 	assert.Error(t, err)
 }

@@ -3,7 +3,7 @@ package app_test
 import (
 	"testing"
 
-	"inktally/core/fault"
+	"inktally/internal/app/sheets"
 	"inktally/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -46,7 +46,7 @@ func TestEvidenceOfTypedPhrase(t *testing.T) {
 	a, _ := open(t, w)
 	client, page := newClient(t, a, sweep, "")
 	_, err := a.Sheet.Evidence(ctx, client, page, 0, "x")
-	fails(t, err, fault.PageNotReadYet)
+	fails(t, err, sheets.PageNotReadYet.Code)
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)

@@ -9,6 +9,7 @@ import (
 	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/internal/app"
+	"inktally/internal/app/merge"
 	"inktally/internal/app/targets"
 	"inktally/internal/view"
 	"inktally/internal/wording"
@@ -38,7 +39,7 @@ func TestTwoChangeOneThing(t *testing.T) {
 			require.Equal(t, e.was, e.now())
 			require.NoError(t, e.save(e.first, e.was))
 			err := e.save(e.then, e.was)
-			fails(t, err, fault.ChangedElsewhere)
+			fails(t, err, merge.ChangedElsewhere.Code)
 			f, _ := fault.Of(err)
 			assert.Contains(t, wording.Fault(f), e.first)
 			assert.Contains(t, wording.Fault(f), e.then)
@@ -238,7 +239,7 @@ func TestBackToADefault(t *testing.T) {
 		return err
 	}
 	require.NoError(t, change("1200", "1500"))
-	fails(t, change("", "1300"), fault.ChangedElsewhere)
+	fails(t, change("", "1300"), merge.ChangedElsewhere.Code)
 	require.NoError(t, change("", "1200"))
 	require.NoError(t, change("", "1200"), "it is there already")
 }
@@ -263,7 +264,7 @@ func TestTwoChangeDifferentThings(t *testing.T) {
 	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"about", "lead"}}, &none)
 	require.NoError(t, err)
 	_, err = a.Plan.SetOutline(ctx, client, page, outline.Edits{Order: []string{"questions", "about"}}, &none)
-	fails(t, err, fault.ChangedElsewhere)
+	fails(t, err, merge.ChangedElsewhere.Code)
 	f, _ := fault.Of(err)
 	assert.Contains(t, f.Params["theirs"], "Who we are; Clean chimneys", "an order is told by its headings")
 

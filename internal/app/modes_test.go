@@ -8,12 +8,12 @@ import (
 	"sync/atomic"
 	"testing"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/reading"
 	"inktally/internal/app"
 	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
+	"inktally/internal/fetch/render"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -86,14 +86,14 @@ func TestReadModes(t *testing.T) {
 	read("http://brindle.example/", reading.Rendered)
 	assert.Equal(t, 90, column(t, a, client, home, 0).Words.Seen)
 
-	p.err = fault.New(fault.RenderTimedOut, "one.example")
+	p.err = render.RenderTimedOut.New("one.example")
 	read("http://one.example/", "")
 	note := column(t, a, client, home, 1).Note
-	assert.Equal(t, view.FaultCode(fault.TakenAsServed), note.Code)
+	assert.Equal(t, view.FaultCode(readings.TakenAsServed.Code), note.Code)
 	assert.Contains(t, note.Says, "one.example", "with the reason")
 	read("http://brindle.example/", reading.Rendered)
 	c = column(t, a, client, home, 0)
-	assert.Equal(t, view.FaultCode(fault.RenderTimedOut), c.Failure.Code)
+	assert.Equal(t, view.FaultCode(render.RenderTimedOut.Code), c.Failure.Code)
 	assert.Equal(t, 90, c.Words.Seen, "the last reading stays")
 	_, err = a.Runs.ReadPage(ctx, client, "http://else.example/", "")
 	assert.ErrorIs(t, err, store.ErrNotFound)
@@ -106,8 +106,8 @@ func TestWithoutBrowser(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, 1, ended(t, a, client).Done)
 	note := column(t, a, client, home, 0).Note
-	assert.Equal(t, view.FaultCode(fault.TakenAsServed), note.Code)
-	assert.Contains(t, note.Says, wording.Fault(fault.New(fault.NoBrowser)))
+	assert.Equal(t, view.FaultCode(readings.TakenAsServed.Code), note.Code)
+	assert.Contains(t, note.Says, wording.Fault(render.NoBrowser.New()))
 }
 
 // A page that has not changed is taken again from its last reading, by the real
@@ -176,9 +176,9 @@ func TestFilesBecomeReadings(t *testing.T) {
 	assert.Equal(t, []view.Filed{
 		{File: "home.html", URL: "https://www.brindle.example/", Name: "brindle.example", PageID: home},
 		{File: "x.html", URL: "http://two.example/x/", Name: "two.example"},
-		{File: "y.html", URL: "http://other.example/", Failure: view.FailureOf(fault.New(fault.FileOfNobody))},
-		{File: "z.html", Failure: view.FailureOf(fault.New(fault.FileWithoutURL))},
-		{File: "e.html", Failure: view.FailureOf(fault.New(fault.FileEmpty, "e.html"))},
+		{File: "y.html", URL: "http://other.example/", Failure: view.FailureOf(readings.FileOfNobody.New())},
+		{File: "z.html", Failure: view.FailureOf(readings.FileWithoutURL.New())},
+		{File: "e.html", Failure: view.FailureOf(fetch.FileEmpty.New("e.html"))},
 	}, filed)
 	assert.Equal(t, 11, column(t, a, client, home, 0).Words.Seen)
 	assert.Equal(t, 12, column(t, a, client, home, 2).Words.Seen)

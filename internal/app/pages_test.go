@@ -8,6 +8,8 @@ import (
 	"inktally/core/fault"
 	"inktally/core/plan"
 	"inktally/core/site"
+	"inktally/internal/app/ground"
+	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -125,15 +127,15 @@ func TestPages(t *testing.T) {
 		code  fault.Code
 		draft view.PageDraft
 	}{
-		{fault.PageThere, view.PageDraft{URL: "http://brindle.example/dryer-vent-cleaning/"}},
-		{fault.OneHomePage, view.PageDraft{URL: "brindle.example/index.html"}},
-		{fault.NoSuchService, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "roofing"}},
-		{fault.NoSuchPlace, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Nowhere"}},
-		{fault.PageNeedsService, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Service)}},
-		{fault.PageNeedsPlace, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Area),
+		{ground.PageThere.Code, view.PageDraft{URL: "http://brindle.example/dryer-vent-cleaning/"}},
+		{ground.OneHomePage.Code, view.PageDraft{URL: "brindle.example/index.html"}},
+		{ground.NoSuchService.Code, view.PageDraft{Kind: view.OptionalKind(site.Service), Service: "roofing"}},
+		{ground.NoSuchPlace.Code, view.PageDraft{Kind: view.OptionalKind(site.Area), Place: "Nowhere"}},
+		{ground.PageNeedsService.Code, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Service)}},
+		{ground.PageNeedsPlace.Code, view.PageDraft{URL: "brindle.example/x", Kind: view.OptionalKind(site.Area),
 			Place: "Tarn Harbor"}},
-		{fault.PageNeedsAddress, view.PageDraft{Kind: view.OptionalKind(site.About)}},
-		{fault.AddressNoDot, view.PageDraft{URL: "shop"}},
+		{ground.PageNeedsAddress.Code, view.PageDraft{Kind: view.OptionalKind(site.About)}},
+		{fetch.AddressNoDot.Code, view.PageDraft{URL: "shop"}},
 	} {
 		t.Run(string(bad.code), func(t *testing.T) {
 			_, err := a.Ground.AddPage(ctx, client, bad.draft)
@@ -143,7 +145,7 @@ func TestPages(t *testing.T) {
 	g, err := a.Ground.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, g.Pages, 3)
-	fails(t, a.Ground.RemovePage(ctx, client, g.Pages[0].ID), fault.HomePageStays)
+	fails(t, a.Ground.RemovePage(ctx, client, g.Pages[0].ID), ground.HomePageStays.Code)
 	renamed := b
 	renamed.Services = []view.Service{b.Services[0], {Name: "vent cleaning", Words: []string{"dryer vent cleaning"}}}
 	renamed.Places = []view.Place{b.Places[0], {Name: "West Ostrey"}}

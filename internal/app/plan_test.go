@@ -9,7 +9,11 @@ import (
 	"inktally/core/fault"
 	"inktally/core/outline"
 	"inktally/core/plan"
+	"inktally/core/yardstick"
 	"inktally/internal/app"
+	"inktally/internal/app/targets"
+	"inktally/internal/draft"
+	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/view"
 
@@ -70,9 +74,9 @@ func TestPreview(t *testing.T) {
 	after, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, before, after)
-	for changes, want := range map[[2]string]fault.Code{{"words.home.low", "9000"}: fault.GuidelineBackward,
-		{"weight.title", "90"}: fault.WeightsNotHundred,
-		{"words.nowhere", "1"}: fault.NoSuchFigure} {
+	for changes, want := range map[[2]string]fault.Code{{"words.home.low", "9000"}: yardstick.GuidelineBackward.Code,
+		{"weight.title", "90"}: yardstick.WeightsNotHundred.Code,
+		{"words.nowhere", "1"}: yardstick.NoSuchFigure.Code} {
 		_, err = a.Plan.Preview(ctx, client, map[string]string{changes[0]: changes[1]}, true)
 		fails(t, err, want)
 	}
@@ -125,7 +129,7 @@ func TestImageNames(t *testing.T) {
 	assert.Equal(t, []string{"IMG_1.jpg", "chimney-sweep-tarn-harbor.jpg"}, []string{row.Now, row.Wanted})
 	_, err = a.Plan.Choose(ctx, client,
 		said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: "our van; rm -rf.jpg"}))
-	fails(t, err, fault.ImageNameBad)
+	fails(t, err, targets.ImageNameBad.Code)
 	added := list.Rows[1].Wanted
 	_, err = a.Plan.Choose(ctx, client, said(home, row.NameKey, plan.Choice{State: plan.Changed, Value: added}))
 	require.NoError(t, err)
@@ -161,7 +165,7 @@ func TestProofOfADraft(t *testing.T) {
 		[]byte(strings.Repeat("Wir fegen den Schornstein und prüfen die Leitungen im ganzen Haus. ", 8)))
 	require.NoError(t, err)
 	assert.Equal(t, "de", german.Language)
-	for raw, want := range map[string]fault.Code{"": fault.DraftEmpty, "PK\x03\x04": fault.DraftUnreadable} {
+	for raw, want := range map[string]fault.Code{"": draft.DraftEmpty.Code, "PK\x03\x04": draft.DraftUnreadable.Code} {
 		_, err = a.Plan.Proof(ctx, client, page, "", []byte(raw))
 		fails(t, err, want)
 	}
@@ -171,13 +175,13 @@ func TestProofOfADraft(t *testing.T) {
 		assert.Equal(t, page, key)
 	}
 	_, err = a.Plan.FindPage(ctx, client, "nowhere")
-	fails(t, err, fault.DraftNoPage)
+	fails(t, err, targets.DraftNoPage.Code)
 }
 
 func TestOwnTargetsAndWhy(t *testing.T) {
 	a, _, client, home := planned(t)
 	_, err := a.Plan.Add(ctx, client, plan.Own{Text: "  ", Minutes: 5})
-	fails(t, err, fault.TargetNeedsText)
+	fails(t, err, targets.TargetNeedsText.Code)
 	id, err := a.Plan.Add(ctx, client, plan.Own{Text: "Ask for a photo", Minutes: 1, Gain: 90})
 	require.NoError(t, err)
 	shown, err := a.Plan.Get(ctx, client)
@@ -221,8 +225,8 @@ func TestYardstickFile(t *testing.T) {
 		}
 	}
 	assert.Equal(t, []string{"words.home.low=1200"}, changed, "what is as it would be anyway is no change")
-	for raw, want := range map[string]fault.Code{"words.nowhere: 1": fault.NoSuchFigure,
-		"words.home.low: 5000": fault.GuidelineBackward, "[": fault.YardstickNotYAML} {
+	for raw, want := range map[string]fault.Code{"words.nowhere: 1": yardstick.NoSuchFigure.Code,
+		"words.home.low: 5000": yardstick.GuidelineBackward.Code, "[": export.YardstickNotYAML.Code} {
 		_, err = a.Yardstick.Read(ctx, client, []byte(raw))
 		fails(t, err, want)
 	}
@@ -275,7 +279,7 @@ func TestKeptDrafts(t *testing.T) {
 	_, err = a.Plan.KeepDraft(ctx, client, "p999", "", []byte("words"))
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	_, err = a.Plan.KeepDraft(ctx, client, page, "", nil)
-	fails(t, err, fault.DraftEmpty)
+	fails(t, err, draft.DraftEmpty.Code)
 	menu, err := a.Plan.Proof(ctx, client, page, "", []byte("<nav><a href=/>Home</a> <a href=/a>About us</a></nav>"))
 	require.NoError(t, err)
 	assert.True(t, menu.Menu)

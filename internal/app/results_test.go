@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"inktally/core/fault"
+	"inktally/internal/app/lineups"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -26,11 +27,11 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 	assert.Empty(t, before.Entries, "a look keeps nothing")
 
 	_, err = a.Lineup.KeepResults(ctx, id, "  ", "soup.html", body, nil)
-	fails(t, err, fault.PhraseNeeded)
+	fails(t, err, fault.PhraseNeeded.Code)
 	_, err = a.Lineup.KeepResults(ctx, id, "chimney sweep", "x.html", []byte("<p>Nothing was found here."), nil)
-	fails(t, err, fault.NoResults)
+	fails(t, err, lineups.NoResults.Code)
 	_, err = a.Lineup.PreviewResults("x.html", nil, nil)
-	fails(t, err, fault.NoResults)
+	fails(t, err, lineups.NoResults.Code)
 
 	kept, err := a.Lineup.KeepResults(ctx, id, " chimney  sweep tarn harbor ", "soup.html", body, nil)
 	require.NoError(t, err)

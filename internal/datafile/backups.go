@@ -10,8 +10,6 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/fault"
-
 	"github.com/gofrs/flock"
 )
 
@@ -72,34 +70,34 @@ func BackUp(ctx context.Context, path string, now time.Time, keep int) error {
 func Restore(ctx context.Context, from, path string, migrations fs.FS) (before string, err error) {
 	says, err := Damage(ctx, from)
 	if err != nil || says != "" {
-		return "", fault.New(fault.BackupUnreadable, from).Because(fmt.Errorf("%s %w", says, err))
+		return "", BackupUnreadable.New(from).Because(fmt.Errorf("%s %w", says, err))
 	}
 	is, known, err := versions(ctx, from, migrations)
 	switch {
 	case err != nil || is == 0:
-		return "", fault.New(fault.BackupUnreadable, from).Because(err)
+		return "", BackupUnreadable.New(from).Because(err)
 	case is > known:
-		return "", fault.New(fault.DataFileNewer, from)
+		return "", DataFileNewer.New(from)
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
-		return "", fault.New(fault.BadDataFile, path).Because(err)
+		return "", BadDataFile.New(path).Because(err)
 	}
 	lock := flock.New(path+".lock", flock.SetPermissions(private))
 	if ok, err := lock.TryLock(); err != nil {
-		return "", fault.New(fault.BadDataFile, path).Because(err)
+		return "", BadDataFile.New(path).Because(err)
 	} else if !ok {
-		return "", fault.New(fault.DataFileInUse, path)
+		return "", DataFileInUse.New(path)
 	}
 	defer func() { _ = lock.Unlock() }()
 	fresh := path + ".restored"
 	if err := Copy(ctx, from, fresh); err != nil {
-		return "", fault.New(fault.NoRoomForCopy, from, fresh).Because(err)
+		return "", NoRoomForCopy.New(from, fresh).Because(err)
 	}
 	if _, err := os.Stat(path); err == nil {
 		before = fmt.Sprintf("%s.before-%s", path, time.Now().Format("2006-01-02-150405"))
 		if err := Copy(ctx, path, before); err != nil { // with what its log still holds
 			if err := os.Rename(path, before); err != nil { // it cannot be read: kept as it is
-				return "", fault.New(fault.BadDataFile, path).Because(err)
+				return "", BadDataFile.New(path).Because(err)
 			}
 			for _, end := range logs {
 				_ = os.Rename(path+end, before+end)
@@ -110,7 +108,7 @@ func Restore(ctx context.Context, from, path string, migrations fs.FS) (before s
 		_ = os.Remove(path + end)
 	}
 	if err := os.Rename(fresh, path); err != nil {
-		return "", fault.New(fault.BadDataFile, path).Because(err)
+		return "", BadDataFile.New(path).Because(err)
 	}
 	return before, nil
 }

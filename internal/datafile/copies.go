@@ -7,8 +7,6 @@ import (
 	"os"
 	"path/filepath"
 	"strings"
-
-	"inktally/core/fault"
 )
 
 // Copy writes a copy of the file as it is now to another path, whatever program has it open
@@ -16,7 +14,7 @@ import (
 // copy is whole.
 func Copy(ctx context.Context, from, to string) (err error) {
 	if _, err := os.Stat(from); err != nil {
-		return fault.New(fault.BadDataFile, from).Because(err)
+		return BadDataFile.New(from).Because(err)
 	}
 	part, err := os.CreateTemp(filepath.Dir(to), filepath.Base(to)+".*"+unfinished) // 0600
 	if err != nil {

@@ -14,8 +14,6 @@ import (
 	"net/url"
 	"os"
 
-	"inktally/core/fault"
-
 	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
 	"modernc.org/sqlite"
@@ -43,15 +41,15 @@ type File struct {
 func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err error) {
 	f := &File{Path: path, lock: flock.New(path+".lock", flock.SetPermissions(private))}
 	if ok, err := f.lock.TryLock(); err != nil {
-		return nil, fault.New(fault.BadDataFile, path).Because(err)
+		return nil, BadDataFile.New(path).Because(err)
 	} else if !ok {
-		return nil, fault.New(fault.DataFileInUse, path)
+		return nil, DataFileInUse.New(path)
 	}
 	defer func() {
 		if err != nil {
 			_ = f.Close()
-			if !fault.Is(err, fault.DataFileNewer) && !fault.Is(err, fault.NoRoomForCopy) {
-				err = fault.New(fault.BadDataFile, path).Because(err)
+			if !DataFileNewer.Is(err) && !NoRoomForCopy.Is(err) {
+				err = BadDataFile.New(path).Because(err)
 			}
 		}
 	}()
@@ -95,7 +93,7 @@ func (f *File) prepare(ctx context.Context, migrations fs.FS) error {
 	case err != nil:
 		return err
 	case is > known:
-		return fault.New(fault.DataFileNewer, f.Path)
+		return DataFileNewer.New(f.Path)
 	case is > 0 && is < known:
 		return f.keepCopy(ctx, is)
 	}
@@ -106,7 +104,7 @@ func (f *File) prepare(ctx context.Context, migrations fs.FS) error {
 func (f *File) keepCopy(ctx context.Context, version int64) error {
 	to := fmt.Sprintf("%s.version-%d", f.Path, version)
 	if err := Copy(ctx, f.Path, to); err != nil {
-		return fault.New(fault.NoRoomForCopy, f.Path, to).Because(err)
+		return NoRoomForCopy.New(f.Path, to).Because(err)
 	}
 	return nil
 }

@@ -82,7 +82,7 @@ func TestOneProgramAFile(t *testing.T) {
 	require.NoError(t, err)
 	before := prints(t, path)
 	_, err = Open(ctx, path, tables(3))
-	assert.True(t, fault.Is(err, fault.DataFileInUse), "%v", err)
+	assert.True(t, DataFileInUse.Is(err), "%v", err)
 	assert.Equal(t, before, prints(t, path))
 
 	require.NoError(t, other.Process.Kill())
@@ -90,7 +90,7 @@ func TestOneProgramAFile(t *testing.T) {
 	f, err := Open(ctx, path, tables(1))
 	require.NoError(t, err)
 	_, err = Open(ctx, path, tables(1))
-	assert.True(t, fault.Is(err, fault.DataFileInUse), "in one program too")
+	assert.True(t, DataFileInUse.Is(err), "in one program too")
 	require.NoError(t, f.Close())
 }
 
@@ -100,7 +100,7 @@ func TestVersions(t *testing.T) {
 	path := made(t, 3)
 	before := prints(t, path)
 	_, err := Open(ctx, path, tables(2))
-	assert.True(t, fault.Is(err, fault.DataFileNewer), "%v", err)
+	assert.True(t, DataFileNewer.Is(err), "%v", err)
 	assert.Equal(t, before, prints(t, path))
 	f, err := Open(ctx, path, tables(3))
 	require.NoError(t, err)
@@ -125,7 +125,7 @@ func TestVersions(t *testing.T) {
 		path = filepath.Join(t.TempDir(), "x.db")
 		require.NoError(t, os.WriteFile(path, []byte(raw), 0o644))
 		_, err = Open(ctx, path, tables(1))
-		assert.True(t, fault.Is(err, fault.BadDataFile), "%v", err)
+		assert.True(t, BadDataFile.Is(err), "%v", err)
 		kept, err := os.ReadFile(path)
 		require.NoError(t, err)
 		assert.Equal(t, raw, string(kept))
@@ -137,7 +137,7 @@ func TestNoRoomForTheCopy(t *testing.T) {
 	path := made(t, 1)
 	require.NoError(t, os.Mkdir(path+".version-1", 0o700)) // in the way
 	_, err := Open(ctx, path, tables(2))
-	assert.True(t, fault.Is(err, fault.NoRoomForCopy), "%v", err)
+	assert.True(t, NoRoomForCopy.Is(err), "%v", err)
 	is, _, err := versions(ctx, path, tables(2))
 	require.NoError(t, err)
 	assert.EqualValues(t, 1, is)
@@ -215,7 +215,7 @@ func TestBackups(t *testing.T) {
 	_, err = f.Writer.Exec(`DELETE FROM ta`)
 	require.NoError(t, err)
 	_, err = Restore(ctx, all[0].Path, path, tables(1))
-	assert.True(t, fault.Is(err, fault.DataFileInUse), "%v", err)
+	assert.True(t, DataFileInUse.Is(err), "%v", err)
 	require.NoError(t, f.Close())
 	before, err := Restore(ctx, all[0].Path, path, tables(1))
 	require.NoError(t, err)
@@ -231,8 +231,8 @@ func TestBackups(t *testing.T) {
 	sum := prints(t, path)
 	broken := filepath.Join(t.TempDir(), "x.db")
 	require.NoError(t, os.WriteFile(broken, []byte("no backup"), 0o600))
-	for from, want := range map[string]fault.Code{broken: fault.BackupUnreadable,
-		filepath.Join(t.TempDir(), "none"): fault.BackupUnreadable, made(t, 3): fault.DataFileNewer} {
+	for from, want := range map[string]fault.Code{broken: BackupUnreadable.Code,
+		filepath.Join(t.TempDir(), "none"): BackupUnreadable.Code, made(t, 3): DataFileNewer.Code} {
 		_, err = Restore(ctx, from, path, tables(1))
 		assert.True(t, fault.Is(err, want), "%s: %v", from, err)
 	}

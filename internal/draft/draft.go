@@ -14,7 +14,6 @@ import (
 	"unicode/utf8"
 
 	"inktally/core/decode"
-	"inktally/core/fault"
 
 	"github.com/yuin/goldmark"
 )
@@ -46,21 +45,21 @@ type Draft struct {
 func Read(name string, raw []byte) (Draft, error) {
 	switch {
 	case len(raw) > MaxBytes:
-		return Draft{}, fault.New(fault.DraftTooLarge, MaxBytes>>20)
+		return Draft{}, DraftTooLarge.New(MaxBytes >> 20)
 	case len(bytes.TrimSpace(raw)) == 0:
-		return Draft{}, fault.New(fault.DraftEmpty)
+		return Draft{}, DraftEmpty.New()
 	case bytes.HasPrefix(raw, []byte("PK\x03\x04")):
 		out, err := word(raw)
 		return Draft{out, Word}, err
 	case strings.EqualFold(path.Ext(name), ".docx"), bytes.HasPrefix(raw, []byte("\xd0\xcf\x11\xe0")),
 		bytes.HasPrefix(raw, []byte("%PDF")):
-		return Draft{}, fault.New(fault.DraftUnreadable)
+		return Draft{}, DraftUnreadable.New()
 	case bytes.IndexByte(raw, '<') >= 0 && markup.Match(raw):
 		return Draft{raw, HTML}, nil
 	}
 	s := Plain(raw)
 	if strings.Count(s, "\x00") > 0 {
-		return Draft{}, fault.New(fault.DraftUnreadable)
+		return Draft{}, DraftUnreadable.New()
 	}
 	return typed(name, s)
 }
@@ -86,7 +85,7 @@ func typed(name, s string) (Draft, error) {
 		signs.MatchString(s) {
 		var b bytes.Buffer
 		if err := goldmark.Convert([]byte(s), &b); err != nil {
-			return Draft{}, fault.New(fault.DraftUnreadable).Because(err)
+			return Draft{}, DraftUnreadable.New().Because(err)
 		}
 		return Draft{b.Bytes(), Markdown}, nil
 	}

@@ -89,21 +89,21 @@ func TestBadDrafts(t *testing.T) {
 		raw  []byte
 		want fault.Code
 	}{
-		"empty":         {"", []byte("  \n"), fault.DraftEmpty},
-		"too large":     {"", bytes.Repeat([]byte("word "), 5<<20), fault.DraftTooLarge},
-		"a bomb":        {"a.docx", bomb, fault.DraftTooLarge},
-		"nested deeply": {"a.docx", deep, fault.DraftUnreadable},
-		"a broken zip":  {"a.docx", []byte("PK\x03\x04broken"), fault.DraftUnreadable},
-		"no document":   {"a.docx", packed(t, map[string]string{"x": "y"}), fault.DraftUnreadable},
+		"empty":         {"", []byte("  \n"), DraftEmpty.Code},
+		"too large":     {"", bytes.Repeat([]byte("word "), 5<<20), DraftTooLarge.Code},
+		"a bomb":        {"a.docx", bomb, DraftTooLarge.Code},
+		"nested deeply": {"a.docx", deep, DraftUnreadable.Code},
+		"a broken zip":  {"a.docx", []byte("PK\x03\x04broken"), DraftUnreadable.Code},
+		"no document":   {"a.docx", packed(t, map[string]string{"x": "y"}), DraftUnreadable.Code},
 		"broken XML": {"a.docx", packed(t, map[string]string{"word/document.xml": open + "<w:p"}),
-			fault.DraftUnreadable},
-		"text as docx":   {"a.docx", []byte("words"), fault.DraftUnreadable},
-		"the old format": {"a.doc", []byte("\xd0\xcf\x11\xe0\xa1\xb1"), fault.DraftUnreadable},
-		"a PDF":          {"a.pdf", []byte("%PDF-1.7"), fault.DraftUnreadable},
-		"binary":         {"a", []byte("a\x00b\x00c"), fault.DraftUnreadable},
+			DraftUnreadable.Code},
+		"text as docx":   {"a.docx", []byte("words"), DraftUnreadable.Code},
+		"the old format": {"a.doc", []byte("\xd0\xcf\x11\xe0\xa1\xb1"), DraftUnreadable.Code},
+		"a PDF":          {"a.pdf", []byte("%PDF-1.7"), DraftUnreadable.Code},
+		"binary":         {"a", []byte("a\x00b\x00c"), DraftUnreadable.Code},
 		"entities abound": {"a.docx",
 			packed(t, map[string]string{"word/document.xml": `<!DOCTYPE x [<!ENTITY a "aaaa">]>` + open +
-				"<w:p><w:r><w:t>&a;</w:t></w:r></w:p>" + end}), fault.DraftUnreadable},
+				"<w:p><w:r><w:t>&a;</w:t></w:r></w:p>" + end}), DraftUnreadable.Code},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, err := Read(c.file, c.raw)

@@ -9,8 +9,6 @@ import (
 	"io"
 	"regexp"
 	"strings"
-
-	"inktally/core/fault"
 )
 
 // maxUnpacked is how much of a document is unpacked: a part of few bytes may unfold to many.
@@ -21,7 +19,7 @@ const maxUnpacked = 32 << 20
 func word(raw []byte) ([]byte, error) {
 	z, err := zip.NewReader(bytes.NewReader(raw), int64(len(raw)))
 	if err != nil {
-		return nil, fault.New(fault.DraftUnreadable).Because(err)
+		return nil, DraftUnreadable.New().Because(err)
 	}
 	styles, err := part(z, "word/styles.xml")
 	if err != nil {
@@ -32,11 +30,11 @@ func word(raw []byte) ([]byte, error) {
 		return nil, err
 	}
 	if document == nil {
-		return nil, fault.New(fault.DraftUnreadable)
+		return nil, DraftUnreadable.New()
 	}
 	w := writer{levels: headings(styles)}
 	if err := w.read(document); err != nil {
-		return nil, fault.New(fault.DraftUnreadable).Because(err)
+		return nil, DraftUnreadable.New().Because(err)
 	}
 	return []byte(w.out.String()), nil
 }
@@ -49,15 +47,15 @@ func part(z *zip.Reader, name string) ([]byte, error) {
 		}
 		in, err := f.Open()
 		if err != nil {
-			return nil, fault.New(fault.DraftUnreadable).Because(err)
+			return nil, DraftUnreadable.New().Because(err)
 		}
 		defer in.Close()
 		raw, err := io.ReadAll(io.LimitReader(in, maxUnpacked+1))
 		switch {
 		case err != nil:
-			return nil, fault.New(fault.DraftUnreadable).Because(err)
+			return nil, DraftUnreadable.New().Because(err)
 		case len(raw) > maxUnpacked:
-			return nil, fault.New(fault.DraftTooLarge, maxUnpacked>>20)
+			return nil, DraftTooLarge.New(maxUnpacked >> 20)
 		}
 		return raw, nil
 	}

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/internal/view"
 
 	"github.com/goccy/go-yaml"
@@ -50,11 +49,11 @@ func scalar(f view.Figure) any {
 // ReadYardstick reads figures written by Yardstick, by their keys.
 func ReadYardstick(raw []byte) (map[string]string, error) {
 	if len(raw) > maxYardstick {
-		return nil, fault.New(fault.YardstickTooLarge, maxYardstick>>10)
+		return nil, YardstickTooLarge.New(maxYardstick >> 10)
 	}
 	var values map[string]any
 	if err := yaml.Unmarshal(raw, &values); err != nil || len(values) == 0 {
-		return nil, fault.New(fault.YardstickNotYAML).Because(err)
+		return nil, YardstickNotYAML.New().Because(err)
 	}
 	out := make(map[string]string, len(values))
 	for key, v := range values {
@@ -62,7 +61,7 @@ func ReadYardstick(raw []byte) (map[string]string, error) {
 		case string, int, int64, uint64, float64:
 			out[key] = strings.TrimSpace(fmt.Sprint(v))
 		default:
-			return nil, fault.New(fault.YardstickNotYAML)
+			return nil, YardstickNotYAML.New()
 		}
 	}
 	return out, nil

@@ -40,14 +40,14 @@ func TestBadYardsticks(t *testing.T) {
 		raw  string
 		want fault.Code
 	}{
-		"empty":            {"", fault.YardstickNotYAML},
-		"no map":           {"- 1\n- 2\n", fault.YardstickNotYAML},
-		"broken":           {"words.home.low: [1", fault.YardstickNotYAML},
-		"nested":           {"words:\n  home: 3\n", fault.YardstickNotYAML},
-		"in a circle":      {"a: &a\n  b: *a\n", fault.YardstickNotYAML},
-		"anchors unfolded": {"a: &a [x,x]\nb: &b [*a,*a]\nc: [*b,*b]\n", fault.YardstickNotYAML},
-		"too large":        {strings.Repeat("# much\n", 20_000), fault.YardstickTooLarge},
-		"binary":           {"\x00\xff\xfe", fault.YardstickNotYAML},
+		"empty":            {"", YardstickNotYAML.Code},
+		"no map":           {"- 1\n- 2\n", YardstickNotYAML.Code},
+		"broken":           {"words.home.low: [1", YardstickNotYAML.Code},
+		"nested":           {"words:\n  home: 3\n", YardstickNotYAML.Code},
+		"in a circle":      {"a: &a\n  b: *a\n", YardstickNotYAML.Code},
+		"anchors unfolded": {"a: &a [x,x]\nb: &b [*a,*a]\nc: [*b,*b]\n", YardstickNotYAML.Code},
+		"too large":        {strings.Repeat("# much\n", 20_000), YardstickTooLarge.Code},
+		"binary":           {"\x00\xff\xfe", YardstickNotYAML.Code},
 	} {
 		t.Run(name, func(t *testing.T) {
 			_, err := ReadYardstick([]byte(c.raw))
@@ -57,7 +57,7 @@ func TestBadYardsticks(t *testing.T) {
 	values, err := ReadYardstick([]byte("words.home.low: 1200\nno.such.figure: 3\n"))
 	require.NoError(t, err)
 	_, err = yardstick.Standard().With(values)
-	assert.True(t, fault.Is(err, fault.NoSuchFigure))
+	assert.True(t, yardstick.NoSuchFigure.Is(err))
 }
 
 func FuzzReadYardstick(f *testing.F) {

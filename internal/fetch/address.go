@@ -4,8 +4,6 @@ import (
 	"net/netip"
 	"net/url"
 	"strings"
-
-	"inktally/core/fault"
 )
 
 // Address reads what somebody typed as the address of a page. Without a scheme
@@ -14,29 +12,29 @@ import (
 func Address(typed string) (string, error) {
 	typed = strings.TrimSpace(typed)
 	if typed == "" {
-		return "", fault.New(fault.AddressMissing)
+		return "", AddressMissing.New()
 	}
 	if strings.ContainsAny(typed, " \t\n") {
-		return "", fault.New(fault.AddressSpace, typed)
+		return "", AddressSpace.New(typed)
 	}
 	scheme, rest, found := strings.Cut(typed, "://")
 	switch {
 	case !found && hasScheme(typed):
 		scheme, _, _ = strings.Cut(typed, ":")
-		return "", fault.New(fault.AddressScheme, scheme)
+		return "", AddressScheme.New(scheme)
 	case !found:
 		typed = "http://" + typed
 	case !strings.EqualFold(scheme, "http") && !strings.EqualFold(scheme, "https"):
-		return "", fault.New(fault.AddressScheme, scheme)
+		return "", AddressScheme.New(scheme)
 	case rest == "":
-		return "", fault.New(fault.AddressNoSite, typed)
+		return "", AddressNoSite.New(typed)
 	}
 	u, err := url.Parse(typed)
 	if err != nil {
-		return "", fault.New(fault.AddressBad, typed)
+		return "", AddressBad.New(typed)
 	}
 	if u.Hostname() == "" {
-		return "", fault.New(fault.AddressNoSite, typed)
+		return "", AddressNoSite.New(typed)
 	}
 	u.Scheme = strings.ToLower(u.Scheme)
 	u.Host = strings.ToLower(u.Host)
@@ -45,7 +43,7 @@ func Address(typed string) (string, error) {
 		u.Path = "/"
 	}
 	if !strings.Contains(u.Hostname(), ".") && !strings.Contains(u.Hostname(), ":") && u.Hostname() != "localhost" {
-		return "", fault.New(fault.AddressNoDot, u.Hostname())
+		return "", AddressNoDot.New(u.Hostname())
 	}
 	return u.String(), nil
 }

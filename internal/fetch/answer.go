@@ -6,8 +6,6 @@ import (
 	"net/http"
 	"net/url"
 	"strings"
-
-	"inktally/core/fault"
 )
 
 // Answer is what a site answers to one request of a browser, its body
@@ -25,7 +23,7 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	budget *Budget) (Answer, error) {
 	req, err := http.NewRequestWithContext(ctx, method, address, bytes.NewReader(body))
 	if err != nil || req.URL.Scheme != "http" && req.URL.Scheme != "https" {
-		return Answer{}, fault.New(fault.AddressBad, address)
+		return Answer{}, AddressBad.New(address)
 	}
 	for name, values := range header {
 		if !ownHeader(name) {
@@ -68,7 +66,7 @@ func ownHeader(name string) bool {
 func (f *Fetcher) Welcome(ctx context.Context, address string) error {
 	u, err := url.Parse(address)
 	if err != nil {
-		return fault.New(fault.AddressBad, address)
+		return AddressBad.New(address)
 	}
 	return f.welcome(ctx, u)
 }

@@ -144,10 +144,10 @@ func Dialer(g Guard) func(ctx context.Context, network, address string) (net.Con
 
 func (f *Fetcher) checkRedirect(req *http.Request, via []*http.Request) error {
 	if len(via) >= maxRedirects {
-		return fault.New(fault.RedirectCircle, req.URL.Hostname())
+		return RedirectCircle.New(req.URL.Hostname())
 	}
 	if s := req.URL.Scheme; s != "http" && s != "https" {
-		return fault.New(fault.RedirectScheme, via[0].URL.Hostname(), s)
+		return RedirectScheme.New(via[0].URL.Hostname(), s)
 	}
 	if req.Context().Value(minding{}) != nil {
 		return f.welcome(req.Context(), req.URL)
@@ -166,7 +166,7 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 	}
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, r.Address, nil)
 	if err != nil {
-		return Document{}, fault.New(fault.AddressBad, r.Address)
+		return Document{}, AddressBad.New(r.Address)
 	}
 	req.Header.Set("User-Agent", f.userAgent)
 	req.Header.Set("Accept", "text/html,application/xhtml+xml;q=0.9,*/*;q=0.1")
@@ -199,7 +199,7 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 		return Document{}, Answered(host, resp.StatusCode)
 	}
 	if !readable(doc.ContentType) {
-		return Document{}, fault.New(fault.NotAPage, host, doc.ContentType)
+		return Document{}, NotAPage.New(host, doc.ContentType)
 	}
 	if doc.Body, err = unpacked(resp, MaxBody); err != nil {
 		return Document{}, explain(ctx, host, err)
@@ -229,10 +229,10 @@ func readable(contentType string) bool {
 
 // Answered is the fault of a site that answers with a status that is no page.
 func Answered(host string, status int) *fault.Fault {
-	return fault.New(fault.SiteAnswered, host, status, strings.ToLower(http.StatusText(status)))
+	return SiteAnswered.New(host, status, strings.ToLower(http.StatusText(status)))
 }
 
-func tooLarge() *fault.Fault { return fault.New(fault.PageTooLarge, MaxBody>>20) }
+func tooLarge() *fault.Fault { return PageTooLarge.New(MaxBody >> 20) }
 
 func readAll(r io.Reader) ([]byte, error) {
 	body, err := io.ReadAll(io.LimitReader(r, MaxBody+1))
@@ -249,11 +249,11 @@ func readAll(r io.Reader) ([]byte, error) {
 func File(name string) (Document, error) {
 	f, err := os.Open(name)
 	if err != nil {
-		return Document{}, fault.New(fault.FileUnreadable, name).Because(err)
+		return Document{}, FileUnreadable.New(name).Because(err)
 	}
 	defer f.Close()
 	if info, err := f.Stat(); err == nil && info.IsDir() {
-		return Document{}, fault.New(fault.FileIsFolder, name)
+		return Document{}, FileIsFolder.New(name)
 	}
 	return Stream(name, f)
 }
@@ -263,12 +263,12 @@ func Stream(name string, r io.Reader) (Document, error) {
 	body, err := readAll(r)
 	if err != nil {
 		if _, told := fault.Of(err); !told {
-			err = fault.New(fault.FileUnreadable, name).Because(err)
+			err = FileUnreadable.New(name).Because(err)
 		}
 		return Document{}, err
 	}
 	if len(body) == 0 {
-		return Document{}, fault.New(fault.FileEmpty, name)
+		return Document{}, FileEmpty.New(name)
 	}
 	return Document{URL: name, Body: body}, nil
 }
@@ -289,19 +289,19 @@ func explain(ctx context.Context, host string, err error) error {
 	case known:
 		return told
 	case errors.Is(err, errBrokenOff):
-		return fault.New(fault.PageCutShort, host).Because(err)
+		return PageCutShort.New(host).Because(err)
 	case strings.Contains(err.Error(), "headers exceeded"):
-		return fault.New(fault.HeadersEndless, host)
+		return HeadersEndless.New(host)
 	case errors.As(err, &no):
-		return fault.New(fault.PrivateAddress, host, no.addr)
+		return PrivateAddress.New(host, no.addr)
 	case errors.As(err, &untrusted):
-		return fault.New(fault.Untrusted, host).Because(err)
+		return Untrusted.New(host).Because(err)
 	case errors.As(err, &dns):
-		return fault.New(fault.NoSuchSite, host)
+		return NoSuchSite.New(host)
 	case errors.As(err, &netErr) && netErr.Timeout():
-		return fault.New(fault.TimedOut, host)
+		return TimedOut.New(host)
 	case errors.As(err, &op):
-		return fault.New(fault.NoConnection, host).Because(err)
+		return NoConnection.New(host).Because(err)
 	}
-	return fault.New(fault.NotRead, host).Because(err)
+	return NotRead.New(host).Because(err)
 }

@@ -38,19 +38,19 @@ func TestAddress(t *testing.T) {
 		})
 	}
 	for typed, want := range map[string]fault.Code{
-		"":                                   fault.AddressMissing,
-		"  ":                                 fault.AddressMissing,
-		"file:///etc/passwd":                 fault.AddressScheme,
-		"javascript:alert(1)":                fault.AddressScheme,
-		"mailto:a@shop.example":              fault.AddressScheme,
-		"ftp://shop.example":                 fault.AddressScheme,
-		"http://":                            fault.AddressNoSite,
-		"https:///path":                      fault.AddressNoSite,
-		"two words.example":                  fault.AddressSpace,
-		"http://[::1":                        fault.AddressBad,
-		"harbor":                             fault.AddressNoDot,
-		"data:text/html,<h1>x":               fault.AddressScheme,
-		"http://" + strings.Repeat("x", 999): fault.AddressNoDot,
+		"":                                   AddressMissing.Code,
+		"  ":                                 AddressMissing.Code,
+		"file:///etc/passwd":                 AddressScheme.Code,
+		"javascript:alert(1)":                AddressScheme.Code,
+		"mailto:a@shop.example":              AddressScheme.Code,
+		"ftp://shop.example":                 AddressScheme.Code,
+		"http://":                            AddressNoSite.Code,
+		"https:///path":                      AddressNoSite.Code,
+		"two words.example":                  AddressSpace.Code,
+		"http://[::1":                        AddressBad.Code,
+		"harbor":                             AddressNoDot.Code,
+		"data:text/html,<h1>x":               AddressScheme.Code,
+		"http://" + strings.Repeat("x", 999): AddressNoDot.Code,
 	} {
 		t.Run(typed, func(t *testing.T) {
 			_, err := Address(typed)
@@ -86,7 +86,7 @@ func TestDefaultRefusal(t *testing.T) {
 	}
 	assert.False(t, asked)
 	_, err := New(Options{}).Get(context.Background(), Request{Address: server.URL, IgnoreRobots: true})
-	assert.True(t, fault.Is(err, fault.PrivateAddress), "%v", err)
+	assert.True(t, PrivateAddress.Is(err), "%v", err)
 }
 
 func anywhere(netip.Addr) error { return nil }
@@ -132,8 +132,8 @@ func TestGet(t *testing.T) {
 		Body:      []byte("caf\xe9"),
 		Redirects: []string{server.URL + "/moved"}}, d)
 	for path, want := range map[string]fault.Code{
-		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/circle": fault.RedirectCircle,
-		"/away": fault.RedirectScheme, "/picture": fault.NotAPage, "/slow": fault.TimedOut, "/huge": fault.PageTooLarge,
+		"/broken": SiteAnswered.Code, "/nothing": SiteAnswered.Code, "/circle": RedirectCircle.Code,
+		"/away": RedirectScheme.Code, "/picture": NotAPage.Code, "/slow": TimedOut.Code, "/huge": PageTooLarge.Code,
 	} {
 		t.Run(path, func(t *testing.T) {
 			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
@@ -142,10 +142,10 @@ func TestGet(t *testing.T) {
 		})
 	}
 	_, err = f.Get(context.Background(), Request{Address: "http://no-such-site.invalid/", IgnoreRobots: true})
-	assert.True(t, fault.Is(err, fault.NoSuchSite), "%v", err)
+	assert.True(t, NoSuchSite.Is(err), "%v", err)
 	server.Close()
 	_, err = f.Get(context.Background(), Request{Address: server.URL + "/page", IgnoreRobots: true})
-	assert.True(t, fault.Is(err, fault.NoConnection), "%v", err)
+	assert.True(t, NoConnection.Is(err), "%v", err)
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
 	_, err = f.Get(ctx, Request{Address: server.URL, IgnoreRobots: true})
@@ -319,7 +319,7 @@ func TestRobots(t *testing.T) {
 			_, err := f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: false})
 			assert.Equal(t, welcome, err == nil, path)
 			if !welcome {
-				assert.True(t, fault.Is(err, fault.RobotsRefuse), "%v", err)
+				assert.True(t, RobotsRefuse.Is(err), "%v", err)
 			}
 			_, err = f.Get(context.Background(), Request{Address: server.URL + path, IgnoreRobots: true})
 			assert.NoError(t, err)
@@ -328,7 +328,7 @@ func TestRobots(t *testing.T) {
 	assert.Equal(t, 1, asked, "robots.txt is asked for once")
 	failing = true
 	_, err := New(Options{Guard: anywhere}).Get(context.Background(), Request{Address: server.URL, IgnoreRobots: false})
-	assert.True(t, fault.Is(err, fault.RobotsRefuse), "a site that fails to say forbids")
+	assert.True(t, RobotsRefuse.Is(err), "a site that fails to say forbids")
 }
 
 func TestFile(t *testing.T) {
@@ -340,11 +340,11 @@ func TestFile(t *testing.T) {
 	assert.Equal(t, "<p>x", string(d.Body))
 	require.NoError(t, os.WriteFile(name, nil, 0o600))
 	_, err = File(name)
-	assert.True(t, fault.Is(err, fault.FileEmpty))
+	assert.True(t, FileEmpty.Is(err))
 	_, err = File(dir)
-	assert.True(t, fault.Is(err, fault.FileIsFolder))
+	assert.True(t, FileIsFolder.Is(err))
 	_, err = File(name + "x")
-	assert.True(t, fault.Is(err, fault.FileUnreadable))
+	assert.True(t, FileUnreadable.Is(err))
 }
 
 // A certificate that nobody vouches for is told as such.
@@ -354,7 +354,7 @@ func TestUntrustedCertificate(t *testing.T) {
 	server.Config.ErrorLog = log.New(io.Discard, "", 0)
 	f := New(Options{Guard: func(netip.Addr) error { return nil }})
 	_, err := f.Get(context.Background(), Request{Address: server.URL + "/", IgnoreRobots: true})
-	assert.True(t, fault.Is(err, fault.Untrusted), "%v", err)
+	assert.True(t, Untrusted.Is(err), "%v", err)
 }
 
 // Hosts that nobody asked for an hour are forgotten, but for those that are being asked.

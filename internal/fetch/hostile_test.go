@@ -136,10 +136,10 @@ func TestHostileServers(t *testing.T) {
 	patient := New(Options{Guard: anywhere})
 	hasty := New(Options{Guard: anywhere, Timeout: 700 * time.Millisecond})
 	for path, want := range map[string]fault.Code{
-		"/bomb": fault.PageTooLarge, "/cut": fault.PageCutShort, "/short": fault.PageCutShort,
-		"/garbage": fault.PageCutShort,
-		"/unknown": fault.UnknownPacking, "/headers": fault.HeadersEndless, "/line": fault.HeadersEndless,
-		"/drip": fault.TimedOut, "/stall": fault.TimedOut, "/noise": fault.NotRead, "/closed": fault.NotRead,
+		"/bomb": PageTooLarge.Code, "/cut": PageCutShort.Code, "/short": PageCutShort.Code,
+		"/garbage": PageCutShort.Code,
+		"/unknown": UnknownPacking.Code, "/headers": HeadersEndless.Code, "/line": HeadersEndless.Code,
+		"/drip": TimedOut.Code, "/stall": TimedOut.Code, "/noise": NotRead.Code, "/closed": NotRead.Code,
 	} {
 		t.Run(path, func(t *testing.T) {
 			var before, after runtime.MemStats
@@ -205,7 +205,7 @@ func TestRedirectMindsRobots(t *testing.T) {
 	defer server.Close()
 	f := New(Options{Guard: anywhere})
 	_, err := f.Get(context.Background(), Request{Address: server.URL + "/open"})
-	assert.True(t, fault.Is(err, fault.RobotsRefuse), "%v", err)
+	assert.True(t, RobotsRefuse.Is(err), "%v", err)
 	d, err := f.Get(context.Background(), Request{Address: server.URL + "/open", IgnoreRobots: true})
 	require.NoError(t, err)
 	assert.Equal(t, []string{server.URL + "/open"}, d.Redirects)
@@ -252,7 +252,7 @@ func TestAsk(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, http.StatusFound, a.Status)
 	_, err = f.Ask(context.Background(), http.MethodGet, "file:///etc/passwd", nil, nil, nil)
-	assert.True(t, fault.Is(err, fault.AddressBad))
+	assert.True(t, AddressBad.Is(err))
 	_, err = New(Options{}).Ask(context.Background(), http.MethodGet, server.URL, nil, nil, nil)
-	assert.True(t, fault.Is(err, fault.PrivateAddress), "%v", err)
+	assert.True(t, PrivateAddress.Is(err), "%v", err)
 }

@@ -5,8 +5,6 @@ import (
 	"net/http"
 	"net/url"
 	"time"
-
-	"inktally/core/fault"
 )
 
 // Raw reads what stands at an address, whatever its type: a sitemap. At most so many bytes
@@ -14,7 +12,7 @@ import (
 func (f *Fetcher) Raw(ctx context.Context, address string, most int) ([]byte, error) {
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet, address, nil)
 	if err != nil {
-		return nil, fault.New(fault.AddressBad, address)
+		return nil, AddressBad.New(address)
 	}
 	req.Header.Set("User-Agent", f.userAgent)
 	req.Header.Set("Accept-Encoding", encodings)

@@ -12,8 +12,6 @@ import (
 	"testing"
 	"time"
 
-	"inktally/core/fault"
-
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"golang.org/x/net/dns/dnsmessage"
@@ -82,7 +80,7 @@ func TestChangingName(t *testing.T) {
 		require.Error(t, err)
 	}
 	_, err := f.Get(context.Background(), Request{Address: "http://changing.example:" + port + "/", IgnoreRobots: true})
-	require.True(t, fault.Is(err, fault.PrivateAddress), "%v", err)
+	require.True(t, PrivateAddress.Is(err), "%v", err)
 	assert.Greater(t, asked.Load(), int32(1))
 	assert.Contains(t, seen, netip.AddrFrom4([4]byte{192, 0, 2, 7}), "the first answer was followed")
 	assert.Contains(t, seen, netip.AddrFrom4([4]byte{127, 0, 0, 1}), "and so was the second")

@@ -7,8 +7,6 @@ import (
 	"net/url"
 	"time"
 
-	"inktally/core/fault"
-
 	"github.com/temoto/robotstxt"
 )
 
@@ -51,7 +49,7 @@ func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
 		path += "?" + u.RawQuery
 	}
 	if kept.data != nil && !kept.data.TestAgent(path, robotsAgent) {
-		return fault.New(fault.RobotsRefuse, u.Hostname())
+		return RobotsRefuse.New(u.Hostname())
 	}
 	return nil
 }

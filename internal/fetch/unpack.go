@@ -12,8 +12,6 @@ import (
 	"net/http"
 	"strings"
 
-	"inktally/core/fault"
-
 	"github.com/andybalholm/brotli"
 )
 
@@ -41,14 +39,14 @@ func unpackedFrom(resp *http.Response, most int, budget *Budget) ([]byte, error)
 		case "deflate":
 			r, err = inflate(r)
 		default:
-			return nil, fault.New(fault.UnknownPacking, resp.Request.URL.Hostname(), encoding)
+			return nil, UnknownPacking.New(resp.Request.URL.Hostname(), encoding)
 		}
 		if err != nil {
 			return nil, broken(err)
 		}
 	}
 	body, err := io.ReadAll(io.LimitReader(budget.reader(r), int64(most)+1))
-	if fault.Is(err, fault.PageTooLarge) {
+	if PageTooLarge.Is(err) {
 		return nil, err
 	}
 	if err != nil {

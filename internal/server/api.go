@@ -133,14 +133,14 @@ func (r api) problem(ctx context.Context, id string, err error) error {
 	case known:
 		return problemOf(http.StatusUnprocessableEntity, told)
 	case app.IsDamaged(err):
-		return problemOf(http.StatusUnprocessableEntity, fault.New(fault.KeptPageUnreadable))
+		return problemOf(http.StatusUnprocessableEntity, fault.KeptPageUnreadable.New())
 	case app.IsGone(err):
-		return problemOf(http.StatusNotFound, fault.New(fault.NotThere))
+		return problemOf(http.StatusNotFound, NotThere.New())
 	case ctx.Err() != nil: // who asked is gone, whatever that broke off
-		return problemOf(statusGivenUp, fault.New(fault.GivenUp))
+		return problemOf(statusGivenUp, fault.GivenUp.New())
 	}
 	r.log.Error("an operation failed", "operation", id, "error", err)
-	return problemOf(http.StatusInternalServerError, fault.New(fault.OwnMistake))
+	return problemOf(http.StatusInternalServerError, fault.OwnMistake.New())
 }
 
 const (

@@ -6,7 +6,6 @@ import (
 	"fmt"
 	"io"
 
-	"inktally/core/fault"
 	"inktally/core/imagename"
 	bookapp "inktally/internal/app/phrasebook"
 	"inktally/internal/view"
@@ -182,7 +181,7 @@ func (r api) importList(ctx context.Context, in *listInput) (*view.Report, error
 	form := in.RawBody.Data()
 	if form.Layout != "" {
 		if err := json.Unmarshal([]byte(form.Layout), &layout); err != nil {
-			return nil, fault.New(fault.ColumnsUnreadable).Because(err)
+			return nil, ColumnsUnreadable.New().Because(err)
 		}
 	}
 	return r.app.Book.ImportList(ctx, in.Client, name, body, layout, form.Site, view.SearchArea(form.Area).Core())

@@ -8,8 +8,6 @@ import (
 	"strings"
 	"time"
 
-	"inktally/core/fault"
-
 	"github.com/gin-gonic/gin"
 )
 
@@ -21,7 +19,7 @@ var pages = regexp.MustCompile(`^/($|new$|receive$|clients/\d+($|/$|/[a-z-]+$|/p
 func serveFront(c *gin.Context, front fs.FS) {
 	name := strings.TrimPrefix(path.Clean(c.Request.URL.Path), "/")
 	if strings.HasPrefix(name, "api/") || name == "api" {
-		problem(c, http.StatusNotFound, fault.NoAddress)
+		problem(c, http.StatusNotFound, NoAddress)
 		return
 	}
 	if info, err := fs.Stat(front, name); err == nil && !info.IsDir() {
@@ -32,15 +30,15 @@ func serveFront(c *gin.Context, front fs.FS) {
 		return
 	}
 	if strings.HasPrefix(name, "assets/") {
-		problem(c, http.StatusNotFound, fault.NoAddress)
+		problem(c, http.StatusNotFound, NoAddress)
 		return
 	}
 	if !safe(c.Request.Method) {
-		status, code := http.StatusNotFound, fault.NoAddress
+		status, kind := http.StatusNotFound, NoAddress
 		if pages.MatchString(c.Request.URL.Path) {
-			status, code = http.StatusMethodNotAllowed, fault.NoMethod
+			status, kind = http.StatusMethodNotAllowed, NoMethod
 		}
-		problem(c, status, code)
+		problem(c, status, kind)
 		return
 	}
 	index, err := front.Open("index.html")

@@ -9,8 +9,6 @@ import (
 	"slices"
 	"strings"
 
-	"inktally/core/fault"
-
 	"github.com/gin-gonic/gin"
 )
 
@@ -28,9 +26,9 @@ func (g guard) own(c *gin.Context) {
 		"default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
 	switch {
 	case !g.answersTo(c.Request.Host):
-		problem(c, http.StatusForbidden, fault.WrongHost)
+		problem(c, http.StatusForbidden, WrongHost)
 	case !safe(c.Request.Method) && fromElsewhere(c.Request):
-		problem(c, http.StatusForbidden, fault.OtherSite)
+		problem(c, http.StatusForbidden, OtherSite)
 	default:
 		return
 	}
@@ -93,7 +91,7 @@ func (g guard) signedIn(c *gin.Context) {
 		return
 	}
 	if strings.HasPrefix(c.Request.URL.Path, "/api") || !safe(c.Request.Method) {
-		problem(c, http.StatusUnauthorized, fault.NotSignedIn)
+		problem(c, http.StatusUnauthorized, NotSignedIn)
 	} else {
 		c.Redirect(http.StatusSeeOther, signInPath)
 	}

@@ -19,7 +19,6 @@ import (
 	"testing"
 	"time"
 
-	"inktally/core/fault"
 	"inktally/core/stats"
 	"inktally/internal/app"
 	"inktally/internal/store"
@@ -161,7 +160,7 @@ func TestBodies(t *testing.T) {
 	}
 	status, answer := ask(t, server, "PUT", "/api/clients/1/hours", `{"hours":1`+strings.Repeat(" ", 200<<10)+`}`)
 	assert.Equal(t, http.StatusRequestEntityTooLarge, status)
-	assert.Equal(t, string(fault.BodyTooLarge), answer["code"])
+	assert.Equal(t, string(BodyTooLarge.Code), answer["code"])
 
 	temp := t.TempDir()
 	t.Setenv("TMPDIR", temp)

@@ -7,7 +7,9 @@ import (
 	"time"
 
 	"inktally/core/fault"
+	"inktally/internal/app/lineups"
 	"inktally/internal/app/phrasebook"
+	"inktally/internal/app/readings"
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
@@ -24,15 +26,15 @@ type limit struct {
 
 // The limits. A text in JSON may take twice its length; a form has more around its files.
 var (
-	usual       = limit{100 << 10, fault.New(fault.BodyTooLarge)}
-	longEntry   = limit{1 << 20, fault.New(fault.BodyTooLarge)}
-	manyRows    = limit{2 << 20, fault.New(fault.BodyTooLarge)}
-	wordLists   = limit{4 << 20, fault.New(fault.BodyTooLarge)}
-	aPage       = limit{2 * fetch.MaxBody, fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)}
-	aDraft      = limit{2 * draft.MaxBytes, fault.New(fault.DraftTooLarge, draft.MaxBytes>>20)}
-	someFiles   = limit{saved.MaxBytes + 1<<20, fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)}
-	resultPages = limit{saved.MaxBytes + 1<<20, fault.New(fault.ResultsTooLarge, saved.MaxBytes>>20)}
-	aList       = limit{phrasebook.MaxList + 1<<20, fault.New(fault.ListTooLarge, phrasebook.MaxList>>20)}
+	usual       = limit{100 << 10, BodyTooLarge.New()}
+	longEntry   = limit{1 << 20, BodyTooLarge.New()}
+	manyRows    = limit{2 << 20, BodyTooLarge.New()}
+	wordLists   = limit{4 << 20, BodyTooLarge.New()}
+	aPage       = limit{2 * fetch.MaxBody, readings.PastedTooLarge.New(fetch.MaxBody >> 20)}
+	aDraft      = limit{2 * draft.MaxBytes, draft.DraftTooLarge.New(draft.MaxBytes >> 20)}
+	someFiles   = limit{saved.MaxBytes + 1<<20, FilesTooLarge.New(saved.MaxBytes >> 20)}
+	resultPages = limit{saved.MaxBytes + 1<<20, lineups.ResultsTooLarge.New(saved.MaxBytes >> 20)}
+	aList       = limit{phrasebook.MaxList + 1<<20, phrasebook.ListTooLarge.New(phrasebook.MaxList >> 20)}
 )
 
 // traits are what an operation is registered with, beside what its description tells.

@@ -133,7 +133,7 @@ func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
 			return nil, err
 		}
 		if sum += len(body); sum > saved.MaxBytes {
-			return nil, fault.New(fault.FilesTooLarge, saved.MaxBytes>>20)
+			return nil, FilesTooLarge.New(saved.MaxBytes >> 20)
 		}
 		name := f.Filename
 		if i < len(paths) && paths[i] != "" {
@@ -165,7 +165,7 @@ func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
 	}
 	calm, err := inert.Page(html, contentType)
 	if err != nil {
-		return nil, r.problem(ctx, "keptPage", fault.New(fault.KeptPageUnreadable).Because(err))
+		return nil, r.problem(ctx, "keptPage", fault.KeptPageUnreadable.New().Because(err))
 	}
 	return &file{
 		ContentType: "text/html; charset=utf-8",

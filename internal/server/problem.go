@@ -81,12 +81,12 @@ func tooLarge(errs []error) bool {
 // bounds are the messages of the library for entries out of bounds.
 var bounds = []struct {
 	message string
-	code    fault.Code
+	kind    fault.Kind2
 }{
-	{validation.MsgExpectedMaxLength, fault.EntryTooLong},
-	{validation.MsgExpectedMaxItems, fault.EntryTooMany},
-	{validation.MsgExpectedMaximumNumber, fault.NumberTooLarge},
-	{validation.MsgExpectedMinimumNumber, fault.NumberTooSmall},
+	{validation.MsgExpectedMaxLength, EntryTooLong},
+	{validation.MsgExpectedMaxItems, EntryTooMany},
+	{validation.MsgExpectedMaximumNumber, NumberTooLarge},
+	{validation.MsgExpectedMinimumNumber, NumberTooSmall},
 }
 
 // misfit is the fault of an entry that the library refuses.
@@ -94,14 +94,14 @@ func misfit(field, says string) *fault.Fault {
 	for _, b := range bounds {
 		before, _, _ := strings.Cut(b.message, "%")
 		if limit, ok := strings.CutPrefix(says, before); ok {
-			return fault.New(b.code, field, limit)
+			return b.kind.New(field, limit)
 		}
 	}
-	return fault.New(fault.BadEntry, field)
+	return BadEntry.New(field)
 }
 
 // problem answers a request that no operation took.
-func problem(c *gin.Context, status int, code fault.Code) {
+func problem(c *gin.Context, status int, kind fault.Kind0) {
 	c.Header("Content-Type", "application/problem+json")
-	c.JSON(status, problemOf(status, fault.New(code)))
+	c.JSON(status, problemOf(status, kind.New()))
 }

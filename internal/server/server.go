@@ -48,7 +48,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 	if err != nil {
 		panic(err) // the folder is compiled in
 	}
-	router.NoMethod(func(c *gin.Context) { problem(c, http.StatusMethodNotAllowed, fault.NoMethod) })
+	router.NoMethod(func(c *gin.Context) { problem(c, http.StatusMethodNotAllowed, NoMethod) })
 	router.NoRoute(func(c *gin.Context) { serveFront(c, front) })
 	return router
 }

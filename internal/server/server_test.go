@@ -16,6 +16,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/fetch"
 	"inktally/internal/practice"
 	"inktally/internal/source"
 	"inktally/internal/store"
@@ -83,29 +84,29 @@ func TestProblems(t *testing.T) {
 		status             int
 		code               fault.Code
 	}{
-		{"GET", "/api/clients/9", "", 404, fault.NotThere},
-		{"GET", "/api/clients/x", "", 422, fault.BadEntry},
-		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, fault.AddressScheme},
-		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded},
-		{"POST", "/api/quick", `{"address":`, 400, fault.BadEntry},
-		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, fault.BadEntry},
+		{"GET", "/api/clients/9", "", 404, NotThere.Code},
+		{"GET", "/api/clients/x", "", 422, BadEntry.Code},
+		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, fetch.AddressScheme.Code},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded.Code},
+		{"POST", "/api/quick", `{"address":`, 400, BadEntry.Code},
+		{"POST", "/api/quick", `{"address":"a.example","phrase":"a","rivals":"","more":1}`, 422, BadEntry.Code},
 		{"POST", "/api/clients", `{"name":"` + strings.Repeat("x", 201) +
-			`","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, fault.EntryTooLong},
+			`","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`, 422, EntryTooLong.Code},
 		{"POST", "/api/clients",
 			`{"name":"x","customers":101,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`,
-			422, fault.NumberTooLarge},
+			422, NumberTooLarge.Code},
 		{"POST", "/api/clients",
 			`{"name":"x","customers":-1,"trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`,
-			422, fault.NumberTooSmall},
+			422, NumberTooSmall.Code},
 		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422,
-			fault.BadEntry},
-		{"DELETE", "/api/clients/9", "", 404, fault.NotThere},
-		{"GET", "/api/clients/9/pages/1/sheet", "", 404, fault.NotThere},
-		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, fault.NotThere},
-		{"GET", "/api/clients/9/readings/1/page", "", 404, fault.NotThere},
-		{"GET", "/api/nowhere", "", 404, fault.NoAddress},
-		{"PATCH", "/api/clients", "", 405, fault.NoMethod},
-		{"GET", "/assets/gone.js", "", 404, fault.NoAddress},
+			BadEntry.Code},
+		{"DELETE", "/api/clients/9", "", 404, NotThere.Code},
+		{"GET", "/api/clients/9/pages/1/sheet", "", 404, NotThere.Code},
+		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, NotThere.Code},
+		{"GET", "/api/clients/9/readings/1/page", "", 404, NotThere.Code},
+		{"GET", "/api/nowhere", "", 404, NoAddress.Code},
+		{"PATCH", "/api/clients", "", 405, NoMethod.Code},
+		{"GET", "/assets/gone.js", "", 404, NoAddress.Code},
 	} {
 		t.Run(c.method+" "+c.path+" "+string(c.code), func(t *testing.T) {
 			status, answer := ask(t, server, c.method, c.path, c.body)
@@ -144,7 +145,7 @@ func TestRunOverTheAPI(t *testing.T) {
 	assert.Len(t, l["entries"], 16)
 	status, l = ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"unknown"}`)
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
-	assert.Equal(t, string(fault.SearchUnknown), l["code"])
+	assert.Equal(t, string(source.SearchUnknown.Code), l["code"])
 
 	events, err := http.Get(server.URL + "/api/clients/1/progress")
 	require.NoError(t, err)
@@ -237,7 +238,7 @@ func TestOwnMistake(t *testing.T) {
 	told, ok := err.(*Problem)
 	require.True(t, ok)
 	assert.Equal(t, http.StatusInternalServerError, told.Status)
-	assert.Equal(t, view.FaultCode(fault.OwnMistake), told.Code)
+	assert.Equal(t, view.FaultCode(fault.OwnMistake.Code), told.Code)
 	assert.NotContains(t, told.Detail, "secret")
 	assert.Contains(t, log.String(), "secret")
 }

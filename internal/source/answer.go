@@ -4,8 +4,6 @@ import (
 	"encoding/json"
 	"io"
 	"net/http"
-
-	"inktally/core/fault"
 )
 
 // answered sends a question to a source and decodes its answer. found is false
@@ -13,7 +11,7 @@ import (
 func answered(req *http.Request, source string, into any) (found bool, err error) {
 	resp, err := http.DefaultClient.Do(req)
 	if err != nil {
-		return false, fault.New(fault.SourceSilent, source).Because(err)
+		return false, SourceSilent.New(source).Because(err)
 	}
 	defer resp.Body.Close()
 	switch resp.StatusCode {
@@ -21,10 +19,10 @@ func answered(req *http.Request, source string, into any) (found bool, err error
 	case http.StatusNotFound:
 		return false, nil
 	default:
-		return false, fault.New(fault.SourceAnswered, source, resp.StatusCode)
+		return false, SourceAnswered.New(source, resp.StatusCode)
 	}
 	if err := json.NewDecoder(io.LimitReader(resp.Body, maxAnswer)).Decode(into); err != nil {
-		return false, fault.New(fault.SourceUnreadable, source).Because(err)
+		return false, SourceUnreadable.New(source).Because(err)
 	}
 	return true, nil
 }

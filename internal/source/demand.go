@@ -7,8 +7,6 @@ import (
 	"net/http"
 	"net/url"
 	"time"
-
-	"inktally/core/fault"
 )
 
 // Demanded is what a source knows of a phrase; what it does not know is nil.
@@ -52,7 +50,7 @@ func (d Demand) ask(ctx context.Context, method, path string, body []byte) ([]De
 	defer cancel()
 	req, err := http.NewRequestWithContext(ctx, method, d.URL+path, bytes.NewReader(body))
 	if err != nil {
-		return nil, fault.New(fault.SourceBadAddress, "search volume").Because(err)
+		return nil, SourceBadAddress.New("search volume").Because(err)
 	}
 	req.Header.Set("Content-Type", "application/json")
 	var answer demandAnswer

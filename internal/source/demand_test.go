@@ -47,8 +47,8 @@ func TestDemandContract(t *testing.T) {
 	found, err = d.Found(context.Background(), "nobody.example")
 	assert.NoError(t, err)
 	assert.Empty(t, found)
-	for site, want := range map[string]fault.Code{"broken.example": fault.SourceUnreadable,
-		"down.example": fault.SourceAnswered} {
+	for site, want := range map[string]fault.Code{"broken.example": SourceUnreadable.Code,
+		"down.example": SourceAnswered.Code} {
 		t.Run(site, func(t *testing.T) {
 			_, err := d.Found(context.Background(), site)
 			assert.True(t, fault.Is(err, want), "%v", err)
@@ -56,5 +56,5 @@ func TestDemandContract(t *testing.T) {
 	}
 	server.Close()
 	_, err = d.Found(context.Background(), "x")
-	assert.True(t, fault.Is(err, fault.SourceSilent), "%v", err)
+	assert.True(t, SourceSilent.Is(err), "%v", err)
 }

@@ -9,7 +9,6 @@ import (
 	"net/url"
 	"time"
 
-	"inktally/core/fault"
 	"inktally/core/lineup"
 )
 
@@ -57,11 +56,11 @@ func (s Search) Search(ctx context.Context, phrase, from string) (SearchResult, 
 	req, err := http.NewRequestWithContext(ctx, http.MethodGet,
 		s.URL+"?"+url.Values{"q": {phrase}, "from": {from}}.Encode(), nil)
 	if err != nil {
-		return result, fault.New(fault.SourceBadAddress, "search").Because(err)
+		return result, SourceBadAddress.New("search").Because(err)
 	}
 	found, err := answered(req, "search", &result)
 	if err == nil && !found {
-		err = fault.New(fault.SearchUnknown, phrase)
+		err = SearchUnknown.New(phrase)
 	}
 	return result, err
 }

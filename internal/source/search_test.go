@@ -39,8 +39,8 @@ func TestContract(t *testing.T) {
 	require.Len(t, result.Entries, 1)
 	assert.Equal(t, lineup.Map, result.Entries[0].Part)
 	assert.Equal(t, 12, *result.Entries[0].Reviews)
-	for phrase, want := range map[string]fault.Code{"broken": fault.SourceUnreadable, "down": fault.SourceAnswered,
-		"other": fault.SearchUnknown} {
+	for phrase, want := range map[string]fault.Code{"broken": SourceUnreadable.Code, "down": SourceAnswered.Code,
+		"other": SearchUnknown.Code} {
 		t.Run(phrase, func(t *testing.T) {
 			_, err := s.Search(context.Background(), phrase, "")
 			assert.True(t, fault.Is(err, want), "%v", err)
@@ -48,5 +48,5 @@ func TestContract(t *testing.T) {
 	}
 	server.Close()
 	_, err = s.Search(context.Background(), "x", "")
-	assert.True(t, fault.Is(err, fault.SourceSilent), "%v", err)
+	assert.True(t, SourceSilent.Is(err), "%v", err)
 }

@@ -74,7 +74,7 @@ func TestFullDisk(t *testing.T) {
 			return err
 		})
 	}
-	assert.True(t, fault.Is(keep(), fault.DiskFull), "%v", keep())
+	assert.True(t, fault.Is(keep(), DiskFull.Code), "%v", keep())
 	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
 		_, err := tx.LatestReading(client, "new")
 		assert.ErrorIs(t, err, ErrNotFound)

@@ -15,7 +15,6 @@ import (
 	"io/fs"
 	"sync/atomic"
 
-	"inktally/core/fault"
 	"inktally/internal/datafile"
 )
 
@@ -119,7 +118,7 @@ func (db *DB) run(ctx context.Context, on *sql.DB, f func(*Tx) error) error {
 // told says that the disk is full, where it is.
 func told(err error) error {
 	if datafile.Full(err) {
-		return fault.New(fault.DiskFull).Because(err)
+		return DiskFull.New().Because(err)
 	}
 	return err
 }
@@ -128,7 +127,7 @@ func told(err error) error {
 // was deleted is gone from the file, and its room is given back.
 func (db *DB) Delete(ctx context.Context, f func(*Tx) error) error {
 	err := db.Write(ctx, f)
-	if fault.Is(err, fault.DiskFull) {
+	if DiskFull.Is(err) {
 		db.file.Release()
 		err = db.Write(ctx, f)
 	}

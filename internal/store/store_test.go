@@ -90,7 +90,8 @@ func TestReadings(t *testing.T) {
 		write(t, db, func(tx *Tx) (err error) {
 			id64, err = tx.AddReading(Reading{ClientID: id, URL: url, FinalURL: url + "x", Source: reading.FromWeb,
 				TakenAt: time.Now(),
-				Facts:   reading.FactsOf(p), Note: fault.New(fault.TakenAsServed).Around(fault.New(fault.NoBrowser))},
+				Facts:   reading.FactsOf(p),
+				Note:    (&fault.Fault{Code: "taken_as_served"}).Around(&fault.Fault{Code: "no_browser"})},
 				[]byte(body), p.Data())
 			return err
 		})
@@ -105,7 +106,7 @@ func TestReadings(t *testing.T) {
 		assert.Equal(t, a, latest["http://a.example/"].ID)
 		assert.Equal(t, b, latest["http://b.example/"].ID)
 		assert.Equal(t, page.Words{Seen: 15000, Copy: 15000}, latest["http://b.example/"].Facts.Words)
-		assert.Equal(t, fault.NoBrowser, latest["http://b.example/"].Note.Inner.Code)
+		assert.Equal(t, fault.Code("no_browser"), latest["http://b.example/"].Note.Inner.Code)
 		kept, err := tx.ReadingHTML(b)
 		require.NoError(t, err)
 		assert.Equal(t, html, string(kept))

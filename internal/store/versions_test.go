@@ -13,7 +13,6 @@ import (
 	"time"
 
 	"inktally/core/book"
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/plan"
@@ -108,7 +107,7 @@ func TestVersion6(t *testing.T) {
 			"http://thchimney.example/practice/unwelcome": {IgnoreRobots: true}}, modes)
 		failures, err := tx.Failures(client)
 		require.NoError(t, err)
-		assert.Equal(t, fault.NotReadBefore, failures["http://kettlecove.example/"].Code)
+		assert.Equal(t, NotReadBefore.Code, failures["http://kettlecove.example/"].Code)
 
 		phrases, err := tx.BookPhrases(client)
 		require.NoError(t, err)

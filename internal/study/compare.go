@@ -156,7 +156,7 @@ func (k *Known) side(ctx context.Context, beside *Beside, by *measured.Page, key
 func (k *Known) fill(ctx context.Context, beside *Beside, by *measured.Page, side *Side, r store.Reading) error {
 	p, err := k.from.Pages.Page(ctx, r)
 	if errors.Is(err, store.ErrDamaged) { // the others can still be compared
-		side.Failed = fault.New(fault.KeptPageUnreadable).Because(err)
+		side.Failed = fault.KeptPageUnreadable.New().Because(err)
 		return nil
 	}
 	if err != nil {

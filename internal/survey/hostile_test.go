@@ -174,7 +174,7 @@ func TestBusySites(t *testing.T) {
 	})
 	f, ok := fault.Of(err)
 	require.True(t, ok, "%v", err)
-	assert.Contains(t, []fault.Code{fault.SiteAnswered, fault.RobotsRefuse}, f.Code)
+	assert.Contains(t, []fault.Code{fetch.SiteAnswered.Code, fetch.RobotsRefuse.Code}, f.Code)
 	assert.Less(t, asked, 12)
 	found, asked, err := visit(t, "http://brindle.example/", Options{}, func(w http.ResponseWriter, r *http.Request) {
 		if r.URL.Path == "/" {
@@ -202,5 +202,5 @@ func TestBusySites(t *testing.T) {
 	})
 	f, ok = fault.Of(err)
 	require.True(t, ok)
-	assert.Equal(t, fault.RedirectCircle, f.Code)
+	assert.Equal(t, fetch.RedirectCircle.Code, f.Code)
 }

@@ -5,9 +5,9 @@ import (
 	"sync/atomic"
 	"testing"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
+	"inktally/internal/store"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -19,7 +19,7 @@ type pages map[string]string
 func (p pages) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
 	final, ok := p[r.Address]
 	if !ok {
-		return fetch.Document{}, fault.New(fault.NoSuchSite, r.Address)
+		return fetch.Document{}, fetch.NoSuchSite.New(r.Address)
 	}
 	return fetch.Document{URL: final, ContentType: "text/html", Body: []byte("<title>Brindle</title><p>A page.")}, nil
 }
@@ -29,7 +29,7 @@ func (p pages) Page(_ context.Context, doc fetch.Document, _ bool) (*page.Page, 
 }
 func (p pages) Sitemaps(context.Context, string) []string { return nil }
 func (p pages) Raw(_ context.Context, address string, _ int) ([]byte, error) {
-	return nil, fault.New(fault.NoSuchSite, address)
+	return nil, fetch.NoSuchSite.New(address)
 }
 
 // A site that answers by http and by https is one site with two addresses, unless one
@@ -62,7 +62,7 @@ type full struct {
 
 func (f *full) Page(ctx context.Context, doc fetch.Document, lightly bool) (*page.Page, error) {
 	if f.taken.Add(1) > 1 {
-		return nil, fault.New(fault.DiskFull)
+		return nil, store.DiskFull.New()
 	}
 	return f.pages.Page(ctx, doc, lightly)
 }
@@ -75,7 +75,7 @@ func TestFullDiskEndsASurvey(t *testing.T) {
 	}
 	web.pages["http://brindle.example/sitemap.xml"] = ""
 	_, err := Visit(context.Background(), linking{web}, "http://brindle.example/", Options{Lightly: true})
-	assert.True(t, fault.Is(err, fault.DiskFull), "%v", err)
+	assert.True(t, store.DiskFull.Is(err), "%v", err)
 	assert.LessOrEqual(t, web.taken.Load(), int64(1+atOnce+1),
 		"the first, those under way, and the one that waits for its turn")
 }

@@ -17,6 +17,7 @@ import (
 	"inktally/core/page"
 	"inktally/core/site"
 	"inktally/internal/fetch"
+	"inktally/internal/store"
 )
 
 // Web reads pages and sitemaps.
@@ -96,7 +97,7 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 		found: map[string]site.Visited{}}
 	u, err := url.Parse(start)
 	if err != nil || c.domain == "" {
-		return Site{}, fault.New(fault.AddressBad, start)
+		return Site{}, fetch.AddressBad.New(start)
 	}
 	root := (&url.URL{Scheme: u.Scheme, Host: u.Host, Path: "/"}).String()
 	doc, err := web.Get(ctx, fetch.Request{Address: root})
@@ -106,7 +107,7 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 	c.domain, c.host = lineup.Domain(doc.URL), hostOf(doc.URL) // the site may stand elsewhere now
 	home := c.add(doc.URL, "", false, "")
 	if home == nil {
-		return Site{}, fault.New(fault.AddressBad, start)
+		return Site{}, fetch.AddressBad.New(start)
 	}
 	c.visited = 1
 	if err := c.take(ctx, home, doc); err != nil {
@@ -122,7 +123,7 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 	}
 	out := Site{Domain: c.domain, Stopped: c.stopped}
 	if err := ctx.Err(); err != nil {
-		out.Stopped = fault.New(fault.GivenUp)
+		out.Stopped = fault.GivenUp.New()
 	}
 	c.tell(&out)
 	if !options.Lightly {
@@ -189,16 +190,16 @@ func (c *crawler) fail(ctx context.Context, t *target, err error) {
 	defer c.mu.Unlock()
 	t.failed = true
 	f, ok := fault.Of(err)
-	if !ok || f.Code == fault.DiskFull {
+	if !ok || f.Code == store.DiskFull.Code {
 		if ctx.Err() == nil { // what giving up broke off is no failure
 			c.broken = err
 		}
 		return
 	}
 	switch f.Code {
-	case fault.SiteAnswered:
+	case fetch.SiteAnswered.Code:
 		t.status = statusOf(f)
-	case fault.RobotsRefuse, fault.NotAPage, fault.GivenUp:
+	case fetch.RobotsRefuse.Code, fetch.NotAPage.Code, fault.GivenUp.Code:
 		t.failed = false // it is there, and not for us
 		return
 	}

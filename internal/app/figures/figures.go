@@ -151,7 +151,7 @@ func (s *Standing) Paste(ctx context.Context, id int64, table, source, day strin
 	}
 	rows := standing.Read(table)
 	if len(rows) == 0 {
-		return nil, fault.New(fault.NoFigures)
+		return nil, NoFigures.New()
 	}
 	out := &view.FiguresPasted{Unknown: []string{}}
 	err = s.DB.Write(ctx, func(tx *store.Tx) error {
@@ -191,7 +191,7 @@ func (s *Standing) day(typed string) (time.Time, error) {
 	}
 	on, err := time.Parse(time.DateOnly, typed)
 	if err != nil || on.After(s.Now().AddDate(0, 0, 1)) {
-		return on, fault.New(fault.DayBad, typed)
+		return on, DayBad.New(typed)
 	}
 	return on, nil
 }

@@ -84,7 +84,7 @@ func clean(g view.Business) (b business, err error) {
 		b.client.Name = lineup.Domain(b.homePage)
 	}
 	if b.client.Name == "" {
-		return b, fault.New(fault.ClientNeedsName)
+		return b, ClientNeedsName.New()
 	}
 	return b, nil
 }
@@ -100,7 +100,7 @@ func cleanLanguage(typed string) (string, error) {
 	case typed == anyLanguage:
 		return anyLanguage, nil
 	case tag == "":
-		return "", fault.New(fault.LanguageUnknown, typed)
+		return "", LanguageUnknown.New(typed)
 	default:
 		return tag, nil
 	}
@@ -116,7 +116,7 @@ func cleanServices(services []intent.Service) ([]intent.Service, error) {
 			return nil, err
 		}
 		if s.Worth < 0 {
-			return nil, fault.New(fault.JobNegative, s.Name)
+			return nil, JobNegative.New(s.Name)
 		}
 		if len(words) == 0 || slices.ContainsFunc(out, func(o intent.Service) bool {
 			return strings.EqualFold(o.Name, words[0])
@@ -139,10 +139,10 @@ func cleanPlaces(places []place.Place) ([]place.Place, error) {
 			continue
 		}
 		if len(p.Tokens()) == 0 {
-			return nil, fault.New(fault.PlaceNoWord, p.Name)
+			return nil, fault.PlaceNoWord.New(p.Name)
 		}
 		if p.Spellings, err = lines(strings.Split(strings.Join(p.Spellings, ","), ","),
-			fault.SpellingNoWord); err != nil {
+			SpellingNoWord); err != nil {
 			return nil, err
 		}
 		out = append(out, p)
@@ -158,7 +158,7 @@ const longestLine = 200
 
 // lines collapses each line and drops doubles and empty ones; a line of nothing
 // but signs is the fault noWord.
-func lines(list []string, noWord fault.Code) ([]string, error) {
+func lines(list []string, noWord fault.Kind1) ([]string, error) {
 	out := []string{}
 	for _, line := range list {
 		line = text.Collapse(line)
@@ -166,10 +166,10 @@ func lines(list []string, noWord fault.Code) ([]string, error) {
 			continue
 		}
 		if len(text.Tokens(line)) == 0 {
-			return nil, fault.New(noWord, line)
+			return nil, noWord.New(line)
 		}
 		if len([]rune(line)) > longestLine {
-			return nil, fault.New(fault.TextTooLong, longestLine)
+			return nil, TextTooLong.New(longestLine)
 		}
 		out = append(out, line)
 	}

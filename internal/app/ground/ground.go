@@ -197,7 +197,7 @@ func (g *Ground) Delete(ctx context.Context, id int64) error {
 // began, nil if that is not known.
 func (g *Ground) SetHours(ctx context.Context, id int64, hours float64, was *float64) error {
 	if !(hours >= 0 && hours <= mostHours) {
-		return fault.New(fault.HoursOutOfRange, mostHours)
+		return HoursOutOfRange.New(mostHours)
 	}
 	return g.DB.Write(ctx, func(tx *store.Tx) error {
 		is, err := tx.Hours(id)

@@ -5,7 +5,6 @@ import (
 	"errors"
 	"slices"
 
-	"inktally/core/fault"
 	"inktally/core/intent"
 	"inktally/core/place"
 	"inktally/core/site"
@@ -98,7 +97,7 @@ func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error)
 		p.Place = ""
 	}
 	if wasHome != (p.Kind == site.Home) {
-		return p, fault.New(fault.OneHomePage)
+		return p, OneHomePage.New()
 	}
 	return p, checkPage(k, p)
 }
@@ -109,19 +108,19 @@ func checkPage(k *study.Known, p store.Page) error {
 	twice := func(other store.Page) bool { return other.ID != p.ID && p.URL != "" && other.URL == p.URL }
 	switch {
 	case slices.ContainsFunc(k.Pages, twice):
-		return fault.New(fault.PageThere)
+		return PageThere.New()
 	case p.Service != "" && !slices.ContainsFunc(k.Services, func(s intent.Service) bool {
 		return s.Name == p.Service
 	}):
-		return fault.New(fault.NoSuchService, p.Service)
+		return NoSuchService.New(p.Service)
 	case p.Place != "" && !slices.ContainsFunc(k.Places, func(at place.Place) bool { return at.Name == p.Place }):
-		return fault.New(fault.NoSuchPlace, p.Place)
+		return NoSuchPlace.New(p.Place)
 	case p.Kind == site.Service && p.Service == "":
-		return fault.New(fault.PageNeedsService)
+		return PageNeedsService.New()
 	case p.Kind == site.Area && p.Place == "":
-		return fault.New(fault.PageNeedsPlace)
+		return PageNeedsPlace.New()
 	case p.URL == "" && p.Kind != site.Home && p.Service == "" && p.Place == "":
-		return fault.New(fault.PageNeedsAddress)
+		return PageNeedsAddress.New()
 	}
 	return nil
 }
@@ -157,7 +156,7 @@ func (g *Ground) RemovePage(ctx context.Context, client, id int64) error {
 			return err
 		}
 		if p.Kind == site.Home {
-			return fault.New(fault.HomePageStays)
+			return HomePageStays.New()
 		}
 		return tx.TakePageOff(client, id)
 	})

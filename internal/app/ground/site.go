@@ -4,10 +4,10 @@ import (
 	"context"
 	"slices"
 
-	"inktally/core/fault"
 	"inktally/core/finding"
 	"inktally/core/lineup"
 	"inktally/core/site"
+	"inktally/internal/app/lineups"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -178,7 +178,7 @@ func (g *Ground) ChooseBeside(ctx context.Context, id, page, entry int64, url *s
 		}
 		domain := lineup.Domain(e.URL)
 		if domain == "" {
-			return fault.New(fault.EntryWithoutSite, e.Name)
+			return lineups.EntryWithoutSite.New(e.Name)
 		}
 		return tx.SetLikeChoice(id, page, domain, url)
 	})

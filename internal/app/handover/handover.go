@@ -11,7 +11,6 @@ import (
 	"net/url"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/reading"
@@ -69,16 +68,16 @@ func (r *Received) check(ctx context.Context, p view.Handed) error {
 		return err
 	}
 	if subtle.ConstantTimeCompare([]byte(key), []byte(p.Key)) != 1 {
-		return fault.New(fault.NotOurBookmark)
+		return NotOurBookmark.New()
 	}
 	if len(p.HTML) > fetch.MaxBody {
-		return fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)
+		return readings.PastedTooLarge.New(fetch.MaxBody >> 20)
 	}
 	if strings.TrimSpace(p.HTML) == "" {
-		return fault.New(fault.NothingPasted)
+		return readings.NothingPasted.New()
 	}
 	if p.Origin != "null" && p.Origin != originOf(p.URL) {
-		return fault.New(fault.OtherOrigin, originOf(p.URL), p.Origin)
+		return OtherOrigin.New(originOf(p.URL), p.Origin)
 	}
 	return nil
 }

@@ -22,7 +22,7 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 	}
 	phrase = text.Collapse(phrase)
 	if lineupID == 0 && len(text.Tokens(phrase)) == 0 {
-		return nil, fault.New(fault.PhraseNeeded)
+		return nil, fault.PhraseNeeded.New()
 	}
 	e, err := draftOf(row)
 	if err != nil {
@@ -73,7 +73,7 @@ func draftOf(row view.EntryDraft) (e store.Entry, err error) {
 		e.Name = lineup.Domain(e.URL)
 	}
 	if e.Name == "" {
-		return e, fault.New(fault.EntryNoName)
+		return e, EntryNoName.New()
 	}
 	return e, nil
 }
@@ -181,7 +181,7 @@ func (l *Lineup) SetKind(ctx context.Context, id, entry int64, kind lineup.Kind)
 			return err
 		}
 		if e.Kind == lineup.Client || kind == lineup.Client {
-			return fault.New(fault.KindOfClient)
+			return KindOfClient.New()
 		}
 		lineupID = e.LineupID
 		domain := lineup.Domain(e.URL)

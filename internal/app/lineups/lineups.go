@@ -96,10 +96,10 @@ func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 func (l *Lineup) Record(ctx context.Context, id int64, phrase string) (*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
-		return nil, fault.New(fault.PhraseNeeded)
+		return nil, fault.PhraseNeeded.New()
 	}
 	if l.Search == nil {
-		return nil, fault.New(fault.NoSearchSource)
+		return nil, NoSearchSource.New()
 	}
 	k, err := l.known(ctx, id)
 	if err != nil {

@@ -28,11 +28,11 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Pag
 		case len(problems) > 0:
 			return results.Page{}, problems[0].Err
 		default:
-			return results.Page{}, fault.New(fault.NoPageInFiles)
+			return results.Page{}, saved.NoPageInFiles.New()
 		}
 	}
 	if len(body) > results.MaxBytes {
-		return results.Page{}, fault.New(fault.ResultsTooLarge, results.MaxBytes>>20)
+		return results.Page{}, ResultsTooLarge.New(results.MaxBytes >> 20)
 	}
 	return results.Read(body, src), nil
 }
@@ -53,7 +53,7 @@ func (l *Lineup) PreviewResults(name string, body []byte, columns []results.Fiel
 		return nil, err
 	}
 	if len(read.Entries) == 0 && read.Columns == nil { // a table can be told what its columns hold
-		return nil, fault.New(fault.NoResults)
+		return nil, NoResults.New()
 	}
 	read.Entries = read.WithSites()
 	return view.ResultsPreviewOf(read), nil
@@ -64,14 +64,14 @@ func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string,
 	*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
-		return nil, fault.New(fault.PhraseNeeded)
+		return nil, fault.PhraseNeeded.New()
 	}
 	read, err := ReadResults(name, body, columns)
 	if err != nil {
 		return nil, err
 	}
 	if len(read.Entries) == 0 {
-		return nil, fault.New(fault.NoResults)
+		return nil, NoResults.New()
 	}
 	k, err := l.known(ctx, id)
 	if err != nil {

@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
+	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/view"
@@ -16,7 +17,7 @@ import (
 func (l *Lineup) Paste(ctx context.Context, client int64, pasted string) (*view.Lineup, error) {
 	addresses, bad := Addresses(pasted)
 	if len(addresses) == 0 && bad == nil {
-		return nil, fault.New(fault.NothingPasted)
+		return nil, readings.NothingPasted.New()
 	}
 	err := l.DB.Write(ctx, func(tx *store.Tx) error {
 		if _, err := tx.Client(client); err != nil {
@@ -28,7 +29,7 @@ func (l *Lineup) Paste(ctx context.Context, client int64, pasted string) (*view.
 	case err != nil:
 		return nil, err
 	case bad != nil && len(addresses) > 0:
-		return nil, fault.New(fault.SomeRivalsAdded, len(addresses)).Around(bad)
+		return nil, SomeRivalsAdded.New(len(addresses)).Around(bad)
 	case bad != nil:
 		return nil, bad
 	}
@@ -100,7 +101,7 @@ func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*vi
 		of = e.LineupID
 		switch {
 		case taken && e.URL == "":
-			return fault.New(fault.EntryWithoutSite, e.Name)
+			return EntryWithoutSite.New(e.Name)
 		case taken && e.Paying():
 			return AddRivals(tx, client, []string{e.URL})
 		case taken:

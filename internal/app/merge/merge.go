@@ -20,7 +20,7 @@ func Merge[T any](thing fault.Thing, was, is, want T, says func(T) string) (T, e
 	case same(was, want):
 		return is, nil
 	}
-	return is, fault.New(fault.ChangedElsewhere, thing, says(is), says(want))
+	return is, ChangedElsewhere.New(thing, says(is), says(want))
 }
 
 // Keys merges what is kept by keys, each key by itself; the first that both changed is the fault.

@@ -30,7 +30,7 @@ func TestMerge(t *testing.T) {
 	kept, err := Merge(fault.Trade, "a", "b", "c", Text)
 	f, ok := fault.Of(err)
 	require.True(t, ok)
-	assert.Equal(t, fault.ChangedElsewhere, f.Code)
+	assert.Equal(t, ChangedElsewhere.Code, f.Code)
 	assert.Equal(t, map[string]string{"thing": "trade", "theirs": "b", "yours": "c"}, f.Params)
 	assert.Equal(t, "b", kept, "what is there stands")
 

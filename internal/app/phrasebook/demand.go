@@ -3,7 +3,6 @@ package phrasebook
 import (
 	"context"
 
-	"inktally/core/fault"
 	"inktally/core/table"
 	"inktally/internal/app/lineups"
 	"inktally/internal/source"
@@ -28,7 +27,7 @@ const askedAtOnce = 1000
 // and undone as one.
 func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 	if b.Demand == nil {
-		return nil, fault.New(fault.NoDemandSource)
+		return nil, NoDemandSource.New()
 	}
 	k, err := b.Studies.Of(ctx, id)
 	if err != nil {

@@ -16,7 +16,7 @@ import (
 // empty if the rule decides again.
 func (b *Book) PlacePhrases(ctx context.Context, client int64, phrases []string, with string) (*view.Book, error) {
 	if with != "" && len(text.Tokens(with)) == 0 {
-		return nil, fault.New(fault.PhraseNoWord, with)
+		return nil, fault.PhraseNoWord.New(with)
 	}
 	err := b.DB.Write(ctx, func(tx *store.Tx) error {
 		if _, err := tx.Client(client); err != nil {

@@ -7,7 +7,6 @@ import (
 	"strings"
 
 	"inktally/core/book"
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/core/place"
@@ -32,7 +31,7 @@ const shownRefused = 100
 // listOf reads a list: XLSX by how it begins, else text.
 func listOf(body []byte) ([][]string, error) {
 	if len(body) > MaxList {
-		return nil, fault.New(fault.ListTooLarge, MaxList>>20)
+		return nil, ListTooLarge.New(MaxList >> 20)
 	}
 	if !bytes.HasPrefix(body, []byte("PK\x03\x04")) {
 		return table.Parse(body)
@@ -49,7 +48,7 @@ func sheetRows(body []byte) ([][]string, error) {
 	f, err := excelize.OpenReader(bytes.NewReader(body),
 		excelize.Options{UnzipSizeLimit: maxUnzipped, UnzipXMLSizeLimit: maxUnzipped / 4})
 	if err != nil {
-		return nil, fault.New(fault.WorkbookUnreadable).Because(err)
+		return nil, WorkbookUnreadable.New().Because(err)
 	}
 	defer f.Close()
 	for _, name := range f.GetSheetList() {
@@ -79,7 +78,7 @@ func sheetRows(body []byte) ([][]string, error) {
 			return out, nil
 		}
 	}
-	return nil, fault.New(fault.WorkbookEmpty)
+	return nil, WorkbookEmpty.New()
 }
 
 // PreviewList shows how a list is understood before it is imported.
@@ -254,7 +253,7 @@ func (b *Book) UndoImport(ctx context.Context, client, id int64) error {
 			return err
 		}
 		if last[0].ID != id {
-			return fault.New(fault.ImportNotLast, last[0].Name)
+			return ImportNotLast.New(last[0].Name)
 		}
 		for _, added := range i.Added {
 			if err := tx.DeletePhrase(client, added); err != nil {

@@ -4,7 +4,6 @@ import (
 	"context"
 
 	"inktally/core/book"
-	"inktally/core/fault"
 	"inktally/core/phrase"
 	"inktally/core/text"
 	"inktally/core/visits"
@@ -39,7 +38,7 @@ func (b *Book) TieWords(ctx context.Context, id int64, ties []Tied) (*view.Book,
 		}
 		rows[i] = store.BookWord{Word: one, TiedTo: phrase.Fold(t.Means)}
 		if t.Means != "" && rows[i].TiedTo == "" {
-			return nil, fault.New(fault.NotOneWord, t.Means)
+			return nil, NotOneWord.New(t.Means)
 		}
 	}
 	return b.changing(ctx, id, func(tx *store.Tx, k *study.Known) error {
@@ -107,7 +106,7 @@ func said(k *study.Known, word string) store.BookWord {
 func oneWord(s string) (string, error) {
 	tokens := text.Tokens(s)
 	if len(tokens) != 1 {
-		return "", fault.New(fault.NotOneWord, s)
+		return "", NotOneWord.New(s)
 	}
 	return tokens[0], nil
 }

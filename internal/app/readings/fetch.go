@@ -8,6 +8,7 @@ import (
 	"inktally/core/page"
 	"inktally/core/reading"
 	"inktally/internal/fetch"
+	"inktally/internal/fetch/render"
 	"inktally/internal/store"
 )
 
@@ -30,9 +31,9 @@ func (r *Readings) Fetch(ctx context.Context, client int64, url string, mode sto
 	if err != nil {
 		why, told := fault.Of(err)
 		if !told {
-			why = fault.New(fault.BrowserNotStart)
+			why = render.BrowserNotStart.New()
 		}
-		in.Note = fault.New(fault.TakenAsServed).Around(why)
+		in.Note = TakenAsServed.New().Around(why)
 		return in, nil
 	}
 	rendered.Document.Redirects = in.Document.Redirects
@@ -42,7 +43,7 @@ func (r *Readings) Fetch(ctx context.Context, client int64, url string, mode sto
 // render reads a page as a browser renders it.
 func (r *Readings) render(ctx context.Context, ask fetch.Request) (Incoming, error) {
 	if r.Renderer == nil || !r.Renderer.Available() {
-		return Incoming{}, fault.New(fault.NoBrowser)
+		return Incoming{}, render.NoBrowser.New()
 	}
 	doc, err := r.Renderer.Render(ctx, ask)
 	return Incoming{Document: doc, Source: reading.FromBrowser, RobotsIgnored: ask.IgnoreRobots}, err
@@ -89,7 +90,7 @@ func (r *Readings) again(ctx context.Context, last store.Reading, doc *fetch.Doc
 			doc.LastModified = last.LastModified
 		}
 		if doc.Body, err = tx.ReadingHTML(last.ID); err != nil {
-			return fault.New(fault.PageKeptNowhere).Because(err)
+			return PageKeptNowhere.New().Because(err)
 		}
 		return nil
 	})

@@ -24,10 +24,10 @@ type ownedPage struct {
 func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, files []saved.File) ([]view.Filed,
 	error) {
 	if len(files) == 0 {
-		return nil, fault.New(fault.NoFile)
+		return nil, NoFile.New()
 	}
 	if len(files) > saved.MaxFiles {
-		return nil, fault.New(fault.TooManyFiles, saved.MaxFiles)
+		return nil, TooManyFiles.New(saved.MaxFiles)
 	}
 	pages, problems := saved.Read(files)
 	if len(pages) == 0 {
@@ -58,9 +58,9 @@ func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned [
 	case alone:
 		to = here
 	case p.Document.URL == "":
-		return failed(f, fault.New(fault.FileWithoutURL))
+		return failed(f, FileWithoutURL.New())
 	default:
-		return failed(f, fault.New(fault.FileOfNobody))
+		return failed(f, FileOfNobody.New())
 	}
 	in := Incoming{Document: p.Document, Sheets: p.Sheets, Base: p.Base, Source: reading.FromFile}
 	if p.Archive {
@@ -80,7 +80,7 @@ func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned [
 func failed(f view.Filed, err error) view.Filed {
 	why, told := fault.Of(err)
 	if !told {
-		why = fault.New(fault.OwnMistake).Because(err)
+		why = fault.OwnMistake.New().Because(err)
 	}
 	f.Failure = view.FailureOf(why)
 	return f

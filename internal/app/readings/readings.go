@@ -74,7 +74,7 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 	more ...func(*store.Tx, int64) error) (int64, error) {
 	p := r.read(in)
 	if p.Warns(page.NotHTML) {
-		return 0, fault.New(fault.FileNotAPage, in.Document.URL)
+		return 0, FileNotAPage.New(in.Document.URL)
 	}
 	kept, data := store.Reading{ClientID: client, URL: key, FinalURL: in.Document.URL, Source: in.Source,
 		RobotsIgnored: in.RobotsIgnored,
@@ -142,10 +142,10 @@ func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Page, erro
 // of a rival's if entry is its lineup entry.
 func (r *Readings) Paste(ctx context.Context, client, pageID, entry int64, html string) (view.Filed, error) {
 	if strings.TrimSpace(html) == "" {
-		return view.Filed{}, fault.New(fault.NothingPasted)
+		return view.Filed{}, NothingPasted.New()
 	}
 	if len(html) > fetch.MaxBody {
-		return view.Filed{}, fault.New(fault.PastedTooLarge, fetch.MaxBody>>20)
+		return view.Filed{}, PastedTooLarge.New(fetch.MaxBody >> 20)
 	}
 	_, here, err := r.owned(ctx, client, pageID, entry)
 	if err != nil {

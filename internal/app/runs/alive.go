@@ -52,7 +52,7 @@ func (r *Runs) leave(id int64) {
 // be kept.
 func (r *Runs) full(id int64, err error) bool {
 	why, _ := fault.Of(err)
-	if why == nil || why.Code != fault.DiskFull {
+	if why == nil || why.Code != store.DiskFull.Code {
 		return false
 	}
 	r.mu.Lock()

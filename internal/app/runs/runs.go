@@ -88,7 +88,7 @@ func (r *Runs) Resume(ctx context.Context, client, id int64) (view.Run, error) {
 			return err
 		}
 		if job.State == store.JobRunning && r.alive(id) {
-			return fault.New(fault.RunUnderWay)
+			return RunUnderWay.New()
 		}
 		if err := tx.ReopenJob(id); err != nil {
 			return err
@@ -127,7 +127,7 @@ func (r *Runs) ReadPage(ctx context.Context, client int64, url string, mode read
 	job := store.Job{ClientID: client, StartedAt: r.now()}
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
 		if last, err := tx.LastJob(client); err == nil && last.State == store.JobRunning && r.alive(last.ID) {
-			return fault.New(fault.RunUnderWay)
+			return RunUnderWay.New()
 		}
 		name, err := ownerOf(tx, client, url)
 		if err != nil {
@@ -289,7 +289,7 @@ func (r *Runs) readAll(running context.Context, client, id int64) {
 	if running.Err() != nil {
 		state = store.JobStopped
 	}
-	if fault.Is(context.Cause(running), fault.DiskFull) {
+	if store.DiskFull.Is(context.Cause(running)) {
 		state = store.JobInterrupted
 	}
 	err = r.db.Write(keep, func(tx *store.Tx) error {
@@ -351,7 +351,7 @@ func (r *Runs) why(item store.JobItem, err error) *fault.Fault {
 	why, told := fault.Of(err)
 	if !told {
 		r.log.Error("a page could not be read", "page", item.URL, "error", err)
-		return fault.New(fault.OwnMistake)
+		return fault.OwnMistake.New()
 	}
 	return why
 }

@@ -3,7 +3,6 @@ package runs
 import (
 	"context"
 
-	"inktally/core/fault"
 	"inktally/core/lineup"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -32,7 +31,7 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 	job := store.Job{ClientID: id, StartedAt: r.now()}
 	err := r.db.Write(ctx, func(tx *store.Tx) error {
 		if last, err := tx.LastJob(id); err == nil && last.State == store.JobRunning && r.alive(last.ID) {
-			return fault.New(fault.RunUnderWay)
+			return RunUnderWay.New()
 		}
 		k, err := r.studies.In(ctx, tx, id)
 		if err != nil {
@@ -47,7 +46,7 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 			job.Items = append(job.Items, sitesOf(k.Known)...)
 		}
 		if len(job.Items) == 0 {
-			return fault.New(fault.NothingToRead)
+			return NothingToRead.New()
 		}
 		return r.add(tx, &job)
 	})

@@ -24,7 +24,7 @@ func (s *Sheet) Evidence(ctx context.Context, id, pageID, entry int64, phrase st
 	var marks []sheet.Mark
 	if e.Phrase = text.Collapse(phrase); e.Phrase != "" {
 		if len(text.Tokens(e.Phrase)) == 0 {
-			return nil, fault.New(fault.PhraseNoWord, e.Phrase)
+			return nil, fault.PhraseNoWord.New(e.Phrase)
 		}
 		criteria, family := c.Criteria, ""
 		if key, ok := criteria.FamilyOf(e.Phrase); ok {

@@ -5,7 +5,6 @@ package sheets
 import (
 	"context"
 
-	"inktally/core/fault"
 	"inktally/core/plan"
 	"inktally/internal/app/ground"
 	"inktally/internal/study"
@@ -37,7 +36,7 @@ func (s *Sheet) readSide(ctx context.Context, id, pageID, entry int64) (comparis
 	}
 	side, err := c.Entry(entry)
 	if err == nil && side.Column == nil {
-		err = fault.New(fault.PageNotReadYet)
+		err = PageNotReadYet.New()
 	}
 	return c, side, err
 }

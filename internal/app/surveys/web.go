@@ -5,7 +5,6 @@ import (
 	"errors"
 	"sync"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/site"
 	"inktally/internal/app/readings"
@@ -68,7 +67,7 @@ func (w *keptWeb) Page(ctx context.Context, doc fetch.Document, _ bool) (*page.P
 	}
 	c := came.(come)
 	id, err := w.surveys.Readings.Keep(keep, w.job.Client, w.key(doc.URL), c.in)
-	if fault.Is(err, fault.FileNotAPage) {
+	if readings.FileNotAPage.Is(err) {
 		return nil, nil
 	}
 	if err != nil {

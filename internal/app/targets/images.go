@@ -7,7 +7,6 @@ import (
 	"slices"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/imagename"
 	"inktally/core/plan"
 	"inktally/internal/export"
@@ -162,7 +161,7 @@ func (w *Worked) checkName(s Said) error {
 		return nil
 	}
 	if !fileName.MatchString(s.Value) {
-		return fault.New(fault.ImageNameBad, s.Value, imagename.Slug(strings.TrimSuffix(s.Value, ".jpg"))+".jpg")
+		return ImageNameBad.New(s.Value, imagename.Slug(strings.TrimSuffix(s.Value, ".jpg"))+".jpg")
 	}
 	return nil
 }

@@ -4,7 +4,6 @@ import (
 	"context"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/core/proof"
@@ -128,5 +127,5 @@ func (p *Plan) FindPage(ctx context.Context, client int64, called string) (strin
 			return c.Aim.Key, nil
 		}
 	}
-	return "", fault.New(fault.DraftNoPage, called)
+	return "", DraftNoPage.New(called)
 }

@@ -7,7 +7,6 @@ import (
 	"context"
 	"slices"
 
-	"inktally/core/fault"
 	"inktally/core/plan"
 	"inktally/core/text"
 	"inktally/internal/app/readings"
@@ -52,7 +51,7 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 	}
 	for _, s := range said {
 		if s.State == plan.Changed && s.Value == "" {
-			return nil, fault.New(fault.ChangeNeedsValue)
+			return nil, ChangeNeedsValue.New()
 		}
 		if err := w.checkName(s); err != nil {
 			return nil, err
@@ -118,7 +117,7 @@ func (w *Worked) row(tx *store.Tx, page string) (int64, error) {
 func (p *Plan) Add(ctx context.Context, client int64, o plan.Own) (int64, error) {
 	o.Text = text.Collapse(o.Text)
 	if o.Text == "" {
-		return 0, fault.New(fault.TargetNeedsText)
+		return 0, TargetNeedsText.New()
 	}
 	w, err := p.Work(ctx, client)
 	if err != nil {

@@ -31,7 +31,7 @@ func TestBrowserThatIsNotClosed(t *testing.T) {
 	_, err := b.Render(context.Background(), fetch.Request{Address: address})
 	f, told := fault.Of(err)
 	require.True(t, told, "%v", err)
-	assert.Equal(t, fault.BrowserNotClosed, f.Code)
+	assert.Equal(t, BrowserNotClosed.Code, f.Code)
 	assert.Zero(t, c.tcp.Load(), "TCP")
 	assert.Zero(t, c.udp.Load(), "UDP")
 }

@@ -4,8 +4,6 @@ import (
 	"context"
 	"time"
 
-	"inktally/core/fault"
-
 	"github.com/chromedp/chromedp"
 	"github.com/shirou/gopsutil/v4/process"
 )
@@ -120,6 +118,6 @@ func (b *Browser) failAll() {
 	b.visiting.Lock()
 	defer b.visiting.Unlock()
 	for v := range b.visits {
-		v.end(fault.New(fault.RenderMemory, v.host()))
+		v.end(RenderMemory.New(v.host()))
 	}
 }

@@ -111,9 +111,9 @@ func TestGreedyPages(t *testing.T) {
 	b := browser(t, 40*time.Second)
 	render(t, b, server.URL+"/small")
 	for path, want := range map[string][]fault.Code{
-		"/packed": {fault.RenderTooLarge}, "/arrays": {fault.RenderMemory, fault.BrowserLost},
-		"/blobs": {fault.RenderMemory, fault.BrowserLost},
-		"/tall":  {fault.RenderTooLarge, fault.RenderMemory, fault.RenderTimedOut},
+		"/packed": {RenderTooLarge.Code}, "/arrays": {RenderMemory.Code, BrowserLost.Code},
+		"/blobs": {RenderMemory.Code, BrowserLost.Code},
+		"/tall":  {RenderTooLarge.Code, RenderMemory.Code, RenderTimedOut.Code},
 	} {
 		t.Run(path, func(t *testing.T) {
 			own, all := peaks(b, func() {

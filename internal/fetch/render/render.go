@@ -18,7 +18,6 @@ import (
 	"sync"
 	"time"
 
-	"inktally/core/fault"
 	"inktally/internal/fetch"
 
 	"github.com/chromedp/chromedp"
@@ -133,7 +132,7 @@ func (b *Browser) browser() (context.Context, error) {
 	}
 	ctx, end, err := b.start()
 	if err != nil {
-		return nil, fault.New(fault.BrowserNotStart).Because(err)
+		return nil, BrowserNotStart.New().Because(err)
 	}
 	b.running, b.end = ctx, end
 	go b.watch(ctx)
@@ -208,7 +207,7 @@ func flags(path, dir string) []chromedp.ExecAllocatorOption {
 // Render reads the page at an address as it is rendered. The errors are faults.
 func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, error) {
 	if !b.Available() {
-		return fetch.Document{}, fault.New(fault.NoBrowser)
+		return fetch.Document{}, NoBrowser.New()
 	}
 	if !r.IgnoreRobots {
 		if err := b.options.Web.Welcome(ctx, r.Address); err != nil {
@@ -216,7 +215,7 @@ func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, 
 		}
 	}
 	doc, crowded, err := b.turn(ctx, r.Address, 1)
-	if crowded && fault.Is(err, fault.RenderMemory) {
+	if crowded && RenderMemory.Is(err) {
 		doc, _, err = b.turn(ctx, r.Address, atOnce)
 	}
 	return doc, err
@@ -238,7 +237,7 @@ func (b *Browser) turn(ctx context.Context, address string, turns int) (doc fetc
 		}
 	}
 	doc, crowded, err = b.render(ctx, address)
-	if fault.Is(err, fault.BrowserLost) && ctx.Err() == nil {
+	if BrowserLost.Is(err) && ctx.Err() == nil {
 		doc, crowded, err = b.render(ctx, address)
 	}
 	return doc, crowded, err
@@ -276,14 +275,14 @@ func (b *Browser) render(ctx context.Context, address string) (doc fetch.Documen
 	case v.failure() != nil:
 		return doc, v.crowded.Load(), v.failure()
 	case !alive(running):
-		return doc, false, fault.New(fault.BrowserLost).Because(err)
+		return doc, false, BrowserLost.New().Because(err)
 	case limit.Err() != nil:
 		if v.requests.Load() == 0 { // it has not even asked for the page
 			b.discard(running)
 		}
-		return doc, false, fault.New(fault.RenderTimedOut, v.host())
+		return doc, false, RenderTimedOut.New(v.host())
 	}
-	return doc, false, fault.New(fault.RenderFailed, v.host()).Because(err)
+	return doc, false, RenderFailed.New(v.host()).Because(err)
 }
 
 // discard ends a browser that does not work any more: the next page starts another one.

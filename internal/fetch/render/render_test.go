@@ -150,9 +150,9 @@ func TestDrawingFails(t *testing.T) {
 	server, _ := shop(t)
 	b := browser(t, 15*time.Second) // a crash takes its time on a machine that is busy
 	for path, want := range map[string]fault.Code{
-		"/broken": fault.SiteAnswered, "/nothing": fault.SiteAnswered, "/private": fault.RobotsRefuse,
-		"/loop":  fault.RenderTimedOut,
-		"/crash": fault.RenderMemory,
+		"/broken": fetch.SiteAnswered.Code, "/nothing": fetch.SiteAnswered.Code, "/private": fetch.RobotsRefuse.Code,
+		"/loop":  RenderTimedOut.Code,
+		"/crash": RenderMemory.Code,
 	} {
 		t.Run(path, func(t *testing.T) {
 			_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + path})
@@ -301,7 +301,7 @@ func TestNoBrowser(t *testing.T) {
 	b := New(Options{})
 	assert.False(t, b.Available())
 	_, err := b.Render(context.Background(), fetch.Request{Address: "http://shop.example/"})
-	assert.True(t, fault.Is(err, fault.NoBrowser))
+	assert.True(t, NoBrowser.Is(err))
 }
 
 // A browser elsewhere serves as well.
@@ -312,7 +312,7 @@ func TestBrowserElsewhere(t *testing.T) {
 	b := New(Options{Web: local.options.Web, URL: "http://127.0.0.1:1/"})
 	assert.True(t, b.Available())
 	_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/there"})
-	assert.True(t, fault.Is(err, fault.BrowserNotStart), "%v", err)
+	assert.True(t, BrowserNotStart.Is(err), "%v", err)
 	b = New(Options{Web: local.options.Web, URL: elsewhere(t, local.options.Path)})
 	defer b.Close()
 	_, p := render(t, b, server.URL+"/")

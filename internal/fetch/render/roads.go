@@ -3,8 +3,6 @@ package render
 import (
 	"context"
 
-	"inktally/core/fault"
-
 	"github.com/chromedp/cdproto/page"
 	"github.com/chromedp/cdproto/target"
 	"github.com/chromedp/chromedp"
@@ -43,11 +41,11 @@ func seal(tab context.Context) error {
 	_, err := chromedp.Call(tab, page.AddScriptToEvaluateOnNewDocument,
 		page.AddScriptToEvaluateOnNewDocumentParams{Source: unplug, RunImmediately: &now})
 	if err != nil {
-		return fault.New(fault.BrowserNotClosed).Because(err)
+		return BrowserNotClosed.New().Because(err)
 	}
 	open, err := chromedp.Run(tab, chromedp.Evaluate[bool](plugged))
 	if err == nil && open {
-		err = fault.New(fault.BrowserNotClosed)
+		err = BrowserNotClosed.New()
 	}
 	return err
 }

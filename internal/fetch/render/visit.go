@@ -10,7 +10,6 @@ import (
 	"sync/atomic"
 	"time"
 
-	"inktally/core/fault"
 	"inktally/internal/fetch"
 
 	"github.com/chromedp/cdproto/cdp"
@@ -99,7 +98,7 @@ func (v *visit) ready(tab context.Context) error {
 		return err
 	}
 	if err := seal(tab); err != nil {
-		if fault.Is(err, fault.BrowserNotClosed) {
+		if BrowserNotClosed.Is(err) {
 			v.fail(err)
 		}
 		return err
@@ -154,7 +153,7 @@ func (v *visit) hear(event any) {
 			_, _ = chromedp.Call(v.tab, page.HandleJavaScriptDialog, page.HandleJavaScriptDialogParams{Accept: false})
 		}()
 	case *inspector.EventTargetCrashed:
-		v.end(fault.New(fault.RenderMemory, v.host()))
+		v.end(RenderMemory.New(v.host()))
 	}
 }
 
@@ -279,7 +278,7 @@ type taken struct {
 	Large bool   `json:"large"`
 }
 
-var errTooLarge = fault.New(fault.RenderTooLarge)
+var errTooLarge = RenderTooLarge.New()
 
 // takeDown writes the page down as it stands. A page may have led on by
 // script, so its world is looked for anew.

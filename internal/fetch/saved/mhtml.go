@@ -12,7 +12,6 @@ import (
 	"path"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 )
@@ -27,14 +26,14 @@ const (
 func mhtml(f File) (Page, error) {
 	message, err := mail.ReadMessage(bytes.NewReader(f.Body))
 	if err != nil {
-		return Page{}, fault.New(fault.ArchiveUnreadable)
+		return Page{}, ArchiveUnreadable.New()
 	}
 	m := parts{byAddress: map[string][]byte{}}
 	if err := m.read(textproto.MIMEHeader(message.Header), message.Body, 0); err != nil {
 		return Page{}, err
 	}
 	if m.page == nil {
-		return Page{}, fault.New(fault.ArchiveEmpty)
+		return Page{}, ArchiveEmpty.New()
 	}
 	p := Page{File: f.Name, Archive: true, Sheets: map[string]string{},
 		Document: fetch.Document{ContentType: m.contentType, Body: m.page}, Base: m.location}
@@ -62,7 +61,7 @@ type parts struct {
 // read takes a part or, if it has parts itself, these.
 func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) error {
 	if m.count++; m.count > maxParts || depth > maxNest {
-		return fault.New(fault.ArchiveTooMany, maxParts)
+		return ArchiveTooMany.New(maxParts)
 	}
 	kind, params, err := mime.ParseMediaType(header.Get("Content-Type"))
 	if err != nil {
@@ -79,10 +78,10 @@ func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) err
 		return nil // a page can do without one of its sheets
 	}
 	if err != nil && len(raw) == 0 {
-		return fault.New(fault.ArchiveDamaged)
+		return ArchiveDamaged.New()
 	}
 	if m.sum += len(raw); m.sum > MaxBytes {
-		return fault.New(fault.ArchiveTooLarge, MaxBytes>>20)
+		return ArchiveTooLarge.New(MaxBytes >> 20)
 	}
 	location := strings.TrimSpace(header.Get("Content-Location"))
 	if isHTML(kind) {
@@ -103,7 +102,7 @@ func (m *parts) readAll(r *multipart.Reader, depth int) error {
 			return nil // what came before the damage is kept
 		}
 		if err != nil {
-			return fault.New(fault.ArchiveDamaged)
+			return ArchiveDamaged.New()
 		}
 		if err := m.read(part.Header, part, depth+1); err != nil {
 			return err

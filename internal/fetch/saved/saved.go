@@ -15,7 +15,6 @@ import (
 	"strings"
 
 	"inktally/core/decode"
-	"inktally/core/fault"
 	"inktally/core/linked"
 	"inktally/core/page"
 	"inktally/internal/fetch"
@@ -71,7 +70,7 @@ func Read(files []File) (pages []Page, problems []Problem) {
 		pages = append(pages, found...)
 	}
 	if len(pages) == 0 && len(problems) == 0 {
-		problems = append(problems, Problem{Err: fault.New(fault.NoPageInFiles)})
+		problems = append(problems, Problem{Err: NoPageInFiles.New()})
 	}
 	return pages, problems
 }
@@ -179,9 +178,9 @@ func besideAnother(name string, others map[string][]byte) bool {
 func bounds(name string, body []byte) error {
 	switch {
 	case len(bytes.TrimSpace(body)) == 0:
-		return fault.New(fault.FileEmpty, name)
+		return fetch.FileEmpty.New(name)
 	case len(body) > fetch.MaxBody:
-		return fault.New(fault.PageTooLarge, fetch.MaxBody>>20)
+		return fetch.PageTooLarge.New(fetch.MaxBody >> 20)
 	}
 	return nil
 }

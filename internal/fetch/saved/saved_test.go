@@ -10,6 +10,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/page"
+	"inktally/internal/fetch"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -136,22 +137,22 @@ func TestBadFiles(t *testing.T) {
 		body string
 		want fault.Code
 	}{
-		"empty.html":    {"", fault.FileEmpty},
-		"blank.txt":     {" \n ", fault.FileEmpty},
-		"photo.jpg":     {"\xff\xd8", fault.NoPageInFiles},
-		"large.html":    {strings.Repeat("<p>word ", 3<<20), fault.PageTooLarge},
-		"nothing.mhtml": {"nothing", fault.ArchiveUnreadable},
+		"empty.html":    {"", fetch.FileEmpty.Code},
+		"blank.txt":     {" \n ", fetch.FileEmpty.Code},
+		"photo.jpg":     {"\xff\xd8", NoPageInFiles.Code},
+		"large.html":    {strings.Repeat("<p>word ", 3<<20), fetch.PageTooLarge.Code},
+		"nothing.mhtml": {"nothing", ArchiveUnreadable.Code},
 		"no.mhtml": {"MIME-Version: 1.0\r\nContent-Type: multipart/related; boundary=x\r\n\r\nno parts",
-			fault.ArchiveDamaged},
-		"text.mhtml":  {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", fault.ArchiveEmpty},
-		"noise.warc":  {"WARC/1.0\r\nnoise\r\n\r\n", fault.ArchiveEmpty},
-		"broken.warc": {"WARC/", fault.ArchiveEmpty},
+			ArchiveDamaged.Code},
+		"text.mhtml":  {"MIME-Version: 1.0\r\nContent-Type: image/png\r\n\r\nx", ArchiveEmpty.Code},
+		"noise.warc":  {"WARC/1.0\r\nnoise\r\n\r\n", ArchiveEmpty.Code},
+		"broken.warc": {"WARC/", ArchiveEmpty.Code},
 		"bomb.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip", bomb),
-			fault.ArchiveRecords},
+			ArchiveRecords.Code},
 		"cut.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: gzip",
-			bomb[:len(bomb)/2]), fault.ArchiveRecords},
+			bomb[:len(bomb)/2]), ArchiveRecords.Code},
 		"odd.warc": {record("http://ash.example/", "Content-Type: text/html\r\nContent-Encoding: deflate",
-			"not deflate"), fault.ArchiveRecords},
+			"not deflate"), ArchiveRecords.Code},
 	} {
 		t.Run(name, func(t *testing.T) {
 			pages, problems := Read([]File{{name, []byte(c.body)}})
@@ -222,7 +223,7 @@ func TestArchiveBomb(t *testing.T) {
 	require.Less(t, packed.Len(), 4<<20)
 	pages, problems := Read([]File{{Name: "a.warc.gz", Body: packed.Bytes()}})
 	require.Len(t, problems, 1)
-	assert.True(t, fault.Is(problems[0].Err, fault.ArchiveTooLarge), "%v", problems[0].Err)
+	assert.True(t, fault.Is(problems[0].Err, ArchiveTooLarge.Code), "%v", problems[0].Err)
 	assert.Len(t, pages, 1, "what stands before it is kept")
 	left, err := os.ReadDir(temp)
 	require.NoError(t, err)

@@ -9,7 +9,6 @@ import (
 	"net/http"
 	"strings"
 
-	"inktally/core/fault"
 	"inktally/core/page"
 	"inktally/internal/fetch"
 
@@ -23,19 +22,19 @@ const maxRecords = 20_000 // of a WARC file
 func warc(f File) ([]Page, error) {
 	stream := &unfolded{left: maxUnfolded}
 	if err := stream.open(f.Body); err != nil {
-		return nil, fault.New(fault.ArchiveUnreadable)
+		return nil, ArchiveUnreadable.New()
 	}
 	r, err := gowarc.NewWarcFileReaderFromStream(stream, 0,
 		gowarc.WithSyntaxErrorPolicy(gowarc.ErrWarn), gowarc.WithSpecViolationPolicy(gowarc.ErrWarn),
 		gowarc.WithUnknownRecordTypePolicy(gowarc.ErrIgnore), gowarc.WithSkipParseBlock(),
 		gowarc.WithBufferMaxMemBytes(1<<20))
 	if err != nil {
-		return nil, fault.New(fault.ArchiveUnreadable)
+		return nil, ArchiveUnreadable.New()
 	}
 	a := archive{sheets: map[string][]byte{}}
 	damage := a.readAll(r)
 	if stream.left < 0 {
-		damage = fault.New(fault.ArchiveTooLarge, maxUnfolded>>20)
+		damage = ArchiveTooLarge.New(maxUnfolded >> 20)
 	}
 	for i := range a.pages {
 		p := &a.pages[i]
@@ -50,7 +49,7 @@ func warc(f File) ([]Page, error) {
 	case damage != nil:
 		return a.pages, damage
 	case len(a.pages) == 0:
-		return nil, fault.New(fault.ArchiveEmpty)
+		return nil, ArchiveEmpty.New()
 	}
 	return a.pages, nil
 }
@@ -95,10 +94,10 @@ func (a *archive) readAll(r *gowarc.WarcFileReader) error {
 			break
 		}
 		if n > maxRecords {
-			return fault.New(fault.ArchiveTooMany, maxRecords)
+			return ArchiveTooMany.New(maxRecords)
 		}
 		if err != nil || record.WarcRecord == nil {
-			return fault.New(fault.ArchiveDamaged).Because(err)
+			return ArchiveDamaged.New().Because(err)
 		}
 		err = a.take(record.WarcRecord)
 		_ = record.Close()
@@ -107,7 +106,7 @@ func (a *archive) readAll(r *gowarc.WarcFileReader) error {
 		}
 	}
 	if a.broken > 0 {
-		return fault.New(fault.ArchiveRecords, a.broken)
+		return ArchiveRecords.New(a.broken)
 	}
 	return nil
 }
@@ -140,7 +139,7 @@ func (a *archive) take(record gowarc.WarcRecord) error {
 		return nil
 	}
 	if a.sum += len(body); a.sum > MaxBytes {
-		return fault.New(fault.ArchiveTooLarge, MaxBytes>>20)
+		return ArchiveTooLarge.New(MaxBytes >> 20)
 	}
 	if isSheet {
 		a.sheets[address] = body

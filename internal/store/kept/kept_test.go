@@ -10,6 +10,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/outline"
 	"inktally/core/site"
+	"inktally/internal/fetch"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -69,7 +70,7 @@ func TestRows(t *testing.T) {
 }
 
 func TestFaults(t *testing.T) {
-	in := fault.New(fault.NotRead, "tarn.example").Around(fault.New(fault.NoConnection, "tarn.example"))
+	in := fetch.NotRead.New("tarn.example").Around(fetch.NoConnection.New("tarn.example"))
 	var out *fault.Fault
 	through(t, FaultOf(in), Fault{To: &out})
 	assert.Equal(t, in, out)

@@ -1,0 +1,12 @@
+package datafile
+
+import "inktally/core/fault"
+
+// The failures that a person is told of.
+var (
+	BadDataFile      = fault.Define1("bad_data_file", "file")
+	DataFileInUse    = fault.Define1("data_file_in_use", "file")
+	DataFileNewer    = fault.Define1("data_file_newer", "file")
+	BackupUnreadable = fault.Define1("backup_unreadable", "file")
+	NoRoomForCopy    = fault.Define2("no_room_for_copy", "file", "copy")
+)
