@@ -135,7 +135,7 @@ func hold(path string, there map[string]bool, doubt string) error {
 	return nil
 }
 
-// keptIn tells what is kept: clients, whole lists, and pages of whole runs. Half a list is a fault.
+// keptIn returns what is kept: clients, whole lists, and pages of whole runs. Half a list is a fault.
 func keptIn(tx *store.Tx, is map[string]bool) error {
 	clients, err := tx.Clients()
 	if err != nil {

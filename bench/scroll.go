@@ -141,7 +141,7 @@ const showAll = `new Promise(done => {
 const plainList = `(document.body.innerHTML = '<div data-rows style="height:600px;overflow:auto">' +
 	'<p style="margin:0;height:34px">chimney sweep tarn harbor</p>'.repeat(5000) + '</div>', true)`
 
-// scroll tells how many frames of a screen of 60 a second were left out.
+// scroll returns how many frames of a screen of 60 a second were left out.
 const scroll = `new Promise(done => {
 	const rows = document.querySelector('[data-rows]'), took = []
 	let last

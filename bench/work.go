@@ -81,7 +81,7 @@ func workDelete(ctx context.Context, a *app.App, mine map[string]int64) {
 	}
 }
 
-// workRun measures a client's pages and tells whether they are kept.
+// workRun measures a client's pages and prints whether they are kept.
 func workRun(ctx context.Context, a *app.App, client int64) bool {
 	run, err := a.Runs.Measure(ctx, client)
 	for err == nil && run.State == store.JobRunning {

@@ -60,7 +60,7 @@ func command() int {
 	}
 }
 
-// serving tells that the program has something to end in order.
+// serving reports whether the program has something to end in order.
 var serving atomic.Bool
 
 // root is the program; without a command it serves, and shows itself.

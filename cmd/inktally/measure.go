@@ -223,7 +223,7 @@ func askedOf(phrases, services, places []string, language string) (asked, error)
 }
 
 // criteria are what a page is measured by. Without a client it is its own
-// language that tells which phrases are of one family.
+// language that decides which phrases are of one family.
 func (m *measuring) criteria(p *page.Page) *sheet.Criteria {
 	language := m.asked.language
 	if language == "" {

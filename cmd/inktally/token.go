@@ -35,7 +35,7 @@ func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token s
 	return sum, token, err
 }
 
-// onlyHere tells an address that no other machine can reach.
+// onlyHere reports whether an address no other machine can reach.
 func onlyHere(address string) bool {
 	host, _, err := net.SplitHostPort(address)
 	if err != nil {

@@ -38,11 +38,11 @@ type Family struct {
 	// Difficulty is the lead's, else the least of the others'; Position the best
 	// of all members. Nil if it is not known.
 	Difficulty, Position *int
-	// NearMiss tells a family well within reach (rule 3.9). Whether its page
+	// NearMiss reports whether the family is well within reach (rule 3.9). Whether its page
 	// lacks the exact lead must be looked up in that page.
 	NearMiss bool
 	Choice   Choice
-	// Kept tells whether it is worth writing for: by rule, because it was typed
+	// Kept reports whether it is worth writing for: by rule, because it was typed
 	// for a page, or as the user says.
 	Kept bool
 	// Carrier is the page that carries it; the zero Carrier if it is not kept.
@@ -105,7 +105,7 @@ type Input struct {
 	Customers float64
 }
 
-// Families groups the phrases of a book, judges each family and tells the page
+// Families groups the phrases of a book, judges each family and finds the page
 // that carries it. Those that are kept come first, by gain.
 func Families(in Input) []Family {
 	read := make([]phrase.Phrase, len(in.Phrases))
@@ -226,5 +226,5 @@ func (f *Family) estimate(rules visits.Rules) {
 	f.Estimate = rules.Family(members, f.Difficulty)
 }
 
-// unsure tells a family that waits for a verdict on a word.
+// unsure reports whether a family waits for a verdict on a word.
 func (f *Family) unsure() bool { return f.Intent == intent.Unsure && f.Choice.State == "" }

@@ -32,7 +32,7 @@ func (c Carrier) Page() int64 {
 	return c.Pages[0]
 }
 
-// assign tells for each kept family, in order of gain, the page that carries it
+// assign returns for each kept family, in order of gain, the page that carries it
 // (rule 9.1): the one that a phrase of it was typed for; else home holds the
 // main service, which is the first, in the home town. Every other service has a
 // page of its own, and so has another place that has one already or whose

@@ -10,7 +10,7 @@ type Change struct {
 	Sure, Joined int
 }
 
-// Compare tells what changed between two books of the same phrases.
+// Compare returns what changed between two books of the same phrases.
 func Compare(was, now []Family) Change {
 	var c Change
 	at := map[string]*Family{} // by member

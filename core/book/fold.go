@@ -48,7 +48,7 @@ func fold(families []Family, in Input) {
 	}
 }
 
-// apart tells a family that the user parted from another by hand, or typed for a
+// apart reports whether a family the user parted from another by hand, or typed for a
 // page: it stays a row of its own.
 func (f *Family) apart() bool {
 	return slices.ContainsFunc(f.Members, func(m Phrase) bool {
@@ -60,9 +60,9 @@ func (f *Family) apart() bool {
 // people type it (rule 9.3).
 type Member struct {
 	Phrase
-	// Wanted tells one that is typed often enough to stand exactly on the page.
+	// Wanted reports whether one is typed often enough to stand exactly on the page.
 	Wanted bool
-	// Also tells the lead of a family that is folded under the row (rule 3.10).
+	// Also reports whether the lead of a family is folded under the row (rule 3.10).
 	Also bool
 	// Share is its part of the volume of the row, as far as it is counted (rules 7.3,
 	// 12.2).

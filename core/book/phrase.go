@@ -50,7 +50,7 @@ func figure(n *int) int {
 	return *n
 }
 
-// hasSlip tells whether a phrase holds a slip of spelling.
+// hasSlip reports whether a phrase holds a slip of spelling.
 func hasSlip(phrase string, slips map[string]bool) bool {
 	return len(slips) > 0 && slices.ContainsFunc(text.Tokens(phrase), func(t string) bool { return slips[t] })
 }

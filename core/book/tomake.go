@@ -96,7 +96,7 @@ func (m *missing) carry(f Family) {
 	t.Gain += f.RowGain
 }
 
-// has tells whether the client has a page for a service or a place, be it planned.
+// has reports whether the client has a page for a service or a place, be it planned.
 func (s Site) has(kind site.Kind, service, town string) bool {
 	return slices.ContainsFunc(s.Pages, func(p Page) bool {
 		return p.Kind == kind && (kind == site.Area && p.Place == town || kind == site.Service && p.Service == service)

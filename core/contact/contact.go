@@ -14,7 +14,7 @@ import (
 type Phone struct {
 	// Number is as it stands in the text.
 	Number string
-	// Linked tells that a link calls it: click to call.
+	// Linked reports whether a link calls it: click to call.
 	Linked bool
 }
 

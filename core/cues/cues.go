@@ -93,11 +93,11 @@ type Signs struct {
 	// English and Others are how many small words of English and of other
 	// languages there are.
 	English, Others int
-	// Phone tells of digits that may be those of a telephone.
+	// Phone reports whether of digits may be those of a telephone.
 	Phone bool
 }
 
-// May tells whether a text may say something.
+// May reports whether a text may say something.
 func (s Signs) May(what Signal) bool { return s.says&what != 0 }
 
 // Of looks at the tokens from lo to hi once.
@@ -148,7 +148,7 @@ func numeric(token string, length int) bool {
 	return len(token) == length && token[0] <= '9' && token[length-1] <= '9'
 }
 
-// tellsYears tells whether a word may do so where it stands: "since" and the
+// tellsYears reports whether a word may do so where it stands: "since" and the
 // like before a number, "years" behind one.
 func tellsYears(token, before, after string) bool {
 	if token != "years" {

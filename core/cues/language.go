@@ -19,7 +19,7 @@ const (
 	voteShare    = 16   // and one of those that are known here
 )
 
-// MayBeForeign tells whether so many words of an English page may be in another
+// MayBeForeign reports whether so many words of an English page may be in another
 // language, or those of another page in English: telling for sure is slow.
 func (s Signs) MayBeForeign(english bool, words int) bool {
 	if english {
@@ -34,7 +34,7 @@ var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 	whatlanggo.Ita: true, whatlanggo.Nld: true, whatlanggo.Swe: true,
 }}
 
-// Foreign tells a block, the tokens from lo to hi, in another language than the
+// Foreign reports whether a block, the tokens from lo to hi, is in another language than the
 // page's own.
 func Foreign(scan *text.Scan, lo, hi int, block, own string) bool {
 	own = text.Base(own)
@@ -52,7 +52,7 @@ func Foreign(scan *text.Scan, lo, hi int, block, own string) bool {
 	return own != "" && found != "" && found != own
 }
 
-// Language tells the language of a text that does not tell its own, empty if
+// Language returns the language of a text that does not tell its own, empty if
 // that is not clear (rule 1.6).
 func Language(scan *text.Scan) string {
 	if voted := vote(scan, 0, min(len(scan.Tokens), sampleTokens), pageVotes); voted.tag != "" &&
@@ -66,7 +66,7 @@ func Language(scan *text.Scan) string {
 	return info.Lang.Iso6391()
 }
 
-// vote tells the language of tokens by its small words: at least so many, one
+// vote returns the language of tokens by its small words: at least so many, one
 // in sixteen, and clearly more than those of any other. It is empty if that does
 // not decide.
 func vote(scan *text.Scan, lo, hi, least int) (winner spoken) {

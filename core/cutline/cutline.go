@@ -1,4 +1,4 @@
-// Package cutline tells what of a plan fits into the hours given (rule 12.5).
+// Package cutline works out what of a plan fits into the hours given (rule 12.5).
 //
 // In go targets in the order of work; out comes which of them stand above the cut line.
 package cutline
@@ -11,7 +11,7 @@ import (
 
 // Cut is what fits into the hours given.
 type Cut struct {
-	// Fits tells for each target, in order, whether it stands above the cut line.
+	// Fits returns for each target, in order, whether it stands above the cut line.
 	Fits []bool
 	// Left are the minutes that are left. Needs are those that the first target takes with
 	// what it depends on, where nothing fits.

@@ -116,7 +116,7 @@ func declaredByMeta(body []byte) (enc encoding.Encoding, name string) {
 	return nil, ""
 }
 
-// ofHead tells what may stand before the end of a head.
+// ofHead reports whether an element may stand before the end of a head.
 func ofHead(tag atom.Atom, end bool) bool {
 	switch tag {
 	case atom.Script, atom.Noscript, atom.Style, atom.Link, atom.Meta, atom.Object, atom.Title, atom.Base:

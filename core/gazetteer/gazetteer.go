@@ -185,7 +185,7 @@ func (g *Gazetteer) Named(tokens []string) []Town {
 	return out
 }
 
-// Longest tells how many tokens, from the first one on, can name a town at most;
+// Longest returns how many tokens, from the first one on, can name a town at most;
 // 0 if no name begins so.
 func (g *Gazetteer) Longest(tokens []string) int {
 	if len(tokens) == 0 {

@@ -17,7 +17,7 @@ type Image struct {
 	Alt     string
 	Heading string
 	Verdict Verdict
-	// Frame tells that it stands in a menu, header or footer: most likely a
+	// Frame reports whether it stands in a menu, header or footer: most likely a
 	// logo or a badge that every page has, which is judged no further (4.1).
 	Frame bool
 }

@@ -48,7 +48,7 @@ func runs(name string) []string {
 	return out
 }
 
-// boundary tells whether a new run begins at letter i.
+// boundary reports whether a new run begins at letter i.
 func boundary(l []rune, i int) bool {
 	a, b := l[i-1], l[i]
 	if unicode.IsDigit(a) != unicode.IsDigit(b) {

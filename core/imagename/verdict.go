@@ -39,7 +39,7 @@ type Judge struct {
 	Services []string
 	// Place is the page's own place.
 	Place place.Place
-	// PlacesBound tells that the page is one of a service or an area, on which
+	// PlacesBound reports whether the page is one of a service or an area, on which
 	// other places are contradictions (rule 5.2).
 	PlacesBound bool
 
@@ -166,13 +166,13 @@ func (j *Judge) knownStems(words []string) []string {
 	return out
 }
 
-// holdsFamily tells whether a family of the page stands in the words.
+// holdsFamily reports whether a family of the page stands in the words.
 func (j *Judge) holdsFamily(words []string) bool {
 	scan, _ := text.ScanText(strings.Join(words, " "))
 	return len(j.Matcher.Finder(scan).Find(0, len(scan.Tokens))) > 0
 }
 
-// holdsHalf tells whether half of the words of a family stand in a name, which
+// holdsHalf reports whether half of the words of a family stand in a name, which
 // then is near if the client's services are not known.
 func (j *Judge) holdsHalf(stems []string) bool {
 	if len(j.services) > 0 || !slices.ContainsFunc(stems, func(s string) bool { return j.ofPhrases[s] }) {
@@ -192,7 +192,7 @@ func (j *Judge) holdsHalf(stems []string) bool {
 	return false
 }
 
-// otherPlace tells whether the words name a known place that is not the page's.
+// otherPlace reports whether the words name a known place that is not the page's.
 func (j *Judge) otherPlace(words []string) bool {
 	rest := words
 	if at := place.Index(words, j.own); at >= 0 {
@@ -206,7 +206,7 @@ func (j *Judge) otherPlace(words []string) bool {
 	return false
 }
 
-// holds tells whether all of want are among stems.
+// holds reports whether all of want are among stems.
 func holds(stems, want []string) bool {
 	for _, w := range want {
 		found := false
@@ -247,7 +247,7 @@ var cameraName = regexp.MustCompile(`(?i)^(?:` +
 	`|(?:photo|image)[-_ ]\d{4}-\d\d-\d\d` +
 	`|screen[-_ ]?shot)`)
 
-// machine tells a name that a program gave: mostly digits and hex, or a long
+// machine reports whether a name a program gave: mostly digits and hex, or a long
 // run of letters that no words explain.
 func machine(name string, words []string) bool {
 	if 2*hexLength(name) > len([]rune(name)) {
@@ -294,7 +294,7 @@ var idle = map[string]bool{
 	"v": true, "web": true, "small": true, "large": true,
 }
 
-// counter tells one plain word and a number, or idle words only.
+// counter reports whether a name is one plain word and a number, or idle words only.
 func counter(words []string) bool {
 	plain, numbers, speaking := 0, 0, 0
 	for _, w := range words {

@@ -24,7 +24,7 @@ func Pixels(size string) int {
 	return 0
 }
 
-// Inline tells an address that holds the image itself.
+// Inline reports whether an address holds the image itself.
 func Inline(src string) bool {
 	return len(src) >= 5 && strings.EqualFold(src[:5], "data:")
 }
@@ -109,7 +109,7 @@ func extension(s string) bool {
 	return s != ""
 }
 
-// sizeSuffix tells the endings that programs add to the names of resized
+// sizeSuffix reports whether the endings programs add to the names of resized
 // images: -1024x768, @2x, -scaled, _thumb.
 func sizeSuffix(sign byte, rest string) bool {
 	if sign == '@' {

@@ -15,7 +15,7 @@ const (
 	farLetters = 5
 )
 
-// elsewhere tells the other place that a phrase names: a state or a county that
+// elsewhere returns the other place that a phrase names: a state or a county that
 // is not the client's, a postcode of another area, a town of the gazetteer
 // (rules 3.6, 5.4). It is empty for none.
 func (j *Judge) elsewhere(phrase []word) (code ReasonCode, at string) {
@@ -88,7 +88,7 @@ func (j *Judge) isRegion(r place.Region, typed string, run, phrase []word, at in
 	return near && (!lexicon.English(typed) || j.atPlaceOf(phrase, at, at+1))
 }
 
-// abbreviates tells whether a word is the abbreviation of a region: at the end of
+// abbreviates reports whether a word is the abbreviation of a region: at the end of
 // a phrase, and where it is an ordinary word or a small one only behind a word that
 // may be a town's name.
 func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool {
@@ -155,7 +155,7 @@ func (j *Judge) town(phrase []word) string {
 	return ""
 }
 
-// mayName tells whether words may name a town at all: none of them is one of the
+// mayName reports whether words may name a town at all: none of them is one of the
 // client's services or stands in a list, unless there are others beside it.
 func (j *Judge) mayName(phrase []word, lo, hi int) bool {
 	telling := false
@@ -168,7 +168,7 @@ func (j *Judge) mayName(phrase []word, lo, hi int) bool {
 	return telling && !phrase[lo].small
 }
 
-// counts tells whether a town of that name is meant. A name that is an ordinary
+// counts reports whether a town of that name is meant. A name that is an ordinary
 // word too, or of three letters, counts only where the name of a place stands.
 func (j *Judge) counts(t gazetteer.Town, phrase []word, lo, hi int) bool {
 	own := j.country == "" || t.Country == j.country
@@ -188,7 +188,7 @@ func (j *Judge) counts(t gazetteer.Town, phrase []word, lo, hi int) bool {
 	return true
 }
 
-// atPlaceOf tells whether the name of a place stands there: behind in, before a
+// atPlaceOf reports whether the name of a place stands there: behind in, before a
 // state, or at the end of the phrase right behind a service.
 func (j *Judge) atPlaceOf(phrase []word, lo, hi int) bool {
 	if lo > 0 && phrase[lo-1].text == "in" {

@@ -148,16 +148,16 @@ type about struct {
 	service string
 	// thing are the stems of the thing that stands whole in it.
 	thing []string
-	// whole tells that an act that is offered stands beside the thing, or that the
+	// whole reports whether an act that is offered stands beside the thing, or that the
 	// thing is all of a form.
 	whole bool
-	// alone tells a thing without an act.
+	// alone reports whether a phrase is a thing without an act.
 	alone bool
 	// refused is the act that is not offered, as it was typed.
 	refused string
 }
 
-// about tells what a phrase says of the client's services: the longest of their
+// about returns what a phrase says of the client's services: the longest of their
 // things that stands whole in it, and whether what is to be done with it is offered.
 func (j *Judge) about(words []word) about {
 	var best about
@@ -206,7 +206,7 @@ func (j *Judge) about(words []word) about {
 	return best
 }
 
-// does tells whether the act that is all of a form is asked for: in a form of the
+// does reports whether the act that is all of a form is asked for: in a form of the
 // same word, and beside no other act that its service does not do.
 func (j *Judge) does(f form, words []word) bool {
 	asked, _ := j.asked(words, nil)
@@ -222,7 +222,7 @@ func (j *Judge) does(f form, words []word) bool {
 	return found
 }
 
-// sameBeginning tells words of one root: upholstery and upholsterer, tow and towing.
+// sameBeginning reports whether two words have one root: upholstery and upholsterer, tow and towing.
 func sameBeginning(a, b string) bool {
 	a, b = strings.TrimPrefix(a, "re"), strings.TrimPrefix(b, "re")
 	n := min(4, len(a), len(b))
@@ -257,7 +257,7 @@ func (j *Judge) asked(words []word, thing []string) (asked []askedAct, doer stri
 	return asked, doer
 }
 
-// offers tells whether the service of a form does what is asked for with its
+// offers reports whether the service of a form does what is asked for with its
 // thing: an act of any of its words. A service whose words name no act may do
 // anything; a doer goes with every service that does something.
 func (j *Judge) offers(f form, asked []askedAct, doer string) bool {
@@ -272,7 +272,7 @@ func (j *Judge) offers(f form, asked []askedAct, doer string) bool {
 	return slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(done, a.act) })
 }
 
-// sold tells whether a thing is asked for by its name alone: where a service puts
+// sold reports whether a thing is asked for by its name alone: where a service puts
 // it in. Who only repairs washing machines sells none.
 func (j *Judge) sold(thing []string) bool {
 	return slices.ContainsFunc(j.forms, func(f form) bool {
@@ -282,7 +282,7 @@ func (j *Judge) sold(thing []string) bool {
 	})
 }
 
-// held tells whether all stems of a thing stand in a phrase.
+// held reports whether all stems of a thing stand in a phrase.
 func held(thing []string, words []word) bool {
 	for _, want := range thing {
 		if !slices.ContainsFunc(words, func(w word) bool { return w.stem == want && !w.taken() }) {
@@ -292,7 +292,7 @@ func held(thing []string, words []word) bool {
 	return len(thing) > 0
 }
 
-// headOf tells whether a phrase has one word only of a thing of several, with
+// headOf reports whether a phrase has one word only of a thing of several, with
 // another word before it: the machine of a coffee machine, where washing
 // machines are repaired.
 func (j *Judge) headOf(words []word) (other string, ok bool) {

@@ -33,7 +33,7 @@ func Intents() []Intent {
 	return []Intent{Brand, Elsewhere, Question, NotOffered, Unsure, Hire, Broad}
 }
 
-// Hires tells an intent that counts as that of somebody ready to hire: what is
+// Hires reports whether an intent counts as that of somebody ready to hire: what is
 // unsure counts so until it is told.
 func (i Intent) Hires() bool { return i == Hire || i == Unsure }
 
@@ -86,7 +86,7 @@ type Judgement struct {
 	// Unfamiliar are the words that nothing is known of.
 	Unfamiliar []string
 	// Service and Place are the client's own that the phrase names, empty for
-	// none; Near tells one that asks for what is close to the searcher.
+	// none; Near reports whether it asks for what is close to the searcher.
 	Service string
 	Place   string
 	Near    bool
@@ -98,7 +98,7 @@ func (j *Judge) Job(service string) float64 { return j.jobs[service] }
 // Language is what the phrases of the client are read with.
 func (j *Judge) Language() phrase.Language { return j.lang }
 
-// Known tells a token that is one of the client's own words or stands in a list.
+// Known reports whether a token is one of the client's own words or stands in a list.
 func (j *Judge) Known(token string) bool {
 	stem := j.lang.Stem(token)
 	return j.isListed(stem) || j.service[stem] || j.lang.Small(token) || j.verdicts[singular(token)] != "" ||
@@ -120,7 +120,7 @@ func (j *Judge) Of(typed string) Judgement {
 	return told
 }
 
-// Names tells whether a text names a service or a place of the client.
+// Names reports whether a text names a service or a place of the client.
 func (j *Judge) Names(text string) bool {
 	told := j.Of(text)
 	return told.Service != "" || told.Place != ""
@@ -172,7 +172,7 @@ func (j *Judge) decide(typed string, words []word, about about, told Judgement) 
 	return j.ready(words, about, told)
 }
 
-// ofFirm tells why a phrase names a firm; without a code it does not.
+// ofFirm returns why a phrase names a firm; without a code it does not.
 func (j *Judge) ofFirm(words []word, about about) Reason {
 	if t := j.judged(words, FirmWord); t != "" {
 		return Reason{NamesFirm, []string{t}}
@@ -189,7 +189,7 @@ func (j *Judge) ofFirm(words []word, about about) Reason {
 	return Reason{}
 }
 
-// ofOtherPlace tells which other place a phrase names.
+// ofOtherPlace returns which other place a phrase names.
 func (j *Judge) ofOtherPlace(words []word) Reason {
 	tokens := make([]string, len(words)) // of the client's own places too: the user said so
 	for i, w := range words {
@@ -209,7 +209,7 @@ func (j *Judge) ofOtherPlace(words []word) Reason {
 	return Reason{}
 }
 
-// notOffered tells why nobody could be hired for what a phrase asks.
+// notOffered returns why nobody could be hired for what a phrase asks.
 func (j *Judge) notOffered(words []word, about about) Reason {
 	if t := j.judged(words, NotOurs); t != "" {
 		return Reason{OtherThing, []string{t}}
@@ -230,7 +230,7 @@ func (j *Judge) notOffered(words []word, about about) Reason {
 	return Reason{}
 }
 
-// ofForm tells whether words of goods belong to a form of a service that stands
+// ofForm reports whether words of goods belong to a form of a service that stands
 // whole in the phrase: who clears brush is not asked for a brush.
 func (j *Judge) ofForm(words []word, at, n int) bool {
 	return slices.ContainsFunc(j.forms, func(f form) bool {
@@ -251,7 +251,7 @@ func (j *Judge) ofForm(words []word, at, n int) bool {
 	})
 }
 
-// ready tells whether somebody is ready to hire: a whole service with a place, near
+// ready reports whether somebody is ready to hire: a whole service with a place, near
 // me or a word of hiring. A word that nothing is known of makes it unsure, and
 // without a place it is not ready.
 func (j *Judge) ready(words []word, about about, told Judgement) (Intent, Reason) {
@@ -301,7 +301,7 @@ func (j *Judge) wish(words []word, about about) string {
 	return wish
 }
 
-// ownDoer tells a doer that belongs to a form of a service that stands in a phrase:
+// ownDoer reports whether a doer belongs to a form of a service that stands in a phrase:
 // the service of boiler service, but not the contractor of roofing contractor.
 func (j *Judge) ownDoer(stem string, words []word, about about) bool {
 	if asked, _ := j.asked(words, about.thing); len(asked) > 0 || j.firm[stem] {
@@ -323,7 +323,7 @@ var shopping = func() map[string]bool {
 	return out
 }()
 
-// asks tells why a phrase is a question or one of somebody who wants to know;
+// asks returns why a phrase is a question or one of somebody who wants to know;
 // without a code it is neither.
 func (j *Judge) asks(typed string, words []word, about about) Reason {
 	if strings.HasSuffix(strings.TrimSpace(typed), "?") {
@@ -345,7 +345,7 @@ func (j *Judge) asks(typed string, words []word, about about) Reason {
 	return j.inTrouble(words, about)
 }
 
-// inTrouble tells a phrase that says what is wrong with a thing of the client's,
+// inTrouble reports whether a phrase says what is wrong with a thing of the client's,
 // and asks for nothing that is offered: a leaking chimney. A leaking chimney
 // repair is no question.
 func (j *Judge) inTrouble(words []word, about about) Reason {
@@ -364,13 +364,13 @@ func (j *Judge) inTrouble(words []word, about about) Reason {
 	return Reason{}
 }
 
-// seeksFirm tells a question of somebody who looks for a firm here: who sweeps
+// seeksFirm reports whether a question is that of somebody who looks for a firm here: who sweeps
 // chimneys near me, where can I get gutters cleaned in a town that is served.
 func (j *Judge) seeksFirm(words []word) bool {
 	return (words[0].text == "who" || words[0].text == "where") && slices.ContainsFunc(words, word.taken)
 }
 
-// compares tells what is the best of something for something: the best brush
+// compares reports whether a phrase asks for the best of something for something: the best brush
 // for a chimney, the best time to sweep one. The best of a service is none.
 func (j *Judge) compares(words []word, about about) bool {
 	at := slices.IndexFunc(words, func(w word) bool { return w.text == "best" })

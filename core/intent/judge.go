@@ -67,7 +67,7 @@ func (j *Judge) learn(s string) {
 	}
 }
 
-// isListed tells a stem that stands in some list.
+// isListed reports whether a stem stands in some list.
 func (j *Judge) isListed(stem string) bool { return j.known[stem] || j.own[stem] }
 
 // learnServices takes in the words of the services.
@@ -215,13 +215,13 @@ func index(words []word, entry []string) int {
 	return -1
 }
 
-// Act tells a token that is one of an act's words.
+// Act reports whether a token is one of an act's words.
 func (j *Judge) Act(token string) bool {
 	a, ok := j.acts.byStem[j.lang.Stem(token)]
 	return ok && a != anyWork
 }
 
-// Town tells a token that is the name of a town of the client's country.
+// Town reports whether a token is the name of a town of the client's country.
 func (j *Judge) Town(token string) bool {
 	return slices.ContainsFunc(j.towns.Named([]string{token}), func(t gazetteer.Town) bool {
 		return j.country == "" || t.Country == j.country

@@ -99,7 +99,7 @@ func ListsOfServices(lang string, services []Service) Lists {
 	return own
 }
 
-// namedIn tells whether a service is named by an act of a language, in a word that
+// namedIn reports whether a service is named by an act of a language, in a word that
 // is none of English or beside a small word of that language.
 func namedIn(lang string, services []Service) bool {
 	if lang == "en" {

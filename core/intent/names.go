@@ -90,7 +90,7 @@ func (j *Judge) brand(words []word) string {
 	return ""
 }
 
-// hasOther tells whether another word of a name stands in a phrase too.
+// hasOther reports whether another word of a name stands in a phrase too.
 func (j *Judge) hasOther(words []word, firm firmName, beside word) bool {
 	return slices.ContainsFunc(words, func(w word) bool {
 		return !w.taken() && w.singular != beside.singular && slices.Contains(firm.words, w.singular)

@@ -5,7 +5,7 @@ type word struct {
 	text, singular, stem string
 	role                 role
 	verdict              Verdict
-	// known tells a word that stands in some list, is the client's own or was judged;
+	// known reports whether a word stands in some list, is the client's own or was judged;
 	// listed one of the lists of words alone.
 	known, listed, small bool
 }
@@ -19,10 +19,10 @@ const (
 	nearMe         // of the words for near
 )
 
-// taken tells a token that was read as a part of a place or of near me.
+// taken reports whether a token was read as a part of a place or of near me.
 func (w word) taken() bool { return w.role != plainWord }
 
-// unknown tells a word that nothing is known of.
+// unknown reports whether a word nothing is known of.
 func (w word) unknown() bool { return !w.known && !w.small && !w.taken() && w.text[0] > '9' }
 
 // singular is a word without the ending of the plural.

@@ -1,4 +1,4 @@
-// Package ladder tells, rival by rival, who leads on which front, what the client has to do
+// Package ladder works out, rival by rival, who leads on which front, what the client has to do
 // to pass it on the page, and what is left that no page can change (rule 12.6).
 //
 // In go the figures of the client and of a rival, and the client's targets in the order of
@@ -31,7 +31,7 @@ func Fronts() []Front {
 	return []Front{Words, Slots, Images, Pages, FoundFor, Links, Listings, Reviews}
 }
 
-// Content tells a front that work on pages can lead on.
+// Content reports whether a front work on pages can lead on.
 func (f Front) Content() bool { return slices.Contains([]Front{Words, Slots, Images, Pages}, f) }
 
 // Figures are what is known of a firm, by front.
@@ -214,7 +214,7 @@ func (c *climb) brings(t *plan.Target, f Front) float64 {
 	return n
 }
 
-// first tells a part that places the page's first family in a slot of its own, and not
+// first reports whether a part places the page's first family in a slot of its own, and not
 // another word order of it once more.
 func (c *climb) first(t *plan.Target, p *plan.Part) bool {
 	if t.Kind != plan.Placing && t.Kind != plan.NewPage && t.Kind != plan.Images || p.Family() == "" {

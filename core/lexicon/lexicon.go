@@ -36,7 +36,7 @@ var english = sync.OnceValue(func() map[string]struct{} {
 	return out
 })
 
-// English tells a common word of English, as a token (rule 2.4).
+// English reports whether a token is a common word of English (rule 2.4).
 func English(token string) bool {
 	_, ok := english()[token]
 	return ok

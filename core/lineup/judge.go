@@ -23,7 +23,7 @@ type Evidence struct {
 	// Read is the entry's page and Root the first page of its site, nil if they were not
 	// read.
 	Read, Root *page.Page
-	// NamesService tells words that name a service of the client, nil if none is known.
+	// NamesService reports whether words name a service of the client, nil if none is known.
 	NamesService func(string) bool
 }
 
@@ -37,7 +37,7 @@ const (
 	goodsPrices = 3
 )
 
-// Judge tells the kind of an entry by its evidence, what a person said first (rule 6.1).
+// Judge returns the kind of an entry by its evidence, what a person said first (rule 6.1).
 func Judge(e Entry, ev Evidence) (Kind, Reason) {
 	switch {
 	case ev.ClientDomain != "" && Domain(e.URL) == ev.ClientDomain:
@@ -72,7 +72,7 @@ func Judge(e Entry, ev Evidence) (Kind, Reason) {
 	return Business, Reason{}
 }
 
-// SameNumber tells two telephone numbers that are one, whatever way they are written.
+// SameNumber reports whether two telephone numbers are one, whatever way they are written.
 func SameNumber(a, b string) bool {
 	const local = 7
 	a, b = digits(a), digits(b)

@@ -76,7 +76,7 @@ type Entry struct {
 	Taken  bool
 }
 
-// Paying tells an entry that is paid for: it is no rival (rule 6.2).
+// Paying reports whether an entry is paid for: it is no rival (rule 6.2).
 func (e Entry) Paying() bool { return e.Part == Paid || e.Sponsored }
 
 // Reason is why an entry is what it is, or why it is not taken: a code, with the

@@ -36,7 +36,7 @@ func NameOf(title, address string) string {
 	return text.Collapse(title)
 }
 
-// IsNamed tells a result whose firm bears a name: a copied page of results tells no
+// IsNamed reports whether the firm of a result bears a name: a copied page of results has no
 // addresses of the map, and the firm may be found beside it.
 func IsNamed(name, title, address string) bool {
 	key := func(s string) string { return strings.Join(text.Tokens(s), "") }

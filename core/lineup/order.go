@@ -2,7 +2,7 @@ package lineup
 
 import "slices"
 
-// Ranked tells whether two entries stand in one ranking: the same part, and neither is paid
+// Ranked reports whether two entries stand in one ranking: the same part, and neither is paid
 // for where the other is not.
 func Ranked(a, b Entry) bool { return a.Part == b.Part && a.Sponsored == b.Sponsored }
 

@@ -105,7 +105,7 @@ func (r Rules) sort(list []int, entries []Entry) {
 // openUpTo is the last organic position that is worth having (rule 6.4).
 const openUpTo = 5
 
-// Open tells whether an entry leaves a high position to be had: an organic one
+// Open reports whether an entry leaves a high position to be had: an organic one
 // that no business holds (rule 6.4).
 func Open(e Entry) bool {
 	return e.Part == Organic && e.Position <= openUpTo && e.Kind != Business && e.Kind != Client && e.Kind != Chain

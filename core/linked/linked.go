@@ -108,7 +108,7 @@ func eachStyle(n *html.Node, f func(*html.Node)) {
 	}
 }
 
-// isSheet tells a link to a style sheet that counts: alternate, disabled and
+// isSheet reports whether a link to a style sheet counts: alternate, disabled and
 // preloaded ones do not.
 func isSheet(n *html.Node) bool {
 	rel, disabled := "", false

@@ -15,7 +15,7 @@ type aspect struct {
 	last    int // the rival that it was met at last
 }
 
-// aspectWords is from how many words a rival's section tells an aspect.
+// aspectWords is from how many words a rival's section is an aspect.
 const aspectWords = 15
 
 // aspectHeadings is how many sections the aspects of a page have at most.
@@ -24,7 +24,7 @@ const aspectHeadings = 8
 // likeAspect is from which share of common stems two headings are about one aspect.
 const likeAspect = 0.5
 
-// like tells a heading about the aspect, by its stems.
+// like reports whether a heading is about the aspect, by its stems.
 func (a aspect) like(stems []stem) bool {
 	both := 0
 	for _, s := range stems {

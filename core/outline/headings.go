@@ -36,7 +36,7 @@ type told struct {
 	said
 	heading page.Heading
 	bare    []stem // without the names of places
-	// calls tells one that only asks to get in touch.
+	// calls reports whether one only asks to get in touch.
 	calls bool
 }
 

@@ -42,13 +42,13 @@ type Section struct {
 	// Heading is its heading as it stands on the page, as a rival words it, or as the
 	// user wrote it; empty where it is worded by its kind and its families.
 	Heading string
-	// There tells that the heading stands on the page: it is inked.
+	// There reports whether the heading stands on the page: it is inked.
 	There bool
-	// Renamed tells that the user worded the heading.
+	// Renamed reports whether the user worded the heading.
 	Renamed bool
 	// Holds are the words that the page has of it, Words those to write.
 	Holds, Words int
-	// Fixed tells that the user set the words to write.
+	// Fixed reports whether the user set the words to write.
 	Fixed   bool
 	Dropped bool
 	// Families are the keys of the families that it carries, without the page's first.
@@ -66,7 +66,7 @@ type Edits struct {
 	// behind the section that they stand behind by rule.
 	Order    []string
 	Sections map[string]SectionEdit
-	// Alone tells that the rest does not make up for sections whose words were set.
+	// Alone reports whether the rest does not make up for sections whose words were set.
 	Alone bool
 }
 
@@ -76,7 +76,7 @@ type SectionEdit struct {
 	// Words are those to write, nil as the rule has it.
 	Words   *int
 	Dropped bool
-	// Added tells a section of the user's own.
+	// Added reports whether the section is the user's own.
 	Added bool
 }
 
@@ -244,7 +244,7 @@ func toLead(list []Section, rest int) {
 	}
 }
 
-// give tells which sections carry which of the page's further families: that of their
+// give returns which sections carry which of the page's further families: that of their
 // service, that of the towns where they name another place, else one after another those
 // in which there is something to write.
 func (o *outliner) give(list []Section) {
@@ -295,5 +295,5 @@ func SliceWords(words, n, of int) int {
 	return w
 }
 
-// hasAspects tells a kind of page whose sections are the aspects of one service.
+// hasAspects reports whether the sections of a kind of page are the aspects of one service.
 func hasAspects(k site.Kind) bool { return k == site.Service }

@@ -191,7 +191,7 @@ func (o *outliner) subject(out, stems []stem) []stem {
 	return out
 }
 
-// within tells whether all of part are among stems.
+// within reports whether all of part are among stems.
 func within(part, stems []stem) bool {
 	return len(part) > 0 && !slices.ContainsFunc(part, func(s stem) bool { return !slices.Contains(stems, s) })
 }
@@ -200,7 +200,7 @@ func overlaps(a, b []stem) bool {
 	return slices.ContainsFunc(a, func(s stem) bool { return slices.Contains(b, s) })
 }
 
-// holdsRun tells whether part stands in tokens, one after another.
+// holdsRun reports whether part stands in tokens, one after another.
 func holdsRun(tokens, part []string) bool {
 	for i := 0; len(part) > 0 && i+len(part) <= len(tokens); i++ {
 		if slices.Equal(tokens[i:i+len(part)], part) {

@@ -27,10 +27,10 @@ func parsed(body []byte) (part []byte, whole bool) {
 	return body[:at-1], false
 }
 
-// full tells that there is no room for more blocks: text goes on in the last one.
+// full reports whether there is no room for more blocks: text goes on in the last one.
 func (w *walker) full() bool { return !w.ended && len(w.page.Blocks) >= w.most.blocks }
 
-// room tells whether one more of a kind is kept, of which there are so many.
+// room reports whether one more of a kind is kept, of which there are so many.
 func (w *walker) room(have, most int) bool {
 	if have >= most {
 		w.much = true

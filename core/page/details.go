@@ -15,7 +15,7 @@ type Details struct {
 	// Canonical is as it stands in the page, Robots what the page tells search
 	// engines.
 	Canonical, Robots string
-	// Secure tells a page that was read by https.
+	// Secure reports whether a page was read by https.
 	Secure bool
 	// Phones are the numbers in the visible text.
 	Phones []contact.Phone
@@ -42,7 +42,7 @@ type Details struct {
 	Testimonials int
 	// Years is what the page says of its years in trade, empty for nothing.
 	Years string
-	// UnderConstruction tells a page that says so and holds little else.
+	// UnderConstruction reports whether a page says so and holds little else.
 	UnderConstruction bool
 }
 

@@ -145,7 +145,7 @@ func (w *walker) open(n *html.Node, ctx *context) {
 	}
 }
 
-// style works the cascade for n into ctx and tells whether n's box ends
+// style works the cascade for n into ctx and reports whether n's box ends
 // blocks (rules 1.2, 1.3). A paragraph does, whatever its box.
 func (w *walker) style(n *html.Node, a *attributes, parent, ctx *context) (breaks bool) {
 	own := ownDisplay(n, a)
@@ -291,7 +291,7 @@ func (w *walker) details(n *html.Node, ctx *context, open bool) {
 	w.breakBlock(&rest)
 }
 
-// firstOpen tells whether no open details of the same name came before: a
+// firstOpen reports whether no open details of the same name came before: a
 // browser closes the later ones.
 func (w *walker) firstOpen(name string) bool {
 	if name == "" {
@@ -319,7 +319,7 @@ func (w *walker) lineBreak(n *html.Node, a *attributes, parent *context) {
 	}
 }
 
-// plain tells whether nothing says of an element how it is shown.
+// plain reports whether nothing says of an element how it is shown.
 func (w *walker) plain(a *attributes) bool {
 	return w.sheet.Empty() && a.style == "" && !a.hidden
 }

@@ -22,7 +22,7 @@ type LinkFact struct {
 	// Address is absolute if the page's own address is known.
 	Address string
 	Region  Region
-	// Away tells that it leads to another site.
+	// Away reports whether it leads to another site.
 	Away   bool
 	Hidden bool
 }
@@ -114,7 +114,7 @@ func (p *Page) links(d *Details) {
 	}
 }
 
-// leadsAway tells a link to another host.
+// leadsAway reports whether a link leads to another host.
 func (p *Page) leadsAway(href string) bool {
 	if !strings.Contains(href, "//") {
 		return false // a path of this site
@@ -132,11 +132,11 @@ func hostOf(rest string) string {
 	return strings.TrimPrefix(strings.ToLower(host), "www.")
 }
 
-// profileLevels is how far above a link the class may stand that tells it
+// profileLevels is how far above a link the class may stand that shows that it
 // leads to a profile.
 const profileLevels = 4
 
-// leadsToProfile tells a link to the business's own page on a site where
+// leadsToProfile reports whether a link leads to the business's own page on a site where
 // people follow it: by rel, or by the class of what it stands in.
 func leadsToProfile(n *html.Node) bool {
 	if slices.Contains(strings.Fields(strings.ToLower(element.Attr(n, "rel"))), "me") {

@@ -80,7 +80,7 @@ var regionNames = [...]string{"main", "banner", "nav", "aside", "footer", "dialo
 
 func (r Region) String() string { return regionNames[r] }
 
-// frame tells whether the region is no copy (rule 2.2).
+// frame reports whether the region is no copy (rule 2.2).
 func (r Region) frame() bool { return r == Banner || r == Nav || r == Footer || r == Dialog }
 
 // Block is a run of text between two line breaks (rule 1.3).
@@ -105,10 +105,10 @@ type Block struct {
 	inMain           bool
 }
 
-// Copy tells whether the block counts as copy (rule 2.2).
+// Copy reports whether the block counts as copy (rule 2.2).
 func (b *Block) Copy() bool { return !b.Hidden && !b.Region.frame() }
 
-// Path tells the chain of elements that the block stands in.
+// Path returns the chain of elements that the block stands in.
 func (b *Block) Path() string {
 	if b.node == nil {
 		return b.path
@@ -122,7 +122,7 @@ func (p *Page) Text(i int) string { return p.scan.Text[p.Blocks[i].start:p.Block
 // TextStart is where the text of block i starts in the text of Scan.
 func (p *Page) TextStart(i int) int { return int(p.Blocks[i].start) }
 
-// Scan returns the tokens of all blocks; TokenRange tells which are block i's.
+// Scan returns the tokens of all blocks; TokenRange returns which are block i's.
 func (p *Page) Scan() *text.Scan { return &p.scan }
 
 // TokenRange returns the range of block i's tokens in Scan.
@@ -178,9 +178,9 @@ type Image struct {
 	// Alt is nil if the attribute is absent.
 	Alt    *string
 	Hidden bool
-	// Background tells that it is the background of an element.
+	// Background reports whether it is the background of an element.
 	Background bool
-	// Frame tells that it stands in a menu, header or footer.
+	// Frame reports whether it stands in a menu, header or footer.
 	Frame bool
 	// Heading is the text of the nearest heading above.
 	Heading string
@@ -189,7 +189,7 @@ type Image struct {
 	Width, Height int
 	// Link is where the link leads that it stands in, empty for none.
 	Link string
-	// Baked tells a large image with hardly any text near it: words may be part
+	// Baked reports whether it is a large image with hardly any text near it: words may be part
 	// of the picture.
 	Baked bool
 }
@@ -216,5 +216,5 @@ func Warnings() []Warning {
 	return []Warning{DrawnByScript, NoText, TooDeep, TooMuch, NotHTML, SheetMissing}
 }
 
-// Warns tells whether a page gave a warning.
+// Warns reports whether a page gave a warning.
 func (p *Page) Warns(w Warning) bool { return slices.Contains(p.Warnings, w) }

@@ -25,7 +25,7 @@ type Source struct {
 	// Sheets are the texts of the linked style sheets by their address, as
 	// Linked and Imports name them. Nil says that none were asked for.
 	Sheets map[string]string
-	// Rendered tells that the page was taken down as a browser rendered it, so that no
+	// Rendered reports whether the page was taken down as a browser rendered it, so that no
 	// script has more to add.
 	Rendered bool
 	// Cache keeps parsed sheets between pages; it may be nil.
@@ -60,7 +60,7 @@ func Read(body []byte, src Source) *Page {
 	return p
 }
 
-// plainText tells text that is no HTML, which browsers show as it stands.
+// plainText reports whether text is no HTML, which browsers show as it stands.
 func plainText(contentType string) bool {
 	kind, _, _ := strings.Cut(contentType, ";")
 	return strings.EqualFold(strings.TrimSpace(kind), "text/plain")
@@ -74,14 +74,14 @@ func asPage(plain []byte) []byte {
 // bytesPerBlock is a guess that saves the list of blocks from growing often.
 const bytesPerBlock = 160
 
-// looksBinary tells data that no web page can be: NULs among the first
+// looksBinary reports whether data no web page can be: NULs among the first
 // characters.
 func looksBinary(decoded []byte) bool {
 	head := decoded[:min(len(decoded), 1024)]
 	return bytes.Count(head, []byte{0}) > len(head)/50 || bytes.HasPrefix(head, []byte("%PDF-"))
 }
 
-// mayHaveStyles tells whether a page may have a style or link element.
+// mayHaveStyles reports whether a page may have a style or link element.
 func mayHaveStyles(body []byte) bool {
 	for rest := body; ; {
 		at := bytes.IndexByte(rest, '<')

@@ -10,7 +10,7 @@ import (
 	"golang.org/x/net/html/atom"
 )
 
-// landmark tells the region that an element opens by its tag or ARIA role.
+// landmark returns the region that an element opens by its tag or ARIA role.
 // sectioned says that it stands inside an article, section, main, aside or
 // nav, if a header or footer belongs to that part and not to the page.
 func landmark(a atom.Atom, role string, sectioned bool) (Region, bool) {
@@ -67,7 +67,7 @@ var (
 	}
 )
 
-// namedRegion tells the region that a class or an id names (rule 1.4).
+// namedRegion returns the region that a class or an id names (rule 1.4).
 func namedRegion(names string) (Region, bool) {
 	for names != "" {
 		var name string
@@ -114,7 +114,7 @@ func b2u(b bool) byte {
 	return 0
 }
 
-// holdsMain tells whether a main landmark stands below n, which then is no
+// holdsMain reports whether a main landmark stands below n, which then is no
 // region by its name alone.
 func holdsMain(n *html.Node) bool {
 	for c := n.FirstChild; c != nil; c = c.NextSibling {
@@ -183,5 +183,5 @@ func settleLinkRuns(blocks []Block) {
 	end(len(blocks))
 }
 
-// mostlyLinks tells whether links hold over 60 % of the block.
+// mostlyLinks reports whether links hold over 60 % of the block.
 func (b *Block) mostlyLinks() bool { return int(b.linkWords)*10 > b.Words*6 }

@@ -173,7 +173,7 @@ func (f *Finder) windows(family, from, exacts int) {
 	}
 }
 
-// close tells whether the tokens first to last hold at most limit content
+// close reports whether the tokens first to last hold at most limit content
 // tokens.
 func (f *Finder) close(first, last, limit int) bool {
 	if last-first < limit {
@@ -190,7 +190,7 @@ func (f *Finder) close(first, last, limit int) bool {
 	return true
 }
 
-// insideExact tells whether a token stands in one of the exact occurrences
+// insideExact reports whether a token stands in one of the exact occurrences
 // hits[from:to] of the family.
 func (f *Finder) insideExact(token, family, from, to int) bool {
 	for _, h := range f.hits[from:to] {

@@ -39,7 +39,7 @@ const maxLearnt = 20_000
 // its stem, -1 for none.
 type known struct{ token, stem int32 }
 
-// look tells what a token means. Stemming is slow, and the pages of one search
+// look returns what a token means. Stemming is slow, and the pages of one search
 // have most of their words in common.
 func (m *Matcher) look(token string) known {
 	m.mu.RLock()
@@ -165,10 +165,10 @@ type Hit struct {
 	Family int
 	// Lo and Hi are the range of its tokens in the scan.
 	Lo, Hi int
-	// Counts tells that it counts for its family: of the members that stand
+	// Counts reports whether it counts for its family: of the members that stand
 	// exactly, the leftmost and longest without overlap (rule 3.5).
 	Counts bool
 }
 
-// Exact tells an exact occurrence from a loose one.
+// Exact reports whether the occurrence is exact, not loose.
 func (h Hit) Exact() bool { return h.Phrase >= 0 }

@@ -17,7 +17,7 @@ type Phrase struct {
 	// Stems are the distinct stems of its content words, sorted. A state that
 	// follows its town is left out: it may be missing (rule 3.2).
 	Stems []string
-	// NearMe tells that it asks for what is near; it has no loose form.
+	// NearMe reports whether it asks for what is near; it has no loose form.
 	NearMe bool
 
 	family string
@@ -36,7 +36,7 @@ type Language struct {
 	// Stem gives the stem of a token, that of the word that it is tied to where
 	// the user tied it.
 	Stem text.Stemmer
-	// Small tells the small words.
+	// Small reports whether a word is small.
 	Small   func(token string) bool
 	English bool
 	Places  []place.Place
@@ -152,7 +152,7 @@ func inFull(tokens []string) []string {
 	return tokens
 }
 
-// Empty tells a phrase of nothing but spaces and signs.
+// Empty reports whether a phrase is nothing but spaces and signs.
 func (p Phrase) Empty() bool { return len(p.Tokens) == 0 }
 
 // byRule is the family of a phrase by its words (rule 3.5).

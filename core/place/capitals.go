@@ -68,5 +68,5 @@ func capitalize(words, name string) string {
 	return words
 }
 
-// inWord tells a letter or a number; what is no rune is none.
+// inWord reports whether a rune is a letter or a number.
 func inWord(r rune) bool { return r != utf8.RuneError && (unicode.IsLetter(r) || unicode.IsNumber(r)) }

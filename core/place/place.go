@@ -14,7 +14,7 @@ type Place struct {
 	Spellings []string
 	// State is the state's name or abbreviation, empty when it is not known.
 	State string
-	// Home tells that it is the client's home town.
+	// Home reports whether it is the client's home town.
 	Home bool
 }
 

@@ -87,7 +87,7 @@ var regionsByForm = func() map[string][]Region {
 	return out
 }()
 
-// shortened tells whether a word is what is written for a county, rather than a
+// shortened reports whether a word is what is written for a county, rather than a
 // word of its name.
 func shortened(short, name string) bool {
 	return !strings.Contains(name, " ") && name != "County" && short[0] == name[0] && len(short) < len(name) ||

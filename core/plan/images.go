@@ -27,7 +27,7 @@ func NamesOf(pages ...Page) *Names {
 	return out
 }
 
-// renamed tells a file that was given a name.
+// renamed reports whether a file was given a name.
 func (n *Names) renamed(file string) bool { return n.files[file] }
 
 // naming works out what the images of a page should be called (rules 4.3, 10.2).

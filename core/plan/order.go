@@ -98,7 +98,7 @@ func (w *worker) free(t *Target) bool {
 	return !slices.ContainsFunc(t.Needs, func(ref Ref) bool { return !w.done[ref] })
 }
 
-// below tells a page whose words, with those ordered so far, are below its guideline.
+// below reports whether the words of a page, with those ordered so far, are below its guideline.
 func (w *worker) below(page string) bool {
 	p := w.pages[page]
 	if p == nil {

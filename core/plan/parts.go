@@ -53,10 +53,10 @@ type PartRule struct {
 	Kind PartKind
 	// Where is where a brief has it.
 	Where Where
-	// Places tells a kind that places a phrase in Slot.
+	// Places reports whether a kind places a phrase in Slot.
 	Places bool
 	Slot   sheet.Slot
-	// OneText tells a slot that holds one text, which is changed as a whole.
+	// OneText reports whether a slot holds one text, which is changed as a whole.
 	OneText bool
 	// Weight is the key of its weight in the yardstick, empty for none; Effort that of the figure
 	// that its minutes come from, empty where its target has it.

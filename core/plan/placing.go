@@ -99,7 +99,7 @@ func (b *builder) lacking(f *Family) map[sheet.Slot][]Member {
 	return out
 }
 
-// stands tells whether a phrase stands anywhere on a page.
+// stands reports whether a phrase stands anywhere on a page.
 func stands(s sheet.Slots) bool {
 	return s.Title+s.Description+s.Address+s.Total+s.ImageNames+s.Alt > 0
 }

@@ -15,7 +15,7 @@ import (
 // Plan is all targets of a client, in the order of work.
 type Plan struct {
 	Targets []Target
-	// Shares tells that gains are shares in percent, for want of any search volumes.
+	// Shares reports whether gains are shares in percent, for want of any search volumes.
 	Shares bool
 	// Words are the word targets, Outlines the outlines of pages, by their keys.
 	Words    map[string]wordtarget.Target
@@ -66,7 +66,7 @@ func (y Rules) Plan(s Study) Plan {
 	return plan
 }
 
-// copied tells a page that is a second copy of another.
+// copied reports whether a page is a second copy of another.
 func (s *Study) copied(p *Page) bool {
 	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
 		return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL)
@@ -226,7 +226,7 @@ func choose(all []Target, s *Study) {
 	}
 }
 
-// depend tells what each target needs to be done before (rules 12.2, 12.4): the first
+// depend returns what each target needs to be done before (rules 12.2, 12.4): the first
 // placing of its page or the page itself, a slice the slices of the lead section, and
 // without a site all of them the home page.
 func depend(all []Target, pages []Page) {

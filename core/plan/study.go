@@ -44,7 +44,7 @@ type Page struct {
 	Wishes []string
 	// Frame is used if there is no page yet, and for a draft (rule 8.6).
 	Frame int
-	// Draft tells that Client is no page but its copy as it is handed in: it will stand in
+	// Draft reports whether Client is no page but its copy as it is handed in: it will stand in
 	// a frame.
 	Draft  bool
 	Topics outline.Topics
@@ -63,7 +63,7 @@ type Family struct {
 	Key, Text string
 	// Service and Place are what it names, empty for none and for the home town.
 	Service, Place string
-	// Gain is that of its row in visits a month; Known tells that searches for it are
+	// Gain is that of its row in visits a month; Known reports whether searches for it are
 	// known. One of unknown volume is ordered as the client's smallest gain (rule 12.2).
 	Gain  float64
 	Known bool
@@ -120,7 +120,7 @@ type Ref struct{ Page, Key string }
 // String is the name as the API has it.
 func (r Ref) String() string { return r.Page + " | " + r.Key }
 
-// there tells whether the page is there and was read.
+// there reports whether the page is there and was read.
 func (p *Page) there() bool { return p.Client != nil }
 
 func (p *Page) frame() int {

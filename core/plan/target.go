@@ -58,7 +58,7 @@ type Target struct {
 	// (rule 12.2). Rank is what it is ordered by.
 	Gain, Rank float64
 	Minutes    float64
-	// First tells that it must be put right before all others.
+	// First reports whether it must be put right before all others.
 	First bool
 	// Needs are the targets that this one depends on.
 	Needs  []Ref

@@ -33,7 +33,7 @@ type Report struct {
 	// Copy are the draft's words, Wanted those of the writer's figure, Left those that are
 	// missing: 0 if it has enough.
 	Copy, Wanted, Left int
-	// Hold tells that the draft has enough words.
+	// Hold reports whether the draft has enough words.
 	Hold bool
 	// Sections are those of the outline, as the draft has them: Words are left to write.
 	Sections []outline.Section
@@ -44,7 +44,7 @@ type Report struct {
 	Wrong []finding.Finding
 }
 
-// Short tells that something is left to do.
+// Short reports whether something is left to do.
 func (r *Report) Short() bool {
 	return r.Left > 0 || len(r.Missing)+len(r.Over)+len(r.Wrong) > 0
 }

@@ -52,7 +52,7 @@ func FactsOf(p *page.Page) Facts {
 	return Facts{Title: p.Title, Words: p.Words, Warnings: p.Warnings}
 }
 
-// Whole tells whether the words of a page are all there: one that a script
+// Whole reports whether the words of a page are all there: one that a script
 // draws and no browser has rendered counts for nothing, since its few words
 // would pull the figures down.
 func (f Facts) Whole() bool { return !slices.Contains(f.Warnings, page.DrawnByScript) }

@@ -74,7 +74,7 @@ func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
 	return m, !astray
 }
 
-// otherWithin tells a block that begins with the heading of what is no result.
+// otherWithin reports whether a block begins with the heading of what is no result.
 func (s *scan) otherWithin(b block) bool {
 	for _, u := range s.units[b.lo:min(b.lo+2, b.hi)] {
 		if u.heading && (u.link == nil || s.out[u.link] == "") && otherSections[fold(u.text)] {
@@ -181,7 +181,7 @@ func (s *scan) extendBack(blocks []block) {
 	}
 }
 
-// sibling tells a node that stands below the parent of another one.
+// sibling reports whether a node stands below the parent of another one.
 func sibling(n, beside *html.Node) bool { return beside.Parent != nil && within(n, beside.Parent) }
 
 const (
@@ -263,7 +263,7 @@ func (t texts) local(f facts, leads bool) int {
 		pointsOfSnippet*boolInt(snippet) - boolInt(leads && t.generics == 0)
 }
 
-// tellsMore tells a block that says more than its title: a snippet, or the address.
+// tellsMore reports whether a block says more than its title: a snippet, or the address.
 func (s *scan) tellsMore(units []unit, e Entry) bool {
 	return slices.ContainsFunc(units, func(u unit) bool {
 		return u.text != e.Title && (domainOf(u.text) != "" || utf8.RuneCountInString(u.text) >= snippetLetters/2)

@@ -64,7 +64,7 @@ func factsOf(texts []string) (f facts) {
 	return f
 }
 
-// ratingOf is the rating that a text tells.
+// ratingOf is the rating that a text gives.
 func ratingOf(s string) (float64, bool) {
 	for _, form := range []*regexp.Regexp{ratingText, rated, ratingBare} {
 		if m := form.FindStringSubmatch(s); m != nil {
@@ -75,7 +75,7 @@ func ratingOf(s string) (float64, bool) {
 	return 0, false
 }
 
-// isRating tells a text that begins with a rating, or tells one with its scale.
+// isRating reports whether a text begins with a rating, or holds one with its scale.
 func isRating(s string) bool {
 	if len(s) > 160 {
 		return false
@@ -84,7 +84,7 @@ func isRating(s string) bool {
 	return ok || len(s) < 60 && unrated.MatchString(s)
 }
 
-// reviewsOf is how many reviews a text tells: 1,204 or 1.2K, in brackets or before the
+// reviewsOf is how many reviews a text counts: 1,204 or 1.2K, in brackets or before the
 // word for them.
 func reviewsOf(s string) (int, bool) {
 	for _, form := range []*regexp.Regexp{counted, bracketed} {
@@ -135,7 +135,7 @@ func phoneOf(s string) string {
 	return ""
 }
 
-// manyDigits tells a text with as many digits as a telephone number has.
+// manyDigits reports whether a text has as many digits as a telephone number has.
 func manyDigits(s string) bool { return len(digitsOf(s)) >= 7 }
 
 var datelike = regexp.MustCompile(`^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}`)

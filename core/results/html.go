@@ -93,7 +93,7 @@ func textOf(n *html.Node) string {
 	return b.String()
 }
 
-// below is what stands below an element, as far as it tells one entry from several.
+// below is what stands below an element, as far as it sets one entry apart from several.
 type below struct {
 	domains, phones, titles []string // two at most
 	ratings                 int
@@ -109,7 +109,7 @@ func add(list []string, more ...string) []string {
 	return list
 }
 
-// one tells what holds one entry at most.
+// one reports whether an element holds one entry at most.
 func (b *below) one() bool {
 	return len(b.domains) < 2 && len(b.phones) < 2 && len(b.titles) < 2 && b.ratings < 2
 }
@@ -122,7 +122,7 @@ type scan struct {
 	found map[*html.Node]*below
 }
 
-// measure tells for each element what stands below it, by its units.
+// measure returns for each element what stands below it, by its units.
 func (s *scan) measure() {
 	ratedAt := map[*html.Node]bool{}
 	for i := range s.units {
@@ -157,7 +157,7 @@ func (s *scan) measure() {
 	}
 }
 
-// ratedNear tells a rating that stands in, around or right beside another one: its
+// ratedNear reports whether a rating stands in, around or right beside another one: its
 // label, its stars.
 func ratedNear(n *html.Node, had map[*html.Node]bool) bool {
 	for up, k := n, 0; up != nil && k < 3; up, k = up.Parent, k+1 {

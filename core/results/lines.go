@@ -85,7 +85,7 @@ func beside(lines []string, at int, below bool) (lineEntry, bool) {
 	return e, true
 }
 
-// titleBelow tells an address with a title below it and a snippet below that.
+// titleBelow reports whether an address has a title below it and a snippet below that.
 func titleBelow(lines []string, at int) bool {
 	next := at + 2
 	for next < len(lines) && isRating(lines[next]) {
@@ -95,7 +95,7 @@ func titleBelow(lines []string, at int) bool {
 		snippetLike(lines[next])
 }
 
-// titlesBelow tells a text in which most titles stand below their addresses.
+// titlesBelow reports whether most titles of a text stand below their addresses.
 func titlesBelow(lines []string) bool {
 	below, all := 0, 0
 	for i, line := range lines {
@@ -107,7 +107,7 @@ func titlesBelow(lines []string) bool {
 	return 2*below > all
 }
 
-// namesSite tells a line that is the name of the site of a domain.
+// namesSite reports whether a line is the name of the site of a domain.
 func namesSite(line, domain string) bool {
 	name := strings.ReplaceAll(fold(line), " ", "")
 	flat := strings.NewReplacer(".", "", "-", "").Replace(domain)

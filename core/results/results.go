@@ -59,14 +59,14 @@ type Page struct {
 	Heading []string
 	Columns []Field
 
-	placed bool // the entries have the positions that a table tells
+	placed bool // the entries have the positions that a table has
 }
 
 // Source is what is known of a page beside its bytes.
 type Source struct {
 	// URL is its address, ContentType what the header says of it; both may be empty.
 	URL, ContentType string
-	// Table tells that it is a table; Columns are what its columns hold, nil to guess it
+	// Table reports whether it is a table; Columns are what its columns hold, nil to guess it
 	// by their headings.
 	Table   bool
 	Columns []Field
@@ -98,7 +98,7 @@ func Read(body []byte, source Source) Page {
 	return p
 }
 
-// looksLikeHTML tells a page of tags from a text.
+// looksLikeHTML reports whether a text is a page of tags.
 func looksLikeHTML(body []byte, contentType string) bool {
 	if strings.Contains(contentType, "html") {
 		return true

@@ -49,7 +49,7 @@ var columns = []struct {
 	{SponsoredField, []string{"sponsored", "ad", "paid"}},
 }
 
-// guessed tells what the columns hold by their headings, each field once.
+// guessed returns what the columns hold by their headings, each field once.
 func guessed(heading []string) []Field {
 	out := make([]Field, len(heading))
 	for c, cell := range heading {

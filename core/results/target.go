@@ -76,7 +76,7 @@ func innerTarget(u *url.URL, own bool) string {
 	return ""
 }
 
-// passes tells a path that only passes on: go, click, redirect.
+// passes reports whether a path only passes on: go, click, redirect.
 func passes(path string) bool {
 	last := strings.ToLower(strings.Trim(path[strings.LastIndex(path, "/")+1:], "/"))
 	for _, word := range []string{"go", "click", "redirect", "redir", "out", "away", "link", "url", "track", "visit",

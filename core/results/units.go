@@ -16,11 +16,11 @@ import (
 type unit struct {
 	text string
 	node *html.Node
-	// link is the link that it stands in, nil for none; heading tells that it is, or
+	// link is the link that it stands in, nil for none; heading reports whether it is, or
 	// stands in, a heading.
 	link    *html.Node
 	heading bool
-	// said tells a text that is not shown: a label for those who cannot see.
+	// said reports whether a text is not shown: a label for those who cannot see.
 	said bool
 }
 
@@ -157,7 +157,7 @@ func (r *reader) collect(n *html.Node, b *strings.Builder, u *unit) {
 	}
 }
 
-// breaks tells a node that ends a line, or holds something that does.
+// breaks reports whether a node ends a line, or holds something that does.
 func breaks(n *html.Node) bool {
 	if n.Type != html.ElementNode {
 		return false

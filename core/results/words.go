@@ -45,7 +45,7 @@ func set(words string) map[string]bool {
 
 func fold(s string) string { return strings.Join(text.Tokens(s), " ") }
 
-// isAdLabel tells a text that says that what stands beside it is paid for: the word
+// isAdLabel reports whether a text says that what stands beside it is paid for: the word
 // alone, or in front of an address.
 func isAdLabel(s string) bool {
 	folded := fold(s)

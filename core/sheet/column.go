@@ -87,7 +87,7 @@ func (c *Column) Phrase(typed string) Placement {
 	return Placement{}
 }
 
-// Holds tells which of the criteria's phrases stand exactly in the title or the
+// Holds returns which of the criteria's phrases stand exactly in the title or the
 // visible text of a page: a near miss lacks its lead there (rule 3.9).
 func Holds(p *page.Page, criteria *Criteria) []bool {
 	c := Measure(p, criteria)

@@ -28,7 +28,7 @@ type Asked struct {
 	Language phrase.Language
 	// Services are words for what the client sells.
 	Services []string
-	// Place is the page's own place (rule 5.1); PlacesBound tells that other
+	// Place is the page's own place (rule 5.1); PlacesBound reports whether other
 	// places are contradictions on this page.
 	Place       place.Place
 	PlacesBound bool

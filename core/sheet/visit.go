@@ -14,7 +14,7 @@ import (
 const OpeningWords = 100
 
 // visitor is called with the occurrences of all phrases in one text. at is the
-// index of the block, link or image that the text belongs to. copied tells
+// index of the block, link or image that the text belongs to. copied reports
 // that the text is copy. Ranges of hits are token ranges.
 type visitor func(slot Slot, at int, copied bool, hits []phrase.Hit)
 
@@ -56,7 +56,7 @@ func visitBlocks(p *page.Page, find *phrase.Finder, see visitor) {
 	}
 }
 
-// slotOf tells the slot of a block's text.
+// slotOf returns the slot of a block's text.
 func slotOf(b *page.Block) Slot {
 	switch {
 	case b.Level == 1:

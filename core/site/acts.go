@@ -8,7 +8,7 @@ import (
 	"inktally/core/text"
 )
 
-// actWords tells the words of acts: what is done to a thing, by the stems of their
+// actWords are the words of acts: what is done to a thing, by the stems of their
 // forms. Forms of one act are one: cleaning and sweeping.
 type actWords map[string]int
 
@@ -46,7 +46,7 @@ func (a actWords) parted(stems []string) work {
 	return w
 }
 
-// shares tells whether two works have an act in common.
+// shares reports whether two works have an act in common.
 func (w work) shares(o work) bool {
 	for act := range w.acts {
 		if o.acts[act] {
@@ -56,5 +56,5 @@ func (w work) shares(o work) bool {
 	return false
 }
 
-// same tells the same thing with an act in common.
+// same reports whether two works are of the same thing with an act in common.
 func (w work) same(o work) bool { return slices.Equal(w.thing, o.thing) && w.shares(o) }

@@ -33,7 +33,7 @@ func PageAddress(u *url.URL) (string, bool) {
 	return page.String(), true
 }
 
-// repeats tells a path that goes in circles: /a/b/a/b/a/b.
+// repeats reports whether a path goes in circles: /a/b/a/b/a/b.
 func repeats(p string) bool {
 	seen := map[string]int{}
 	for part := range strings.SplitSeq(p, "/") {
@@ -46,7 +46,7 @@ func repeats(p string) bool {
 	return false
 }
 
-// SameAddress tells addresses of one page: with www or without, by http or https, with a
+// SameAddress reports whether two addresses are those of one page: with www or without, by http or https, with a
 // slash at the end or none.
 func SameAddress(a, b string) bool { return a != "" && b != "" && BareAddress(a) == BareAddress(b) }
 

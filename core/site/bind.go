@@ -128,7 +128,7 @@ func (b *Binder) saying(s string) saying {
 	return out
 }
 
-// score tells how much of a form of a service a text says, 0 for too little. Another act
+// score returns how much of a form of a service a text says, 0 for too little. Another act
 // is another service; an act alone is one only where its thing goes without saying.
 func (b *Binder) score(form []string, acts map[int]bool, said saying) float64 {
 	w := b.acts.parted(form)

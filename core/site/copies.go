@@ -58,7 +58,7 @@ func ownTexts(pages []*page.Page, places []place.Place) []ownText {
 	return out
 }
 
-// copied tells a block that is copy.
+// copied reports whether a block is copy.
 func copied(p *page.Page, k int) bool { return p.Blocks[k].Copy() }
 
 func blockKey(p *page.Page, k int) string { return strings.ToLower(p.Text(k)) }
@@ -128,7 +128,7 @@ next:
 	return out
 }
 
-// twin is a pair of pages with the same text, by their indices; but for places tells that
+// twin is a pair of pages with the same text, by their indices; but for places reports that
 // only the names of places differ.
 type twin struct {
 	a, b      int

@@ -255,7 +255,7 @@ func endsWith(s, name string) bool {
 		strings.HasSuffix(strings.ToLower(s), " "+strings.ToLower(name)))
 }
 
-// hasPage tells a place that has an area page of its own.
+// hasPage reports whether a place has an area page of its own.
 func (f *finder) hasPage(town string) bool {
 	return town != f.s.Binder.home && slices.ContainsFunc(f.tree.Pages, func(p Surveyed) bool {
 		return p.Kind == Area && p.Place == town

@@ -25,7 +25,7 @@ var kindWords = []struct {
 	{Article, []string{"blog", "news", "article", "articles", "faq", "tips"}},
 }
 
-// Guess tells what a page is for by its address and, if it was read, its
+// Guess returns what a page is for by its address and, if it was read, its
 // title and h1: of several services and places the one that all of them name.
 // service and place are empty for none of its own, and for the home town.
 func Guess(address, title, h1, home string, judge *intent.Judge) (kind Kind, service, place string) {

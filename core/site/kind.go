@@ -77,7 +77,7 @@ var hubs = map[string]bool{"services": true, "our services": true, "what we do":
 	"communities we serve": true, "where we serve": true, "where we work": true, "leistungen": true,
 	"nos services": true, "servicios": true, "prestations": true}
 
-// PurposeOf tells what a page is for, by its address, what menus call it, its title, its
+// PurposeOf returns what a page is for, by its address, what menus call it, its title, its
 // h1 and its headings (rules 5.1, 9.1).
 func PurposeOf(told Told, b *Binder) Purpose {
 	slug := Slug(told.URL)
@@ -136,7 +136,7 @@ func ofSubject(service, place string) Purpose {
 	return Purpose{Kind: Other, Reason: ByNothing}
 }
 
-// mostly tells a page most of whose copy stands below headings that name services, whatever
+// mostly reports whether a page most of whose copy stands below headings name services, whatever
 // its address says.
 func (b *Binder) mostly(told Told) bool {
 	below := 0
@@ -180,7 +180,7 @@ func byPath(path, last string, noSubject bool) (Purpose, bool) {
 	return Purpose{}, false
 }
 
-// byMenu finds the kinds that what menus call a page tells.
+// byMenu finds the kinds that what menus call a page suggests.
 func byMenu(told Told) (Purpose, bool) {
 	for _, label := range told.Labels {
 		folded := " " + strings.Join(text.Tokens(label), " ") + " "
@@ -195,12 +195,12 @@ func byMenu(told Told) (Purpose, bool) {
 	return Purpose{}, false
 }
 
-// few tells words that hold only so many more than w.
+// few reports whether words hold only so many more than w.
 func few(words, w string, more int) bool {
 	return len(strings.Fields(words)) <= len(strings.Fields(w))+more
 }
 
-// beside tells a word that says what a page is for only at the beginning or the end: more
+// beside reports whether a word says what a page is for only at the beginning or the end: more
 // about stoves is about stoves, and this book is no booking.
 func beside(words, w string) bool {
 	switch w {
@@ -212,7 +212,7 @@ func beside(words, w string) bool {
 	return false
 }
 
-// telling tells a word that says what a page is for wherever it begins or ends its
+// telling reports whether a word says what a page is for wherever it begins or ends its
 // address, be it of a service too: photos of chimney repairs, about our masons. A quote
 // is asked for on any page.
 func telling(last, w string) bool {
@@ -303,7 +303,7 @@ func lastOf(address string) string {
 	return ""
 }
 
-// onlyPlace tells words that are the name of a place, with its state at most.
+// onlyPlace reports whether words are the name of a place, with its state at most.
 func onlyPlace(b *Binder, words string) bool {
 	tokens := text.Tokens(words)
 	return slices.ContainsFunc(b.places, func(p placeForm) bool {

@@ -18,9 +18,9 @@ const (
 // Kinds are all of them.
 func Kinds() []Kind { return []Kind{Home, Service, Area, About, Contact, Gallery, Article, Other} }
 
-// ForOneSubject tells a page that is for one service or one place: others are
+// ForOneSubject reports whether a page is for one service or one place: others are
 // contradictions on it (rule 5.2).
 func (k Kind) ForOneSubject() bool { return k == Service || k == Area }
 
-// HasWordTarget tells the pages that a number of words is asked of (rule 8.1).
+// HasWordTarget reports whether the pages a number of words is asked of (rule 8.1).
 func (k Kind) HasWordTarget() bool { return k == Home || k.ForOneSubject() }

@@ -127,7 +127,7 @@ func townBefore(words, state string) (town, bool) {
 	return town{strings.Join(fields, " "), short}, true
 }
 
-// streetWord tells words of an address that stand before the town.
+// streetWord reports whether words of an address stand before the town.
 func streetWord(word string) bool {
 	switch strings.ToLower(strings.Trim(word, ".")) {
 	case "street", "st", "road", "rd", "avenue", "ave", "lane", "ln", "drive", "dr", "way", "wharf", "court", "in",

@@ -28,7 +28,7 @@ type Visited struct {
 // Dead is a link to a page that is not there.
 type Dead struct {
 	URL, From, Label string
-	// Status is what the site answered; Menu tells a link in a menu.
+	// Status is what the site answered; Menu reports whether the link stands in a menu.
 	Status int
 	Menu   bool
 }
@@ -41,7 +41,7 @@ type Surveyed struct {
 	Words, Own int
 }
 
-// Tree is what a survey tells of a site.
+// Tree is what a survey finds of a site.
 type Tree struct {
 	Pages    []Surveyed
 	Findings []finding.Finding
@@ -51,7 +51,7 @@ type Tree struct {
 type Survey struct {
 	Visited []Visited
 	Dead    []Dead
-	// Both tells that the site answers by http and by https, without leading from one
+	// Both reports whether the site answers by http and by https, without leading from one
 	// to the other.
 	Both bool
 	// Firm is the name of the business, whose places are no contradictions.
@@ -66,7 +66,7 @@ type Survey struct {
 	Low func(Kind) int
 }
 
-// Tree tells what the pages of a site are for, and what is wrong with them. It is the same
+// Tree returns what the pages of a site are for, and what is wrong with them. It is the same
 // in whatever order the pages were visited.
 func (s Survey) Tree() Tree {
 	visited := slices.Clone(s.Visited)

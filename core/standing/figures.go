@@ -145,7 +145,7 @@ func number(cell string) (float64, bool) {
 	return n * times, err == nil && n >= 0 && n < 1e12
 }
 
-// Belongs tells whether a row of a table is about a site: by its domain, else by its name.
+// Belongs reports whether a row of a table is about a site: by its domain, else by its name.
 func Belongs(row Row, domain, name string) bool {
 	said := row.Name
 	if !strings.Contains(said, "://") {

@@ -24,7 +24,7 @@ func (a *Ancestry) name(name string) {
 	a[h>>6&1] |= 1 << (h & 63)
 }
 
-// holds tells whether all of want may be there.
+// holds reports whether all of want may be there.
 func (a *Ancestry) holds(want *Ancestry) bool {
 	return a[0]&want[0] == want[0] && a[1]&want[1] == want[1]
 }

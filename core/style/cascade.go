@@ -52,7 +52,7 @@ func (i Import) Within(by Import) Import {
 	return i
 }
 
-// Empty tells whether no sheet has a rule.
+// Empty reports whether no sheet has a rule.
 func (c *Cascade) Empty() bool { return len(c.sheets) == 0 }
 
 // layer is a cascade layer with those in it, in the order of their naming.

@@ -64,7 +64,7 @@ type declarations struct {
 
 func (s *declarations) empty() bool { return len(s.list)+len(s.customs) == 0 }
 
-// waits tells whether some value holds a var().
+// waits reports whether some value holds a var().
 func (s *declarations) waits() bool {
 	return slices.ContainsFunc(s.list, func(d declaration) bool { return d.raw != "" })
 }
@@ -145,7 +145,7 @@ func valueOf(tokens []css.Token) (value string, important bool) {
 	return strings.Join(strings.Fields(value), " "), important
 }
 
-// matters tells a style attribute that may say something of what is read here;
+// matters reports whether a style attribute may say something of what is read here;
 // most give colours and sizes.
 func matters(style string) bool {
 	const shortest = len("all:x")

@@ -18,7 +18,7 @@ const (
 	byParent  // as its parent has it
 )
 
-// Breaks tells whether a box of this display ends a block (rule 1.3).
+// Breaks reports whether a box of this display ends a block (rule 1.3).
 func (d Display) Breaks() bool { return d == Block || d == Flex }
 
 // Blockified is the display of a floated or positioned box, or of a child of
@@ -33,7 +33,7 @@ func (d Display) Blockified() Display {
 	return d
 }
 
-// Lays tells whether its children are blockified.
+// Lays reports whether its children are blockified.
 func (d Display) Lays() bool { return d == Flex || d == InlineFlex }
 
 // parseDisplay reads a value of the property display.

@@ -11,7 +11,7 @@ const (
 	screenHeight = 800
 )
 
-// MediaMatches tells whether a media query list holds on the screen.
+// MediaMatches reports whether a media query list holds on the screen.
 func MediaMatches(list string) bool {
 	list = strings.ToLower(strings.TrimSpace(list))
 	if list == "" {

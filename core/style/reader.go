@@ -187,7 +187,7 @@ func (r *reader) atRule(in place) {
 	}
 }
 
-// enter tells whether what stands in an at-rule counts, and where it is.
+// enter reports whether what stands in an at-rule counts, and where it is.
 func (r *reader) enter(name, prelude string, in place) (place, bool) {
 	in.depth++
 	switch name {

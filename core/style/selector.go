@@ -144,7 +144,7 @@ func joint(before, part string) string {
 	return before + part
 }
 
-// alone tells whether nothing else stands in a compound, so that its being
+// alone reports whether nothing else stands in a compound, so that its being
 // taken away would leave none.
 func alone(before, after string) bool {
 	return (before == "" || strings.ContainsAny(before[len(before)-1:], combinators)) &&

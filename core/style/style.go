@@ -36,13 +36,13 @@ func (st *Style) Display(own, around Display) Display {
 	return shown
 }
 
-// Invisible tells whether visibility hides it, if that is as around it.
+// Invisible reports whether visibility hides it, if that is as around it.
 func (st *Style) Invisible(around bool) bool { return st.or(propVisibility, around) }
 
-// KeepsLines tells whether line ends count as such, if they do by default.
+// KeepsLines reports whether line ends count as such, if they do by default.
 func (st *Style) KeepsLines(byDefault bool) bool { return st.or(propWhiteSpace, byDefault) }
 
-// SkipsContent tells whether content-visibility hides what it holds.
+// SkipsContent reports whether content-visibility hides what it holds.
 func (st *Style) SkipsContent(byDefault bool) bool { return st.or(propContentVisibility, byDefault) }
 
 func (st *Style) or(p property, otherwise bool) bool {
@@ -52,7 +52,7 @@ func (st *Style) or(p property, otherwise bool) bool {
 	return st.value[p] == on
 }
 
-// Backgrounds are the addresses of its background images; own tells whether
+// Backgrounds are the addresses of its background images; own reports whether
 // its style attribute gives them.
 func (st *Style) Backgrounds() (addresses []string, own bool) {
 	return st.backgrounds, st.by[propBackground]&priorityInline != 0

@@ -2,7 +2,7 @@ package style
 
 import "strings"
 
-// supported tells whether an @supports condition holds. What is not known
+// supported reports whether an @supports condition holds. What is not known
 // here to be missing in a browser is taken to be there.
 func supported(prelude string) bool {
 	return len(prelude) <= maxSelector && condition(fields(strings.ToLower(prelude)), supports) == yes
@@ -24,7 +24,7 @@ func supports(leaf string) truth {
 	return of(!foreign(name) && !foreign(value) && known(name, value))
 }
 
-// foreign tells names that only other browsers have.
+// foreign reports whether names only other browsers have.
 func foreign(name string) bool {
 	for _, prefix := range []string{"-moz-", "-ms-", "-o-", "-khtml-", "-apple-"} {
 		if strings.HasPrefix(name, prefix) {
@@ -39,7 +39,7 @@ func foreign(name string) bool {
 	return false
 }
 
-// known tells whether a value is one that a property can have, if it is
+// known reports whether a value is one that a property can have, if it is
 // among those that are read here.
 func known(name, value string) bool {
 	d, reads := declaration{}, false

@@ -14,7 +14,7 @@ var areaWords = map[string]visits.Area{"town": visits.Town, "city": visits.Town,
 	"county": visits.State, "region": visits.State, "country": visits.Country, "national": visits.Country,
 	"nationwide": visits.Country}
 
-// AreaOf tells where a volume was counted by what a list says of it: the word town,
+// AreaOf returns where a volume was counted by what a list says of it: the word town,
 // state or country, or the name of one (rule 7.1). A town counts only if it is
 // the client's home; empty is not known.
 func AreaOf(cell string, home place.Place) visits.Area {

@@ -38,12 +38,12 @@ var headings = []struct {
 
 // Layout is what the columns of a list hold.
 type Layout struct {
-	// Heading tells that the first row names the columns.
+	// Heading reports whether the first row names the columns.
 	Heading bool
 	Roles   []Role
 }
 
-// Guess tells what the columns hold, by their headings and else by what is in
+// Guess returns what the columns hold, by their headings and else by what is in
 // them: the phrase is the column with the most words, the volume the numbers
 // that go highest.
 func Guess(rows [][]string) Layout {

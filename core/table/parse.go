@@ -99,7 +99,7 @@ func decode(body []byte) (string, error) {
 	return string(plain), err
 }
 
-// marked tells a list that begins with the mark of UTF-16.
+// marked reports whether a list begins with the mark of UTF-16.
 func marked(body []byte) bool {
 	return bytes.HasPrefix(body, []byte("\xff\xfe")) || bytes.HasPrefix(body, []byte("\xfe\xff"))
 }

@@ -138,7 +138,7 @@ func clean(s string) string {
 	return text.Collapse(strings.TrimLeft(s, "=+-@"))
 }
 
-// unfit tells why a text cannot be a phrase, empty if it can.
+// unfit returns why a text cannot be a phrase, empty if it can.
 func unfit(s string) Refusal {
 	switch {
 	case len(text.Tokens(s)) == 0:

@@ -11,7 +11,7 @@ type StemFilter struct {
 	lists  [][]string
 }
 
-// Add adds a token or a stem. english tells that stems are of English, of
+// Add adds a token or a stem. english reports whether stems are of English, of
 // which more is known.
 func (f *StemFilter) Add(word string, english bool) {
 	start := word[:min(3, max(1, len(word)-2))]
@@ -48,7 +48,7 @@ func (f *StemFilter) add(bucket uint16, start string) {
 	*list = append(*list, start)
 }
 
-// May tells whether a token may have one of the words added as its stem.
+// May reports whether a token may have one of the words added as its stem.
 func (f *StemFilter) May(token string) bool {
 	at := f.bucket[KeyOf(token)]
 	return at > 0 && f.begins(token, at)

@@ -43,7 +43,7 @@ func Tag(tag string) string {
 	return language.Make(tag).String()
 }
 
-// English tells whether a tag means English or says nothing.
+// English reports whether a tag means English or says nothing.
 func English(tag string) bool {
 	if tag == "" {
 		return true

@@ -54,7 +54,7 @@ func findTraits(r rune) (is traits) {
 	return is
 }
 
-// isAlnum tells whether a rune is a letter or a decimal digit.
+// isAlnum reports whether a rune is a letter or a decimal digit.
 func isAlnum(r rune) bool {
 	if r < utf8.RuneSelf {
 		return r >= 0 && classes[r] <= upper

@@ -279,7 +279,7 @@ func (s *scanner) stop() {
 	}
 }
 
-// afterInitials tells whether the last token has only one or two letters.
+// afterInitials reports whether the last token has only one or two letters.
 func (s *scanner) afterInitials() bool {
 	if s.newSentence {
 		return false

@@ -43,7 +43,7 @@ func set(words string) map[string]bool {
 	return out
 }
 
-// SmallFor returns what tells the small words of a language, given by its tag;
+// SmallFor returns what knows the small words of a language, given by its tag;
 // without a tag the language is English.
 func SmallFor(tag string) func(token string) bool {
 	if tag == "" {
@@ -53,7 +53,7 @@ func SmallFor(tag string) func(token string) bool {
 	return func(token string) bool { return words[token] }
 }
 
-// Small tells whether a folded token is a small word of English (rule 2.6).
+// Small reports whether a folded token is a small word of English (rule 2.6).
 func Small(token string) bool { return smallWords["en"][token] }
 
 // SmallWords are the small words of a language, sorted; none for one that is not

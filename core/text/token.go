@@ -40,10 +40,10 @@ const (
 
 const tooLong = 1<<8 - 1
 
-// NewWord tells that the token is the first of its word (rule 2.1).
+// NewWord reports whether the token is the first of its word (rule 2.1).
 func (t Token) NewWord() bool { return t.flags&newWord != 0 }
 
-// NewSentence tells that the token is the first of a sentence (rule 3.1).
+// NewSentence reports whether the token is the first of a sentence (rule 3.1).
 func (t Token) NewSentence() bool { return t.flags&newSentence != 0 }
 
 // Scan holds a text and the tokens of those ranges of it that were appended.

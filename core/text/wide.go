@@ -15,7 +15,7 @@ var unspaced = []*unicode.RangeTable{
 	unicode.Thai, unicode.Lao, unicode.Khmer, unicode.Myanmar,
 }
 
-// invisible tells the characters that are taken out before words are counted:
+// invisible reports whether the characters are taken out before words are counted:
 // soft hyphens and zero-width characters.
 func invisible(r rune) bool {
 	switch r {
@@ -158,7 +158,7 @@ func seen(run string) string {
 	return b.String()
 }
 
-// diacritic tells whether a mark is folded away: those of alphabets, not the
+// diacritic reports whether a mark is folded away: those of alphabets, not the
 // vowel signs of other scripts and not kana's voicing marks.
 func diacritic(r rune) bool {
 	return unicode.In(r, unicode.Mn) &&
@@ -190,7 +190,7 @@ func writeFolded(dst *strings.Builder, r rune) {
 	}
 }
 
-// keepsMark tells whether a decomposed letter holds a mark that stays.
+// keepsMark reports whether a decomposed letter holds a mark that stays.
 func keepsMark(parts []byte) bool {
 	for _, p := range string(parts) {
 		if unicode.IsMark(p) && !diacritic(p) {

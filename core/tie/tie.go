@@ -36,7 +36,7 @@ type Tie struct {
 	// of a compound. All are tokens.
 	Word  string
 	Means []string
-	// Certain tells a tie that is made without asking.
+	// Certain reports whether a tie is made without asking.
 	Certain bool
 	// Searches are how often the phrases with the word are searched for, those whose
 	// searches are not known counted once; Phrases is how many there are.
@@ -54,7 +54,7 @@ type Input struct {
 	Phrases []Phrase
 	// Own are the words of services and places, in the order of their forms.
 	Own [][]string
-	// Known tells words of the lists and the client's own; Act those of acts, Town
+	// Known reports whether a word is one of the lists or the client's own; Act those of acts, Town
 	// names of towns.
 	Known, Act, Town func(token string) bool
 	Stem             text.Stemmer
@@ -207,7 +207,7 @@ func (f *finder) meantBy(w string) (best string, found bool) {
 	return best, found
 }
 
-// ordinary tells a word of the language: roots are no roofs.
+// ordinary reports whether a word is one of the language: roots are no roofs.
 func (f *finder) ordinary(w string) bool { return f.English && lexicon.English(w) }
 
 func (f *finder) isOwn(w string) bool { return f.own[w] || f.ownStems[f.Stem(w)] }
@@ -265,10 +265,10 @@ func (f *finder) actOf(verb string) string {
 	return best
 }
 
-// IsSlip tells a word that is one slip away from another.
+// IsSlip reports whether a word is one slip away from another.
 func IsSlip(word, meant string) bool { return len(word) >= minSlip && oneSlip(word, meant) }
 
-// oneSlip tells whether two words differ by one letter left out, put in,
+// oneSlip reports whether two words differ by one letter left out, put in,
 // changed, or by two that changed places.
 func oneSlip(a, b string) bool {
 	if len(a) > len(b) {

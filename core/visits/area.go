@@ -13,7 +13,7 @@ const (
 // Areas are all of them.
 func Areas() []Area { return []Area{Town, State, Country} }
 
-// Counts tells whether the searches of a phrase are those of the client's town:
+// Counts reports whether the searches of a phrase are those of the client's town:
 // all of one that names a place of the client, else only where they were counted in
 // the town. Those of the whole state say nothing of how many of them are near.
 func (a Area) Counts(namesPlace bool) bool { return namesPlace || a == Town }

@@ -142,7 +142,7 @@ type Member struct {
 // Estimate is what a family brings, in visits a month.
 type Estimate struct {
 	Volume float64
-	// Unknown tells that the volume of some member is not known.
+	// Unknown reports whether the volume of some member is not known.
 	Unknown bool
 	Now     float64
 	Aimed   int

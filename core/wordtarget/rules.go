@@ -16,7 +16,7 @@ type Guideline struct {
 	Ceiling int
 }
 
-// MarkRule tells what of the rivals' figures is the mark (rule 8.2).
+// MarkRule is what of the rivals' figures is the mark (rule 8.2).
 type MarkRule string
 
 // The rules for the mark.

@@ -14,7 +14,7 @@ type Target struct {
 	// Target is the number of words seen that the page should have, ToWrite what
 	// is missing, 0 if the page holds.
 	Target, ToWrite int
-	// Hold tells that the page has enough: the work is placement.
+	// Hold reports whether the page has enough: the work is placement.
 	Hold bool
 	// Writer is the copy to hand in: the target less the page's Frame (8.6).
 	Writer, Frame int
@@ -24,7 +24,7 @@ type Target struct {
 	MarkOf int
 	// Beat is the mark and what is to be added to it.
 	Beat float64
-	// Rule tells what decided the target.
+	// Rule returns what decided the target.
 	Rule Rule
 	// SetAside are the indices of rivals too far off to count (8.2).
 	SetAside []int

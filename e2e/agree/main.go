@@ -129,7 +129,7 @@ func contentType(body []byte) string {
 	return "text/html"
 }
 
-// reader reads a file below the folder and tells where the browser finds it.
+// reader reads a file below the folder and returns where the browser finds it.
 type reader func(ctx context.Context, file string) (*page.Page, string, error)
 
 // served reads saved files with the style sheets beside them.

@@ -74,7 +74,7 @@ type Facts struct {
 	Images []string `json:"images"`
 }
 
-// Read loads an address and tells what the browser makes of it.
+// Read loads an address and returns what the browser makes of it.
 func Read(t testing.TB, ctx context.Context, address string) Facts {
 	t.Helper()
 	facts, err := Ask(ctx, address)
@@ -82,7 +82,7 @@ func Read(t testing.TB, ctx context.Context, address string) Facts {
 	return facts
 }
 
-// Settled tells what the browser makes of the page that it shows once its
+// Settled returns what the browser makes of the page that it shows once its
 // scripts have had half a second more.
 func Settled(t testing.TB, ctx context.Context) Facts {
 	t.Helper()

@@ -69,7 +69,7 @@ type Options struct {
 	Renderer readings.Renderer
 	// Search answers recorded searches; nil if there is no source.
 	Search lineups.Searcher
-	// Demand tells how often phrases are searched for; nil if there is no
+	// Demand returns how often phrases are searched for; nil if there is no
 	// source.
 	Demand phrasebook.Demander
 	Log    *slog.Logger
@@ -177,8 +177,8 @@ type Changed = store.Changed
 // Noting returns a context in which use cases note what they change.
 func Noting(ctx context.Context) (context.Context, *Changed) { return store.Noting(ctx) }
 
-// IsDamaged tells that what was kept cannot be read any more.
+// IsDamaged reports whether what was kept cannot be read any more.
 func IsDamaged(err error) bool { return errors.Is(err, store.ErrDamaged) }
 
-// IsGone tells an error that says that there is no such thing (any more).
+// IsGone reports whether an error says that there is no such thing (any more).
 func IsGone(err error) bool { return errors.Is(err, store.ErrNotFound) }

@@ -198,7 +198,7 @@ func schema(ctx context.Context, db *sql.DB) error {
 	return db.QueryRowContext(ctx, `SELECT COUNT(*) FROM sqlite_master`).Scan(&n)
 }
 
-// halfWritten tells an error that says that a file must be written to before it can be read.
+// halfWritten reports whether an error says that a file must be written to before it can be read.
 func halfWritten(err error) bool {
 	var e *sqlite.Error
 	return errors.As(err, &e) && (e.Code() == lib.SQLITE_READONLY_ROLLBACK || e.Code() == lib.SQLITE_READONLY_RECOVERY)

@@ -14,7 +14,7 @@ import (
 // deleted when the disk is full: deleting writes too.
 const reserveBytes = 4 << 20
 
-// Full tells an error that says that there is no room left.
+// Full reports whether an error says that there is no room left.
 func Full(err error) bool {
 	var e *sqlite.Error
 	return errors.As(err, &e) && e.Code()&0xff == lib.SQLITE_FULL

@@ -64,7 +64,7 @@ func Read(name string, raw []byte) (Draft, error) {
 	return typed(name, s)
 }
 
-// markup tells HTML from text: a tag that stands at the start of a line.
+// markup reports whether a draft is HTML, not text: a tag that stands at the start of a line.
 var markup = regexp.MustCompile(
 	`(?im)^\s*<(!doctype|html|head|body|main|article|section|aside|nav|header|footer|figure|blockquote|form|div|span|p|a|h[1-6]|ul|ol|table|img)[\s/>]`)
 

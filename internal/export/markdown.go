@@ -39,7 +39,7 @@ func MarkdownText(s string) string {
 	return opening.ReplaceAllString(said, `$1\$2`)
 }
 
-// inWord tells a character between two letters or digits.
+// inWord reports whether a character stands between two letters or digits.
 func inWord(text []rune, i int) bool {
 	word := func(k int) bool {
 		return k >= 0 && k < len(text) && (unicode.IsLetter(text[k]) || unicode.IsDigit(text[k]))

@@ -26,7 +26,7 @@ func RenameScript(list []Rename) []byte {
 	return []byte(b.String())
 }
 
-// plain tells the name of a file in the folder at hand.
+// plain reports whether a name is that of a file in the folder at hand.
 func plain(name string) bool {
 	return name != "" && name != "." && name != ".." && !strings.ContainsRune(name, '/') &&
 		!strings.ContainsFunc(name, unicode.IsControl)

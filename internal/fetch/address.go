@@ -48,7 +48,7 @@ func Address(typed string) (string, error) {
 	return u.String(), nil
 }
 
-// hasScheme tells "javascript:x" and "mailto:x" from "shop.example:8080".
+// hasScheme reports whether an address has a scheme: "javascript:x" and "mailto:x", not "shop.example:8080".
 func hasScheme(typed string) bool {
 	scheme, rest, found := strings.Cut(typed, ":")
 	if !found || scheme == "" || strings.ContainsAny(scheme, "./[") {

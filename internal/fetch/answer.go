@@ -50,7 +50,7 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	return a, nil
 }
 
-// ownHeader tells the headers that are the fetcher's own affair, of requests
+// ownHeader reports whether the headers are the fetcher's own affair, of requests
 // and of answers, which come unpacked and without cookies.
 func ownHeader(name string) bool {
 	switch strings.ToLower(name) {
@@ -61,7 +61,7 @@ func ownHeader(name string) bool {
 	return false
 }
 
-// Welcome tells whether a site lets programs read an address; the fault
+// Welcome returns nil if a site lets programs read an address; the fault
 // RobotsRefuse if it does not.
 func (f *Fetcher) Welcome(ctx context.Context, address string) error {
 	u, err := url.Parse(address)

@@ -16,7 +16,7 @@ func NewBudget(bytes int64) *Budget {
 	return b
 }
 
-// Spent tells that there is nothing left.
+// Spent reports whether there is nothing left.
 func (b *Budget) Spent() bool { return b != nil && b.left.Load() < 0 }
 
 // reader reads from the budget; it fails with tooLarge when that is spent.

@@ -34,7 +34,7 @@ type Document struct {
 	// ETag and LastModified are what the site says of the page, to ask by when
 	// it is read again.
 	ETag, LastModified string
-	// Unchanged tells that the site says the page is as it was; Body is empty.
+	// Unchanged reports whether the site says the page is as it was; Body is empty.
 	Unchanged bool
 }
 
@@ -73,7 +73,7 @@ type Options struct {
 	Proxy *url.URL
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration
-	// Contact tells sites whom to turn to about the reading of their pages.
+	// Contact is whom sites are to turn to about the reading of their pages.
 	Contact string
 	// Wait waits before attempt number n, 1 for the first one that is made
 	// again; after is what the site asked for. Nil waits as sites expect it.
@@ -217,7 +217,7 @@ func redirectsOf(resp *http.Response) []string {
 	return out
 }
 
-// readable tells the content types that a page may have.
+// readable reports whether the content types a page may have.
 func readable(contentType string) bool {
 	kind, _, _ := strings.Cut(strings.ToLower(contentType), ";")
 	switch strings.TrimSpace(kind) {

@@ -84,7 +84,7 @@ func (f *Fetcher) host(name string) *host {
 	return f.hosts[name]
 }
 
-// ahead takes the next start at a host and tells how long it is until then.
+// ahead takes the next start at a host and returns how long it is until then.
 func (f *Fetcher) ahead(h *host) time.Duration {
 	f.mu.Lock()
 	defer f.mu.Unlock()
@@ -105,7 +105,7 @@ func (f *Fetcher) slowDown(name string, asked time.Duration) {
 	h.pace = max(pace, min(asked, longestPace))
 }
 
-// again tells the statuses that may pass.
+// again reports whether the statuses may pass.
 func again(status int) bool {
 	return status == http.StatusTooManyRequests || status >= 500 && status != http.StatusNotImplemented
 }

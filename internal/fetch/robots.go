@@ -23,7 +23,7 @@ type keptRobots struct {
 	at   time.Time
 }
 
-// welcome tells whether a site lets programs read an address.
+// welcome returns nil if a site lets programs read an address.
 func (f *Fetcher) welcome(ctx context.Context, u *url.URL) error {
 	site := u.Scheme + "://" + u.Host
 	f.mu.Lock()

@@ -168,7 +168,7 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 // fetcher asks by itself.
 const flakyFailures = 3
 
-// failsYet tells whether something is asked for one of the first times.
+// failsYet reports whether something is asked for one of the first times.
 func (w *Web) failsYet(what string, times int) bool {
 	w.mu.Lock()
 	defer w.mu.Unlock()

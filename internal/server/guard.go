@@ -35,10 +35,10 @@ func (g guard) own(c *gin.Context) {
 	c.Abort()
 }
 
-// safe tells the methods that change nothing.
+// safe reports whether the methods change nothing.
 func safe(method string) bool { return method == http.MethodGet || method == http.MethodHead }
 
-// fromElsewhere tells a request that a page of another site makes. Newer browsers say so
+// fromElsewhere reports whether a request a page of another site makes. Newer browsers say so
 // themselves; older ones say where it comes from. What says nothing is no browser.
 func fromElsewhere(r *http.Request) bool {
 	switch r.Header.Get("Sec-Fetch-Site") {
@@ -55,7 +55,7 @@ func fromElsewhere(r *http.Request) bool {
 	return false
 }
 
-// answersTo tells the names of this machine, and those that were allowed.
+// answersTo reports whether a name is one of this machine, or one that was allowed.
 func (g guard) answersTo(host string) bool {
 	name, _, err := net.SplitHostPort(host)
 	if err != nil {

@@ -230,7 +230,7 @@ func with(body map[string]any, name string, value any) map[string]any {
 	return out
 }
 
-// fits tells whether a value is of a schema's type.
+// fits reports whether a value is of a schema's type.
 func fits(d described, s schema, value any) bool {
 	s = d.resolve(s)
 	kinds, ok := s.Type.([]any)

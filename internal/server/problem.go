@@ -67,7 +67,7 @@ func init() {
 	}
 }
 
-// tooLarge tells a form that was larger than it may be.
+// tooLarge reports whether a form was larger than it may be.
 func tooLarge(errs []error) bool {
 	return slices.ContainsFunc(errs, func(err error) bool {
 		var told *huma.ErrorDetail

@@ -33,7 +33,7 @@ type Page struct {
 	// Service and Place are what it is for; empty is none of its own, and the
 	// home town.
 	Service, Place string
-	// ByHand tells that a person said what it is for; Surveyed that a survey added it.
+	// ByHand reports whether a person said what it is for; Surveyed that a survey added it.
 	ByHand, Surveyed bool
 }
 

@@ -22,7 +22,7 @@ type Reading struct {
 	URL      string
 	FinalURL string
 	Source   reading.Source
-	// RobotsIgnored tells that its site asks programs not to read it.
+	// RobotsIgnored reports whether its site asks programs not to read it.
 	RobotsIgnored bool
 	ContentType   string
 	// Base is what relative addresses start from if that is not FinalURL.

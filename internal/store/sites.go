@@ -15,7 +15,7 @@ type Site struct {
 	// Domain is its registrable one, by which entries of lineups belong to it.
 	Domain     string
 	SurveyedAt time.Time
-	// Both tells that it answers by http and by https.
+	// Both reports whether it answers by http and by https.
 	Both bool
 	Dead []site.Dead
 	// Fault is why its survey ended before its end, nil if it did not.

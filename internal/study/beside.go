@@ -9,7 +9,7 @@ import (
 	"inktally/internal/store"
 )
 
-// Beside tells which pages of rivals stand beside a client's pages (rule 6.3).
+// Beside knows which pages of rivals stand beside a client's pages (rule 6.3).
 type Beside struct {
 	known   *Known
 	sites   map[string]*Site
@@ -26,19 +26,19 @@ type BesidePage struct {
 	// a person said so; RunnerUp the next best page, empty for none.
 	Reason   site.LikeReason
 	RunnerUp string
-	// Chosen tells that a person said which page it is, or that there is none.
+	// Chosen reports whether a person said which page it is, or that there is none.
 	Chosen bool
-	// Surveyed tells that the rival's site is known.
+	// Surveyed reports whether the rival's site is known.
 	Surveyed bool
 }
 
-// Counts tells whether the page is comparable with one of a kind: what a person or a
+// Counts reports whether the page is comparable with one of a kind: what a person or a
 // survey said it is, else by its address.
 func (b BesidePage) Counts(kind site.Kind) bool {
 	return b.Chosen || b.Reason != "" || site.Like(kind, b.URL)
 }
 
-// Beside tells which pages of rivals stand beside the client's.
+// Beside returns which pages of rivals stand beside the client's.
 func (k *Known) Beside(ctx context.Context) (*Beside, error) {
 	return k.beside.Get(ctx, func(ctx context.Context) (*Beside, error) {
 		b := &Beside{known: k, sites: map[string]*Site{}, choices: chosen(k.facts.likes)}

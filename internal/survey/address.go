@@ -23,7 +23,7 @@ func (c *crawler) pageAddress(address string) (string, bool) {
 	return site.PageAddress(u)
 }
 
-// sameHost tells a host that is another one with www or without.
+// sameHost reports whether a host is another one with www or without.
 func sameHost(host, other string) bool {
 	return other != "" && site.BareHost(host) == site.BareHost(other)
 }

@@ -107,7 +107,7 @@ func listed(body []byte) (pages, sitemaps []string) {
 	return pages, sitemaps
 }
 
-// both tells whether the site answers by http and by https without leading from one to the
+// both reports whether the site answers by http and by https without leading from one to the
 // other.
 func (c *crawler) both(ctx context.Context, home string) bool {
 	u, err := url.Parse(home)

@@ -229,7 +229,7 @@ type Preview struct {
 	Site   string      `json:"site" doc:"The site whose found-for list it seems to be, empty for a list for the book"`
 }
 
-// Report tells what became of a list.
+// Report is what became of a list.
 type Report struct {
 	ImportID int64     `json:"import_id" doc:"By it the import is undone; 0 if nothing was imported"`
 	Added    int       `json:"added"`

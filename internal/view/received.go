@@ -31,7 +31,7 @@ type Handed struct {
 	HTML   string `json:"html" doc:"The page as it was shown"`
 }
 
-// Recognized tells what a page that was handed over may be.
+// Recognized is what a page that was handed over may be.
 type Recognized struct {
 	As      HandedAs           `json:"as" doc:"The most likely"`
 	Title   string             `json:"title"`

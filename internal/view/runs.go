@@ -25,7 +25,7 @@ type RunItem struct {
 	Known   int      `json:"known" doc:"Pages of a site that are known"`
 }
 
-// Filed tells what became of a page that was found in the files of a user.
+// Filed is what became of a page that was found in the files of a user.
 type Filed struct {
 	File      string   `json:"file"`
 	URL       string   `json:"url" doc:"The address that the file tells, empty for none"`

@@ -47,7 +47,7 @@ type Finding struct {
 	Type FindingType `json:"type"`
 	URL  string      `json:"url"`
 	Says string      `json:"says"`
-	// First tells what is to be mended before anything else is worth it.
+	// First reports whether it is to be mended before anything else is worth it.
 	First bool `json:"first" doc:"To be fixed before all else"`
 }
 

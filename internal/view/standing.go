@@ -36,7 +36,7 @@ type FigureWas struct {
 	Value *float64 `json:"value" doc:"Null where it had none"`
 }
 
-// FiguresPasted tells what became of a pasted table.
+// FiguresPasted is what became of a pasted table.
 type FiguresPasted struct {
 	Kept    int           `json:"kept" doc:"How many figures were kept"`
 	Unknown []string      `json:"unknown" doc:"Rows of sites that are neither the client's nor a rival's"`

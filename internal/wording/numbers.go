@@ -49,7 +49,7 @@ func Gain(unit Unit, gain float64) string {
 	return figure + "% of the gain"
 }
 
-// UnitNote tells what gains are.
+// UnitNote returns what gains are.
 func UnitNote(unit Unit) string {
 	if unit == Visits {
 		return "Gains are visits a month at the aimed positions. They are estimates."

@@ -34,7 +34,7 @@ type Teller struct {
 type PageCase struct {
 	// Name is what it is called: Home, Masonry repair.
 	Name string
-	// Kind, Words and There are what it is now; HasURL tells whether it has an address.
+	// Kind, Words and There are what it is now; HasURL reports whether it has an address.
 	Kind          site.Kind
 	Words         int
 	There, HasURL bool
@@ -281,7 +281,7 @@ func (w Teller) fixEvidence(t *plan.Target) string {
 	return strings.Join(parts, " · ")
 }
 
-// placingEvidence tells in which slots the rivals have the phrase.
+// placingEvidence returns in which slots the rivals have the phrase.
 func (w Teller) placingEvidence(t *plan.Target) string {
 	var have []string
 	for _, p := range open(t) {

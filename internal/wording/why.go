@@ -17,7 +17,7 @@ type WhyLine struct {
 	// Rule is the number of the rule; Figure the key of the figure of the yardstick that
 	// the line comes from, empty for none.
 	Rule, Figure string
-	// Sum tells a line that is the result of those before it.
+	// Sum reports whether a line is the result of those before it.
 	Sum bool
 }
 

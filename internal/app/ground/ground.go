@@ -148,7 +148,7 @@ func followPages(tx *store.Tx, had store.Ground, b business) error {
 	return nil
 }
 
-// renamed tells which names were changed: those that are gone and have a new
+// renamed returns which names were changed: those that are gone and have a new
 // one in their row.
 func renamed[T any](had, now []T, name func(T) string) map[string]string {
 	holds := func(list []T, n string) bool {

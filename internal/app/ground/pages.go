@@ -125,7 +125,7 @@ func checkPage(k *study.Known, p store.Page) error {
 	return nil
 }
 
-// seems tells what a page is for by its last reading, if neither its address
+// seems returns what a page is for by its last reading, if neither its address
 // nor a person told it; nil for nothing.
 func (g *Ground) seems(ctx context.Context, k *study.Known, p store.Page, r store.Reading) (*view.PageDraft, error) {
 	if p.Kind != site.Other || p.Service != "" || p.Place != "" {

@@ -12,7 +12,7 @@ import (
 	"inktally/internal/view"
 )
 
-// Proposal tells what a client's home page says of the business, for what
+// Proposal returns what a client's home page says of the business, for what
 // nobody has entered yet.
 func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err error) {
 	k, err := g.Studies.Of(ctx, id)

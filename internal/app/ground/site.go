@@ -15,7 +15,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// Site tells what a survey found of the client's site and of its rivals'.
+// Site returns what a survey found of the client's site and of its rivals'.
 func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	known, err := g.Get(ctx, id)
 	if err != nil {
@@ -117,7 +117,7 @@ func (g *Ground) offers(ctx context.Context, k *study.Known, own *study.Site, ou
 	return nil
 }
 
-// BesidePages tells which pages of the rivals stand beside a page of the client, and
+// BesidePages returns which pages of the rivals stand beside a page of the client, and
 // which others there are to choose from.
 func (g *Ground) BesidePages(ctx context.Context, id, page int64) ([]view.Beside, error) {
 	k, err := g.Studies.Of(ctx, id)

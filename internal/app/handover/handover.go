@@ -1,5 +1,5 @@
 // Package handover takes the pages that the bookmark hands over from a tab: it
-// checks that they come from a bookmark of this file, tells what a page may be, and
+// checks that they come from a bookmark of this file, finds what a page may be, and
 // keeps it as what the user says.
 package handover
 
@@ -93,7 +93,7 @@ func originOf(address string) string {
 	return u.Scheme + "://" + u.Host
 }
 
-// Look tells what a page that was handed over may be; nothing of it is kept.
+// Look returns what a page that was handed over may be; nothing of it is kept.
 func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recognized, error) {
 	if err := r.check(ctx, handed); err != nil {
 		return nil, err

@@ -22,7 +22,7 @@ const (
 	sideBySide = 4
 )
 
-// judge tells the kinds of a result's entries.
+// judge returns the kinds of a result's entries.
 func (l *Lineup) judge(ctx context.Context, k *study.Known, found []source.SearchEntry) ([]lineup.Entry, error) {
 	known, err := l.evidence(ctx, k)
 	if err != nil {
@@ -107,7 +107,7 @@ func (ev *evidence) of(e lineup.Entry) lineup.Evidence {
 		Trades: len(ev.trades[domain]), NamesService: ev.names}
 }
 
-// namesService tells texts that have a word of a service of the client; nil as long as it
+// namesService reports whether a text has a word of a service of the client; nil as long as it
 // has none.
 func namesService(k *study.Known) func(string) bool {
 	if len(k.Services) == 0 {

@@ -37,7 +37,7 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Pag
 	return results.Read(body, src), nil
 }
 
-// isTable tells the name of a file that is a table.
+// isTable reports whether the name of a file is a table.
 func isTable(name string) bool {
 	switch strings.ToLower(filepath.Ext(name)) {
 	case ".csv", ".tsv":

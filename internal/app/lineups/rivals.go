@@ -117,7 +117,7 @@ func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*vi
 	return l.Get(ctx, client, of)
 }
 
-// paidFor tells whether a typed rival came of an entry that is paid for; without
+// paidFor reports whether a typed rival came of an entry that is paid for; without
 // it that entry stands as before.
 func paidFor(tx *store.Tx, client int64, url string) bool {
 	entries, err := tx.Entries(client)

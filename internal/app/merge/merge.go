@@ -11,7 +11,7 @@ import (
 	"inktally/core/fault"
 )
 
-// Merge tells what becomes of one thing: what it was when an edit began, what it is by now, and
+// Merge returns what becomes of one thing: what it was when an edit began, what it is by now, and
 // what the edit makes of it. says writes a value for the sentence of the fault.
 func Merge[T any](thing fault.Thing, was, is, want T, says func(T) string) (T, error) {
 	switch {

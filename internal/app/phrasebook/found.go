@@ -75,7 +75,7 @@ func sites(k *study.Known) []view.FoundSite {
 	return out
 }
 
-// owns tells whether a site is that of one of the client's pages.
+// owns reports whether a site is that of one of the client's pages.
 func owns(pages []store.Page, site string) bool {
 	return slices.ContainsFunc(pages, func(p store.Page) bool { return lineup.Domain(p.URL) == site })
 }

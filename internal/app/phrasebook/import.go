@@ -98,7 +98,7 @@ func (b *Book) PreviewList(ctx context.Context, id int64, name string, body []by
 	return p, nil
 }
 
-// siteOf tells which of the sites a list is likely to be of: the one that most
+// siteOf returns which of the sites a list is likely to be of: the one that most
 // of its addresses are of, else the one that its name names. Without positions
 // it is a list of phrases.
 func siteOf(name string, rows [][]string, layout table.Layout, sites []view.FoundSite) string {

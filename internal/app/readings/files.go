@@ -47,7 +47,7 @@ func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, fi
 	return out, nil
 }
 
-// file keeps a page that was found in a file. alone tells that it is the only
+// file keeps a page that was found in a file. alone reports whether it is the only
 // one: it is then the page that it was added for if it tells no other.
 func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned []ownedPage, here ownedPage,
 	alone bool) view.Filed {

@@ -30,7 +30,7 @@ type Fetcher interface {
 
 // Renderer brings pages in as a browser renders them.
 type Renderer interface {
-	// Available tells whether there is a browser.
+	// Available reports whether there is a browser.
 	Available() bool
 	// Render brings a page; its errors are faults.
 	Render(ctx context.Context, r fetch.Request) (fetch.Document, error)
@@ -160,7 +160,7 @@ func (r *Readings) Paste(ctx context.Context, client, pageID, entry int64, html 
 	return view.Filed{URL: here.address, Name: here.name, PageID: here.page, ReadingID: id}, err
 }
 
-// markup tells pasted HTML from pasted text.
+// markup reports whether what was pasted is HTML, not text.
 var markup = regexp.MustCompile(
 	`(?i)<(!doctype|html|head|body|main|div|p|h[1-6]|a|ul|ol|table|section|article|span|br|img)[\s/>]`)
 

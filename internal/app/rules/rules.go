@@ -115,7 +115,7 @@ func changedElsewhere(tx *store.Tx, id int64, changes, was map[string]string) er
 	return nil
 }
 
-// there tells whether there is a client; the workspace always is.
+// there reports whether there is a client; the workspace always is.
 func there(tx *store.Tx, id int64) error {
 	if id == 0 {
 		return nil

@@ -64,7 +64,7 @@ func (r *Runs) full(id int64, err error) bool {
 	return true
 }
 
-// alive tells whether a job is being worked at.
+// alive reports whether a job is being worked at.
 func (r *Runs) alive(id int64) bool {
 	r.mu.Lock()
 	defer r.mu.Unlock()

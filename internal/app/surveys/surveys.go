@@ -83,7 +83,7 @@ func (s *Surveys) Visit(ctx context.Context, job Job) error {
 }
 
 // kept is the web of a survey: what was read in its run before, else the real
-// one, whose pages are kept as readings. own tells the client's site.
+// one, whose pages are kept as readings. own reports whether it is the client's site.
 func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, err error) {
 	web = &keptWeb{Lister: s.Lists, surveys: s, job: job, keys: map[string]string{}}
 	k, err := s.Studies.Of(ctx, job.Client)

@@ -8,7 +8,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// done tells what the plan asked for before the client's pages were read the last time, and
+// done returns what the plan asked for before the client's pages were read the last time, and
 // does not ask for any more. Words are told by page: what was written may stand in any
 // section.
 func (now *Worked) done(ctx context.Context) ([]view.Done, error) {

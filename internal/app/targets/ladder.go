@@ -16,7 +16,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// Ladder tells, for each rival beside a page, who leads on which front and what passes it.
+// Ladder returns, for each rival beside a page, who leads on which front and what passes it.
 func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, error) {
 	w, err := p.Work(ctx, id)
 	if err != nil {

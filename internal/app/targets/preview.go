@@ -12,7 +12,7 @@ import (
 	"inktally/internal/view"
 )
 
-// Preview tells what changes of figures would change in the plan of a client, before they
+// Preview returns what changes of figures would change in the plan of a client, before they
 // are kept: those of the client, or of the workspace.
 func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string, workspace bool) (*view.PlanChange,
 	error) {

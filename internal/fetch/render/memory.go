@@ -81,7 +81,7 @@ func tree(pid int32) []*process.Process {
 	return list
 }
 
-// idle tells that no page is being rendered.
+// idle reports whether no page is being rendered.
 func (b *Browser) idle() bool {
 	b.visiting.Lock()
 	defer b.visiting.Unlock()
@@ -101,7 +101,7 @@ func (b *Browser) leave(v *visit) {
 	delete(b.visits, v)
 }
 
-// crowded tells all pages that are being rendered that they are not alone, where they are not: it
+// crowded returns all pages that are being rendered that they are not alone, where they are not: it
 // is not known which of them takes the memory.
 func (b *Browser) crowded() {
 	b.visiting.Lock()
@@ -113,7 +113,7 @@ func (b *Browser) crowded() {
 	}
 }
 
-// failAll tells all pages that are being rendered that there is no memory for them.
+// failAll returns all pages that are being rendered that there is no memory for them.
 func (b *Browser) failAll() {
 	b.visiting.Lock()
 	defer b.visiting.Unlock()

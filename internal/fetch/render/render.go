@@ -45,7 +45,7 @@ const (
 type Web interface {
 	Ask(ctx context.Context, method, address string, header http.Header, body []byte, budget *fetch.Budget) (
 		fetch.Answer, error)
-	// Welcome tells whether a site lets programs read an address.
+	// Welcome returns nil if a site lets programs read an address.
 	Welcome(ctx context.Context, address string) error
 }
 
@@ -91,7 +91,7 @@ func New(o Options) *Browser {
 	return b
 }
 
-// Available tells whether there is a browser to render with.
+// Available reports whether there is a browser to render with.
 func (b *Browser) Available() bool { return b.options.URL != "" || b.options.Path != "" }
 
 // Close ends the browser, also one that is just being started; one that hangs is not waited for.
@@ -139,7 +139,7 @@ func (b *Browser) browser() (context.Context, error) {
 	return ctx, nil
 }
 
-// alive tells whether a browser still answers on its connection.
+// alive reports whether a browser still answers on its connection.
 func alive(ctx context.Context) bool {
 	if ctx.Err() != nil {
 		return false
@@ -222,7 +222,7 @@ func (b *Browser) Render(ctx context.Context, r fetch.Request) (fetch.Document, 
 }
 
 // turn renders a page when its turn has come: beside others, or alone if it takes all turns. It
-// tells whether others were there when the memory was at its end.
+// reports whether others were there when the memory was at its end.
 func (b *Browser) turn(ctx context.Context, address string, turns int) (doc fetch.Document, crowded bool, err error) {
 	waits := slices.Repeat([]chan struct{}{b.turns}, turns)
 	if turns > 1 { // two who wait for all turns would wait for ever

@@ -24,7 +24,7 @@ func sealed(p *target.CreateBrowserContextParams) {
 const unplug = `for (const name of ['RTCPeerConnection', 'webkitRTCPeerConnection', 'RTCIceTransport', 'RTCDtlsTransport', 'RTCDataChannel',
 	'WebTransport', 'TCPSocket', 'UDPSocket', 'Presentation', 'PresentationRequest']) delete globalThis[name]`
 
-// plugged tells whether a browser still has what was taken from it, in its tab or in a frame
+// plugged reports whether a browser still has what was taken from it, in its tab or in a frame
 // of it.
 const plugged = `(() => {
 	const frame = document.createElement('iframe')

@@ -45,7 +45,7 @@ type visit struct {
 	budget   *fetch.Budget
 	turns    chan struct{}
 
-	// crowded tells that other pages were there when the memory was at its end: one of them
+	// crowded reports that other pages were there when the memory was at its end: one of them
 	// may have taken it.
 	crowded atomic.Bool
 

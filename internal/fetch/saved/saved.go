@@ -31,13 +31,13 @@ type File struct {
 type Page struct {
 	// File is the name of the file that it was in.
 	File string
-	// Document has an address only if the file tells one.
+	// Document has an address only if the file has one.
 	Document fetch.Document
 	// Base is what relative addresses start from, if that is not the
 	// document's address.
 	Base   string
 	Sheets map[string]string
-	// Archive tells a page out of a web archive.
+	// Archive reports whether the page came out of a web archive.
 	Archive bool
 }
 
@@ -111,7 +111,7 @@ const (
 	kindWARC
 )
 
-// IsPage tells by its name whether a file is a page or a web archive; texts
+// IsPage reports whether a file is, by its name, a page or a web archive; texts
 // may be anything.
 func IsPage(name string) bool {
 	k := kindByName(name)
@@ -133,13 +133,13 @@ func kindByName(name string) kind {
 	return kindOther
 }
 
-// IsArchive tells whether a file is a web archive.
+// IsArchive reports whether a file is a web archive.
 func IsArchive(f File) bool {
 	k := kindOf(f)
 	return k == kindMHTML || k == kindWARC
 }
 
-// kindOf tells what a file is, by how it begins and else by its name.
+// kindOf returns what a file is, by how it begins and else by its name.
 func kindOf(f File) kind {
 	head := bytes.TrimLeft(f.Body[:min(len(f.Body), 512)], "\xef\xbb\xbf \t\r\n")
 	switch {
@@ -159,7 +159,7 @@ func kindOf(f File) kind {
 	return kindByName(f.Name)
 }
 
-// besideAnother tells a page of the folder that a browser saves beside a page:
+// besideAnother reports whether a page of the folder a browser saves beside a page:
 // what was framed in it.
 func besideAnother(name string, others map[string][]byte) bool {
 	dir := path.Dir("/" + name)
@@ -231,7 +231,7 @@ func sheetsOf(body []byte, src page.Source, look func(address string) ([]byte, b
 	return out
 }
 
-// Same tells whether two addresses lead to the same page, whatever the scheme,
+// Same reports whether two addresses lead to the same page, whatever the scheme,
 // a www or a slash at the end.
 func Same(a, b string) bool { return a != "" && bare(a) == bare(b) }
 
@@ -246,7 +246,7 @@ func bare(address string) string {
 	return strings.ToLower(host)
 }
 
-// isHTML tells a content type that a page has.
+// isHTML reports whether a content type a page has.
 func isHTML(contentType string) bool {
 	kind, _, _ := strings.Cut(strings.ToLower(contentType), ";")
 	return slices.Contains([]string{"text/html", "application/xhtml+xml"}, strings.TrimSpace(kind))
