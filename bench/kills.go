@@ -45,12 +45,12 @@ func kills(self string) error {
 			there = map[string]bool{kept(aClient, "Brindle & Ash Chimney"): true}
 			migrated++
 		}
-		said, doubt, err := killed(self, path, time.Duration(rand.IntN(800))*time.Millisecond)
+		acknowledged, doubt, err := killed(self, path, time.Duration(rand.IntN(800))*time.Millisecond)
 		if err != nil {
 			return err
 		}
-		acks += len(said)
-		for _, line := range said {
+		acks += len(acknowledged)
+		for _, line := range acknowledged {
 			what, name, _ := strings.Cut(line, " ")
 			there[name] = what == "kept"
 			if client, gone := strings.CutPrefix(name, aClient+" "); gone && what == "gone" {
@@ -69,7 +69,7 @@ func kills(self string) error {
 
 // killed lets a process work for a while and kills it; it returns what it had acknowledged,
 // and the client that it was deleting last.
-func killed(self, path string, after time.Duration) (said []string, doubt string, err error) {
+func killed(self, path string, after time.Duration) (acknowledged []string, doubt string, err error) {
 	cmd := exec.Command(self)
 	cmd.Env = append(os.Environ(), "SOAK=work", "SOAK_FILE="+path)
 	out, err := cmd.StdoutPipe()
@@ -86,11 +86,11 @@ func killed(self, path string, after time.Duration) (said []string, doubt string
 		if what == "at" {
 			doubt = name
 		} else {
-			said = append(said, lines.Text())
+			acknowledged = append(acknowledged, lines.Text())
 		}
 	}
 	_ = cmd.Wait()
-	return said, doubt, nil
+	return acknowledged, doubt, nil
 }
 
 // hold opens the file and holds it against what was acknowledged.

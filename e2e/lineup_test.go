@@ -43,15 +43,15 @@ func TestLineupByHand(t *testing.T) {
 		}
 		return names
 	}
-	was := organic()
+	before := organic()
 	eval[bool](s,
 		fmt.Sprintf(
 			`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true, cancelable: true})) || true`, row("Lantern Street Sweeps")))
 	s.sees("Lantern Street Sweeps moved to 2")
-	assert.Equal(t, was[2], organic()[1])
+	assert.Equal(t, before[2], organic()[1])
 	s.press("Undo")
 	s.until(fmt.Sprintf(`%s.querySelector('.place').textContent === '3'`, row("Lantern Street Sweeps")))
-	assert.Equal(t, was, organic(), "all stand where they stood")
+	assert.Equal(t, before, organic(), "all stand where they stood")
 
 	s.press("Search again")
 	s.until(`document.querySelector('[data-history]') && location.search.includes('lineup=')`)

@@ -44,10 +44,10 @@ func TestSite(t *testing.T) {
 	sheet := func() view.Sheet {
 		return get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, page))
 	}
-	was := sheet()
-	require.Len(t, was.Columns, 5)
-	assert.Equal(t, "http://oldsaltbox.example/masonry-repair.htm", was.Columns[2].URL)
-	assert.True(t, was.Columns[4].None)
+	before := sheet()
+	require.Len(t, before.Columns, 5)
+	assert.Equal(t, "http://oldsaltbox.example/masonry-repair.htm", before.Columns[2].URL)
+	assert.True(t, before.Columns[4].None)
 
 	s.click(`document.querySelectorAll('.beside')[1]`)
 	s.until(`document.querySelector('[data-beside]')`)
@@ -56,7 +56,7 @@ func TestSite(t *testing.T) {
 	assert.True(t, sheet().Columns[2].None)
 	s.press("Undo")
 	s.until(`document.querySelector('[data-beside] .now a')`)
-	assert.Equal(t, was.Columns[2].URL, sheet().Columns[2].URL)
+	assert.Equal(t, before.Columns[2].URL, sheet().Columns[2].URL)
 	s.fill("[name=beside_address]", "oldsaltbox.example/stone.htm")
 	s.press("Use")
 	s.sees("chosen by you")

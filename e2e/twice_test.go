@@ -58,7 +58,7 @@ type twice struct {
 	begin     func(s *screen)
 	elsewhere func() int
 	enter     func(s *screen)
-	told      string
+	message   string
 	now       func() string
 	kept      string
 }
@@ -83,19 +83,19 @@ func TestTypedOverAChange(t *testing.T) {
 	for _, c := range []twice{
 		{name: "the hours", open: "/targets", field: "[name=hours]", typed: "12", kept: "12",
 			elsewhere: put(api+"/hours", map[string]any{"hours": 7}), enter: leave,
-			told: "The hours changed elsewhere to “7”; you entered “12”.",
-			now:  func() string { return fmt.Sprint(get[view.Plan](t, p, api+"/plan").Hours) }},
+			message: "The hours changed elsewhere to “7”; you entered “12”.",
+			now:     func() string { return fmt.Sprint(get[view.Plan](t, p, api+"/plan").Hours) }},
 		{name: "a figure of the yardstick", open: "/yardstick", field: `[name="visits.others"]`, typed: "0.25",
 			kept:      "0.25",
 			begin:     func(s *screen) { s.click(`document.querySelector('[data-figure="visits.others"] button')`) },
 			elsewhere: put(api+"/yardstick", map[string]any{"changes": map[string]string{"visits.others": "0.75"}}),
-			enter:     func(s *screen) { s.press("Keep") }, told: "changed elsewhere to “0.75”; you entered “0.25”.",
+			enter:     func(s *screen) { s.press("Keep") }, message: "changed elsewhere to “0.75”; you entered “0.25”.",
 			now: func() string { return figure(t, p, client, "visits.others") }},
 		{name: "words of a section", open: "/outline?page=" + page, field: "[data-section=about] [name=words]",
 			typed: "130", kept: "130",
 			elsewhere: put(outline, map[string]any{
 				"order": []string{}, "sections": map[string]any{"about": map[string]any{"words": 90}}}),
-			enter: leave, told: "The section's words to write changed elsewhere to “90”; you entered “130”.",
+			enter: leave, message: "The section's words to write changed elsewhere to “90”; you entered “130”.",
 			now: func() string {
 				words := get[view.Outline](t, p, outline).Edits.Sections["about"].Words
 				if words == nil {
@@ -108,9 +108,9 @@ func TestTypedOverAChange(t *testing.T) {
 			begin: func(s *screen) { s.click(`document.querySelector('[data-section=about] .heading')`) },
 			elsewhere: put(outline, map[string]any{
 				"order": []string{}, "sections": map[string]any{"about": map[string]any{"heading": "Our crew"}}}),
-			enter: leave,
-			told:  "The section's heading changed elsewhere to “Our crew”; you entered “Wells that last”.",
-			now:   func() string { return get[view.Outline](t, p, outline).Edits.Sections["about"].Heading }},
+			enter:   leave,
+			message: "The section's heading changed elsewhere to “Our crew”; you entered “Wells that last”.",
+			now:     func() string { return get[view.Outline](t, p, outline).Edits.Sections["about"].Heading }},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			s := look(t, p)
@@ -123,7 +123,7 @@ func TestTypedOverAChange(t *testing.T) {
 			theirs := c.now()
 			require.NotEqual(t, c.kept, theirs)
 			c.enter(s)
-			s.sees(c.told)
+			s.sees(c.message)
 			assert.Equal(t, theirs, c.now())
 			if c.field != "[name=heading]" { // which the sentence holds, for its field closes
 				assert.Equal(t, c.typed, s.value(c.field), "what was typed stays")

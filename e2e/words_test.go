@@ -21,19 +21,19 @@ func TestWordsAreJudged(t *testing.T) {
 	s := look(t, p)
 	at := fmt.Sprintf("/api/clients/%d/book", client)
 	book := func() view.Book { return get[view.Book](t, p, at) }
-	was := book()
-	require.Len(t, was.Unfamiliar, 5)
+	before := book()
+	require.Len(t, before.Unfamiliar, 5)
 	s.open(fmt.Sprintf("/clients/%d/book", client))
 
 	s.until(`document.querySelectorAll('[data-unfamiliar] li').length === 5`)
 	words := eval[[]string](s, `[...document.querySelectorAll('[data-unfamiliar] b')].map(b => b.textContent)`)
-	for i, w := range was.Unfamiliar {
+	for i, w := range before.Unfamiliar {
 		assert.Equal(t, w.Word, words[i], "those that decide about the most gain first")
 	}
 	s.keys("w")
 	s.until(`document.activeElement?.matches('[data-unfamiliar] li')`)
 	s.keys("1")
-	s.sees(fmt.Sprintf("“%s” is a business: 1 family set aside: %s", words[0], was.Unfamiliar[0].Example))
+	s.sees(fmt.Sprintf("“%s” is a business: 1 family set aside: %s", words[0], before.Unfamiliar[0].Example))
 	s.until(fmt.Sprintf(`document.activeElement?.querySelector('b')?.textContent === %q`, words[1]))
 	s.keys("5") // the next word has come to the row
 	s.sees(fmt.Sprintf("“%s” does not matter: ", words[1]))

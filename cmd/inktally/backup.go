@@ -30,7 +30,7 @@ func backupCommand() *cobra.Command {
 				return BackupOverItself.New(data)
 			}
 			if err := datafile.Copy(cmd.Context(), data, args[0]); err != nil {
-				if _, told := fault.Of(err); told {
+				if _, known := fault.Of(err); known {
 					return err
 				}
 				return BackupFailed.New(data, args[0]).Because(err)

@@ -135,11 +135,11 @@ func TestBackupRestoreCheck(t *testing.T) {
 	assert.Contains(t, out, "cannot be used")
 	assert.NoFileExists(t, copied)
 	first := inktally(t, "serve", "--listen", "127.0.0.1:0", "--data", data)
-	said, err := first.StdoutPipe()
+	output, err := first.StdoutPipe()
 	require.NoError(t, err)
 	require.NoError(t, first.Start())
 	defer func() { _ = first.Process.Kill(); _ = first.Wait() }()
-	_, err = bufio.NewReader(said).ReadString('\n')
+	_, err = bufio.NewReader(output).ReadString('\n')
 	require.NoError(t, err)
 	out, err = do("backup", copied)
 	require.NoError(t, err, out)
@@ -171,11 +171,11 @@ func TestSecondStart(t *testing.T) {
 	dir := t.TempDir()
 	data := filepath.Join(dir, "inktally.db")
 	first := inktally(t, "serve", "--listen", "127.0.0.1:0", "--data", data)
-	said, err := first.StdoutPipe()
+	output, err := first.StdoutPipe()
 	require.NoError(t, err)
 	require.NoError(t, first.Start())
 	defer func() { _ = first.Process.Kill(); _ = first.Wait() }()
-	line, err := bufio.NewReader(said).ReadString('\n')
+	line, err := bufio.NewReader(output).ReadString('\n')
 	require.NoError(t, err)
 	_, address, _ := strings.Cut(strings.TrimSpace(line), "http://")
 	sum := func() [32]byte {
@@ -192,10 +192,10 @@ func TestSecondStart(t *testing.T) {
 	} {
 		t.Run(name, func(t *testing.T) {
 			second := inktally(t, strings.Fields(c.args)...)
-			var told bytes.Buffer
-			second.Stderr = &told
+			var printed bytes.Buffer
+			second.Stderr = &printed
 			assert.Error(t, second.Run())
-			assert.Contains(t, told.String(), c.want)
+			assert.Contains(t, printed.String(), c.want)
 		})
 	}
 	assert.NoFileExists(t, filepath.Join(dir, "other.db"))

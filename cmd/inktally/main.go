@@ -33,11 +33,11 @@ func command() int {
 	signals := make(chan os.Signal, 2)
 	signal.Notify(signals, os.Interrupt, syscall.SIGTERM)
 	done := make(chan error, 1)
-	told := &terminal{to: os.Stderr}
+	screen := &terminal{to: os.Stderr}
 	go func() {
 		cmd := root()
 		cmd.SetOut(&terminal{to: os.Stdout})
-		cmd.SetErr(told)
+		cmd.SetErr(screen)
 		done <- cmd.ExecuteContext(ctx)
 	}()
 	for {
@@ -49,7 +49,7 @@ func command() int {
 			if ctx.Err() != nil {
 				return interrupted
 			}
-			fmt.Fprintln(told, "inktally:", says(err))
+			fmt.Fprintln(screen, "inktally:", sentence(err))
 			return 1
 		case <-signals:
 			if ctx.Err() != nil || !serving.Load() {
@@ -78,9 +78,9 @@ func root() *cobra.Command {
 	return root
 }
 
-// says words an error for the person at the command line: a failure by its
+// sentence words an error for the person at the command line: a failure by its
 // sentence, a mistake in what was typed as it is.
-func says(err error) string {
+func sentence(err error) string {
 	if f, ok := fault.Of(err); ok {
 		return wording.Fault(f)
 	}

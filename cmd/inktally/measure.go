@@ -94,9 +94,9 @@ func (m *measuring) folder(ctx context.Context, dir string, warnings io.Writer) 
 		case err != nil && name == dir:
 			return fetch.FileUnreadable.New(name).Because(err)
 		case err != nil:
-			fmt.Fprintln(warnings, "inktally:", says(fetch.FileUnreadable.New(name)))
+			fmt.Fprintln(warnings, "inktally:", sentence(fetch.FileUnreadable.New(name)))
 		case !d.IsDir() && !d.Type().IsRegular() && saved.IsPage(name):
-			fmt.Fprintln(warnings, "inktally:", says(fetch.FileUnreadable.New(name)))
+			fmt.Fprintln(warnings, "inktally:", sentence(fetch.FileUnreadable.New(name)))
 		case d.Type().IsRegular() && saved.IsPage(name):
 			names = append(names, name)
 		}
@@ -113,7 +113,7 @@ func (m *measuring) folder(ctx context.Context, dir string, warnings io.Writer) 
 			return ctx.Err()
 		}
 		if err := m.file(name); err != nil {
-			fmt.Fprintln(warnings, "inktally:", says(err))
+			fmt.Fprintln(warnings, "inktally:", sentence(err))
 		}
 	}
 	return nil
@@ -154,7 +154,7 @@ func (m *measuring) file(name string) error {
 }
 
 // inFile is the failure of a file with its name before it.
-func inFile(p saved.Problem) error { return fmt.Errorf("%s: %s", p.File, says(p.Err)) }
+func inFile(p saved.Problem) error { return fmt.Errorf("%s: %s", p.File, sentence(p.Err)) }
 
 // fromWeb measures a page at an address, as served or as rendered.
 func (m *measuring) fromWeb(ctx context.Context, typed string) error {

@@ -82,15 +82,15 @@ func TestMeasureBadInput(t *testing.T) {
 		t.Run(filepath.Base(c.arg), func(t *testing.T) {
 			out, err := run("", "--json", c.arg)
 			require.Error(t, err, c.arg)
-			assert.Contains(t, says(err), c.says)
-			assert.NotContains(t, says(err), "\n")
+			assert.Contains(t, sentence(err), c.says)
+			assert.NotContains(t, sentence(err), "\n")
 			assert.Empty(t, out)
 		})
 	}
 	_, err := run(sample, "--phrase", "  ", "-")
-	assert.Contains(t, says(err), "holds no word")
+	assert.Contains(t, sentence(err), "holds no word")
 	_, err = run("", "-")
-	assert.Contains(t, says(err), "standard input is empty")
+	assert.Contains(t, sentence(err), "standard input is empty")
 }
 
 // A folder gives one object a line; pages are read with the sheets beside them.

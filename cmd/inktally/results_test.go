@@ -64,7 +64,7 @@ func TestResultsOfNothing(t *testing.T) {
 		"<html><p>hello": "No entries of a search", "": "is empty"} {
 		_, err := printed(t, in, "-")
 		require.Error(t, err)
-		assert.Contains(t, says(err), want)
+		assert.Contains(t, sentence(err), want)
 	}
 	_, err = printed(t, "", "nowhere.html")
 	require.Error(t, err)

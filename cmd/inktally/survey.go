@@ -111,7 +111,7 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 		return out, err
 	}
 	if found.Stopped != nil {
-		fmt.Fprintln(warnings, "inktally:", says(found.Stopped))
+		fmt.Fprintln(warnings, "inktally:", sentence(found.Stopped))
 	}
 	rules := plan.StandardRules()
 	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
@@ -155,13 +155,13 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 	for _, typed := range s.rivals {
 		address, err := fetch.Address(typed)
 		if err != nil {
-			fmt.Fprintln(warnings, "inktally:", says(err))
+			fmt.Fprintln(warnings, "inktally:", sentence(err))
 			continue
 		}
 		found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address,
 			survey.Options{Most: s.most, Lightly: true})
 		if err != nil {
-			fmt.Fprintln(warnings, "inktally:", says(err))
+			fmt.Fprintln(warnings, "inktally:", sentence(err))
 			continue
 		}
 		theirs := asked

@@ -193,8 +193,8 @@ func judged(members []Phrase, judge *intent.Judge) intent.Judgement {
 		return lead
 	}
 	for _, m := range members[1:] {
-		if told := judge.Of(m.Text); told.Place != "" || told.Near {
-			return told
+		if judgement := judge.Of(m.Text); judgement.Place != "" || judgement.Near {
+			return judgement
 		}
 	}
 	return lead

@@ -11,7 +11,7 @@ type Change struct {
 }
 
 // Compare returns what changed between two books of the same phrases.
-func Compare(was, now []Family) Change {
+func Compare(earlier, now []Family) Change {
 	var c Change
 	at := map[string]*Family{} // by member
 	for i := range now {
@@ -19,8 +19,8 @@ func Compare(was, now []Family) Change {
 			at[m.Text] = &now[i]
 		}
 	}
-	for i := range was {
-		before := &was[i]
+	for i := range earlier {
+		before := &earlier[i]
 		after := at[before.Lead().Text]
 		switch {
 		case after == nil:
@@ -32,6 +32,6 @@ func Compare(was, now []Family) Change {
 			c.Sure++
 		}
 	}
-	c.Joined = max(0, len(was)-len(now))
+	c.Joined = max(0, len(earlier)-len(now))
 	return c
 }

@@ -68,17 +68,17 @@ func TestFold(t *testing.T) {
 func TestCompare(t *testing.T) {
 	phrases := []Phrase{{ID: 1, Text: "chimney sweep tarn harbor"}, {ID: 2, Text: "zebra chimney sweep tarn harbor"},
 		{ID: 3, Text: "zebra chimney sweep ostrey"}, {ID: 4, Text: "chimny sweep tarn harbor"}}
-	was := families(phrases, brindle(), nil)
-	words := WordsToJudge(was)
+	before := families(phrases, brindle(), nil)
+	words := WordsToJudge(before)
 	assert.Equal(t, []WordToJudge{{Word: "zebra", Families: 2, Example: "zebra chimney sweep ostrey"}}, words)
 	g := brindle()
 	g.Verdicts = map[string]intent.Verdict{"zebra": "firm"}
 	now := families(phrases, g, nil)
 	assert.Equal(t, Change{Aside: []string{"zebra chimney sweep ostrey", "zebra chimney sweep tarn harbor"}},
-		Compare(was, now))
+		Compare(before, now))
 	assert.Equal(t, Change{Kept: []string{"zebra chimney sweep ostrey", "zebra chimney sweep tarn harbor"}},
-		Compare(now, was))
+		Compare(now, before))
 	g.Verdicts["zebra"] = "ordinary"
-	assert.Equal(t, Change{Sure: 2}, Compare(was, families(phrases, g, nil)))
-	assert.Equal(t, Change{}, Compare(was, was))
+	assert.Equal(t, Change{Sure: 2}, Compare(before, families(phrases, g, nil)))
+	assert.Equal(t, Change{}, Compare(before, before))
 }

@@ -116,12 +116,12 @@ func (tr trial) score(t *testing.T, families []Family) score {
 		}
 		t.Log(tr.name, confusion)
 	}
-	var told, should, both, slips, joined float64
+	var found, should, both, slips, joined float64
 	wrong := map[string][]string{}
 	ofFamily := map[int][]string{}
 	for _, p := range tr.phrases {
 		is := kept[p.text]
-		told += float64(boolInt(is))
+		found += float64(boolInt(is))
 		should += float64(boolInt(p.hire))
 		both += float64(boolInt(is && p.hire))
 		if is != p.hire {
@@ -164,7 +164,7 @@ func (tr trial) score(t *testing.T, families []Family) score {
 		t.Logf("%s, wrongly one: %d, such as %s", tr.name, len(false1),
 			strings.Join(false1[:min(len(false1), 20)], " | "))
 	}
-	return score{both / told, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips}
+	return score{both / found, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips}
 }
 
 // book makes the book of a list: first the ties that are certain, then families.
@@ -282,12 +282,12 @@ func TestEveryRuleHelps(t *testing.T) {
 			tr := loadTrial(t, name)
 			rule.off(&tr)
 			off := tr.agreement(t)
-			kept, told := off[0]-with[name][0], off[1]-with[name][1]
-			helps += boolInt(min(kept, told) < -.001)
-			hurts += boolInt(max(kept, told) > .001)
+			kept, found := off[0]-with[name][0], off[1]-with[name][1]
+			helps += boolInt(min(kept, found) < -.001)
+			hurts += boolInt(max(kept, found) > .001)
 			fmt.Fprintf(&table, " %+.1f", 100*kept)
 			if slices.Contains(long, name) {
-				fmt.Fprintf(&table, " / %+.1f", 100*told)
+				fmt.Fprintf(&table, " / %+.1f", 100*found)
 			}
 			table.WriteString(" |")
 		}
@@ -303,15 +303,15 @@ func TestEveryRuleHelps(t *testing.T) {
 func (tr trial) agreement(t *testing.T) [2]float64 {
 	families, _ := tr.book()
 	s := tr.score(t, families)
-	told := map[string]string{}
+	found := map[string]string{}
 	for _, f := range families {
 		for _, m := range f.Members {
-			told[m.Text] = strings.ReplaceAll(string(f.Intent), "_", " ")
+			found[m.Text] = strings.ReplaceAll(string(f.Intent), "_", " ")
 		}
 	}
 	right := 0.0
 	for _, p := range tr.phrases {
-		right += float64(boolInt(told[p.text] == p.label))
+		right += float64(boolInt(found[p.text] == p.label))
 	}
 	return [2]float64{2 * s.precision * s.recall / (s.precision + s.recall), right / float64(len(tr.phrases))}
 }

@@ -29,7 +29,7 @@ func (s Signs) MayBeForeign(english bool, words int) bool {
 }
 
 // told are the languages that blocks are told apart by.
-var told = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
+var detection = whatlanggo.Options{Whitelist: map[whatlanggo.Lang]bool{
 	whatlanggo.Eng: true, whatlanggo.Spa: true, whatlanggo.Fra: true, whatlanggo.Deu: true, whatlanggo.Por: true,
 	whatlanggo.Ita: true, whatlanggo.Nld: true, whatlanggo.Swe: true,
 }}
@@ -44,7 +44,7 @@ func Foreign(scan *text.Scan, lo, hi int, block, own string) bool {
 	}
 	found := voted.tag
 	if found == "" {
-		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(block[:min(len(block), foreignBytes)], ""), told)
+		info := whatlanggo.DetectWithOptions(strings.ToValidUTF8(block[:min(len(block), foreignBytes)], ""), detection)
 		if info.IsReliable() {
 			found = info.Lang.Iso6391()
 		}

@@ -107,40 +107,40 @@ func (j *Judge) Known(token string) bool {
 
 // Of judges a phrase: the first intent that holds.
 func (j *Judge) Of(typed string) Judgement {
-	words, told := j.read(typed)
+	words, judged := j.read(typed)
 	for _, w := range words {
 		if w.unknown() {
-			told.Unfamiliar = append(told.Unfamiliar, w.text)
+			judged.Unfamiliar = append(judged.Unfamiliar, w.text)
 		}
 	}
 	about := j.about(words)
 	about = j.ofMaker(words, about)
-	told.Service = about.service
-	told.Intent, told.Reason = j.decide(typed, words, about, told)
-	return told
+	judged.Service = about.service
+	judged.Intent, judged.Reason = j.decide(typed, words, about, judged)
+	return judged
 }
 
 // Names reports whether a text names a service or a place of the client.
 func (j *Judge) Names(text string) bool {
-	told := j.Of(text)
-	return told.Service != "" || told.Place != ""
+	judged := j.Of(text)
+	return judged.Service != "" || judged.Place != ""
 }
 
 // ofMaker lets a maker stand for the thing where an act that is offered stands
 // beside it: a repair of that maker's goods.
-func (j *Judge) ofMaker(words []word, told about) about {
-	if j.judged(words, MakerWord) == "" || told.whole {
-		return told
+func (j *Judge) ofMaker(words []word, subject about) about {
+	if j.judged(words, MakerWord) == "" || subject.whole {
+		return subject
 	}
-	asked, doer := j.asked(words, told.thing)
+	asked, doer := j.asked(words, subject.thing)
 	for _, f := range j.forms {
 		if slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }) ||
 			doer != "" && len(asked) == 0 && len(f.acts) > 0 {
-			told.service, told.whole, told.refused, told.alone = f.service, true, "", false
-			return told
+			subject.service, subject.whole, subject.refused, subject.alone = f.service, true, "", false
+			return subject
 		}
 	}
-	return told
+	return subject
 }
 
 // judged is the first word that has a verdict, empty for none.
@@ -153,7 +153,7 @@ func (j *Judge) judged(words []word, v Verdict) string {
 	return ""
 }
 
-func (j *Judge) decide(typed string, words []word, about about, told Judgement) (Intent, Reason) {
+func (j *Judge) decide(typed string, words []word, about about, judged Judgement) (Intent, Reason) {
 	if why := j.ofFirm(words, about); why.Code != "" {
 		return Brand, why
 	}
@@ -169,7 +169,7 @@ func (j *Judge) decide(typed string, words []word, about about, told Judgement) 
 	if len(about.thing) == 0 && !about.whole {
 		return Broad, Reason{Code: NoService}
 	}
-	return j.ready(words, about, told)
+	return j.ready(words, about, judged)
 }
 
 // ofFirm returns why a phrase names a firm; without a code it does not.
@@ -254,24 +254,24 @@ func (j *Judge) ofForm(words []word, at, n int) bool {
 // ready reports whether somebody is ready to hire: a whole service with a place, near
 // me or a word of hiring. A word that nothing is known of makes it unsure, and
 // without a place it is not ready.
-func (j *Judge) ready(words []word, about about, told Judgement) (Intent, Reason) {
+func (j *Judge) ready(words []word, about about, judged Judgement) (Intent, Reason) {
 	service := about.service
 	if service == "" {
-		service = strings.Join(told.Unfamiliar, " ")
+		service = strings.Join(judged.Unfamiliar, " ")
 		for _, w := range words {
 			if slices.Contains(about.thing, w.stem) {
 				service = w.text
 			}
 		}
 	}
-	placed := about.whole || about.alone && j.sold(about.thing) && (len(about.thing) > 1 || len(told.Unfamiliar) == 0)
-	code, at := ServiceIn, told.Place
-	if at == "" && told.Near {
+	placed := about.whole || about.alone && j.sold(about.thing) && (len(about.thing) > 1 || len(judged.Unfamiliar) == 0)
+	code, at := ServiceIn, judged.Place
+	if at == "" && judged.Near {
 		code, at = ServiceNear, "near me"
 	}
 	if at != "" && placed {
-		if len(told.Unfamiliar) > 0 {
-			return Unsure, Reason{UnknownWord, []string{told.Unfamiliar[0], service}}
+		if len(judged.Unfamiliar) > 0 {
+			return Unsure, Reason{UnknownWord, []string{judged.Unfamiliar[0], service}}
 		}
 		return Hire, Reason{code, []string{at, service}}
 	}
@@ -279,8 +279,8 @@ func (j *Judge) ready(words []word, about about, told Judgement) (Intent, Reason
 	if wish == "" {
 		return Broad, Reason{ServiceAlone, []string{service}}
 	}
-	if len(told.Unfamiliar) > 0 {
-		return Broad, Reason{UnknownAlone, []string{told.Unfamiliar[0]}}
+	if len(judged.Unfamiliar) > 0 {
+		return Broad, Reason{UnknownAlone, []string{judged.Unfamiliar[0]}}
 	}
 	return Hire, Reason{ServiceToHire, []string{wish, service}}
 }

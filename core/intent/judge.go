@@ -142,7 +142,7 @@ func splitEntry(entry string) []string { return strings.Split(entry, ",") }
 
 // read reads a phrase word by word: ties first, then places and what is near
 // (rule 3.5).
-func (j *Judge) read(s string) (words []word, told Judgement) {
+func (j *Judge) read(s string) (words []word, judged Judgement) {
 	tokens := j.lang.Reads(text.Tokens(s))
 	for i, t := range tokens {
 		if meant, ok := j.guesses[t]; ok {
@@ -158,17 +158,17 @@ func (j *Judge) read(s string) (words []word, told Judgement) {
 		w.listed = j.isListed(w.stem)
 		w.known = w.listed || w.verdict != "" || j.service[w.stem] || j.names.telling[w.singular]
 	}
-	told = Judgement{Unfamiliar: []string{}}
-	told.Place = j.takePlaces(words)
+	judged = Judgement{Unfamiliar: []string{}}
+	judged.Place = j.takePlaces(words)
 	for _, l := range j.near {
 		if lo := index(words, l.words); lo >= 0 {
-			told.Near = true
+			judged.Near = true
 			for i := lo; i < lo+len(l.words); i++ {
 				words[i].role = nearMe
 			}
 		}
 	}
-	return words, told
+	return words, judged
 }
 
 // takePlaces marks the client's places in a phrase, with the states that follow
@@ -231,9 +231,9 @@ func (j *Judge) Town(token string) bool {
 // Need is what a phrase asks for without its words of hiring, near me read as the
 // home town: phrases of one need are one row of a book (rule 3.10).
 func (j *Judge) Need(s, home string) string {
-	words, told := j.read(s)
-	at := told.Place
-	if at == "" && told.Near {
+	words, judged := j.read(s)
+	at := judged.Place
+	if at == "" && judged.Near {
 		at = home
 	}
 	about := j.about(words)

@@ -62,8 +62,8 @@ func (l Lists) With(more Lists) Lists {
 }
 
 // Merge makes each list of what it was, what it is by now, and what it is to be, which is l's.
-func (l Lists) Merge(was, is Lists, merge func(was, is, want []string) []string) Lists {
-	before, now := was.all(), is.all()
+func (l Lists) Merge(old, is Lists, merge func(old, is, want []string) []string) Lists {
+	before, now := old.all(), is.all()
 	for i, list := range l.all() {
 		*list = merge(*before[i], *now[i], *list)
 	}

@@ -52,8 +52,8 @@ func TestTownsThatAreWords(t *testing.T) {
 		"fall chimney sweep near me", "bath resurfacing maine aldermoor",
 	} {
 		t.Run(s, func(t *testing.T) {
-			told := american.Of(s)
-			assert.NotEqual(t, Elsewhere, told.Intent, "%+v", told)
+			judged := american.Of(s)
+			assert.NotEqual(t, Elsewhere, judged.Intent, "%+v", judged)
 		})
 	}
 	plain := func(state, postcode string) *Judge {
@@ -82,12 +82,12 @@ func TestTownsThatAreWords(t *testing.T) {
 		"chimney sweep nr34": ServiceIn, "chimney sweep nr11": UnknownAlone, "chimney sweep norfolk": ServiceAlone,
 	} {
 		t.Run(s, func(t *testing.T) {
-			told := british.Of(s)
+			judged := british.Of(s)
 			if want == ServiceAlone || want == UnknownAlone {
-				assert.Equal(t, Broad, told.Intent, "%+v", told)
+				assert.Equal(t, Broad, judged.Intent, "%+v", judged)
 				return
 			}
-			assert.Equal(t, want, told.Reason.Code, "%+v", told)
+			assert.Equal(t, want, judged.Reason.Code, "%+v", judged)
 		})
 	}
 }
@@ -156,9 +156,9 @@ func FuzzOf(f *testing.F) {
 	g.Towns = gazetteer.World()
 	j := NewJudge(g)
 	f.Fuzz(func(t *testing.T, s string) {
-		told := j.Of(s)
-		assert.Contains(t, Intents(), told.Intent)
-		assert.Contains(t, ReasonCodes(), told.Reason.Code)
+		judged := j.Of(s)
+		assert.Contains(t, Intents(), judged.Intent)
+		assert.Contains(t, ReasonCodes(), judged.Reason.Code)
 		_ = j.Need(s, "Tarn Harbor")
 	})
 }

@@ -16,14 +16,14 @@ import (
 // one language and may be shared between goroutines.
 type Headings struct {
 	mu    sync.Mutex
-	pages map[*page.Page][]told
-	texts map[string]said
+	pages map[*page.Page][]aspectHeading
+	texts map[string]headingWords
 	known map[string]stem
 	names []string
 }
 
-// said is a text as tokens, and as the stems of its content words.
-type said struct {
+// headingWords are those of a text: its tokens, and as the stems of its content words.
+type headingWords struct {
 	tokens []string
 	stems  []stem
 }
@@ -31,9 +31,9 @@ type said struct {
 // stem is the number of a stem among those that were met.
 type stem int
 
-// told is what a heading says.
-type told struct {
-	said
+// aspectHeading is what a heading says.
+type aspectHeading struct {
+	headingWords
 	heading page.Heading
 	bare    []stem // without the names of places
 	// calls reports whether one only asks to get in touch.
@@ -44,26 +44,26 @@ type told struct {
 const mostHeadings = 60
 
 // of are the headings of a rival's page below its h1 that tell an aspect.
-func (h *Headings) of(p *page.Page, l phrase.Language) []told {
+func (h *Headings) of(p *page.Page, l phrase.Language) []aspectHeading {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	if list, ok := h.pages[p]; ok {
 		return list
 	}
 	if h.pages == nil {
-		h.pages = map[*page.Page][]told{}
+		h.pages = map[*page.Page][]aspectHeading{}
 	}
 	h.pages[p] = h.aspects(p, l)
 	return h.pages[p]
 }
 
-func (h *Headings) aspects(p *page.Page, l phrase.Language) (out []told) {
+func (h *Headings) aspects(p *page.Page, l phrase.Language) (out []aspectHeading) {
 	touch := h.read("contact call phone book email message appointment", l).stems
 	for _, heading := range p.Headings {
 		if heading.Level == 1 || heading.Words < aspectWords || len(out) == mostHeadings {
 			continue
 		}
-		t := told{heading: heading, said: h.read(heading.Text, l)}
+		t := aspectHeading{heading: heading, headingWords: h.read(heading.Text, l)}
 		t.bare = h.read(withoutPlaces(t.tokens, l), l).stems
 		t.calls = overlaps(t.stems, touch)
 		out = append(out, t)
@@ -72,20 +72,20 @@ func (h *Headings) aspects(p *page.Page, l phrase.Language) (out []told) {
 }
 
 // text reads a text, once; whoever asks must not change it.
-func (h *Headings) text(s string, l phrase.Language) said {
+func (h *Headings) text(s string, l phrase.Language) headingWords {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	return h.read(s, l)
 }
 
-func (h *Headings) read(s string, l phrase.Language) said {
+func (h *Headings) read(s string, l phrase.Language) headingWords {
 	if kept, ok := h.texts[s]; ok {
 		return kept
 	}
 	if h.texts == nil {
-		h.texts, h.known = map[string]said{}, map[string]stem{}
+		h.texts, h.known = map[string]headingWords{}, map[string]stem{}
 	}
-	out := said{tokens: text.Tokens(s)}
+	out := headingWords{tokens: text.Tokens(s)}
 	for _, t := range out.tokens {
 		if !l.Small(t) {
 			out.stems = append(out.stems, h.number(l.Stem(t)))

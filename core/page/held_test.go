@@ -12,7 +12,7 @@ import (
 const mostHeld = 8
 
 // held is what a page of some HTML holds in memory, as it is kept at hand.
-func held(html []byte) (actual, told int) {
+func held(html []byte) (actual, stated int) {
 	var before, after runtime.MemStats
 	runtime.GC()
 	runtime.ReadMemStats(&before)
@@ -20,9 +20,9 @@ func held(html []byte) (actual, told int) {
 	runtime.GC()
 	runtime.GC()
 	runtime.ReadMemStats(&after)
-	actual, told = int(after.HeapAlloc)-int(before.HeapAlloc), p.Size()
+	actual, stated = int(after.HeapAlloc)-int(before.HeapAlloc), p.Size()
 	runtime.KeepAlive(p)
-	return actual, told
+	return actual, stated
 }
 
 // What a page holds in memory is bounded by its HTML, whatever it is made of, and Size tells
@@ -60,11 +60,11 @@ func TestHeld(t *testing.T) {
 				html = []byte(strings.Repeat(strings.Repeat(unit, 100)+strings.Repeat("</div>", 100),
 					size/len(unit)/200))
 			}
-			actual, told := held(html)
+			actual, stated := held(html)
 			times := float64(actual) / float64(len(html))
-			t.Logf("holds %.1f times its HTML, tells %.1f", times, float64(told)/float64(len(html)))
+			t.Logf("holds %.1f times its HTML, tells %.1f", times, float64(stated)/float64(len(html)))
 			assert.LessOrEqual(t, times, float64(mostHeld))
-			assert.GreaterOrEqual(t, float64(told)*1.3, float64(actual), "Size tells less than there is")
+			assert.GreaterOrEqual(t, float64(stated)*1.3, float64(actual), "Size tells less than there is")
 		})
 	}
 }

@@ -12,7 +12,7 @@ import (
 func Adopt(choices map[Ref]Choice, p *Page) {
 	for kept, choice := range maps.Clone(choices) {
 		today := Ref{p.Key, Today(kept.Key, p.Criteria.FamilyOf)}
-		if _, said := choices[today]; kept.Page == p.Key && !said {
+		if _, has := choices[today]; kept.Page == p.Key && !has {
 			choices[today] = choice
 		}
 	}

@@ -113,7 +113,7 @@ func (b *builder) imageWishes() []string {
 // memberFor is the member of a family that is for a slot and stands nowhere yet.
 func (b *builder) memberFor(f *Family, slot sheet.Slot) (Member, bool) {
 	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
-		if memberSlots[i%len(memberSlots)] == slot && !stands(b.p.says(m.Text).Exact) {
+		if memberSlots[i%len(memberSlots)] == slot && !stands(b.p.placed(m.Text).Exact) {
 			return m, true
 		}
 	}
@@ -189,14 +189,14 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 	if !b.p.Kind.HasWordTarget() || len(b.p.Families) == 0 {
 		return
 	}
-	said := map[string]bool{}
+	seen := map[string]bool{}
 	for _, p := range slices.Concat(n.names, n.wrong) {
-		said[imagename.Slug(p.Says())] = true
+		seen[imagename.Slug(p.Says())] = true
 	}
 	if b.p.there() {
 		for i, img := range b.p.Client.Page.Images {
 			if b.p.Client.Verdicts[i] == imagename.Carries {
-				said[strings.ToLower(img.File)] = true
+				seen[strings.ToLower(img.File)] = true
 			}
 		}
 	}
@@ -205,11 +205,11 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 		if count <= 0 {
 			return
 		}
-		if slug == "" || said[slug] || taken.all[slug+".jpg"] ||
+		if slug == "" || seen[slug] || taken.all[slug+".jpg"] ||
 			b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
 			continue
 		}
-		said[slug], taken.all[slug+".jpg"] = true, true
+		seen[slug], taken.all[slug+".jpg"] = true, true
 		p := n.named(slug)
 		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Image{At: -1, Wanted: slug + ".jpg"}
 		n.names = append(n.names, p)

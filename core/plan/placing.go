@@ -84,7 +84,7 @@ var memberSlots = []sheet.Slot{sheet.Subheads, sheet.Body, sheet.ImageNames, she
 func (b *builder) lacking(f *Family) map[sheet.Slot][]Member {
 	out := map[sheet.Slot][]Member{}
 	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
-		if stands(b.p.says(m.Text).Exact) {
+		if stands(b.p.placed(m.Text).Exact) {
 			continue
 		}
 		slot := memberSlots[i%len(memberSlots)]
@@ -164,7 +164,7 @@ func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
 }
 
 func (b *builder) leadInHead(f *Family) int {
-	exact := b.p.says(f.Text).Exact
+	exact := b.p.placed(f.Text).Exact
 	return exact.Title + exact.H1
 }
 
@@ -208,7 +208,7 @@ func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64
 func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) {
 	placed := b.p.family(f.Key)
 	_, today := b.counts(f)
-	leadMissing := b.p.says(f.Text).Exact.Body == 0
+	leadMissing := b.p.placed(f.Text).Exact.Body == 0
 	times := max(today-placed.InCopy-planned, 0)
 	if leadMissing {
 		times = max(times, 1)

@@ -18,14 +18,14 @@ const (
 // proposal is a whole title, description or h1 that says a phrase (rule 9.2), empty for
 // other kinds.
 func (b *builder) proposal(kind PartKind, phrase string) string {
-	said := place.Capitals(phrase, b.places(), true)
+	spoken := place.Capitals(phrase, b.places(), true)
 	switch kind {
 	case Title:
-		return b.title(said, phrase)
+		return b.title(spoken, phrase)
 	case Description:
-		return b.description(said, phrase)
+		return b.description(spoken, phrase)
 	case H1:
-		return said
+		return spoken
 	}
 	return ""
 }
@@ -39,17 +39,17 @@ func (b *builder) places() []place.Place {
 }
 
 // title is the phrase, the state and the name, as much of it as there is room for.
-func (b *builder) title(said, phrase string) string {
+func (b *builder) title(spoken, phrase string) string {
 	state, name := b.state(phrase), ""
 	if b.p.Topics.Firm != "" {
 		name = " | " + b.p.Topics.Firm
 	}
-	for _, title := range []string{said + state + name, said + name, said + state} {
+	for _, title := range []string{spoken + state + name, spoken + name, spoken + state} {
 		if utf8.RuneCountInString(title) <= longestTitle {
 			return title
 		}
 	}
-	return said
+	return spoken
 }
 
 // state is the abbreviation of the state, behind a phrase that ends in its town.
@@ -66,8 +66,8 @@ func (b *builder) state(phrase string) string {
 }
 
 // description is the phrase, who does it where, and how to get in touch.
-func (b *builder) description(said, phrase string) string {
-	sentence := said + b.state(phrase) + "."
+func (b *builder) description(spoken, phrase string) string {
+	sentence := spoken + b.state(phrase) + "."
 	t := b.p.Topics
 	more := []string{}
 	switch {

@@ -165,8 +165,8 @@ func (p *Page) family(key string) sheet.Placement {
 	return p.Client.Family(key)
 }
 
-// says is the placement of a phrase on the page.
-func (p *Page) says(phrase string) sheet.Placement {
+// placed is the placement of a phrase on the page.
+func (p *Page) placed(phrase string) sheet.Placement {
 	if !p.there() {
 		return sheet.Placement{}
 	}

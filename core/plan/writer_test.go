@@ -104,9 +104,9 @@ func (d *draft) write(p Part, t Target, _ int, n *int) {
 			d.images = append(d.images, picture{file: p.Image.Wanted})
 			return
 		}
-		was := d.images[p.Image.At].file // wherever the file stands
+		before := d.images[p.Image.At].file // wherever the file stands
 		for i := range d.images {
-			if d.images[i].file == was {
+			if d.images[i].file == before {
 				d.images[i].file = p.Image.Wanted
 			}
 		}

@@ -58,7 +58,7 @@ type mark struct {
 func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
 	u := s.units[i]
 	label := isAdLabel(u.text)
-	if u.said || len(strings.Fields(u.text)) > 6 || !u.heading && !label &&
+	if u.labeled || len(strings.Fields(u.text)) > 6 || !u.heading && !label &&
 		(u.link != nil || len(strings.Fields(u.text)) > 4) {
 		return m, false
 	}
@@ -147,7 +147,7 @@ func (s *scan) extend(blocks []block) {
 		b := &blocks[i]
 		shown := 0
 		for _, u := range s.units[b.lo:b.hi] {
-			if !u.said && domainOf(u.text) == "" {
+			if !u.labeled && domainOf(u.text) == "" {
 				shown++
 			}
 		}
@@ -247,7 +247,7 @@ func textsOf(units []unit) (t texts) {
 				t.all = append(t.all, called)
 			}
 		}
-		if domainOf(u.text) == "" && !u.said {
+		if domainOf(u.text) == "" && !u.labeled {
 			t.snippet = max(t.snippet, utf8.RuneCountInString(u.text))
 		}
 	}
@@ -291,7 +291,7 @@ func (s *scan) targetOf(units []unit) (target, domain string) {
 // and names something, else its first text.
 func (s *scan) titleOf(units []unit) string {
 	named := func(u unit) bool {
-		return !u.said && !isAdLabel(u.text) && !isGeneric(u.text) && domainOf(u.text) == "" && !isRating(u.text) &&
+		return !u.labeled && !isAdLabel(u.text) && !isGeneric(u.text) && domainOf(u.text) == "" && !isRating(u.text) &&
 			hasWord(u.text)
 	}
 	linked := slices.ContainsFunc(units, func(u unit) bool { return u.link != nil && s.out[u.link] != "" && named(u) })

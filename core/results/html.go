@@ -38,7 +38,7 @@ func fromHTML(body []byte, address string) Page {
 // linksOf finds the address and the site of a page: as it says itself, else by a link
 // near its beginning that is named like the site that it leads to.
 func linksOf(doc *html.Node, r *reader, address string) links {
-	said := address
+	spoken := address
 	var find func(n *html.Node, depth int)
 	find = func(n *html.Node, depth int) {
 		if depth > 6 {
@@ -48,19 +48,19 @@ func linksOf(doc *html.Node, r *reader, address string) links {
 			switch {
 			case c.Type != html.ElementNode:
 			case c.DataAtom == atom.Base && element.Attr(c, "href") != "":
-				said = element.Attr(c, "href")
-			case c.DataAtom == atom.Link && strings.EqualFold(element.Attr(c, "rel"), "canonical") && said == "":
-				said = element.Attr(c, "href")
-			case c.DataAtom == atom.Meta && element.Attr(c, "property") == "og:url" && said == "":
-				said = element.Attr(c, "content")
+				spoken = element.Attr(c, "href")
+			case c.DataAtom == atom.Link && strings.EqualFold(element.Attr(c, "rel"), "canonical") && spoken == "":
+				spoken = element.Attr(c, "href")
+			case c.DataAtom == atom.Meta && element.Attr(c, "property") == "og:url" && spoken == "":
+				spoken = element.Attr(c, "content")
 			}
 			find(c, depth+1)
 		}
 	}
 	find(doc, 0)
 	var l links
-	if u, err := url.Parse(said); err == nil && u.Host != "" {
-		l.base, l.own = u, lineup.Domain(said)
+	if u, err := url.Parse(spoken); err == nil && u.Host != "" {
+		l.base, l.own = u, lineup.Domain(spoken)
 		return l
 	}
 	counts := map[string]int{}

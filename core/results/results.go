@@ -118,11 +118,11 @@ func (p *Page) number() {
 	for i := range p.Entries {
 		e := &p.Entries[i]
 		e.Title = text.Collapse(e.Title)
-		told := e.Position
+		stated := e.Position
 		if e.Position = 0; e.Part == Map || e.Part == Organic {
 			counts[e.Part]++
-			if p.placed && told > counts[e.Part] {
-				counts[e.Part] = told // what a table leaves out was there all the same
+			if p.placed && stated > counts[e.Part] {
+				counts[e.Part] = stated // what a table leaves out was there all the same
 			}
 			e.Position = counts[e.Part]
 		}

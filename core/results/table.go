@@ -154,8 +154,8 @@ func has(at map[Field]int, field Field) bool {
 }
 
 // partOf is the part that a table names; what names none is organic.
-func partOf(said, sponsored string) Part {
-	folded := " " + fold(said) + " "
+func partOf(spoken, sponsored string) Part {
+	folded := " " + fold(spoken) + " "
 	holds := func(words ...string) bool {
 		for _, w := range words {
 			if strings.Contains(folded, " "+w+" ") {

@@ -21,7 +21,7 @@ type unit struct {
 	link    *html.Node
 	heading bool
 	// said reports whether a text is not shown: a label for those who cannot see.
-	said bool
+	labeled bool
 }
 
 // reader gathers the units of a page in order.
@@ -93,7 +93,7 @@ func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
 		}
 		heading = heading || isHeading(n)
 		if label := element.Attr(n, "aria-label"); label != "" && n.DataAtom != atom.A && len(label) < 120 {
-			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, said: true})
+			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, labeled: true})
 		}
 	}
 	r.children(n, link, heading)

@@ -17,9 +17,9 @@ func (b *Binder) Knows(towns Towns) { b.towns = towns }
 // elsewhere is the town that a page is for though it is none of the client's places,
 // empty for none: a town with its state in the h1 or the title, else a town of the
 // gazetteer that both the address and the h1 or title name.
-func (b *Binder) elsewhere(told Told) string {
-	last := lastOf(told.URL)
-	says := []string{told.H1, titleOwn(told.Title)}
+func (b *Binder) elsewhere(clues Clues) string {
+	last := lastOf(clues.URL)
+	says := []string{clues.H1, titleOwn(clues.Title)}
 	if len(b.Places(last)) > 0 || slices.ContainsFunc(says, func(s string) bool { return len(b.Places(s)) > 0 }) {
 		return ""
 	}

@@ -68,13 +68,13 @@ func (f *finder) home() string {
 // page with the longer address, unless a canonical says which of them counts.
 func (f *finder) copies() map[int]bool {
 	copies := map[int]bool{}
-	told := map[int]bool{} // to be like another one but for its place
+	reported := map[int]bool{} // to be like another one but for its place
 	for _, t := range f.twins {
 		a, b := f.s.Visited[t.a], f.s.Visited[t.b]
 		switch {
-		case t.butPlaces && told[t.b]:
+		case t.butPlaces && reported[t.b]:
 		case t.butPlaces:
-			told[t.b] = true
+			reported[t.b] = true
 			f.add(finding.Finding{Type: finding.OnlyPlacesDiffer, URL: b.URL, Other: a.URL})
 		case SameAddress(b.Canonical, a.URL) || SameAddress(a.Canonical, b.URL):
 			copies[t.b] = SameAddress(b.Canonical, a.URL)
@@ -140,8 +140,8 @@ func (f *finder) missing() {
 	}
 }
 
-// told is a place that was found somewhere on a page.
-type told struct {
+// contradiction is a place that was found somewhere on a page.
+type contradiction struct {
 	place string
 	where finding.Where
 }
@@ -156,17 +156,17 @@ func (f *finder) wrongPlaces(i int) {
 	if own == "" {
 		own = f.s.Binder.home
 	}
-	said := map[told]bool{}
+	seen := map[contradiction]bool{}
 	check := func(where finding.Where, s string) {
 		named := f.s.Binder.Places(without(s, f.s.Firm))
 		if len(named) >= 3 || where == finding.InTitle && slices.Contains(named, own) {
 			return
 		}
 		for _, other := range named {
-			if other == own || said[told{other, where}] || p.Kind == Home && !f.hasPage(other) {
+			if other == own || seen[contradiction{other, where}] || p.Kind == Home && !f.hasPage(other) {
 				continue
 			}
-			said[told{other, where}] = true
+			seen[contradiction{other, where}] = true
 			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: other, Where: where,
 				Texts: []string{text.Collapse(s)}})
 		}

@@ -8,8 +8,8 @@ import (
 	"inktally/core/text"
 )
 
-// Told is what a page says of itself and what its site calls it.
-type Told struct {
+// Clues is what a page says of itself and what its site calls it.
+type Clues struct {
 	URL, Title, H1 string
 	// Labels are the texts of links that lead to it, those of menus first.
 	Labels []string
@@ -79,25 +79,25 @@ var hubs = map[string]bool{"services": true, "our services": true, "what we do":
 
 // PurposeOf returns what a page is for, by its address, what menus call it, its title, its
 // h1 and its headings (rules 5.1, 9.1).
-func PurposeOf(told Told, b *Binder) Purpose {
-	slug := Slug(told.URL)
+func PurposeOf(clues Clues, b *Binder) Purpose {
+	slug := Slug(clues.URL)
 	if slug == "" {
 		return Purpose{Kind: Home, Reason: ByRoot}
 	}
-	service, place := b.vote(told, slug)
+	service, place := b.vote(clues, slug)
 	if place == "" {
-		place = b.elsewhere(told)
+		place = b.elsewhere(clues)
 	}
-	if p, ok := byWords(told, slug, service, place); ok {
+	if p, ok := byWords(clues, slug, service, place); ok {
 		return p
 	}
-	hub := hubs[lastOf(told.URL)] || len(told.Labels) > 0 && hubs[strings.Join(text.Tokens(told.Labels[0]), " ")]
-	if p, ok := b.several(told, slug, hub); ok {
+	hub := hubs[lastOf(clues.URL)] || len(clues.Labels) > 0 && hubs[strings.Join(text.Tokens(clues.Labels[0]), " ")]
+	if p, ok := b.several(clues, slug, hub); ok {
 		return p
 	}
 	if place == b.home {
 		place = ""
-		if onlyPlace(b, lastOf(told.URL)) {
+		if onlyPlace(b, lastOf(clues.URL)) {
 			return Purpose{Kind: Area, Place: b.home, Service: service, Reason: ByPlace, Words: []string{b.home}}
 		}
 	}
@@ -111,13 +111,13 @@ func PurposeOf(told Told, b *Binder) Purpose {
 const severalServices = 3
 
 // several finds the pages that list others, and those that hold several services.
-func (b *Binder) several(told Told, slug string, hub bool) (Purpose, bool) {
-	services := b.Services(told.Headings)
+func (b *Binder) several(clues Clues, slug string, hub bool) (Purpose, bool) {
+	services := b.Services(clues.Headings)
 	many := len(services) >= severalServices
 	switch {
-	case !many && hubs[lastOf(told.URL)] && b.Service(told.H1) == "" && len(b.Places(told.H1)) == 0:
-		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(told.URL)}}, true
-	case many && (hub || b.Service(slug) == "" && b.Service(told.H1) == "" || b.mostly(told)):
+	case !many && hubs[lastOf(clues.URL)] && b.Service(clues.H1) == "" && len(b.Places(clues.H1)) == 0:
+		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(clues.URL)}}, true
+	case many && (hub || b.Service(slug) == "" && b.Service(clues.H1) == "" || b.mostly(clues)):
 		return Purpose{Kind: Other, Reason: BySeveral, Words: services}, true
 	}
 	return Purpose{}, false
@@ -138,29 +138,29 @@ func ofSubject(service, place string) Purpose {
 
 // mostly reports whether a page most of whose copy stands below headings name services, whatever
 // its address says.
-func (b *Binder) mostly(told Told) bool {
+func (b *Binder) mostly(clues Clues) bool {
 	below := 0
-	for i, n := range told.Under {
-		if b.Service(told.Headings[i]) != "" {
+	for i, n := range clues.Under {
+		if b.Service(clues.Headings[i]) != "" {
 			below += n
 		}
 	}
-	return 2*below > told.Copy
+	return 2*below > clues.Copy
 }
 
 // byWords finds the kinds that words tell: in the address, else in the menu's label. A
 // page that names a service in its address and its h1 is that service's all the same.
-func byWords(told Told, slug, service, place string) (Purpose, bool) {
-	if dated.MatchString(told.URL) {
+func byWords(clues Clues, slug, service, place string) (Purpose, bool) {
+	if dated.MatchString(clues.URL) {
 		return Purpose{Kind: Article, Reason: ByAddress, Words: []string{slug}}, true
 	}
-	if p, ok := byPath(" "+slug+" ", " "+lastOf(told.URL)+" ", service == "" && place == ""); ok {
+	if p, ok := byPath(" "+slug+" ", " "+lastOf(clues.URL)+" ", service == "" && place == ""); ok {
 		return p, true
 	}
 	if service != "" || place != "" {
 		return Purpose{}, false
 	}
-	return byMenu(told)
+	return byMenu(clues)
 }
 
 // byPath finds the kinds that words of an address tell: its last part, or the folder that a
@@ -170,9 +170,9 @@ func byPath(path, last string, noSubject bool) (Purpose, bool) {
 	for _, k := range labelWords {
 		folder := filed && k.kind != About && k.kind != Contact
 		for _, w := range k.words {
-			says := strings.Contains(last, " "+w+" ") && !beside(last, w) &&
+			named := strings.Contains(last, " "+w+" ") && !beside(last, w) &&
 				(few(last, w, 2) || noSubject && few(last, w, 4) || telling(last, w))
-			if says || folder && strings.HasPrefix(path, " "+w+" ") {
+			if named || folder && strings.HasPrefix(path, " "+w+" ") {
 				return Purpose{Kind: k.kind, Reason: ByAddress, Words: []string{w}}, true
 			}
 		}
@@ -181,8 +181,8 @@ func byPath(path, last string, noSubject bool) (Purpose, bool) {
 }
 
 // byMenu finds the kinds that what menus call a page suggests.
-func byMenu(told Told) (Purpose, bool) {
-	for _, label := range told.Labels {
+func byMenu(clues Clues) (Purpose, bool) {
+	for _, label := range clues.Labels {
 		folded := " " + strings.Join(text.Tokens(label), " ") + " "
 		for _, k := range labelWords {
 			for _, w := range k.words {
@@ -238,7 +238,7 @@ const (
 
 // vote finds the service and the place that the most of what a page says of itself
 // names: its address and h1 count more than its title and the links to it.
-func (b *Binder) vote(told Told, slug string) (service, place string) {
+func (b *Binder) vote(clues Clues, slug string) (service, place string) {
 	services, places := map[string]int{}, map[string]int{}
 	add := func(s string, weight int) {
 		if name := b.Service(s); name != "" {
@@ -248,13 +248,13 @@ func (b *Binder) vote(told Told, slug string) (service, place string) {
 			places[named[0]] += weight
 		}
 	}
-	add(lastOf(told.URL), votesOfAddress)
-	add(told.H1, votesOfH1)
-	add(titleOwn(told.Title), votesOfTitle)
-	if slug != lastOf(told.URL) {
+	add(lastOf(clues.URL), votesOfAddress)
+	add(clues.H1, votesOfH1)
+	add(titleOwn(clues.Title), votesOfTitle)
+	if slug != lastOf(clues.URL) {
 		add(slug, votesOfFolder)
 	}
-	for _, label := range told.Labels[:min(len(told.Labels), labelsHeard)] {
+	for _, label := range clues.Labels[:min(len(clues.Labels), labelsHeard)] {
 		add(label, votesOfLabel)
 	}
 	return winner(services, votesNeeded), winner(places, votesNeeded)

@@ -51,14 +51,14 @@ func (s Survey) ServiceOffers(tree Tree) []Offer {
 		}
 	}
 	var out []Offer
-	add := func(said, url string, by OfferReason) {
-		name, w := s.workOf(said)
+	add := func(spoken, url string, by OfferReason) {
+		name, w := s.workOf(spoken)
 		known := slices.ContainsFunc(have, w.same)
 		if name == "" || known || len(out) == mostOffers {
 			return
 		}
 		have = append(have, w)
-		out = append(out, Offer{name, by, text.Collapse(said), url})
+		out = append(out, Offer{name, by, text.Collapse(spoken), url})
 	}
 	for i, v := range s.ordered() {
 		kind := tree.Pages[i].Kind
@@ -91,9 +91,9 @@ func (s Survey) ordered() []Visited {
 }
 
 // workOf reads the name of a service out of a label; empty for what is none.
-func (s Survey) workOf(said string) (string, work) {
+func (s Survey) workOf(spoken string) (string, work) {
 	var words, stems []string
-	for _, t := range s.Binder.withoutPlaces(text.Tokens(without(said, s.Firm))) {
+	for _, t := range s.Binder.withoutPlaces(text.Tokens(without(spoken, s.Firm))) {
 		if !fillers[t] && !s.Binder.lang.Small(t) {
 			words, stems = append(words, t), append(stems, s.Binder.lang.Stem(t))
 		}

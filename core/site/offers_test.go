@@ -36,9 +36,9 @@ func TestPlaceOffers(t *testing.T) {
 		draft{path: "/sweet-briar-stoves/", title: "Stoves | Brindle", h1: "Stoves"})
 	s := surveyOf(drafts)
 	var towns Towns = func(tokens []string) (out []string) {
-		said := " " + strings.Join(tokens, " ") + " "
+		spoken := " " + strings.Join(tokens, " ") + " "
 		for _, town := range []string{"Marl Point", "Sweet Briar", "Ostrey"} {
-			if strings.Contains(said, " "+strings.ToLower(town)+" ") {
+			if strings.Contains(spoken, " "+strings.ToLower(town)+" ") {
 				out = append(out, town)
 			}
 		}

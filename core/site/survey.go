@@ -78,7 +78,7 @@ func (s Survey) Tree() Tree {
 	}
 	var t Tree
 	for _, v := range visited {
-		one := Surveyed{URL: v.URL, Purpose: PurposeOf(toldBy(v), s.Binder)}
+		one := Surveyed{URL: v.URL, Purpose: PurposeOf(cluesOf(v), s.Binder)}
 		if set, ok := s.Set[BareAddress(v.URL)]; ok {
 			set.Reason, set.Words = ByHand, nil
 			one.Purpose = set
@@ -108,17 +108,17 @@ func (s Survey) named(pages []Surveyed) []place.Place {
 	return out
 }
 
-func toldBy(v Visited) Told {
-	told := Told{URL: v.URL, Labels: v.Labels}
+func cluesOf(v Visited) Clues {
+	clues := Clues{URL: v.URL, Labels: v.Labels}
 	if v.Page != nil {
-		told.Title, told.H1, told.Copy = v.Page.Title, v.Page.H1(), v.Page.Words.Copy
+		clues.Title, clues.H1, clues.Copy = v.Page.Title, v.Page.H1(), v.Page.Words.Copy
 		for _, h := range v.Page.Headings {
 			if h.Level == 2 || h.Level == 3 {
-				told.Headings, told.Under = append(told.Headings, h.Text), append(told.Under, h.Words)
+				clues.Headings, clues.Under = append(clues.Headings, h.Text), append(clues.Under, h.Words)
 			}
 		}
 	}
-	return told
+	return clues
 }
 
 // compareAddresses orders pages: the home page first, then shorter paths.

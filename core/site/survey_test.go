@@ -314,10 +314,10 @@ func TestWordsThatSayNothing(t *testing.T) {
 		"/more-about-cargo.html": Other, "/about-us.html": About, "/about/": About, "/what-we-are-about/": About,
 		"/our-projects/": Gallery, "/recent-projects-in-town/": Gallery, "/contact-us/": Contact,
 	} {
-		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example" + address}, b).Kind, address)
+		assert.Equal(t, want, PurposeOf(Clues{URL: "https://brindle.example" + address}, b).Kind, address)
 	}
 	for label, want := range map[string]Kind{"Read this book": Other, "Book now": Contact, "Get a quote": Contact} {
-		assert.Equal(t, want, PurposeOf(Told{URL: "https://brindle.example/x1/", Labels: []string{label}}, b).Kind,
+		assert.Equal(t, want, PurposeOf(Clues{URL: "https://brindle.example/x1/", Labels: []string{label}}, b).Kind,
 			label)
 	}
 	for address, want := range map[string]bool{"https://brindle.example/print.html": false,

@@ -112,10 +112,10 @@ func separator(table string) rune {
 }
 
 func figureOf(heading string) Figure {
-	said := " " + strings.Join(text.Tokens(heading), " ") + " "
+	spoken := " " + strings.Join(text.Tokens(heading), " ") + " "
 	for _, h := range headings {
 		for _, w := range h.words {
-			if strings.Contains(said, " "+w+" ") {
+			if strings.Contains(spoken, " "+w+" ") {
 				return h.figure
 			}
 		}
@@ -147,11 +147,11 @@ func number(cell string) (float64, bool) {
 
 // Belongs reports whether a row of a table is about a site: by its domain, else by its name.
 func Belongs(row Row, domain, name string) bool {
-	said := row.Name
-	if !strings.Contains(said, "://") {
-		said = "http://" + said
+	spoken := row.Name
+	if !strings.Contains(spoken, "://") {
+		spoken = "http://" + spoken
 	}
-	if !strings.Contains(row.Name, " ") && lineup.Domain(said) == domain && domain != "" {
+	if !strings.Contains(row.Name, " ") && lineup.Domain(spoken) == domain && domain != "" {
 		return true
 	}
 	key := func(s string) string { return strings.Join(text.Tokens(s), " ") }

@@ -85,8 +85,8 @@ func TestBadLists(t *testing.T) {
 	}
 	for _, body := range []string{"", " \n,,\n", "\x00\x01\x02\x03binary"} {
 		_, err := Parse([]byte(body))
-		_, told := fault.Of(err)
-		assert.True(t, told, "%q", body)
+		_, known := fault.Of(err)
+		assert.True(t, known, "%q", body)
 	}
 	rows, err := Parse([]byte(strings.Repeat("x,", 10_000) + "\n"))
 	require.NoError(t, err)

@@ -150,7 +150,7 @@ func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.G
 		return view.Ground{}, err
 	}
 	_, err = a.Runs.Start(ctx, g.ID, runs.What{Pages: true, Sites: true})
-	if _, told := fault.Of(err); err != nil && !told {
+	if _, known := fault.Of(err); err != nil && !known {
 		return view.Ground{}, err
 	}
 	return g, nil

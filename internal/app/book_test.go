@@ -280,8 +280,8 @@ func TestBookFile(t *testing.T) {
 	report, err := a.Book.ImportList(ctx, second, "book.csv", csv, nil, "", "")
 	require.NoError(t, err)
 	assert.Empty(t, report.Refused)
-	was, is := bookOf(t, a, client), bookOf(t, a, second)
-	for lead, f := range was {
+	before, is := bookOf(t, a, client), bookOf(t, a, second)
+	for lead, f := range before {
 		assert.Equal(t, f.Estimate, is[lead].Estimate, lead)
 		assert.Equal(t, f.Difficulty, is[lead].Difficulty, lead)
 	}

@@ -58,18 +58,18 @@ func TestImportsAreUndone(t *testing.T) {
 		var before []string
 		var taken []int64
 		for range rapid.IntRange(1, 4).Draw(t, "lists") {
-			was, err := a.Book.Get(ctx, g.ID)
+			earlier, err := a.Book.Get(ctx, g.ID)
 			require.NoError(t, err)
 			report, err := a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil,
 				rapid.SampledFrom([]string{"", "", "ostrey.example"}).Draw(t, "site"), "")
 			require.NoError(t, err)
-			before, taken = append(before, asJSON(t, was)), append(taken, report.ImportID)
+			before, taken = append(before, asJSON(t, earlier)), append(taken, report.ImportID)
 		}
 		for i := len(taken) - 1; i >= 0; i-- {
 			require.NoError(t, a.Book.UndoImport(ctx, g.ID, taken[i]))
-			was, err := a.Book.Get(ctx, g.ID)
+			earlier, err := a.Book.Get(ctx, g.ID)
 			require.NoError(t, err)
-			assert.Equal(t, before[i], asJSON(t, was), "list %d", i)
+			assert.Equal(t, before[i], asJSON(t, earlier), "list %d", i)
 		}
 	})
 }
@@ -79,10 +79,10 @@ func TestImportsAreUndone(t *testing.T) {
 func TestBookFileComesBack(t *testing.T) {
 	a, _ := open(t, &web{})
 	families := func(t *rapid.T, client int64) string {
-		was, err := a.Book.Get(ctx, client)
+		before, err := a.Book.Get(ctx, client)
 		require.NoError(t, err)
 		var rows []any
-		for _, f := range was.Families {
+		for _, f := range before.Families {
 			for i := range f.Members {
 				f.Members[i].ID = 0
 			}
@@ -119,10 +119,10 @@ func TestChoicesAreUndone(t *testing.T) {
 		defer func() { require.NoError(t, a.Delete(ctx, g.ID)) }()
 		_, err = a.Book.ImportList(ctx, g.ID, "list.csv", []byte(lists.Draw(t, "list")), nil, "", "")
 		require.NoError(t, err)
-		was, err := a.Book.Get(ctx, g.ID)
+		earlier, err := a.Book.Get(ctx, g.ID)
 		require.NoError(t, err)
-		before := asJSON(t, was)
-		family := rapid.SampledFrom(was.Families).Draw(t, "family")
+		before := asJSON(t, earlier)
+		family := rapid.SampledFrom(earlier.Families).Draw(t, "family")
 		member := rapid.SampledFrom(family.Members).Draw(t, "member").Text
 		var changed, back *view.Book
 		switch rapid.SampledFrom([]string{"aside", "kept", "apart", "with", "brand", "tie"}).Draw(t, "change") {
@@ -151,11 +151,11 @@ func TestChoicesAreUndone(t *testing.T) {
 		require.NoError(t, err)
 		back.Changed = nil
 		assert.Equal(t, before, asJSON(t, back))
-		assert.Equal(t, was.Phrases, changed.Phrases, "no phrase is lost by a choice")
+		assert.Equal(t, earlier.Phrases, changed.Phrases, "no phrase is lost by a choice")
 		n := 0
 		for _, f := range changed.Families {
 			n += len(f.Members)
 		}
-		assert.Equal(t, was.Phrases, n, "each phrase stands in one family")
+		assert.Equal(t, earlier.Phrases, n, "each phrase stands in one family")
 	})
 }

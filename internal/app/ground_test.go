@@ -155,10 +155,10 @@ func TestProposal(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "Chimney sweep Tarn Harbor", partsOf(targets, plan.Subhead)[0].Pencil,
 		"with the capitals of the place")
-	told := g.Business
-	told.Name, told.Trade, told.Phone = "Brindle", p.Trade, p.Phone
-	told.Services, told.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}
-	_, err = a.Ground.Save(ctx, g.ID, told, nil)
+	draft := g.Business
+	draft.Name, draft.Trade, draft.Phone = "Brindle", p.Trade, p.Phone
+	draft.Services, draft.Places = []view.Service{{Name: p.Service}}, []view.Place{{Name: "Tarn Harbor", State: "ME"}}
+	_, err = a.Ground.Save(ctx, g.ID, draft, nil)
 	require.NoError(t, err)
 	p, err = a.Ground.Proposal(ctx, g.ID)
 	require.NoError(t, err)

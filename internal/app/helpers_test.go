@@ -169,14 +169,14 @@ func newClient(t *testing.T, a *app.App, b view.Business, rivals string) (client
 
 // assertTold asserts that an error is told to a person.
 func assertTold(t require.TestingT, err error) {
-	_, told := fault.Of(err)
-	require.True(t, told, "%v is no fault", err)
+	_, known := fault.Of(err)
+	require.True(t, known, "%v is no fault", err)
 }
 
 // fails asserts that an error is a fault of a code.
 func fails(t require.TestingT, err error, code fault.Code) {
-	f, told := fault.Of(err)
-	require.True(t, told, "%v is no fault", err)
+	f, known := fault.Of(err)
+	require.True(t, known, "%v is no fault", err)
 	assert.Equal(t, code, f.Code)
 }
 

@@ -22,7 +22,7 @@ import (
 type edit struct {
 	name             string
 	was, first, then string
-	save             func(to, was string) error
+	save             func(to, old string) error
 	now              func() string
 }
 
@@ -65,11 +65,11 @@ func outlineEdits(a *app.App, client, home int64) []edit {
 		e.Sections["about"] = s
 		return e
 	}
-	of := func(name, was, first, then string, change func(e *outline.Edits, s *outline.SectionEdit, v string),
+	of := func(name, old, first, then string, change func(e *outline.Edits, s *outline.SectionEdit, v string),
 		now func(o *view.Outline) string) edit {
-		return edit{name, was, first, then,
-			func(to, was string) error {
-				before := edits(change, was)
+		return edit{name, old, first, then,
+			func(to, old string) error {
+				before := edits(change, old)
 				_, err := a.Plan.SetOutline(ctx, client, page, edits(change, to), &before)
 				return err
 			}, func() string {
@@ -99,12 +99,12 @@ func outlineEdits(a *app.App, client, home int64) []edit {
 }
 
 func pageEdits(a *app.App, client int64, p view.PageInfo) []edit {
-	of := func(name, was, first, then string, field func(d *view.PageDraft) *string) edit {
-		return edit{name, was, first, then,
-			func(to, was string) error {
+	of := func(name, old, first, then string, field func(d *view.PageDraft) *string) edit {
+		return edit{name, old, first, then,
+			func(to, old string) error {
 				before := pageNow(a, client, p.ID)
 				d := before
-				*field(&before), *field(&d) = was, to
+				*field(&before), *field(&d) = old, to
 				_, err := a.Ground.UpdatePage(ctx, client, p.ID, d, &before)
 				return err
 			}, func() string {
@@ -153,8 +153,8 @@ func targetEdits(t *testing.T, a *app.App, client, home int64) []edit {
 		return plan.Choice{State: plan.Changed, Value: v}
 	}
 	return []edit{{"what a part says", "", "Chimneys of Tarn Harbor", "Sweeps of Tarn Harbor",
-		func(to, was string) error {
-			before := choice(was)
+		func(to, old string) error {
+			before := choice(old)
 			_, err := a.Plan.Choose(ctx, client,
 				[]targets.Said{{Page: page, Key: key, Choice: choice(to), Was: &before}})
 			return err
@@ -189,10 +189,10 @@ func figureEdits(a *app.App, client int64) []edit {
 			return ""
 		}
 	}
-	set := func(id int64) func(to, was string) error {
-		return func(to, was string) error {
+	set := func(id int64) func(to, before string) error {
+		return func(to, before string) error {
 			_, err := a.Yardstick.Change(ctx, id, map[string]string{"words.home.low": to},
-				map[string]string{"words.home.low": was})
+				map[string]string{"words.home.low": before})
 			return err
 		}
 	}
@@ -206,8 +206,8 @@ func figureEdits(a *app.App, client int64) []edit {
 	return []edit{
 		{"a figure of the workspace", "1500", "1400", "1300", set(0), figure(0)},
 		{"a figure of a client", "1300", "1200", "1100", set(client), figure(client)},
-		{"the hours", "4", "3", "8", func(to, was string) error {
-			return a.Ground.SetHours(ctx, client, *number(to), number(was))
+		{"the hours", "4", "3", "8", func(to, before string) error {
+			return a.Ground.SetHours(ctx, client, *number(to), number(before))
 		},
 			func() string {
 				p, err := a.Plan.Get(ctx, client)
@@ -216,9 +216,10 @@ func figureEdits(a *app.App, client int64) []edit {
 				}
 				return fmt.Sprint(p.Hours)
 			}},
-		{"a figure of a site", "", "88", "90", func(to, was string) error {
+		{"a figure of a site", "", "88", "90", func(to, before string) error {
 			_, err := a.Standing.Set(ctx, client, "brindle.example",
-				view.FigureDraft{Figure: "referring_domains", Value: number(to)}, &view.FigureWas{Value: number(was)})
+				view.FigureDraft{Figure: "referring_domains", Value: number(to)},
+				&view.FigureWas{Value: number(before)})
 			return err
 		}, func() string {
 			sites, err := a.Standing.Get(ctx, client)
@@ -233,9 +234,9 @@ func figureEdits(a *app.App, client int64) []edit {
 // A value that goes back to the default is an edit like any other.
 func TestBackToADefault(t *testing.T) {
 	a, _, client, _ := planned(t)
-	change := func(to, was string) error {
+	change := func(to, before string) error {
 		_, err := a.Yardstick.Change(ctx, client, map[string]string{"words.home.low": to},
-			map[string]string{"words.home.low": was})
+			map[string]string{"words.home.low": before})
 		return err
 	}
 	require.NoError(t, change("1200", "1500"))

@@ -57,23 +57,23 @@ func TestPageSeems(t *testing.T) {
 	p, err := a.Ground.AddPage(ctx, client, view.PageDraft{URL: address})
 	require.NoError(t, err)
 	assert.Equal(t, view.PageKind(site.Other), p.Kind)
-	told := func() view.PageInfo {
+	shown := func() view.PageInfo {
 		g, err := a.Ground.Get(ctx, client)
 		require.NoError(t, err)
 		return g.Pages[1]
 	}
-	assert.Nil(t, told().Seems, "not read yet")
+	assert.Nil(t, shown().Seems, "not read yet")
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	seems := told().Seems
+	seems := shown().Seems
 	require.NotNil(t, seems)
 	assert.Equal(t, view.PageDraft{Kind: view.OptionalKind(site.Area), Service: "dryer vent cleaning", Place: "Ostrey"},
 		*seems)
 	_, err = a.Ground.UpdatePage(ctx, client, p.ID,
 		view.PageDraft{URL: address, Kind: seems.Kind, Service: seems.Service, Place: seems.Place}, nil)
 	require.NoError(t, err)
-	assert.Nil(t, told().Seems, "said by now")
+	assert.Nil(t, shown().Seems, "said by now")
 
 	w.set(address, "<title>What we do | Brindle Chimney</title><h1>Our work</h1>")
 	_, err = a.Ground.UpdatePage(ctx, client, p.ID, view.PageDraft{URL: address, Kind: view.OptionalKind(site.Other)},
@@ -82,7 +82,7 @@ func TestPageSeems(t *testing.T) {
 	_, err = a.Runs.Measure(ctx, client)
 	require.NoError(t, err)
 	ended(t, a, client)
-	assert.Nil(t, told().Seems, "the firm's name tells nothing of a page")
+	assert.Nil(t, shown().Seems, "the firm's name tells nothing of a page")
 }
 
 // A page is told by its address; two pages for one family are a conflict; one

@@ -259,7 +259,7 @@ func TestDeletedReadingIsForgotten(t *testing.T) {
 		}
 		return out
 	}
-	was := titles()
+	before := titles()
 	g, err := a.Ground.Get(ctx, client)
 	require.NoError(t, err)
 	var added view.Filed
@@ -273,7 +273,7 @@ func TestDeletedReadingIsForgotten(t *testing.T) {
 	}
 	assert.Contains(t, titles(), "Pasted 0")
 	require.NoError(t, a.Readings.Remove(ctx, client, added.ReadingID))
-	assert.Equal(t, []string{was[0], was[1], "Pasted 1"}, titles())
+	assert.Equal(t, []string{before[0], before[1], "Pasted 1"}, titles())
 }
 
 // older makes the readings of a file those of an older program.

@@ -34,9 +34,9 @@ func MarkdownText(s string) string {
 			out.WriteRune(r)
 		}
 	}
-	said := address.ReplaceAllString(out.String(), `$1\$2`)
-	said = entity.ReplaceAllString(said, `\&$1`)
-	return opening.ReplaceAllString(said, `$1\$2`)
+	spoken := address.ReplaceAllString(out.String(), `$1\$2`)
+	spoken = entity.ReplaceAllString(spoken, `\&$1`)
+	return opening.ReplaceAllString(spoken, `$1\$2`)
 }
 
 // inWord reports whether a character stands between two letters or digits.

@@ -32,8 +32,8 @@ func TestRenameScript(t *testing.T) {
 	require.NoError(t, os.WriteFile(script, RenameScript(list), 0o644))
 	run := exec.Command("sh", script)
 	run.Dir = dir
-	said, err := run.CombinedOutput()
-	require.NoError(t, err, string(said))
+	output, err := run.CombinedOutput()
+	require.NoError(t, err, string(output))
 	assert.NoFileExists(t, canary)
 	for i, name := range bad {
 		raw, err := os.ReadFile(filepath.Join(dir, list[i].To))
@@ -44,8 +44,8 @@ func TestRenameScript(t *testing.T) {
 	raw, err := os.ReadFile(filepath.Join(dir, "taken.jpg"))
 	require.NoError(t, err)
 	assert.Equal(t, "stays", string(raw))
-	assert.Contains(t, string(said), "not here: ./gone.jpg")
-	assert.Contains(t, string(said), "there already: ./taken.jpg")
+	assert.Contains(t, string(output), "not here: ./gone.jpg")
+	assert.Contains(t, string(output), "there already: ./taken.jpg")
 }
 
 func FuzzRenameScript(f *testing.F) {
@@ -55,8 +55,8 @@ func FuzzRenameScript(f *testing.F) {
 		if err := os.WriteFile(script, RenameScript([]Rename{{from, to}}), 0o644); err != nil {
 			t.Skip()
 		}
-		if said, err := exec.Command("sh", "-n", script).CombinedOutput(); err != nil {
-			t.Fatalf("%q %q: %s", from, to, said)
+		if output, err := exec.Command("sh", "-n", script).CombinedOutput(); err != nil {
+			t.Fatalf("%q %q: %s", from, to, output)
 		}
 	})
 }

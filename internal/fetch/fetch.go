@@ -262,7 +262,7 @@ func File(name string) (Document, error) {
 func Stream(name string, r io.Reader) (Document, error) {
 	body, err := readAll(r)
 	if err != nil {
-		if _, told := fault.Of(err); !told {
+		if _, known := fault.Of(err); !known {
 			err = FileUnreadable.New(name).Because(err)
 		}
 		return Document{}, err
@@ -282,12 +282,12 @@ func explain(ctx context.Context, host string, err error) error {
 		netErr    net.Error
 		op        *net.OpError
 	)
-	told, known := fault.Of(err)
+	reason, known := fault.Of(err)
 	switch {
 	case errors.Is(ctx.Err(), context.Canceled): // its caller gave up, whatever that broke
 		return context.Canceled
 	case known:
-		return told
+		return reason
 	case errors.Is(err, errBrokenOff):
 		return PageCutShort.New(host).Because(err)
 	case strings.Contains(err.Error(), "headers exceeded"):

@@ -93,12 +93,12 @@ func handle[I, T any](r api, method, path, id, summary string, f func(context.Co
 		return
 	}
 	huma.Register(r.huma, op, func(ctx context.Context, in *I) (*changed[T], error) {
-		ctx, told := app.Noting(ctx)
+		ctx, changes := app.Noting(ctx)
 		out, err := f(ctx, in)
 		if err != nil {
 			return nil, r.problem(ctx, id, err)
 		}
-		return &changed[T]{changeOf(told), out}, nil
+		return &changed[T]{changeOf(changes), out}, nil
 	})
 }
 
@@ -107,31 +107,31 @@ func do[I any](r api, method, path, id, summary string, f func(context.Context, 
 	options ...option) {
 	op := r.operation(method, path, id, summary, options...)
 	huma.Register(r.huma, op, func(ctx context.Context, in *I) (*Change, error) {
-		ctx, told := app.Noting(ctx)
+		ctx, changes := app.Noting(ctx)
 		if err := f(ctx, in); err != nil {
 			return nil, r.problem(ctx, id, err)
 		}
-		out := changeOf(told)
+		out := changeOf(changes)
 		return &out, nil
 	})
 }
 
-func changeOf(told *app.Changed) Change {
+func changeOf(changes *app.Changed) Change {
 	var facets []string
-	for _, f := range told.Facets() {
+	for _, f := range changes.Facets() {
 		facets = append(facets, string(f))
 	}
-	return Change{told.Revision(), strings.Join(facets, " ")}
+	return Change{changes.Revision(), strings.Join(facets, " ")}
 }
 
 // problem makes an answer of an error: a code and one sentence for the user.
 func (r api) problem(ctx context.Context, id string, err error) error {
-	told, known := fault.Of(err)
+	reason, known := fault.Of(err)
 	switch {
 	case err == nil:
 		return nil
 	case known:
-		return problemOf(http.StatusUnprocessableEntity, told)
+		return problemOf(http.StatusUnprocessableEntity, reason)
 	case app.IsDamaged(err):
 		return problemOf(http.StatusUnprocessableEntity, fault.KeptPageUnreadable.New())
 	case app.IsGone(err):

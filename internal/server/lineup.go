@@ -113,11 +113,11 @@ type resultsInput struct {
 
 // columns are what the columns of a table hold, nil to guess it.
 func (in *resultsInput) columns() (out []results.Field) {
-	told := in.RawBody.Data().Columns
-	if told == "" {
+	typed := in.RawBody.Data().Columns
+	if typed == "" {
 		return nil
 	}
-	for _, name := range strings.Split(told, ",") {
+	for _, name := range strings.Split(typed, ",") {
 		field := results.Field(name)
 		if !slices.Contains(results.Fields(), field) {
 			field = results.NoField

@@ -70,9 +70,9 @@ func init() {
 // tooLarge reports whether a form was larger than it may be.
 func tooLarge(errs []error) bool {
 	return slices.ContainsFunc(errs, func(err error) bool {
-		var told *huma.ErrorDetail
-		if errors.As(err, &told) { // its own text repeats the whole value
-			return strings.Contains(told.Message, errTooLarge.Error())
+		var detail *huma.ErrorDetail
+		if errors.As(err, &detail) { // its own text repeats the whole value
+			return strings.Contains(detail.Message, errTooLarge.Error())
 		}
 		return err != nil && strings.Contains(err.Error(), errTooLarge.Error())
 	})

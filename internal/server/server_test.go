@@ -235,10 +235,10 @@ func TestOwnMistake(t *testing.T) {
 	var log strings.Builder
 	r := api{log: slog.New(slog.NewTextHandler(&log, nil))}
 	err := r.problem(context.Background(), "sheet", errors.New("sql: no such column: secret"))
-	told, ok := err.(*Problem)
+	answer, ok := err.(*Problem)
 	require.True(t, ok)
-	assert.Equal(t, http.StatusInternalServerError, told.Status)
-	assert.Equal(t, view.FaultCode(fault.OwnMistake.Code), told.Code)
-	assert.NotContains(t, told.Detail, "secret")
+	assert.Equal(t, http.StatusInternalServerError, answer.Status)
+	assert.Equal(t, view.FaultCode(fault.OwnMistake.Code), answer.Code)
+	assert.NotContains(t, answer.Detail, "secret")
 	assert.Contains(t, log.String(), "secret")
 }

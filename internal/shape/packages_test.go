@@ -82,11 +82,11 @@ func TestArrows(t *testing.T) {
 	_, list, found := strings.Cut(string(raw), "```imports\n")
 	require.True(t, found)
 	list, _, _ = strings.Cut(list, "```")
-	said := map[string][]string{}
+	listed := map[string][]string{}
 	for _, line := range strings.Split(strings.TrimSpace(list), "\n") {
 		name, imports, ok := strings.Cut(line, ":")
 		require.True(t, ok, line)
-		said[name] = strings.Fields(imports)
+		listed[name] = strings.Fields(imports)
 	}
 	for folder, files := range packages(t) {
 		t.Run(folder, func(t *testing.T) {
@@ -97,16 +97,16 @@ func TestArrows(t *testing.T) {
 				}
 			}
 			does := slices.Sorted(maps.Keys(imports))
-			assert.ElementsMatch(t, said[folder], does, "docs/decisions/013-packages.md tells otherwise")
+			assert.ElementsMatch(t, listed[folder], does, "docs/decisions/013-packages.md tells otherwise")
 			if strings.HasPrefix(folder, "core/") {
 				for _, i := range does {
 					assert.True(t, strings.HasPrefix(i, "core/"), "core imports %s", i)
 				}
 			}
 		})
-		delete(said, folder)
+		delete(listed, folder)
 	}
-	assert.Empty(t, said, "packages that are not there")
+	assert.Empty(t, listed, "packages that are not there")
 }
 
 // No file and no package grows too large to be read.

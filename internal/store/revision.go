@@ -155,9 +155,9 @@ func (c *Changed) Revision() int64 {
 	return c.revision
 }
 
-// told is what a transaction is about to commit, for the operation that it is a part of; tell
+// outcome is what a transaction is about to commit, for the operation that it is a part of; tell
 // hands it on once it is.
-func (t *Tx) told() (tell func(), err error) {
+func (t *Tx) outcome() (tell func(), err error) {
 	c, _ := t.ctx.Value(changedKey{}).(*Changed)
 	if c == nil {
 		return func() {}, nil

@@ -99,24 +99,24 @@ func (db *DB) run(ctx context.Context, on *sql.DB, f func(*Tx) error) error {
 	defer func() { _ = begun.Rollback() }()
 	tx := &Tx{ctx: ctx, db: db, tx: begun}
 	if err := f(tx); err != nil {
-		return told(err)
+		return outcome(err)
 	}
 	if err := tx.raise(); err != nil {
-		return told(err)
+		return outcome(err)
 	}
-	tell, err := tx.told()
+	tell, err := tx.outcome()
 	if err != nil {
-		return told(err)
+		return outcome(err)
 	}
 	if err := begun.Commit(); err != nil {
-		return told(err)
+		return outcome(err)
 	}
 	tell()
 	return nil
 }
 
-// told says that the disk is full, where it is.
-func told(err error) error {
+// outcome says that the disk is full, where it is.
+func outcome(err error) error {
 	if datafile.Full(err) {
 		return DiskFull.New().Because(err)
 	}

@@ -87,8 +87,8 @@ func (b *Beside) one(p store.Page, e store.Entry) BesidePage {
 	out := BesidePage{Entry: e, URL: e.URL}
 	s, surveyed := b.sites[lineup.Domain(e.URL)]
 	out.Surveyed = surveyed
-	if said, ok := b.choices[p.ID][lineup.Domain(e.URL)]; ok {
-		out.URL, out.Chosen = said, true
+	if spoken, ok := b.choices[p.ID][lineup.Domain(e.URL)]; ok {
+		out.URL, out.Chosen = spoken, true
 		return out
 	}
 	if !surveyed || !p.Kind.HasWordTarget() {

@@ -121,11 +121,11 @@ func (f *facts) loadYardstick(tx *store.Tx, id int64) (err error) {
 // known makes what is known of a client as a transaction sees it, before its own site is judged
 // (followSite). It takes over what is still so of the study that was made before, nil for none.
 func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *Study) (*Known, error) {
-	var was *facts
+	var before *facts
 	if had != nil {
-		was = had.facts
+		before = had.facts
 	}
-	f, err := loadFacts(tx, id, revision, was)
+	f, err := loadFacts(tx, id, revision, before)
 	if err != nil {
 		return nil, err
 	}

@@ -33,13 +33,13 @@ func Open() (end func(), err error) {
 		_ = os.RemoveAll(dir)
 		return nil, err
 	}
-	was, had := os.LookupEnv(variable)
+	before, had := os.LookupEnv(variable)
 	if err := os.Setenv(variable, dir); err != nil {
 		return nil, err
 	}
 	return func() {
 		if had {
-			_ = os.Setenv(variable, was)
+			_ = os.Setenv(variable, before)
 		} else {
 			_ = os.Unsetenv(variable)
 		}

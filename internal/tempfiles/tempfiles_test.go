@@ -32,20 +32,20 @@ func TestLeftBehind(t *testing.T) {
 	start := func() (*exec.Cmd, io.Reader) {
 		cmd := exec.Command(os.Args[0], "-test.run", "^TestLeftBehind$")
 		cmd.Env = append(os.Environ(), "LIVE_IN_SCRATCH=program")
-		said, err := cmd.StdoutPipe()
+		output, err := cmd.StdoutPipe()
 		require.NoError(t, err)
 		require.NoError(t, cmd.Start())
 		t.Cleanup(func() { _ = cmd.Process.Kill(); _ = cmd.Wait() })
-		_, err = said.Read(make([]byte, 5))
+		_, err = output.Read(make([]byte, 5))
 		require.NoError(t, err)
-		return cmd, said
+		return cmd, output
 	}
 	folders := func() int {
 		list, err := filepath.Glob(filepath.Join(base, prefix+"*"))
 		require.NoError(t, err)
 		return len(list)
 	}
-	killed, said := start()
+	killed, output := start()
 	living, _ := start()
 	assert.Equal(t, 2, folders())
 	require.NoError(t, killed.Process.Kill())
@@ -53,7 +53,7 @@ func TestLeftBehind(t *testing.T) {
 	require.NoError(t, err)
 	end, err := Open()
 	require.NoError(t, err)
-	_, err = io.ReadAll(said)
+	_, err = io.ReadAll(output)
 	require.NoError(t, err, "what it had started has ended as well, else this never comes to its end")
 	assert.Equal(t, 2, folders(), "that of the living one and our own")
 	assert.Contains(t, os.TempDir(), prefix)

@@ -192,15 +192,15 @@ func Fault(f *fault.Fault) string {
 	return strings.TrimSpace(places.ReplaceAllStringFunc(faults[f.Code], func(place string) string {
 		name, forms, counted := strings.Cut(strings.Trim(place, "{}"), ":")
 		one, many, _ := strings.Cut(forms, "|")
-		name, said := strings.CutSuffix(name, "?")
+		name, has := strings.CutSuffix(name, "?")
 		switch value := f.Params[name]; {
 		case name == "inner":
 			return Fault(f.Inner)
 		case name == "thing":
 			return thing(value)
-		case said && value == "":
+		case has && value == "":
 			return "nothing"
-		case said:
+		case has:
 			return quoted(value)
 		case !counted:
 			return value

@@ -61,15 +61,15 @@ func WordEvidence(w wordtarget.Target, c WordCase) string {
 
 // CountedAgain words that a rival counts for a word target that did not, or does not any
 // more (rule 8.2), with what the target was and is.
-func CountedAgain(rival string, words int, aside bool, was, is int) string {
+func CountedAgain(rival string, words int, aside bool, before, is int) string {
 	says := fmt.Sprintf("%s counts again with %s", rival, Count(words, "word", ""))
 	if aside {
 		says = fmt.Sprintf("%s no longer counts: %s is too far above the others", rival, Count(words, "word", ""))
 	}
-	if was == is {
+	if before == is {
 		return says + "; the target stays " + Number(is)
 	}
-	return fmt.Sprintf("%s; the target was %s and is now %s", says, Number(was), Number(is))
+	return fmt.Sprintf("%s; the target was %s and is now %s", says, Number(before), Number(is))
 }
 
 // Beat words by how much the mark is to be beaten.

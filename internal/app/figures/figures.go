@@ -108,7 +108,7 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 		}
 		if was != nil {
 			if _, err := merge.Merge(fault.SiteFigure, was.Value, valueOf(k.Standing, domain, d.Figure), d.Value,
-				says); err != nil {
+				written); err != nil {
 				return err
 			}
 		}
@@ -134,8 +134,8 @@ func valueOf(known []store.SiteFigure, domain string, figure view.FigureCode) *f
 	return nil
 }
 
-// says writes a figure for a sentence.
-func says(value *float64) string {
+// written writes a figure for a sentence.
+func written(value *float64) string {
 	if value == nil {
 		return ""
 	}

@@ -31,8 +31,8 @@ type Ground struct {
 }
 
 // New adds a client with a home page.
-func (g *Ground) New(ctx context.Context, told view.Business) (view.Ground, error) {
-	b, err := clean(told)
+func (g *Ground) New(ctx context.Context, draft view.Business) (view.Ground, error) {
+	b, err := clean(draft)
 	if err != nil {
 		return view.Ground{}, err
 	}
@@ -75,8 +75,8 @@ func (b business) save(tx *store.Tx, id, home int64) error {
 //
 // was is what the change was made from, nil if that is not known: what was changed elsewhere
 // meanwhile stays, and where both changed one thing it is refused with both.
-func (g *Ground) Save(ctx context.Context, id int64, told view.Business, was *view.Business) (view.Ground, error) {
-	b, err := clean(told)
+func (g *Ground) Save(ctx context.Context, id int64, draft view.Business, was *view.Business) (view.Ground, error) {
+	b, err := clean(draft)
 	if err != nil {
 		return view.Ground{}, err
 	}
@@ -156,8 +156,8 @@ func renamed[T any](had, now []T, name func(T) string) map[string]string {
 	}
 	out := map[string]string{}
 	for i := range min(len(had), len(now)) {
-		if was, is := name(had[i]), name(now[i]); !holds(now, was) && !holds(had, is) {
-			out[was] = is
+		if before, is := name(had[i]), name(now[i]); !holds(now, before) && !holds(had, is) {
+			out[before] = is
 		}
 	}
 	return out
@@ -205,8 +205,8 @@ func (g *Ground) SetHours(ctx context.Context, id int64, hours float64, was *flo
 			return err
 		}
 		if was != nil {
-			says := func(h float64) string { return strconv.FormatFloat(h, 'f', -1, 64) }
-			if hours, err = merge.Merge(fault.Hours, *was, is, hours, says); err != nil {
+			written := func(h float64) string { return strconv.FormatFloat(h, 'f', -1, 64) }
+			if hours, err = merge.Merge(fault.Hours, *was, is, hours, written); err != nil {
 				return err
 			}
 		}

@@ -26,7 +26,7 @@ func merged(was, is view.Business, now business) (business, error) {
 	}
 	for _, f := range fields {
 		ours := f.of(&now)
-		stays, err := merge.Merge(f.name, f.of(&before), f.of(&kept), ours, says)
+		stays, err := merge.Merge(f.name, f.of(&before), f.of(&kept), ours, written)
 		if err != nil {
 			return now, err
 		}
@@ -55,8 +55,8 @@ func mergedPage(was view.PageDraft, is store.Page, now view.PageDraft) (view.Pag
 	return now, nil
 }
 
-// says writes a value for a sentence.
-func says(value any) string {
+// written writes a value for a sentence.
+func written(value any) string {
 	var names []string
 	switch v := value.(type) {
 	case *string:

@@ -38,24 +38,24 @@ func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err
 	if typed := study.TypedFor(k.Ground, home.ID); len(typed) > 0 {
 		lead = typed[0]
 	}
-	says := site.ProfileOf(p, lead)
+	profile := site.ProfileOf(p, lead)
 	if k.Client.Name == lineup.Domain(home.URL) { // nobody named it
-		out.Name = says.Name
+		out.Name = profile.Name
 	}
 	if k.Client.Trade == "" {
-		out.Trade = says.Trade
+		out.Trade = profile.Trade
 	}
 	if k.Client.Phone == "" {
-		out.Phone = says.Phone
+		out.Phone = profile.Phone
 	}
-	if len(k.Places) == 0 && says.Town.Name != "" {
-		out.Place = says.Town.Name
-		if says.Town.State != "" {
-			out.Place += ", " + says.Town.State
+	if len(k.Places) == 0 && profile.Town.Name != "" {
+		out.Place = profile.Town.Name
+		if profile.Town.State != "" {
+			out.Place += ", " + profile.Town.State
 		}
 	}
 	if len(k.Services) == 0 {
-		out.Service = says.Service
+		out.Service = profile.Service
 	}
 	if base := text.Base(p.Lang); base != "" && base != text.Base(k.Client.Language) {
 		out.Language = base

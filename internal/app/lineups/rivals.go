@@ -44,8 +44,8 @@ func Addresses(pasted string) (addresses []string, bad *fault.Fault) {
 		return strings.ContainsRune(" \t\n\r,;", r)
 	}) {
 		address, err := fetch.Address(typed)
-		switch why, told := fault.Of(err); {
-		case told && bad == nil:
+		switch why, known := fault.Of(err); {
+		case known && bad == nil:
 			bad = why
 		case err == nil && !seen[address]:
 			seen[address] = true

@@ -13,14 +13,14 @@ import (
 
 // Merge returns what becomes of one thing: what it was when an edit began, what it is by now, and
 // what the edit makes of it. says writes a value for the sentence of the fault.
-func Merge[T any](thing fault.Thing, was, is, want T, says func(T) string) (T, error) {
+func Merge[T any](thing fault.Thing, was, is, want T, written func(T) string) (T, error) {
 	switch {
 	case same(was, is) || same(want, is):
 		return want, nil
 	case same(was, want):
 		return is, nil
 	}
-	return is, ChangedElsewhere.New(thing, says(is), says(want))
+	return is, ChangedElsewhere.New(thing, written(is), written(want))
 }
 
 // Keys merges what is kept by keys, each key by itself; the first that both changed is the fault.
@@ -38,15 +38,15 @@ func Keys[T any](was, is, want map[string]T, merge func(key string, was, is, wan
 
 // List merges a list of words: what the edit adds and takes away is added to and taken from what
 // is there by now, so two who change different words are never told of each other.
-func List(was, is, want []string) []string {
-	if slices.Equal(was, is) {
+func List(before, is, want []string) []string {
+	if slices.Equal(before, is) {
 		return want
 	}
 	out := slices.DeleteFunc(slices.Clone(is), func(w string) bool {
-		return slices.Contains(was, w) && !slices.Contains(want, w)
+		return slices.Contains(before, w) && !slices.Contains(want, w)
 	})
 	for _, w := range want {
-		if !slices.Contains(was, w) && !slices.Contains(out, w) {
+		if !slices.Contains(before, w) && !slices.Contains(out, w) {
 			out = append(out, w)
 		}
 	}

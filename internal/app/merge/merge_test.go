@@ -46,7 +46,9 @@ func TestMerge(t *testing.T) {
 }
 
 func TestKeys(t *testing.T) {
-	merge := func(_ string, was, is, want string) (string, error) { return Merge(fault.Trade, was, is, want, Text) }
+	merge := func(_ string, before, is, want string) (string, error) {
+		return Merge(fault.Trade, before, is, want, Text)
+	}
 	out, err := Keys(map[string]string{"a": "1", "b": "2"}, map[string]string{"a": "1", "b": "3"},
 		map[string]string{"a": "4", "b": "2", "c": "5"}, merge)
 	require.NoError(t, err)
@@ -63,10 +65,10 @@ func TestList(t *testing.T) {
 	word := rapid.SampledFrom([]string{"a", "b", "c", "d", "e", "f"})
 	words := rapid.SliceOfDistinct(word, rapid.ID[string])
 	rapid.Check(t, func(t *rapid.T) {
-		was, is, want := words.Draw(t, "was"), words.Draw(t, "is"), words.Draw(t, "want")
-		got := List(was, is, want)
+		before, is, want := words.Draw(t, "was"), words.Draw(t, "is"), words.Draw(t, "want")
+		got := List(before, is, want)
 		for _, w := range []string{"a", "b", "c", "d", "e", "f"} {
-			old, theirs, ours := slices.Contains(was, w), slices.Contains(is, w), slices.Contains(want, w)
+			old, theirs, ours := slices.Contains(before, w), slices.Contains(is, w), slices.Contains(want, w)
 			assert.Equal(t, theirs && ours || (theirs || ours) && !old, slices.Contains(got, w), w)
 		}
 		assert.Len(t, slices.Compact(slices.Sorted(slices.Values(got))), len(got))

@@ -84,12 +84,12 @@ func (b *Book) changing(ctx context.Context, id int64, change func(*store.Tx, *s
 	if err != nil {
 		return nil, err
 	}
-	was := before.Families()
+	earlier := before.Families()
 	out, now, err := b.get(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	out.Changed = view.BookChangeOf(book.Compare(was, now))
+	out.Changed = view.BookChangeOf(book.Compare(earlier, now))
 	return out, nil
 }
 

@@ -29,8 +29,8 @@ func (r *Readings) Fetch(ctx context.Context, client int64, url string, mode sto
 		return in, context.Canceled
 	}
 	if err != nil {
-		why, told := fault.Of(err)
-		if !told {
+		why, known := fault.Of(err)
+		if !known {
 			why = render.BrowserNotStart.New()
 		}
 		in.Note = TakenAsServed.New().Around(why)

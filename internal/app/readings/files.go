@@ -78,8 +78,8 @@ func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned [
 }
 
 func failed(f view.Filed, err error) view.Filed {
-	why, told := fault.Of(err)
-	if !told {
+	why, known := fault.Of(err)
+	if !known {
 		why = fault.OwnMistake.New().Because(err)
 	}
 	f.Failure = view.FailureOf(why)

@@ -348,8 +348,8 @@ func (r *Runs) readItem(running, keep context.Context, client, job int64, item s
 // why is the fault of a page that could not be read; what is none is the
 // program's own and goes into the log.
 func (r *Runs) why(item store.JobItem, err error) *fault.Fault {
-	why, told := fault.Of(err)
-	if !told {
+	why, known := fault.Of(err)
+	if !known {
 		r.log.Error("a page could not be read", "page", item.URL, "error", err)
 		return fault.OwnMistake.New()
 	}

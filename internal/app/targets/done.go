@@ -13,11 +13,11 @@ import (
 // section.
 func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 	out := []view.Done{}
-	was, err := now.Study.PlanBefore(ctx)
-	if err != nil || was == nil {
+	earlier, err := now.Study.PlanBefore(ctx)
+	if err != nil || earlier == nil {
 		return out, err
 	}
-	before, said := worked(now.Study, was), now.From.Said()
+	before, said := worked(now.Study, earlier), now.From.Said()
 	asked := map[plan.Ref]bool{}
 	for i := range now.Targets {
 		for _, p := range now.Targets[i].Parts {
@@ -51,9 +51,9 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 func written(before, now *Worked) (out []view.Done) {
 	for _, c := range before.Whole.Pages {
 		key := c.Aim.Key
-		was, is := before.Words[key], now.Words[key]
-		if n := was.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
-			says, note := wording.Done(n, was.ToWrite, is.ToWrite)
+		earlier, is := before.Words[key], now.Words[key]
+		if n := earlier.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
+			says, note := wording.Done(n, earlier.ToWrite, is.ToWrite)
 			out = append(out, view.Done{Page: key, Key: "words", Name: wording.PartName(plan.Words), Says: says,
 				Note: note})
 		}

@@ -34,12 +34,12 @@ func (w *Worked) noticesOf(c *study.Comparison, before map[string]store.Reading)
 		}
 	}
 	is := c.Words
-	was := w.Whole.Known.Yardstick.Target.WordTargetBeside(&c.Aim, words)
+	earlier := w.Whole.Known.Yardstick.Target.WordTargetBeside(&c.Aim, words)
 	for i, r := range counted {
 		aside := slices.Contains(is.SetAside, i)
-		if aside != slices.Contains(was.SetAside, i) {
+		if aside != slices.Contains(earlier.SetAside, i) {
 			out = append(out, view.Notice{Page: c.Aim.Key,
-				Says: wording.CountedAgain(r.Name, r.Column.Page.Words.Seen, aside, was.Target, is.Target)})
+				Says: wording.CountedAgain(r.Name, r.Column.Page.Words.Seen, aside, earlier.Target, is.Target)})
 		}
 	}
 	return out

@@ -24,7 +24,7 @@ func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string,
 	if err != nil {
 		return nil, err
 	}
-	was, err := s.Plan(ctx)
+	before, err := s.Plan(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -32,7 +32,7 @@ func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string,
 	if err != nil {
 		return nil, err
 	}
-	return difference(worked(s, was).Show(), worked(s, as).Show()), nil
+	return difference(worked(s, before).Show(), worked(s, as).Show()), nil
 }
 
 // yardstick is a client's with changes of its own, or of the workspace.
@@ -67,7 +67,8 @@ func difference(was, is *view.Plan) *view.PlanChange {
 	for _, t := range is.Targets {
 		old, had := before[t.ID]
 		delete(before, t.ID)
-		change := view.TargetChange{ID: t.ID, Page: t.Page, Says: says(t), Was: says(old), Gain: t.Gain - old.Gain,
+		change := view.TargetChange{ID: t.ID, Page: t.Page, Says: sentenceOf(t), Was: sentenceOf(old),
+			Gain:    t.Gain - old.Gain,
 			Minutes: t.Minutes - old.Minutes, New: !had,
 			Fits: t.Fits, Fitted: old.Fits}
 		if !had || change.Says != change.Was || math.Abs(change.Gain) > .005 || math.Abs(change.Minutes) > .005 ||
@@ -78,7 +79,7 @@ func difference(was, is *view.Plan) *view.PlanChange {
 	for _, t := range was.Targets {
 		if old, gone := before[t.ID]; gone {
 			out.Targets = append(out.Targets,
-				view.TargetChange{ID: t.ID, Page: t.Page, Was: says(old), Gain: -old.Gain, Minutes: -old.Minutes,
+				view.TargetChange{ID: t.ID, Page: t.Page, Was: sentenceOf(old), Gain: -old.Gain, Minutes: -old.Minutes,
 					Gone: true, Fitted: old.Fits})
 		}
 	}
@@ -88,4 +89,4 @@ func difference(was, is *view.Plan) *view.PlanChange {
 	return out
 }
 
-func says(t view.Target) string { return join(t.Before, t.Pencil, t.After) }
+func sentenceOf(t view.Target) string { return join(t.Before, t.Pencil, t.After) }

@@ -90,7 +90,7 @@ func (p *Plan) Choose(ctx context.Context, client int64, said []Said) (*view.Pla
 // has reports whether the plan has a target or a part of a key on a page, or whether something
 // was said of it when it had.
 func (w *Worked) has(page, key string) bool {
-	if _, said := w.From.Choices[plan.Ref{Page: page, Key: key}]; said {
+	if _, known := w.From.Choices[plan.Ref{Page: page, Key: key}]; known {
 		return true
 	}
 	return slices.ContainsFunc(w.Targets, func(t plan.Target) bool {

@@ -21,15 +21,15 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 		return nil, err
 	}
 	out, y := []view.Why{}, w.Whole.Known.Yardstick
-	said, byKey := map[string]bool{}, w.Whole.Known.ByKey()
+	seen, byKey := map[string]bool{}, w.Whole.Known.ByKey()
 	for i := range t.Parts {
 		at := &t.Parts[i]
 		if part != "" && at.Key != part || part == "" && at.Choice.State == plan.Dropped {
 			continue
 		}
 		for _, key := range w.stake(at) {
-			if f := byKey[key]; f != nil && !said[key] {
-				said[key] = true
+			if f := byKey[key]; f != nil && !seen[key] {
+				seen[key] = true
 				lines := w.Teller(t.Page).WhyGain(f, f.Sum(y.Visits, y.Book.AlsoShare))
 				out = append(out, view.Why{Title: wording.WhyPhraseTitle, Lines: view.WhyLinesOf(lines)})
 			}

@@ -123,8 +123,8 @@ func TestGreedyPages(t *testing.T) {
 					if err == nil && path != "/packed" {
 						return // it came to rest before it had taken too much
 					}
-					why, told := fault.Of(err)
-					require.True(t, told, "%v", err)
+					why, known := fault.Of(err)
+					require.True(t, known, "%v", err)
 					t.Logf("%v", err)
 					assert.Contains(t, want, why.Code, "%v", err)
 				})

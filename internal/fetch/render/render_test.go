@@ -253,8 +253,8 @@ func TestLeadsOn(t *testing.T) {
 	}
 	_, err := b.Render(context.Background(), fetch.Request{Address: server.URL + "/forever"})
 	if err != nil { // else it was caught while it stood still
-		_, told := fault.Of(err)
-		assert.True(t, told, "%v", err)
+		_, known := fault.Of(err)
+		assert.True(t, known, "%v", err)
 	}
 	_, p := render(t, b, server.URL+"/end")
 	assert.Equal(t, "The end", p.Headings[0].Text)

@@ -191,7 +191,7 @@ func check(t *testing.T, name string, body []byte) {
 		t.Fatal("neither a page nor a problem")
 	}
 	for _, p := range problems {
-		if _, told := fault.Of(p.Err); !told {
+		if _, known := fault.Of(p.Err); !known {
 			t.Fatal(p.Err)
 		}
 	}
