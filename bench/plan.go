@@ -129,10 +129,10 @@ func proofBench(parse func()) error {
 	}
 	criteria := sheet.NewCriteria(sheet.Asked{
 		Phrases: []string{"chimney sweep tarn harbor", "flue liner tarn harbor", "chimney inspection tarn harbor"}})
-	p := plan.Page{Key: "p1", Kind: site.Home, Criteria: criteria,
+	p := plan.Aim{Key: "p1", Kind: site.Home, Criteria: criteria,
 		Topics: outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}}, Firm: "Bench"}}
 	for _, f := range criteria.Families {
-		p.Families = append(p.Families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
+		p.Families = append(p.Families, plan.Stake{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
 			Known: true})
 	}
 	survey := site.Survey{Binder: site.NewBinder(criteria.Language(), nil, nil), Low: func(site.Kind) int {

@@ -39,7 +39,7 @@ func resultsCommand() *cobra.Command {
 }
 
 // readResults reads a results page out of a file, an archive or standard input.
-func readResults(name string, in io.Reader) (results.Page, error) {
+func readResults(name string, in io.Reader) (results.Results, error) {
 	var doc fetch.Document
 	var err error
 	if name == "-" {
@@ -48,12 +48,12 @@ func readResults(name string, in io.Reader) (results.Page, error) {
 		doc, err = fetch.File(name)
 	}
 	if err != nil {
-		return results.Page{}, err
+		return results.Results{}, err
 	}
 	return lineups.ReadResults(name, doc.Body, nil)
 }
 
-func resultsTable(out io.Writer, p results.Page) error {
+func resultsTable(out io.Writer, p results.Results) error {
 	w := tabwriter.NewWriter(out, 0, 0, 2, ' ', 0)
 	for _, e := range p.Entries {
 		position := ""

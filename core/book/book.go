@@ -93,7 +93,7 @@ type Input struct {
 	Phrases []Phrase
 	Judge   *intent.Judge
 	Choices map[string]Choice // by family
-	Pages   []Page
+	Pages   []Carrying
 	// Services are the client's, the main one first; Home is its home town.
 	Services []intent.Service
 	Home     string

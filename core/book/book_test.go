@@ -182,7 +182,7 @@ func TestTypedForAPage(t *testing.T) {
 			{ID: 2, Text: "chimney sweep tarn harbor", Page: 7, Typed: 1},
 			{ID: 3, Text: "sweep chimneys tarn harbor"}, {ID: 4, Text: "roof repair"},
 			{ID: 5, Text: "flue liner", Page: 99, Typed: 3}},
-		Judge: intent.NewJudge(g), Pages: []Page{{ID: 7, Kind: site.Home}}, Rules: StandardRules(),
+		Judge: intent.NewJudge(g), Pages: []Carrying{{ID: 7, Kind: site.Home}}, Rules: StandardRules(),
 		Visits: visits.Standard(),
 	})
 	var leads []string
@@ -197,7 +197,7 @@ func TestTypedForAPage(t *testing.T) {
 
 	aside := Families(Input{Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 1}},
 		Judge:   intent.NewJudge(g),
-		Choices: map[string]Choice{book[1].Key: {State: Aside}}, Pages: []Page{{ID: 7, Kind: site.Home}},
+		Choices: map[string]Choice{book[1].Key: {State: Aside}}, Pages: []Carrying{{ID: 7, Kind: site.Home}},
 		Rules: StandardRules(), Visits: visits.Standard()})
 	assert.False(t, aside[0].Kept, "the user goes before what was typed")
 }
@@ -216,7 +216,7 @@ func TestCarriers(t *testing.T) {
 	aside := family(main, home, 9)
 	aside.Kept = false
 	for name, c := range map[string]struct {
-		pages    []Page
+		pages    []Carrying
 		families []Family
 		want     []Carrier
 	}{
@@ -225,28 +225,28 @@ func TestCarriers(t *testing.T) {
 				family(masonry, "Ostrey", 2)},
 			[]Carrier{{site.Home, "", nil}, {site.Home, "", nil}, {site.Service, masonry, nil},
 				{site.Service, masonry, nil}}},
-		"a place is worth a page by all its families": {[]Page{{ID: 1, Kind: site.Home}},
+		"a place is worth a page by all its families": {[]Carrying{{ID: 1, Kind: site.Home}},
 			[]Family{family(main, "Ostrey", 3), family(masonry, "Ostrey", 2), family(main, "Quillby", 4.9)},
 			[]Carrier{{site.Area, "Ostrey", nil}, {site.Area, "Ostrey", nil}, {site.Home, "", []int64{1}}}},
-		"a place that has a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Place: "Ostrey"},
+		"a place that has a page": {[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Place: "Ostrey"},
 			{ID: 3, Kind: site.Service, Service: masonry, Place: "Ostrey"}},
 			[]Family{family(main, "Ostrey", .1), family(masonry, "Ostrey", .1)},
 			[]Carrier{{site.Area, "Ostrey", []int64{2}}, {site.Service, masonry, []int64{3}}}},
 		"a place whose page is for the main service": {
-			[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Service: main, Place: "Ostrey"}},
+			[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Area, Service: main, Place: "Ostrey"}},
 			[]Family{family(main, "Ostrey", 9), family(masonry, "Ostrey", 9)},
 			[]Carrier{{site.Area, "Ostrey", []int64{2}}, {site.Area, "Ostrey", []int64{2}}}},
-		"two pages for one family": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: masonry},
+		"two pages for one family": {[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: masonry},
 			{ID: 3, Kind: site.Service, Service: masonry, Place: home}},
 			[]Family{family(masonry, home, 9), family(masonry, "", 9)},
 			[]Carrier{{site.Service, masonry, []int64{2, 3}}, {site.Service, masonry, []int64{2, 3}}}},
 		"the main service with a page of its own": {
-			[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: main}},
+			[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: main}},
 			[]Family{near(family(main, "", 150)), family(main, home, 100), family(main, "", 50),
 				family(main, home, 10)},
 			[]Carrier{{site.Service, main, []int64{2}}, {site.Home, "", []int64{1}}, {site.Service, main, []int64{2}},
 				{site.Service, main, []int64{2}}}},
-		"typed for a page": {[]Page{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.About},
+		"typed for a page": {[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.About},
 			{ID: 3, Kind: site.Area, Place: "Ostrey"}},
 			[]Family{typed(family(masonry, home, 9), 1), typed(family("", "", 1), 2),
 				typed(family(masonry, home, 1), 3)},

@@ -5,8 +5,8 @@ import (
 	"inktally/core/site"
 )
 
-// Page is one of the client's pages as far as it carries families.
-type Page struct {
+// Carrying is one of the client's pages as far as it carries families.
+type Carrying struct {
 	ID   int64
 	Kind site.Kind
 	// Service and Place are what it is for; empty is all of them, and the home
@@ -65,7 +65,7 @@ func assign(families []Family, in Input) {
 }
 
 type carriers struct {
-	pages      []Page
+	pages      []Carrying
 	main, home string
 	least      float64
 	gains      map[string]float64 // by place

@@ -13,7 +13,7 @@ func Ties(phrases []Phrase, judge *intent.Judge, services []intent.Service, apar
 	in := tie.Input{Stem: lang.Stem, English: lang.English, Known: judge.Known, Act: judge.Act, Town: judge.Town,
 		Apart: apart}
 	for _, p := range phrases {
-		one := tie.Phrase{Tokens: text.Tokens(p.Text)}
+		one := tie.Searched{Tokens: text.Tokens(p.Text)}
 		if p.Volume != nil {
 			one.Searches = *p.Volume
 		}

@@ -24,7 +24,7 @@ type ToMake struct {
 
 // Site is what the pages to make are told by.
 type Site struct {
-	Pages []Page
+	Pages []Carrying
 	// Services are the client's, the main one first; Places all its places.
 	Services []intent.Service
 	Places   []place.Place
@@ -98,7 +98,7 @@ func (m *missing) carry(f Family) {
 
 // has reports whether the client has a page for a service or a place, be it planned.
 func (s Site) has(kind site.Kind, service, town string) bool {
-	return slices.ContainsFunc(s.Pages, func(p Page) bool {
+	return slices.ContainsFunc(s.Pages, func(p Carrying) bool {
 		return p.Kind == kind && (kind == site.Area && p.Place == town || kind == site.Service && p.Service == service)
 	})
 }

@@ -20,12 +20,12 @@ func made(page, key string, kind plan.Kind, minutes float64, needs []plan.Ref, p
 
 func words(n int) plan.Part { return plan.Part{Kind: plan.Words, Words: n} }
 
-var ofF = &plan.Phrase{Family: "f"}
+var ofF = &plan.Saying{Family: "f"}
 
 var client = []plan.Target{
 	made("p1", "placing", plan.Placing, 20, nil, plan.Part{Kind: plan.Title, Phrase: ofF},
 		plan.Part{Kind: plan.H1, Phrase: ofF},
-		plan.Part{Kind: plan.Body, Phrase: &plan.Phrase{Family: "f", Member: true}}),
+		plan.Part{Kind: plan.Body, Phrase: &plan.Saying{Family: "f", Member: true}}),
 	made("p1", "slice a", plan.Slice, 40, []plan.Ref{{Page: "p1", Key: "placing"}}, words(200)),
 	made("p1", "slice b", plan.Slice, 90, []plan.Ref{{Page: "p1", Key: "placing"}, {Page: "p1", Key: "slice a"}},
 		words(300)),

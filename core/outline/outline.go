@@ -97,11 +97,11 @@ type Input struct {
 	ToWrite, Writer int
 	// Families are those that sections are to carry, in order of gain, without the page's
 	// first.
-	Families []Family
+	Families []Given
 }
 
-// Family is a family of the page with what it names, empty for none and for the home town.
-type Family struct{ Key, Service, Place string }
+// Given is a family of the page with what it names, empty for none and for the home town.
+type Given struct{ Key, Service, Place string }
 
 // Topics are what an outline has sections for.
 type Topics struct {

@@ -9,7 +9,7 @@ import (
 // Adopt reads the choices of a page that older programs kept, which named a target by the
 // text of its phrase: they are put under the key of the family that the phrase is of. What
 // was said under the key itself goes first.
-func Adopt(choices map[Ref]Choice, p *Page) {
+func Adopt(choices map[Ref]Choice, p *Aim) {
 	for kept, choice := range maps.Clone(choices) {
 		today := Ref{p.Key, Today(kept.Key, p.Criteria.FamilyOf)}
 		if _, has := choices[today]; kept.Page == p.Key && !has {
@@ -38,7 +38,7 @@ func (plan *Plan) Idle(s *Study) []Ref {
 			has[Ref{t.Page, t.Parts[k].Key}] = true
 		}
 	}
-	pages, made := map[string]*Page{}, map[string]bool{} // what pages were called before they were made
+	pages, made := map[string]*Aim{}, map[string]bool{} // what pages were called before they were made
 	for i := range s.Pages {
 		pages[s.Pages[i].Key], made[s.Pages[i].Formerly] = &s.Pages[i], true
 	}

@@ -14,7 +14,7 @@ import (
 type Names struct{ all, files map[string]bool }
 
 // NamesOf are those of the images of pages.
-func NamesOf(pages ...Page) *Names {
+func NamesOf(pages ...Aim) *Names {
 	out := &Names{all: map[string]bool{}, files: map[string]bool{}}
 	for i := range pages {
 		if !pages[i].there() {
@@ -111,7 +111,7 @@ func (b *builder) imageWishes() []string {
 }
 
 // memberFor is the member of a family that is for a slot and stands nowhere yet.
-func (b *builder) memberFor(f *Family, slot sheet.Slot) (Member, bool) {
+func (b *builder) memberFor(f *Stake, slot sheet.Slot) (Member, bool) {
 	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
 		if memberSlots[i%len(memberSlots)] == slot && !stands(b.p.placed(m.Text).Exact) {
 			return m, true
@@ -167,17 +167,17 @@ func (n *naming) named(slug string) Part {
 	i, ok := n.families[slug]
 	if !ok {
 		if other, ok := n.others[slug]; ok {
-			p.Phrase = &Phrase{Text: other}
+			p.Phrase = &Saying{Text: other}
 		}
 		return p
 	}
 	f := &b.p.Families[i]
-	p.Phrase, b.named[f.Key] = &Phrase{Family: f.Key, Text: b.wish[f.Key]}, true
+	p.Phrase, b.named[f.Key] = &Saying{Family: f.Key, Text: b.wish[f.Key]}, true
 	if m, ok := b.memberFor(f, sheet.ImageNames); ok && m.Text == p.Says() {
 		p.say(m)
 	}
 	if share := missing(b.p.family(f.Key), sheet.ImageNames); share > 0 {
-		p.weigh(b.y, rule, []Family{*f}, missingIn(share))
+		p.weigh(b.y, rule, []Stake{*f}, missingIn(share))
 	}
 	return p
 }
@@ -268,7 +268,7 @@ func (n *naming) alt(name Part) Part {
 	if key == "" {
 		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
-	p := Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Phrase{Text: name.Says()}, Image: described(name.Image)}
+	p := Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Saying{Text: name.Says()}, Image: described(name.Image)}
 	p.takes(n.b.y.each(PartRuleOf(Alt)))
 	return p
 }

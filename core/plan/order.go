@@ -10,7 +10,7 @@ import (
 // order puts targets into the order of work (rule 12.4): fixes; then each time the free
 // one of most gain per hour, words not starved; last what shows no gain. What was dropped
 // stands at the end.
-func (y Rules) order(all []Target, pages map[string]*Page) []Target {
+func (y Rules) order(all []Target, pages map[string]*Aim) []Target {
 	w := worker{y: y, pages: pages, done: map[Ref]bool{}, written: map[string]int{}}
 	tie := func(a, b Target) int { return w.tie(&a, &b) }
 	var out, left, dropped []Target
@@ -45,7 +45,7 @@ func (y Rules) order(all []Target, pages map[string]*Page) []Target {
 // worker is the state of one ordering.
 type worker struct {
 	y       Rules
-	pages   map[string]*Page
+	pages   map[string]*Aim
 	done    map[Ref]bool
 	written map[string]int // words by page
 	minutes float64        // ordered since the fixes

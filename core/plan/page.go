@@ -15,7 +15,7 @@ import (
 // builder gathers the targets of one page.
 type builder struct {
 	y       Rules
-	p       *Page
+	p       *Aim
 	words   wordtarget.Target
 	outline []outline.Section
 	out     []Target
@@ -32,14 +32,14 @@ type builder struct {
 // OfPage works out the targets of one page by itself, in the order of a brief: without
 // those that its site asks for. taken are the file names that the site has; those proposed
 // are added.
-func (y Rules) OfPage(p *Page, taken *Names) []Target {
+func (y Rules) OfPage(p *Aim, taken *Names) []Target {
 	b := y.builder(p)
 	b.nameImages(taken)
 	b.build()
 	return b.out
 }
 
-func (y Rules) builder(p *Page) *builder {
+func (y Rules) builder(p *Aim) *builder {
 	b := &builder{y: y, p: p, words: y.WordTargetOf(p), outline: y.OutlineOf(p), room: map[string]int{},
 		wish:  map[string]string{},
 		named: map[string]bool{}}

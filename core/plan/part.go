@@ -15,7 +15,7 @@ type Part struct {
 	Kind PartKind
 	// Phrase is what is to be said: in a slot, in the name of an image or its alt text. It is
 	// what is said too often where Limit is set.
-	Phrase *Phrase
+	Phrase *Saying
 	// Slot is how the place looks in which the phrase is to stand.
 	Slot *Slot
 	// Words is how many words are to be written.
@@ -35,8 +35,8 @@ type Part struct {
 	Choice  Choice
 }
 
-// Phrase is what a part wants said.
-type Phrase struct {
+// Saying is what a part wants said.
+type Saying struct {
 	// Family is the key of its family, empty for a phrase of no family of the page.
 	Family string
 	// Text is the lead or, if Member is set, another member of so many Searches a month.

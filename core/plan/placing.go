@@ -49,11 +49,11 @@ func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 }
 
 // part begins a part that places a family, worth its weight by what is missing.
-func (b *builder) part(rule PartRule, f *Family, missing ...sum.Step) Part {
-	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Phrase{Family: f.Key, Text: f.Text},
+func (b *builder) part(rule PartRule, f *Stake, missing ...sum.Step) Part {
+	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Saying{Family: f.Key, Text: f.Text},
 		Slot: &Slot{Now: b.now(rule)}, Rivals: HaveIt{Of: len(b.p.Rivals)}}
 	p.takes(b.y.each(rule))
-	p.weigh(b.y, rule, []Family{*f}, missing...)
+	p.weigh(b.y, rule, []Stake{*f}, missing...)
 	for _, r := range b.p.Rivals {
 		if r.Family(f.Key).Exact.In(rule.Slot) > 0 {
 			p.Rivals.Have++
@@ -64,7 +64,7 @@ func (b *builder) part(rule PartRule, f *Family, missing ...sum.Step) Part {
 
 // say makes a part ask for a member instead of the lead.
 func (p *Part) say(m Member) {
-	p.Phrase = &Phrase{Family: p.Phrase.Family, Text: m.Text, Member: true, Searches: m.Searches}
+	p.Phrase = &Saying{Family: p.Phrase.Family, Text: m.Text, Member: true, Searches: m.Searches}
 }
 
 // now is what stands in a slot that holds one text.
@@ -81,7 +81,7 @@ var memberSlots = []sheet.Slot{sheet.Subheads, sheet.Body, sheet.ImageNames, she
 
 // lacking are the members that stand nowhere on the page, each with the slot that it is
 // for.
-func (b *builder) lacking(f *Family) map[sheet.Slot][]Member {
+func (b *builder) lacking(f *Stake) map[sheet.Slot][]Member {
 	out := map[sheet.Slot][]Member{}
 	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
 		if stands(b.p.placed(m.Text).Exact) {
@@ -105,7 +105,7 @@ func stands(s sheet.Slots) bool {
 }
 
 // placeFirst places the page's first family in page, head and text (rules 9.2, 9.4).
-func (b *builder) placeFirst(f *Family) []Part {
+func (b *builder) placeFirst(f *Stake) []Part {
 	var out []Part
 	placed, planned := b.p.family(f.Key), 0
 	slots := []sheet.Slot{sheet.Title, sheet.Description, sheet.Address, sheet.H1, sheet.Opening}
@@ -143,7 +143,7 @@ func (b *builder) placeFirst(f *Family) []Part {
 
 // placeIn asks for the first family in a slot unless it stands there. In the title it
 // must start early; if neither title nor h1 hold the lead itself, the h1 is to.
-func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
+func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 	placed, rule := b.p.family(f.Key), placing(slot)
 	share := missing(placed, slot)
 	late := slot == sheet.Title && share == 0 && b.p.Client.TitlePosition(f.Key) >= b.y.TitleStart
@@ -163,14 +163,14 @@ func (b *builder) placeIn(f *Family, slot sheet.Slot) (Part, bool) {
 	return p, true
 }
 
-func (b *builder) leadInHead(f *Family) int {
+func (b *builder) leadInHead(f *Stake) int {
 	exact := b.p.placed(f.Text).Exact
 	return exact.Title + exact.H1
 }
 
 // subhead asks for a family in a subhead, for that of its members that is for one where
 // there is such: it is a member of the family as well.
-func (b *builder) subhead(f *Family, share float64, members []Member) (Part, bool) {
+func (b *builder) subhead(f *Stake, share float64, members []Member) (Part, bool) {
 	rule := PartRuleOf(Subhead)
 	switch {
 	case share > 0:
@@ -190,7 +190,7 @@ func (b *builder) subhead(f *Family, share float64, members []Member) (Part, boo
 }
 
 // inBody asks for members in the text, each worth its share of the slot.
-func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64) {
+func (b *builder) inBody(f *Stake, members []Member) (out []Part, share float64) {
 	rule := PartRuleOf(Body)
 	for _, m := range members {
 		p := b.part(rule, f, missingShare(sum.MemberShare, m.Share))
@@ -205,7 +205,7 @@ func (b *builder) inBody(f *Family, members []Member) (out []Part, share float64
 // bodyCount asks for the first family in the text as often as today's copy allows, the
 // lead once at least; planned is how often other parts bring it (rule 9.4). share is what
 // its members leave of the slot.
-func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) {
+func (b *builder) bodyCount(f *Stake, planned int, share float64) (Part, bool) {
 	placed := b.p.family(f.Key)
 	_, today := b.counts(f)
 	leadMissing := b.p.placed(f.Text).Exact.Body == 0
@@ -237,7 +237,7 @@ func (b *builder) bodyCount(f *Family, planned int, share float64) (Part, bool) 
 
 // counts are how often the first family should stand in the copy of the page, and how
 // often by today's words (rule 9.4).
-func (b *builder) counts(f *Family) (all, today int) {
+func (b *builder) counts(f *Stake) (all, today int) {
 	rate := b.rate(f)
 	all = max(2, round(float64(b.words.Writer)*rate/1000))
 	if b.p.there() && b.words.ToWrite == 0 {
@@ -256,7 +256,7 @@ func (b *builder) counts(f *Family) (all, today int) {
 
 // rate is how often the first family should stand in 1,000 words: the median of the
 // rivals that carry it, within bounds (rule 9.4).
-func (b *builder) rate(f *Family) float64 {
+func (b *builder) rate(f *Stake) float64 {
 	var rates []float64
 	for _, r := range b.p.Rivals {
 		if placed := r.Family(f.Key); placed.InCopy > 0 {
@@ -272,7 +272,7 @@ func (b *builder) rate(f *Family) float64 {
 
 // placeOther asks for another family once in body or subheads, and for its members
 // (rule 9.3). A slice gives it a subhead and stands in its text.
-func (b *builder) placeOther(f *Family, inSlice bool) []Part {
+func (b *builder) placeOther(f *Stake, inSlice bool) []Part {
 	placed := b.p.family(f.Key)
 	share := 1.0
 	switch {
@@ -317,7 +317,7 @@ func (b *builder) cutBack() {
 		to := max(least, int(b.y.Density*float64(b.p.copied())/100/float64(tokens)))
 		if placed.InCopy > to {
 			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair,
-				Phrase: &Phrase{Family: f.Key, Text: f.Text},
+				Phrase: &Saying{Family: f.Key, Text: f.Text},
 				Limit:  &Limit{placed.InCopy, to}})
 			parts[len(parts)-1].takes(effort(sum.EachTarget, b.y.Minutes.Fix, "minutes.fix"))
 		}

@@ -20,17 +20,17 @@ type Plan struct {
 	// Words are the word targets, Outlines the outlines of pages, by their keys.
 	Words    map[string]wordtarget.Target
 	Outlines map[string][]outline.Section
-	pages    map[string]*Page
+	pages    map[string]*Aim
 }
 
 // Plan works out the plan of a client: the targets of all its pages, with what the user
 // said of them, in the order in which they pay (rule 12.4).
 func (y Rules) Plan(s Study) Plan {
 	plan := Plan{Words: map[string]wordtarget.Target{}, Outlines: map[string][]outline.Section{},
-		pages: map[string]*Page{}}
+		pages: map[string]*Aim{}}
 	pages := slices.Clone(s.Pages)
 	s.Pages = pages
-	slices.SortStableFunc(pages, func(a, b Page) int { return comparePages(&a, &b) })
+	slices.SortStableFunc(pages, func(a, b Aim) int { return comparePages(&a, &b) })
 	plan.Shares = rank(pages)
 	taken, headings := NamesOf(pages...), &outline.Headings{}
 	var all []Target
@@ -67,7 +67,7 @@ func (y Rules) Plan(s Study) Plan {
 }
 
 // copied reports whether a page is a second copy of another.
-func (s *Study) copied(p *Page) bool {
+func (s *Study) copied(p *Aim) bool {
 	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
 		return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL)
 	})
@@ -75,7 +75,7 @@ func (s *Study) copied(p *Page) bool {
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
 // address, by key.
-func comparePages(a, b *Page) int {
+func comparePages(a, b *Aim) int {
 	return cmp.Or(kindRank(a.Kind)-kindRank(b.Kind), strings.Compare(a.URL, b.URL), strings.Compare(a.Key, b.Key))
 }
 
@@ -89,7 +89,7 @@ func kindRank(k site.Kind) int {
 // rank gives families what they are ordered by: their gain, the smallest known one above 0
 // where the volume is unknown. Without any volumes every family counts the same, and gains
 // are shares of the whole (rule 12.2).
-func rank(pages []Page) (shares bool) {
+func rank(pages []Aim) (shares bool) {
 	smallest, count, known := 0.0, 0, false
 	for _, p := range pages {
 		for _, f := range p.Families {
@@ -229,8 +229,8 @@ func choose(all []Target, s *Study) {
 // depend returns what each target needs to be done before (rules 12.2, 12.4): the first
 // placing of its page or the page itself, a slice the slices of the lead section, and
 // without a site all of them the home page.
-func depend(all []Target, pages []Page) {
-	isThere := slices.ContainsFunc(pages, func(p Page) bool { return p.there() })
+func depend(all []Target, pages []Aim) {
+	isThere := slices.ContainsFunc(pages, func(p Aim) bool { return p.there() })
 	opens, leads, home := map[string]Ref{}, map[string][]Ref{}, Ref{}
 	for i := range all {
 		t := &all[i]
@@ -266,6 +266,6 @@ func depend(all []Target, pages []Page) {
 	}
 }
 
-func isHome(pages []Page, key string) bool {
-	return slices.ContainsFunc(pages, func(p Page) bool { return p.Key == key && p.Kind == site.Home })
+func isHome(pages []Aim, key string) bool {
+	return slices.ContainsFunc(pages, func(p Aim) bool { return p.Key == key && p.Kind == site.Home })
 }

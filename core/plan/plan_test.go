@@ -31,7 +31,7 @@ func client(t *rapid.T) Study {
 	rivals := drawRivals(t, q)
 	pages := rapid.IntRange(1, 5).Draw(t, "pages")
 	for i := range pages {
-		p := Page{Key: fmt.Sprintf("p%d", i), Criteria: q, Topics: topics,
+		p := Aim{Key: fmt.Sprintf("p%d", i), Criteria: q, Topics: topics,
 			Frame: rapid.IntRange(0, 60).Draw(t, "frame"), Rivals: rivals,
 			Kind: []site.Kind{site.Home, site.Service, site.Area, site.Service, site.About}[i]}
 		if rapid.Bool().Draw(t, "there") {
@@ -230,7 +230,7 @@ func uncited(list []Target, page string) map[string]Part {
 func TestOneSlotIsAskedForOnce(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		s := client(t)
-		if i := slices.IndexFunc(s.Pages, func(p Page) bool { return len(p.Families) > 1 }); i >= 0 &&
+		if i := slices.IndexFunc(s.Pages, func(p Aim) bool { return len(p.Families) > 1 }); i >= 0 &&
 			rapid.Bool().Draw(t, "same words") {
 			s.Pages[i].Families = slices.Clone(s.Pages[i].Families)
 			s.Pages[i].Families[1].Text = s.Pages[i].Families[0].Text
@@ -257,7 +257,7 @@ func TestUnknownVolumes(t *testing.T) {
 	all := families(q, 100, 7, 99)
 	all[2].Known = false
 	known := StandardRules().Plan(
-		Study{Pages: []Page{{Key: "a", Kind: site.Home, Criteria: q, Families: all[:2]},
+		Study{Pages: []Aim{{Key: "a", Kind: site.Home, Criteria: q, Families: all[:2]},
 			{Key: "b", Kind: site.Service, Criteria: q, Families: all[2:]}}})
 	made := known.Targets[slices.IndexFunc(known.Targets, func(x Target) bool {
 		return x.Page == "b" && x.Kind == NewPage
@@ -268,7 +268,7 @@ func TestUnknownVolumes(t *testing.T) {
 	for i := range all {
 		all[i].Known = false
 	}
-	plan := StandardRules().Plan(Study{Pages: []Page{{Key: "a", Kind: site.Home, Criteria: q, Families: all}}})
+	plan := StandardRules().Plan(Study{Pages: []Aim{{Key: "a", Kind: site.Home, Criteria: q, Families: all}}})
 	assert.True(t, plan.Shares)
 	sum := 0.0
 	for _, x := range plan.Targets {
@@ -282,15 +282,15 @@ func TestUnknownVolumes(t *testing.T) {
 func TestRepairs(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	body := sheet.Measure(read("<p>"+words(100)), q)
-	at := func(key, url string, kind site.Kind) Page {
-		return Page{Key: key, URL: "http://brindleandash.example" + url, Kind: kind, Client: body, Criteria: q,
+	at := func(key, url string, kind site.Kind) Aim {
+		return Aim{Key: key, URL: "http://brindleandash.example" + url, Kind: kind, Client: body, Criteria: q,
 			Topics: topics}
 	}
 	area, home := at("p3", "/ostrey/", site.Area), at("p1", "/", site.Home)
 	area.Place = "Ostrey"
 	home.Families, home.Client = families(q, 100),
 		sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>"+words(100)), q)
-	s := Study{Pages: []Page{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other),
+	s := Study{Pages: []Aim{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other),
 		{Key: "service: masonry repair", Kind: site.Service,
 			Service: "masonry repair", Criteria: q}},
 		Findings: []finding.Finding{
@@ -345,8 +345,8 @@ func TestRepairs(t *testing.T) {
 // What the user said of a page before it was made holds when it is there.
 func TestChoicesOfAPageToMake(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	p := Page{Key: "p7", Formerly: "service: sweep", Kind: site.Service, Criteria: q, Families: families(q, 10)}
-	plan := StandardRules().Plan(Study{Pages: []Page{p},
+	p := Aim{Key: "p7", Formerly: "service: sweep", Kind: site.Service, Criteria: q, Families: families(q, 10)}
+	plan := StandardRules().Plan(Study{Pages: []Aim{p},
 		Choices: map[Ref]Choice{Ref{"service: sweep", "images"}: {State: Dropped},
 			Ref{"service: sweep", "title: " + sweepKey}: {State: Changed, Value: "Sweeps"}}})
 	assert.Equal(t, Dropped, find(plan.Targets, "images").Choice.State)
@@ -356,7 +356,7 @@ func TestChoicesOfAPageToMake(t *testing.T) {
 // A target of the user's own stands where its gain per hour puts it, and can be dropped.
 func TestOwnTargets(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	s := Study{Pages: []Page{{Key: "p1", Kind: site.Home, Criteria: q, Families: families(q, 10),
+	s := Study{Pages: []Aim{{Key: "p1", Kind: site.Home, Criteria: q, Families: families(q, 10),
 		Client: sheet.Measure(read("<p>"+words(1600)), q)}},
 		Own: []Own{{ID: 3, Page: "p1", Text: "Ask for a photo", Minutes: 1, Gain: 50},
 			{ID: 4, Page: "p1", Text: "Ring the printer", Minutes: 5}}}

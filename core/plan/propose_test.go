@@ -27,7 +27,7 @@ func TestProposedTexts(t *testing.T) {
 		{"nothing known", "", "chimney sweep tarn harbor", "Chimney sweep Tarn Harbor, ME", ""},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			b := StandardRules().builder(&Page{Kind: site.Home, Criteria: q,
+			b := StandardRules().builder(&Aim{Kind: site.Home, Criteria: q,
 				Phone: "207-555-0134", Topics: outline.Topics{
 					Firm: c.firm, Towns: []string{"Ostrey", "Quillby", "Wick Island"}}})
 			title := b.proposal(Title, c.phrase)

@@ -33,7 +33,7 @@ func fixOf(f finding.Finding) Target {
 
 // rename asks for other names of images that name another place and that no finding speaks
 // of.
-func (r *repairs) rename(p *Page, wrong []Part) {
+func (r *repairs) rename(p *Aim, wrong []Part) {
 	for _, part := range wrong {
 		r.gather(p, placeFix(), part)
 	}
@@ -64,7 +64,7 @@ func (r *repairs) find(f finding.Finding) {
 }
 
 // page is the client's page at an address, its home page where there is none.
-func (r *repairs) page(address string) *Page {
+func (r *repairs) page(address string) *Aim {
 	home := 0
 	for i := range r.study.Pages {
 		p := &r.study.Pages[i]
@@ -91,7 +91,7 @@ func (r *repairs) towns() int {
 }
 
 // add adds a target of one line.
-func (r *repairs) add(p *Page, t Target) {
+func (r *repairs) add(p *Aim, t Target) {
 	if p == nil {
 		return
 	}
@@ -105,7 +105,7 @@ func (r *repairs) add(p *Page, t Target) {
 }
 
 // gather adds a part to the target of its page that gathers such parts.
-func (r *repairs) gather(p *Page, t Target, part Part) {
+func (r *repairs) gather(p *Aim, t Target, part Part) {
 	if p == nil {
 		return
 	}
@@ -135,7 +135,7 @@ func (r *repairs) deadLink(f finding.Finding) {
 
 // wrongPlace is a fix where it stands; where the other place has a page of its own, what
 // is said of it moves there.
-func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
+func (r *repairs) wrongPlace(p *Aim, f finding.Finding) {
 	if other := r.ownPage(f.Place); other != nil && other != p {
 		f.Other = other.URL
 		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
@@ -145,7 +145,7 @@ func (r *repairs) wrongPlace(p *Page, f finding.Finding) {
 }
 
 // ownPage is the area page of a town that is there, nil for none.
-func (r *repairs) ownPage(town string) *Page {
+func (r *repairs) ownPage(town string) *Aim {
 	for i := range r.study.Pages {
 		if p := &r.study.Pages[i]; p.Kind == site.Area && p.Place == town && p.there() {
 			return p
@@ -156,7 +156,7 @@ func (r *repairs) ownPage(town string) *Page {
 
 // split is asked for as long as one of the services has no page of its own; it depends on
 // those pages (rule 12.2).
-func (r *repairs) split(p *Page, f finding.Finding) {
+func (r *repairs) split(p *Aim, f finding.Finding) {
 	var needs []Ref
 	for i := range r.study.Pages {
 		o := &r.study.Pages[i]
@@ -169,7 +169,7 @@ func (r *repairs) split(p *Page, f finding.Finding) {
 	}
 }
 
-func (r *repairs) rewrite(p *Page, f finding.Finding) {
+func (r *repairs) rewrite(p *Aim, f finding.Finding) {
 	if p != nil && p.there() {
 		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
 	}

@@ -14,7 +14,7 @@ import (
 // Study is what the plan of a client is made from: all its pages at once, those
 // that there are and those to make, with what is wrong with its site.
 type Study struct {
-	Pages []Page
+	Pages []Aim
 	// Findings are what is wrong with the site (rules 5.2, 5.3, 11).
 	Findings []finding.Finding
 	// Own are the targets that the user added by hand.
@@ -23,8 +23,8 @@ type Study struct {
 	Choices map[Ref]Choice
 }
 
-// Page is what the targets of a page are worked out from.
-type Page struct {
+// Aim is what the targets of a page are worked out from.
+type Aim struct {
 	// Key names the page; Formerly is the name that it had before it was made: what
 	// was said of it then still holds.
 	Key, Formerly string
@@ -39,7 +39,7 @@ type Page struct {
 	Rivals   []*sheet.Column
 	Criteria *sheet.Criteria
 	// Families are the page's, in order of gain.
-	Families []Family
+	Families []Stake
 	// Wishes are what image names may say beyond the families, in order (rule 4.3).
 	Wishes []string
 	// Frame is used if there is no page yet, and for a draft (rule 8.6).
@@ -57,8 +57,8 @@ type Page struct {
 	Headings *outline.Headings
 }
 
-// Family is a family of a page with what it may bring.
-type Family struct {
+// Stake is a family of a page with what it may bring.
+type Stake struct {
 	// Key is the family's, Text its lead.
 	Key, Text string
 	// Service and Place are what it names, empty for none and for the home town.
@@ -121,9 +121,9 @@ type Ref struct{ Page, Key string }
 func (r Ref) String() string { return r.Page + " | " + r.Key }
 
 // there reports whether the page is there and was read.
-func (p *Page) there() bool { return p.Client != nil }
+func (p *Aim) there() bool { return p.Client != nil }
 
-func (p *Page) frame() int {
+func (p *Aim) frame() int {
 	if p.there() && !p.Draft {
 		return p.Client.Page.Words.Frame()
 	}
@@ -132,7 +132,7 @@ func (p *Page) frame() int {
 
 // seen are the words of the page; those of one to make are the menus and footers
 // that it will come with.
-func (p *Page) seen() int {
+func (p *Aim) seen() int {
 	switch {
 	case p.there() && p.Draft:
 		return p.copied() + p.Frame
@@ -142,14 +142,14 @@ func (p *Page) seen() int {
 	return p.Frame
 }
 
-func (p *Page) copied() int {
+func (p *Aim) copied() int {
 	if p.there() {
 		return p.Client.Page.Words.Copy
 	}
 	return 0
 }
 
-func (p *Page) rivalWords() []int {
+func (p *Aim) rivalWords() []int {
 	out := make([]int, len(p.Rivals))
 	for i, r := range p.Rivals {
 		out[i] = r.Page.Words.Seen
@@ -158,7 +158,7 @@ func (p *Page) rivalWords() []int {
 }
 
 // family is the placement of a family on the page, an empty one without a page.
-func (p *Page) family(key string) sheet.Placement {
+func (p *Aim) family(key string) sheet.Placement {
 	if !p.there() {
 		return sheet.Placement{}
 	}
@@ -166,7 +166,7 @@ func (p *Page) family(key string) sheet.Placement {
 }
 
 // placed is the placement of a phrase on the page.
-func (p *Page) placed(phrase string) sheet.Placement {
+func (p *Aim) placed(phrase string) sheet.Placement {
 	if !p.there() {
 		return sheet.Placement{}
 	}
@@ -175,7 +175,7 @@ func (p *Page) placed(phrase string) sheet.Placement {
 
 // OutlineOf are the sections that a page should have (rule 10.1); one without a word target
 // has none.
-func (y Rules) OutlineOf(p *Page) []outline.Section {
+func (y Rules) OutlineOf(p *Aim) []outline.Section {
 	w := y.WordTargetOf(p)
 	if w.Rule == wordtarget.NoTarget {
 		return nil
@@ -191,7 +191,7 @@ func (y Rules) OutlineOf(p *Page) []outline.Section {
 	}
 	for i, f := range p.Families[:min(len(p.Families), y.families(w))] {
 		if i > 0 {
-			in.Families = append(in.Families, outline.Family{Key: f.Key, Service: f.Service, Place: f.Place})
+			in.Families = append(in.Families, outline.Given{Key: f.Key, Service: f.Service, Place: f.Place})
 		}
 	}
 	return y.Outline.Of(in)
@@ -202,10 +202,10 @@ func (y Rules) OutlineOf(p *Page) []outline.Section {
 func (y Rules) families(w wordtarget.Target) int { return max(1, w.Target/max(1, y.WordsPerFamily)) }
 
 // WordTargetOf is how many words the page needs (rule 8).
-func (y Rules) WordTargetOf(p *Page) wordtarget.Target { return y.WordTargetBeside(p, p.rivalWords()) }
+func (y Rules) WordTargetOf(p *Aim) wordtarget.Target { return y.WordTargetBeside(p, p.rivalWords()) }
 
 // WordTargetBeside is how many words the page would need if its rivals had so many.
-func (y Rules) WordTargetBeside(p *Page, rivals []int) wordtarget.Target {
+func (y Rules) WordTargetBeside(p *Aim, rivals []int) wordtarget.Target {
 	return y.Words.Of(p.Kind, p.seen(), p.frame(), rivals)
 }
 

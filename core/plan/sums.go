@@ -4,7 +4,7 @@ import "inktally/core/sum"
 
 // weigh gives a part its gain: that of families by its weight and by the shares that are
 // missing (rules 12.1, 12.2).
-func (p *Part) weigh(y Rules, rule PartRule, families []Family, missing ...sum.Step) {
+func (p *Part) weigh(y Rules, rule PartRule, families []Stake, missing ...sum.Step) {
 	rank := 0.0
 	p.Sum = sum.Sum{stake(rule, families)}
 	for _, f := range families {
@@ -23,7 +23,7 @@ func (p *Part) weigh(y Rules, rule PartRule, families []Family, missing ...sum.S
 }
 
 // stake is the first step of a gain: what the families at stake may bring.
-func stake(rule PartRule, families []Family) sum.Step {
+func stake(rule PartRule, families []Stake) sum.Step {
 	s := sum.Step{Code: sum.OfPhrase, Rule: "12.2"}
 	if rule.Kind == Words {
 		s.Code = sum.OfPage
@@ -59,8 +59,8 @@ func lessMembers(share float64) []sum.Step {
 }
 
 // credit gives a part a percent of a family's gain, at most so much of gain and rank.
-func (p *Part) credit(rule KindRule, percent float64, f Family, gain, rank float64) {
-	s := sum.Sum{stake(PartRule{}, []Family{f}), {Code: sum.Credit, Op: sum.Times, Value: percent / 100,
+func (p *Part) credit(rule KindRule, percent float64, f Stake, gain, rank float64) {
+	s := sum.Sum{stake(PartRule{}, []Stake{f}), {Code: sum.Credit, Op: sum.Times, Value: percent / 100,
 		Unit: sum.Percent, Rule: "12.2", Figure: string(rule.Credit)}}
 	if over := s.Result() - max(0, gain); over > 0 {
 		s = append(s, sum.Step{Code: sum.NoMore, Value: -over, Rule: "12.2"})
@@ -95,7 +95,7 @@ func (y Rules) ofWords(words int) sum.Sum {
 }
 
 // effortOf are the steps of the time that a target of one line takes on a page.
-func (y Rules) effortOf(k Kind, p *Page) sum.Sum {
+func (y Rules) effortOf(k Kind, p *Aim) sum.Sum {
 	rule := KindRuleOf(k)
 	if rule.minutes == nil { // all of the page's words are written anew
 		return y.ofWords(p.copied())

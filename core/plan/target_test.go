@@ -25,9 +25,9 @@ func asked(phrases ...string) *sheet.Criteria {
 }
 
 // families are those of criteria, with their gains.
-func families(q *sheet.Criteria, gains ...float64) (out []Family) {
+func families(q *sheet.Criteria, gains ...float64) (out []Stake) {
 	for i, f := range q.Families {
-		out = append(out, Family{Key: f.Key, Text: q.Phrases[f.Members[0]], Gain: gains[i], Known: true})
+		out = append(out, Stake{Key: f.Key, Text: q.Phrases[f.Members[0]], Gain: gains[i], Known: true})
 	}
 	return out
 }
@@ -36,9 +36,9 @@ func families(q *sheet.Criteria, gains ...float64) (out []Family) {
 const sweepKey = "chimney harbor sweep tarn"
 
 // plan is the plan of one page.
-func plan(p Page) Plan {
+func plan(p Aim) Plan {
 	p.Key = "p1"
-	return StandardRules().Plan(Study{Pages: []Page{p}})
+	return StandardRules().Plan(Study{Pages: []Aim{p}})
 }
 
 func find(list []Target, key string) *Target {
@@ -66,7 +66,7 @@ func TestGain(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
 	client := read("<title>Home</title><p>" + strings.Repeat("word ", 545))
 	rival := read("<title>Chimney sweep Tarn Harbor</title><p>" + strings.Repeat("word ", 1720))
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q),
+	targets := plan(Aim{Kind: site.Home, Client: sheet.Measure(client, q),
 		Rivals: []*sheet.Column{sheet.Measure(rival, q)}, Criteria: q,
 		Families: families(q, 158.27)}).Targets
 	title := findPart(targets, "title: "+sweepKey)
@@ -95,7 +95,7 @@ func TestPlacingIsOneTarget(t *testing.T) {
 		`<meta name=description content="A chimney sweep in Tarn Harbor"><img src=chimney-sweep-tarn-harbor.jpg alt="chimney sweep Tarn Harbor"><p>` +
 			strings.Repeat("word ", 545))
 	client.Description = "Chimney sweep Tarn Harbor"
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
+	targets := plan(Aim{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
 		Families: families(q, 100)}).Targets
 	placing := find(targets, "placing: "+sweepKey)
 	require.NotNil(t, placing)
@@ -115,7 +115,7 @@ func TestFirstFamily(t *testing.T) {
 		`<title>Chimney sweep Tarn Harbor</title><meta name=description content="Sweeping a chimney in Tarn Harbor">
 		<h1>Chimney sweeping for Tarn Harbor</h1><h2>Flue liner Tarn Harbor</h2><p>Words</p>
 		<img src=IMG_2041.jpg alt="Chimney sweep Tarn Harbor"><img src=pic-1.png>`)
-	targets := plan(Page{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
+	targets := plan(Aim{Kind: site.Home, Client: sheet.Measure(client, q), Criteria: q,
 		Families: families(q, 1, 1)}).Targets
 	var keys []string
 	for _, p := range find(targets, "placing: "+sweepKey).Parts {
@@ -132,7 +132,7 @@ func TestFirstFamily(t *testing.T) {
 	assert.True(t, h1.Slot.Loose)
 	assert.InDelta(t, 0.05, h1.Gain, 1e-9, "half of 10%")
 	late := read("<title>" + strings.Repeat("x ", 40) + "chimney sweep Tarn Harbor</title><p>w")
-	targets = plan(Page{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q,
+	targets = plan(Aim{Kind: site.Service, Client: sheet.Measure(late, q), Criteria: q,
 		Families: families(q, 1, 1)}).Targets
 	assert.True(t, findPart(targets, "title: "+sweepKey).Slot.Late)
 	assert.NotNil(t, findPart(targets, "address: "+sweepKey))
@@ -140,7 +140,7 @@ func TestFirstFamily(t *testing.T) {
 
 func TestNewPage(t *testing.T) {
 	q := asked("chimney sweep tarn harbor")
-	targets := plan(Page{Kind: site.Home, Criteria: q, Families: families(q, 2)}).Targets
+	targets := plan(Aim{Kind: site.Home, Criteria: q, Families: families(q, 2)}).Targets
 	made := find(targets, "new_page")
 	require.NotNil(t, made)
 	assert.Equal(t, made.Key, targets[0].Key, "all else depends on it")
@@ -149,7 +149,7 @@ func TestNewPage(t *testing.T) {
 	assert.InDelta(t, 30+float64(made.words())/5, made.Minutes, 1e-9, "its lead section's words")
 	images := find(targets, "images")
 	assert.Equal(t, []Ref{made.Ref()}, images.Needs)
-	assert.NotEmpty(t, plan(Page{Kind: site.Home, Criteria: asked()}).Targets)
+	assert.NotEmpty(t, plan(Aim{Kind: site.Home, Criteria: asked()}).Targets)
 	gain := 0.0
 	for _, x := range targets {
 		gain += x.Gain
@@ -168,7 +168,7 @@ func TestOrder(t *testing.T) {
 	gone := fixed("dropped", 99, 1)
 	gone.Choice.State = Dropped
 	list := StandardRules().order([]Target{fixed("none", 0, 5), fixed("slow", 10, 60), fixed("quick", 5, 10), gone, fix,
-		on}, map[string]*Page{})
+		on}, map[string]*Aim{})
 	var keys []string
 	for _, x := range list {
 		keys = append(keys, x.Key)

@@ -167,7 +167,7 @@ func TestFollowedTargetsAreDone(t *testing.T) {
 		topics := outline.Topics{Services: []outline.Topic{{Name: "chimney sweep"}, {Name: "flue liner"}},
 			Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Firm: "Brindle"}
 		work := func() []Target {
-			p := Page{Kind: kind, Rivals: []*sheet.Column{rival.measured(q)}, Criteria: q, Families: brings,
+			p := Aim{Kind: kind, Rivals: []*sheet.Column{rival.measured(q)}, Criteria: q, Families: brings,
 				Topics: topics, Frame: 5}
 			if there {
 				p.Client = d.measured(q)

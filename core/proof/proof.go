@@ -22,7 +22,7 @@ import (
 type Input struct {
 	Rules plan.Rules
 	// Page is what the draft is for; its Client is today's page, nil if there is none.
-	Page  plan.Page
+	Page  plan.Aim
 	Draft *page.Page
 	// Survey is what places are told by: the client's, without any pages.
 	Survey site.Survey
@@ -85,7 +85,7 @@ func Of(in Input) Report {
 }
 
 // frame is what the copy will stand in: that of today's page.
-func frame(p *plan.Page) int {
+func frame(p *plan.Aim) int {
 	if p.Client != nil {
 		return p.Client.Page.Words.Frame()
 	}

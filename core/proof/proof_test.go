@@ -29,13 +29,13 @@ func words(n int) string { return strings.Repeat("word ", n) }
 
 // proved proves a draft for the area page of Ostrey, whose menus and footer have 20 words.
 func proved(draft string) Report {
-	var families []plan.Family
+	var families []plan.Stake
 	for _, f := range criteria.Families {
-		families = append(families, plan.Family{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
+		families = append(families, plan.Stake{Key: f.Key, Text: criteria.Phrases[f.Members[0]], Gain: 10,
 			Known: true})
 	}
 	return Of(Input{Rules: plan.StandardRules(), Draft: page.Read([]byte(draft), page.Source{}),
-		Page: plan.Page{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/",
+		Page: plan.Aim{Key: "p1", Kind: site.Area, Place: "Ostrey", URL: "http://brindleandash.example/ostrey/",
 			Criteria: criteria, Families: families, Frame: 20,
 			Topics: outline.Topics{Firm: "Brindle", Services: []outline.Topic{{Name: "masonry repair"}}}},
 		Survey: site.Survey{Binder: site.NewBinder(english, []intent.Service{{Name: "masonry repair"}}, nil),

@@ -18,7 +18,7 @@ type block struct {
 }
 
 // read finds the entries of a page.
-func (s *scan) read() (p Page) {
+func (s *scan) read() (p Results) {
 	blocks := s.blocks()
 	var over mark // what was said over the entries that follow
 	next := 0

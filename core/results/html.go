@@ -15,10 +15,10 @@ import (
 )
 
 // fromHTML reads a page of tags.
-func fromHTML(body []byte, address string) Page {
+func fromHTML(body []byte, address string) Results {
 	doc, err := html.Parse(bytes.NewReader(body))
 	if err != nil {
-		return Page{}
+		return Results{}
 	}
 	r := &reader{}
 	r.walk(doc, nil, false)

@@ -13,7 +13,7 @@ import (
 
 // fromText reads a copied text: entries by the addresses that stand beside their
 // titles, businesses by their ratings and numbers.
-func fromText(s string) (p Page) {
+func fromText(s string) (p Results) {
 	scan, _ := text.ScanText(s)
 	p.Language = cues.Language(scan)
 	lines := linesOf(s)

@@ -47,8 +47,8 @@ type Entry struct {
 	Years *int
 }
 
-// Page is a results page as it was read.
-type Page struct {
+// Results is a results page as it was read.
+type Results struct {
 	// Language is its tag, empty if it is not clear.
 	Language string
 	Entries  []Entry
@@ -76,10 +76,10 @@ type Source struct {
 const MaxBytes = 20 << 20
 
 // Read reads a results page: HTML, else a table with headings, else lines of text.
-func Read(body []byte, source Source) Page {
+func Read(body []byte, source Source) Results {
 	body = body[:min(len(body), MaxBytes)]
 	body = decode.Page(body, source.ContentType)
-	var p Page
+	var p Results
 	switch {
 	case looksLikeHTML(body, source.ContentType):
 		p = fromHTML(body, source.URL)
@@ -113,7 +113,7 @@ func looksLikeHTML(body []byte, contentType string) bool {
 }
 
 // number counts positions inside the parts.
-func (p *Page) number() {
+func (p *Results) number() {
 	counts := map[Part]int{}
 	for i := range p.Entries {
 		e := &p.Entries[i]

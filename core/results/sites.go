@@ -5,7 +5,7 @@ import "inktally/core/lineup"
 // WithSites are the entries of a page with addresses where they can be told: a copied text
 // shows the domain alone, and of the map not even that; of a business on the map it is the
 // address of the result of the same name (rule 6.6).
-func (p Page) WithSites() []Entry {
+func (p Results) WithSites() []Entry {
 	out := make([]Entry, len(p.Entries))
 	for i, e := range p.Entries {
 		if e.URL == "" && e.Domain != "" {

@@ -69,12 +69,12 @@ func guessed(heading []string) []Field {
 
 // fromTable reads a table with headings in the trade's words, or with columns that a
 // person told. It is not ok for what is none.
-func fromTable(body []byte, source Source) (Page, bool) {
+func fromTable(body []byte, source Source) (Results, bool) {
 	rows, err := table.Parse(body)
 	if err != nil || len(rows) < 2 || len(rows[0]) < 2 {
-		return Page{}, false
+		return Results{}, false
 	}
-	p := Page{Heading: rows[0], Columns: guessed(rows[0])}
+	p := Results{Heading: rows[0], Columns: guessed(rows[0])}
 	if source.Columns != nil {
 		p.Columns = source.Columns
 	}

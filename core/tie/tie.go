@@ -43,15 +43,15 @@ type Tie struct {
 	Searches, Phrases int
 }
 
-// Phrase is a phrase of the book, as tokens, with its searches.
-type Phrase struct {
+// Searched is a phrase of the book, as tokens, with its searches.
+type Searched struct {
 	Tokens   []string
 	Searches int
 }
 
 // Input is what ties are found by.
 type Input struct {
-	Phrases []Phrase
+	Phrases []Searched
 	// Own are the words of services and places, in the order of their forms.
 	Own [][]string
 	// Known reports whether a word is one of the lists or the client's own; Act those of acts, Town

@@ -25,9 +25,9 @@ func input(phrases map[string]int) Input {
 	own := slices.Concat(in.Own...)
 	in.Known = func(t string) bool { return slices.Contains(known, t) || slices.Contains(own, t) }
 	for p, n := range phrases {
-		in.Phrases = append(in.Phrases, Phrase{strings.Fields(p), n})
+		in.Phrases = append(in.Phrases, Searched{strings.Fields(p), n})
 	}
-	slices.SortFunc(in.Phrases, func(a, b Phrase) int { return slices.Compare(a.Tokens, b.Tokens) })
+	slices.SortFunc(in.Phrases, func(a, b Searched) int { return slices.Compare(a.Tokens, b.Tokens) })
 	return in
 }
 

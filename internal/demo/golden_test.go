@@ -186,7 +186,7 @@ func figuresOf(w *targets.Worked) map[string]any {
 	return map[string]any{"towns": towns, "pages": pages}
 }
 
-func pageFigures(w *targets.Worked, p plan.Page) map[string]any {
+func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL,
 		"there": p.Client != nil,
 		"seen":  0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
@@ -231,7 +231,7 @@ func pageFigures(w *targets.Worked, p plan.Page) map[string]any {
 	return out
 }
 
-func familyFigures(p plan.Page, f plan.Family) map[string]any {
+func familyFigures(p plan.Aim, f plan.Stake) map[string]any {
 	var placed, lead sheet.Placement
 	at := -1
 	if p.Client != nil {

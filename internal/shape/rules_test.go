@@ -173,3 +173,24 @@ func numbersOf(t *testing.T, quoted string) (out []float64) {
 	}
 	return out
 }
+
+// named is a file or a folder of the repository as the documents name it.
+var named = regexp.MustCompile("`((?:core|internal|cmd|web|e2e|bench|docs|tools)/[A-Za-z0-9_./-]*[A-Za-z0-9_])`")
+
+// What the documents name is there.
+func TestNamedFiles(t *testing.T) {
+	documents, err := filepath.Glob(filepath.Join(root, "docs/decisions/*.md"))
+	require.NoError(t, err)
+	found := 0
+	for _, document := range append(documents, filepath.Join(root, "docs/architecture.md"),
+		filepath.Join(root, "docs/rules.md"), filepath.Join(root, "docs/security.md"), filepath.Join(root, "README.md")) {
+		text, err := os.ReadFile(document)
+		require.NoError(t, err)
+		for _, m := range named.FindAllStringSubmatch(string(text), -1) {
+			found++
+			_, err := os.Stat(filepath.Join(root, m[1]))
+			assert.NoError(t, err, "%s names %s", document, m[1])
+		}
+	}
+	assert.Greater(t, found, 50)
+}

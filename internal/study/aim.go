@@ -96,7 +96,7 @@ func Purpose(p store.Page) string {
 // aim gathers what the targets of the page are worked out from.
 func (c *Comparison) aim() {
 	p := &c.Aim
-	*p = plan.Page{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service,
+	*p = plan.Aim{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service,
 		Place:  c.Page.Place,
 		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(),
 		Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
@@ -118,8 +118,8 @@ func (c *Comparison) aim() {
 	c.Words = c.Yardstick.Target.WordTargetOf(p)
 }
 
-func (c *Comparison) family(f book.Family) plan.Family {
-	out := plan.Family{Key: f.Key, Text: f.Lead().Text, Service: f.Service, Place: f.Place, Gain: f.RowGain,
+func (c *Comparison) family(f book.Family) plan.Stake {
+	out := plan.Stake{Key: f.Key, Text: f.Lead().Text, Service: f.Service, Place: f.Place, Gain: f.RowGain,
 		Known: f.Volume > 0 || !f.Unknown || f.Uncounted > 0}
 	if out.Place == c.Home().Name {
 		out.Place = ""
@@ -133,9 +133,9 @@ func (c *Comparison) family(f book.Family) plan.Family {
 }
 
 // First is the page's first family; it is not ok if there is none.
-func (c *Comparison) First() (plan.Family, bool) {
+func (c *Comparison) First() (plan.Stake, bool) {
 	if len(c.Aim.Families) == 0 {
-		return plan.Family{}, false
+		return plan.Stake{}, false
 	}
 	return c.Aim.Families[0], true
 }

@@ -170,10 +170,10 @@ func (k *Known) worked() *worked {
 }
 
 // bookPages are the client's pages as far as they carry families.
-func (k *Known) bookPages() []book.Page {
-	out := make([]book.Page, 0, len(k.Pages))
+func (k *Known) bookPages() []book.Carrying {
+	out := make([]book.Carrying, 0, len(k.Pages))
 	for _, p := range k.Pages {
-		out = append(out, book.Page{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
+		out = append(out, book.Carrying{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
 	}
 	return out
 }

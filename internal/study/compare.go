@@ -33,7 +33,7 @@ type Comparison struct {
 	// Draft is the draft of the page that was kept last, nil for none.
 	Draft *Side
 	// Aim is what the page's targets are worked out from, Words its word target.
-	Aim   plan.Page
+	Aim   plan.Aim
 	Words wordtarget.Target
 	// Have are the rivals that have a page like it, Sites those whose sites are known.
 	Have, Sites int
@@ -121,7 +121,7 @@ func (k *Known) measure(ctx context.Context, key string, p store.Page, families 
 }
 
 // draft measures the draft of the page that was kept last, before the page was made too.
-func (c *Comparison) draft(ctx context.Context, beside *Beside, by *measured.Page) error {
+func (c *Comparison) draft(ctx context.Context, beside *Beside, by *measured.Columns) error {
 	kept := c.OwnDrafts()
 	if len(kept) == 0 {
 		return nil
@@ -143,7 +143,7 @@ func (c *Comparison) OwnDrafts() (out []store.Draft) {
 }
 
 // side measures the page that is kept under an address.
-func (k *Known) side(ctx context.Context, beside *Beside, by *measured.Page, key string) (*Side, error) {
+func (k *Known) side(ctx context.Context, beside *Beside, by *measured.Columns, key string) (*Side, error) {
 	side := &Side{URL: key, Failed: k.Failures[key], Mode: k.Modes[key].Mode}
 	r, ok := k.Latest[key]
 	if !ok || key == "" {
@@ -153,7 +153,7 @@ func (k *Known) side(ctx context.Context, beside *Beside, by *measured.Page, key
 }
 
 // fill measures the page of a reading.
-func (k *Known) fill(ctx context.Context, beside *Beside, by *measured.Page, side *Side, r store.Reading) error {
+func (k *Known) fill(ctx context.Context, beside *Beside, by *measured.Columns, side *Side, r store.Reading) error {
 	p, err := k.from.Pages.Page(ctx, r)
 	if errors.Is(err, store.ErrDamaged) { // the others can still be compared
 		side.Failed = fault.KeptPageUnreadable.New().Because(err)

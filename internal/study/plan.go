@@ -125,7 +125,7 @@ func (s *Study) keys(whole *Whole) map[int64]string {
 
 // Aim is what the targets of a page are worked out from, with what was said of its outline:
 // before it was made, where nothing was since.
-func (s *Study) Aim(c *Comparison) plan.Page {
+func (s *Study) Aim(c *Comparison) plan.Aim {
 	page := c.Aim
 	page.Headings = c.headings
 	page.Edits = s.Said.Outlines[s.Row(c)]

@@ -122,7 +122,7 @@ type ResultsPreview struct {
 }
 
 // ResultsPreviewOf shows a page of results with the columns of its table.
-func ResultsPreviewOf(p results.Page) *ResultsPreview {
+func ResultsPreviewOf(p results.Results) *ResultsPreview {
 	out := &ResultsPreview{Results: *ResultsOf(p), Heading: append([]string{}, p.Heading...), Columns: []ResultField{}}
 	for _, c := range p.Columns {
 		out.Columns = append(out.Columns, ResultField(c))
@@ -131,7 +131,7 @@ func ResultsPreviewOf(p results.Page) *ResultsPreview {
 }
 
 // ResultsOf shows a page of results; its lists are never null.
-func ResultsOf(p results.Page) *Results {
+func ResultsOf(p results.Results) *Results {
 	out := &Results{Language: p.Language, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
 	for _, e := range p.Entries {
 		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL),

@@ -111,7 +111,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 					Place: "Ostrey", Where: finding.InTitle},
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range plan.PartKinds() {
-				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Phrase{Text: "chimney sweep"},
+				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Saying{Text: "chimney sweep"},
 					Words:  1,
 					Slot:   &plan.Slot{Now: "Home"},
 					Image:  &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},

@@ -16,7 +16,7 @@ import (
 
 // ReadResults reads a page of results out of what was copied, dropped or saved: HTML, an
 // archive, text or a table. The errors are faults.
-func ReadResults(name string, body []byte, columns []results.Field) (results.Page, error) {
+func ReadResults(name string, body []byte, columns []results.Field) (results.Results, error) {
 	src := results.Source{Columns: columns, Table: isTable(name)}
 	file := saved.File{Name: filepath.Base(name), Body: body}
 	if saved.IsArchive(file) {
@@ -26,13 +26,13 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Pag
 			body, src.URL, src.ContentType = pages[0].Document.Body, pages[0].Document.URL,
 				pages[0].Document.ContentType
 		case len(problems) > 0:
-			return results.Page{}, problems[0].Err
+			return results.Results{}, problems[0].Err
 		default:
-			return results.Page{}, saved.NoPageInFiles.New()
+			return results.Results{}, saved.NoPageInFiles.New()
 		}
 	}
 	if len(body) > results.MaxBytes {
-		return results.Page{}, ResultsTooLarge.New(results.MaxBytes >> 20)
+		return results.Results{}, ResultsTooLarge.New(results.MaxBytes >> 20)
 	}
 	return results.Read(body, src), nil
 }
@@ -82,7 +82,7 @@ func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string,
 
 // searchOf is a page of results as a search source would have answered it. What it does
 // not say, such as from where was searched, is left empty.
-func searchOf(read results.Page) source.SearchResult {
+func searchOf(read results.Results) source.SearchResult {
 	out := source.SearchResult{Ads: "not seen"}
 	paid := 0
 	for _, e := range read.WithSites() {

@@ -49,7 +49,7 @@ func (r *Readings) AddFiles(ctx context.Context, client, pageID, entry int64, fi
 
 // file keeps a page that was found in a file. alone reports whether it is the only
 // one: it is then the page that it was added for if it tells no other.
-func (r *Readings) file(ctx context.Context, client int64, p saved.Page, owned []ownedPage, here ownedPage,
+func (r *Readings) file(ctx context.Context, client int64, p saved.Copy, owned []ownedPage, here ownedPage,
 	alone bool) view.Filed {
 	f := view.Filed{File: path.Base(p.File), URL: p.Document.URL}
 	to, ok := withAddress(owned, p.Document.URL)

@@ -23,19 +23,19 @@ const (
 
 // mhtml reads a page with its style sheets out of one MHTML file, as browsers
 // write it: the page is the first part that is HTML.
-func mhtml(f File) (Page, error) {
+func mhtml(f File) (Copy, error) {
 	message, err := mail.ReadMessage(bytes.NewReader(f.Body))
 	if err != nil {
-		return Page{}, ArchiveUnreadable.New()
+		return Copy{}, ArchiveUnreadable.New()
 	}
 	m := parts{byAddress: map[string][]byte{}}
 	if err := m.read(textproto.MIMEHeader(message.Header), message.Body, 0); err != nil {
-		return Page{}, err
+		return Copy{}, err
 	}
 	if m.page == nil {
-		return Page{}, ArchiveEmpty.New()
+		return Copy{}, ArchiveEmpty.New()
 	}
-	p := Page{File: f.Name, Archive: true, Sheets: map[string]string{},
+	p := Copy{File: f.Name, Archive: true, Sheets: map[string]string{},
 		Document: fetch.Document{ContentType: m.contentType, Body: m.page}, Base: m.location}
 	if address, err := fetch.Address(m.location); err == nil {
 		p.Document.URL, p.Base = address, ""

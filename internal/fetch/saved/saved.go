@@ -27,8 +27,8 @@ type File struct {
 	Body []byte
 }
 
-// Page is a page that was found in a file.
-type Page struct {
+// Copy is a page that was found in a file.
+type Copy struct {
 	// File is the name of the file that it was in.
 	File string
 	// Document has an address only if the file has one.
@@ -56,7 +56,7 @@ type Problem struct {
 
 // Read finds the pages in files. There is one problem for each file that could
 // not be read.
-func Read(files []File) (pages []Page, problems []Problem) {
+func Read(files []File) (pages []Copy, problems []Problem) {
 	byPath := map[string][]byte{}
 	for i := range files {
 		files[i].Name = path.Clean("/" + strings.ReplaceAll(files[i].Name, `\`, "/"))[1:]
@@ -76,7 +76,7 @@ func Read(files []File) (pages []Page, problems []Problem) {
 }
 
 // read finds the pages in one file.
-func read(f File, others map[string][]byte) ([]Page, error) {
+func read(f File, others map[string][]byte) ([]Copy, error) {
 	switch kindOf(f) {
 	case kindPage:
 		if besideAnother(f.Name, others) {
@@ -84,7 +84,7 @@ func read(f File, others map[string][]byte) ([]Page, error) {
 		}
 		return one(htmlPage(f, others))
 	case kindText:
-		return one(Page{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}},
+		return one(Copy{File: f.Name, Document: fetch.Document{ContentType: "text/plain; charset=utf-8", Body: f.Body}},
 			bounds(path.Base(f.Name), f.Body))
 	case kindMHTML:
 		return one(mhtml(f))
@@ -94,11 +94,11 @@ func read(f File, others map[string][]byte) ([]Page, error) {
 	return nil, nil
 }
 
-func one(p Page, err error) ([]Page, error) {
+func one(p Copy, err error) ([]Copy, error) {
 	if err != nil {
 		return nil, err
 	}
-	return []Page{p}, nil
+	return []Copy{p}, nil
 }
 
 type kind int
@@ -189,8 +189,8 @@ func bounds(name string, body []byte) error {
 var savedFrom = regexp.MustCompile(`<!-- saved from url=\(\d+\)(https?://[^\s>]+) -->`)
 
 // htmlPage reads a saved page with the style sheets among the other files.
-func htmlPage(f File, others map[string][]byte) (Page, error) {
-	p := Page{File: f.Name, Document: fetch.Document{Body: f.Body}, Base: (&url.URL{Path: "/" + f.Name}).String()}
+func htmlPage(f File, others map[string][]byte) (Copy, error) {
+	p := Copy{File: f.Name, Document: fetch.Document{Body: f.Body}, Base: (&url.URL{Path: "/" + f.Name}).String()}
 	if m := savedFrom.FindSubmatch(f.Body[:min(len(f.Body), 2048)]); m != nil {
 		if address, err := fetch.Address(string(m[1])); err == nil {
 			p.Document.URL = address

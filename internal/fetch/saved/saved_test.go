@@ -16,7 +16,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func seen(p Page) int {
+func seen(p Copy) int {
 	return page.Read(p.Document.Body, page.Source{URL: p.Document.URL, ContentType: p.Document.ContentType,
 		Base: p.Base, Sheets: p.Sheets}).Words.Seen
 }

@@ -19,7 +19,7 @@ const maxRecords = 20_000 // of a WARC file
 
 // warc reads the pages of a WARC file with their style sheets. What stands
 // before a damaged place is kept.
-func warc(f File) ([]Page, error) {
+func warc(f File) ([]Copy, error) {
 	stream := &unfolded{left: maxUnfolded}
 	if err := stream.open(f.Body); err != nil {
 		return nil, ArchiveUnreadable.New()
@@ -81,7 +81,7 @@ func (u *unfolded) Read(p []byte) (int, error) {
 
 // archive is what was found in a WARC file.
 type archive struct {
-	pages  []Page
+	pages  []Copy
 	sheets map[string][]byte // by address
 	sum    int
 	broken int
@@ -147,7 +147,7 @@ func (a *archive) take(record gowarc.WarcRecord) error {
 	}
 	address, err = fetch.Address(address)
 	if err == nil && bounds("", body) == nil {
-		a.pages = append(a.pages, Page{Archive: true,
+		a.pages = append(a.pages, Copy{Archive: true,
 			Document: fetch.Document{URL: address, ContentType: contentType, Body: body}})
 	}
 	return nil

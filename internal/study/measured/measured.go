@@ -17,16 +17,16 @@ import (
 // concurrent use.
 type Pages struct {
 	mu  sync.Mutex
-	of  map[string]*Page // by the key of the client's page
-	had map[string]*Page
+	of  map[string]*Columns // by the key of the client's page
+	had map[string]*Columns
 }
 
-// Page are the criteria of a page of the client with what was measured by them.
-type Page struct {
+// Columns are the criteria of a page of the client with what was measured by them.
+type Columns struct {
 	Criteria *sheet.Criteria
 	asked    sheet.Asked
 	compile  sync.Once
-	after    *Page // that it takes over from
+	after    *Columns // that it takes over from
 
 	mu      sync.Mutex
 	columns map[int64]figures // by reading
@@ -38,7 +38,7 @@ type Page struct {
 func After(had *Pages) *Pages {
 	had.mu.Lock()
 	defer had.mu.Unlock()
-	out := &Pages{had: map[string]*Page{}}
+	out := &Pages{had: map[string]*Columns{}}
 	maps.Copy(out.had, had.had)
 	maps.Copy(out.had, had.of)
 	return out
@@ -52,14 +52,14 @@ type figures struct {
 
 // Page are the criteria of a page of the client by its key, those that it was measured by
 // before where the same is asked.
-func (c *Pages) Page(key string, asked sheet.Asked) *Page {
+func (c *Pages) Page(key string, asked sheet.Asked) *Columns {
 	m := c.page(key, asked)
 	m.ready() // for which pages of other keys do not wait
 	return m
 }
 
 // ready makes the criteria of a page, once.
-func (m *Page) ready() {
+func (m *Columns) ready() {
 	m.compile.Do(func() {
 		if m.after == nil {
 			m.Criteria = sheet.NewCriteria(m.asked)
@@ -75,18 +75,18 @@ func (m *Page) ready() {
 }
 
 // page is the place of a page.
-func (c *Pages) page(key string, asked sheet.Asked) *Page {
+func (c *Pages) page(key string, asked sheet.Asked) *Columns {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	if m, ok := c.of[key]; ok {
 		return m
 	}
-	m := &Page{asked: asked, columns: map[int64]figures{}}
+	m := &Columns{asked: asked, columns: map[int64]figures{}}
 	if had := c.had[key]; had != nil && sameAsked(had.asked, asked) {
 		m.after = had
 	}
 	if c.of == nil {
-		c.of = map[string]*Page{}
+		c.of = map[string]*Columns{}
 	}
 	c.of[key] = m
 	delete(c.had, key)
@@ -106,7 +106,7 @@ func samePlace(a, b sheet.Asked) bool {
 
 // Measure measures the page of a reading, once; made is told of one that was not measured
 // before.
-func (m *Page) Measure(reading int64, p *page.Page, made func()) *sheet.Column {
+func (m *Columns) Measure(reading int64, p *page.Page, made func()) *sheet.Column {
 	m.mu.Lock()
 	defer m.mu.Unlock()
 	kept, ok := m.columns[reading]
