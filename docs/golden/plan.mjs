@@ -2,9 +2,10 @@
 // docs/rules.md 8 to 12 alone. It shares no code with the program: the plans that it
 // writes are what the program's own are held against.
 //
-//   node docs/golden/plan.mjs docs/golden/main.figures.json > docs/golden/main.plan.json
+//   node docs/golden/plan.mjs          # fails where a kept plan is another than the script's
+//   node docs/golden/plan.mjs write    # writes the plans anew, from the figures that are kept
 
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 
 const Y = {
   guideline: { home: [1500, 2000, 2500], service: [500, 750, 1200], area: [500, 750, 1200] },
@@ -321,18 +322,33 @@ function fits(list, hours, client) {
   return list.map((t) => taken.has(t))
 }
 
-const client = JSON.parse(readFileSync(process.argv[2], 'utf8'))
-const known = client.pages.flatMap((p) => p.families).filter((f) => f.known && f.gain > 0)
-const smallest = known.length ? Math.min(...known.map((f) => f.gain)) : 0
-for (const p of client.pages) for (const f of p.families) f.rank = f.known ? f.gain : smallest
-client.site = client.pages.some((p) => p.there)
-const all = client.pages.flatMap((p) => targetsOf(p, client))
-shared(all, client)
-const list = order(all, client)
-const hours = [1, 3, 8, 20]
-const cuts = hours.map((h) => fits(list, h, client))
-const round = (n) => Math.round(n * 1000) / 1000
-const lines = list.map((t, i) =>
-  JSON.stringify({ page: t.page, key: t.key, gain: round(t.gain), minutes: round(t.minutes), fits: hours.filter((_, h) => cuts[h][i]) }),
-)
-process.stdout.write(`[\n  ${lines.join(',\n  ')}\n]\n`)
+/** The plan of a client from the figures of its sheets, a line a target. */
+function planOf(client) {
+  const known = client.pages.flatMap((p) => p.families).filter((f) => f.known && f.gain > 0)
+  const smallest = known.length ? Math.min(...known.map((f) => f.gain)) : 0
+  for (const p of client.pages) for (const f of p.families) f.rank = f.known ? f.gain : smallest
+  client.site = client.pages.some((p) => p.there)
+  const all = client.pages.flatMap((p) => targetsOf(p, client))
+  shared(all, client)
+  const list = order(all, client)
+  const hours = [1, 3, 8, 20]
+  const cuts = hours.map((h) => fits(list, h, client))
+  const round = (n) => Math.round(n * 1000) / 1000
+  const lines = list.map((t, i) =>
+    JSON.stringify({ page: t.page, key: t.key, gain: round(t.gain), minutes: round(t.minutes), fits: hours.filter((_, h) => cuts[h][i]) }),
+  )
+  return `[\n  ${lines.join(',\n  ')}\n]\n`
+}
+
+let wrong = 0
+const folder = new URL('.', import.meta.url)
+for (const name of readdirSync(folder).filter((f) => f.endsWith('.figures.json'))) {
+  const plan = planOf(JSON.parse(readFileSync(new URL(name, folder), 'utf8')))
+  const file = new URL(name.replace('.figures.', '.plan.'), folder)
+  if (process.argv[2] === 'write') writeFileSync(file, plan)
+  else if (readFileSync(file, 'utf8') !== plan) {
+    wrong++
+    console.error(`${name}: the kept plan is not the one that the script works out`)
+  }
+}
+process.exitCode = wrong ? 1 : 0

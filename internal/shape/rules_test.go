@@ -183,7 +183,8 @@ func TestNamedFiles(t *testing.T) {
 	require.NoError(t, err)
 	found := 0
 	for _, document := range append(documents, filepath.Join(root, "docs/architecture.md"),
-		filepath.Join(root, "docs/rules.md"), filepath.Join(root, "docs/security.md"), filepath.Join(root, "README.md")) {
+		filepath.Join(root, "docs/rules.md"), filepath.Join(root, "docs/security.md"),
+		filepath.Join(root, "README.md")) {
 		text, err := os.ReadFile(document)
 		require.NoError(t, err)
 		for _, m := range named.FindAllStringSubmatch(string(text), -1) {
