@@ -22,7 +22,7 @@ type violation struct {
 func TestAccessible(t *testing.T) {
 	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err, "run make build first")
-	p := shared(t)
+	p := demo(t)
 	client, page := brindle(t, p)
 	s := look(t, p)
 	sheet := fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page)

@@ -81,7 +81,7 @@ func TestFiguresAgree(t *testing.T) {
 	defer web.Close()
 	ctx := browser.Start(t, map[string]any{
 		"host-resolver-rules": "MAP *.example:80 " + web.Addr() + ", MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"})
-	p := shared(t)
+	p := demo(t)
 	client, page := brindle(t, p)
 	sheet := get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, page))
 	onScreen := map[string]view.Column{}

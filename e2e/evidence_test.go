@@ -22,7 +22,7 @@ type cell struct {
 // The evidence adds up: what stands in the margin's document, counted here
 // once more, is the figure of the cell. For every cell of the demo's sheet.
 func TestEvidenceAddsUp(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, page := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))

@@ -195,7 +195,7 @@ func TestFoundFor(t *testing.T) {
 // What is no list, or none that can be taken, is said in one sentence, and
 // what can be taken of a bad one is.
 func TestBadListsInTheBrowser(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, _ := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/book", client))

@@ -185,7 +185,7 @@ func (s *screen) drag(css, file string, kinds ...input.DispatchDragEventType) {
 // A file is taken, too, when what lies under the pointer is drawn anew before
 // it is let go; one that is carried away again leaves no word behind.
 func TestDropWhileDrawn(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, home := brindle(t, p)
 	s := look(t, p)
 	list := filepath.Join(t.TempDir(), "list.csv")

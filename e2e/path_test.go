@@ -20,7 +20,7 @@ import (
 // The whole path: a new client, its rivals, the sheet, the targets, and the
 // brief as a file.
 func TestWholePath(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	s := look(t, p)
 	s.open("/")
 	s.press("New client")
@@ -135,7 +135,7 @@ func download(t *testing.T, s *screen) string {
 
 // The short way in: one line goes straight to the sheet.
 func TestShortWay(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	s := look(t, p)
 	s.open("/")
 	s.fill("[name=address]", "lanternsweeps.example")
@@ -152,7 +152,7 @@ func TestShortWay(t *testing.T) {
 
 // The API has a page of its own, made from what the program says of it.
 func TestAPIPage(t *testing.T) {
-	s := look(t, shared(t))
+	s := look(t, demo(t))
 	s.open("/")
 	s.press("?")
 	s.press("the API")
@@ -164,7 +164,7 @@ func TestAPIPage(t *testing.T) {
 
 // What cannot be taken is said in one sentence, and nothing typed is lost.
 func TestBadEntries(t *testing.T) {
-	s := look(t, shared(t))
+	s := look(t, demo(t))
 	for address, says := range map[string]string{
 		"file:///etc/passwd":  "begins with file:",
 		"javascript:alert(1)": "begins with javascript:",
@@ -195,7 +195,7 @@ func TestBadEntries(t *testing.T) {
 // A page that fails says why and can be tried again; the rest goes on. A page
 // that cannot be reached can be pasted.
 func TestPagesThatFail(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	s := look(t, p)
 	s.open("/new")
 	s.fill("[name=name]", "Soot & Daughters")
@@ -236,7 +236,7 @@ func TestPagesThatFail(t *testing.T) {
 
 // The ground keeps what is typed, says what it cannot keep, and undoes.
 func TestGround(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, _ := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/ground", client))
@@ -257,7 +257,7 @@ func TestGround(t *testing.T) {
 // With answers that take their time, what is typed meanwhile is neither lost
 // nor written over.
 func TestSlowAnswers(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, _ := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/ground", client))

@@ -18,7 +18,7 @@ import (
 // The plan: a figure is explained, a target of one's own is added and removed, all by keys,
 // and undone; orders and one page are shown; rivals are compared.
 func TestPlan(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, _ := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/targets", client))
@@ -94,7 +94,7 @@ func figure(t *testing.T, p *program, client int64, key string) string {
 
 // An outline is renamed, given other words, moved by keys, and brought back.
 func TestOutline(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, page := brindle(t, p)
 	path := fmt.Sprintf("/api/clients/%d/plan/outline?page=p%d", client, page)
 	s := look(t, p)
@@ -128,7 +128,7 @@ func TestOutline(t *testing.T) {
 
 // A draft is measured as it is typed; image names are written by hand and saved.
 func TestDraftAndImages(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, page := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/draft?page=p%d", client, page))

@@ -38,10 +38,8 @@ func TestMain(m *testing.M) {
 		os.Exit(1)
 	}
 	code := m.Run()
-	if demo.process != nil {
-		_ = demo.process.Kill()
-	}
 	_ = os.RemoveAll(dir)
+	_ = os.RemoveAll(seedFolder)
 	os.Exit(code)
 }
 
@@ -53,19 +51,42 @@ type program struct {
 }
 
 var (
-	demo     program
-	demoOnce sync.Once
+	seedFolder string
+	seedOnce   sync.Once
 )
 
-// shared is the demo that most tests use together.
-func shared(t *testing.T) *program {
-	demoOnce.Do(func() {
+// seed is a data file with the demo's clients, all of whose pages are read. It is made once and
+// copied by whoever needs one.
+func seed(t *testing.T) string {
+	file := func() string { return filepath.Join(seedFolder, "demo.db") }
+	seedOnce.Do(func() {
 		dir, err := os.MkdirTemp("", "inktally-data-")
 		require.NoError(t, err)
-		demo = *start(t, filepath.Join(dir, "demo.db"))
+		seedFolder = dir
+		p := start(t, file())
+		for _, c := range get[[]view.ShelfRow](t, p, "/api/clients") {
+			idle(t, p, c.ID)
+		}
+		require.NoError(t, p.process.Signal(syscall.SIGTERM))
+		<-p.waited
 	})
-	require.NotEmpty(t, demo.base, "the demo did not start")
-	return &demo
+	require.FileExists(t, file(), "the demo could not be made")
+	return file()
+}
+
+// demo starts a demo that nobody else uses, so that no test depends on another.
+func demo(t *testing.T) *program {
+	t.Helper()
+	file := filepath.Join(t.TempDir(), "demo.db")
+	data, err := os.ReadFile(seed(t))
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(file, data, 0o600))
+	p := start(t, file)
+	t.Cleanup(func() {
+		_ = p.process.Kill()
+		<-p.waited
+	})
+	return p
 }
 
 // start starts the demo over a data file and waits for its address.

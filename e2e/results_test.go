@@ -13,7 +13,7 @@ import (
 // A copied page of results is pasted anywhere, looked at and used; a saved one is
 // dropped; what is none says so and takes nothing away.
 func TestResultsIntoTheLineup(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, _ := brindle(t, p)
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/lineup", client))

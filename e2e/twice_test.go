@@ -16,7 +16,7 @@ import (
 // What was changed elsewhere meanwhile is told beside what was typed here; nothing of either
 // is lost, and who saw both decides.
 func TestChangedElsewhere(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	made := view.Business{Name: "Two at once", Services: []view.Service{}, Places: []view.Place{},
 		Phrases: []string{"chimney sweep"}}
 	raw, err := json.Marshal(made)
@@ -66,7 +66,7 @@ type twice struct {
 // Wherever something is typed over what was changed elsewhere meanwhile, both are told, what was
 // typed stays at hand, and one click saves it.
 func TestTypedOverAChange(t *testing.T) {
-	p := shared(t)
+	p := demo(t)
 	client, home := int64(0), int64(0)
 	for _, r := range get[[]view.ShelfRow](t, p, "/api/clients") {
 		if r.Name == "Fenwick Well & Pump" {

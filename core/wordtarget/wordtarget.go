@@ -12,11 +12,11 @@ import (
 // figures of the yardstick that decided it.
 type Target struct {
 	// Target is the number of words seen that the page should have, ToWrite what
-	// is missing, 0 if the page holds.
+	// is missing, 0 if the page holds (rule 8.5).
 	Target, ToWrite int
 	// Hold reports whether the page has enough: the work is placement.
 	Hold bool
-	// Writer is the copy to hand in: the target less the page's Frame (8.6).
+	// Writer is the copy to hand in: the target less the page's Frame (rule 8.6).
 	Writer, Frame int
 	// Mark is the rivals' figure to beat, 0 without rivals; MarkOf is the index of
 	// the rival whose figure it is, else -1.

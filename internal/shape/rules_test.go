@@ -174,8 +174,8 @@ func numbersOf(t *testing.T, quoted string) (out []float64) {
 	return out
 }
 
-// named is a file or a folder of the repository as the documents name it.
-var named = regexp.MustCompile("`((?:core|internal|cmd|web|e2e|bench|docs|tools)/[A-Za-z0-9_./-]*[A-Za-z0-9_])`")
+// namedFile is a file or a folder of the repository as the documents name it.
+var namedFile = regexp.MustCompile("`((?:core|internal|cmd|web|e2e|bench|docs|tools)/[A-Za-z0-9_./-]*[A-Za-z0-9_])`")
 
 // What the documents name is there.
 func TestNamedFiles(t *testing.T) {
@@ -187,11 +187,95 @@ func TestNamedFiles(t *testing.T) {
 		filepath.Join(root, "README.md")) {
 		text, err := os.ReadFile(document)
 		require.NoError(t, err)
-		for _, m := range named.FindAllStringSubmatch(string(text), -1) {
+		for _, m := range namedFile.FindAllStringSubmatch(string(text), -1) {
 			found++
 			_, err := os.Stat(filepath.Join(root, m[1]))
 			assert.NoError(t, err, "%s names %s", document, m[1])
 		}
 	}
 	assert.Greater(t, found, 50)
+}
+
+// mapped is a place of the map of rules in docs/architecture.md, with the rules that it holds.
+var mapped = regexp.MustCompile("`((?:core|internal)/[a-z/_.]+)`(?: \\(([\\d., to]+)\\))?")
+
+// From the map of rules every rule is found in one hop: it stands in a comment of a place that the
+// map gives for it or, where it gives none, for its chapter.
+func TestMapOfRules(t *testing.T) {
+	text, err := os.ReadFile(filepath.Join(root, "docs/architecture.md"))
+	require.NoError(t, err)
+	row := regexp.MustCompile(`(?m)^\| (\d+) [^|]*\| (.*) \|$`)
+	places := map[string][]string{} // of a rule, and of a chapter those without a rule
+	for _, m := range row.FindAllStringSubmatch(string(text), -1) {
+		for _, p := range mapped.FindAllStringSubmatch(m[2], -1) {
+			of := between(p[2])
+			if len(of) == 0 {
+				of = []string{m[1]}
+			}
+			for _, rule := range of {
+				places[rule] = append(places[rule], p[1])
+			}
+		}
+	}
+	_, numbers := rules(t)
+	for rule := range numbers {
+		chapter, _, inner := strings.Cut(rule, ".")
+		if !inner {
+			continue
+		}
+		at := places[rule]
+		if len(at) == 0 {
+			at = places[chapter]
+		}
+		assert.True(t, slices.ContainsFunc(at, func(place string) bool { return cites(t, place, rule) }),
+			"rule %s is not found in %v", rule, at)
+	}
+}
+
+// between are the numbers of a list such as 9.2 to 9.5, 9.7.
+func between(list string) (out []string) {
+	for _, part := range strings.Split(list, ", ") {
+		first, last, isRange := strings.Cut(part, " to ")
+		if !isRange {
+			last = first
+		}
+		chapter, from, ok := strings.Cut(first, ".")
+		_, to, _ := strings.Cut(last, ".")
+		a, errA := strconv.Atoi(from)
+		b, errB := strconv.Atoi(to)
+		for n := a; ok && errA == nil && errB == nil && n <= b; n++ {
+			out = append(out, chapter+"."+strconv.Itoa(n))
+		}
+	}
+	return out
+}
+
+// cites reports whether a file, or one of a folder, names a rule.
+func cites(t *testing.T, place, rule string) bool {
+	files := []string{filepath.Join(root, place)}
+	if filepath.Ext(place) == "" {
+		var err error
+		files, err = filepath.Glob(filepath.Join(root, place, "*.go"))
+		require.NoError(t, err)
+	}
+	for _, file := range files {
+		text, err := os.ReadFile(file)
+		require.NoError(t, err)
+		for _, m := range citation.FindAllStringSubmatch(wrapped.ReplaceAllString(string(text), " "), -1) {
+			if slices.Contains(named(m[1]), rule) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// named are the rules of a citation, those of a range too.
+func named(cited string) (out []string) {
+	for _, part := range regexp.MustCompile(`, | and `).Split(cited, -1) {
+		if of := between(part); len(of) > 0 {
+			out = append(out, of...)
+		}
+	}
+	return out
 }
