@@ -15,9 +15,9 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/text"
+	"inktally/internal/app/documents"
 	"inktally/internal/app/figures"
 	"inktally/internal/app/ground"
-	"inktally/internal/app/handoff"
 	"inktally/internal/app/handover"
 	"inktally/internal/app/lineups"
 	"inktally/internal/app/phrasebook"
@@ -42,7 +42,7 @@ type App struct {
 	Lineup    *lineups.Lineup
 	Sheet     *sheets.Sheet
 	Plan      *targets.Plan
-	Handoff   *handoff.Handoff
+	Handoff   *documents.Handoff
 	Readings  *readings.Readings
 	Runs      *runs.Runs
 	Yardstick *rules.Yardstick
@@ -98,7 +98,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
 		Plan:      planned,
-		Handoff:   &handoff.Handoff{Plan: planned, Now: o.Now},
+		Handoff:   &documents.Handoff{Plan: planned, Now: o.Now},
 		Yardstick: &rules.Yardstick{DB: o.DB},
 		Standing:  &figures.Standing{DB: o.DB, Studies: studies, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),

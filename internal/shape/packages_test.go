@@ -211,3 +211,14 @@ func allImports(t *testing.T) map[string]bool {
 	}
 	return out
 }
+
+// A use case's package is not called what a package of the rules is: whoever reads a name knows
+// which of them it is.
+func TestNamesOfPackages(t *testing.T) {
+	all := packages(t)
+	for folder := range all {
+		if name, ok := strings.CutPrefix(folder, "internal/app/"); ok {
+			assert.NotContains(t, all, "core/"+name)
+		}
+	}
+}

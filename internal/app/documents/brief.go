@@ -1,6 +1,6 @@
-// Package handoff is the stop at which the work is handed to those who do it: the
+// Package documents is the stop at which the work is handed to those who do it: the
 // brief of a page, on paper and as a file.
-package handoff
+package documents
 
 import (
 	"context"
