@@ -78,7 +78,7 @@ test: build lint browser compiler
 
 check: build browser compiler
 	CGO_ENABLED=1 go test -race $(QUIET) ./$(RENDERS)
-	go test -count 1 -timeout 25m ./e2e/...
+	go test -count 1 -shuffle on -timeout 25m ./e2e/...
 
 # What things cost as ratios; with PAGES=FOLDER of the saved pages there.
 bench: build browser

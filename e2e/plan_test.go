@@ -39,7 +39,7 @@ func TestPlan(t *testing.T) {
 	s.until(row + `.classList.contains('at')`)
 	s.keys("i")
 	s.until(`document.querySelector('[data-why]')`)
-	s.sees("Gain an hour, which it is ordered by")
+	s.sees("Gain per hour, which sets the order")
 	s.keys("x")
 	s.until(`!` + row)
 	s.press("Show dropped")

@@ -36,7 +36,7 @@ var views = []struct{ name, path, shown string }{
 	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "camera name"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
 	{"targets", "/clients/2/targets", "Remove the placeholder text"},
-	{"targets-why", "/clients/2/targets?why=placing", "Gain an hour, which it is ordered by"},
+	{"targets-why", "/clients/2/targets?why=placing", "Gain per hour, which sets the order"},
 	{"outline", "/clients/2/outline", "Questions people ask"},
 	{"yardstick", "/clients/2/yardstick", "Click-through rate at position 1"},
 	{"draft", "/clients/2/draft", "section by section"},
