@@ -84,7 +84,7 @@ func report(name string, goal float64, base, work func()) {
 		ratios[rounds*3/4])
 }
 
-// cpu is the processor time that n calls of work cost this process, garbage
+// cpu returns the processor time that n calls of work cost this process, garbage
 // collection included, but not that of what was there before.
 func cpu(work func(), n int) time.Duration {
 	runtime.GC()

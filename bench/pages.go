@@ -57,7 +57,7 @@ func savedPages(dir string) error {
 	return nil
 }
 
-// ratioOf is the median of three.
+// ratioOf returns the median of three.
 func ratioOf(body []byte, src page.Source, criteria *sheet.Criteria) float64 {
 	parse := func() { parseBody(body) }
 	batch := 1 + int(15*time.Millisecond/(1+cpu(parse, 1)))

@@ -94,7 +94,7 @@ func scrollBench() error {
 	return nil
 }
 
-// busy is how many seconds the page's main thread has worked so far.
+// busy returns how many seconds the page's main thread has worked so far.
 func busy(tab context.Context) (float64, error) {
 	if _, err := chromedp.Call(tab, performance.Enable, performance.EnableParams{}); err != nil {
 		return 0, err

@@ -96,7 +96,7 @@ var tricks = []string{
 	"<script>while(1){}</script>", "<script>a=[];for(;;)a.push(new Array(1e6))</script>",
 }
 
-// hostile is the n-th page.
+// hostile returns the n-th page.
 func hostile(n int, rendered bool) []byte {
 	r := rand.New(rand.NewPCG(uint64(n), 42))
 	var b bytes.Buffer
@@ -198,7 +198,7 @@ func side(n, limit int, do func(i int) error) error {
 	return group.Wait()
 }
 
-// peakMB is the most memory that this process has taken so far.
+// peakMB returns the most memory that this process has taken so far.
 func peakMB() int64 {
 	var r syscall.Rusage
 	_ = syscall.Getrusage(syscall.RUSAGE_SELF, &r)

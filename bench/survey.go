@@ -45,7 +45,7 @@ func surveyBench(parsed func()) error {
 	return nil
 }
 
-// resultsPage is a saved page of results, made as large as they are.
+// resultsPage returns a saved page of results, made as large as they are.
 func resultsPage(file string, size int) ([]byte, error) {
 	body, err := os.ReadFile(file)
 	if err != nil {
@@ -56,7 +56,7 @@ func resultsPage(file string, size int) ([]byte, error) {
 	return []byte(head + strings.Repeat(filler, (size-len(body))/len(filler)) + "</body>" + tail), nil
 }
 
-// sitePage is a page of about 600 words.
+// sitePage returns a page of about 600 words.
 func sitePage(i int) string {
 	rng := rand.New(rand.NewPCG(uint64(i), 7))
 	var b strings.Builder
@@ -72,7 +72,7 @@ func sitePage(i int) string {
 	return b.String() + "</main></body></html>"
 }
 
-// surveyed is a site of n pages as it was visited.
+// surveyed returns a site of n pages as it was visited.
 func surveyed(n int) site.Survey {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}
 	services := []intent.Service{{Name: "chimney sweep"}, {Name: "flue liner installation"}}

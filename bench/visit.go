@@ -96,7 +96,7 @@ func visitBench() error {
 	return nil
 }
 
-// resident is how much memory the process holds, in bytes.
+// resident returns how much memory the process holds, in bytes.
 func resident() int {
 	raw, err := os.ReadFile("/proc/self/statm")
 	if err != nil {

@@ -89,7 +89,7 @@ func drained(c chan string) (out []string) {
 	return out
 }
 
-// bookmark is the script of the program's bookmark.
+// bookmark returns the script of the program's bookmark.
 func bookmark(s *screen) string {
 	s.t.Helper()
 	s.until(`document.querySelector('[data-bookmark]')`)

@@ -116,7 +116,7 @@ func TestEncodings(t *testing.T) {
 	}
 }
 
-// encoded is a page in an encoding; a byte order mark stands before all, and an
+// encoded returns a page in an encoding; a byte order mark stands before all, and an
 // XML declaration before its document type.
 func encoded(t *testing.T, in, head, text string) []byte {
 	mark := ""

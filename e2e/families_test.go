@@ -28,7 +28,7 @@ func in(element, says string) string {
 		element, says)
 }
 
-// families are the members of a client's families, by their lead.
+// families returns the members of a client's families, by their lead.
 func families(t *testing.T, p *program, client int64) map[string][]string {
 	out := map[string][]string{}
 	for _, f := range get[view.Book](t, p, fmt.Sprintf("/api/clients/%d/book", client)).Families {

@@ -82,7 +82,7 @@ func TestPlan(t *testing.T) {
 	s.until(`document.querySelector('[data-kind=new_page]') && !document.querySelector('[data-kind=redirect]')`)
 }
 
-// figure is the value of a figure of a client.
+// figure returns the value of a figure of a client.
 func figure(t *testing.T, p *program, client int64, key string) string {
 	for _, f := range get[[]view.Figure](t, p, fmt.Sprintf("/api/clients/%d/yardstick", client)) {
 		if f.Key == key {

@@ -55,7 +55,7 @@ var (
 	seedOnce   sync.Once
 )
 
-// seed is a data file with the demo's clients, all of whose pages are read. It is made once and
+// seed returns a data file with the demo's clients, all of whose pages are read. It is made once and
 // copied by whoever needs one.
 func seed(t *testing.T) string {
 	file := func() string { return filepath.Join(seedFolder, "demo.db") }

@@ -63,7 +63,7 @@ func command() int {
 // serving reports whether the program has something to end in order.
 var serving atomic.Bool
 
-// root is the program; without a command it serves, and shows itself.
+// root returns the program; without a command it serves, and shows itself.
 func root() *cobra.Command {
 	root := &cobra.Command{
 		Use:           "inktally",

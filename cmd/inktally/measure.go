@@ -222,7 +222,7 @@ func askedOf(phrases, services, places []string, language string) (asked, error)
 	return a, nil
 }
 
-// criteria are what a page is measured by. Without a client it is its own
+// criteria returns what a page is measured by. Without a client it is its own
 // language that decides which phrases are of one family.
 func (m *measuring) criteria(p *page.Page) *sheet.Criteria {
 	language := m.asked.language

@@ -7,7 +7,7 @@ import (
 	"runtime"
 )
 
-// defaultData is where the data file is if nobody says: in the folder data where the program
+// defaultData returns where the data file is if nobody says: in the folder data where the program
 // is started, if it is there, else in the user's own folder.
 func defaultData(file string) string {
 	here := filepath.Join("data", file)

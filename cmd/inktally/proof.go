@@ -113,7 +113,7 @@ func draftFrom(from string, in io.Reader) (raw []byte, name string, err error) {
 	return raw, name, err
 }
 
-// find is the client that is called by its name or number.
+// find returns the client that is called by its name or number.
 func (p proving) find(ctx context.Context, a *app.App) (int64, error) {
 	list, err := a.Shelf.Names(ctx)
 	if err != nil {

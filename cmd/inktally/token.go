@@ -14,7 +14,7 @@ import (
 // tokenSetting is where the sum of the token is kept.
 const tokenSetting = "token"
 
-// token is the sum of what whoever asks must have, nil where only this machine can reach the
+// token returns the sum of what whoever asks must have, nil where only this machine can reach the
 // program; with the token itself when it is made.
 func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token string, err error) {
 	if onlyHere(s.address) && !s.newToken {
@@ -35,7 +35,7 @@ func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token s
 	return sum, token, err
 }
 
-// onlyHere reports whether an address no other machine can reach.
+// onlyHere reports whether no other machine can reach an address.
 func onlyHere(address string) bool {
 	host, _, err := net.SplitHostPort(address)
 	if err != nil {

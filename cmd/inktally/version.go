@@ -23,7 +23,7 @@ func versionCommand() *cobra.Command {
 	}
 }
 
-// versionOf is the version of a release, else the commit that the program was built from.
+// versionOf returns the version of a release, else the commit that the program was built from.
 func versionOf() string {
 	if version != "" {
 		return version

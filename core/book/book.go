@@ -57,7 +57,7 @@ type Family struct {
 	RowGain float64
 }
 
-// Lead is the phrase to place exactly.
+// Lead returns the phrase to place exactly.
 func (f *Family) Lead() Phrase { return f.Members[0] }
 
 // Rules are the figures that families are judged by (Y).
@@ -82,7 +82,7 @@ type Rules struct {
 	PageFamilies int
 }
 
-// StandardRules are those that everybody starts with.
+// StandardRules returns those that everybody starts with.
 func StandardRules() Rules {
 	return Rules{NearMissFrom: 11, NearMissTo: 30, NearMissDifficulty: 10, AreaGain: 5, PageFamilies: 12,
 		MemberSearches: 10, MemberPercent: 10, Members: 4, AlsoShare: .5, CommunityKm: 25}
@@ -131,7 +131,7 @@ func Families(in Input) []Family {
 	return families
 }
 
-// OfPage are the families that a page carries, a row of the book each, in order of
+// OfPage returns the families that a page carries, a row of the book each, in order of
 // gain. Those that ask for what is near come last: nobody writes "near me" into a
 // title, so that none of them can be a page's first family.
 func OfPage(families []Family, page int64, most int) []Family {
@@ -156,7 +156,7 @@ func (f *Family) lead(slips map[string]bool) {
 	})
 }
 
-// typed is the member that was typed first, else the lead.
+// typed returns the member that was typed first, else the lead.
 func (f *Family) typed() Phrase {
 	first := f.Members[0]
 	for _, m := range f.Members[1:] {

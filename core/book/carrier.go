@@ -24,7 +24,7 @@ type Carrier struct {
 	Pages []int64
 }
 
-// Page is the client's page that it is, 0 if it is to be made.
+// Page returns the client's page that it is, 0 if it is to be made.
 func (c Carrier) Page() int64 {
 	if len(c.Pages) == 0 {
 		return 0
@@ -92,7 +92,7 @@ func (c *carriers) of(f *Family) Carrier {
 	return Carrier{site.Service, f.Service, c.claim(site.Service, f.Service, c.home)}
 }
 
-// typedFor is the page that a phrase was typed for, if there is one.
+// typedFor returns the page that a phrase was typed for, if there is one.
 func (c *carriers) typedFor(page int64) (Carrier, bool) {
 	for _, p := range c.pages {
 		if p.ID == page && page != 0 {
@@ -106,7 +106,7 @@ func (c *carriers) typedFor(page int64) (Carrier, bool) {
 	return Carrier{}, false
 }
 
-// elsewhere is the page of a place other than the home town, if it has one or
+// elsewhere returns the page of a place other than the home town, if it has one or
 // is worth one.
 func (c *carriers) elsewhere(f intent.Judgement) (Carrier, bool) {
 	if ids := c.claim(site.Service, f.Service, f.Place); f.Service != "" && len(ids) > 0 {

@@ -48,7 +48,7 @@ func fold(families []Family, in Input) {
 	}
 }
 
-// apart reports whether a family the user parted from another by hand, or typed for a
+// apart reports whether the user parted a family from another by hand, or typed it for a
 // page: it stays a row of its own.
 func (f *Family) apart() bool {
 	return slices.ContainsFunc(f.Members, func(m Phrase) bool {
@@ -60,9 +60,9 @@ func (f *Family) apart() bool {
 // people type it (rule 9.3).
 type Member struct {
 	Phrase
-	// Wanted reports whether one is typed often enough to stand exactly on the page.
+	// Wanted reports whether a member is typed often enough to stand exactly on the page.
 	Wanted bool
-	// Also reports whether the lead of a family is folded under the row (rule 3.10).
+	// Also reports whether it is the lead of a family that is folded under the row (rule 3.10).
 	Also bool
 	// Share is its part of the volume of the row, as far as it is counted (rules 7.3,
 	// 12.2).
@@ -78,7 +78,7 @@ func ByKey(families []Family) map[string]*Family {
 	return out
 }
 
-// MembersOf are the further members of a family's row, those searched for most
+// MembersOf returns the further members of a family's row, those searched for most
 // first; others is with what share members beside the lead count. A phrase with near me
 // is never asked for in a text.
 func MembersOf(f *Family, byKey map[string]*Family, rules Rules, slips map[string]bool, others float64) []Member {

@@ -298,7 +298,7 @@ func TestEveryRuleHelps(t *testing.T) {
 	t.Log(table.String())
 }
 
-// agreement is how well a book agrees with a list: of what is kept (the mean of
+// agreement returns how well a book agrees with a list: of what is kept (the mean of
 // precision and recall, F1), and of intents, those that are unsure told wrong.
 func (tr trial) agreement(t *testing.T) [2]float64 {
 	families, _ := tr.book()

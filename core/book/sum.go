@@ -24,7 +24,7 @@ func (f *Family) Sum(rules visits.Rules, also float64) sum.Sum {
 	return out
 }
 
-// countedLead is how many searches of the lead count.
+// countedLead returns how many searches of the lead count.
 func (f *Family) countedLead() int {
 	lead := f.Lead()
 	if lead.Volume == nil || !lead.Area.Counts(f.Place != "") {
@@ -33,7 +33,7 @@ func (f *Family) countedLead() int {
 	return *lead.Volume
 }
 
-// today is the best position of the family's members, 0 for none.
+// today returns the best position of the family's members, 0 for none.
 func (f *Family) today() int {
 	if f.Position == nil {
 		return 0

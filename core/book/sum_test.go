@@ -26,7 +26,7 @@ func TestSum(t *testing.T) {
 	})
 }
 
-// drawn is a number from 1 on, or none.
+// drawn returns a number from 1 on, or none.
 func drawn(t *rapid.T, name string, most int) *int {
 	n := rapid.IntRange(0, most).Draw(t, name)
 	if n == 0 {

@@ -6,7 +6,7 @@ import (
 	"inktally/core/tie"
 )
 
-// Ties are the words of a book that may mean the same (rule 3.5), by the judge of
+// Ties returns the words of a book that may mean the same (rule 3.5), by the judge of
 // its client before any of them is made. Words in apart are read as they are.
 func Ties(phrases []Phrase, judge *intent.Judge, services []intent.Service, apart map[string]bool) []tie.Tie {
 	lang := judge.Language()
@@ -39,7 +39,7 @@ func Read(ties []tie.Tie) map[string][]string {
 	return read
 }
 
-// Guesses are the slips and degrees that are proposed: what they stand in
+// Guesses returns the slips and degrees that are proposed: what they stand in
 // is judged by what is meant, before they are made.
 func Guesses(ties []tie.Tie) map[string]string {
 	slips := map[string]string{}

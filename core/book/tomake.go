@@ -32,7 +32,7 @@ type Site struct {
 	Have func(kind site.Kind, service, place string) int
 }
 
-// Missing are the pages that a site lacks, those of most gain first: those of its services
+// Missing returns the pages that a site lacks, those of most gain first: those of its services
 // but the main one, which the home page holds, and those of places that bring enough or
 // that a rival has a page for.
 func (s Site) Missing(families []Family) []ToMake {
@@ -65,7 +65,7 @@ type missing struct {
 	list []ToMake
 }
 
-// at is the page to make for a service or a place.
+// at returns the page to make for a service or a place.
 func (m *missing) at(kind site.Kind, service, town string) *ToMake {
 	i := slices.IndexFunc(m.list, func(t ToMake) bool {
 		return t.Kind == kind && t.Service == service && t.Place == town

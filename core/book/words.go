@@ -18,7 +18,7 @@ type WordToJudge struct {
 	Example string
 }
 
-// WordsToJudge are the words that make families unsure, those that decide about the
+// WordsToJudge returns the words that make families unsure, those that decide about the
 // most gain first (rule 3.6).
 func WordsToJudge(families []Family) []WordToJudge {
 	at := map[string]int{}

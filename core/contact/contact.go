@@ -44,10 +44,10 @@ func NewList(lang string, called []string) *List {
 	return l
 }
 
-// Found are the numbers that were found, in their order.
+// Found returns the numbers that were found, in their order.
 func (l *List) Found() []Phone { return l.found }
 
-// regionOf is the country of a language tag, the United States if it names none.
+// regionOf returns the country of a language tag, the United States if it names none.
 func regionOf(tag string) string {
 	parsed, err := language.Parse(tag)
 	if region, confidence := parsed.Region(); err == nil && confidence == language.Exact {
@@ -66,7 +66,7 @@ func (l *List) Find(text string) {
 	}
 }
 
-// number is a number in its international form (E.164); it is not ok for digits
+// number returns a number in its international form (E.164); it is not ok for digits
 // that can be none.
 func (l *List) number(typed string) (string, bool) {
 	parsed, err := phonenumbers.Parse(typed, l.region())

@@ -93,7 +93,7 @@ type Signs struct {
 	// English and Others are how many small words of English and of other
 	// languages there are.
 	English, Others int
-	// Phone reports whether of digits may be those of a telephone.
+	// Phone reports whether its digits may be those of a telephone.
 	Phone bool
 }
 

@@ -69,7 +69,7 @@ func likeliest(d *chardet.Detector, text []byte) (best string, margin int) {
 	return best, sure - western
 }
 
-// tellingWords are the different words of a page that hold more than ASCII, and
+// tellingWords returns the different words of a page that hold more than ASCII, and
 // how many bytes of them do. The markup and the English around them would tell
 // of English, and a sign that comes again and again of too much.
 func tellingWords(body []byte) (words []byte, telling int) {

@@ -34,7 +34,7 @@ const (
 	SiteFigure   Thing = "site_figure"
 )
 
-// Things are all of them.
+// Things returns all of them.
 func Things() []Thing {
 	return []Thing{ClientName, Trade, Phone, HomePage, Language, Currency, Postcode, Customers, Services, Places,
 		Phrases, Hours,

@@ -71,7 +71,7 @@ type Finding struct {
 	Texts []string
 }
 
-// Text is the first of its texts, empty for none.
+// Text returns the first of its texts, empty for none.
 func (f *Finding) Text() string {
 	if len(f.Texts) == 0 {
 		return ""

@@ -73,7 +73,7 @@ var byType = func() map[Type]Rule {
 	return out
 }()
 
-// RuleOf is what goes for a type.
+// RuleOf returns what goes for a type.
 func RuleOf(t Type) Rule { return byType[t] }
 
 // First reports whether a type is put right before all else.
@@ -82,7 +82,7 @@ func (t Type) First() bool { return byType[t].First }
 // Shows reports whether findings of a type are shown in a place.
 func (t Type) Shows(in Shown) bool { return byType[t].Shown&in != 0 }
 
-// Types are all of them, the gravest first.
+// Types returns all of them, the gravest first.
 func Types() []Type {
 	out := make([]Type, len(rules))
 	for i, r := range rules {
@@ -91,7 +91,7 @@ func Types() []Type {
 	return out
 }
 
-// TypesShown are those that are shown in a place, the gravest first.
+// TypesShown returns those that are shown in a place, the gravest first.
 func TypesShown(in Shown) (out []Type) {
 	for _, r := range rules {
 		if r.Shown&in != 0 {

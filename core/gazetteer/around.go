@@ -16,7 +16,7 @@ type Near struct {
 	Km float64
 }
 
-// Find is the town of a name in a country and a state, the largest of them;
+// Find returns the town of a name in a country and a state, the largest of them;
 // false if there is none. An empty country or state is any.
 func (g *Gazetteer) Find(name, country, state string) (Town, bool) {
 	for _, t := range g.Named(text.Tokens(name)) {
@@ -27,7 +27,7 @@ func (g *Gazetteer) Find(name, country, state string) (Town, bool) {
 	return Town{}, false
 }
 
-// Around are the towns within so many kilometers of a town, without itself: those
+// Around returns the towns within so many kilometers of a town, without itself: those
 // that are larger for their distance first, so that a village next door and a
 // city half an hour away both come before a hamlet far out (rule 5.4).
 func (g *Gazetteer) Around(home Town, km float64, most int) []Near {
@@ -52,7 +52,7 @@ func (g *Gazetteer) Around(home Town, km float64, most int) []Near {
 	return out[:min(len(out), most)]
 }
 
-// NamedNear are the towns that tokens name and that are within so many kilometers of a
+// NamedNear returns the towns that tokens name and that are within so many kilometers of a
 // town, as the program writes them, in their order.
 func (g *Gazetteer) NamedNear(home Town, km float64, tokens []string) (out []string) {
 	for i := 0; i < len(tokens); {
@@ -70,7 +70,7 @@ func (g *Gazetteer) NamedNear(home Town, km float64, tokens []string) (out []str
 	return out
 }
 
-// Km is the distance of two towns as the crow flies.
+// Km returns the distance of two towns as the crow flies.
 func Km(a, b Town) float64 {
 	const radius = 6371
 	rad := func(degrees float64) float64 { return degrees * math.Pi / 180 }

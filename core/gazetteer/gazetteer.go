@@ -123,7 +123,7 @@ var (
 		"City of Westminster": "Westminster"}
 )
 
-// namesOf are the ways in which a town is called: its name, without its
+// namesOf returns the ways in which a town is called: its name, without its
 // apostrophe, and the short one of a large town.
 func namesOf(t Town) []string {
 	names := []string{t.Name}
@@ -142,7 +142,7 @@ func namesOf(t Town) []string {
 	return names
 }
 
-// With are the towns of a gazetteer and more of them, which go first.
+// With returns the towns of a gazetteer and more of them, which go first.
 func (g *Gazetteer) With(towns []Town) *Gazetteer {
 	if len(towns) == 0 {
 		return g
@@ -172,7 +172,7 @@ func OneForm(tokens []string) []string {
 	return tokens
 }
 
-// Named are the towns of a name, given as tokens, the largest first.
+// Named returns the towns of a name, given as tokens, the largest first.
 func (g *Gazetteer) Named(tokens []string) []Town {
 	var out []Town
 	key := strings.Join(OneForm(tokens), " ")

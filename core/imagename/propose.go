@@ -92,7 +92,7 @@ func (j *Judge) carried(images []Image) map[string]bool {
 	return used
 }
 
-// key is the same for names of the same content words.
+// key returns the same for names of the same content words.
 func (j *Judge) key(name string) string {
 	stems := j.stems(j.Words(name))
 	slices.Sort(stems)

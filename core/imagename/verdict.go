@@ -26,7 +26,7 @@ const (
 	NoName     Verdict = "no_name"
 )
 
-// Verdicts are all of them.
+// Verdicts returns all of them.
 func Verdicts() []Verdict {
 	return []Verdict{WrongPlace, Carries, Near, Camera, Machine, Counter, Plain, NoName}
 }
@@ -247,7 +247,7 @@ var cameraName = regexp.MustCompile(`(?i)^(?:` +
 	`|(?:photo|image)[-_ ]\d{4}-\d\d-\d\d` +
 	`|screen[-_ ]?shot)`)
 
-// machine reports whether a name a program gave: mostly digits and hex, or a long
+// machine reports whether a program gave a name: mostly digits and hex, or a long
 // run of letters that no words explain.
 func machine(name string, words []string) bool {
 	if 2*hexLength(name) > len([]rune(name)) {
@@ -261,7 +261,7 @@ func machine(name string, words []string) bool {
 	return false
 }
 
-// hexLength is how much of a name stands in runs of 6 hex digits and more, of
+// hexLength returns how much of a name stands in runs of 6 hex digits and more, of
 // which at least 2 are decimal.
 func hexLength(name string) int {
 	sum, run, digits := 0, 0, 0

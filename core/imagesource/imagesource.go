@@ -16,7 +16,7 @@ func Side(size string) (float64, bool) {
 	return n, err == nil
 }
 
-// Pixels is a side for lists, 0 if it is not known.
+// Pixels returns a side for lists, 0 if it is not known.
 func Pixels(size string) int {
 	if n, ok := Side(size); ok && n >= 1 && n < 1<<16 {
 		return int(n)
@@ -109,7 +109,7 @@ func extension(s string) bool {
 	return s != ""
 }
 
-// sizeSuffix reports whether the endings programs add to the names of resized
+// sizeSuffix matches the endings that programs add to the names of resized
 // images: -1024x768, @2x, -scaled, _thumb.
 func sizeSuffix(sign byte, rest string) bool {
 	if sign == '@' {

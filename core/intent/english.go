@@ -1,6 +1,6 @@
 package intent
 
-// EnglishLists are the lists for English.
+// EnglishLists returns the lists for English.
 func EnglishLists() Lists {
 	return Lists{
 		Question: []string{"how", "what", "whats", "why", "when", "where", "who", "which", "should", "is", "are", "was",
@@ -65,7 +65,7 @@ func EnglishLists() Lists {
 	}
 }
 
-// englishActs are the acts of English.
+// englishActs returns the acts of English.
 func englishActs() []string {
 	return []string{
 		"installation, install, installing, installed, installer, fitting, fit, fitter, fitted, setup, set up, " +

@@ -70,7 +70,7 @@ func (a *acts) add(tokens []string, n act, stem text.Stemmer, known map[string]b
 	}
 }
 
-// actOf is the act that begins at a stem, and how many stems it is; 0 for none.
+// actOf returns the act that begins at a stem, and how many stems it is; 0 for none.
 func (a acts) actOf(stems []string) (act, int) {
 	for _, r := range a.runs {
 		if len(stems) >= len(r.words) && slices.Equal(stems[:len(r.words)], r.words) {
@@ -235,7 +235,7 @@ type askedAct struct {
 	text string
 }
 
-// asked are the acts of a phrase beside a thing, and the doer that it names.
+// asked returns the acts of a phrase beside a thing, and the doer that it names.
 func (j *Judge) asked(words []word, thing []string) (asked []askedAct, doer string) {
 	stems := make([]string, len(words))
 	for i, w := range words {

@@ -1,6 +1,6 @@
 package intent
 
-// frenchLists are the lists for French.
+// frenchLists returns the lists for French.
 func frenchLists() Lists {
 	return Lists{
 		Question: []string{"comment", "combien", "pourquoi", "quand", "quel", "quelle", "quels", "quelles", "qui",

@@ -1,6 +1,6 @@
 package intent
 
-// germanLists are the lists for German.
+// germanLists returns the lists for German.
 func germanLists() Lists {
 	return Lists{
 		Question: []string{"wie", "was", "warum", "wieso", "wann", "wo", "wer", "welche", "welcher", "welches",

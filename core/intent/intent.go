@@ -28,7 +28,7 @@ const (
 	Broad      Intent = "broad"
 )
 
-// Intents are all of them, in the order in which they are tried.
+// Intents returns all of them, in the order in which they are tried.
 func Intents() []Intent {
 	return []Intent{Brand, Elsewhere, Question, NotOffered, Unsure, Hire, Broad}
 }
@@ -74,7 +74,7 @@ const (
 	OrdinaryWord Verdict = "ordinary"
 )
 
-// Verdicts are all of them.
+// Verdicts returns all of them.
 func Verdicts() []Verdict {
 	return []Verdict{FirmWord, MakerWord, PlaceWord, NotOurs, OrdinaryWord, Ours}
 }
@@ -92,10 +92,10 @@ type Judgement struct {
 	Near    bool
 }
 
-// Job is what one job of a service brings, 0 if that is not known.
+// Job returns what one job of a service brings, 0 if that is not known.
 func (j *Judge) Job(service string) float64 { return j.jobs[service] }
 
-// Language is what the phrases of the client are read with.
+// Language returns what the phrases of the client are read with.
 func (j *Judge) Language() phrase.Language { return j.lang }
 
 // Known reports whether a token is one of the client's own words or stands in a list.
@@ -143,7 +143,7 @@ func (j *Judge) ofMaker(words []word, subject about) about {
 	return subject
 }
 
-// judged is the first word that has a verdict, empty for none.
+// judged returns the first word that has a verdict, empty for none.
 func (j *Judge) judged(words []word, v Verdict) string {
 	for _, w := range words {
 		if w.verdict == v && !w.taken() {
@@ -285,7 +285,7 @@ func (j *Judge) ready(words []word, about about, judged Judgement) (Intent, Reas
 	return Hire, Reason{ServiceToHire, []string{wish, service}}
 }
 
-// wish is the word of hiring in a phrase. Beside a thing alone the words of
+// wish returns the word of hiring in a phrase. Beside a thing alone the words of
 // shopping do not count: the best boiler is bought, a boiler company is hired.
 func (j *Judge) wish(words []word, about about) string {
 	for _, w := range words {

@@ -228,7 +228,7 @@ func (j *Judge) Town(token string) bool {
 	})
 }
 
-// Need is what a phrase asks for without its words of hiring, near me read as the
+// Need returns what a phrase asks for without its words of hiring, near me read as the
 // home town: phrases of one need are one row of a book (rule 3.10).
 func (j *Judge) Need(s, home string) string {
 	words, judged := j.read(s)

@@ -38,7 +38,7 @@ type Lists struct {
 	Endings, Ordinary []string
 }
 
-// all are the lists, to go through them.
+// all returns the lists, to go through them.
 func (l *Lists) all() []*[]string {
 	return []*[]string{&l.Question, &l.Research, &l.Trouble, &l.Hire, &l.Doers, &l.Near, &l.Acts, &l.Goods, &l.Generic,
 		&l.Small, &l.Elsewhere, &l.Endings, &l.Ordinary}
@@ -52,7 +52,7 @@ func (l Lists) Each(change func(entries []string) []string) Lists {
 	return l
 }
 
-// With are the lists with the entries of others behind them.
+// With returns the lists with the entries of others behind them.
 func (l Lists) With(more Lists) Lists {
 	other := more.all()
 	for i, list := range l.all() {
@@ -73,7 +73,7 @@ func (l Lists) Merge(old, is Lists, merge func(old, is, want []string) []string)
 // shipped are the lists by language.
 var shipped = map[string]func() Lists{"en": EnglishLists, "fr": frenchLists, "de": germanLists, "es": spanishLists}
 
-// ListsFor are the lists for a language: those that ship, empty ones for others
+// ListsFor returns the lists for a language: those that ship, empty ones for others
 // until the user fills them.
 func ListsFor(lang string) Lists {
 	if text.English(lang) {
@@ -85,7 +85,7 @@ func ListsFor(lang string) Lists {
 	return Lists{}
 }
 
-// ListsOfServices are the lists of a client's language and of the others that
+// ListsOfServices returns the lists of a client's language and of the others that
 // its services are named in beside it: who offers a réparation de toiture
 // is asked for it in French.
 func ListsOfServices(lang string, services []Service) Lists {

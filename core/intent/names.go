@@ -72,7 +72,7 @@ func (j *Judge) withoutPlaces(tokens []string) []string {
 	return tokens
 }
 
-// brand is the word of a phrase that names a firm, empty for none.
+// brand returns the word of a phrase that names a firm, empty for none.
 func (j *Judge) brand(words []word) string {
 	for _, w := range words {
 		if w.taken() || w.verdict != "" || j.service[w.stem] {
@@ -97,7 +97,7 @@ func (j *Judge) hasOther(words []word, firm firmName, beside word) bool {
 	})
 }
 
-// ending is the ending of a firm's name that a phrase has beside a word that
+// ending returns the ending of a firm's name that a phrase has beside a word that
 // nothing is known of; empty for none.
 func (j *Judge) ending(words []word) string {
 	if !slices.ContainsFunc(words, word.unknown) {

@@ -36,7 +36,7 @@ const (
 	UnknownAlone  ReasonCode = "unknown_alone"     // the word
 )
 
-// ReasonCodes are all of them.
+// ReasonCodes returns all of them.
 func ReasonCodes() []ReasonCode {
 	return []ReasonCode{NamesFirm, FirmEnding, MakerAlone, OtherState, OtherTown, OtherPostcode, OtherPlace,
 		AsksQuestion, Compares, WantsToKnow,

@@ -9,5 +9,5 @@ type Service struct {
 	Worth float64
 }
 
-// Forms are all words for the service, its name first.
+// Forms returns all words for the service, its name first.
 func (s Service) Forms() []string { return append([]string{s.Name}, s.Words...) }

@@ -1,6 +1,6 @@
 package intent
 
-// spanishLists are the lists for Spanish.
+// spanishLists returns the lists for Spanish.
 func spanishLists() Lists {
 	return Lists{
 		Question: []string{"cómo", "como", "qué", "que", "por qué", "cuándo", "cuánto", "cuánta", "cuántos", "dónde",

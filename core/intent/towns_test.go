@@ -11,7 +11,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-// groundIn is the ground of a firm for everything that towns' names are words of.
+// groundIn returns the ground of a firm for everything that towns' names are words of.
 func groundIn(state, postcode string) Ground {
 	places := []place.Place{{Name: "Aldermoor", State: state, Home: true}, {Name: "Little Marram"}}
 	return Ground{

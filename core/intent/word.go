@@ -22,10 +22,10 @@ const (
 // taken reports whether a token was read as a part of a place or of near me.
 func (w word) taken() bool { return w.role != plainWord }
 
-// unknown reports whether a word nothing is known of.
+// unknown reports whether nothing is known of a word.
 func (w word) unknown() bool { return !w.known && !w.small && !w.taken() && w.text[0] > '9' }
 
-// singular is a word without the ending of the plural.
+// singular returns a word without the ending of the plural.
 func singular(word string) string {
 	n := len(word)
 	switch {

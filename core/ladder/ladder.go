@@ -26,12 +26,12 @@ const (
 	Reviews  Front = "reviews"
 )
 
-// Fronts are all of them, those of content first.
+// Fronts returns all of them, those of content first.
 func Fronts() []Front {
 	return []Front{Words, Slots, Images, Pages, FoundFor, Links, Listings, Reviews}
 }
 
-// Content reports whether a front work on pages can lead on.
+// Content reports whether work on pages can lead on a front.
 func (f Front) Content() bool { return slices.Contains([]Front{Words, Slots, Images, Pages}, f) }
 
 // Figures are what is known of a firm, by front.
@@ -48,7 +48,7 @@ const (
 	Unknown Leader = "unknown"
 )
 
-// Leaders are all of them.
+// Leaders returns all of them.
 func Leaders() []Leader { return []Leader{Client, Rival, Even, Unknown} }
 
 // Step is one front of a rung.
@@ -168,7 +168,7 @@ func (c *climb) pass(f Front, behind float64) bool {
 	return behind < 0
 }
 
-// with is a target and what it needs.
+// with returns a target and what it needs.
 func (c *climb) with(at int, list []int) []int {
 	if slices.Contains(list, at) {
 		return list
@@ -183,7 +183,7 @@ func (c *climb) with(at int, list []int) []int {
 	return list
 }
 
-// brings is how much a target brings to a front.
+// brings returns how much a target brings to a front.
 func (c *climb) brings(t *plan.Target, f Front) float64 {
 	if t.Choice.State == plan.Dropped {
 		return 0
@@ -224,7 +224,7 @@ func (c *climb) first(t *plan.Target, p *plan.Part) bool {
 		p.Kind == plan.Alt)
 }
 
-// family is the page's first.
+// family returns the page's first.
 func (c *climb) family() string {
 	for i := range c.list {
 		t := &c.list[i]

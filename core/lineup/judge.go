@@ -136,7 +136,7 @@ var (
 	trade  = regexp.MustCompile(`(?i)\b(?:wholesale|trade customers|grossiste|großhandel|mayorista)\b`)
 )
 
-// sells is what says that a page sells goods, empty for nothing: a cart with prices, or
+// sells returns what says that a page sells goods, empty for nothing: a cart with prices, or
 // wholesale.
 func sells(p *page.Page) string {
 	if p == nil {

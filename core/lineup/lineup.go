@@ -40,12 +40,12 @@ const (
 	Business    Kind = "business"
 )
 
-// Kinds are all of them.
+// Kinds returns all of them.
 func Kinds() []Kind {
 	return []Kind{Client, Directory, ListArticle, Chain, Supplier, OtherTrade, Business}
 }
 
-// Parts are all of them, in the order of a result.
+// Parts returns all of them, in the order of a result.
 func Parts() []Part { return []Part{Paid, Map, Organic, Typed} }
 
 // Rules are the figures by which rivals are taken (Y).
@@ -56,7 +56,7 @@ type Rules struct {
 	Most, Pack, Organic int
 }
 
-// StandardRules are those that everybody starts with.
+// StandardRules returns those that everybody starts with.
 func StandardRules() Rules { return Rules{Most: 4, Pack: 3, Organic: 10} }
 
 // Entry is one result of a search.
@@ -111,7 +111,7 @@ const (
 	TakenByHand     ReasonCode = "taken_by_hand"
 )
 
-// ReasonCodes are all of them.
+// ReasonCodes returns all of them.
 func ReasonCodes() []ReasonCode {
 	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone,
 		SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand, TakenByHand}
@@ -138,7 +138,7 @@ const best = `(?:best|top|meilleure?s?|besten?|mejores|migliori|melhores|beste)`
 var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best +
 	`)(?:$|[^\p{L}\d])`)
 
-// listed is where a title counts what it lists, empty for none: a list has some of
+// listed returns where a title counts what it lists, empty for none: a list has some of
 // them, and round the clock is no number of firms.
 func listed(title string) string {
 	m := listTitle.FindStringSubmatch(title)

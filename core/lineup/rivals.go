@@ -45,7 +45,7 @@ func (r Rules) Take(entries []Entry) {
 	}
 }
 
-// candidates are the businesses that nobody paid for, in the order in which they
+// candidates returns the businesses that nobody paid for, in the order in which they
 // are taken.
 func (r Rules) candidates(entries []Entry) []int {
 	var list []int
@@ -58,7 +58,7 @@ func (r Rules) candidates(entries []Entry) []int {
 	return list
 }
 
-// Rivals are the entries taken, in the order in which they stand beside the
+// Rivals returns the entries taken, in the order in which they stand beside the
 // client, each page once; those that the user typed come last.
 func (r Rules) Rivals(entries []Entry) []int {
 	var list []int

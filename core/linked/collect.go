@@ -61,7 +61,7 @@ func (c Collector) add(s *style.Sheet, address string, by style.Import, depth in
 	to.Add(s, by)
 }
 
-// sheetInAddress is a style sheet that its address holds itself: data:text/css.
+// sheetInAddress returns a style sheet that its address holds itself: data:text/css.
 func sheetInAddress(address string) (string, bool) {
 	rest, ok := strings.CutPrefix(address, "data:text/css")
 	kind, body, comma := strings.Cut(rest, ",")

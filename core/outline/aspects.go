@@ -36,7 +36,7 @@ func (a aspect) like(stems []stem) bool {
 	return both > 0 && float64(both) >= likeAspect*float64(all)
 }
 
-// shared are the aspects that enough rivals have a section about, those of most rivals
+// shared returns the aspects that enough rivals have a section about, those of most rivals
 // first. Each is worded as the rival of the lineup's best place words it that names no
 // town and no firm.
 func (o *outliner) shared() []aspect {

@@ -36,14 +36,14 @@ type aspectHeading struct {
 	headingWords
 	heading page.Heading
 	bare    []stem // without the names of places
-	// calls reports whether one only asks to get in touch.
+	// calls reports whether it only asks to get in touch.
 	calls bool
 }
 
 // mostHeadings is how many headings of a rival's page are looked at.
 const mostHeadings = 60
 
-// of are the headings of a rival's page below its h1 that tell an aspect.
+// of returns the headings of a rival's page below its h1 that tell an aspect.
 func (h *Headings) of(p *page.Page, l phrase.Language) []aspectHeading {
 	h.mu.Lock()
 	defer h.mu.Unlock()

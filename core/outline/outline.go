@@ -27,7 +27,7 @@ const (
 	AddedText SectionKind = "added"
 )
 
-// SectionKinds are all of them.
+// SectionKinds returns all of them.
 func SectionKinds() []SectionKind {
 	return []SectionKind{LeadSection, ServiceText, AspectText, Questions, Towns, AboutFirm, KeptText, AddedText}
 }
@@ -137,10 +137,10 @@ type Shares struct {
 	Lead, Services, Questions, Places, About float64
 }
 
-// Sum is what they come to together.
+// Sum returns what they come to together.
 func (s Shares) Sum() float64 { return s.Lead + s.Services + s.Questions + s.Places + s.About }
 
-// StandardRules are those that everybody starts with.
+// StandardRules returns those that everybody starts with.
 func StandardRules() Rules {
 	return Rules{Shares: Shares{Lead: 20, Services: 40, Questions: 20, Places: 10, About: 10}, KeptWords: 60,
 		SliceWords: 250, SharedBy: 2}
@@ -277,7 +277,7 @@ func (o *outliner) give(list []Section) {
 	}
 }
 
-// Slices are how many sittings the words of a section take (rule 10.1).
+// Slices returns how many sittings the words of a section take (rule 10.1).
 func (y Rules) Slices(s Section) int {
 	if s.Words <= 0 {
 		return 0
@@ -286,7 +286,7 @@ func (y Rules) Slices(s Section) int {
 	return (s.Words + most - 1) / most
 }
 
-// SliceWords are those of the n-th of a section's slices, from 0: equal but for a word.
+// SliceWords returns those of the n-th of a section's slices, from 0: equal but for a word.
 func SliceWords(words, n, of int) int {
 	w := words / of
 	if n < words%of {

@@ -29,7 +29,7 @@ func read(s string) *page.Page {
 var english = phrase.LanguageOf("en", []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
 	phrase.Corrections{})
 
-// home is a home page of so many words to write.
+// home returns a home page of so many words to write.
 func home(p *page.Page, write int, e Edits) Input {
 	in := Input{Kind: site.Home, Page: p, Language: english, Topics: topics, Edits: e, ToWrite: write, Writer: write}
 	if p != nil {
@@ -38,7 +38,7 @@ func home(p *page.Page, write int, e Edits) Input {
 	return in
 }
 
-// shares are the words to write by the keys of sections.
+// shares returns the words to write by the keys of sections.
 func shares(list []Section) map[string]int {
 	out := map[string]int{}
 	for _, s := range list {

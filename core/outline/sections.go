@@ -53,10 +53,10 @@ func (o *outliner) find() {
 	}
 }
 
-// stems are the stems of the content words of a text.
+// stems returns the stems of the content words of a text.
 func (o *outliner) stems(s string) []stem { return o.p.Headings.text(s, o.language).stems }
 
-// sections are those that the page should have, with what it has of each, in the order
+// sections returns those that the page should have, with what it has of each, in the order
 // in which they stand: the lead, those of its subject, the page's own that stay, the
 // questions, the towns, the firm.
 func (o *outliner) sections() []Section {
@@ -168,7 +168,7 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 	return -1
 }
 
-// subjects are the services that have sections of their own on the page.
+// subjects returns the services that have sections of their own on the page.
 func (o *outliner) subjects() []topicStems {
 	if hasAspects(o.p.Kind) {
 		return nil

@@ -9,12 +9,12 @@ const maxMarks = 400_000
 // that somebody wrote comes near them.
 type bounds struct{ blocks, links, images, headings int }
 
-// boundsOf are those of a page of so many bytes.
+// boundsOf returns those of a page of so many bytes.
 func boundsOf(size int) bounds {
 	return bounds{blocks: 10_000 + size/40, links: 5_000 + size/48, images: 2_000 + size/96, headings: 2_000 + size/48}
 }
 
-// parsed is what is parsed of a page; not all of it if it has too many marks.
+// parsed returns what is parsed of a page; not all of it if it has too many marks.
 func parsed(body []byte) (part []byte, whole bool) {
 	at := 0
 	for range maxMarks {

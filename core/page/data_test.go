@@ -12,7 +12,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-// whole is all there is on a page, in words.
+// whole returns all there is on a page, in words.
 func whole(p *Page) string {
 	var b strings.Builder
 	b.WriteString(gist(p))

@@ -42,7 +42,7 @@ type Details struct {
 	Testimonials int
 	// Years is what the page says of its years in trade, empty for nothing.
 	Years string
-	// UnderConstruction reports whether a page says so and holds little else.
+	// UnderConstruction reports whether the page says that it is, and holds little else.
 	UnderConstruction bool
 }
 
@@ -145,7 +145,7 @@ const (
 	foreignTries = 6  // blocks of a page whose language is told: it is slow
 )
 
-// telephones are the numbers that links of the page call.
+// telephones returns the numbers that links of the page call.
 func (p *Page) telephones() (out []string) {
 	for i := range p.Links {
 		if scheme, rest := contact.Scheme(p.Links[i].Href); scheme == "tel" {

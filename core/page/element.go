@@ -202,7 +202,7 @@ func (w *walker) backgrounds(st *style.Style, ctx *context) {
 
 func preformatted(a atom.Atom) bool { return a == atom.Pre || a == atom.Listing || a == atom.Xmp }
 
-// ownDisplay is the display by the browser's own sheet and the attribute
+// ownDisplay returns the display by the browser's own sheet and the attribute
 // hidden.
 func ownDisplay(n *html.Node, a *attributes) style.Display {
 	switch {

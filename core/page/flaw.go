@@ -6,7 +6,7 @@ import (
 	"inktally/core/finding"
 )
 
-// Findings are what is wrong with the page by itself, the gravest first (rule 11).
+// Findings returns what is wrong with the page by itself, the gravest first (rule 11).
 func (p *Page) Findings() []finding.Finding {
 	d := p.Details()
 	linked, number := false, ""

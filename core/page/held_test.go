@@ -11,7 +11,7 @@ import (
 // mostHeld is how much a page may hold in memory beside its HTML, times.
 const mostHeld = 8
 
-// held is what a page of some HTML holds in memory, as it is kept at hand.
+// held returns what a page of some HTML holds in memory, as it is kept at hand.
 func held(html []byte) (actual, stated int) {
 	var before, after runtime.MemStats
 	runtime.GC()

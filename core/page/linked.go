@@ -27,7 +27,7 @@ func Linked(body []byte, src Source) []string {
 	return linked.Sheets(doc, src.base())
 }
 
-// base is what relative addresses start from, before the page has said otherwise.
+// base returns what relative addresses start from, before the page has said otherwise.
 func (src *Source) base() string {
 	if src.Base != "" {
 		return src.Base

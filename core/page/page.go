@@ -42,7 +42,7 @@ type Words struct {
 	Seen, Copy, Hidden int
 }
 
-// Frame is what is seen but is no copy: menus, headers, footers (rule 8.6).
+// Frame returns what is seen but is no copy: menus, headers, footers (rule 8.6).
 func (w Words) Frame() int { return w.Seen - w.Copy }
 
 // Kind is what a block is in its page.
@@ -119,7 +119,7 @@ func (b *Block) Path() string {
 // Text returns the text of block i, white space collapsed.
 func (p *Page) Text(i int) string { return p.scan.Text[p.Blocks[i].start:p.Blocks[i].end] }
 
-// TextStart is where the text of block i starts in the text of Scan.
+// TextStart returns where the text of block i starts in the text of Scan.
 func (p *Page) TextStart(i int) int { return int(p.Blocks[i].start) }
 
 // Scan returns the tokens of all blocks; TokenRange returns which are block i's.
@@ -211,7 +211,7 @@ const (
 	SheetMissing Warning = "sheet_missing"
 )
 
-// Warnings are all of them.
+// Warnings returns all of them.
 func Warnings() []Warning {
 	return []Warning{DrawnByScript, NoText, TooDeep, TooMuch, NotHTML, SheetMissing}
 }

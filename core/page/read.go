@@ -74,7 +74,7 @@ func asPage(plain []byte) []byte {
 // bytesPerBlock is a guess that saves the list of blocks from growing often.
 const bytesPerBlock = 160
 
-// looksBinary reports whether data no web page can be: NULs among the first
+// looksBinary reports whether data can be no web page: NULs among the first
 // characters.
 func looksBinary(decoded []byte) bool {
 	head := decoded[:min(len(decoded), 1024)]

@@ -17,7 +17,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-// gist is all that a reading says of a page, but for where in the source it
+// gist returns all that a reading says of a page, but for where in the source it
 // stands.
 func gist(p *Page) string {
 	var b strings.Builder

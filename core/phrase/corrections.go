@@ -73,7 +73,7 @@ func spellingsAsTies(places []place.Place) (ties Ties) {
 	return ties
 }
 
-// family is the family of a phrase: by its words, or where the user put it.
+// family returns the family of a phrase: by its words, or where the user put it.
 func (l Language) family(p Phrase) string {
 	own := p.folded()
 	with, ok := l.corrections.With[own]

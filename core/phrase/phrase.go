@@ -23,7 +23,7 @@ type Phrase struct {
 	family string
 }
 
-// Family is the key of the phrase's family: its content words and its place
+// Family returns the key of the phrase's family: its content words and its place
 // (rule 3.5). It is the same from run to run, as long as the client's
 // language, places and ties are.
 func (p Phrase) Family() string { return p.family }
@@ -155,7 +155,7 @@ func inFull(tokens []string) []string {
 // Empty reports whether a phrase is nothing but spaces and signs.
 func (p Phrase) Empty() bool { return len(p.Tokens) == 0 }
 
-// byRule is the family of a phrase by its words (rule 3.5).
+// byRule returns the family of a phrase by its words (rule 3.5).
 func (p Phrase) byRule() string {
 	if len(p.Stems) == 0 {
 		return "|" + p.folded()
@@ -167,10 +167,10 @@ func (p Phrase) byRule() string {
 	return key
 }
 
-// folded is the same for phrases that differ in signs and case only.
+// folded returns the same for phrases that differ in signs and case only.
 func (p Phrase) folded() string { return strings.Join(p.Tokens, " ") }
 
-// Fold is the same for phrases that differ in signs and case only: their
+// Fold returns the same for phrases that differ in signs and case only: their
 // tokens, parted by spaces.
 func Fold(phrase string) string { return strings.Join(text.Tokens(phrase), " ") }
 

@@ -104,7 +104,7 @@ var nationOf = func() map[string]string {
 	return out
 }()
 
-// Nation is the country, by its code of two letters, that a name is that of; empty
+// Nation returns the country, by its code of two letters, that a name is that of; empty
 // for none.
 func Nation(name string) string { return nationOf[strings.ToLower(strings.TrimSpace(name))] }
 
@@ -112,7 +112,7 @@ func Nation(name string) string { return nationOf[strings.ToLower(strings.TrimSp
 // have is read: WA, NT.
 var preferred = []string{"US", "CA", "GB", "IE", "AU"}
 
-// Regions are those that a form is one of: the name of a state, a province or a
+// Regions returns those that a form is one of: the name of a state, a province or a
 // county, or an abbreviation of it.
 func Regions(form string) []Region {
 	all := regionsByForm[strings.Join(text.Tokens(form), " ")]
@@ -145,7 +145,7 @@ func StateAbbreviation(s string) (string, bool) {
 	return "", false
 }
 
-// Country is the country of a place by its state, empty if it is not known.
+// Country returns the country of a place by its state, empty if it is not known.
 func (p Place) Country() string {
 	if r := Regions(p.State); len(r) > 0 {
 		return r[0].Country

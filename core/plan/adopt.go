@@ -18,7 +18,7 @@ func Adopt(choices map[Ref]Choice, p *Aim) {
 	}
 }
 
-// Today is the key that a program of today has for one that an older program kept.
+// Today returns the key that a program of today has for one that an older program kept.
 func Today(kept string, familyOf func(phrase string) (key string, ok bool)) string {
 	kind, of := ReadKey(kept)
 	if family, ok := familyOf(of); of != "" && ok {
@@ -27,7 +27,7 @@ func Today(kept string, familyOf func(phrase string) (key string, ok bool)) stri
 	return kept
 }
 
-// Idle are the choices of a study whose lines are no more in its plan: they are kept, and hold
+// Idle returns the choices of a study whose lines are no more in its plan: they are kept, and hold
 // again when the lines come back.
 func (plan *Plan) Idle(s *Study) []Ref {
 	has := map[Ref]bool{}

@@ -13,7 +13,7 @@ import (
 // were proposed, and the files that were given a name.
 type Names struct{ all, files map[string]bool }
 
-// NamesOf are those of the images of pages.
+// NamesOf returns those of the images of pages.
 func NamesOf(pages ...Aim) *Names {
 	out := &Names{all: map[string]bool{}, files: map[string]bool{}}
 	for i := range pages {
@@ -95,7 +95,7 @@ func (b *builder) nameImages(taken *Names) {
 	}
 }
 
-// imageWishes are what the names may say, in order of worth: a family by the member that
+// imageWishes returns what the names may say, in order of worth: a family by the member that
 // is for an image name, where it is missing.
 func (b *builder) imageWishes() []string {
 	var out []string
@@ -110,7 +110,7 @@ func (b *builder) imageWishes() []string {
 	return append(out, b.p.Wishes...)
 }
 
-// memberFor is the member of a family that is for a slot and stands nowhere yet.
+// memberFor returns the member of a family that is for a slot and stands nowhere yet.
 func (b *builder) memberFor(f *Stake, slot sheet.Slot) (Member, bool) {
 	for i, m := range f.Members[:min(len(f.Members), b.room[f.Key])] {
 		if memberSlots[i%len(memberSlots)] == slot && !stands(b.p.placed(m.Text).Exact) {
@@ -120,7 +120,7 @@ func (b *builder) memberFor(f *Stake, slot sheet.Slot) (Member, bool) {
 	return Member{}, false
 }
 
-// images are those of the page as names are proposed for them. The same file once more
+// images returns those of the page as names are proposed for them. The same file once more
 // needs no name of its own.
 func (n *naming) images() []imagename.Image {
 	if !n.b.p.there() {
@@ -159,7 +159,7 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 	n.names = append(n.names, p)
 }
 
-// named is a name with the gain of the family that it carries.
+// named returns a name with the gain of the family that it carries.
 func (n *naming) named(slug string) Part {
 	b, rule := n.b, PartRuleOf(ImageName)
 	p := Part{Kind: ImageName, Rivals: HaveIt{Of: len(b.p.Rivals)}}

@@ -52,7 +52,7 @@ var kinds = []KindRule{
 	{Kind: ByHand, Front: PagesFront},
 }
 
-// Kinds are all kinds, in the order of a brief.
+// Kinds returns all kinds, in the order of a brief.
 func Kinds() []Kind {
 	out := make([]Kind, len(kinds))
 	for i, r := range kinds {
@@ -70,5 +70,5 @@ func KindRuleOf(k Kind) KindRule {
 	return kinds[i]
 }
 
-// Front is that of a kind of target.
+// Front returns that of a kind of target.
 func (k Kind) Front() Front { return KindRuleOf(k).Front }

@@ -64,7 +64,7 @@ func (w *worker) tie(a, b *Target) int {
 	return strings.Compare(a.Key, b.Key)
 }
 
-// next is the index of the target that is worth doing next, among those in the order of
+// next returns the index of the target that is worth doing next, among those in the order of
 // ties; -1 if none is free.
 func (w *worker) next(left []Target) int {
 	best, slice, gainful := -1, -1, false
@@ -131,7 +131,7 @@ const (
 	PagesFront   Front = "pages"
 )
 
-// Fronts are all of them.
+// Fronts returns all of them.
 func Fronts() []Front { return []Front{WordsFront, PhrasesFront, ImagesFront, PagesFront} }
 
 // Telling puts targets into the order of telling: by front, the one with the largest gain

@@ -51,7 +51,7 @@ func (y Rules) builder(p *Aim) *builder {
 	return b
 }
 
-// first is the key of the page's first family, empty for none.
+// first returns the key of the page's first family, empty for none.
 func (b *builder) first() string {
 	if len(b.p.Families) == 0 {
 		return ""
@@ -86,7 +86,7 @@ func (b *builder) build() {
 	b.cutBack()
 }
 
-// slices are the words to write, a sitting each (rules 10.1, 12.2).
+// slices returns the words to write, a sitting each (rules 10.1, 12.2).
 func (b *builder) slices() []Target {
 	var out []Target
 	for _, s := range b.outline {

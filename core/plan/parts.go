@@ -45,7 +45,7 @@ const (
 	Pictures  Where = "images"
 )
 
-// Wheres are all of them.
+// Wheres returns all of them.
 func Wheres() []Where { return []Where{WholePage, Head, Text, Pictures} }
 
 // PartRule is all that the rules know of a kind of part.
@@ -109,7 +109,7 @@ var partKinds = []PartRule{
 	{Kind: DeadLink, Where: WholePage, Effort: "minutes.place", minutes: func(m Minutes) float64 { return m.Place }},
 }
 
-// PartKinds is the table of all kinds of parts, in the order of a brief.
+// PartKinds returns the table of all kinds of parts, in the order of a brief.
 func PartKinds() []PartRule { return slices.Clone(partKinds) }
 
 // PartRuleOf returns the row of a kind.

@@ -10,7 +10,7 @@ import (
 	"inktally/core/text"
 )
 
-// FirstSlots are the slots in which the first family of a page must stand
+// FirstSlots returns the slots in which the first family of a page must stand
 // exactly (rule 9.2).
 func FirstSlots(kind site.Kind) []sheet.Slot {
 	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt,
@@ -37,7 +37,7 @@ func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
 // half is the share that is missing of what stands there loosely.
 const half = 0.5
 
-// missing is the share of a slot that a family lacks.
+// missing returns the share of a slot that a family lacks.
 func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 	switch {
 	case placed.Exact.In(slot) > 0:
@@ -67,7 +67,7 @@ func (p *Part) say(m Member) {
 	p.Phrase = &Saying{Family: p.Phrase.Family, Text: m.Text, Member: true, Searches: m.Searches}
 }
 
-// now is what stands in a slot that holds one text.
+// now returns what stands in a slot that holds one text.
 func (b *builder) now(rule PartRule) string {
 	if !b.p.there() || rule.now == nil {
 		return ""
@@ -79,7 +79,7 @@ func (b *builder) now(rule PartRule) string {
 // their searches (rule 9.3).
 var memberSlots = []sheet.Slot{sheet.Subheads, sheet.Body, sheet.ImageNames, sheet.Alt}
 
-// lacking are the members that stand nowhere on the page, each with the slot that it is
+// lacking returns the members that stand nowhere on the page, each with the slot that it is
 // for.
 func (b *builder) lacking(f *Stake) map[sheet.Slot][]Member {
 	out := map[sheet.Slot][]Member{}
@@ -235,7 +235,7 @@ func (b *builder) bodyCount(f *Stake, planned int, share float64) (Part, bool) {
 	return p, true
 }
 
-// counts are how often the first family should stand in the copy of the page, and how
+// counts returns how often the first family should stand in the copy of the page, and how
 // often by today's words (rule 9.4).
 func (b *builder) counts(f *Stake) (all, today int) {
 	rate := b.rate(f)
@@ -254,7 +254,7 @@ func (b *builder) counts(f *Stake) (all, today int) {
 	return all, min(all, max(1, round(float64(copied)*rate/1000)))
 }
 
-// rate is how often the first family should stand in 1,000 words: the median of the
+// rate returns how often the first family should stand in 1,000 words: the median of the
 // rivals that carry it, within bounds (rule 9.4).
 func (b *builder) rate(f *Stake) float64 {
 	var rates []float64

@@ -24,7 +24,7 @@ var topics = outline.Topics{Services: []outline.Topic{{Name: "chimney sweep", Fo
 
 func words(n int) string { return strings.Repeat("word ", n) }
 
-// client is a client of several pages, drawn or to be made.
+// client returns a client of several pages, drawn or to be made.
 func client(t *rapid.T) Study {
 	q := asked("chimney sweep tarn harbor", "flue liner tarn harbor", "chimney sweep ostrey", "chimney sweep quillby")
 	s := Study{Choices: map[Ref]Choice{}}
@@ -207,7 +207,7 @@ func TestDroppingARival(t *testing.T) {
 	})
 }
 
-// uncited are the parts of a page's targets that cite no rival: what is to stand in its
+// uncited returns the parts of a page's targets that cite no rival: what is to stand in its
 // head, its opening and on its images. How many words and mentions there are to be comes
 // from rivals.
 func uncited(list []Target, page string) map[string]Part {

@@ -15,7 +15,7 @@ const (
 	longestDescription = 155
 )
 
-// proposal is a whole title, description or h1 that says a phrase (rule 9.2), empty for
+// proposal returns a whole title, description or h1 that says a phrase (rule 9.2), empty for
 // other kinds.
 func (b *builder) proposal(kind PartKind, phrase string) string {
 	spoken := place.Capitals(phrase, b.places(), true)
@@ -30,7 +30,7 @@ func (b *builder) proposal(kind PartKind, phrase string) string {
 	return ""
 }
 
-// places are those that are written with capitals.
+// places returns those that are written with capitals.
 func (b *builder) places() []place.Place {
 	if places := b.p.Criteria.Language().Places; len(places) > 0 {
 		return places
@@ -38,7 +38,7 @@ func (b *builder) places() []place.Place {
 	return b.p.Named
 }
 
-// title is the phrase, the state and the name, as much of it as there is room for.
+// title returns the phrase, the state and the name, as much of it as there is room for.
 func (b *builder) title(spoken, phrase string) string {
 	state, name := b.state(phrase), ""
 	if b.p.Topics.Firm != "" {
@@ -52,7 +52,7 @@ func (b *builder) title(spoken, phrase string) string {
 	return spoken
 }
 
-// state is the abbreviation of the state, behind a phrase that ends in its town.
+// state returns the abbreviation of the state, behind a phrase that ends in its town.
 func (b *builder) state(phrase string) string {
 	tokens := text.Tokens(phrase)
 	for _, p := range b.places() {
@@ -65,7 +65,7 @@ func (b *builder) state(phrase string) string {
 	return ""
 }
 
-// description is the phrase, who does it where, and how to get in touch.
+// description returns the phrase, who does it where, and how to get in touch.
 func (b *builder) description(spoken, phrase string) string {
 	sentence := spoken + b.state(phrase) + "."
 	t := b.p.Topics

@@ -8,7 +8,7 @@ import (
 	"inktally/core/wordtarget"
 )
 
-// Sum is what the weights come to together: 100.
+// Sum returns what the weights come to together: 100.
 func (w Weights) Sum() float64 {
 	return w.Words + w.Title + w.H1 + w.Subheads + w.Body + w.ImageNames + w.Opening + w.Address + w.Alt + w.Description
 }
@@ -65,7 +65,7 @@ type Rules struct {
 	SlicePercent float64
 }
 
-// StandardRules are those that everybody starts with.
+// StandardRules returns those that everybody starts with.
 func StandardRules() Rules {
 	return Rules{
 		Words: wordtarget.StandardRules(),
@@ -83,7 +83,7 @@ func StandardRules() Rules {
 	}
 }
 
-// Carrying is how many images of a kind of page must carry a phrase (rule
+// Carrying returns how many images of a kind of page must carry a phrase (rule
 // 10.2).
 func (y Rules) Carrying(k site.Kind) int {
 	if k == site.Home {

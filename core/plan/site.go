@@ -23,10 +23,10 @@ func (y Rules) repairs(s *Study) *repairs {
 	return r
 }
 
-// placeFix is the target that gathers what contradicts the place of a page.
+// placeFix returns the target that gathers what contradicts the place of a page.
 func placeFix() Target { return fixOf(finding.Finding{Type: finding.PlaceWrong}) }
 
-// fixOf is the fix of a finding, before its parts.
+// fixOf returns the fix of a finding, before its parts.
 func fixOf(f finding.Finding) Target {
 	return Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, Finding: &f}
 }
@@ -63,7 +63,7 @@ func (r *repairs) find(f finding.Finding) {
 	}
 }
 
-// page is the client's page at an address, its home page where there is none.
+// page returns the client's page at an address, its home page where there is none.
 func (r *repairs) page(address string) *Aim {
 	home := 0
 	for i := range r.study.Pages {
@@ -121,7 +121,7 @@ func (r *repairs) gather(p *Aim, t Target, part Part) {
 	}
 }
 
-// faulty is a part that mends a finding.
+// faulty returns a part that mends a finding.
 func (r *repairs) faulty(k PartKind, about string, f finding.Finding) Part {
 	part := Part{Key: partKey(k, about), Kind: k, Finding: &f}
 	part.takes(r.y.each(PartRuleOf(k)))
@@ -144,7 +144,7 @@ func (r *repairs) wrongPlace(p *Aim, f finding.Finding) {
 	r.gather(p, placeFix(), r.faulty(WrongPlace, string(f.Where)+" "+f.Place, f))
 }
 
-// ownPage is the area page of a town that is there, nil for none.
+// ownPage returns the area page of a town that is there, nil for none.
 func (r *repairs) ownPage(town string) *Aim {
 	for i := range r.study.Pages {
 		if p := &r.study.Pages[i]; p.Kind == site.Area && p.Place == town && p.there() {

@@ -110,14 +110,14 @@ const (
 	Dropped State = "dropped"
 )
 
-// States are all of them.
+// States returns all of them.
 func States() []State { return []State{Open, Kept, Changed, Dropped} }
 
 // Ref names a target of a client, or a part of one: the key of its page, and its own, which no
 // other target or part of the page has.
 type Ref struct{ Page, Key string }
 
-// String is the name as the API has it.
+// String returns the name as the API has it.
 func (r Ref) String() string { return r.Page + " | " + r.Key }
 
 // there reports whether the page is there and was read.
@@ -130,7 +130,7 @@ func (p *Aim) frame() int {
 	return p.Frame
 }
 
-// seen are the words of the page; those of one to make are the menus and footers
+// seen returns the words of the page; those of one to make are the menus and footers
 // that it will come with.
 func (p *Aim) seen() int {
 	switch {
@@ -157,7 +157,7 @@ func (p *Aim) rivalWords() []int {
 	return out
 }
 
-// family is the placement of a family on the page, an empty one without a page.
+// family returns the placement of a family on the page, an empty one without a page.
 func (p *Aim) family(key string) sheet.Placement {
 	if !p.there() {
 		return sheet.Placement{}
@@ -165,7 +165,7 @@ func (p *Aim) family(key string) sheet.Placement {
 	return p.Client.Family(key)
 }
 
-// placed is the placement of a phrase on the page.
+// placed returns the placement of a phrase on the page.
 func (p *Aim) placed(phrase string) sheet.Placement {
 	if !p.there() {
 		return sheet.Placement{}
@@ -173,7 +173,7 @@ func (p *Aim) placed(phrase string) sheet.Placement {
 	return p.Client.Phrase(phrase)
 }
 
-// OutlineOf are the sections that a page should have (rule 10.1); one without a word target
+// OutlineOf returns the sections that a page should have (rule 10.1); one without a word target
 // has none.
 func (y Rules) OutlineOf(p *Aim) []outline.Section {
 	w := y.WordTargetOf(p)
@@ -201,13 +201,13 @@ func (y Rules) OutlineOf(p *Aim) []outline.Section {
 // (rule 9.3).
 func (y Rules) families(w wordtarget.Target) int { return max(1, w.Target/max(1, y.WordsPerFamily)) }
 
-// WordTargetOf is how many words the page needs (rule 8).
+// WordTargetOf returns how many words the page needs (rule 8).
 func (y Rules) WordTargetOf(p *Aim) wordtarget.Target { return y.WordTargetBeside(p, p.rivalWords()) }
 
-// WordTargetBeside is how many words the page would need if its rivals had so many.
+// WordTargetBeside returns how many words the page would need if its rivals had so many.
 func (y Rules) WordTargetBeside(p *Aim, rivals []int) wordtarget.Target {
 	return y.Words.Of(p.Kind, p.seen(), p.frame(), rivals)
 }
 
-// Key is that of its target.
+// Key returns that of its target.
 func (o Own) Key() string { return partKey(ByHand, strconv.FormatInt(o.ID, 10)) }

@@ -22,7 +22,7 @@ func (p *Part) weigh(y Rules, rule PartRule, families []Stake, missing ...sum.St
 	p.Rank = append(sum.Sum{{Value: rank}}, factors...).Result()
 }
 
-// stake is the first step of a gain: what the families at stake may bring.
+// stake returns the first step of a gain: what the families at stake may bring.
 func stake(rule PartRule, families []Stake) sum.Step {
 	s := sum.Step{Code: sum.OfPhrase, Rule: "12.2"}
 	if rule.Kind == Words {
@@ -37,12 +37,12 @@ func stake(rule PartRule, families []Stake) sum.Step {
 	return s
 }
 
-// missingShare is the step of a share that is missing.
+// missingShare returns the step of a share that is missing.
 func missingShare(code sum.Code, share float64) sum.Step {
 	return sum.Step{Code: code, Op: sum.Times, Value: share, Unit: sum.Percent, Rule: "12.2"}
 }
 
-// missingIn is the step of a phrase that is not in a slot, or loosely.
+// missingIn returns the step of a phrase that is not in a slot, or loosely.
 func missingIn(share float64) sum.Step {
 	if share == half {
 		return missingShare(sum.Loosely, share)
@@ -50,7 +50,7 @@ func missingIn(share float64) sum.Step {
 	return missingShare(sum.AllMissing, share)
 }
 
-// lessMembers are the steps of what members leave of a slot.
+// lessMembers returns the steps of what members leave of a slot.
 func lessMembers(share float64) []sum.Step {
 	if share == 1 {
 		return nil
@@ -75,26 +75,26 @@ func (p *Part) takes(steps ...sum.Step) {
 	p.Minutes = p.Effort.Result()
 }
 
-// effort is the step of a time that the yardstick has.
+// effort returns the step of a time that the yardstick has.
 func effort(code sum.Code, minutes float64, figure string) sum.Step {
 	return sum.Step{Code: code, Value: minutes, Unit: sum.Minutes, Rule: "12.3", Figure: figure}
 }
 
-// each is the time of a part of a kind.
+// each returns the time of a part of a kind.
 func (y Rules) each(rule PartRule) sum.Step {
 	return effort(sum.Each, rule.minutes(y.Minutes), rule.Effort)
 }
 
-// inNewPage is the time of a part that is in that of making its page.
+// inNewPage returns the time of a part that is in that of making its page.
 func (b *builder) inNewPage() sum.Step { return effort(sum.InNewPage, 0, "minutes.new_page") }
 
-// ofWords are the steps of the time that words take.
+// ofWords returns the steps of the time that words take.
 func (y Rules) ofWords(words int) sum.Sum {
 	return sum.Sum{effort(sum.HundredWords, y.Minutes.HundredWords, "minutes.hundred_words"),
 		{Code: sum.Hundreds, Op: sum.Times, Value: float64(words) / 100, Count: words, Rule: "12.3"}}
 }
 
-// effortOf are the steps of the time that a target of one line takes on a page.
+// effortOf returns the steps of the time that a target of one line takes on a page.
 func (y Rules) effortOf(k Kind, p *Aim) sum.Sum {
 	rule := KindRuleOf(k)
 	if rule.minutes == nil { // all of the page's words are written anew

@@ -98,7 +98,7 @@ func (t *Target) PerHour() float64 {
 	return t.Rank * 60 / t.Minutes
 }
 
-// words are those that a slice brings.
+// words returns those that a slice brings.
 func (t *Target) words() int {
 	n := 0
 	for _, p := range t.Parts {

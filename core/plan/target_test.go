@@ -24,7 +24,7 @@ func asked(phrases ...string) *sheet.Criteria {
 		Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{})})
 }
 
-// families are those of criteria, with their gains.
+// families returns those of criteria, with their gains.
 func families(q *sheet.Criteria, gains ...float64) (out []Stake) {
 	for i, f := range q.Families {
 		out = append(out, Stake{Key: f.Key, Text: q.Phrases[f.Members[0]], Gain: gains[i], Known: true})
@@ -35,7 +35,7 @@ func families(q *sheet.Criteria, gains ...float64) (out []Stake) {
 // sweepKey is the family of "chimney sweep tarn harbor".
 const sweepKey = "chimney harbor sweep tarn"
 
-// plan is the plan of one page.
+// plan returns the plan of one page.
 func plan(p Aim) Plan {
 	p.Key = "p1"
 	return StandardRules().Plan(Study{Pages: []Aim{p}})
@@ -157,7 +157,7 @@ func TestNewPage(t *testing.T) {
 	assert.InDelta(t, 2*.96, gain, .001, "all of it but for the address, which a home page has none of")
 }
 
-// fixed is a target of so many minutes and of no page.
+// fixed returns a target of so many minutes and of no page.
 func fixed(key string, gain, minutes float64) Target {
 	return Target{Key: key, Rank: gain, Gain: gain, Minutes: minutes, Choice: Choice{State: Open}}
 }

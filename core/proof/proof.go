@@ -84,7 +84,7 @@ func Of(in Input) Report {
 	return r
 }
 
-// frame is what the copy will stand in: that of today's page.
+// frame returns what the copy will stand in: that of today's page.
 func frame(p *plan.Aim) int {
 	if p.Client != nil {
 		return p.Client.Page.Words.Frame()
@@ -92,7 +92,7 @@ func frame(p *plan.Aim) int {
 	return p.Frame
 }
 
-// slots are the kinds of parts that a draft can have: text alone has no title and no
+// slots returns the kinds of parts that a draft can have: text alone has no title and no
 // images.
 func slots(draft *page.Page) map[plan.PartKind]bool {
 	out := map[plan.PartKind]bool{plan.H1: true, plan.Opening: true, plan.Subhead: true, plan.Body: true}

@@ -22,7 +22,7 @@ const (
 	FromDraft   Source = "draft" // a version that is not live
 )
 
-// Sources are all of them.
+// Sources returns all of them.
 func Sources() []Source {
 	return []Source{FromWeb, FromBrowser, FromFile, FromArchive, FromPaste, FromTab, FromDraft}
 }
@@ -37,7 +37,7 @@ const (
 	Rendered  Mode = "rendered"
 )
 
-// Modes are all of them.
+// Modes returns all of them.
 func Modes() []Mode { return []Mode{Automatic, Served, Rendered} }
 
 // Facts are the figures of a reading that lists show.
@@ -47,7 +47,7 @@ type Facts struct {
 	Warnings []page.Warning
 }
 
-// FactsOf are those of a page.
+// FactsOf returns those of a page.
 func FactsOf(p *page.Page) Facts {
 	return Facts{Title: p.Title, Words: p.Words, Warnings: p.Warnings}
 }

@@ -84,7 +84,7 @@ func (s *scan) otherWithin(b block) bool {
 	return false
 }
 
-// blocks are the roots of links that lead out, and of businesses that have none, in
+// blocks returns the roots of links that lead out, and of businesses that have none, in
 // order and each once.
 func (s *scan) blocks() []block {
 	taken := map[*html.Node]bool{}
@@ -128,7 +128,7 @@ func (s *scan) blocks() []block {
 	return apart
 }
 
-// span are the units below a node.
+// span returns the units below a node.
 func (s *scan) span(root *html.Node) (lo, hi int) { return s.found[root].lo, s.found[root].hi }
 
 func within(n, root *html.Node) bool {
@@ -270,7 +270,7 @@ func (s *scan) tellsMore(units []unit, e Entry) bool {
 	})
 }
 
-// targetOf is where a block leads: the target of its heading, else of its first link.
+// targetOf returns where a block leads: the target of its heading, else of its first link.
 func (s *scan) targetOf(units []unit) (target, domain string) {
 	for _, heading := range []bool{true, false} {
 		for _, u := range units {
@@ -287,7 +287,7 @@ func (s *scan) targetOf(units []unit) (target, domain string) {
 	return "", ""
 }
 
-// titleOf is the title of a block: its heading, else the text of a link that leads out
+// titleOf returns the title of a block: its heading, else the text of a link that leads out
 // and names something, else its first text.
 func (s *scan) titleOf(units []unit) string {
 	named := func(u unit) bool {

@@ -64,7 +64,7 @@ func factsOf(texts []string) (f facts) {
 	return f
 }
 
-// ratingOf is the rating that a text gives.
+// ratingOf returns the rating that a text gives.
 func ratingOf(s string) (float64, bool) {
 	for _, form := range []*regexp.Regexp{ratingText, rated, ratingBare} {
 		if m := form.FindStringSubmatch(s); m != nil {
@@ -84,7 +84,7 @@ func isRating(s string) bool {
 	return ok || len(s) < 60 && unrated.MatchString(s)
 }
 
-// reviewsOf is how many reviews a text counts: 1,204 or 1.2K, in brackets or before the
+// reviewsOf returns how many reviews a text counts: 1,204 or 1.2K, in brackets or before the
 // word for them.
 func reviewsOf(s string) (int, bool) {
 	for _, form := range []*regexp.Regexp{counted, bracketed} {
@@ -114,7 +114,7 @@ func amount(digits, unit string) (int, bool) {
 	return int(n + .5), n < 1e9
 }
 
-// phoneOf is the telephone number that a text holds, as it stands there.
+// phoneOf returns the telephone number that a text holds, as it stands there.
 func phoneOf(s string) string {
 	if len(s) > 400 || !manyDigits(s) {
 		return ""

@@ -182,7 +182,7 @@ func digitsOf(s string) string {
 	}, s)
 }
 
-// root is the largest element around a node that holds one entry.
+// root returns the largest element around a node that holds one entry.
 func (s *scan) root(n *html.Node) *html.Node {
 	for n.Parent != nil && n.Parent.DataAtom != atom.Body && n.Parent.DataAtom != atom.Html &&
 		n.Parent.Type != html.DocumentNode {

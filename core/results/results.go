@@ -26,7 +26,7 @@ const (
 	Organic      Part = "organic"
 )
 
-// Parts are all of them.
+// Parts returns all of them.
 func Parts() []Part { return []Part{Paid, Map, MapSponsored, Organic} }
 
 // Entry is an entry of a results page. What the page does not say is empty or nil.

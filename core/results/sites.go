@@ -2,7 +2,7 @@ package results
 
 import "inktally/core/lineup"
 
-// WithSites are the entries of a page with addresses where they can be told: a copied text
+// WithSites returns the entries of a page with addresses where they can be told: a copied text
 // shows the domain alone, and of the map not even that; of a business on the map it is the
 // address of the result of the same name (rule 6.6).
 func (p Results) WithSites() []Entry {
@@ -22,7 +22,7 @@ func (p Results) WithSites() []Entry {
 	return out
 }
 
-// addressOf is the address of the first organic result of the firm of a name, empty for none.
+// addressOf returns the address of the first organic result of the firm of a name, empty for none.
 func addressOf(name string, entries []Entry) string {
 	for _, e := range entries {
 		if e.Part == Organic && lineup.IsNamed(name, e.Title, e.URL) {

@@ -27,7 +27,7 @@ const (
 	SponsoredField Field = "sponsored"
 )
 
-// Fields are all of them.
+// Fields returns all of them.
 func Fields() []Field {
 	return []Field{NoField, PartField, PositionField, RatingField, ReviewsField, TitleField, URLField, DomainField,
 		PhoneField, YearsField, SponsoredField}
@@ -153,7 +153,7 @@ func has(at map[Field]int, field Field) bool {
 	return ok
 }
 
-// partOf is the part that a table names; what names none is organic.
+// partOf returns the part that a table names; what names none is organic.
 func partOf(spoken, sponsored string) Part {
 	folded := " " + fold(spoken) + " "
 	holds := func(words ...string) bool {

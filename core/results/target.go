@@ -14,7 +14,7 @@ type links struct {
 	own  string // the registrable domain of the page's site, empty if it is not known
 }
 
-// target is the real target of a link on another site, empty for one of the page's
+// target returns the real target of a link on another site, empty for one of the page's
 // own and for what is no address. A link that redirects names it in its query.
 func (l links) target(href string) string {
 	href = strings.TrimSpace(href)
@@ -43,7 +43,7 @@ func (l links) target(href string) string {
 	return u.String()
 }
 
-// innerTarget is the address that a link carries in its query, plain or as base64.
+// innerTarget returns the address that a link carries in its query, plain or as base64.
 // One of a site of its own is taken only where the link does nothing else.
 func innerTarget(u *url.URL, own bool) string {
 	query := u.Query()
@@ -88,7 +88,7 @@ func passes(path string) bool {
 	return false
 }
 
-// decoded is an address that is written as base64, empty for none.
+// decoded returns an address that is written as base64, empty for none.
 func decoded(v string) string {
 	if len(v) < 12 {
 		return ""

@@ -67,7 +67,7 @@ func isGeneric(s string) bool { return generic[fold(s)] }
 var shownAddress = regexp.MustCompile(
 	`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>].*)?( ?[·•|-] ?\S+)?$`)
 
-// domainOf is the domain of a text that is a shown address, empty for none.
+// domainOf returns the domain of a text that is a shown address, empty for none.
 func domainOf(s string) string {
 	s = strings.TrimSpace(s)
 	if len(s) > 300 {

@@ -18,7 +18,7 @@ type Placement struct {
 	InCopy int
 }
 
-// Rate is the number of occurrences per 1,000 copy words (rule 3.4).
+// Rate returns the number of occurrences per 1,000 copy words (rule 3.4).
 func (p Placement) Rate(copyWords int) float64 {
 	if copyWords == 0 {
 		return 0
@@ -26,7 +26,7 @@ func (p Placement) Rate(copyWords int) float64 {
 	return float64(p.InCopy) * 1000 / float64(copyWords)
 }
 
-// Density is the keyword density in percent of a phrase of so many tokens
+// Density returns the keyword density in percent of a phrase of so many tokens
 // (rule 3.4).
 func (p Placement) Density(tokens, copyWords int) float64 {
 	return p.Rate(copyWords) * float64(tokens) / 10

@@ -22,7 +22,7 @@ const (
 var slotNames = [slotCount]string{"title", "description", "address", "h1", "subheads", "opening", "body", "links",
 	"image_names", "alt", "elsewhere"}
 
-// AllSlots are all of them, Elsewhere last.
+// AllSlots returns all of them, Elsewhere last.
 func AllSlots() []Slot {
 	out := make([]Slot, slotCount)
 	for s := range out {

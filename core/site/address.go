@@ -17,7 +17,7 @@ var notPages = regexp.MustCompile(
 var files = regexp.MustCompile(
 	`(?i)\.(jpe?g|png|gif|webp|avif|svg|ico|pdf|docx?|xlsx?|zip|gz|mp[34]|webm|mov|css|js|json|xml|txt|woff2?|ttf|ics|vcf)$`)
 
-// PageAddress is an address without what makes no page of its own: its fragment and its
+// PageAddress returns an address without what makes no page of its own: its fragment and its
 // user. It is not ok for what a survey takes for no page (rule 11): query strings, sessions,
 // calendars, print views, files, paths that go in circles.
 func PageAddress(u *url.URL) (string, bool) {
@@ -50,7 +50,7 @@ func repeats(p string) bool {
 // slash at the end or none.
 func SameAddress(a, b string) bool { return a != "" && b != "" && BareAddress(a) == BareAddress(b) }
 
-// BareAddress is the same for all ways to write the address of one page.
+// BareAddress returns the same for all ways to write the address of one page.
 func BareAddress(address string) string {
 	u, err := url.Parse(address)
 	if err != nil {
@@ -59,5 +59,5 @@ func BareAddress(address string) string {
 	return BareHost(u.Host) + strings.TrimSuffix(u.EscapedPath(), "/")
 }
 
-// BareHost is a host without www.
+// BareHost returns a host without www.
 func BareHost(host string) string { return strings.TrimPrefix(strings.ToLower(host), "www.") }

@@ -80,7 +80,7 @@ func NewBinder(lang phrase.Language, services []intent.Service, acts []string) *
 // enough is the share of a form's telling words that must stand in a text.
 const enough = 0.5
 
-// Service is the service that a text names, empty for none and for several alike: the
+// Service returns the service that a text names, empty for none and for several alike: the
 // one of which the most telling words stand in it.
 func (b *Binder) Service(s string) string {
 	said := b.saying(s)
@@ -161,7 +161,7 @@ func (b *Binder) score(form []string, acts map[int]bool, said saying) float64 {
 	return 0
 }
 
-// Services are all services that texts name, each once, in their order.
+// Services returns all services that texts name, each once, in their order.
 func (b *Binder) Services(texts []string) (out []string) {
 	seen := map[string]bool{}
 	for _, t := range texts {
@@ -173,7 +173,7 @@ func (b *Binder) Services(texts []string) (out []string) {
 	return out
 }
 
-// Places are the client's places that a text names, each once.
+// Places returns the client's places that a text names, each once.
 func (b *Binder) Places(s string) (out []string) {
 	tokens := text.Tokens(s)
 	taken := make([]bool, len(tokens))

@@ -25,7 +25,7 @@ type ownText struct {
 	plain, masked shingles
 }
 
-// ownTexts are those of pages.
+// ownTexts returns those of pages.
 func ownTexts(pages []*page.Page, places []place.Place) []ownText {
 	shared, seed := sharedBlocks(pages), maphash.MakeSeed()
 	alone := len(pages) < 2 // nothing to be alike with
@@ -63,7 +63,7 @@ func copied(p *page.Page, k int) bool { return p.Blocks[k].Copy() }
 
 func blockKey(p *page.Page, k int) string { return strings.ToLower(p.Text(k)) }
 
-// sharedBlocks are the texts of blocks that stand on at least 3 pages and on half of
+// sharedBlocks returns the texts of blocks that stand on at least 3 pages and on half of
 // them.
 func sharedBlocks(pages []*page.Page) map[string]bool {
 	counts := map[string]int{}

@@ -14,7 +14,7 @@ type Towns func(tokens []string) []string
 // Knows lets the binder tell pages for towns that are none of the client's places.
 func (b *Binder) Knows(towns Towns) { b.towns = towns }
 
-// elsewhere is the town that a page is for though it is none of the client's places,
+// elsewhere returns the town that a page is for though it is none of the client's places,
 // empty for none: a town with its state in the h1 or the title, else a town of the
 // gazetteer that both the address and the h1 or title name.
 func (b *Binder) elsewhere(clues Clues) string {
@@ -43,7 +43,7 @@ func (b *Binder) elsewhere(clues Clues) string {
 	return ""
 }
 
-// barely is the name of a town without the words of services that stand before it.
+// barely returns the name of a town without the words of services that stand before it.
 func (b *Binder) barely(name string) string {
 	fields := strings.Fields(name)
 	for len(fields) > 0 {

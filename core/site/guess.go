@@ -56,7 +56,7 @@ func Guess(address, title, h1, home string, judge *intent.Judge) (kind Kind, ser
 	return Other, "", ""
 }
 
-// agreed is the one service and the one place that the texts name: if they
+// agreed returns the one service and the one place that the texts name: if they
 // name different ones there is none.
 func agreed(judge *intent.Judge, texts ...string) (service, place string) {
 	services, places := map[string]bool{}, map[string]bool{}
@@ -78,7 +78,7 @@ func agreed(judge *intent.Judge, texts ...string) (service, place string) {
 	return service, place
 }
 
-// Slug is what the path of an address says, as words; empty for a home page.
+// Slug returns what the path of an address says, as words; empty for a home page.
 func Slug(address string) string {
 	u, err := url.Parse(address)
 	if err != nil {

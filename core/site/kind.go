@@ -35,7 +35,7 @@ const (
 	ByServiceIn KindReason = "together" // the service, the place
 )
 
-// KindReasons are all of them.
+// KindReasons returns all of them.
 func KindReasons() []KindReason {
 	return []KindReason{ByAddress, ByLabel, ByService, ByPlace, BySeveral, ByRoot, ByNothing, ByHand, ByServiceIn}
 }
@@ -123,7 +123,7 @@ func (b *Binder) several(clues Clues, slug string, hub bool) (Purpose, bool) {
 	return Purpose{}, false
 }
 
-// ofSubject is the purpose of a page of a service, of a place, or of both.
+// ofSubject returns the purpose of a page of a service, of a place, or of both.
 func ofSubject(service, place string) Purpose {
 	switch {
 	case place != "" && service != "":
@@ -136,7 +136,7 @@ func ofSubject(service, place string) Purpose {
 	return Purpose{Kind: Other, Reason: ByNothing}
 }
 
-// mostly reports whether a page most of whose copy stands below headings name services, whatever
+// mostly reports whether most of the copy of a page stands below headings that name services, whatever
 // its address says.
 func (b *Binder) mostly(clues Clues) bool {
 	below := 0
@@ -260,7 +260,7 @@ func (b *Binder) vote(clues Clues, slug string) (service, place string) {
 	return winner(services, votesNeeded), winner(places, votesNeeded)
 }
 
-// titleOwn is the part of a title before the name of the firm.
+// titleOwn returns the part of a title before the name of the firm.
 func titleOwn(title string) string {
 	for _, sign := range []string{" | ", " – ", " — ", " - ", " · ", " :: "} {
 		if own, _, ok := strings.Cut(title, sign); ok && len(own) > 3 {
@@ -270,7 +270,7 @@ func titleOwn(title string) string {
 	return title
 }
 
-// winner is the one with the most votes, empty for several alike or too few.
+// winner returns the one with the most votes, empty for several alike or too few.
 func winner(votes map[string]int, least int) string {
 	best, name, alike := least-1, "", false
 	for n, v := range votes {
@@ -287,7 +287,7 @@ func winner(votes map[string]int, least int) string {
 	return name
 }
 
-// lastOf is the last part of an address's path, as words.
+// lastOf returns the last part of an address's path, as words.
 func lastOf(address string) string {
 	address, _, _ = strings.Cut(address, "?")
 	parts := strings.Split(strings.Trim(address, "/"), "/")

@@ -15,12 +15,12 @@ const (
 	Other   Kind = "other"
 )
 
-// Kinds are all of them.
+// Kinds returns all of them.
 func Kinds() []Kind { return []Kind{Home, Service, Area, About, Contact, Gallery, Article, Other} }
 
 // ForOneSubject reports whether a page is for one service or one place: others are
 // contradictions on it (rule 5.2).
 func (k Kind) ForOneSubject() bool { return k == Service || k == Area }
 
-// HasWordTarget reports whether the pages a number of words is asked of (rule 8.1).
+// HasWordTarget reports whether a number of words is asked of a kind of pages (rule 8.1).
 func (k Kind) HasWordTarget() bool { return k == Home || k.ForOneSubject() }

@@ -18,7 +18,7 @@ const (
 	LikeAnyService   LikeReason = "any_service"   // for the same place, and for another service
 )
 
-// LikeReasons are all of them.
+// LikeReasons returns all of them.
 func LikeReasons() []LikeReason {
 	return []LikeReason{LikeHome, LikeService, LikePlace, LikeServicePlace, LikeAnyService}
 }
@@ -60,7 +60,7 @@ func LikePage(of Surveyed, rival []Surveyed, home string) (LikeFound, bool) {
 	return found, true
 }
 
-// holding is the page of a rival that holds a service beside others, nil for none.
+// holding returns the page of a rival that holds a service beside others, nil for none.
 func holding(of Surveyed, rival []Surveyed) *Surveyed {
 	if of.Kind != Service {
 		return nil

@@ -26,7 +26,7 @@ const (
 	OfferedByPage    OfferReason = "page"    // a page that is for it
 )
 
-// OfferReasons are all of them.
+// OfferReasons returns all of them.
 func OfferReasons() []OfferReason {
 	return []OfferReason{OfferedByMenu, OfferedByHeading, OfferedByPage}
 }
@@ -83,7 +83,7 @@ func (s Survey) ServiceOffers(tree Tree) []Offer {
 	return out
 }
 
-// ordered are the visited pages in the order of the tree.
+// ordered returns the visited pages in the order of the tree.
 func (s Survey) ordered() []Visited {
 	visited := slices.Clone(s.Visited)
 	slices.SortFunc(visited, func(a, b Visited) int { return compareAddresses(a.URL, b.URL) })

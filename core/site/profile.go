@@ -45,7 +45,7 @@ func ProfileOf(p *page.Page, typed string) Profile {
 	return profile
 }
 
-// firmName is the part of the title, of an h1 or of a line of the footer that
+// firmName returns the part of the title, of an h1 or of a line of the footer that
 // the address has words of; empty if none has.
 func firmName(p *page.Page) string {
 	candidates := []string{p.Title, p.H1()}
@@ -137,7 +137,7 @@ func streetWord(word string) bool {
 	return false
 }
 
-// capitalized is the longest end or start of a phrase that the page writes with
+// capitalized returns the longest end or start of a phrase that the page writes with
 // capitals wherever it stands, also inside a sentence, where ordinary words have
 // none: a name, most likely the town's.
 func capitalized(p *page.Page, tokens []string) string {
@@ -154,7 +154,7 @@ func capitalized(p *page.Page, tokens []string) string {
 // insideSentence is what stands before a word inside a sentence.
 var insideSentence = regexp.MustCompile(`[\pL,] $`)
 
-// nameOf is how a text writes words, empty if they are no name in it.
+// nameOf returns how a text writes words, empty if they are no name in it.
 func nameOf(scan *text.Scan, words []string) string {
 	name, inside := "", false
 	for i := 0; i+len(words) <= len(scan.Tokens); i++ {
@@ -186,7 +186,7 @@ func standsAt(scan *text.Scan, i int, words []string) bool {
 	return true
 }
 
-// withoutTown is a phrase less its town and state.
+// withoutTown returns a phrase less its town and state.
 func withoutTown(typed string, town place.Place) string {
 	tokens := place.OneForm(text.Tokens(typed), []place.Place{town})
 	at := place.Index(tokens, town.Tokens())
@@ -203,7 +203,7 @@ func withoutTown(typed string, town place.Place) string {
 // inCapitals are the words of a name such as HomeAndConstructionBusiness.
 var inCapitals = regexp.MustCompile(`\p{Lu}\p{Ll}+`)
 
-// tradeOf is the trade that structured data names, else the service.
+// tradeOf returns the trade that structured data names, else the service.
 func tradeOf(kind, service string) string {
 	var words []string
 	for _, w := range inCapitals.FindAllString(kind, -1) {

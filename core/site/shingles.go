@@ -49,7 +49,7 @@ func shinglesOf(tokens []uint64) shingles {
 	return s
 }
 
-// sorted are all shingles, each once.
+// sorted returns all shingles, each once.
 func (s *shingles) sorted() []uint64 {
 	if !s.set {
 		slices.Sort(s.all)
@@ -58,7 +58,7 @@ func (s *shingles) sorted() []uint64 {
 	return s.all
 }
 
-// likeness is the share of common shingles of two texts (Jaccard), 0 for none.
+// likeness returns the share of common shingles of two texts (Jaccard), 0 for none.
 func likeness(a, b *shingles) float64 {
 	x, y := a.sorted(), b.sorted()
 	if len(x) == 0 || len(y) == 0 {
@@ -79,7 +79,7 @@ func likeness(a, b *shingles) float64 {
 	return float64(common) / float64(total-common)
 }
 
-// candidates are the pairs of texts that may be alike, by their samples, in order; a
+// candidates returns the pairs of texts that may be alike, by their samples, in order; a
 // text that is nil has none.
 func candidates(texts []*shingles) [][2]int {
 	holders := map[uint64][]int32{}

@@ -96,7 +96,7 @@ func (s Survey) Tree() Tree {
 	return t
 }
 
-// named are the client's places and the other towns that pages are for: two pages may
+// named returns the client's places and the other towns that pages are for: two pages may
 // differ in their names alone.
 func (s Survey) named(pages []Surveyed) []place.Place {
 	out := slices.Clone(s.Places)

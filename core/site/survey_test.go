@@ -47,7 +47,7 @@ func prose(about string, n int) string {
 	return "<p>" + about + ". " + b.String() + ".</p>"
 }
 
-// faultless is a site without a fault.
+// faultless returns a site without a fault.
 func faultless() []draft {
 	phone := `<p><a href="tel:+12075550134">207-555-0134</a></p>`
 	of := func(path, title, h1 string, words int) draft {

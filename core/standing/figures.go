@@ -33,7 +33,7 @@ const (
 	mostCells        = 30
 )
 
-// Figures are all of them, in the order in which they are shown.
+// Figures returns all of them, in the order in which they are shown.
 func Figures() []Figure {
 	return []Figure{Links, Domains, Strength, Listings, Reviews, Rating, Photos, FoundFor, VisitsMo}
 }

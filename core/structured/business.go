@@ -94,7 +94,7 @@ func (d data) name(v any, depth int) {
 	}
 }
 
-// part is a value itself if only its @id stands.
+// part returns a value itself if only its @id stands.
 func (d data) part(v any) (part any, id string) {
 	if o, ok := v.(map[string]any); ok && len(o) == 1 {
 		if id, ok := o["@id"].(string); ok && d.named[id] != nil {
@@ -104,7 +104,7 @@ func (d data) part(v any) (part any, id string) {
 	return v, ""
 }
 
-// parts is a value as a list of its parts.
+// parts returns a value as a list of its parts.
 func (d data) parts(v any) []any {
 	list, ok := v.([]any)
 	if !ok {
@@ -158,7 +158,7 @@ func (d data) businessOf(o map[string]any) (Business, bool) {
 	return b, b.Name != "" && (b.Phone != "" || b.Address != "")
 }
 
-// postal is the first of some addresses in one line.
+// postal returns the first of some addresses in one line.
 func postal(list []any) string {
 	if len(list) == 0 {
 		return ""
@@ -196,7 +196,7 @@ func hours(list []any) (out []string) {
 	return out
 }
 
-// textOf is a value of structured data as text; of an object its name, of a
+// textOf returns a value of structured data as text; of an object its name, of a
 // list its first.
 func textOf(v any) string {
 	switch v := v.(type) {

@@ -50,7 +50,7 @@ func (m microdata) properties(n *html.Node, o map[string]any, depth int) {
 	}
 }
 
-// value is the value of a property's element by the HTML standard.
+// value returns the value of a property's element by the HTML standard.
 func (m microdata) value(n *html.Node) string {
 	switch n.DataAtom {
 	case atom.Meta:

@@ -29,7 +29,7 @@ func (a *Ancestry) holds(want *Ancestry) bool {
 	return a[0]&want[0] == want[0] && a[1]&want[1] == want[1]
 }
 
-// wanted are the classes and ids that a selector asks of ancestors: those of
+// wanted returns the classes and ids that a selector asks of ancestors: those of
 // the compounds behind which a blank or > stands.
 func wanted(parts []compound) (want Ancestry) {
 	for _, c := range parts {

@@ -46,7 +46,7 @@ func (c *Cascade) Add(s *Sheet, by Import) {
 	}
 }
 
-// Within is an import as it counts when the importing sheet is imported itself.
+// Within returns an import as it counts when the importing sheet is imported itself.
 func (i Import) Within(by Import) Import {
 	i.layer = join(by.layer, i.layer)
 	return i
@@ -111,7 +111,7 @@ func (c *Cascade) rank() {
 	}
 }
 
-// priority is that of a rule in a layer.
+// priority returns that of a rule in a layer.
 func priority(layer, rest uint64, important bool) uint64 {
 	if important {
 		return priorityImportant | (noLayer-layer)<<layerShift | rest
@@ -127,7 +127,7 @@ type Element struct {
 	Vars              *Vars     // the custom properties of its parent
 }
 
-// Style is the outcome of the cascade for e.
+// Style returns the outcome of the cascade for e.
 func (c *Cascade) Style(e Element) (st Style) {
 	if !c.ranked {
 		c.rank()

@@ -65,7 +65,7 @@ func cutName(s string) (name, rest string) {
 	return unescape(s[:end]), s[end:]
 }
 
-// escaped is the length of the escape at the beginning of s: of six
+// escaped returns the length of the escape at the beginning of s: of six
 // hexadecimal digits and a blank at most, or of a backslash and a character.
 func escaped(s string) int {
 	end := 1
@@ -112,7 +112,7 @@ func isHex(c byte) bool {
 	return c >= '0' && c <= '9' || c >= 'a' && c <= 'f' || c >= 'A' && c <= 'F'
 }
 
-// attributeEnd is the length of the [...] at the beginning of s, all of s
+// attributeEnd returns the length of the [...] at the beginning of s, all of s
 // if it is not closed.
 func attributeEnd(s string) int {
 	var quote byte

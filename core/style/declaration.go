@@ -212,7 +212,7 @@ func addresses(tokens []css.Token) []string {
 	return out
 }
 
-// address is that of a url() token or a string.
+// address returns that of a url() token or a string.
 func address(t css.Token) string {
 	s := string(t.Data)
 	if t.TokenType == css.URLToken {

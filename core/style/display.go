@@ -21,7 +21,7 @@ const (
 // Breaks reports whether a box of this display ends a block (rule 1.3).
 func (d Display) Breaks() bool { return d == Block || d == Flex }
 
-// Blockified is the display of a floated or positioned box, or of a child of
+// Blockified returns the display of a floated or positioned box, or of a child of
 // a flex or grid box.
 func (d Display) Blockified() Display {
 	switch d {
@@ -66,7 +66,7 @@ func parseDisplay(value string) (Display, bool) {
 	return Inline, false
 }
 
-// Default is the display by the browser's own style sheet (rule 1.2).
+// Default returns the display by the browser's own style sheet (rule 1.2).
 func Default(a atom.Atom) Display {
 	switch a {
 	case atom.Html, atom.Body, atom.Address, atom.Article, atom.Aside, atom.Blockquote, atom.Center,

@@ -44,7 +44,7 @@ func tokens(source string) []css.Token {
 	}
 }
 
-// kind is the type of the next token, ErrorToken at the end.
+// kind returns the type of the next token, ErrorToken at the end.
 func (r *reader) kind() css.TokenType {
 	if r.at >= len(r.tokens) || r.sheet != nil && r.sheet.count >= maxRules {
 		return css.ErrorToken
@@ -228,7 +228,7 @@ func (r *reader) statement(name string, values []css.Token, in place) {
 	}
 }
 
-// within is the full name of a layer that is named here.
+// within returns the full name of a layer that is named here.
 func (in place) within(layer string) string {
 	if in.layer != "" {
 		return in.layer + "." + layer

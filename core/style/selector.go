@@ -122,7 +122,7 @@ func (v variant) expand(at int, name string) []variant {
 // combinators part the compounds of a selector.
 const combinators = " >+~"
 
-// weight is what stands for a list where specificity is counted: the heaviest
+// weight returns what stands for a list where specificity is counted: the heaviest
 // part of :is, nothing for :where.
 func weight(name string, parts []string, alone bool) string {
 	switch {
@@ -182,7 +182,7 @@ func startsWithTag(s string) bool {
 	return s != "" && (s[0] >= 'a' && s[0] <= 'z' || s[0] >= 'A' && s[0] <= 'Z')
 }
 
-// heavy is the part of a list with the highest specificity.
+// heavy returns the part of a list with the highest specificity.
 func heavy(parts []string) string {
 	best, weight := "", cascadia.Specificity{}
 	for _, p := range parts {
@@ -193,7 +193,7 @@ func heavy(parts []string) string {
 	return best
 }
 
-// specificity is the place of a variant's weight in a priority.
+// specificity returns the place of a variant's weight in a priority.
 func (v variant) specificity(sel cascadia.Sel) uint64 {
 	sp := sel.Specificity()
 	if v.weighs != "" {

@@ -44,7 +44,7 @@ type Import struct {
 	layer   string
 }
 
-// Imports are the sheets that this one asks for, in their order.
+// Imports returns the sheets that this one asks for, in their order.
 func (s *Sheet) Imports() []Import { return s.imports }
 
 // Parse parses a style sheet; what cannot be parsed is left out.

@@ -16,7 +16,7 @@ type Style struct {
 	customs     map[string]weighed
 }
 
-// Display is the display of the box: own is that of the browser's sheet,
+// Display returns the display of the box: own is that of the browser's sheet,
 // around that of its parent, whose box may make it a block.
 func (st *Style) Display(own, around Display) Display {
 	shown := own
@@ -52,7 +52,7 @@ func (st *Style) or(p property, otherwise bool) bool {
 	return st.value[p] == on
 }
 
-// Backgrounds are the addresses of its background images; own reports whether
+// Backgrounds returns the addresses of its background images; own reports whether
 // its style attribute gives them.
 func (st *Style) Backgrounds() (addresses []string, own bool) {
 	return st.backgrounds, st.by[propBackground]&priorityInline != 0

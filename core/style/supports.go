@@ -24,7 +24,7 @@ func supports(leaf string) truth {
 	return of(!foreign(name) && !foreign(value) && known(name, value))
 }
 
-// foreign reports whether names only other browsers have.
+// foreign reports whether only other browsers have a name.
 func foreign(name string) bool {
 	for _, prefix := range []string{"-moz-", "-ms-", "-o-", "-khtml-", "-apple-"} {
 		if strings.HasPrefix(name, prefix) {

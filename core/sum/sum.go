@@ -104,7 +104,7 @@ const (
 	InNewPage Code = "in_new_page"
 )
 
-// Codes are all of them.
+// Codes returns all of them.
 func Codes() []Code {
 	return []Code{Uncounted, NoSearches, Volume, AimByDifficulty, AimUnknown, AimAlready, Clicks, VisitsNow, NoLoss,
 		AlsoSearched, OfPhrase, OfPage, Alike, Weight, WeightOfWords, Credit, AllMissing, Loosely, Late, OtherMember,

@@ -104,7 +104,7 @@ func TestFormsOfOneList(t *testing.T) {
 	})
 }
 
-// written is a number as some program writes it.
+// written returns a number as some program writes it.
 func written(t *rapid.T, n *int) string {
 	if n == nil {
 		return rapid.SampledFrom([]string{"", "-", "n/a"}).Draw(t, "none")

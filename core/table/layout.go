@@ -20,7 +20,7 @@ const (
 	Other      Role = ""
 )
 
-// Roles are all of them; Other is empty.
+// Roles returns all of them; Other is empty.
 func Roles() []Role { return []Role{Other, Phrase, Volume, Difficulty, Position, Address, Area} }
 
 // headings are words in a heading that tell what its column holds.

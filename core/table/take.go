@@ -73,7 +73,7 @@ const (
 	IsNumber    Refusal = "is_number"
 )
 
-// Refusals are all of them.
+// Refusals returns all of them.
 func Refusals() []Refusal {
 	return []Refusal{NoPhrase, NoWord, ManyWords, ManyLetters, IsAddress, IsNumber}
 }
@@ -131,7 +131,7 @@ func (r *Row) set(role Role, cell string) {
 	}
 }
 
-// clean is a phrase without the signs that lists put around it: quotes, the
+// clean returns a phrase without the signs that lists put around it: quotes, the
 // brackets of match types, and what would make a formula of it.
 func clean(s string) string {
 	s = strings.Trim(s, "\"'[]“”")

@@ -20,7 +20,7 @@ func Base(tag string) string {
 	return base.String()
 }
 
-// plainBase is the base of a tag that most pages have, such as "en" or "en-US",
+// plainBase returns the base of a tag that most pages have, such as "en" or "en-US",
 // which costs much less than parsing it; empty for all other tags.
 func plainBase(tag string) string {
 	if len(tag) != 2 && (len(tag) != 5 || tag[2] != '-' || !isUpper(tag[3]) || !isUpper(tag[4])) {

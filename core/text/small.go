@@ -56,7 +56,7 @@ func SmallFor(tag string) func(token string) bool {
 // Small reports whether a folded token is a small word of English (rule 2.6).
 func Small(token string) bool { return smallWords["en"][token] }
 
-// SmallWords are the small words of a language, sorted; none for one that is not
+// SmallWords returns the small words of a language, sorted; none for one that is not
 // known.
 func SmallWords(tag string) []string {
 	return slices.Sorted(maps.Keys(smallWords[Base(tag)]))

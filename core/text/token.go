@@ -14,7 +14,7 @@ type Token struct {
 	key   uint16
 }
 
-// Key is the key of the token's folded form: see KeyOf.
+// Key returns the key of the token's folded form: see KeyOf.
 func (t Token) Key() uint16 { return t.key }
 
 // Keys is how many keys there are.

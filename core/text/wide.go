@@ -15,7 +15,7 @@ var unspaced = []*unicode.RangeTable{
 	unicode.Thai, unicode.Lao, unicode.Khmer, unicode.Myanmar,
 }
 
-// invisible reports whether the characters are taken out before words are counted:
+// invisible reports whether a character is taken out before words are counted:
 // soft hyphens and zero-width characters.
 func invisible(r rune) bool {
 	switch r {
@@ -142,7 +142,7 @@ func (s *scanner) unspaced(to int) {
 	}
 }
 
-// seen is a text without its invisible characters: they would end segments.
+// seen returns a text without its invisible characters: they would end segments.
 func seen(run string) string {
 	at := strings.IndexFunc(run, invisible)
 	if at < 0 {

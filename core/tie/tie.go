@@ -26,7 +26,7 @@ const (
 	Degree   Kind = "degree"   // cheapest, cheap
 )
 
-// Kinds are all of them.
+// Kinds returns all of them.
 func Kinds() []Kind { return []Kind{Slip, Compound, Doer, Degree} }
 
 // Tie is a word that is to be read as others.
@@ -92,7 +92,7 @@ func Find(in Input) []Tie {
 	return out
 }
 
-// Certain are the ties that are made without asking.
+// Certain returns the ties that are made without asking.
 func Certain(ties []Tie) []Tie {
 	return slices.DeleteFunc(slices.Clone(ties), func(t Tie) bool { return !t.Certain })
 }
@@ -151,7 +151,7 @@ func newFinder(in Input) *finder {
 	return f
 }
 
-// tie is what a word is tied to, if it is.
+// tie returns what a word is tied to, if it is.
 func (f *finder) tie(w string) (Tie, bool) {
 	if t, ok := f.compound(w); ok {
 		return t, true
@@ -249,7 +249,7 @@ func (f *finder) relative(w string) (Tie, bool) {
 	return Tie{}, false
 }
 
-// actOf is the word of an act that begins with a verb: of those in the book or in
+// actOf returns the word of an act that begins with a verb: of those in the book or in
 // the words of a service the most searched.
 func (f *finder) actOf(verb string) string {
 	best := ""

@@ -11,7 +11,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-// input is a book of phrases with their searches, for a firm that sweeps chimneys
+// input returns a book of phrases with their searches, for a firm that sweeps chimneys
 // and repairs drain fields.
 func input(phrases map[string]int) Input {
 	known := strings.Fields("near me cheap best company cost repair cleaning inspection installation supplier old")

@@ -10,7 +10,7 @@ const (
 	Country Area = "country"
 )
 
-// Areas are all of them.
+// Areas returns all of them.
 func Areas() []Area { return []Area{Town, State, Country} }
 
 // Counts reports whether the searches of a phrase are those of the client's town:

@@ -36,7 +36,7 @@ type Rules struct {
 // Aim is the position to aim at up to a difficulty.
 type Aim struct{ Difficulty, Position int }
 
-// Standard are the rules as rule 7 has them.
+// Standard returns the rules as rule 7 has them.
 func Standard() Rules {
 	return Rules{
 		CTR: [10]float64{.33, .20, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Third: .0025,
@@ -45,7 +45,7 @@ func Standard() Rules {
 	}
 }
 
-// Rate is the click-through rate of a position; 0 is no position.
+// Rate returns the click-through rate of a position; 0 is no position.
 func (r Rules) Rate(position int) float64 {
 	switch {
 	case position < 1:
@@ -65,7 +65,7 @@ func (r Rules) Rate(position int) float64 {
 // 0 for no position.
 func (r Rules) Aimed(difficulty *int, today int) int { return int(r.aim(difficulty, today).Value) }
 
-// aim is the position to aim at, and why.
+// aim returns the position to aim at, and why.
 func (r Rules) aim(difficulty *int, today int) sum.Step {
 	aim := sum.Step{Op: sum.Note, Unit: sum.Position, Rule: "7.2"}
 	switch position, figure := r.ruled(difficulty); {
@@ -79,7 +79,7 @@ func (r Rules) aim(difficulty *int, today int) sum.Step {
 	return aim
 }
 
-// ruled is the position for a difficulty, whatever today's is, with its figure.
+// ruled returns the position for a difficulty, whatever today's is, with its figure.
 func (r Rules) ruled(difficulty *int) (position int, figure string) {
 	if difficulty == nil {
 		return r.Unknown, "visits.aim.unknown"
@@ -109,7 +109,7 @@ func (r Rules) Sum(e Estimate, lead int, difficulty *int, today int) sum.Sum {
 	return out
 }
 
-// clicksFigure is the key of the figure that a position's click-through rate comes from.
+// clicksFigure returns the key of the figure that a position's click-through rate comes from.
 func clicksFigure(position int) string {
 	switch {
 	case position <= 10:
@@ -120,7 +120,7 @@ func clicksFigure(position int) string {
 	return "visits.ctr.21_30"
 }
 
-// Months is how long it takes to get there (rule 7.2).
+// Months returns how long it takes to get there (rule 7.2).
 func (r Rules) Months(difficulty *int) float64 {
 	if difficulty == nil || *difficulty >= r.LateAt {
 		return r.Late

@@ -26,7 +26,7 @@ const (
 	BestThree MarkRule = "best_three"
 )
 
-// MarkRules are all of them.
+// MarkRules returns all of them.
 func MarkRules() []MarkRule { return []MarkRule{Strongest, Median, BestThree} }
 
 // Figures are the figures that word targets are worked out by (rule

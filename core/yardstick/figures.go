@@ -33,7 +33,7 @@ const (
 	Kilometers Unit = "kilometers"
 )
 
-// Units are all of them.
+// Units returns all of them.
 func Units() []Unit {
 	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice,
 		Lines, Kilometers}
@@ -121,7 +121,7 @@ func (f figure) setLines(value string) error {
 // longestLine is how long a sentence of a yardstick may be.
 const longestLine = 200
 
-// Figures are all figures with their values and defaults.
+// Figures returns all figures with their values and defaults.
 func (y Yardstick) Figures() []Figure {
 	standard := Standard()
 	defaults := standard.figures()

@@ -26,7 +26,7 @@ type Yardstick struct {
 	Target plan.Rules
 }
 
-// Standard is the yardstick that everybody starts with.
+// Standard returns the yardstick that everybody starts with.
 func Standard() Yardstick {
 	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(),
 		Target: plan.StandardRules()}
@@ -100,7 +100,7 @@ const (
 	QuarterMore Preset = "quarter_more"
 )
 
-// Presets are the changes of each.
+// Presets returns the changes of each.
 func Presets() map[Preset]Changes {
 	return map[Preset]Changes{
 		ShorterHome: {"words.home.low": "1000", "words.home.high": "1500", "words.home.ceiling": "2000"},

@@ -120,7 +120,7 @@ func isPage(name string) bool {
 	return strings.HasSuffix(name, ".html") || strings.HasSuffix(name, ".htm")
 }
 
-// contentType is what the server says of a page: nothing of its encoding where
+// contentType returns what the server says of a page: nothing of its encoding where
 // that must be its own word.
 func contentType(body []byte) string {
 	if utf8.Valid(body) {
@@ -150,7 +150,7 @@ func served(dir, site string) reader {
 	}
 }
 
-// address is that of a file in the site.
+// address returns that of a file in the site.
 func address(site, file string) string {
 	at := filepath.ToSlash(file)
 	if filepath.Base(at) == "index.html" {

@@ -85,7 +85,7 @@ func counts(p *page.Page, shown string) (there, here []int) {
 
 const phrasesCounted = 5
 
-// frequent are the sequences of two words that occur most often in a text.
+// frequent returns the sequences of two words that occur most often in a text.
 func frequent(shown string) []string {
 	times := map[string]int{}
 	for _, line := range strings.FieldsFunc(shown, func(r rune) bool { return r == '\n' || r == '\t' }) {

@@ -125,13 +125,13 @@ func (a *App) Close() {
 	a.behind.Wait()
 }
 
-// Store is what everything is kept in.
+// Store returns what everything is kept in.
 func (a *App) Store() *store.DB { return a.db }
 
 // CaughtUp waits until what an older program kept of pages was read by today's rules.
 func (a *App) CaughtUp() { a.behind.Wait() }
 
-// Quick is the short way in: an address, a phrase and rivals' addresses make a
+// Quick returns the short way in: an address, a phrase and rivals' addresses make a
 // client and start its run.
 func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.Ground, error) {
 	if len(text.Tokens(phrase)) == 0 {
@@ -162,7 +162,7 @@ func (a *App) Delete(ctx context.Context, client int64) error {
 	return a.Ground.Delete(ctx, client)
 }
 
-// Backups are those of the data file that were made by themselves, the newest first.
+// Backups returns those of the data file that were made by themselves, the newest first.
 func (a *App) Backups() view.Backups {
 	out := view.Backups{File: a.db.Path(), Days: []view.Backup{}}
 	for _, b := range datafile.Backups(a.db.Path()) {

@@ -183,12 +183,12 @@ func fails(t require.TestingT, err error, code fault.Code) {
 var sweep = view.Business{HomePage: "brindle.example", Phrases: []string{"chimney sweep tarn harbor"},
 	Services: []view.Service{{Name: "chimney sweep"}}, Places: []view.Place{{Name: "Tarn Harbor", State: "ME"}}}
 
-// said is what a user says of a target, or of a part of one, of a page.
+// said returns what a user says of a target, or of a part of one, of a page.
 func said(p int64, key string, c plan.Choice) []targets.Said {
 	return []targets.Said{{Page: fmt.Sprintf("p%d", p), Key: key, Choice: c}}
 }
 
-// partsOf are the parts of a plan's targets of one kind.
+// partsOf returns the parts of a plan's targets of one kind.
 func partsOf(list *view.Plan, kind plan.PartKind) (out []view.Part) {
 	for _, x := range list.Targets {
 		for _, p := range x.Parts {

@@ -21,7 +21,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// planned is a client with a short home page, measured, and what its pages are served from.
+// planned returns a client with a short home page, measured, and what its pages are served from.
 func planned(t *testing.T) (a *app.App, w *web, client, home int64) {
 	t.Helper()
 	w = &web{pages: map[string]string{"http://brindle.example/": "<title>Home</title><h1>Welcome</h1><p>" + words(400) +

@@ -77,12 +77,12 @@ func TestRenamedServiceKeepsItsPageToMake(t *testing.T) {
 	assert.Equal(t, words, *outlined.Edits.Sections[section].Words)
 }
 
-// edits are those of one section's words.
+// edits returns those of one section's words.
 func edits(section string, words int) outline.Edits {
 	return outline.Edits{Sections: map[string]outline.SectionEdit{section: {Words: &words}}}
 }
 
-// firstTarget is the key of the first target of a page.
+// firstTarget returns the key of the first target of a page.
 func firstTarget(t *testing.T, p *view.Plan, page string) string {
 	for _, x := range p.Targets {
 		if x.Page == page {

@@ -97,7 +97,7 @@ func TestWhatADroppedPartCosts(t *testing.T) {
 	}
 }
 
-// partOf is the title's part of a page's targets.
+// partOf returns the title's part of a page's targets.
 func partOf(t *testing.T, p *view.Plan, page string) view.Part {
 	t.Helper()
 	for _, x := range p.Targets {
@@ -225,7 +225,7 @@ func TestEditsReachWhatWasJudged(t *testing.T) {
 	assert.JSONEq(t, judgedAs(t, first, early), judgedAs(t, after, client))
 }
 
-// judgedAs is what is worked out of a client's site and its rivals', without ids and days.
+// judgedAs returns what is worked out of a client's site and its rivals', without ids and days.
 func judgedAs(t *testing.T, a *app.App, client int64) string {
 	t.Helper()
 	s, err := a.Ground.Site(ctx, client)

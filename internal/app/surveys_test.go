@@ -50,7 +50,7 @@ var chimney = view.Business{Name: "Brindle & Ash Chimney", HomePage: "brindleand
 		{Name: "Ostrey"}, {Name: "Quillby"}},
 	Phrases: []string{"chimney sweep tarn harbor"}}
 
-// overPractice is an app over the practice web with a client whose lineup is recorded.
+// overPractice returns an app over the practice web with a client whose lineup is recorded.
 func overPractice(t *testing.T) (*app.App, *counting, int64) {
 	t.Helper()
 	web, err := practice.Start()

@@ -29,7 +29,7 @@ var (
 	blanks  = regexp.MustCompile(`\n\s*`)
 )
 
-// Address is the bookmark's address: a script with Origin where the program's origin
+// Address returns the bookmark's address: a script with Origin where the program's origin
 // belongs. key is what the program knows its own bookmarks by.
 func Address(key string) string {
 	script := strings.NewReplacer("__KEY__", key, "__MOST__", strconv.Itoa(fetch.MaxBody),

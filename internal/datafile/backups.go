@@ -26,10 +26,10 @@ type Backup struct {
 	Size int64
 }
 
-// folder is where the backups of a file are.
+// folder returns where the backups of a file are.
 func folder(path string) string { return path + ".backups" }
 
-// Backups are those that were made by themselves, the newest first.
+// Backups returns those that were made by themselves, the newest first.
 func Backups(path string) []Backup {
 	var out []Backup
 	files, _ := os.ReadDir(folder(path))

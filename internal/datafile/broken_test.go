@@ -91,7 +91,7 @@ func TestRestoreOverHalfWritten(t *testing.T) {
 	}
 }
 
-// killedFile is a file as it lies there after a kill in the midst of a transaction.
+// killedFile returns a file as it lies there after a kill in the midst of a transaction.
 func killedFile(t *testing.T) string {
 	t.Helper()
 	path := made(t, 2)

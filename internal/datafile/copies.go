@@ -69,7 +69,7 @@ func sync(path string) error {
 	return errors.Join(f.Sync(), f.Close())
 }
 
-// Damage is the first thing that is wrong with the file itself, empty for nothing: pages
+// Damage returns the first thing that is wrong with the file itself, empty for nothing: pages
 // that contradict one another, rows that belong to nothing.
 func Damage(ctx context.Context, path string) (string, error) {
 	db, err := look(ctx, path)

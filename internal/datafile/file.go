@@ -109,7 +109,7 @@ func (f *File) keepCopy(ctx context.Context, version int64) error {
 	return nil
 }
 
-// versions are those of the tables in the file, 0 for none, and of this program's.
+// versions returns those of the tables in the file, 0 for none, and of this program's.
 func versions(ctx context.Context, path string, migrations fs.FS) (is, known int64, err error) {
 	if known, err = newest(migrations); err != nil {
 		return 0, 0, err
@@ -129,7 +129,7 @@ func versions(ctx context.Context, path string, migrations fs.FS) (is, known int
 	return is, known, err
 }
 
-// newest is the version of the tables that migrations make.
+// newest returns the version of the tables that migrations make.
 func newest(migrations fs.FS) (version int64, err error) {
 	names, err := fs.Glob(migrations, "*.sql")
 	for _, name := range names {

@@ -30,7 +30,7 @@ func tables(n int) fstest.MapFS {
 	return out
 }
 
-// made is a file of so many versions that holds a word.
+// made returns a file of so many versions that holds a word.
 func made(t *testing.T, versions int) string {
 	t.Helper()
 	path := filepath.Join(t.TempDir(), "inktally.db")
@@ -42,7 +42,7 @@ func made(t *testing.T, versions int) string {
 	return path
 }
 
-// prints are the sums of all files in the folder of a path, but for the lock and the index
+// prints returns the sums of all files in the folder of a path, but for the lock and the index
 // that a mere reader of the file leaves.
 func prints(t *testing.T, path string) map[string][32]byte {
 	t.Helper()

@@ -15,7 +15,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// seeded is the program with the demo's clients.
+// seeded returns the program with the demo's clients.
 func seeded(t *testing.T) *app.App {
 	t.Helper()
 	web, err := practice.Start()

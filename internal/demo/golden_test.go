@@ -95,7 +95,7 @@ var stories = map[string]func(*testing.T, *targets.Worked){
 	},
 }
 
-// fitting are the targets above the cut line of so many hours.
+// fitting returns the targets above the cut line of so many hours.
 func fitting(w *targets.Worked, hours float64) (out []plan.Target) {
 	for i, in := range cutline.Of(w.Targets, hours*60).Fits {
 		if in {
@@ -139,7 +139,7 @@ func linesOf(w *targets.Worked) (out []goldenLine) {
 
 func thousandths(x float64) float64 { return math.Round(x*1000) / 1000 }
 
-// wordsOf are the words of a finding, as the script knows them.
+// wordsOf returns the words of a finding, as the script knows them.
 func wordsOf(f finding.Finding) []string {
 	switch f.Type {
 	case finding.DeadLink:
@@ -161,7 +161,7 @@ func wordsOf(f finding.Finding) []string {
 	return f.Texts
 }
 
-// figuresOf are the figures of a client's sheets that its plan is worked out from.
+// figuresOf returns the figures of a client's sheets that its plan is worked out from.
 func figuresOf(w *targets.Worked) map[string]any {
 	pages := []any{}
 	towns := 0
@@ -250,7 +250,7 @@ func familyFigures(p plan.Aim, f plan.Stake) map[string]any {
 			lead.Exact.Title+lead.Exact.H1 == 0}
 }
 
-// imageFigures are the names and alt texts that the sheet proposes.
+// imageFigures returns the names and alt texts that the sheet proposes.
 func imageFigures(w *targets.Worked, page string) map[string]any {
 	names, alts, member := []any{}, []any{}, false
 	at := slices.IndexFunc(w.Targets, func(t plan.Target) bool { return t.Page == page && t.Kind == plan.Images })

@@ -29,7 +29,7 @@ const (
 	Word     Format = "docx"
 )
 
-// Formats are all of them.
+// Formats returns all of them.
 func Formats() []Format { return []Format{Text, Markdown, HTML, Word} }
 
 // MaxBytes is how large a draft may be.
@@ -71,7 +71,7 @@ var markup = regexp.MustCompile(
 // signs tell Markdown from text.
 var signs = regexp.MustCompile(`(?m)^(#{1,6} |[*+-] |\d+\. |> |---|===)|\*\*[^*\n]+\*\*|\]\(`)
 
-// Plain is the text of a file, whatever its encoding.
+// Plain returns the text of a file, whatever its encoding.
 func Plain(raw []byte) string {
 	if utf8.Valid(raw) {
 		return strings.TrimPrefix(string(raw), "\ufeff")

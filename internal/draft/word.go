@@ -66,7 +66,7 @@ func part(z *zip.Reader, name string) ([]byte, error) {
 // it; the names inside a file are English.
 var heading = regexp.MustCompile(`(?i)^(?:heading|title) ?([1-6]?)$`)
 
-// headings are the levels of headings by the ids of styles.
+// headings returns the levels of headings by the ids of styles.
 func headings(styles []byte) map[string]int {
 	out := map[string]int{}
 	d := xml.NewDecoder(bytes.NewReader(styles))

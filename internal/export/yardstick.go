@@ -31,7 +31,7 @@ func Yardstick(figures []view.Figure) []byte {
 	return []byte(b.String())
 }
 
-// scalar is the value of a figure as YAML has it: a bare number, or a text.
+// scalar returns the value of a figure as YAML has it: a bare number, or a text.
 func scalar(f view.Figure) any {
 	if f.Least == 0 && f.Most == 0 || f.Unit == "lines" {
 		return f.Value

@@ -50,7 +50,7 @@ func (f *Fetcher) Ask(ctx context.Context, method, address string, header http.H
 	return a, nil
 }
 
-// ownHeader reports whether the headers are the fetcher's own affair, of requests
+// ownHeader reports whether a header is the fetcher's own affair, of requests
 // and of answers, which come unpacked and without cookies.
 func ownHeader(name string) bool {
 	switch strings.ToLower(name) {

@@ -24,7 +24,7 @@ const (
 // of the folders that it may read from are told from those that stay.
 const within = "/within/"
 
-// FileBase is what the relative addresses in a saved page start from.
+// FileBase returns what the relative addresses in a saved page start from.
 func FileBase(doc Document) string {
 	name, err := filepath.Abs(doc.URL)
 	if err != nil {
@@ -68,7 +68,7 @@ func FileSheets(doc Document) map[string]string {
 	return out
 }
 
-// insideOf is the name of the file that an address of a saved page means; not ok if it leads
+// insideOf returns the name of the file that an address of a saved page means; not ok if it leads
 // out of where it may read.
 func insideOf(address string) (string, bool) {
 	u, err := url.Parse(address)

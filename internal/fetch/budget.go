@@ -9,7 +9,7 @@ import (
 // come in, over all that come in at the same time.
 type Budget struct{ left atomic.Int64 }
 
-// NewBudget is a budget of so many bytes.
+// NewBudget returns a budget of so many bytes.
 func NewBudget(bytes int64) *Budget {
 	b := &Budget{}
 	b.left.Store(bytes)

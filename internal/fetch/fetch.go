@@ -121,7 +121,7 @@ func New(o Options) *Fetcher {
 
 const maxHeaders = 64 << 10
 
-// agent is how the fetcher names itself to sites.
+// agent returns how the fetcher names itself to sites.
 func agent(contact string) string {
 	if contact = strings.Map(printable, contact); contact == "" {
 		contact = "not given"
@@ -217,7 +217,7 @@ func redirectsOf(resp *http.Response) []string {
 	return out
 }
 
-// readable reports whether the content types a page may have.
+// readable reports whether a page may have a content type.
 func readable(contentType string) bool {
 	kind, _, _ := strings.Cut(strings.ToLower(contentType), ";")
 	switch strings.TrimSpace(kind) {
@@ -227,7 +227,7 @@ func readable(contentType string) bool {
 	return false
 }
 
-// Answered is the fault of a site that answers with a status that is no page.
+// Answered returns the fault of a site that answers with a status that is no page.
 func Answered(host string, status int) *fault.Fault {
 	return SiteAnswered.New(host, status, strings.ToLower(http.StatusText(status)))
 }

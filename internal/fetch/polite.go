@@ -105,7 +105,7 @@ func (f *Fetcher) slowDown(name string, asked time.Duration) {
 	h.pace = max(pace, min(asked, longestPace))
 }
 
-// again reports whether the statuses may pass.
+// again reports whether a status may pass.
 func again(status int) bool {
 	return status == http.StatusTooManyRequests || status >= 500 && status != http.StatusNotImplemented
 }

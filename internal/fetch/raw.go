@@ -27,7 +27,7 @@ func (f *Fetcher) Raw(ctx context.Context, address string, most int) ([]byte, er
 	return unpacked(resp, most)
 }
 
-// Sitemaps are the sitemaps that the robots.txt of a site names, such as https://shop.example.
+// Sitemaps returns the sitemaps that the robots.txt of a site names, such as https://shop.example.
 func (f *Fetcher) Sitemaps(ctx context.Context, site string) []string {
 	u, err := url.Parse(site)
 	if err != nil {

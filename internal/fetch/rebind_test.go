@@ -17,7 +17,7 @@ import (
 	"golang.org/x/net/dns/dnsmessage"
 )
 
-// names is a name server that answers with one address after the other.
+// names returns a name server that answers with one address after the other.
 func names(t *testing.T, answers ...[4]byte) (address string, asked *atomic.Int32) {
 	t.Helper()
 	conn, err := net.ListenPacket("udp", "127.0.0.1:0")

@@ -43,7 +43,7 @@ func TestSpecialAddresses(t *testing.T) {
 	}
 }
 
-// lastOf is the last address of a block.
+// lastOf returns the last address of a block.
 func lastOf(p netip.Prefix) netip.Addr {
 	raw := p.Masked().Addr().AsSlice()
 	for bit := p.Bits(); bit < len(raw)*8; bit++ {

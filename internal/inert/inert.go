@@ -31,7 +31,7 @@ var kept = []string{"id", "class", "style", "title", "lang", "dir", "alt", "href
 	"bgcolor", "color", "border", "cellpadding", "cellspacing", "size", "face", "placeholder", "checked", "disabled",
 	"selected", "popover"}
 
-// Page is the page, still.
+// Page returns the page, still.
 func Page(body []byte, contentType string) ([]byte, error) {
 	doc, err := html.Parse(bytes.NewReader(decode.Page(body, contentType)))
 	if err != nil {
@@ -69,7 +69,7 @@ func calm(n *html.Node) {
 // that the page is shown with.
 var loads = regexp.MustCompile(`(?i)@import[^;]*;?|(url|image-set|image|src)\s*\([^)]*\)`)
 
-// local is a style that loads nothing.
+// local returns a style that loads nothing.
 func local(css string) string { return loads.ReplaceAllString(css, "none") }
 
 func acts(n *html.Node) bool {

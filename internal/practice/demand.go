@@ -27,7 +27,7 @@ var demandData = sync.OnceValue(func() (d demandFile) {
 	return d
 })
 
-// DemandURL is the address of the practice demand.
+// DemandURL returns the address of the practice demand.
 func (w *Web) DemandURL() string { return "http://" + w.Addr() + "/practice/demand" }
 
 // known returns what is known of a phrase, by its very words.

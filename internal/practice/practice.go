@@ -29,10 +29,10 @@ import (
 //go:embed sites search demand.json phrases.csv towns.csv
 var files embed.FS
 
-// Phrases is a list of phrases as a client has one, as CSV.
+// Phrases returns a list of phrases as a client has one, as CSV.
 func Phrases() ([]byte, error) { return files.ReadFile("phrases.csv") }
 
-// Towns are those of the practice gazetteer: the towns of the scenario, in the middle
+// Towns returns those of the practice gazetteer: the towns of the scenario, in the middle
 // of the sea.
 func Towns() ([]gazetteer.Town, error) {
 	csv, err := files.ReadFile("towns.csv")
@@ -81,10 +81,10 @@ func Start() (*Web, error) {
 // Close stops the practice web.
 func (w *Web) Close() error { return w.server.Close() }
 
-// Addr is where the practice web listens.
+// Addr returns where the practice web listens.
 func (w *Web) Addr() string { return w.listener.Addr().String() }
 
-// SearchURL is the address of the practice search.
+// SearchURL returns the address of the practice search.
 func (w *Web) SearchURL() string { return "http://" + w.Addr() + "/practice/search" }
 
 // Fetcher returns a fetcher that reaches *.example through the practice web

@@ -57,7 +57,7 @@ var queries = map[string]string{
 	"ladder": "/api/clients/2/plan/ladder",
 }
 
-// asked are the answers to all queries.
+// asked returns the answers to all queries.
 func asked(t *testing.T, server *httptest.Server, target string) map[string]string {
 	out := map[string]string{}
 	for name, path := range queries {
@@ -83,7 +83,7 @@ func asked(t *testing.T, server *httptest.Server, target string) map[string]stri
 	return out
 }
 
-// lastTarget is the key of the last target of a page.
+// lastTarget returns the key of the last target of a page.
 func lastTarget(list []view.Target, page string) (key string) {
 	for _, t := range list {
 		if t.Page == page {

@@ -35,10 +35,10 @@ func (g guard) own(c *gin.Context) {
 	c.Abort()
 }
 
-// safe reports whether the methods change nothing.
+// safe reports whether a method changes nothing.
 func safe(method string) bool { return method == http.MethodGet || method == http.MethodHead }
 
-// fromElsewhere reports whether a request a page of another site makes. Newer browsers say so
+// fromElsewhere reports whether a page of another site makes a request. Newer browsers say so
 // themselves; older ones say where it comes from. What says nothing is no browser.
 func fromElsewhere(r *http.Request) bool {
 	switch r.Header.Get("Sec-Fetch-Site") {
@@ -102,7 +102,7 @@ func (g guard) fits(token string) bool {
 	return subtle.ConstantTimeCompare(TokenSum(token), g.Token) == 1
 }
 
-// TokenSum is what is kept of a token.
+// TokenSum returns what is kept of a token.
 func TokenSum(token string) []byte {
 	sum := sha256.Sum256([]byte(token))
 	return sum[:]

@@ -58,7 +58,7 @@ func endless(t *traits) { t.endless = true }
 
 const traitsKey = "traits"
 
-// traitsOf are those of the operation that a request is for.
+// traitsOf returns those of the operation that a request is for.
 func traitsOf(ctx huma.Context) traits { return ctx.Operation().Metadata[traitsKey].(traits) }
 
 // bounded bounds the body of a request as it comes in, whatever reads it: a form is put down

@@ -111,7 +111,7 @@ type resultsInput struct {
 	RawBody huma.MultipartFormFiles[resultsForm]
 }
 
-// columns are what the columns of a table hold, nil to guess it.
+// columns returns what the columns of a table hold, nil to guess it.
 func (in *resultsInput) columns() (out []results.Field) {
 	typed := in.RawBody.Data().Columns
 	if typed == "" {
@@ -127,7 +127,7 @@ func (in *resultsInput) columns() (out []results.Field) {
 	return out
 }
 
-// file is the page of results of a form; in an archive there may be more than a page.
+// file returns the page of results of a form; in an archive there may be more than a page.
 func (in *resultsInput) file() (name string, body []byte, err error) {
 	return contentOf(in.RawBody.Data().File, saved.MaxBytes)
 }

@@ -78,7 +78,7 @@ type outlineInput struct {
 	}
 }
 
-// was are the edits that a change was made from, nil if that is not told.
+// was returns the edits that a change was made from, nil if that is not told.
 func (in *outlineInput) was() *outline.Edits {
 	if in.Body.Was == nil {
 		return nil

@@ -30,10 +30,10 @@ type Problem struct {
 // Error is for logs.
 func (p *Problem) Error() string { return string(p.Code) }
 
-// GetStatus is the HTTP status.
+// GetStatus returns the HTTP status.
 func (p *Problem) GetStatus() int { return p.Status }
 
-// ContentType is that of problems.
+// ContentType returns that of problems.
 func (p *Problem) ContentType(string) string { return "application/problem+json" }
 
 func problemOf(status int, f *fault.Fault) *Problem {
@@ -89,7 +89,7 @@ var bounds = []struct {
 	{validation.MsgExpectedMinimumNumber, NumberTooSmall},
 }
 
-// misfit is the fault of an entry that the library refuses.
+// misfit returns the fault of an entry that the library refuses.
 func misfit(field, says string) *fault.Fault {
 	for _, b := range bounds {
 		before, _, _ := strings.Cut(b.message, "%")

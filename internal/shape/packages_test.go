@@ -37,7 +37,7 @@ type source struct {
 	imports []string // of this module
 }
 
-// packages are the Go files of each folder.
+// packages returns the Go files of each folder.
 func packages(t *testing.T) map[string]map[string]source {
 	out := map[string]map[string]source{}
 	for _, top := range []string{"core", "internal", "cmd"} {
@@ -190,7 +190,7 @@ func TestModules(t *testing.T) {
 	}
 }
 
-// allImports are the packages that any Go file of the repository imports.
+// allImports returns the packages that any Go file of the repository imports.
 func allImports(t *testing.T) map[string]bool {
 	out := map[string]bool{}
 	for _, top := range []string{"core", "internal", "cmd", "e2e", "bench"} {

@@ -42,7 +42,7 @@ func rules(t *testing.T) (text string, numbers map[string]bool) {
 	return string(raw), numbers
 }
 
-// sources are the files in which rules may be named.
+// sources returns the files in which rules may be named.
 func sources(t *testing.T) map[string]string {
 	out := map[string]string{}
 	for _, dir := range []string{"core", "internal", "cmd", "bench", "e2e", "web/src", "docs/decisions"} {
@@ -104,7 +104,7 @@ func TestExamples(t *testing.T) {
 	}
 }
 
-// testBody is the source of a test.
+// testBody returns the source of a test.
 func testBody(t *testing.T, folder, name string) string {
 	files, err := filepath.Glob(filepath.Join(root, folder, "*_test.go"))
 	require.NoError(t, err)
@@ -159,7 +159,7 @@ func TestQuotedFigures(t *testing.T) {
 	assert.Greater(t, quotes, 50)
 }
 
-// numbersOf are the numbers of a quoted figure, both of a range.
+// numbersOf returns the numbers of a quoted figure, both of a range.
 func numbersOf(t *testing.T, quoted string) (out []float64) {
 	for _, one := range strings.Split(strings.ReplaceAll(quoted, ",", ""), "–") {
 		word, ok := map[string]float64{"half": .5, "four": 4, "ten": 10}[strings.ToLower(one)]
@@ -232,7 +232,7 @@ func TestMapOfRules(t *testing.T) {
 	}
 }
 
-// between are the numbers of a list such as 9.2 to 9.5, 9.7.
+// between returns the numbers of a list such as 9.2 to 9.5, 9.7.
 func between(list string) (out []string) {
 	for _, part := range strings.Split(list, ", ") {
 		first, last, isRange := strings.Cut(part, " to ")
@@ -270,7 +270,7 @@ func cites(t *testing.T, place, rule string) bool {
 	return false
 }
 
-// named are the rules of a citation, those of a range too.
+// named returns the rules of a citation, those of a range too.
 func named(cited string) (out []string) {
 	for _, part := range regexp.MustCompile(`, | and `).Split(cited, -1) {
 		if of := between(part); len(of) > 0 {

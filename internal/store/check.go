@@ -34,5 +34,5 @@ func (db *DB) Check(ctx context.Context) (readings int, damaged []Reading, err e
 	return len(list), damaged, err
 }
 
-// Path is where the file is.
+// Path returns where the file is.
 func (db *DB) Path() string { return db.file.Path }

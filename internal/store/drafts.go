@@ -32,7 +32,7 @@ func (t *Tx) AddDraft(client int64, d Draft, body []byte) error {
 	return err
 }
 
-// Drafts are those of a client, the newest first.
+// Drafts returns those of a client, the newest first.
 func (t *Tx) Drafts(client int64) ([]Draft, error) {
 	return all(t, func(r scanner, v *Draft) error {
 		p, state := Page{}, ""
@@ -56,7 +56,7 @@ func (t *Tx) RemoveDraft(client, reading int64, restore bool) error {
 		AND reading_id IN (SELECT id FROM readings WHERE client_id = ?1)`, client, reading, !restore)
 }
 
-// DraftBody is what was typed.
+// DraftBody returns what was typed.
 func (t *Tx) DraftBody(client, reading int64) ([]byte, error) {
 	var kept []byte
 	err := t.one(

@@ -27,7 +27,7 @@ const (
 	FacetFound     Facet = "found"     // lists of what sites are found for, and imports
 )
 
-// Facets are all of them.
+// Facets returns all of them.
 func Facets() []Facet {
 	return []Facet{FacetGround, FacetBook, FacetLineups, FacetReadings, FacetSurveyed, FacetYardstick, FacetSaid,
 		FacetStanding, FacetFound}
@@ -140,14 +140,14 @@ func Noting(ctx context.Context) (context.Context, *Changed) {
 	return context.WithValue(ctx, changedKey{}, c), c
 }
 
-// Facets are those that changed, of any client.
+// Facets returns those that changed, of any client.
 func (c *Changed) Facets() []Facet {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	return slices.Sorted(maps.Keys(c.facets))
 }
 
-// Revision is the number of the revision that the writes made of their client, 0 if they
+// Revision returns the number of the revision that the writes made of their client, 0 if they
 // changed none.
 func (c *Changed) Revision() int64 {
 	c.mu.Lock()
@@ -155,7 +155,7 @@ func (c *Changed) Revision() int64 {
 	return c.revision
 }
 
-// outcome is what a transaction is about to commit, for the operation that it is a part of; tell
+// outcome returns what a transaction is about to commit, for the operation that it is a part of; tell
 // hands it on once it is.
 func (t *Tx) outcome() (tell func(), err error) {
 	c, _ := t.ctx.Value(changedKey{}).(*Changed)

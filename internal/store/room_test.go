@@ -26,7 +26,7 @@ func noise(n int) string {
 	return b.String()
 }
 
-// filled is a store with a client that has so many pages of 100 KB.
+// filled returns a store with a client that has so many pages of 100 KB.
 func filled(t *testing.T, pages int) (db *DB, path string, client int64) {
 	t.Helper()
 	ctx := context.Background()

@@ -90,7 +90,7 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 	return o, err
 }
 
-// homeReadings are the latest readings of home pages and of what stands beside them.
+// homeReadings returns the latest readings of home pages and of what stands beside them.
 func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
 	list, err := gathered(t, func(r scanner, of *int64, v *Reading) error {
 		return r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy,

@@ -46,7 +46,7 @@ func Open(ctx context.Context, path string) (*DB, error) {
 	return &DB{file: f, writer: f.Writer, reader: f.Reader}, nil
 }
 
-// Migrations are the changes that make today's tables.
+// Migrations returns the changes that make today's tables.
 func Migrations() fs.FS {
 	dir, err := fs.Sub(migrations, "migrations")
 	if err != nil {

@@ -4,7 +4,7 @@ import (
 	"inktally/core/gazetteer"
 )
 
-// Towns are those that the file adds to the gazetteer.
+// Towns returns those that the file adds to the gazetteer.
 func (t *Tx) Towns() ([]gazetteer.Town, error) {
 	return all(t, func(r scanner, v *gazetteer.Town) error {
 		return r.Scan(&v.Name, &v.Country, &v.State, &v.Lat, &v.Lon, &v.Size)

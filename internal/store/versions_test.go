@@ -22,7 +22,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// version is a file that a program of a version wrote: the demo, with choices of all kinds
+// version returns a file that a program of a version wrote: the demo, with choices of all kinds
 // made in it.
 func version(t *testing.T, n int) *DB {
 	db, err := Open(context.Background(), versionFile(t, n))
@@ -31,7 +31,7 @@ func version(t *testing.T, n int) *DB {
 	return db
 }
 
-// versionFile is where such a file lies.
+// versionFile returns where such a file lies.
 func versionFile(t *testing.T, n int) string {
 	packed, err := os.Open(fmt.Sprintf("testdata/version%d.db.gz", n))
 	require.NoError(t, err)

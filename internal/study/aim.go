@@ -47,7 +47,7 @@ func searches(f book.Family) int {
 	return 0
 }
 
-// of are the topics of a page: the questions of its service, on a home page those of the
+// of returns the topics of a page: the questions of its service, on a home page those of the
 // main service and those that name none.
 func (t topics) of(k *Known, p store.Page, rivals []*Side) outline.Topics {
 	out := outline.Topics{Services: t.services, Firm: k.Client.Name}
@@ -73,7 +73,7 @@ func (t topics) of(k *Known, p store.Page, rivals []*Side) outline.Topics {
 	return out
 }
 
-// phone is the client's first number, as it was typed.
+// phone returns the client's first number, as it was typed.
 func phone(k *Known) string {
 	first, _, _ := strings.Cut(k.Client.Phone, ",")
 	return strings.TrimSpace(first)
@@ -132,7 +132,7 @@ func (c *Comparison) family(f book.Family) plan.Stake {
 	return out
 }
 
-// First is the page's first family; it is not ok if there is none.
+// First returns the page's first family; it is not ok if there is none.
 func (c *Comparison) First() (plan.Stake, bool) {
 	if len(c.Aim.Families) == 0 {
 		return plan.Stake{}, false
@@ -140,12 +140,12 @@ func (c *Comparison) First() (plan.Stake, bool) {
 	return c.Aim.Families[0], true
 }
 
-// Targets are those of the page by itself, in the order of a brief.
+// Targets returns those of the page by itself, in the order of a brief.
 func (c *Comparison) Targets() []plan.Target {
 	return c.Yardstick.Target.OfPage(&c.Aim, plan.NamesOf(c.Aim))
 }
 
-// frame is what a page to make will come with: the median of the site's pages (rule 8.6).
+// frame returns what a page to make will come with: the median of the site's pages (rule 8.6).
 func (k *Known) frame() int {
 	var frames []int
 	for _, p := range k.Pages {
@@ -156,7 +156,7 @@ func (k *Known) frame() int {
 	return int(stats.Median(frames))
 }
 
-// wishes are what image names may say beyond the families: services with the home town,
+// wishes returns what image names may say beyond the families: services with the home town,
 // and on the home page the main service with each community that has no page of its own
 // (rule 4.3).
 func (c *Comparison) wishes() []string {

@@ -53,7 +53,7 @@ func (k *Known) Beside(ctx context.Context) (*Beside, error) {
 	})
 }
 
-// chosen is what a person said that is compared, by page and domain.
+// chosen returns what a person said that is compared, by page and domain.
 func chosen(likes []store.LikeChoice) map[int64]map[string]string {
 	out := map[int64]map[string]string{}
 	for _, c := range likes {
@@ -65,13 +65,13 @@ func chosen(likes []store.LikeChoice) map[int64]map[string]string {
 	return out
 }
 
-// Site is a site that was surveyed, by an address of it.
+// Site returns a site that was surveyed, by an address of it.
 func (b *Beside) Site(address string) (*Site, bool) {
 	s, ok := b.sites[lineup.Domain(address)]
 	return s, ok
 }
 
-// Of are the pages of rivals that stand beside a page of the client, in the order
+// Of returns the pages of rivals that stand beside a page of the client, in the order
 // of the lineup. The home page stands beside the pages that were found; so does
 // every page as long as a rival's site is not known.
 func (b *Beside) Of(p store.Page) []BesidePage {
@@ -126,7 +126,7 @@ func Have(list []BesidePage) (have, known int) {
 	return have, known
 }
 
-// Find is the one of a rival's pages by its lineup entry, nil for none.
+// Find returns the one of a rival's pages by its lineup entry, nil for none.
 func Find(list []BesidePage, entry int64) *BesidePage {
 	i := slices.IndexFunc(list, func(b BesidePage) bool { return b.Entry.ID == entry })
 	if i < 0 {

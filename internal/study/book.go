@@ -21,13 +21,13 @@ type readWith struct {
 	slips    map[string]bool
 }
 
-// Language is what the client's phrases are read with.
+// Language returns what the client's phrases are read with.
 func (k *Known) Language() phrase.Language { return k.readWith().language }
 
 // Judge judges phrases for the client.
 func (k *Known) Judge() *intent.Judge { return k.readWith().judge }
 
-// LikelyTies are the words of the book that may mean the same: those that are made
+// LikelyTies returns the words of the book that may mean the same: those that are made
 // by themselves, and those that are proposed.
 func (k *Known) LikelyTies() []tie.Tie { return k.readWith().ties }
 
@@ -68,7 +68,7 @@ func (k *Known) learn() *readWith {
 	return r
 }
 
-// ground is what the client's intents are told by.
+// ground returns what the client's intents are told by.
 func (k *Known) ground(lang phrase.Language) intent.Ground {
 	g := intent.Ground{
 		Language: lang, Services: k.Services, Names: append([]string{k.Client.Name}, k.Rivals...),
@@ -83,7 +83,7 @@ func (k *Known) ground(lang phrase.Language) intent.Ground {
 	return g
 }
 
-// apart are the words that the user wants to be read as they are: those tied to
+// apart returns the words that the user wants to be read as they are: those tied to
 // themselves, and those that were judged or tied.
 func (k *Known) apart() map[string]bool {
 	out := map[string]bool{}
@@ -93,7 +93,7 @@ func (k *Known) apart() map[string]bool {
 	return out
 }
 
-// Ties are the words that the user has tied as one, each to one other.
+// Ties returns the words that the user has tied as one, each to one other.
 func (k *Known) Ties() phrase.Ties {
 	groups := map[string]int{}
 	out := phrase.Ties{}
@@ -112,7 +112,7 @@ func (k *Known) Ties() phrase.Ties {
 	return out
 }
 
-// Corrections are what the user corrected of words and phrases.
+// Corrections returns what the user corrected of words and phrases.
 func (k *Known) Corrections() phrase.Corrections {
 	c := phrase.Corrections{Ties: k.Ties(), With: map[string]string{}, Small: k.Lists.Small, Near: k.Lists.Near,
 		Read: map[string][]string{}}
@@ -141,7 +141,7 @@ func (k *Known) spoken() spoken {
 	return spoken{k.Client.Language, k.Places, k.Corrections(), tie.Certain(k.LikelyTies())}
 }
 
-// Families are those of the client's book, with the pages that carry them. It is
+// Families returns those of the client's book, with the pages that carry them. It is
 // the one source of families and their gains for book, sheet and targets
 // (rule 9.1). They are shared: who changes one clones them first.
 func (k *Known) Families() []book.Family { return k.worked().families }
@@ -169,7 +169,7 @@ func (k *Known) worked() *worked {
 	return w
 }
 
-// bookPages are the client's pages as far as they carry families.
+// bookPages returns the client's pages as far as they carry families.
 func (k *Known) bookPages() []book.Carrying {
 	out := make([]book.Carrying, 0, len(k.Pages))
 	for _, p := range k.Pages {
@@ -178,7 +178,7 @@ func (k *Known) bookPages() []book.Carrying {
 	return out
 }
 
-// Members are the further members of a family's row (rule 9.3).
+// Members returns the further members of a family's row (rule 9.3).
 func (k *Known) Members(f *book.Family) []book.Member {
 	return book.MembersOf(f, k.ByKey(), k.Yardstick.Book, k.Slips(), k.Yardstick.Visits.Others)
 }

@@ -58,7 +58,7 @@ type Side struct {
 // DraftEntry is the entry of the column of a page's draft.
 const DraftEntry = -1
 
-// Page is a page of the client, store.ErrNotFound if it has no such page.
+// Page returns a page of the client, store.ErrNotFound if it has no such page.
 func (k *Known) Page(id int64) (store.Page, error) {
 	i := slices.IndexFunc(k.Pages, func(p store.Page) bool { return p.ID == id })
 	if i < 0 {
@@ -131,7 +131,7 @@ func (c *Comparison) draft(ctx context.Context, beside *Beside, by *measured.Col
 	return c.Known.fill(ctx, beside, by, side, kept[0].Reading)
 }
 
-// OwnDrafts are the drafts of the page, the newest first, those from before it was made too.
+// OwnDrafts returns the drafts of the page, the newest first, those from before it was made too.
 func (c *Comparison) OwnDrafts() (out []store.Draft) {
 	for _, d := range c.Drafts {
 		if d.ToMake == nil && d.PageID == c.Page.ID || d.ToMake != nil && c.Page.Kind.ForOneSubject() &&
@@ -173,7 +173,7 @@ func (k *Known) fill(ctx context.Context, beside *Beside, by *measured.Columns, 
 	return nil
 }
 
-// asked is what the page and its rivals' are measured by.
+// asked returns what the page and its rivals' are measured by.
 func (c *Comparison) asked() sheet.Asked {
 	asked := sheet.Asked{Language: c.Language(), Place: c.Home(), PlacesBound: c.Page.Kind.ForOneSubject()}
 	for _, p := range c.Places {
@@ -199,7 +199,7 @@ func (c *Comparison) asked() sheet.Asked {
 	return asked
 }
 
-// Counted are the rivals whose pages count: those that were read whole and are
+// Counted returns the rivals whose pages count: those that were read whole and are
 // comparable (rule 6.3), in the order of the word target's indices.
 func (c *Comparison) Counted() []*Side {
 	var out []*Side

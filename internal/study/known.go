@@ -79,7 +79,7 @@ func (k *Known) hold(reading int64, bytes int) {
 	k.held[reading] = int64(bytes)
 }
 
-// holds are the bytes of the pages that it holds.
+// holds returns the bytes of the pages that it holds.
 func (k *Known) holds() (bytes int64) {
 	k.mu.Lock()
 	defer k.mu.Unlock()
@@ -111,7 +111,7 @@ func (k *Known) takeOver(had *Known) {
 	}
 }
 
-// variant is the same client known otherwise, as change makes it: what its pages are for and
+// variant returns the same client known otherwise, as change makes it: what its pages are for and
 // what phrases are read with stay.
 func (k *Known) variant(change func(*Known)) *Known {
 	out := &Known{Ground: k.Ground, Phrases: k.Phrases, Choices: k.Choices, Words: k.Words, Lists: k.Lists,
@@ -130,7 +130,7 @@ func (k *Known) variant(change func(*Known)) *Known {
 	return out
 }
 
-// As is what is known with the figures of another yardstick.
+// As returns what is known with the figures of another yardstick.
 func (k *Known) As(y yardstick.Yardstick) *Known {
 	return k.variant(func(out *Known) { out.Yardstick = y })
 }
@@ -150,7 +150,7 @@ func Yardstick(tx *store.Tx, id int64) (yardstick.Yardstick, error) {
 	return yardstick.Of(all...), nil
 }
 
-// ListsOf are the lists of words of a client: its own, else those of its
+// ListsOf returns the lists of words of a client: its own, else those of its
 // language and of those that its services are named in.
 func ListsOf(c store.Client, services []intent.Service) intent.Lists {
 	if c.Lists == nil {
@@ -180,7 +180,7 @@ func (k *Known) tie() {
 	}
 }
 
-// TypedFor are the phrases that were typed for a page, in their order.
+// TypedFor returns the phrases that were typed for a page, in their order.
 func TypedFor(g store.Ground, page int64) []string {
 	out := []string{}
 	for _, t := range g.Typed {
@@ -191,22 +191,22 @@ func TypedFor(g store.Ground, page int64) []string {
 	return out
 }
 
-// Shown are the families that a page carries, in order of gain.
+// Shown returns the families that a page carries, in order of gain.
 func (k *Known) Shown(page int64) []book.Family {
 	return book.OfPage(k.Families(), page, k.Yardstick.Book.PageFamilies)
 }
 
-// Home is the home town, empty if none is known.
+// Home returns the home town, empty if none is known.
 func (k *Known) Home() place.Place {
 	home, _ := place.Home(k.Places)
 	return home
 }
 
-// RivalEntries are the rivals of the lineup, in the order in which they stand
+// RivalEntries returns the rivals of the lineup, in the order in which they stand
 // beside the client.
 func (k *Known) RivalEntries() []store.Entry { return RivalsOf(k.Entries, k.Yardstick.Lineup) }
 
-// RivalsOf are the rivals among entries, in their order, each page once.
+// RivalsOf returns the rivals among entries, in their order, each page once.
 func RivalsOf(entries []store.Entry, rules lineup.Rules) []store.Entry {
 	list := make([]lineup.Entry, len(entries))
 	for i, e := range entries {

@@ -9,7 +9,7 @@ import (
 	"inktally/internal/store"
 )
 
-// MainLineup is the newest search for a phrase that was typed for the home page, else
+// MainLineup returns the newest search for a phrase that was typed for the home page, else
 // the newest one; the zero Lineup if none was recorded.
 func (k *Known) MainLineup() store.Lineup {
 	home, _ := HomePage(k.Pages)
@@ -24,7 +24,7 @@ func (k *Known) MainLineup() store.Lineup {
 	return store.Lineup{}
 }
 
-// searchFor is the newest search for a phrase.
+// searchFor returns the newest search for a phrase.
 func (k *Known) searchFor(is func(folded string) bool) (store.Lineup, bool) {
 	i := slices.IndexFunc(k.Lineups, func(l store.Lineup) bool { return is(phrase.Fold(l.Phrase)) })
 	if i < 0 {
@@ -33,7 +33,7 @@ func (k *Known) searchFor(is func(folded string) bool) (store.Lineup, bool) {
 	return k.Lineups[i], true
 }
 
-// EntriesOf are the entries of a search, with the pages that were typed in.
+// EntriesOf returns the entries of a search, with the pages that were typed in.
 func (k *Known) EntriesOf(id int64) []store.Entry {
 	var out []store.Entry
 	for _, e := range k.recorded {
@@ -44,7 +44,7 @@ func (k *Known) EntriesOf(id int64) []store.Entry {
 	return out
 }
 
-// LineupOf is the search that a page is judged against: the newest for its own first
+// LineupOf returns the search that a page is judged against: the newest for its own first
 // phrase, in any of its forms; the home page's for a page that has none.
 func (k *Known) LineupOf(page int64) store.Lineup {
 	main := k.MainLineup()
@@ -70,7 +70,7 @@ func (k *Known) lineupFor(families []book.Family, main store.Lineup) store.Lineu
 	return l
 }
 
-// SearchRivals are the rivals of all searches, each site once, those of the main one
+// SearchRivals returns the rivals of all searches, each site once, those of the main one
 // first.
 func (k *Known) SearchRivals() []store.Entry {
 	out := k.RivalEntries()
@@ -89,7 +89,7 @@ func (k *Known) SearchRivals() []store.Entry {
 	return out
 }
 
-// Stands is where the client stands in the map and in the organic results, 0 for nowhere.
+// Stands returns where the client stands in the map and in the organic results, 0 for nowhere.
 func Stands(entries []store.Entry) (inMap, organic int) {
 	for _, e := range entries {
 		if e.Kind != lineup.Client || e.Paying() {

@@ -137,7 +137,7 @@ func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *St
 	return k, nil
 }
 
-// known is what is known by facts, before anything is worked out.
+// known returns what is known by facts, before anything is worked out.
 func (f *facts) known(s *Studies) *Known {
 	k := &Known{from: s, facts: f, Ground: f.ground, Choices: f.choices, Words: f.words, Yardstick: f.yardstick,
 		Towns:   f.towns,

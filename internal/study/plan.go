@@ -111,7 +111,7 @@ func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 	return p
 }
 
-// keys are the names of pages in the plan, by their rows.
+// keys returns the names of pages in the plan, by their rows.
 func (s *Study) keys(whole *Whole) map[int64]string {
 	keys := map[int64]string{}
 	for _, p := range s.Said.ToMake {
@@ -123,7 +123,7 @@ func (s *Study) keys(whole *Whole) map[int64]string {
 	return keys
 }
 
-// Aim is what the targets of a page are worked out from, with what was said of its outline:
+// Aim returns what the targets of a page are worked out from, with what was said of its outline:
 // before it was made, where nothing was since.
 func (s *Study) Aim(c *Comparison) plan.Aim {
 	page := c.Aim
@@ -135,7 +135,7 @@ func (s *Study) Aim(c *Comparison) plan.Aim {
 	return page
 }
 
-// Row is the row of a page of the plan: of one to make that of what was said of it, 0 if
+// Row returns the row of a page of the plan: of one to make that of what was said of it, 0 if
 // nothing was.
 func (s *Study) Row(c *Comparison) int64 {
 	if c.Page.ID != 0 {
@@ -144,7 +144,7 @@ func (s *Study) Row(c *Comparison) int64 {
 	return s.toMake(c)
 }
 
-// toMake is the row of what was said of a page before it was made, 0 if nothing was.
+// toMake returns the row of what was said of a page before it was made, 0 if nothing was.
 func (s *Study) toMake(c *Comparison) int64 {
 	for _, row := range s.Said.ToMake {
 		if Purpose(row) == Purpose(c.Page) {
@@ -154,7 +154,7 @@ func (s *Study) toMake(c *Comparison) int64 {
 	return 0
 }
 
-// Edits are what the user changed of the outline of a page.
+// Edits returns what the user changed of the outline of a page.
 func (p *Plan) Edits(page string) outline.Edits {
 	for i := range p.From.Pages {
 		if p.From.Pages[i].Key == page {
@@ -183,7 +183,7 @@ func (p *Plan) Find(name string) (*plan.Target, error) {
 	return nil, store.ErrNotFound
 }
 
-// Home is the key of the client's home page, empty for none.
+// Home returns the key of the client's home page, empty for none.
 func (p *Plan) Home() string {
 	for _, c := range p.Whole.Pages {
 		if c.Page.Kind == site.Home {

@@ -34,7 +34,7 @@ type PageFigures struct {
 	TakenAt time.Time
 }
 
-// Figures are what lists show of a page of the client.
+// Figures returns what lists show of a page of the client.
 func (k *Known) Figures(b *Beside, p store.Page) PageFigures {
 	var f PageFigures
 	seen, frame := 0, 0
@@ -52,7 +52,7 @@ func (k *Known) Figures(b *Beside, p store.Page) PageFigures {
 	return f
 }
 
-// Lead is the lead phrase of the home page.
+// Lead returns the lead phrase of the home page.
 func (k *Known) Lead() string {
 	home, _ := HomePage(k.Pages)
 	if typed := TypedFor(k.Ground, home.ID); len(typed) > 0 {
@@ -97,7 +97,7 @@ func (s *Studies) Shelf(ctx context.Context) ([]ShelfRow, error) {
 	return out, err
 }
 
-// lightly is what is known of a client and decides on its row, nil if its families do too.
+// lightly returns what is known of a client and decides on its row, nil if its families do too.
 func lightly(r store.ShelfRow, all *store.OfAll) *Known {
 	k := &Known{Ground: store.Ground{Client: store.Client{ID: r.ID}, Typed: all.Typed[r.ID],
 		Pages: []store.Page{r.Home}},
@@ -124,7 +124,7 @@ func (row *ShelfRow) tell(k *Known, b *Beside) {
 	}
 }
 
-// shelfRow is the row of a client by its study.
+// shelfRow returns the row of a client by its study.
 func (s *Studies) shelfRow(ctx context.Context, r store.ShelfRow) (ShelfRow, error) {
 	row := ShelfRow{ShelfRow: r}
 	var revision store.Revision

@@ -132,7 +132,7 @@ func (s *Studies) keep(ctx context.Context, c *client, study *Study) (*Study, er
 	return study, nil
 }
 
-// client is the place of a client's study, the one that was used last.
+// client returns the place of a client's study, the one that was used last.
 func (s *Studies) client(id int64) *client {
 	s.mu.Lock()
 	defer s.mu.Unlock()
@@ -157,7 +157,7 @@ func (s *Studies) forget(c *client) {
 	}
 }
 
-// held are the bytes of the pages that studies hold.
+// held returns the bytes of the pages that studies hold.
 func (s *Studies) held(own *client) (bytes int64) {
 	bytes = own.study.holds()
 	for _, c := range s.kept.Values() {

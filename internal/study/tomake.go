@@ -13,12 +13,12 @@ type ToMake struct {
 	Known int
 }
 
-// Page is the page that is to be made; it has neither an address nor an id.
+// Page returns the page that is to be made; it has neither an address nor an id.
 func (m ToMake) Page(client int64) store.Page {
 	return store.Page{ClientID: client, Kind: m.Kind, Service: m.Service, Place: m.Place}
 }
 
-// ToMake are the pages that the client's site lacks (rules 9.1, 11). None as long as its
+// ToMake returns the pages that the client's site lacks (rules 9.1, 11). None as long as its
 // site is not known: the pages may be there.
 func (k *Known) ToMake(b *Beside) []ToMake {
 	home, err := HomePage(k.Pages)

@@ -56,14 +56,14 @@ type ownSite struct {
 	set  map[string]site.Purpose
 }
 
-// judged are the sites that were judged.
+// judged returns the sites that were judged.
 func (t *trees) judged() map[string]judgedSite {
 	t.mu.Lock()
 	defer t.mu.Unlock()
 	return maps.Clone(t.sites)
 }
 
-// Domain is that of the client's own site, empty for none.
+// Domain returns that of the client's own site, empty for none.
 func (k *Known) Domain() string {
 	home, err := HomePage(k.Pages)
 	if err != nil {
@@ -72,10 +72,10 @@ func (k *Known) Domain() string {
 	return lineup.Domain(home.URL)
 }
 
-// Surveyed are the domains of the sites that were surveyed.
+// Surveyed returns the domains of the sites that were surveyed.
 func (k *Known) Surveyed() []string { return slices.Sorted(maps.Keys(k.facts.sites)) }
 
-// Tree is a site that was surveyed, by its domain, as it is judged by now; nil for one that
+// Tree returns a site that was surveyed, by its domain, as it is judged by now; nil for one that
 // was not.
 func (k *Known) Tree(ctx context.Context, domain string) (*Site, error) {
 	of, ok := k.facts.sites[domain]
@@ -131,7 +131,7 @@ func (k *Known) owns(of store.Site) bool { return of.Domain == k.Domain() }
 // far is how many times farther than communities a town may be that a page is for.
 const far = 8
 
-// Asked is what the tree of a site is made from, with the pages as they were read last.
+// Asked returns what the tree of a site is made from, with the pages as they were read last.
 func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 	rules := k.Yardstick.Target
 	binder := site.NewBinder(k.Language(), k.Services, k.Lists.Acts)
@@ -173,7 +173,7 @@ func (k *Known) TownsNear(times float64) site.Towns {
 	}
 }
 
-// set is what the user said of pages.
+// set returns what the user said of pages.
 func (k *Known) set() map[string]site.Purpose {
 	out := map[string]site.Purpose{}
 	for _, p := range k.facts.ground.Pages {
@@ -210,7 +210,7 @@ func (k *Known) followSite(ctx context.Context) error {
 	return nil
 }
 
-// Purposes are the pages of a client's own site with what they are for as pages of the client:
+// Purposes returns the pages of a client's own site with what they are for as pages of the client:
 // a second copy is for nothing, for targets are for the first one, and there is one home page.
 func (s *Site) Purposes() []site.Surveyed {
 	copies := map[string]bool{}
@@ -236,7 +236,7 @@ func (s *Site) Subjects() (n int) {
 	return n
 }
 
-// Alone are what is wrong with the pages of a client whose site was not surveyed, as far as
+// Alone returns what is wrong with the pages of a client whose site was not surveyed, as far as
 // they tell by themselves.
 func (k *Known) Alone(ctx context.Context) ([]finding.Finding, error) {
 	pages := store.Site{Domain: k.Domain()}

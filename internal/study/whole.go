@@ -56,7 +56,7 @@ func (w *Whole) add(ctx context.Context, p store.Page, families []book.Family) e
 	return err
 }
 
-// findings are those of the survey; of a site that was not surveyed those that its pages
+// findings returns those of the survey; of a site that was not surveyed those that its pages
 // tell by themselves.
 func (k *Known) findings(ctx context.Context, own *Site) ([]finding.Finding, error) {
 	if own != nil {
@@ -79,7 +79,7 @@ func (k *Known) PageOf(ctx context.Context, key string) (*Comparison, *Whole, er
 	return nil, nil, store.ErrNotFound
 }
 
-// Rival is a rival's site as it was surveyed, by an address of it.
+// Rival returns a rival's site as it was surveyed, by an address of it.
 func (w *Whole) Rival(address string) (*Site, bool) { return w.beside.Site(address) }
 
 func planned(pages []store.Page, p store.Page) bool {

@@ -10,7 +10,7 @@ import (
 	"inktally/core/site"
 )
 
-// pageAddress is the address of a page of the site. It is not ok for what is none, or of
+// pageAddress returns the address of a page of the site. It is not ok for what is none, or of
 // another site.
 func (c *crawler) pageAddress(address string) (string, bool) {
 	u, err := url.Parse(strings.TrimSpace(address))
@@ -40,7 +40,7 @@ func resolved(base, ref string) string {
 	return r.String()
 }
 
-// statusOf is the status that a site answered with.
+// statusOf returns the status that a site answered with.
 func statusOf(f *fault.Fault) int {
 	n, _ := strconv.Atoi(f.Params["status"])
 	return n

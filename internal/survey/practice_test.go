@@ -16,7 +16,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// ground is what is known of the scenario's main client.
+// ground returns what is known of the scenario's main client.
 func ground() ([]intent.Service, []place.Place) {
 	return []intent.Service{
 			{Name: "chimney sweeping", Words: []string{"chimney sweep", "chimney cleaning"}},

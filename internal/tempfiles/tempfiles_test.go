@@ -67,7 +67,7 @@ func TestLeftBehind(t *testing.T) {
 	assert.Equal(t, base, os.TempDir())
 }
 
-// below are the processes that one has started.
+// below returns the processes that one has started.
 func below(t *testing.T, pid int) []*process.Process {
 	p, err := process.NewProcess(int32(pid))
 	require.NoError(t, err)

@@ -126,7 +126,7 @@ type FamilyChoice struct {
 	Lead   string      `json:"lead" maxLength:"400" doc:"The member that is to lead, empty for the rule's"`
 }
 
-// Core is the choice as the rules have it.
+// Core returns the choice as the rules have it.
 func (c FamilyChoice) Core() book.Choice {
 	return book.Choice{State: book.State(c.State), Reason: c.Reason, Lead: c.Lead}
 }
@@ -211,7 +211,7 @@ func LayoutOf(l table.Layout) Layout {
 	return out
 }
 
-// Core is the layout as the rules have it.
+// Core returns the layout as the rules have it.
 func (l Layout) Core() table.Layout {
 	out := table.Layout{Heading: l.Heading}
 	for _, r := range l.Roles {
@@ -279,7 +279,7 @@ func ListsOf(l intent.Lists) Lists {
 	return Lists(l.Each(func(entries []string) []string { return append([]string{}, entries...) }))
 }
 
-// Core are the lists as the rules have them.
+// Core returns the lists as the rules have them.
 func (l Lists) Core() intent.Lists { return intent.Lists(l) }
 
 // ListsOfWords are a client's lists by which intents are judged.

@@ -110,7 +110,7 @@ func Services(list []intent.Service) []Service {
 	return out
 }
 
-// Core are the services as the rules have them.
+// Core returns the services as the rules have them.
 func (b Business) Core() (services []intent.Service, places []place.Place) {
 	for _, s := range b.Services {
 		services = append(services, intent.Service{Name: s.Name, Words: s.Words, Worth: s.Worth})
@@ -130,7 +130,7 @@ func Places(list []place.Place) []Place {
 	return out
 }
 
-// When is a time for lists, nil if it is not known.
+// When returns a time for lists, nil if it is not known.
 func When(t time.Time) *time.Time {
 	if t.IsZero() {
 		return nil

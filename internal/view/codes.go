@@ -177,7 +177,7 @@ func (FindingType) Schema(huma.Registry) *huma.Schema {
 func (SearchArea) Schema(huma.Registry) *huma.Schema { return enum(with(visits.Areas(), "")) }
 func (TieKind) Schema(huma.Registry) *huma.Schema    { return enum(tie.Kinds()) }
 
-// Core is the area as the rules have it.
+// Core returns the area as the rules have it.
 func (a SearchArea) Core() visits.Area { return visits.Area(a) }
 
 // Failure is why something failed.

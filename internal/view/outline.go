@@ -59,7 +59,7 @@ type SectionEdit struct {
 	Added   bool   `json:"added,omitempty" doc:"A section of the user's own"`
 }
 
-// Core are the edits as the rules have them.
+// Core returns the edits as the rules have them.
 func (e OutlineEdits) Core() outline.Edits {
 	out := outline.Edits{Order: e.Order, Alone: e.Alone, Sections: map[string]outline.SectionEdit{}}
 	for key, s := range e.Sections {

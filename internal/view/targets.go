@@ -98,7 +98,7 @@ type Choice struct {
 	Reason string      `json:"reason,omitempty" maxLength:"200"`
 }
 
-// Core is the choice as the rules have it.
+// Core returns the choice as the rules have it.
 func (c Choice) Core() plan.Choice {
 	return plan.Choice{State: plan.State(c.State), Value: c.Value, Reason: c.Reason}
 }
@@ -107,7 +107,7 @@ func choiceOf(c plan.Choice) Choice {
 	return Choice{TargetState(c.State), c.Value, c.Reason}
 }
 
-// refs are the names of targets.
+// refs returns the names of targets.
 func refs(list []plan.Ref) []string {
 	out := make([]string, len(list))
 	for i, r := range list {

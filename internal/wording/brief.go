@@ -9,7 +9,7 @@ import (
 	"inktally/core/wordtarget"
 )
 
-// BriefTitle is the title of the brief of a page.
+// BriefTitle returns the title of the brief of a page.
 func BriefTitle(kind site.Kind, client string) string {
 	return fmt.Sprintf("Brief: %s page of %s", kind, client)
 }
@@ -59,7 +59,7 @@ const NotLive = "not live"
 // DemandImport is what an import of search volumes from the source is called.
 const DemandImport = "search volumes"
 
-// BookColumns are the headings of a phrase book as a table.
+// BookColumns returns the headings of a phrase book as a table.
 func BookColumns() []string {
 	return []string{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
 		"place",

@@ -156,7 +156,7 @@ func (w Teller) newPage(t *plan.Target) string {
 		Count(t.Words.ToWrite, "word", ""))
 }
 
-// open are the parts that are not dropped.
+// open returns the parts that are not dropped.
 func open(t *plan.Target, kinds ...plan.PartKind) (out []plan.Part) {
 	for _, p := range t.Parts {
 		if p.Choice.State != plan.Dropped && (len(kinds) == 0 || slices.Contains(kinds, p.Kind)) {
@@ -175,7 +175,7 @@ func placings(t *plan.Target) int {
 	return n
 }
 
-// words are those that a target brings.
+// words returns those that a target brings.
 func words(t *plan.Target) int {
 	n := 0
 	for _, p := range open(t, plan.Words) {

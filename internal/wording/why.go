@@ -165,7 +165,7 @@ var stepSays = map[sum.Code]func(s sum.Step, n stepNames) string{
 	sum.InNewPage:    says("Part of creating the page"),
 }
 
-// says is the sentence of a step without parameters.
+// says returns the sentence of a step without parameters.
 func says(sentence string) func(sum.Step, stepNames) string {
 	return func(sum.Step, stepNames) string { return sentence }
 }

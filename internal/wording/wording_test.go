@@ -246,7 +246,7 @@ func TestEveryFigureIsWorded(t *testing.T) {
 	}
 }
 
-// changed is the fault of what somebody else changed too.
+// changed returns the fault of what somebody else changed too.
 func changed(thing fault.Thing, theirs, yours string) *fault.Fault {
 	return &fault.Fault{Code: "changed_elsewhere",
 		Params: map[string]string{"thing": string(thing), "theirs": theirs, "yours": yours}}

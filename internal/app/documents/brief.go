@@ -81,7 +81,7 @@ func (h *Handoff) brief(ctx context.Context, client, pageID int64) (*document, e
 	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key), page: page, teller: w.Teller(key), unit: w.Unit()}, nil
 }
 
-// lead is the first phrase of the page, empty for none.
+// lead returns the first phrase of the page, empty for none.
 func (d *document) lead() string {
 	first, ok := d.page.First()
 	if !ok {

@@ -33,7 +33,7 @@ type site struct {
 	reviews      *int
 }
 
-// sites are the client's and its rivals', chains too.
+// sites returns the client's and its rivals', chains too.
 func sites(k *study.Known) (out []site) {
 	home, _ := study.HomePage(k.Pages)
 	own := site{domain: lineup.Domain(home.URL), name: k.Client.Name, own: true}
@@ -124,7 +124,7 @@ func (s *Standing) Set(ctx context.Context, id int64, domain string, d view.Figu
 	return s.Get(ctx, id)
 }
 
-// valueOf is the value of a figure of a site, nil if it has none.
+// valueOf returns the value of a figure of a site, nil if it has none.
 func valueOf(known []store.SiteFigure, domain string, figure view.FigureCode) *float64 {
 	for _, f := range known {
 		if f.Domain == domain && f.Figure == standing.Figure(figure) {

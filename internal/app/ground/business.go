@@ -43,7 +43,7 @@ var fields = []struct {
 	{fault.Phrases, func(b *business) any { return &b.phrases }},
 }
 
-// businessOf is what is kept of a client as a person tells it.
+// businessOf returns what is kept of a client as a person tells it.
 func businessOf(k store.Ground) view.Business {
 	c := k.Client
 	out := view.Business{Name: c.Name, Trade: c.Trade, Phone: c.Phone, Language: c.Language, Customers: c.Customers,

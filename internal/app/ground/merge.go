@@ -13,7 +13,7 @@ import (
 	"inktally/internal/view"
 )
 
-// merged is what somebody made of a business that was, laid over what it is by now. Where
+// merged returns what somebody made of a business that was, laid over what it is by now. Where
 // both changed one thing in two ways the fault holds both.
 func merged(was, is view.Business, now business) (business, error) {
 	before, err := clean(was)
@@ -35,7 +35,7 @@ func merged(was, is view.Business, now business) (business, error) {
 	return now, nil
 }
 
-// mergedPage is what somebody made of a page that was, laid over what it is by now.
+// mergedPage returns what somebody made of a page that was, laid over what it is by now.
 func mergedPage(was view.PageDraft, is store.Page, now view.PageDraft) (view.PageDraft, error) {
 	for _, f := range []struct {
 		thing   fault.Thing

@@ -37,7 +37,7 @@ type Received struct {
 
 const keySetting = "bookmark_key"
 
-// Bookmark is the address of the bookmark, with bookmark.Origin for the program's.
+// Bookmark returns the address of the bookmark, with bookmark.Origin for the program's.
 func (r *Received) Bookmark(ctx context.Context) (string, error) {
 	key, err := r.key(ctx)
 	return bookmark.Address(key), err
@@ -52,7 +52,7 @@ func (r *Received) Prepare(ctx context.Context) error {
 	return r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetSetting(keySetting, rand.Text()) })
 }
 
-// key is what bookmarks of this file are known by.
+// key returns what bookmarks of this file are known by.
 func (r *Received) key(ctx context.Context) (key string, err error) {
 	err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		key, err = tx.Setting(keySetting)
@@ -130,7 +130,7 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 	return out, nil
 }
 
-// queryOf is what an address asks a search engine for, empty for nothing.
+// queryOf returns what an address asks a search engine for, empty for nothing.
 func queryOf(address string) string {
 	u, err := url.Parse(address)
 	if err != nil {
@@ -205,7 +205,7 @@ func (r *Received) Keep(ctx context.Context, id int64, handed view.Handed, as vi
 	return out, err
 }
 
-// clientPage is the client's page that a page was handed over for: the one that was
+// clientPage returns the client's page that a page was handed over for: the one that was
 // told, that with its address, or a new one.
 func (r *Received) clientPage(ctx context.Context, id, pageID int64, address string) (p int64, key string,
 	err error) {

@@ -222,7 +222,7 @@ func (l *Lineup) SetKind(ctx context.Context, id, entry int64, kind lineup.Kind)
 	return l.Get(ctx, id, lineupID)
 }
 
-// SiteKinds are what was said of sites, the newest first.
+// SiteKinds returns what was said of sites, the newest first.
 func (l *Lineup) SiteKinds(ctx context.Context) ([]view.SiteKind, error) {
 	out := []view.SiteKind{}
 	err := l.DB.Read(ctx, func(tx *store.Tx) error {

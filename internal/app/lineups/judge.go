@@ -99,7 +99,7 @@ func (l *Lineup) evidence(ctx context.Context, k *study.Known) (*evidence, error
 	return ev, err
 }
 
-// of is what is known of an entry.
+// of returns what is known of an entry.
 func (ev *evidence) of(e lineup.Entry) lineup.Evidence {
 	domain := lineup.Domain(e.URL)
 	said := ev.said[domain]

@@ -57,7 +57,7 @@ func one(k *study.Known, id int64) (store.Lineup, error) {
 	return store.Lineup{}, store.ErrNotFound
 }
 
-// shown is a search as the API shows it, with the others that were recorded.
+// shown returns a search as the API shows it, with the others that were recorded.
 func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 	entries := k.EntriesOf(recorded.ID)
 	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device,
@@ -168,5 +168,5 @@ func (l *Lineup) Forget(ctx context.Context, id, lineupID int64) (*view.Lineup, 
 	return l.Get(ctx, id, 0)
 }
 
-// From is a place as a search is asked from it: Tarn Harbor, ME.
+// From returns a place as a search is asked from it: Tarn Harbor, ME.
 func From(p place.Place) string { return strings.Trim(p.Name+", "+p.State, ", ") }

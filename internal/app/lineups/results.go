@@ -37,7 +37,7 @@ func ReadResults(name string, body []byte, columns []results.Field) (results.Res
 	return results.Read(body, src), nil
 }
 
-// isTable reports whether the name of a file is a table.
+// isTable reports whether a file is a table, by its name.
 func isTable(name string) bool {
 	switch strings.ToLower(filepath.Ext(name)) {
 	case ".csv", ".tsv":
@@ -80,7 +80,7 @@ func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string,
 	return l.record(ctx, k, phrase, searchOf(read))
 }
 
-// searchOf is a page of results as a search source would have answered it. What it does
+// searchOf returns a page of results as a search source would have answered it. What it does
 // not say, such as from where was searched, is left empty.
 func searchOf(read results.Results) source.SearchResult {
 	out := source.SearchResult{Ads: "not seen"}

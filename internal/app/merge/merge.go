@@ -53,7 +53,7 @@ func List(before, is, want []string) []string {
 	return out
 }
 
-// Text is a value that says itself.
+// Text returns a value that says itself.
 func Text(s string) string { return s }
 
 // Texts writes a list.
@@ -68,7 +68,7 @@ func same(a, b any) bool {
 	return reflect.DeepEqual(a, b)
 }
 
-// keys are those of all maps, in order.
+// keys returns those of all maps, in order.
 func keys[T any](maps ...map[string]T) (out []string) {
 	for _, m := range maps {
 		for key := range m {

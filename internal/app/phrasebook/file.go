@@ -9,7 +9,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// File is a client's phrase book as CSV, a phrase a row in the order of the
+// File returns a client's phrase book as CSV, a phrase a row in the order of the
 // book, and the name of its client. Imported again, it gives the same figures.
 func (b *Book) File(ctx context.Context, client int64) (csv []byte, name string, err error) {
 	shown, err := b.Get(ctx, client)

@@ -57,7 +57,7 @@ func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
 	return out, nil
 }
 
-// sites are those of the client and of its rivals, each once.
+// sites returns those of the client and of its rivals, each once.
 func sites(k *study.Known) []view.FoundSite {
 	out := []view.FoundSite{}
 	add := func(name, url, role string) {
@@ -103,7 +103,7 @@ func (b *Book) figures(ctx context.Context, client int64, rows []table.Row) erro
 	return err
 }
 
-// foundRows are what a site is found for as rows of a list.
+// foundRows returns what a site is found for as rows of a list.
 func foundRows(found []book.FoundPhrase) (rows []table.Row) {
 	for _, f := range found {
 		r := table.Row{Phrase: f.Text, Volume: f.Volume, Difficulty: f.Difficulty}
@@ -115,7 +115,7 @@ func foundRows(found []book.FoundPhrase) (rows []table.Row) {
 	return rows
 }
 
-// foundIn are the phrases of a list as those that a site is found for.
+// foundIn returns the phrases of a list as those that a site is found for.
 func foundIn(rows []table.Row) []book.FoundPhrase {
 	out := make([]book.FoundPhrase, 0, len(rows))
 	for _, r := range rows {

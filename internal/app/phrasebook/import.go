@@ -145,7 +145,7 @@ func (b *Book) ImportList(ctx context.Context, client int64, name string, body [
 	return report, b.put(ctx, client, name, []listOfSite{{site, taken, area}}, report)
 }
 
-// phrasesIn are the phrases of a list with the area of their volumes.
+// phrasesIn returns the phrases of a list with the area of their volumes.
 func phrasesIn(list listOfSite, home place.Place) (out []book.Phrase) {
 	for _, r := range list.rows {
 		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty,

@@ -93,7 +93,7 @@ func (b *Book) changing(ctx context.Context, id int64, change func(*store.Tx, *s
 	return out, nil
 }
 
-// said is what the user said of a word so far.
+// said returns what the user said of a word so far.
 func said(k *study.Known, word string) store.BookWord {
 	for _, w := range k.Words {
 		if w.Word == word {

@@ -136,7 +136,7 @@ func (r *Readings) owned(ctx context.Context, id, pageID, entry int64) (list []o
 	return list, here, nil
 }
 
-// besideOf is the page of a rival that stands beside a page of the client, if it is
+// besideOf returns the page of a rival that stands beside a page of the client, if it is
 // another one than its entry's.
 func (r *Readings) besideOf(ctx context.Context, id, pageID, entry int64) (ownedPage, error) {
 	k, err := r.Studies.Of(ctx, id)

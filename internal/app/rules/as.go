@@ -7,7 +7,7 @@ import (
 	"inktally/internal/store"
 )
 
-// As is the yardstick that a client, or the workspace for client 0, would have with
+// As returns the yardstick that a client, or the workspace for client 0, would have with
 // changes: an empty value brings back the one that a figure differs from. Its error is the
 // first contradiction.
 func As(tx *store.Tx, id int64, changes map[string]string) (yardstick.Yardstick, error) {

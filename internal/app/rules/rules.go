@@ -34,7 +34,7 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 	return out, err
 }
 
-// figuresOf are the figures of a client, those of the workspace for client 0; the default of a
+// figuresOf returns the figures of a client, those of the workspace for client 0; the default of a
 // client's is the workspace's.
 func figuresOf(tx *store.Tx, id int64) ([]yardstick.Figure, error) {
 	if err := there(tx, id); err != nil {

@@ -345,7 +345,7 @@ func (r *Runs) readItem(running, keep context.Context, client, job int64, item s
 	r.setItem(keep, client, job, item)
 }
 
-// why is the fault of a page that could not be read; what is none is the
+// why returns the fault of a page that could not be read; what is none is the
 // program's own and goes into the log.
 func (r *Runs) why(item store.JobItem, err error) *fault.Fault {
 	why, known := fault.Of(err)

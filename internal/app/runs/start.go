@@ -57,7 +57,7 @@ func (r *Runs) Start(ctx context.Context, id int64, what What) (view.Run, error)
 	return r.start(ctx, id, job.ID)
 }
 
-// pagesOf are the pages that a run reads: the client's, those of its lineup's
+// pagesOf returns the pages that a run reads: the client's, those of its lineup's
 // rivals, and the pages of these that others of the client's are compared with.
 func pagesOf(ctx context.Context, k *study.Known) (items []store.JobItem, err error) {
 	had := map[string]bool{}
@@ -85,7 +85,7 @@ func pagesOf(ctx context.Context, k *study.Known) (items []store.JobItem, err er
 	return items, nil
 }
 
-// sitesOf are the sites that a run surveys, each once.
+// sitesOf returns the sites that a run surveys, each once.
 func sitesOf(k *study.Known) (items []store.JobItem) {
 	had := map[string]bool{}
 	add := func(name, url string) {

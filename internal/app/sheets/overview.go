@@ -9,7 +9,7 @@ import (
 	"inktally/internal/view"
 )
 
-// Overview is all pages of a client at a glance: those that there are and those to make,
+// Overview returns all pages of a client at a glance: those that there are and those to make,
 // each measured by its first phrase and beside the strongest comparable page.
 func (s *Sheet) Overview(ctx context.Context, id int64) (*view.Overview, error) {
 	known, err := s.Studies.Of(ctx, id)
@@ -59,7 +59,7 @@ func findingsOf(own *study.Site, url string) []view.Finding {
 	return out
 }
 
-// row is a page as the overview shows it.
+// row returns a page as the overview shows it.
 func (c comparison) row() view.OverviewRow {
 	row := view.OverviewRow{PageInfo: PageInfo(c.Comparison), Findings: []view.Finding{}, Wanted: []view.SlotCode{}}
 	if c.Page.Kind.HasWordTarget() {

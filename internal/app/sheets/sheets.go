@@ -27,7 +27,7 @@ func (s *Sheet) compare(ctx context.Context, id, pageID int64) (comparison, erro
 	return comparison{c}, err
 }
 
-// readSide is the comparison of a page and the one of its sides that is asked
+// readSide returns the comparison of a page and the one of its sides that is asked
 // for, the client's for entry 0. It must have been read.
 func (s *Sheet) readSide(ctx context.Context, id, pageID, entry int64) (comparison, *study.Side, error) {
 	c, err := s.compare(ctx, id, pageID)
@@ -161,7 +161,7 @@ func (c comparison) target() view.SheetTarget {
 	return t
 }
 
-// WordCase is what the evidence of the word target of a page speaks of.
+// WordCase returns what the evidence of the word target of a page speaks of.
 func WordCase(c *study.Comparison) wording.WordCase {
 	w := wording.WordCase{HasPage: c.Client.Column != nil, HasURL: c.Page.URL != ""}
 	if w.HasPage {

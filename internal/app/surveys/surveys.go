@@ -82,7 +82,7 @@ func (s *Surveys) Visit(ctx context.Context, job Job) error {
 	return err
 }
 
-// kept is the web of a survey: what was read in its run before, else the real
+// kept returns the web of a survey: what was read in its run before, else the real
 // one, whose pages are kept as readings. own reports whether it is the client's site.
 func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, err error) {
 	web = &keptWeb{Lister: s.Lists, surveys: s, job: job, keys: map[string]string{}}
@@ -107,7 +107,7 @@ func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, er
 	return web, own, err
 }
 
-// siteOf is a survey as it is kept: pages that the client or its lineup has go by
+// siteOf returns a survey as it is kept: pages that the client or its lineup has go by
 // the addresses that they have there.
 func (w *keptWeb) siteOf(job Job, found survey.Site, now time.Time) store.Site {
 	out := store.Site{ClientID: job.Client, Domain: found.Domain, SurveyedAt: now, Both: found.Both, Dead: found.Dead,

@@ -31,7 +31,7 @@ type come struct {
 	asked string
 }
 
-// key is the address under which the readings of a page are kept.
+// key returns the address under which the readings of a page are kept.
 func (w *keptWeb) key(url string) string {
 	if known, ok := w.keys[site.BareAddress(url)]; ok && url != "" {
 		return known
@@ -87,7 +87,7 @@ func (w *keptWeb) Page(ctx context.Context, doc fetch.Document, _ bool) (*page.P
 	return w.readable(keep, kept)
 }
 
-// readable is the page of a reading, nil for one that is damaged: the rest of the site is
+// readable returns the page of a reading, nil for one that is damaged: the rest of the site is
 // surveyed all the same.
 func (w *keptWeb) readable(ctx context.Context, of store.Reading) (*page.Page, error) {
 	p, err := w.surveys.Readings.Page(ctx, of)

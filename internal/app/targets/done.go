@@ -47,7 +47,7 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 	return append(out, written(before, now)...), nil
 }
 
-// written are the words that were written on pages that were short of them.
+// written returns the words that were written on pages that were short of them.
 func written(before, now *Worked) (out []view.Done) {
 	for _, c := range before.Whole.Pages {
 		key := c.Aim.Key

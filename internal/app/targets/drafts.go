@@ -40,7 +40,7 @@ func (p *Plan) KeepDraft(ctx context.Context, id int64, pageKey, name string, ra
 	return p.Draft(ctx, id, kept)
 }
 
-// Drafts are the kept drafts of a page, the newest first.
+// Drafts returns the kept drafts of a page, the newest first.
 func (p *Plan) Drafts(ctx context.Context, id int64, pageKey string) ([]view.Draft, error) {
 	s, err := p.Studies.Of(ctx, id)
 	if err != nil {
@@ -65,7 +65,7 @@ func viewOf(c *study.Comparison, d store.Draft) view.Draft {
 	return view.DraftOf(d.ID, c.Aim.Key, d.Name, d.Format, d.Facts.Words.Copy, d.TakenAt)
 }
 
-// Draft is a kept draft with what was typed; that of a Word document is what was read of it.
+// Draft returns a kept draft with what was typed; that of a Word document is what was read of it.
 func (p *Plan) Draft(ctx context.Context, id, readingID int64) (*view.Draft, error) {
 	s, err := p.Studies.Of(ctx, id)
 	if err != nil {
@@ -85,7 +85,7 @@ func (p *Plan) Draft(ctx context.Context, id, readingID int64) (*view.Draft, err
 	return nil, store.ErrNotFound
 }
 
-// typed is a draft with what was typed.
+// typed returns a draft with what was typed.
 func (p *Plan) typed(ctx context.Context, client int64, d store.Draft, out view.Draft) (*view.Draft, error) {
 	err := p.DB.Read(ctx, func(tx *store.Tx) error {
 		body, err := tx.DraftBody(client, d.ID)

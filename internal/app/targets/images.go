@@ -60,7 +60,7 @@ func (w *Worked) images() *view.ImageNames {
 	return out
 }
 
-// imageParts are the parts of a page's targets that are about images, by the image.
+// imageParts returns the parts of a page's targets that are about images, by the image.
 func (w *Worked) imageParts(page string) map[int][]plan.Part {
 	out := map[int][]plan.Part{}
 	for i := range w.Targets {
@@ -77,7 +77,7 @@ func (w *Worked) imageParts(page string) map[int][]plan.Part {
 	return out
 }
 
-// altOf is the alt text of an image that is to be added.
+// altOf returns the alt text of an image that is to be added.
 func altOf(parts []plan.Part, name plan.Part) (out []plan.Part) {
 	for _, p := range parts {
 		if p.Kind == plan.Alt && (p.Says() == name.Says() || p.Family() != "" && p.Family() == name.Family()) {
@@ -123,7 +123,7 @@ func (w *Worked) twins(list *view.ImageNames) {
 	}
 }
 
-// final is the name that the image of a row would have.
+// final returns the name that the image of a row would have.
 func final(r view.ImageRow) string {
 	if r.Wanted != "" && !r.Dropped {
 		return strings.ToLower(r.Wanted)
@@ -131,7 +131,7 @@ func final(r view.ImageRow) string {
 	return strings.ToLower(r.Now)
 }
 
-// Renames are the files that are to get another name.
+// Renames returns the files that are to get another name.
 func (p *Plan) Renames(ctx context.Context, client int64) ([]export.Rename, error) {
 	list, err := p.Images(ctx, client)
 	if err != nil {

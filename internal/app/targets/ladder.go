@@ -35,7 +35,7 @@ func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, 
 	return out, nil
 }
 
-// figures are what is known of a rival, of the client where there is none.
+// figures returns what is known of a rival, of the client where there is none.
 func (w *Worked) figures(c *study.Comparison, rival *study.Side) ladder.Figures {
 	f := firm{column: c.Client.Column, domain: w.ownDomain(), found: w.Whole.Site,
 		is: func(e store.Entry) bool { return e.Kind == lineup.Client }}
@@ -61,7 +61,7 @@ type firm struct {
 	is     func(store.Entry) bool
 }
 
-// ownDomain is the domain of the client's site; without one it is named *own*.
+// ownDomain returns the domain of the client's site; without one it is named *own*.
 func (w *Worked) ownDomain() string {
 	home, err := study.HomePage(w.Whole.Known.Pages)
 	if err != nil || home.URL == "" {

@@ -11,7 +11,7 @@ import (
 	"inktally/internal/wording"
 )
 
-// merged is what somebody made of the edits of an outline that were, laid over what they are by
+// merged returns what somebody made of the edits of an outline that were, laid over what they are by
 // now: each section by itself, and in it heading, words and whether it stays.
 func (w *Worked) merged(page string, was, is, want outline.Edits) (out outline.Edits, err error) {
 	if out.Order, err = merge.Merge(fault.SectionOrder, was.Order, is.Order, want.Order, w.sayOrder(page)); err != nil {
@@ -48,12 +48,12 @@ func mergedSection(was, is, want outline.SectionEdit) (out outline.SectionEdit, 
 	return out, err
 }
 
-// mergedChoice is what somebody says of a target over what is said of it by now.
+// mergedChoice returns what somebody says of a target over what is said of it by now.
 func mergedChoice(was, is, want plan.Choice) (plan.Choice, error) {
 	return merge.Merge(fault.TargetChoice, known(was), known(is), want, wording.Choice)
 }
 
-// known is a choice as it is told where nothing was said.
+// known returns a choice as it is told where nothing was said.
 func known(c plan.Choice) plan.Choice {
 	if c.State == "" {
 		c.State = plan.Open

@@ -77,7 +77,7 @@ func (w *Worked) outline(page string) *view.Outline {
 	return out
 }
 
-// sectionFamily is a family that a section carries: where it stands, and where it is wanted.
+// sectionFamily returns a family that a section carries: where it stands, and where it is wanted.
 func (w *Worked) sectionFamily(page, key string) view.SectionFamily {
 	c := w.Pages[page]
 	out := view.SectionFamily{Key: key, Slots: []view.SlotCode{}}

@@ -35,7 +35,7 @@ func (p *Plan) Preview(ctx context.Context, id int64, changes map[string]string,
 	return difference(worked(s, before).Show(), worked(s, as).Show()), nil
 }
 
-// yardstick is a client's with changes of its own, or of the workspace.
+// yardstick returns a client's with changes of its own, or of the workspace.
 func (p *Plan) yardstick(ctx context.Context, id int64, changes map[string]string,
 	workspace bool) (y yardstick.Yardstick, err error) {
 	err = p.DB.Read(ctx, func(tx *store.Tx) error {
@@ -56,7 +56,7 @@ func (p *Plan) yardstick(ctx context.Context, id int64, changes map[string]strin
 	return y, err
 }
 
-// difference is what is other in one plan than in another, what changes most first.
+// difference returns what is other in one plan than in another, what changes most first.
 func difference(was, is *view.Plan) *view.PlanChange {
 	out := &view.PlanChange{Unit: is.Unit, Gain: is.Gain - was.Gain, Minutes: is.Minutes - was.Minutes,
 		Fit: is.Fit - was.Fit, Targets: []view.TargetChange{}}

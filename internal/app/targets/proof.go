@@ -38,7 +38,7 @@ func (p *Plan) Proof(ctx context.Context, client int64, pageKey, name string, ra
 	return w.proof(pageKey, read.Format, drafted, &report), nil
 }
 
-// one is the plan of a client with one of its pages.
+// one returns the plan of a client with one of its pages.
 func (p *Plan) one(ctx context.Context, client int64, pageKey string) (*Worked, *study.Comparison, error) {
 	s, err := p.Studies.Of(ctx, client)
 	if err != nil {
@@ -88,7 +88,7 @@ func (w *Worked) proof(key string, format draft.Format, read *page.Page, r *proo
 	return out
 }
 
-// otherLanguage is the language of a draft that is not in the client's, empty if it is.
+// otherLanguage returns the language of a draft that is not in the client's, empty if it is.
 func (w *Worked) otherLanguage(read *page.Page) string {
 	const enough = 30 // words that tell a language
 	own, of := base(w.Whole.Known.Client.Language), base(read.Lang)
@@ -106,7 +106,7 @@ func base(tag string) string {
 	return tag
 }
 
-// FindPage is the key of a page of a client by what somebody calls it: its key, its
+// FindPage returns the key of a page of a client by what somebody calls it: its key, its
 // address, or home.
 func (p *Plan) FindPage(ctx context.Context, client int64, called string) (string, error) {
 	w, err := p.Work(ctx, client)

@@ -100,7 +100,7 @@ func (w *Worked) has(page, key string) bool {
 	})
 }
 
-// row is the row of a page of the plan, which is added for one to make of which nothing was
+// row returns the row of a page of the plan, which is added for one to make of which nothing was
 // said so far. A page that the plan has not is store.ErrNotFound.
 func (w *Worked) row(tx *store.Tx, page string) (int64, error) {
 	c, err := w.Page(page)

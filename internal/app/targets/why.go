@@ -52,7 +52,7 @@ func (p *Plan) Why(ctx context.Context, client int64, id, part string) ([]view.W
 	return out, nil
 }
 
-// stake are the families whose gain a part is a share of; without any searches known none is
+// stake returns the families whose gain a part is a share of; without any searches known none is
 // explained on its own.
 func (w *Worked) stake(p *plan.Part) []string {
 	if w.Shares {

@@ -126,7 +126,7 @@ func (w *Worked) idleSays(ref plan.Ref) string {
 	return wording.Idle(kind, about, w.From.Choices[ref])
 }
 
-// worth is the gain of a target in money, as far as it is known what a job of its page's
+// worth returns the gain of a target in money, as far as it is known what a job of its page's
 // service brings.
 func (w *Worked) worth(t *plan.Target) float64 {
 	c, ok := w.Pages[t.Page]

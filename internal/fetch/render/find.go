@@ -22,7 +22,7 @@ func find() string {
 	return ""
 }
 
-// places are where a system keeps programs that are on no path.
+// places returns where a system keeps programs that are on no path.
 func places(system string) []string {
 	home, _ := os.UserHomeDir()
 	switch system {

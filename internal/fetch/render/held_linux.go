@@ -9,7 +9,7 @@ import (
 	"github.com/shirou/gopsutil/v4/process"
 )
 
-// held is the memory that a process takes for itself: all but what it maps from files, which it
+// held returns the memory that a process takes for itself: all but what it maps from files, which it
 // shares with its likes. The processes of a browser share so much that the sum of what they map
 // is twice of what they take.
 func held(p *process.Process) (bytes uint64, err error) {

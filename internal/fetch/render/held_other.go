@@ -4,7 +4,7 @@ package render
 
 import "github.com/shirou/gopsutil/v4/process"
 
-// held is the memory that a process takes, with what it shares with others.
+// held returns the memory that a process takes, with what it shares with others.
 func held(p *process.Process) (bytes uint64, err error) {
 	info, err := p.MemoryInfo()
 	if err != nil {

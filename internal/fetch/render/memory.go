@@ -50,7 +50,7 @@ func (b *Browser) watch(running context.Context) {
 	}
 }
 
-// memory is what a process and all below it take, and the one that takes the most.
+// memory returns what a process and all below it take, and the one that takes the most.
 func memory(pid int32) (all uint64, largest *process.Process) {
 	list, most := tree(pid), uint64(0)
 	for _, p := range list {
@@ -66,7 +66,7 @@ func memory(pid int32) (all uint64, largest *process.Process) {
 	return all, largest
 }
 
-// tree is a process with all below it.
+// tree returns a process with all below it.
 func tree(pid int32) []*process.Process {
 	own, err := process.NewProcess(pid)
 	if err != nil {

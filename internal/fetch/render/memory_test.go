@@ -22,7 +22,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// greedy is a site whose pages want all memory that there is.
+// greedy returns a site whose pages want all memory that there is.
 func greedy(t *testing.T) *httptest.Server {
 	var packed bytes.Buffer
 	w, err := gzip.NewWriterLevel(&packed, gzip.BestCompression)

@@ -186,7 +186,7 @@ func (b *Browser) start() (ctx context.Context, end func(), err error) {
 	return ctx, end, nil
 }
 
-// flags are those of a browser that reaches no network and keeps nothing.
+// flags returns those of a browser that reaches no network and keeps nothing.
 func flags(path, dir string) []chromedp.ExecAllocatorOption {
 	out := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.ExecPath(path), chromedp.DisableGPU, chromedp.UserDataDir(dir), chromedp.WindowSize(Width, Height),

@@ -26,7 +26,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// shop is a site whose pages are odd in the ways that a browser meets.
+// shop returns a site whose pages are odd in the ways that a browser meets.
 func shop(t *testing.T) (*httptest.Server, *atomic.Int64) {
 	var loaded atomic.Int64 // pictures and fonts
 	pages := map[string]string{

@@ -99,7 +99,7 @@ document.body.append(form); form.submit()
 document.head.append(Object.assign(document.createElement('link'), {rel: 'preconnect', href: 'http://127.0.0.1:PORT'}))
 </script>`
 
-// wayOut is the page, and a fetcher that reaches it and nothing else.
+// wayOut returns the page, and a fetcher that reaches it and nothing else.
 func wayOut(t *testing.T, c *canary) (address string, web *fetch.Fetcher) {
 	server := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
 		h := w.Header()

@@ -125,7 +125,7 @@ func (v *visit) run() (doc fetch.Document, err error) {
 	return doc, err
 }
 
-// rested is the page once it rests.
+// rested returns the page once it rests.
 func (v *visit) rested() (fetch.Document, error) {
 	// Scripts of the page cannot reach into a world of our own.
 	world, err := chromedp.Call(v.tab, page.CreateIsolatedWorld,

@@ -159,7 +159,7 @@ func kindOf(f File) kind {
 	return kindByName(f.Name)
 }
 
-// besideAnother reports whether a page of the folder a browser saves beside a page:
+// besideAnother reports whether a page is one of the folder that a browser saves beside a page:
 // what was framed in it.
 func besideAnother(name string, others map[string][]byte) bool {
 	dir := path.Dir("/" + name)
@@ -246,7 +246,7 @@ func bare(address string) string {
 	return strings.ToLower(host)
 }
 
-// isHTML reports whether a content type a page has.
+// isHTML reports whether a content type is that of a page.
 func isHTML(contentType string) bool {
 	kind, _, _ := strings.Cut(strings.ToLower(contentType), ";")
 	return slices.Contains([]string{"text/html", "application/xhtml+xml"}, strings.TrimSpace(kind))

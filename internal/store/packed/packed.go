@@ -291,7 +291,7 @@ func (r detailsRow) details() page.Details {
 	return d
 }
 
-// some is a list that is empty, not nil, as a page that was just read has it.
+// some returns a list that is empty, not nil, as a page that was just read has it.
 func some[T any](list []T) []T {
 	if list == nil {
 		return []T{}

@@ -50,7 +50,7 @@ type figures struct {
 	verdicts          []imagename.Verdict
 }
 
-// Page are the criteria of a page of the client by its key, those that it was measured by
+// Page returns the criteria of a page of the client by its key, those that it was measured by
 // before where the same is asked.
 func (c *Pages) Page(key string, asked sheet.Asked) *Columns {
 	m := c.page(key, asked)
@@ -74,7 +74,7 @@ func (m *Columns) ready() {
 	})
 }
 
-// page is the place of a page.
+// page returns the place of a page.
 func (c *Pages) page(key string, asked sheet.Asked) *Columns {
 	c.mu.Lock()
 	defer c.mu.Unlock()
