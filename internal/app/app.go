@@ -131,7 +131,7 @@ func (a *App) Store() *store.DB { return a.db }
 // CaughtUp waits until what an older program kept of pages was read by today's rules.
 func (a *App) CaughtUp() { a.behind.Wait() }
 
-// Quick returns the short way in: an address, a phrase and rivals' addresses make a
+// Quick is the short way in: an address, a phrase and rivals' addresses make a
 // client and start its run.
 func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.Ground, error) {
 	if len(text.Tokens(phrase)) == 0 {
