@@ -8,6 +8,7 @@ import (
 	"inktally/internal/app/targets"
 	"inktally/internal/export"
 	"inktally/internal/view"
+	"inktally/internal/wording"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -195,7 +196,7 @@ func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {
 	if err != nil {
 		return nil, r.problem(ctx, "imageNamesCSV", err)
 	}
-	rows := [][]string{{"page", "old name", "new name", "alt text now", "alt text"}}
+	rows := [][]string{wording.ImageColumns()}
 	for _, i := range list.Rows {
 		wanted := i.Wanted
 		if i.Dropped {
