@@ -59,6 +59,11 @@ const NotLive = "not live"
 // DemandImport is what an import of search volumes from the source is called.
 const DemandImport = "search volumes"
 
+// ImageColumns returns the headings of a list of image names as a table.
+func ImageColumns() []string {
+	return []string{"page", "old name", "new name", "alt text now", "alt text"}
+}
+
 // BookColumns returns the headings of a phrase book as a table.
 func BookColumns() []string {
 	return []string{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
