@@ -9,8 +9,8 @@ import (
 	"inktally/internal/store"
 )
 
-// told is how often the progress of a survey is told at most.
-const told = 200 * time.Millisecond
+// between is the least time from one report of the progress of a survey to the next.
+const between = 200 * time.Millisecond
 
 // surveyItem surveys one site of a job. One that fails says why; the rest of the
 // run goes on.
@@ -23,7 +23,7 @@ func (r *Runs) surveyItem(running, keep context.Context, client, job int64, item
 		mu.Lock()
 		defer mu.Unlock()
 		item.Visited, item.Known = max(item.Visited, visited), max(item.Known, known)
-		if now := r.now(); now.Sub(last) >= told {
+		if now := r.now(); now.Sub(last) >= between {
 			last = now
 			r.setItem(keep, client, job, item)
 		}
