@@ -68,8 +68,7 @@ func sample(size, links, images, phraseCount int) (body []byte, phrases []string
 
 var (
 	services = []string{"chimney sweep", "chimney inspection", "flue liner installation", "masonry repair",
-		"dryer vent cleaning",
-		"wood stove installation", "chimney cap fitting", "fireplace repair", "chimney company",
+		"dryer vent cleaning", "wood stove installation", "chimney cap fitting", "fireplace repair", "chimney company",
 		"emergency chimney repair"}
 	places = []string{"tarn harbor", "ostrey", "pell crossing", "quillby", "hazard mills", "north tarn", "wick island",
 		"tarn harbor me", "near me", "tarn harbor maine"}

@@ -28,7 +28,6 @@ func TestBriefOf(t *testing.T) {
 		}
 	}
 	assert.Equal(t, map[plan.Where][]string{plan.Head: {"placing title"}, plan.Text: {"placing body", "slice words"}},
-		read,
-		"what is dropped and what is another page's stands in no section")
+		read, "what is dropped and what is another page's stands in no section")
 	assert.Equal(t, plan.Head, b.Sections[0].Where, "in the order of a brief")
 }

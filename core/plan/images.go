@@ -148,7 +148,7 @@ func (n *naming) rename(i int, name string, verdict imagename.Verdict) {
 	img := n.b.p.Client.Page.Images[i]
 	p := n.named(strings.TrimSuffix(name, img.Ext))
 	file := img.File + img.Ext
-	p.Key, p.Image = partKey(ImageName, file), &Image{At: i, File: file, Wanted: name, Verdict: verdict}
+	p.Key, p.Image = partKey(ImageName, file), &Picture{At: i, File: file, Wanted: name, Verdict: verdict}
 	p.Rivals.Have = n.carriers
 	if verdict == imagename.WrongPlace {
 		p.Estimate = Estimate{}
@@ -211,7 +211,7 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 		}
 		seen[slug], taken.all[slug+".jpg"] = true, true
 		p := n.named(slug)
-		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Image{At: -1, Wanted: slug + ".jpg"}
+		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Picture{At: -1, Wanted: slug + ".jpg"}
 		n.names = append(n.names, p)
 		count--
 	}
@@ -241,7 +241,7 @@ func (n *naming) describe() {
 		n.alts[0] = n.firstAlt(n.alts[0].Image)
 		return
 	}
-	of := Image{At: -1}
+	of := Picture{At: -1}
 	if b.p.there() {
 		of.At = slices.IndexFunc(n.list, func(img imagename.Image) bool {
 			return !img.Frame && img.Verdict != imagename.NoName
@@ -274,7 +274,7 @@ func (n *naming) alt(name Part) Part {
 }
 
 // firstAlt asks for the first family in the alt text of an image.
-func (n *naming) firstAlt(of *Image) Part {
+func (n *naming) firstAlt(of *Picture) Part {
 	b := n.b
 	f := &b.p.Families[0]
 	share := missing(b.p.family(f.Key), sheet.Alt)
@@ -287,4 +287,4 @@ func (n *naming) firstAlt(of *Image) Part {
 }
 
 // described returns an image that is to get an alt text, without what is said of its name.
-func described(img *Image) *Image { return &Image{At: img.At, File: img.File} }
+func described(img *Picture) *Picture { return &Picture{At: img.At, File: img.File} }

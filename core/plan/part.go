@@ -17,11 +17,11 @@ type Part struct {
 	// what is said too often where Limit is set.
 	Phrase *Saying
 	// Slot is how the place looks in which the phrase is to stand.
-	Slot *Slot
+	Slot *Gap
 	// Words is how many words are to be written.
 	Words int
 	// Image is the image that is to be named or described.
-	Image *Image
+	Image *Picture
 	// Limit is how often the phrase may stand in the copy.
 	Limit *Limit
 	// Finding is what contradicts the page's place, or the link that leads nowhere.
@@ -45,8 +45,8 @@ type Saying struct {
 	Searches int
 }
 
-// Slot is a place of a page in which a phrase is to stand.
-type Slot struct {
+// Gap is a place of a page in which a phrase is to stand.
+type Gap struct {
 	// Now is the text that stands there, of a slot that holds one text. Wanted is a whole
 	// text that is proposed for it, empty for none.
 	Now, Wanted string
@@ -61,8 +61,8 @@ type Slot struct {
 	Times int
 }
 
-// Image is an image that is to get a name or an alt text.
-type Image struct {
+// Picture is an image that is to get a name or an alt text.
+type Picture struct {
 	// At is its index in the page, -1 for an image that is to be added.
 	At int
 	// File is what it is called now, empty for one to be added; Wanted the name that is

@@ -51,7 +51,7 @@ func missing(placed sheet.Placement, slot sheet.Slot) float64 {
 // part begins a part that places a family, worth its weight by what is missing.
 func (b *builder) part(rule PartRule, f *Stake, missing ...sum.Step) Part {
 	p := Part{Key: partKey(rule.Kind, f.Key), Kind: rule.Kind, Phrase: &Saying{Family: f.Key, Text: f.Text},
-		Slot: &Slot{Now: b.now(rule)}, Rivals: HaveIt{Of: len(b.p.Rivals)}}
+		Slot: &Gap{Now: b.now(rule)}, Rivals: HaveIt{Of: len(b.p.Rivals)}}
 	p.takes(b.y.each(rule))
 	p.weigh(b.y, rule, []Stake{*f}, missing...)
 	for _, r := range b.p.Rivals {

@@ -154,8 +154,7 @@ func TestFollowedTargetsAreDone(t *testing.T) {
 		for range rapid.IntRange(0, 4).Draw(t, "images") {
 			d.images = append(d.images,
 				picture{rapid.SampledFrom([]string{"IMG_2041.jpg", "hero-final2.png", "chimney-sweep.jpg",
-					"a.webp"}).Draw(t, "file"),
-					line.Draw(t, "alt")})
+					"a.webp"}).Draw(t, "file"), line.Draw(t, "alt")})
 		}
 		kind := rapid.SampledFrom([]site.Kind{site.Home, site.Service, site.Area}).Draw(t, "kind")
 		q := asked(phrases...)

@@ -69,8 +69,7 @@ func TestLinkInsideAWord(t *testing.T) {
 // all visible text once (rule 3.3).
 func TestMarksAddUp(t *testing.T) {
 	words := []string{"chimney", "sweep", "sweeping", "Tarn Harbor", "the", "<p>", "</p>", "<h1>", "</h1>", "<h3>",
-		"</h3>",
-		"<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>",
+		"</h3>", "<footer>", "</footer>", "<a href=x>", "</a>", "<b hidden>", "</b>",
 		"<img alt='chimney sweep tarn harbor' src=tarn-harbor-chimney-sweep.png>", ". Then "}
 	q := NewCriteria(Asked{Phrases: []string{"chimney sweep tarn harbor", "tarn harbor chimney sweep", "sweep",
 		"chimney sweep near me"}})

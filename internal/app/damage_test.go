@@ -27,24 +27,9 @@ func TestDamagedPage(t *testing.T) {
 	b.HomePage = "brindle.example"
 	client, home := newClient(t, a, b, "one.example two.example")
 	measured(t, a, client)
-	a.Close()
-	raw, err := sql.Open("sqlite", "file:"+path)
-	require.NoError(t, err)
-	_, err = raw.Exec(
-		`UPDATE bodies SET html = x'00', page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://one.example/')`)
-	require.NoError(t, err)
-	_, err = raw.Exec(
-		`UPDATE bodies SET page = x'00' WHERE reading_id IN (SELECT id FROM readings WHERE url = 'http://two.example/')`)
-	require.NoError(t, err)
-	require.NoError(t, raw.Close())
-	require.NoError(t, db.Close())
-
-	db, err = store.Open(ctx, path)
-	require.NoError(t, err)
-	defer db.Close()
-	a, err = app.New(ctx, app.Options{DB: db, Web: w})
-	require.NoError(t, err)
-	defer a.Close()
+	const of = ` WHERE reading_id IN (SELECT id FROM readings WHERE url = `
+	a = damaged(t, path, db, a, w, `UPDATE bodies SET html = x'00', page = x'00'`+of+`'http://one.example/')`,
+		`UPDATE bodies SET page = x'00'`+of+`'http://two.example/')`)
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
 	assert.Equal(t, []int{30, 0, 50}, []int{s.Columns[0].Words.Seen, s.Columns[1].Words.Seen, s.Columns[2].Words.Seen})
@@ -78,20 +63,7 @@ func TestDamagedPageOfTheClient(t *testing.T) {
 		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,100,5,14\n"), nil, "", "")
 	require.NoError(t, err)
 	surveyed(t, a, client)
-	a.Close()
-	raw, err := sql.Open("sqlite", "file:"+path)
-	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE bodies SET html = x'00', page = x'00'`)
-	require.NoError(t, err)
-	require.NoError(t, raw.Close())
-	require.NoError(t, db.Close())
-
-	db, err = store.Open(ctx, path)
-	require.NoError(t, err)
-	defer db.Close()
-	a, err = app.New(ctx, app.Options{DB: db, Web: w})
-	require.NoError(t, err)
-	defer a.Close()
+	a = damaged(t, path, db, a, w, `UPDATE bodies SET html = x'00', page = x'00'`)
 	for name, ask := range map[string]func() error{
 		"book":     func() error { _, err := a.Book.Get(ctx, client); return err },
 		"ground":   func() error { _, err := a.Ground.Get(ctx, client); return err },
@@ -104,4 +76,27 @@ func TestDamagedPageOfTheClient(t *testing.T) {
 	} {
 		assert.NoError(t, ask(), name)
 	}
+}
+
+// damaged ends a program, damages its file by statements and starts another over it.
+func damaged(t *testing.T, path string, db *store.DB, a *app.App, w *web, statements ...string) *app.App {
+	t.Helper()
+	a.Close()
+	require.NoError(t, db.Close())
+	raw, err := sql.Open("sqlite", "file:"+path)
+	require.NoError(t, err)
+	for _, s := range statements {
+		_, err = raw.Exec(s)
+		require.NoError(t, err)
+	}
+	require.NoError(t, raw.Close())
+	again, err := store.Open(ctx, path)
+	require.NoError(t, err)
+	b, err := app.New(ctx, app.Options{DB: again, Web: w})
+	require.NoError(t, err)
+	t.Cleanup(func() {
+		b.Close()
+		require.NoError(t, again.Close())
+	})
+	return b
 }

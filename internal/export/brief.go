@@ -2,6 +2,7 @@ package export
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"time"
 )
@@ -69,7 +70,6 @@ func (s Says) markdown() string {
 	if pencil != "" {
 		pencil = "**" + pencil + "**"
 	}
-	return strings.Join(strings.Fields(strings.Join([]string{MarkdownText(s.Before), pencil, MarkdownText(s.After)},
-		" ")),
-		" ")
+	pieces := []string{MarkdownText(s.Before), pencil, MarkdownText(s.After)}
+	return strings.Join(slices.DeleteFunc(pieces, func(p string) bool { return p == "" }), " ")
 }

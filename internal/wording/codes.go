@@ -14,30 +14,23 @@ import (
 	"inktally/core/table"
 )
 
-// intents word why a phrase has its intent: %[1]s is the first word of a reason as it was typed,
-// quoted, %[2]s and %[3]s are its words as they are.
+// intents word why a phrase has its intent: {word} is the first word of a reason, quoted, {first}
+// and {second} are its words as they are.
 var intents = map[intent.ReasonCode]string{
-	intent.NamesFirm:     "%[1]s is in a business name",
-	intent.FirmEnding:    "%[1]s ends a business name",
-	intent.MakerAlone:    "%[1]s is a maker, and no work is asked for",
-	intent.OtherState:    "%[1]s is another state or county",
-	intent.OtherTown:     "%[1]s is another town",
-	intent.OtherPostcode: "%[1]s is another postcode",
-	intent.OtherPlace:    "%[1]s is not served",
-	intent.AsksQuestion:  "%[1]s asks a question",
-	intent.Compares:      "compares: “best … for”",
-	intent.WantsToKnow:   "%[1]s: wants to know, not to hire",
-	intent.NamesTrouble:  "%[1]s: a problem, not a job",
-	intent.ServiceIn:     "%[3]s + %[2]s",
-	intent.ServiceNear:   "%[3]s + %[2]s",
-	intent.ServiceToHire: "%[3]s + %[2]s",
-	intent.UnknownWord:   "what is %[1]s?",
-	intent.UnknownAlone:  "names no place, and %[1]s is not known",
-	intent.Goods:         "%[1]s: goods, jobs or the like",
-	intent.OtherAct:      "%[1]s is not offered",
-	intent.OtherThing:    "%[1]s is not what we work on",
-	intent.NoService:     "names no service",
-	intent.ServiceAlone:  "a service alone: no place, no word of hiring",
+	intent.NamesFirm:  "{word} is in a business name",
+	intent.FirmEnding: "{word} ends a business name",
+	intent.MakerAlone: "{word} is a maker, and no work is asked for",
+	intent.OtherState: "{word} is another state or county",
+	intent.OtherTown:  "{word} is another town", intent.OtherPostcode: "{word} is another postcode",
+	intent.OtherPlace: "{word} is not served", intent.AsksQuestion: "{word} asks a question",
+	intent.Compares: "compares: “best … for”", intent.WantsToKnow: "{word}: wants to know, not to hire",
+	intent.NamesTrouble: "{word}: a problem, not a job",
+	intent.ServiceIn:    "{second} + {first}", intent.ServiceNear: "{second} + {first}",
+	intent.ServiceToHire: "{second} + {first}", intent.UnknownWord: "what is {word}?",
+	intent.UnknownAlone: "names no place, and {word} is not known",
+	intent.Goods:        "{word}: goods, jobs or the like",
+	intent.OtherAct:     "{word} is not offered", intent.OtherThing: "{word} is not what we work on",
+	intent.NoService: "names no service", intent.ServiceAlone: "a service alone: no place, no word of hiring",
 }
 
 // Intent words why a phrase has its intent (rule 3.6).
@@ -46,11 +39,7 @@ func Intent(r intent.Reason) string {
 	if r.Code == intent.AsksQuestion && w[0] == "?" {
 		return "a question"
 	}
-	says := intents[r.Code]
-	if !strings.Contains(says, "%") {
-		return says
-	}
-	return strings.NewReplacer("%[1]s", quoted(w[0]), "%[2]s", w[0], "%[3]s", w[1]).Replace(says)
+	return strings.NewReplacer("{word}", quoted(w[0]), "{first}", w[0], "{second}", w[1]).Replace(intents[r.Code])
 }
 
 // Purpose words why a page has its kind.

@@ -21,8 +21,9 @@ func BriefWords(t wordtarget.Target, now int) Instruction {
 		return Instruction{Before: words + ": the page has enough. The work is where the phrases stand."}
 	}
 	return Instruction{Before: fmt.Sprintf("%s now, %s wanted:", words, Number(t.Target)),
-		Pencil: Number(t.ToWrite) + " to write",
-		After:  fmt.Sprintf("Hand in %s of copy; the rest are menus and footers.", Count(t.Writer, "word", ""))}
+		Pencil: Count(t.ToWrite, "word", ""),
+		After: fmt.Sprintf("to write. Hand in %s of copy; the rest are menus and footers.",
+			Count(t.Writer, "word", ""))}
 }
 
 // BriefLine words a line of a brief: there a part stands without its target, so that it says
@@ -67,6 +68,5 @@ func ImageColumns() []string {
 // BookColumns returns the headings of a phrase book as a table.
 func BookColumns() []string {
 	return []string{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
-		"place",
-		"page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}
+		"place", "page", "kept", "gain of the family, an estimate", "worth of it, an estimate"}
 }

@@ -22,21 +22,16 @@ type partWords struct {
 }
 
 var partKinds = map[plan.PartKind]partWords{
-	plan.Title:       {"Title", "use", ""},
-	plan.Description: {"Meta description", "use", ""},
-	plan.Address:     {"URL", "include", ""},
-	plan.H1:          {"H1", "use", ""},
-	plan.Words:       {name: "Words"},
-	plan.Opening:     {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
-	plan.Subhead:     {"Subhead", "add", ""},
-	plan.Body:        {"Text", "add", ""},
-	plan.ImageName:   {"Image name", "", ""},
-	plan.Alt:         {"Alt text", "write", ""},
-	plan.MenuEntry:   {"Menu", "add this page to the menu", ""},
-	plan.HomeLink:    {"Link", "link to it from the home page", ""},
-	plan.Repair:      {name: "This"},
-	plan.WrongPlace:  {name: "Wrong town"},
-	plan.DeadLink:    {name: "Dead link"},
+	plan.Title: {"Title", "use", ""}, plan.Description: {"Meta description", "use", ""},
+	plan.Address: {"URL", "include", ""}, plan.H1: {"H1", "use", ""},
+	plan.Words:   {name: "Words"},
+	plan.Opening: {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
+	plan.Subhead: {"Subhead", "add", ""}, plan.Body: {"Text", "add", ""},
+	plan.ImageName: {"Image name", "", ""}, plan.Alt: {"Alt text", "write", ""},
+	plan.MenuEntry: {"Menu", "add this page to the menu", ""},
+	plan.HomeLink:  {"Link", "link to it from the home page", ""},
+	plan.Repair:    {name: "This"}, plan.WrongPlace: {name: "Wrong town"},
+	plan.DeadLink: {name: "Dead link"},
 }
 
 // PartName words a kind of part as a label.
@@ -110,7 +105,7 @@ func (w Teller) partEvidence(p *plan.Part) string {
 	return strings.Join(slotNow(p.Kind, p.Slot), " · ")
 }
 
-func slotNow(k plan.PartKind, s *plan.Slot) (parts []string) {
+func slotNow(k plan.PartKind, s *plan.Gap) (parts []string) {
 	switch {
 	case s.Now != "":
 		parts = append(parts, "now "+quoted(s.Now))

@@ -75,8 +75,7 @@ func Idle(kind, about string, c plan.Choice) string {
 // Front words a front as a heading.
 func Front(f plan.Front) string {
 	return map[plan.Front]string{plan.WordsFront: "Words", plan.PhrasesFront: "Phrases and headings",
-		plan.ImagesFront: "Images",
-		plan.PagesFront:  "Pages"}[f]
+		plan.ImagesFront: "Images", plan.PagesFront: "Pages"}[f]
 }
 
 // LadderFront words what two firms are held against each other by.

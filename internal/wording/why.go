@@ -98,7 +98,7 @@ func stepValue(i int, s sum.Step) string {
 		return "× " + value
 	case s.Op == sum.Note || i == 0:
 		return value
-	case s.Value < 0 || s.Code == sum.VisitsNow:
+	case math.Signbit(s.Value): // what is taken away may be nothing
 		return "− " + value
 	}
 	return "+ " + value
@@ -135,34 +135,29 @@ var stepSays = map[sum.Code]func(s sum.Step, n stepNames) string{
 	sum.AlsoSearched: func(s sum.Step, _ stepNames) string {
 		return fmt.Sprintf("Also searched: %s of their gain", share(s.Part))
 	},
-	sum.OfPhrase:      says("Gain of its phrase"),
-	sum.OfPage:        says("Gain of all the page's phrases"),
+	sum.OfPhrase: says("Gain of its phrase"), sum.OfPage: says("Gain of all the page's phrases"),
 	sum.Alike:         says("Each phrase counts the same: no searches are known"),
 	sum.Weight:        func(_ sum.Step, n stepNames) string { return n.part + " counts for" },
-	sum.WeightOfWords: says("Words count for"),
-	sum.Credit:        says("Share of the first phrase's gain"),
-	sum.AllMissing:    says("all of it is missing"),
-	sum.Loosely:       says("half is missing: the words are there, but not as one phrase"),
-	sum.Late:          says("half is missing: it is too far behind in the title"),
-	sum.OtherMember:   says("half is missing: it is there in another word order"),
+	sum.WeightOfWords: says("Words count for"), sum.Credit: says("Share of the first phrase's gain"),
+	sum.AllMissing:  says("all of it is missing"),
+	sum.Loosely:     says("half is missing: the words are there, but not as one phrase"),
+	sum.Late:        says("half is missing: it is too far behind in the title"),
+	sum.OtherMember: says("half is missing: it is there in another form"),
 	sum.TooFew: func(s sum.Step, _ stepNames) string {
 		return fmt.Sprintf("what is missing: it is there %s, %s wanted", times(s.Count), Number(s.Of))
 	},
 	sum.MemberShare: says("its part of the phrase's searches"),
-	sum.LessMembers: says("what its other word orders leave"),
+	sum.LessMembers: says("what its other forms leave"),
 	sum.WordsOfTarget: func(s sum.Step, _ stepNames) string {
 		return fmt.Sprintf("%s of %s words", Number(s.Count), Number(s.Of))
 	},
-	sum.NoMore:       says("No page brings more than its phrases"),
-	sum.ByHand:       says("As you set it"),
-	sum.Each:         func(_ sum.Step, n stepNames) string { return n.part },
-	sum.EachTarget:   func(_ sum.Step, n stepNames) string { return n.kind },
-	sum.RenamePlace:  says("Name of the wrong town"),
-	sum.HundredWords: says("100 words"),
-	sum.Hundreds:     func(s sum.Step, _ stepNames) string { return Count(s.Count, "word", "") },
-	sum.Repeated:     func(s sum.Step, _ stepNames) string { return times(s.Count) },
-	sum.NewPage:      says("Creating a page"),
-	sum.InNewPage:    says("Part of creating the page"),
+	sum.NoMore: says("No page brings more than its phrases"),
+	sum.ByHand: says("As you set it"), sum.Each: func(_ sum.Step, n stepNames) string { return n.part },
+	sum.EachTarget:  func(_ sum.Step, n stepNames) string { return n.kind },
+	sum.RenamePlace: says("Name of the wrong town"), sum.HundredWords: says("100 words"),
+	sum.Hundreds: func(s sum.Step, _ stepNames) string { return Count(s.Count, "word", "") },
+	sum.Repeated: func(s sum.Step, _ stepNames) string { return times(s.Count) },
+	sum.NewPage:  says("Creating a page"), sum.InNewPage: says("Part of creating the page"),
 }
 
 // says returns the sentence of a step without parameters.

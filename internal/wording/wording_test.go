@@ -113,8 +113,8 @@ func TestEveryKindIsInstructed(t *testing.T) {
 			for _, rule := range plan.PartKinds() {
 				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Saying{Text: "chimney sweep"},
 					Words:  1,
-					Slot:   &plan.Slot{Now: "Home"},
-					Image:  &plan.Image{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
+					Slot:   &plan.Gap{Now: "Home"},
+					Image:  &plan.Picture{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
 					Rivals: plan.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
 					Estimate: plan.Estimate{Gain: 5, Sum: sum.Sum{{Code: sum.OfPhrase, Value: 5, Rule: "12.2"}}},
 					Effort:   sum.Sum{{Code: sum.Each, Value: 3, Unit: sum.Minutes, Rule: "12.3"}}}
@@ -172,10 +172,8 @@ func TestWhyGain(t *testing.T) {
 	}
 	assert.Equal(t, []string{
 		"“Chimney sweep tarn harbor”: 380 searches/mo, and half of those in other words: 490",
-		"Aimed position, difficulty 6: 1",
-		"Clicks at position 1: × 33%",
-		"Visits now, at position 14: − 3.43",
-		"Also searched: half of their gain: + 10",
+		"Aimed position, difficulty 6: 1", "Clicks at position 1: × 33%",
+		"Visits now, at position 14: − 3.43", "Also searched: half of their gain: + 10",
 		"Gain of “Chimney sweep tarn harbor”: 168.27",
 	}, read)
 }
