@@ -129,8 +129,9 @@ function save() {
 .at {
   box-shadow: inset 4px 0 0 var(--pencil);
 }
-@media (max-width: 760px) {
+@container (max-width: 620px) {
   .part {
+    row-gap: 0;
     grid-template-columns: 1fr auto auto auto;
   }
   .says {

@@ -293,6 +293,7 @@ watch(
   background: var(--band);
 }
 .parts {
+  container-type: inline-size; /* beside an open margin its rows are narrow on a wide screen too */
   margin-left: calc(var(--edge) + 40px);
   border-left: 2px solid var(--ink);
   background: var(--paper);
