@@ -105,7 +105,7 @@ func TestWholePath(t *testing.T) {
 		}
 	}
 	assert.Contains(t, markdown, "Chimney sweep Tarn Harbor | Cinder Lane")
-	assert.Contains(t, markdown, "**1,455 to write**")
+	assert.Contains(t, markdown, "545 words now, 2,000 wanted: **1,455 words** to write.")
 	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
 }
 
