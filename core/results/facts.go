@@ -8,23 +8,40 @@ import (
 	"inktally/core/contact"
 )
 
+// Figures as they are written: a count in groups of exactly three digits, with a letter for
+// thousands or without; a rating up to 5 with one decimal at most.
+const (
+	countForm = `(\d{1,3}(?:[.,'’ \x{a0}\x{202f}\x{2009}]\d{3})+|\d+(?:[.,]\d)?(?:[  \x{a0}]?(?:[kKmM]\b|[tT]sd\.?|mil\b))|\d+)`
+	scoreForm = `([0-5](?:[.,]\d)?)`
+	// wordForm is a word for what people say of a firm.
+	wordForm = `(?:reviews?|ratings?|votes?|opinions?|people|testimonials?|rezension(?:en)?|bewertung(?:en)?|meinung(?:en)?|` +
+		`stimmen?|urteile?|avis|notes?|votants?|commentaires?|reseñas?|opiniones|opinión|valoraciones|votos|comentarios|` +
+		`recensioni|recensione|valutazioni|giudizi|voti|pareri|recensies?|beoordeling(?:en)?|stemmen|omdömen|anmeldelser|` +
+		`avaliações|opiniões|opinie|opinii|hodnocení|arvostelua)`
+)
+
 var (
-	// A rating is a figure up to 5 with one decimal, or one before its scale or its stars.
-	ratingText = regexp.MustCompile(
-		`(?i)(?:^|[^\d.,/])([0-5](?:[.,]\d)?)\s*(?:/\s*5|(?:out )?of 5|von 5|sur 5|de 5|su 5|van 5|stars?|sterne|étoiles?|estrellas|stelle|sterren|★)`)
-	ratingBare = regexp.MustCompile(`^\W*([0-5][.,]\d)(?:\D|$)`)
-	rated      = regexp.MustCompile(
-		`(?i)(?:rated|rating|bewertung|note|nota|valoración|valutazione)\D{0,3}([0-5](?:[.,]\d)?)(?:\D|$)`)
-	counted = regexp.MustCompile(
-		`(?i)(\d[\d.,   ’']*\d|\d)\s?([km]|tsd\.?|mil)?\+?\s*(?:[a-z]+ )?(?:reviews?|ratings?|votes?|rezensionen|rezension|bewertungen|bewertung|avis|reseñas?|opiniones|valoraciones|recensioni|recensies|beoordelingen|omdömen|anmeldelser)`)
-	bracketed = regexp.MustCompile(`\(\s*(\d[\d.,   ’']*\d|\d)\s?([kKmM])?\+?\s*[^()\d]*\)`)
-	trade     = regexp.MustCompile(`(?i)(\d{1,3})\s*\+?\s*(?:years?|yrs?|jahren?|ans|années|años|anni|jaar|anos)\b`)
-	thousands = regexp.MustCompile(`^\d{1,3}(?:[.,   ’']\d{3})+$`)
+	// A rating stands before its scale or its stars, behind them, or behind a word at the
+	// beginning of a short text.
+	ratingText = regexp.MustCompile(`(?i)(?:^|[^\d.,/])` + scoreForm + `\s*(?:/\s*5(?:\D|$)|(?:out )?of (?:5|five)|` +
+		`von 5|sur 5|de 5|su 5|van 5|av 5|z 5|stars?|stern(?:en?|e)?\b|étoiles?|estrellas|estrelas|stelle|sterren|[★☆⭐])`)
+	ratingBehind = regexp.MustCompile(`[★☆⭐]+\s*([0-5][.,]\d)(?:[^\d.,%]|$)`)
+	ratingBare   = regexp.MustCompile(`(?i)^\W*([0-5][.,]\d)(?:\s*$|\s*[(·•|–—★-]|\s+(?:\p{L}{1,6}\s+)?(?:` + countForm + `\s*` + wordForm + `))`)
+	rated        = regexp.MustCompile(`^\P{L}*\p{L}+(?:\s\p{L}+)?\s?:?\s*([0-5][.,]\d)(?:\s*$|\s*[(·•|/–—★-]|\s+\p{L}{1,5}\s)`)
+	ratedWord    = regexp.MustCompile(
+		`(?i)(?:rated|rating|bewertung|bewertet|note|nota|valoración|valutazione|punteggio|beoordeling)\D{0,12}` + scoreForm + `(?:[^\d.,]|$)`)
+
+	counted   = regexp.MustCompile(`(?i)(?:^|[^\d.,])` + countForm + `\+?\s*(?:\p{L}+ )?` + wordForm + `(?:\P{L}|$)`)
+	bracketed = regexp.MustCompile(`\(\s*` + countForm + `\+?\s*[^()\d]*\)(?:\s*[^\s\d]|\s*$|\s+\D)`)
+	trade     = regexp.MustCompile(
+		`(?i)(?:^|[^\d.,-])(\d{1,3})\s*\+?\s*(?:years?|yrs?|jahren?|ans|années|años|anni|jaar|anos|år)(?:\P{L}|$)`)
+	noTrade = regexp.MustCompile(
+		`(?i)\b(ago|warranty|guarantee|garanti[ea]|garanzia|garantía|vor \d|il y a|hace|fa|geleden|old|alt|age|apr|financing)\b`)
 	phoneLike = regexp.MustCompile(`\+?\(?\d[\d\s().\-/]{6,}\d`)
 	unrated   = regexp.MustCompile(
-		`(?i)\b(no reviews|keine rezensionen|keine bewertungen|aucun avis|sin reseñas|nessuna recensione|geen reviews)\b`)
+		`(?i)\b(no reviews|no ratings|not rated|keine rezensionen|keine bewertungen|aucun avis|sin reseñas|sin opiniones|nessuna recensione|geen reviews|geen beoordelingen)\b`)
 	hoursWords = regexp.MustCompile(
-		`(?i)\b(open|opens|closed|closes|open 24|geöffnet|geschlossen|öffnet|schließt|ouvert|fermé|ouvre|ferme|abierto|cerrado|abre|cierra|aperto|chiuso|geopend|gesloten)\b`)
+		`(?i)(?:^|\P{L})(open|opens|closed|closes|shut|shuts|open 24|round the clock|all hours|geöffnet|geschlossen|öffnet|schließt|ouvert|fermé|ouvre|ferme|abierto|cerrado|abre|cierra|aperto|chiuso|apre|chiude|geopend|gesloten|opent|sluit)(?:\P{L}|$)`)
 )
 
 // facts are what the texts of an entry say of a business.
@@ -36,16 +53,14 @@ type facts struct {
 	hours   bool
 }
 
-// factsOf gathers the facts of texts, the first of each kind.
+// factsOf gathers the facts of texts, the first of each kind. A count of reviews stands with the
+// rating or in the texts right after it; of a firm without one anywhere.
 func factsOf(texts []string) (f facts) {
-	joined := strings.Join(texts, " ")
 	for i, t := range texts {
 		if f.rating == nil {
 			if r, ok := ratingOf(t); ok {
 				f.rating = &r
-				if n, ok := reviewsOf(strings.Join(texts[i:min(len(texts), i+4)], " ")); ok {
-					f.reviews = &n
-				}
+				f.reviews = reviewsAfter(texts[i:min(len(texts), i+4)])
 			}
 		}
 		if f.phone == "" {
@@ -56,17 +71,27 @@ func factsOf(texts []string) (f facts) {
 		}
 		f.hours = f.hours || hoursWords.MatchString(t)
 	}
-	if f.rating != nil && f.reviews == nil {
-		if n, ok := reviewsOf(joined); ok {
-			f.reviews = &n
+	return f
+}
+
+// reviewsAfter returns the count of reviews in texts of which the first holds the rating, nil for
+// none.
+func reviewsAfter(texts []string) *int {
+	for _, t := range texts {
+		if n, ok := reviewsOf(t); ok && len(t) < 200 {
+			return &n
 		}
 	}
-	return f
+	return nil
 }
 
 // ratingOf returns the rating that a text gives.
 func ratingOf(s string) (float64, bool) {
-	for _, form := range []*regexp.Regexp{ratingText, rated, ratingBare} {
+	forms := []*regexp.Regexp{ratingText, ratingBehind, ratingBare, ratedWord}
+	if len(s) < 60 {
+		forms = append(forms, rated)
+	}
+	for _, form := range forms {
 		if m := form.FindStringSubmatch(s); m != nil {
 			n, err := strconv.ParseFloat(strings.Replace(m[1], ",", ".", 1), 64)
 			return n, err == nil && n >= 1 && n <= 5
@@ -84,28 +109,31 @@ func isRating(s string) bool {
 	return ok || len(s) < 60 && unrated.MatchString(s)
 }
 
-// reviewsOf returns how many reviews a text counts: 1,204 or 1.2K, in brackets or before the
-// word for them.
+// reviewsOf returns how many reviews a text counts: 1,204 or 1.2K, before the word for them or in
+// brackets.
 func reviewsOf(s string) (int, bool) {
 	for _, form := range []*regexp.Regexp{counted, bracketed} {
 		if m := form.FindStringSubmatch(s); m != nil {
-			return amount(m[1], m[2])
+			return amount(m[1])
 		}
 	}
 	return 0, false
 }
 
-func amount(digits, unit string) (int, bool) {
-	digits = strings.TrimSpace(digits)
-	if thousands.MatchString(digits) {
-		digits = strings.NewReplacer(".", "", ",", "", " ", "", "\u00a0", "", "\u202f", "", "’", "", "'",
-			"").Replace(digits)
+// grouped is a number in groups of three digits.
+var grouped = regexp.MustCompile(`^\d{1,3}(?:\D\d{3})+$`)
+
+// amount returns the number that a count is.
+func amount(s string) (int, bool) {
+	if grouped.MatchString(s) {
+		s = digitsOf(s)
 	}
-	n, err := strconv.ParseFloat(strings.Replace(digits, ",", ".", 1), 64)
+	digits := strings.TrimRight(strings.Replace(s, ",", ".", 1), " \u00a0.kKmMtTsdil")
+	n, err := strconv.ParseFloat(digits, 64)
 	if err != nil {
 		return 0, false
 	}
-	switch strings.ToLower(strings.TrimSuffix(unit, ".")) {
+	switch unit := strings.ToLower(strings.Trim(s, " \u00a0.,0123456789")); unit {
 	case "k", "tsd", "mil":
 		n *= 1000
 	case "m":
@@ -140,9 +168,10 @@ func manyDigits(s string) bool { return len(digitsOf(s)) >= 7 }
 
 var datelike = regexp.MustCompile(`^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}`)
 
-// yearsOf is for how many years a business says that it is in trade.
+// yearsOf returns for how many years a business says that it is in trade, nil where it does not:
+// a year of founding and a warranty are none.
 func yearsOf(s string) *int {
-	if len(s) > 160 {
+	if len(s) > 120 || noTrade.MatchString(s) {
 		return nil
 	}
 	m := trade.FindStringSubmatch(s)
@@ -150,7 +179,7 @@ func yearsOf(s string) *int {
 		return nil
 	}
 	n, err := strconv.Atoi(m[1])
-	if err != nil || n == 0 || strings.Contains(strings.ToLower(s), " ago") {
+	if err != nil || n == 0 {
 		return nil
 	}
 	return &n

@@ -2,11 +2,9 @@ package results
 
 import (
 	"bytes"
-	"net/url"
 	"slices"
 	"strings"
 
-	"inktally/core/element"
 	"inktally/core/lineup"
 	"inktally/core/page"
 
@@ -20,84 +18,102 @@ func fromHTML(body []byte, address string) Results {
 	if err != nil {
 		return Results{}
 	}
-	r := &reader{}
+	r := &reader{links: linksOf(doc, address), out: map[*html.Node]string{}}
+	group(doc, r.links, 0)
 	r.walk(doc, nil, false)
-	s := &scan{units: r.units, found: map[*html.Node]*below{}, out: map[*html.Node]string{}}
-	s.links = linksOf(doc, r, address)
-	for _, a := range r.links {
-		if target := s.links.target(element.Attr(a, "href")); target != "" {
-			s.out[a] = target
-		}
-	}
+	s := &scan{units: r.units, out: r.out, found: map[*html.Node]*below{}}
+	s.shapes()
 	s.measure()
 	p := s.read()
 	p.Language = page.Read(body, page.Source{ContentType: "text/html; charset=utf-8"}).Lang
 	return p
 }
 
-// linksOf finds the address and the site of a page: as it says itself, else by a link
-// near its beginning that is named like the site that it leads to.
-func linksOf(doc *html.Node, r *reader, address string) links {
-	spoken := address
-	var find func(n *html.Node, depth int)
-	find = func(n *html.Node, depth int) {
-		if depth > 6 {
-			return
-		}
-		for c := n.FirstChild; c != nil; c = c.NextSibling {
-			switch {
-			case c.Type != html.ElementNode:
-			case c.DataAtom == atom.Base && element.Attr(c, "href") != "":
-				spoken = element.Attr(c, "href")
-			case c.DataAtom == atom.Link && strings.EqualFold(element.Attr(c, "rel"), "canonical") && spoken == "":
-				spoken = element.Attr(c, "href")
-			case c.DataAtom == atom.Meta && element.Attr(c, "property") == "og:url" && spoken == "":
-				spoken = element.Attr(c, "content")
-			}
-			find(c, depth+1)
-		}
-	}
-	find(doc, 0)
-	var l links
-	if u, err := url.Parse(spoken); err == nil && u.Host != "" {
-		l.base, l.own = u, lineup.Domain(spoken)
-		return l
-	}
-	counts := map[string]int{}
-	for _, a := range r.links {
-		counts[lineup.Domain(element.Attr(a, "href"))]++
-	}
-	for _, a := range r.links[:min(len(r.links), 3)] {
-		domain := lineup.Domain(element.Attr(a, "href"))
-		name, _, _ := strings.Cut(domain, ".")
-		if domain != "" && counts[domain] > 1 && strings.ReplaceAll(fold(textOf(a)), " ", "") == name {
-			l.own = domain
-			if u, err := url.Parse(element.Attr(a, "href")); err == nil {
-				l.base = u
-			}
-			return l
-		}
-	}
-	return l
+// scan looks for entries among the units of a page.
+type scan struct {
+	units []unit
+	out   map[*html.Node]string // what acts as a link, with where it leads
+	found map[*html.Node]*below
+	// titled are the shapes of the links that are titles, buttons those whose texts say the same
+	// again and again, opaque the shapes of titles whose links do not tell where they lead.
+	titled, buttons, opaque map[string]bool
+	shape                   []string // of each unit
 }
 
-func textOf(n *html.Node) string {
-	if n.Type == html.TextNode {
-		return n.Data
+// shapes tells by the shapes of links what they are: like links to many sites are titles, like
+// links with few texts are buttons.
+func (s *scan) shapes() {
+	s.titled, s.buttons, s.opaque = map[string]bool{}, map[string]bool{}, map[string]bool{}
+	paths := map[*html.Node]string{}
+	type group struct {
+		n, shown, own  int
+		texts, domains map[string]bool
 	}
-	var b strings.Builder
-	for c := n.FirstChild; c != nil; c = c.NextSibling {
-		b.WriteString(textOf(c))
-		b.WriteByte(' ')
+	groups := map[string]*group{}
+	s.shape = make([]string, len(s.units))
+	for i := range s.units {
+		u := &s.units[i]
+		if u.link == nil || u.labeled {
+			continue
+		}
+		s.shape[i] = pathOf(u.node, paths)
+		if u.heading {
+			s.shape[i] += "#"
+		}
+		if i > 0 && s.units[i-1].link == u.link && s.shape[i-1] == s.shape[i] || !hasWord(u.text) || u.address() != "" {
+			continue
+		}
+		g := groups[s.shape[i]]
+		if g == nil {
+			g = &group{texts: map[string]bool{}, domains: map[string]bool{}}
+			groups[s.shape[i]] = g
+		}
+		g.n++
+		g.texts[fold(u.name())] = true
+		if target := s.out[u.link]; target != "" {
+			g.domains[lineup.Domain(target)] = true
+			continue
+		}
+		g.own++
+		g.shown += boolInt(s.shownNear(i))
 	}
-	return b.String()
+	for shape, g := range groups {
+		switch {
+		case g.n > 2 && 2*len(g.texts) <= g.n:
+			s.buttons[shape] = true
+		case 2*g.own < g.n:
+			s.titled[shape] = len(g.domains) > 1 && 2*len(g.domains) > g.n
+		default:
+			s.opaque[shape] = g.own > 2 && 2*g.shown > g.own
+		}
+	}
+}
+
+// shownNear reports whether an address is shown beside the unit i.
+func (s *scan) shownNear(i int) bool {
+	return slices.ContainsFunc(s.units[max(0, i-2):min(len(s.units), i+4)], func(u unit) bool {
+		return u.link == nil && u.address() != ""
+	})
+}
+
+// pathOf returns the names of the elements from the page's root to a node.
+func pathOf(n *html.Node, paths map[*html.Node]string) string {
+	if n == nil || n.Type == html.DocumentNode {
+		return ""
+	}
+	if p, ok := paths[n]; ok {
+		return p
+	}
+	p := pathOf(n.Parent, paths) + "/" + n.Data
+	paths[n] = p
+	return p
 }
 
 // below is what stands below an element, as far as it sets one entry apart from several.
 type below struct {
-	domains, phones, titles []string // two at most
-	ratings                 int
-	lo, hi                  int // of the units
+	domains, phones, titles, shown []string // two at most
+	ratings                        int
+	lo, hi                         int // of the units
 }
 
 func add(list []string, more ...string) []string {
@@ -111,15 +127,8 @@ func add(list []string, more ...string) []string {
 
 // one reports whether an element holds one entry at most.
 func (b *below) one() bool {
-	return len(b.domains) < 2 && len(b.phones) < 2 && len(b.titles) < 2 && b.ratings < 2
-}
-
-// scan looks for entries among the units of a page.
-type scan struct {
-	units []unit
-	links links
-	out   map[*html.Node]string // links that lead out, with their targets
-	found map[*html.Node]*below
+	return len(b.domains) < 2 && len(b.phones) < 2 && len(b.titles) < 2 && b.ratings < 2 &&
+		(len(b.domains) > 0 || len(b.shown) < 2)
 }
 
 // measure returns for each element what stands below it, by its units.
@@ -128,13 +137,15 @@ func (s *scan) measure() {
 	for i := range s.units {
 		u := &s.units[i]
 		var b below
-		if u.link != nil {
-			if target := s.out[u.link]; target != "" {
-				b.domains = []string{lineup.Domain(target)}
-				if u.heading {
-					b.titles = []string{target}
-				}
+		if target := s.leads(u); target != "" {
+			b.domains = []string{lineup.Domain(target)}
+			if u.heading || s.titled[s.shape[i]] {
+				b.titles = []string{target}
 			}
+		} else if u.link != nil && s.opaque[s.shape[i]] {
+			b.titles = []string{u.text}
+		} else if d := u.address(); d != "" {
+			b.shown = []string{d}
 		}
 		if phone := phoneOf(u.text); phone != "" {
 			b.phones = []string{digitsOf(phone)}
@@ -143,18 +154,33 @@ func (s *scan) measure() {
 			b.ratings = 1
 			ratedAt[u.node] = true
 		}
-		for n := u.node; n != nil; n = n.Parent {
-			at := s.found[n]
-			if at == nil {
-				at = &below{lo: i}
-				s.found[n] = at
-			}
-			at.hi = i + 1
-			at.domains, at.phones, at.titles = add(at.domains, b.domains...), add(at.phones, b.phones...),
-				add(at.titles, b.titles...)
-			at.ratings += b.ratings
-		}
+		s.add(i, b)
 	}
+}
+
+// add counts what the unit i holds in all elements around it.
+func (s *scan) add(i int, b below) {
+	for n := s.units[i].node; n != nil; n = n.Parent {
+		at := s.found[n]
+		if at == nil {
+			at = &below{lo: i}
+			s.found[n] = at
+		}
+		at.hi = i + 1
+		at.domains, at.phones, at.titles = add(at.domains, b.domains...), add(at.phones, b.phones...),
+			add(at.titles, b.titles...)
+		at.shown = add(at.shown, b.shown...)
+		at.ratings += b.ratings
+	}
+}
+
+// leads returns where the link of a unit leads on another site, empty for nowhere. A link in the
+// middle of a text is none of an entry.
+func (s *scan) leads(u *unit) string {
+	if u.link == nil || u.inProse() {
+		return ""
+	}
+	return s.out[u.link]
 }
 
 // ratedNear reports whether a rating stands in, around or right beside another one: its

@@ -9,6 +9,8 @@ package results
 
 import (
 	"bytes"
+	"regexp"
+	"strconv"
 	"strings"
 
 	"inktally/core/decode"
@@ -94,8 +96,36 @@ func Read(body []byte, source Source) Results {
 			p = fromText(string(body))
 		}
 	}
+	p.unmark()
 	p.number()
 	return p
+}
+
+// counting is what counts in front of a title.
+var counting = regexp.MustCompile(`^(?:(\d{1,2})|([A-Z]))[.)]\s+(\S.*)`)
+
+// unmark takes the marks from titles that count up in their part: 1. 2. 3., or A. B. C.
+func (p *Results) unmark() {
+	for _, part := range []Part{Map, Organic} {
+		next, bare := 0, map[int]string{}
+		for i, e := range p.Entries {
+			if e.Part != part {
+				continue
+			}
+			next++
+			m := counting.FindStringSubmatch(e.Title)
+			if m == nil || m[1] != "" && m[1] != strconv.Itoa(next) || m[2] != "" && m[2] != string(rune('A'+next-1)) {
+				break
+			}
+			bare[i] = m[3]
+		}
+		if len(bare) < 2 {
+			continue
+		}
+		for i, title := range bare {
+			p.Entries[i].Title = title
+		}
+	}
 }
 
 // looksLikeHTML reports whether a text is a page of tags.

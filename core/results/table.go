@@ -1,6 +1,7 @@
 package results
 
 import (
+	"regexp"
 	"slices"
 	"strconv"
 	"strings"
@@ -33,20 +34,33 @@ func Fields() []Field {
 		PhoneField, YearsField, SponsoredField}
 }
 
-// columns are the words of headings by what their column holds.
+// columns are the words of headings by what their column holds, the surest first.
 var columns = []struct {
 	field Field
 	words []string
 }{
-	{PartField, []string{"part", "type", "section", "kind"}},
-	{PositionField, []string{"position", "rank", "pos", "place", "no"}},
-	{ReviewsField, []string{"reviews", "review count", "number of reviews", "votes"}},
-	{RatingField, []string{"rating", "stars", "score"}},
-	{TitleField, []string{"title", "name", "business", "firm", "company"}},
-	{URLField, []string{"url", "website", "site", "link", "address", "web"}},
-	{DomainField, []string{"domain", "host"}}, {PhoneField, []string{"phone", "telephone", "tel"}},
-	{YearsField, []string{"years", "years in business", "in business"}},
-	{SponsoredField, []string{"sponsored", "ad", "paid"}},
+	{ReviewsField, words(`reviews;review count;votes;reviews count;ratings count;bewertungen;rezensionen;anzahl bewertungen;
+avis;nombre d avis;resenas;opiniones;recensioni;beoordelingen`)},
+	{RatingField, words(`rating;stars;score;sterne;note;wertung;bewertung;etoiles;valoracion;nota;puntuacion;valutazione;
+stelle;sterren;waardering`)},
+	{YearsField, words(`years;years in business;in business;yrs;jahre;ans;anos;anni;jaren`)},
+	{PhoneField, words(`phone;telephone;tel;phone number;telefon;telefonnummer;rufnummer;telefono;telefoon;telephones`)},
+	{SponsoredField, words(`sponsored;ad;paid;anzeige;gesponsert;sponsorise;patrocinado;sponsorizzato;gesponsord`)},
+	{PartField, words(`part;type;section;kind;result type;block;teil;bereich;art;typ;partie;rubrique;seccion;tipo;sezione;soort`)},
+	{PositionField, words(`position;rank;pos;place;no;nr;rang;platz;ranking;posicion;puesto;posizione;positie;#`)},
+	{URLField, words(`url;website;site;link;address;web;landing page;page;web site;adresse;webseite;lien;enlace;sitio;
+direccion;sito;indirizzo;pagina;webadresse`)},
+	{DomainField, words(`domain;host;domaine;dominio;domein`)},
+	{TitleField, words(`title;name;business;firm;company;listing;result;heading;titel;betrieb;firma;unternehmen;titre;
+entreprise;nom;nombre;empresa;titulo;negocio;titolo;azienda;nome;naam;bedrijf;treffer`)},
+}
+
+func words(list string) []string {
+	out := strings.Split(list, ";")
+	for i := range out {
+		out[i] = strings.TrimSpace(out[i])
+	}
+	return out
 }
 
 // guessed returns what the columns hold by their headings, each field once.
@@ -67,6 +81,69 @@ func guessed(heading []string) []Field {
 	return out
 }
 
+// headingRows bounds where a table's headings are looked for.
+const headingRows = 20
+
+// fromHeading returns the rows of a table from that of its headings on: the one with most words
+// that are known, the first of these.
+func fromHeading(rows [][]string) [][]string {
+	best, most := 0, 1
+	for i, row := range rows[:min(len(rows)-1, headingRows)] {
+		if n := len(columnsAt(guessed(row))); n > most {
+			best, most = i, n
+		}
+	}
+	return rows[best:]
+}
+
+// byContent finds by their cells the columns that their headings do not tell: addresses, telephone
+// numbers, ratings.
+func byContent(fields []Field, rows [][]string) {
+	if slices.ContainsFunc(fields, func(f Field) bool { return f == URLField || f == DomainField }) &&
+		slices.Contains(fields, PhoneField) && slices.Contains(fields, RatingField) || len(columnsAt(fields)) == 0 {
+		return
+	}
+	tests := []struct {
+		field Field
+		holds func(cell string) bool
+	}{
+		{URLField, func(cell string) bool { return webAddress(cell) != nil || domainOf(cell) != "" }},
+		{PhoneField, func(cell string) bool { return len(cell) < 24 && phoneOf(cell) != "" }},
+		{RatingField, func(cell string) bool { return ratingBare.MatchString(cell) }},
+	}
+	for c := range fields {
+		for _, t := range tests {
+			if fields[c] != NoField || slices.Contains(fields, t.field) || t.field == URLField && slices.Contains(fields, DomainField) {
+				continue
+			}
+			if filled, held := countCells(rows, c, t.holds); held > 0 && 2*held > filled {
+				fields[c] = t.field
+			}
+		}
+	}
+}
+
+// countCells counts the cells of a column that hold something, and those that pass a test.
+func countCells(rows [][]string, c int, holds func(string) bool) (filled, held int) {
+	for _, row := range rows {
+		if c < len(row) && hasWord(row[c]) {
+			filled++
+			held += boolInt(holds(strings.TrimSpace(row[c])))
+		}
+	}
+	return filled, held
+}
+
+// like reports whether most rows under the headings have as many cells as these.
+func like(rows [][]string) bool {
+	full, filled := 0, 0
+	for _, row := range rows[1:] {
+		filled += boolInt(strings.TrimSpace(strings.Join(row, "")) != "")
+		full += boolInt(len(row) >= len(rows[0])-1)
+	}
+	return 3*full >= 2*filled
+}
+
 // fromTable reads a table with headings in the trade's words, or with columns that a
 // person told. It is not ok for what is none.
 func fromTable(body []byte, source Source) (Results, bool) {
@@ -74,15 +151,16 @@ func fromTable(body []byte, source Source) (Results, bool) {
 	if err != nil || len(rows) < 2 || len(rows[0]) < 2 {
 		return Results{}, false
 	}
+	rows = fromHeading(rows)
 	p := Results{Heading: rows[0], Columns: guessed(rows[0])}
 	if source.Columns != nil {
 		p.Columns = source.Columns
+	} else {
+		byContent(p.Columns, rows[1:])
 	}
-	at := map[Field]int{}
-	for c, field := range p.Columns {
-		if field != NoField && !has(at, field) {
-			at[field] = c
-		}
+	at := columnsAt(p.Columns)
+	if source.Columns == nil && !source.Table && !like(rows) {
+		return Results{}, false // a text with a table in it
 	}
 	if !has(at, TitleField) && !has(at, URLField) || len(at) < 2 && source.Columns == nil {
 		return p, source.Table || source.Columns != nil
@@ -115,16 +193,28 @@ func (r tableRow) text(field Field) string {
 
 // number returns a whole number of the row, nil for none.
 func (r tableRow) number(field Field) *int {
-	n, ok := table.Number(r.text(field))
-	if !ok || r.text(field) == "" {
-		return nil
+	cell := r.text(field)
+	if n, ok := table.Number(cell); ok && cell != "" {
+		return &n
 	}
-	return &n
+	if m := countCell.FindStringSubmatch(cell); m != nil {
+		if n, ok := amount(m[1]); ok {
+			return &n
+		}
+	}
+	return nil
 }
+
+// countCell is a cell that begins with a count: 1.2K, 9 years.
+var countCell = regexp.MustCompile(`^\W*` + countForm + `(?:\P{L}|$)`)
 
 // rating returns the rating of the row, from above 0 to 5, nil for none.
 func (r tableRow) rating() *float64 {
-	n, err := strconv.ParseFloat(strings.Replace(r.text(RatingField), ",", ".", 1), 64)
+	cell := r.text(RatingField)
+	n, err := strconv.ParseFloat(strings.Replace(cell, ",", ".", 1), 64)
+	if spoken, ok := ratingOf(cell); err != nil && ok {
+		n, err = spoken, nil
+	}
 	if err != nil || n <= 0 || n > 5 {
 		return nil
 	}
@@ -139,13 +229,25 @@ func entryOf(r tableRow) Entry {
 	if n := r.number(PositionField); n != nil {
 		e.Position = *n
 	}
+	e.URL = tableAddress(e.URL)
 	if e.URL != "" {
-		if !strings.Contains(e.URL, "://") {
-			e.URL = "https://" + e.URL
-		}
 		e.Domain = lineup.Domain(e.URL)
 	}
 	return e
+}
+
+// tableAddress returns the address of a cell, the innermost where it carries one, empty for none.
+func tableAddress(cell string) string {
+	if u := webAddress(cell); u != nil {
+		return links{}.target(cell)
+	}
+	if domainOf(cell) == "" {
+		return ""
+	}
+	if strings.ContainsAny(cell, " ›»") {
+		return "https://" + domainOf(cell)
+	}
+	return links{}.target("https://" + cell)
 }
 
 func has(at map[Field]int, field Field) bool {

@@ -3,6 +3,7 @@ package results
 import (
 	"strings"
 	"unicode"
+	"unicode/utf8"
 
 	"inktally/core/element"
 	"inktally/core/text"
@@ -20,14 +21,40 @@ type unit struct {
 	// stands in, a heading.
 	link    *html.Node
 	heading bool
-	// said reports whether a text is not shown: a label for those who cannot see.
+	// linked is the text of a link that is only a part of it, empty where it is all of it.
+	linked string
+	// labeled reports whether a text is not shown: a label for those who cannot see.
 	labeled bool
+}
+
+// name is what a unit calls what its link leads to: the text of the link, where that is a part.
+func (u unit) name() string {
+	if u.linked != "" {
+		return u.linked
+	}
+	return u.text
+}
+
+// inProse reports whether the link of a unit is a few words in a text.
+func (u unit) inProse() bool {
+	return u.linked != "" && !strings.HasPrefix(u.text, u.linked) && !isGeneric(u.linked) && domainOf(u.linked) == "" &&
+		2*utf8.RuneCountInString(u.linked) < utf8.RuneCountInString(u.text)
+}
+
+// address returns the domain of the address that a unit shows, beside a link in it too; empty for
+// none.
+func (u unit) address() string {
+	if d := domainOf(u.text); d != "" || u.linked == "" {
+		return d
+	}
+	return domainOf(strings.TrimSpace(strings.TrimSuffix(u.text, u.linked)))
 }
 
 // reader gathers the units of a page in order.
 type reader struct {
 	units []unit
-	links []*html.Node // in order, with an address
+	links links
+	out   map[*html.Node]string // what acts as a link, with where it leads: empty for the page's own
 	depth int
 }
 
@@ -38,7 +65,7 @@ const (
 )
 
 // never are elements that hold no text of the page.
-var never = map[atom.Atom]bool{atom.Script: true, atom.Style: true, atom.Template: true, atom.Noscript: true,
+var never = map[atom.Atom]bool{atom.Script: true, atom.Style: true, atom.Noscript: true,
 	atom.Head: true, atom.Svg: true,
 	atom.Select: true, atom.Textarea: true, atom.Option: true, atom.Iframe: true, atom.Object: true, atom.Canvas: true,
 	atom.Button: false}
@@ -76,6 +103,39 @@ func isHeading(n *html.Node) bool {
 	return element.Attr(n, "role") == "heading"
 }
 
+// skipped reports whether an element holds nothing that stands on the page: a box that is
+// folded, and a copy of links for the eye alone. A root that was drawn in does.
+func skipped(n *html.Node) bool {
+	if n.DataAtom == atom.Template {
+		return element.Attr(n, "shadowrootmode") == ""
+	}
+	return never[n.DataAtom] || hidden(n) || n.DataAtom == atom.Details ||
+		(element.Attr(n, "aria-hidden") == "true" || n.DataAtom == atom.Sup) && holdsLink(n)
+}
+
+func holdsLink(n *html.Node) bool {
+	if n.DataAtom == atom.A {
+		return true
+	}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if holdsLink(c) {
+			return true
+		}
+	}
+	return false
+}
+
+// inner returns the link that the content of an element stands in: the element, where it acts
+// as one, but for one of the page's own in one that leads out.
+func (r *reader) inner(n, link *html.Node) *html.Node {
+	target, acts := r.links.acting(n)
+	if !acts || target == "" && link != nil && r.out[link] != "" {
+		return link
+	}
+	r.out[n] = target
+	return n
+}
+
 // walk gathers the units below an element, within a link and a heading.
 func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
 	if r.depth++; r.depth > maxDepth || len(r.units) > maxUnits {
@@ -84,19 +144,29 @@ func (r *reader) walk(n *html.Node, link *html.Node, heading bool) {
 	}
 	defer func() { r.depth-- }()
 	if n.Type == html.ElementNode {
-		if never[n.DataAtom] || hidden(n) {
+		if skipped(n) {
 			return
 		}
-		if n.DataAtom == atom.A && element.Attr(n, "href") != "" {
-			link = n
-			r.links = append(r.links, n)
-		}
+		link = r.inner(n, link)
 		heading = heading || isHeading(n)
-		if label := element.Attr(n, "aria-label"); label != "" && n.DataAtom != atom.A && len(label) < 120 {
+		if label := labelOf(n); label != "" {
 			r.units = append(r.units, unit{text: text.Collapse(label), node: n, link: link, labeled: true})
 		}
 	}
 	r.children(n, link, heading)
+}
+
+// labelOf returns what an element is called for those who cannot see it, where that tells
+// something of an entry; empty for nothing.
+func labelOf(n *html.Node) string {
+	label := element.Attr(n, "aria-label")
+	if n.DataAtom == atom.A || len(label) >= 120 {
+		label = ""
+	}
+	if alt := element.Attr(n, "alt"); label == "" && n.DataAtom == atom.Img && isAdLabel(alt) {
+		label = alt
+	}
+	return label
 }
 
 // children gathers the units in an element: of what stands between line breaks one with text
@@ -132,7 +202,10 @@ func (r *reader) run(from, to, parent, link *html.Node, heading bool) {
 	for k := from; k != to; k = k.NextSibling {
 		r.collect(k, &b, &u)
 	}
-	if u.text = text.Collapse(b.String()); u.text != "" {
+	if u.text = text.Collapse(b.String()); u.linked == u.text {
+		u.linked = ""
+	}
+	if u.text != "" {
 		r.units = append(r.units, u)
 	}
 }
@@ -142,13 +215,10 @@ func (r *reader) collect(n *html.Node, b *strings.Builder, u *unit) {
 	switch {
 	case n.Type == html.TextNode:
 		b.WriteString(n.Data)
-	case n.Type != html.ElementNode || never[n.DataAtom] || hidden(n):
+	case n.Type != html.ElementNode || skipped(n):
 	default:
-		if n.DataAtom == atom.A && element.Attr(n, "href") != "" {
-			r.links = append(r.links, n)
-			if u.link == nil {
-				u.link = n
-			}
+		if link := r.inner(n, u.link); link != u.link && (u.link == nil || r.out[u.link] == "") && u.linked == "" {
+			u.link, u.linked = link, text.Collapse(textOf(n))
 		}
 		u.heading = u.heading || isHeading(n)
 		for c := n.FirstChild; c != nil; c = c.NextSibling {

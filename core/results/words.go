@@ -2,7 +2,9 @@ package results
 
 import (
 	"regexp"
+	"slices"
 	"strings"
+	"unicode"
 
 	"inktally/core/text"
 )
@@ -45,33 +47,67 @@ func set(words string) map[string]bool {
 
 func fold(s string) string { return strings.Join(text.Tokens(s), " ") }
 
-// isAdLabel reports whether a text says that what stands beside it is paid for: the word
-// alone, or in front of an address.
-func isAdLabel(s string) bool {
-	folded := fold(s)
-	if adLabels[folded] {
-		return true
+// adStems are how words begin by which results are told to be paid for.
+var adStems = strings.Fields(`sponsor gesponsor gesponser promot advert anzeige werbung annonc anunci annunci patrocin
+publicit publicid pubblicit reklam annons mainos paid pagat pagad bezahlt betaald paye payant commandit inserat`)
+
+// isAdWord reports whether a text is a word for what is paid for, alone.
+func isAdWord(s string) bool { return adLabels[fold(s)] }
+
+// isAdLabel reports whether a text says that what stands beside it is paid for: a word of that
+// stem among three at most, or such a word beside an address.
+func isAdLabel(s string) bool { return isAdShort(s) || isAdBeside(s) }
+
+// isAdBeside reports whether a text is a label for what is paid for beside something else.
+func isAdBeside(s string) bool {
+	if len(s) > 120 {
+		return false
 	}
-	for _, sign := range []string{"·", "•", "|", "-", "–"} {
-		if before, after, ok := strings.Cut(s, sign); ok && (adLabels[fold(before)] || adLabels[fold(after)]) {
+	for _, sign := range []string{"·", "•", "|", "-", "–", ":"} {
+		if before, after, ok := strings.Cut(s, sign); ok && (isAdWord(before) || isAdWord(after)) {
 			return true
 		}
 	}
-	return false
+	word, rest, ok := strings.Cut(strings.TrimSpace(s), " ")
+	return ok && isAdShort(word) && domainOf(rest) != ""
 }
+
+// isAdShort reports whether a short text is a label for what is paid for.
+func isAdShort(s string) bool {
+	words := strings.Fields(fold(s))
+	if len(words) == 0 || len(words) > 3 || strings.ContainsAny(s, "?%0123456789") {
+		return false
+	}
+	if adLabels[strings.Join(words, " ")] {
+		return true
+	}
+	return slices.ContainsFunc(words, func(w string) bool {
+		return slices.ContainsFunc(adStems, func(stem string) bool { return strings.HasPrefix(w, stem) })
+	})
+}
+
+// numberMark is a text that only counts: 3., A.
+var numberMark = regexp.MustCompile(`^(?:\d{1,3}|[A-Z])[.)]?$`)
+
+func hasLetter(s string) bool { return strings.ContainsFunc(s, unicode.IsLetter) }
 
 func isGeneric(s string) bool { return generic[fold(s)] }
 
 // shownAddress is an address as it is shown beside a title: a domain, with its path or a
 // trail of words.
 var shownAddress = regexp.MustCompile(
-	`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>].*)?( ?[·•|-] ?\S+)?$`)
+	`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>/] .*)?( ?[·•|-] ?\S+)*( ?[·•|-])?$`)
 
 // domainOf returns the domain of a text that is a shown address, empty for none.
 func domainOf(s string) string {
 	s = strings.TrimSpace(s)
-	if len(s) > 300 {
+	if len(s) > 300 || !strings.Contains(s, ".") {
 		return ""
+	}
+	for _, sign := range []string{" ", " · ", " - ", " – ", " | "} {
+		if word, rest, ok := strings.Cut(s, sign); ok && isAdShort(word) {
+			s = strings.Trim(rest, " ·•|-–")
+		}
 	}
 	m := shownAddress.FindStringSubmatch(s)
 	if m == nil || strings.Contains(m[2], "..") || onlyDigits(m[2]) {

@@ -10,6 +10,7 @@ import (
 	"net/mail"
 	"net/textproto"
 	"path"
+	"regexp"
 	"strings"
 
 	"inktally/core/page"
@@ -22,7 +23,7 @@ const (
 )
 
 // mhtml reads a page with its style sheets out of one MHTML file, as browsers
-// write it: the page is the first part that is HTML.
+// write it: the page is the first part that is HTML, or the largest that it shows in a frame.
 func mhtml(f File) (Copy, error) {
 	message, err := mail.ReadMessage(bytes.NewReader(f.Body))
 	if err != nil {
@@ -56,6 +57,10 @@ type parts struct {
 	contentType string
 	location    string
 	byAddress   map[string][]byte // style sheets
+	// frames reports whether the first page only shows others, framed is the size of the one that
+	// was taken of these.
+	frames bool
+	framed int
 }
 
 // read takes a part or, if it has parts itself, these.
@@ -70,7 +75,7 @@ func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) err
 	if strings.HasPrefix(kind, "multipart/") {
 		return m.readAll(multipart.NewReader(body, params["boundary"]), depth)
 	}
-	if kind != "text/css" && (m.page != nil || !isHTML(kind)) {
+	if kind != "text/css" && (m.page != nil && !m.frames || !isHTML(kind)) {
 		return nil
 	}
 	raw, err := io.ReadAll(io.LimitReader(decoded(header, body), fetch.MaxBody+1))
@@ -85,7 +90,7 @@ func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) err
 	}
 	location := strings.TrimSpace(header.Get("Content-Location"))
 	if isHTML(kind) {
-		m.page, m.contentType, m.location = raw, header.Get("Content-Type"), location
+		m.takePage(raw, header.Get("Content-Type"), location)
 		return nil
 	}
 	m.byAddress[location] = raw
@@ -93,6 +98,23 @@ func (m *parts) read(header textproto.MIMEHeader, body io.Reader, depth int) err
 		m.byAddress["cid:"+id] = raw
 	}
 	return nil
+}
+
+// frameset is the element by which a page shows others and nothing of its own.
+var frameset = regexp.MustCompile(`(?i)<frameset[\s>]`)
+
+// takePage takes the first page; where that only shows others in frames, the largest of them.
+func (m *parts) takePage(raw []byte, contentType, location string) {
+	inFrame := m.page != nil
+	if inFrame && len(raw) <= m.framed {
+		return
+	}
+	m.page, m.contentType, m.location = raw, contentType, location
+	if inFrame {
+		m.framed = len(raw)
+	} else {
+		m.frames = frameset.Match(raw)
+	}
 }
 
 func (m *parts) readAll(r *multipart.Reader, depth int) error {

@@ -1,0 +1,110 @@
+package results
+
+import (
+	"strings"
+
+	"inktally/core/lineup"
+	"inktally/core/text"
+
+	"golang.org/x/net/html"
+	"golang.org/x/net/html/atom"
+)
+
+// group puts the parts of entries that stand side by side into elements of their own: what
+// follows one of several headings, or terms, of a parent up to the next one. After it an entry
+// is an element on every page.
+func group(n *html.Node, l links, depth int) {
+	if depth > maxDepth {
+		return
+	}
+	counts := map[atom.Atom]int{}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if isHead(c) {
+			counts[c.DataAtom]++
+		}
+	}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if counts[c.DataAtom] > 1 && isHead(c) {
+			c = wrap(n, c, l)
+		} else if c.Type == html.ElementNode && !skipped(c) {
+			group(c, l, depth+1)
+		}
+	}
+}
+
+func isHead(n *html.Node) bool {
+	return n.Type == html.ElementNode && (n.DataAtom == atom.Dt || isHeading(n))
+}
+
+// wrap puts a heading with what belongs to it into an element, and returns that.
+func wrap(parent, head *html.Node, l links) *html.Node {
+	first := head
+	for p := head.PrevSibling; p != nil && (blank(p) || leadsOn(p, head, l)); p = p.PrevSibling {
+		if !blank(p) {
+			first = p
+		}
+	}
+	end := head.NextSibling
+	for end != nil && !isHead(end) && end.DataAtom != atom.Hr && !leadsOn(end, nextHead(end), l) {
+		end = end.NextSibling
+	}
+	box := &html.Node{Type: html.ElementNode, Data: "entry-" + head.Data} // like heads, like entries
+	parent.InsertBefore(box, first)
+	for c := first; c != end; {
+		next := c.NextSibling
+		parent.RemoveChild(c)
+		box.AppendChild(c)
+		c = next
+	}
+	return box
+}
+
+// nextHead returns the heading after a node that nothing but labels and addresses part from it, nil
+// for none.
+func nextHead(n *html.Node) *html.Node {
+	for k, c := 0, n.NextSibling; c != nil && k < 4; c = c.NextSibling {
+		if isHead(c) {
+			return c
+		}
+		if !blank(c) {
+			k++
+		}
+	}
+	return nil
+}
+
+func blank(n *html.Node) bool {
+	return n.Type == html.CommentNode || n.Type == html.TextNode && strings.TrimSpace(n.Data) == ""
+}
+
+// leadsOn reports whether a node belongs to the heading after it: a label for what is paid for, or
+// the address that the heading leads to.
+func leadsOn(n, head *html.Node, l links) bool {
+	if head == nil || n.Type != html.ElementNode || isHead(n) {
+		return false
+	}
+	said := text.Collapse(textOf(n))
+	if len(said) > 160 {
+		return false
+	}
+	if isAdLabel(said) && domainOf(said) == "" {
+		return true
+	}
+	d := domainOf(said)
+	return d != "" && lineup.Domain("https://"+d) == lineup.Domain(firstTarget(head, l))
+}
+
+// firstTarget returns where the first link in a node leads that leads out, empty for none.
+func firstTarget(n *html.Node, l links) string {
+	if n.Type == html.ElementNode {
+		if target, ok := l.acting(n); ok && target != "" {
+			return target
+		}
+	}
+	for c := n.FirstChild; c != nil; c = c.NextSibling {
+		if target := firstTarget(c, l); target != "" {
+			return target
+		}
+	}
+	return ""
+}
