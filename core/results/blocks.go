@@ -26,7 +26,7 @@ func (s *scan) blocks() []block {
 	}
 	for i := range s.units {
 		u := &s.units[i]
-		if s.leads(u) != "" || u.link != nil && s.opaque[s.shape[i]] {
+		if s.leads(u) != "" {
 			take(s.root(u.node))
 		}
 	}

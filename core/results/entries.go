@@ -31,6 +31,7 @@ type candidate struct {
 	entry       Entry
 	facts       facts
 	ad          bool // it is told to be paid for
+	leads       bool // it has a link to a page
 	local       int  // how much it is a firm on a map
 	snippet     bool
 	address     bool   // an address is shown
@@ -46,10 +47,8 @@ func (s *scan) candidate(b block, ad bool) candidate {
 	c := candidate{block: b, ad: ad || t.ad, facts: t.facts(), snippet: t.snippet >= snippetLetters/2, address: t.shown}
 	e := &c.entry
 	e.URL, e.Domain = s.targetOf(units)
-	c.local = t.local(c.facts, e.URL != "")
-	if e.URL == "" && e.Domain != "" && c.local < localWithPage {
-		c.local = min(c.local, 0) // a page whose link does not tell where it leads
-	}
+	c.leads = e.URL != "" || slices.ContainsFunc(units, func(u unit) bool { return s.vague[u.link] })
+	c.local = t.local(c.facts, c.leads)
 	at := s.titleAt(b.lo, b.hi)
 	if c.isLocal() {
 		if named := s.nameAt(b.lo, b.hi); named >= 0 {
@@ -65,7 +64,7 @@ func (s *scan) candidate(b block, ad bool) candidate {
 
 // isLocal reports whether a block by itself is a firm on a map.
 func (c candidate) isLocal() bool {
-	return c.local >= localWithPage || c.entry.URL == "" && c.entry.Domain == "" && c.local >= 1
+	return c.local >= localWithPage || !c.leads && c.local >= 1
 }
 
 // texts are those of a block.
@@ -139,7 +138,12 @@ func (t texts) local(f facts, leads bool) int {
 func (s *scan) targetOf(units []unit) (target, domain string) {
 	for _, heading := range []bool{true, false} {
 		for i := range units {
-			if to := s.leads(&units[i]); to != "" && (units[i].heading || !heading) {
+			to := s.leads(&units[i])
+			switch {
+			case to == "" || heading && !units[i].heading:
+			case s.vague[units[i].link]:
+				return "", lineup.Domain(to)
+			default:
 				return to, lineup.Domain(to)
 			}
 		}
@@ -169,9 +173,7 @@ func (s *scan) titleOf(lo, hi int) string {
 // titleAt returns the unit that is the title of a block: its heading, else the text of a link that
 // leads out and names something, else its first text; -1 for none.
 func (s *scan) titleAt(lo, hi int) int {
-	leads := func(i int) bool {
-		return s.leads(&s.units[i]) != "" || s.units[i].link != nil && s.opaque[s.shape[i]]
-	}
+	leads := func(i int) bool { return s.leads(&s.units[i]) != "" }
 	linked := false
 	for i := lo; i < hi && !linked; i++ {
 		linked = leads(i) && s.named(i)

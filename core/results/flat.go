@@ -39,7 +39,7 @@ func isHead(n *html.Node) bool {
 // wrap puts a heading with what belongs to it into an element, and returns that.
 func wrap(parent, head *html.Node, l links) *html.Node {
 	first := head
-	for p := head.PrevSibling; p != nil && (blank(p) || leadsOn(p, head, l)); p = p.PrevSibling {
+	for p := head.PrevSibling; p != nil && (blank(p) || leadsOn(p, head, l) && !overAll(p)); p = p.PrevSibling {
 		if !blank(p) {
 			first = p
 		}
@@ -92,6 +92,26 @@ func leadsOn(n, head *html.Node, l links) bool {
 	}
 	d := domainOf(said)
 	return d != "" && lineup.Domain("https://"+d) == lineup.Domain(firstTarget(head, l))
+}
+
+// fewHeads is how many entries a label may stand over that is the first and only one beside them.
+const fewHeads = 5
+
+// overAll reports whether a label stands over all entries beside it: the first of its parent, where
+// no other one is, and there are few.
+func overAll(n *html.Node) bool {
+	heads, labels := 0, 0
+	for c := n.Parent.FirstChild; c != nil; c = c.NextSibling {
+		if c.Type == html.ElementNode && !isHead(c) && !strings.HasPrefix(c.Data, "entry-") {
+			labels += boolInt(isAdLabel(text.Collapse(textOf(c))))
+		}
+		heads += boolInt(isHead(c) || strings.HasPrefix(c.Data, "entry-"))
+	}
+	before := n.PrevSibling
+	for before != nil && blank(before) {
+		before = before.PrevSibling
+	}
+	return before == nil && labels == 1 && heads > 1 && heads <= fewHeads
 }
 
 // firstTarget returns where the first link in a node leads that leads out, empty for none.

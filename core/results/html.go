@@ -22,6 +22,7 @@ func fromHTML(body []byte, address string) Results {
 	group(doc, r.links, 0)
 	r.walk(doc, nil, false)
 	s := &scan{units: r.units, out: r.out, found: map[*html.Node]*below{}}
+	s.pairVague()
 	s.shapes()
 	s.measure()
 	p := s.read()
@@ -35,18 +36,21 @@ type scan struct {
 	out   map[*html.Node]string // what acts as a link, with where it leads
 	found map[*html.Node]*below
 	// titled are the shapes of the links that are titles, buttons those whose texts say the same
-	// again and again, opaque the shapes of titles whose links do not tell where they lead.
-	titled, buttons, opaque map[string]bool
-	shape                   []string // of each unit
+	// again and again.
+	titled, buttons map[string]bool
+	shape           []string // of each unit
+	// vague are links that do not tell where they lead: their target is the site whose address is
+	// shown beside them.
+	vague map[*html.Node]bool
 }
 
 // shapes tells by the shapes of links what they are: like links to many sites are titles, like
 // links with few texts are buttons.
 func (s *scan) shapes() {
-	s.titled, s.buttons, s.opaque = map[string]bool{}, map[string]bool{}, map[string]bool{}
+	s.titled, s.buttons = map[string]bool{}, map[string]bool{}
 	paths := map[*html.Node]string{}
 	type group struct {
-		n, shown, own  int
+		n, own         int
 		texts, domains map[string]bool
 	}
 	groups := map[string]*group{}
@@ -75,7 +79,6 @@ func (s *scan) shapes() {
 			continue
 		}
 		g.own++
-		g.shown += boolInt(s.shownNear(i))
 	}
 	for shape, g := range groups {
 		switch {
@@ -83,17 +86,8 @@ func (s *scan) shapes() {
 			s.buttons[shape] = true
 		case 2*g.own < g.n:
 			s.titled[shape] = len(g.domains) > 1 && 2*len(g.domains) > g.n
-		default:
-			s.opaque[shape] = g.own > 2 && 2*g.shown > g.own
 		}
 	}
-}
-
-// shownNear reports whether an address is shown beside the unit i.
-func (s *scan) shownNear(i int) bool {
-	return slices.ContainsFunc(s.units[max(0, i-2):min(len(s.units), i+4)], func(u unit) bool {
-		return u.link == nil && u.address() != ""
-	})
 }
 
 // pathOf returns the names of the elements from the page's root to a node.
@@ -142,8 +136,6 @@ func (s *scan) measure() {
 			if u.heading || s.titled[s.shape[i]] {
 				b.titles = []string{target}
 			}
-		} else if u.link != nil && s.opaque[s.shape[i]] {
-			b.titles = []string{u.text}
 		} else if d := u.address(); d != "" {
 			b.shown = []string{d}
 		}
