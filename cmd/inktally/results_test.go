@@ -8,6 +8,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/internal/view"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -68,4 +70,15 @@ func TestResultsOfNothing(t *testing.T) {
 	}
 	_, err = printed(t, "", "nowhere.html")
 	require.Error(t, err)
+}
+
+// An archive that shows its results in a frame is read there.
+func TestResultsInFrame(t *testing.T) {
+	out, err := printed(t, "", "--json", kept+"made/m09-idraulico.mhtml")
+	require.NoError(t, err)
+	var read view.Results
+	require.NoError(t, json.Unmarshal([]byte(out), &read))
+	require.Len(t, read.Entries, 7)
+	assert.Equal(t, "Idraulica Bertocchi", read.Entries[1].Title)
+	assert.Equal(t, "https://costocasa.example/idraulico?ref=cl", *read.Entries[6].URL)
 }

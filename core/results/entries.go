@@ -240,9 +240,24 @@ type mark struct {
 	section   *html.Node
 }
 
+// sections tell of the elements around blocks where the first of them ends.
+type sections map[*html.Node]int
+
+func sectionsOf(blocks []block) sections {
+	out := sections{}
+	for _, b := range blocks {
+		for n := b.root; n != nil; n = n.Parent {
+			if end, ok := out[n]; !ok || b.hi < end {
+				out[n] = b.hi
+			}
+		}
+	}
+	return out
+}
+
 // markOf reads the unit i, which stands between entries, as a mark; it is not ok for
 // other texts.
-func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
+func (s *scan) markOf(i int, around sections) (m mark, ok bool) {
 	u := s.units[i]
 	label := isAdLabel(u.text)
 	if u.labeled || len(strings.Fields(u.text)) > 6 || !u.heading && !label &&
@@ -250,14 +265,12 @@ func (s *scan) markOf(i int, blocks []block) (m mark, ok bool) {
 		return m, false
 	}
 	m = mark{ad: label, other: otherSections[fold(u.text)], section: u.node}
-	for m.section != nil && !slices.ContainsFunc(blocks, func(b block) bool { return within(b.root, m.section) }) {
+	for m.section != nil && around[m.section] == 0 {
 		m.section = m.section.Parent
 	}
 	// A heading of what is no result stands first in its section: where entries come
 	// before it in there, those after it are entries again.
-	astray := m.other && slices.ContainsFunc(blocks, func(b block) bool {
-		return b.hi <= i && within(b.root, m.section)
-	})
+	astray := m.other && m.section != nil && around[m.section] <= i
 	return m, !astray
 }
 

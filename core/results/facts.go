@@ -26,10 +26,13 @@ var (
 	ratingText = regexp.MustCompile(`(?i)(?:^|[^\d.,/])` + scoreForm + `\s*(?:/\s*5(?:\D|$)|(?:out )?of (?:5|five)|` +
 		`von 5|sur 5|de 5|su 5|van 5|av 5|z 5|stars?|stern(?:en?|e)?\b|étoiles?|estrellas|estrelas|stelle|sterren|[★☆⭐])`)
 	ratingBehind = regexp.MustCompile(`[★☆⭐]+\s*([0-5][.,]\d)(?:[^\d.,%]|$)`)
-	ratingBare   = regexp.MustCompile(`(?i)^\W*([0-5][.,]\d)(?:\s*$|\s*[(·•|–—★-]|\s+(?:\p{L}{1,6}\s+)?(?:` + countForm + `\s*` + wordForm + `))`)
-	rated        = regexp.MustCompile(`^\P{L}*\p{L}+(?:\s\p{L}+)?\s?:?\s*([0-5][.,]\d)(?:\s*$|\s*[(·•|/–—★-]|\s+\p{L}{1,5}\s)`)
-	ratedWord    = regexp.MustCompile(
-		`(?i)(?:rated|rating|bewertung|bewertet|note|nota|valoración|valutazione|punteggio|beoordeling)\D{0,12}` + scoreForm + `(?:[^\d.,]|$)`)
+	ratingBare   = regexp.MustCompile(`(?i)^\W*([0-5][.,]\d)(?:\s*$|\s*[(·•|–—★-]|\s+(?:\p{L}{1,6}\s+)?(?:` +
+		countForm + `\s*` + wordForm + `))`)
+	rated = regexp.MustCompile(
+		`^\P{L}*\p{L}+(?:\s\p{L}+)?\s?:?\s*([0-5][.,]\d)(?:\s*$|\s*[(·•|/–—★-]|\s+\p{L}{1,5}\s)`)
+	ratedWord = regexp.MustCompile(
+		`(?i)(?:rated|rating|bewertung|bewertet|note|nota|valoración|valutazione|punteggio|beoordeling)\D{0,12}` +
+			scoreForm + `(?:[^\d.,]|$)`)
 
 	counted   = regexp.MustCompile(`(?i)(?:^|[^\d.,])` + countForm + `\+?\s*(?:\p{L}+ )?` + wordForm + `(?:\P{L}|$)`)
 	bracketed = regexp.MustCompile(`\(\s*` + countForm + `\+?\s*[^()\d]*\)(?:\s*[^\s\d]|\s*$|\s+\D)`)
@@ -85,8 +88,14 @@ func reviewsAfter(texts []string) *int {
 	return nil
 }
 
+// factLetters is how long a text is at most that says a fact of a business.
+const factLetters = 400
+
 // ratingOf returns the rating that a text gives.
 func ratingOf(s string) (float64, bool) {
+	if len(s) > factLetters || !strings.ContainsAny(s, "12345") {
+		return 0, false
+	}
 	forms := []*regexp.Regexp{ratingText, ratingBehind, ratingBare, ratedWord}
 	if len(s) < 60 {
 		forms = append(forms, rated)
@@ -112,6 +121,9 @@ func isRating(s string) bool {
 // reviewsOf returns how many reviews a text counts: 1,204 or 1.2K, before the word for them or in
 // brackets.
 func reviewsOf(s string) (int, bool) {
+	if !strings.ContainsAny(s, "0123456789") {
+		return 0, false
+	}
 	for _, form := range []*regexp.Regexp{counted, bracketed} {
 		if m := form.FindStringSubmatch(s); m != nil {
 			return amount(m[1])
@@ -144,7 +156,7 @@ func amount(s string) (int, bool) {
 
 // phoneOf returns the telephone number that a text holds, as it stands there.
 func phoneOf(s string) string {
-	if len(s) > 400 || !manyDigits(s) {
+	if len(s) > factLetters || !manyDigits(s) {
 		return ""
 	}
 	list := contact.NewList("", nil)
@@ -171,11 +183,11 @@ var datelike = regexp.MustCompile(`^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}`)
 // yearsOf returns for how many years a business says that it is in trade, nil where it does not:
 // a year of founding and a warranty are none.
 func yearsOf(s string) *int {
-	if len(s) > 120 || noTrade.MatchString(s) {
+	if len(s) > 120 || !strings.ContainsAny(s, "0123456789") {
 		return nil
 	}
 	m := trade.FindStringSubmatch(s)
-	if m == nil {
+	if m == nil || noTrade.MatchString(s) {
 		return nil
 	}
 	n, err := strconv.Atoi(m[1])

@@ -105,7 +105,9 @@ func overAll(n *html.Node) bool {
 		if c.Type == html.ElementNode && !isHead(c) && !strings.HasPrefix(c.Data, "entry-") {
 			labels += boolInt(isAdLabel(text.Collapse(textOf(c))))
 		}
-		heads += boolInt(isHead(c) || strings.HasPrefix(c.Data, "entry-"))
+		if heads += boolInt(isHead(c) || strings.HasPrefix(c.Data, "entry-")); heads > fewHeads || labels > 1 {
+			return false
+		}
 	}
 	before := n.PrevSibling
 	for before != nil && blank(before) {

@@ -112,10 +112,13 @@ type copied struct {
 	lines  []line
 	starts []int // the paragraph of each line begins here
 	ends   []int // and ends here
+	shown  []int // how many addresses are shown before each line
 	lists  bool
 	// named reports whether the name of the site stands over its address, below whether titles
 	// stand below their addresses, lone whether they stand by themselves before them.
 	named, below, lone bool
+	// after reports whether addresses stand after the snippets.
+	after bool
 }
 
 // lineEntry is an entry among lines: it begins at lo, its title is at title, its
@@ -148,6 +151,10 @@ func (c *copied) paragraphs() {
 		}
 		c.starts[i] = min(start, i)
 	}
+	c.shown = make([]int, len(c.lines)+1)
+	for i := range c.lines {
+		c.shown[i+1] = c.shown[i] + boolInt(c.isAddress(i))
+	}
 	end := len(c.lines)
 	for i := len(c.lines) - 1; i >= 0; i-- {
 		if c.lines[i].text == "" || c.lines[i].gone {
@@ -162,7 +169,7 @@ func (c *copied) paragraphs() {
 
 // layout tells how most entries of the text are laid out.
 func (c *copied) layout() {
-	named, below, lone, all := 0, 0, 0, 0
+	named, below, lone, after, all := 0, 0, 0, 0, 0
 	for i := range c.lines {
 		if !c.isAddress(i) {
 			continue
@@ -170,10 +177,11 @@ func (c *copied) layout() {
 		all++
 		named += boolInt(i > 0 && namesSite(c.lines[i-1].text, c.lines[i].domain))
 		below += boolInt(c.titleBelow(i))
+		after += boolInt(i > 1 && snippetLike(c.lines[i-1].text) && c.titleLike(i-2))
 		_, ok := c.loneBefore(i - 1)
 		lone += boolInt(ok)
 	}
-	c.named, c.below, c.lone = 2*named > all, 2*below > all, 3*lone > all
+	c.named, c.below, c.lone, c.after = 2*named > all, 2*below > all, 3*lone > all, 2*after > all
 }
 
 func (c *copied) isAddress(i int) bool {
@@ -181,7 +189,8 @@ func (c *copied) isAddress(i int) bool {
 }
 
 func (c *copied) titleLike(i int) bool {
-	return i >= 0 && i < len(c.lines) && !c.lines[i].button && !c.lines[i].label && !c.lines[i].trail && !c.lines[i].gone &&
+	return i >= 0 && i < len(c.lines) && !c.lines[i].button && !c.lines[i].label && !c.lines[i].trail &&
+		!c.lines[i].gone &&
 		c.lines[i].domain == "" && titleLike(c.lines[i].text)
 }
 
@@ -213,16 +222,18 @@ func (c *copied) loneBefore(i int) (title int, ok bool) {
 
 // entries returns the entries that have an address, and the businesses.
 func (c *copied) entries() (found []lineEntry) {
+	titles, webs := map[int]bool{}, map[int]lineEntry{} // by their titles, by their paragraphs
 	for i := range c.lines {
 		if !c.isAddress(i) {
 			continue
 		}
-		if e, ok := c.beside(i); ok && !slices.ContainsFunc(found, func(o lineEntry) bool { return o.title == e.title }) {
+		if e, ok := c.beside(i); ok && !titles[e.title] {
 			found = append(found, e)
+			titles[e.title], webs[c.starts[i]] = true, e
 		}
 	}
 	for i := range c.lines {
-		if e, ok := c.business(i, found); ok {
+		if e, ok := c.business(i, titles, webs); ok {
 			found = append(found, e)
 		}
 	}
@@ -235,15 +246,14 @@ func (c *copied) entries() (found []lineEntry) {
 func (c *copied) beside(at int) (lineEntry, bool) {
 	e := lineEntry{lo: at, title: -1, address: at}
 	var above []int // the lines of the paragraph over the address, but for labels and buttons
-	addresses := 0
-	for i := c.starts[at]; i < c.ends[at]; i++ {
-		addresses += boolInt(c.isAddress(i))
-		if i < at && !c.lines[i].label && !c.lines[i].button {
+	runOn := c.addresses(at) > 1 && !c.lists
+	for i := c.starts[at]; i < at && !runOn; i++ {
+		if !c.lines[i].label && !c.lines[i].button {
 			above = append(above, i)
 		}
 	}
 	switch {
-	case addresses > 1 && !c.lists:
+	case runOn:
 		e = c.runOn(at)
 	case len(above) == 0:
 		if title, ok := c.loneBefore(at); ok && c.lone {
@@ -255,10 +265,10 @@ func (c *copied) beside(at int) (lineEntry, bool) {
 		title, lone := c.loneBefore(above[0])
 		named := namesSite(c.lines[above[0]].text, c.lines[at].domain) || c.named || c.lines[at].trail
 		switch {
+		case named && c.titleBelow(at) && (c.below || !lone):
+			e.title, e.lo = at+1, above[0]
 		case lone && (c.lone || named):
 			e.title, e.lo = title, title
-		case named && c.titleBelow(at) && (c.below || c.titleLike(at+1)) && (c.named || c.below):
-			e.title, e.lo = at+1, above[0]
 		case titleLike(c.lines[above[0]].text):
 			e.title, e.lo = above[0], above[0]
 		}
@@ -281,6 +291,7 @@ func (c *copied) beside(at int) (lineEntry, bool) {
 	for i := e.lo; i < at; i++ {
 		e.ad = e.ad || c.lines[i].label
 	}
+	e.ad = e.ad || isAdBeside(c.lines[at].text)
 	return e, true
 }
 
@@ -291,7 +302,9 @@ func (c *copied) runOn(at int) lineEntry {
 	above := at - 1
 	named := above >= 0 && namesSite(c.lines[above].text, c.lines[at].domain)
 	switch {
-	case (c.below || named) && c.titleBelow(at):
+	case c.after && above > 0 && snippetLike(c.lines[above].text) && c.titleLike(above-1):
+		e.title, e.lo = above-1, above-1
+	case (c.below || named) && !c.after && c.titleBelow(at):
 		e.title = at + 1
 		if above >= 0 && (named || c.titleLike(above) && len(strings.Fields(c.lines[above].text)) <= 5) {
 			e.lo = above
@@ -358,7 +371,7 @@ func snippetLike(line string) bool {
 var leadingRating = regexp.MustCompile(`^\W*[1-5][.,]\d(\D|$)`)
 
 // business finds a business by the rating or the lack of one below its name.
-func (c *copied) business(at int, found []lineEntry) (lineEntry, bool) {
+func (c *copied) business(at int, titles map[int]bool, webs map[int]lineEntry) (lineEntry, bool) {
 	l := c.lines[at]
 	rated := leadingRating.MatchString(l.text) || isRating(l.text) && utf8.RuneCountInString(l.text) < 60
 	if l.gone || l.domain != "" || !rated &&
@@ -369,14 +382,12 @@ func (c *copied) business(at int, found []lineEntry) (lineEntry, bool) {
 	if name >= 0 && c.lines[name].label {
 		name--
 	}
-	if name < 0 || !c.titleLike(name) && (utf8.RuneCountInString(c.lines[name].text) < 3 || c.lines[name].domain != "" ||
+	if name < 0 || !c.titleLike(name) && (utf8.RuneCountInString(c.lines[name].text) < 3 ||
+		c.lines[name].domain != "" ||
 		c.lines[name].label || snippetLike(c.lines[name].text)) {
 		return lineEntry{}, false
 	}
-	if slices.ContainsFunc(found, func(e lineEntry) bool {
-		return e.title == name || e.address >= e.lo && at >= e.lo && at < c.ends[max(e.title, e.address)] && c.ends[at] == c.ends[e.address] &&
-			(e.address == at-1 || c.starts[at] == c.starts[e.address] && !c.crowded(at))
-	}) {
+	if web, ok := webs[c.starts[at]]; titles[name] || ok && at > web.lo && !c.crowded(at) {
 		return lineEntry{}, false // a rating in an entry of the web
 	}
 	e := lineEntry{lo: name, title: name, address: -1, ad: name < at-1}
@@ -387,13 +398,17 @@ func (c *copied) business(at int, found []lineEntry) (lineEntry, bool) {
 	return e, true
 }
 
-// crowded reports whether a paragraph holds several addresses.
+// longEntry is how many lines an entry has at most.
+const longEntry = 7
+
+// crowded reports whether a paragraph holds several addresses, or more lines than an entry has.
 func (c *copied) crowded(at int) bool {
-	n := 0
-	for i := c.starts[at]; i < c.ends[at]; i++ {
-		n += boolInt(c.isAddress(i))
-	}
-	return n > 1
+	return c.ends[at]-c.starts[at] > longEntry || c.addresses(at) > 1
+}
+
+// addresses returns how many addresses the paragraph of a line shows.
+func (c *copied) addresses(at int) int {
+	return c.shown[max(c.ends[at], c.starts[at])] - c.shown[c.starts[at]]
 }
 
 // entry makes an entry of the lines from its beginning to the next one's.

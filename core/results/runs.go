@@ -2,7 +2,6 @@ package results
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
 	"golang.org/x/net/html"
@@ -15,10 +14,15 @@ func (s *scan) read() (p Results) {
 	for _, run := range runsOf(list) {
 		s.decide(list, run)
 	}
-	main := mainOf(list)
+	main, named := mainOf(list), map[string]int{}
+	for _, c := range list {
+		if c.entry.Part == Map {
+			named[nameOf(c.entry.Title)]++
+		}
+	}
 	for i, c := range list {
 		switch {
-		case c.entry.Title == "" || c.entry.Part == Map && shownAgain(list, i):
+		case c.entry.Title == "" || c.entry.Part == Map && shownAgain(list, i, named):
 		case c.entry.Part == "" || !main.accepts(c):
 			if c.unreadTitle != "" {
 				p.Unread = append(p.Unread, c.unreadTitle)
@@ -30,16 +34,11 @@ func (s *scan) read() (p Results) {
 	return p
 }
 
-// shownAgain reports whether a firm stands on the map by itself that stands in a run of others too,
-// or before it: a box about one firm.
-func shownAgain(list []candidate, at int) bool {
-	alone := func(i int) bool {
-		return !(i > 0 && list[i-1].where == list[i].where || i+1 < len(list) && list[i+1].where == list[i].where)
-	}
-	name := nameOf(list[at].entry.Title)
-	return slices.ContainsFunc(list, func(c candidate) bool {
-		return c.entry.Part == Map && c.lo != list[at].lo && nameOf(c.entry.Title) == name
-	}) && alone(at)
+// shownAgain reports whether a firm stands on the map by itself that stands in a run of others, or
+// alone, once more: a box about one firm. named counts the firms by their names.
+func shownAgain(list []candidate, at int, named map[string]int) bool {
+	like := func(i int) bool { return i >= 0 && i < len(list) && list[i].where == list[at].where }
+	return named[nameOf(list[at].entry.Title)] > 1 && !like(at-1) && !like(at+1)
 }
 
 // nameOf returns a title as it is compared, without what counts it.
@@ -53,14 +52,14 @@ func nameOf(title string) string {
 // candidates reads the blocks of a page, but for those of what is no result.
 func (s *scan) candidates() []candidate {
 	blocks := s.blocks()
-	asked := s.questions(blocks)
+	asked, around := s.questions(blocks), sectionsOf(blocks)
 	paths := map[*html.Node]string{}
 	var list []candidate
 	var over mark // what was said over the entries that follow
 	next := 0
 	for _, b := range blocks {
 		for i := next; i < b.lo; i++ {
-			if m, ok := s.markOf(i, blocks); ok {
+			if m, ok := s.markOf(i, around); ok {
 				over = m
 			}
 		}
@@ -68,7 +67,7 @@ func (s *scan) candidates() []candidate {
 		if over.section != nil && !within(b.root, over.section) {
 			over = mark{}
 		}
-		if over.other || s.otherWithin(b) || slices.ContainsFunc(asked, func(n *html.Node) bool { return within(b.root, n) }) {
+		if over.other || s.otherWithin(b) || inside(b.root, asked) {
 			continue
 		}
 		c := s.candidate(b, over.ad)
@@ -78,9 +77,30 @@ func (s *scan) candidates() []candidate {
 	return list
 }
 
+// inside reports whether a node is, or stands in, one of a set.
+func inside(n *html.Node, set map[*html.Node]bool) bool {
+	for ; n != nil; n = n.Parent {
+		if set[n] {
+			return true
+		}
+	}
+	return false
+}
+
 // questions returns the boxes of related questions: the smallest elements that hold two texts or
-// more that ask and lead nowhere, and no title of an entry of their own kind beside them.
-func (s *scan) questions(blocks []block) (boxes []*html.Node) {
+// more that ask and lead nowhere, and no entries of their own.
+func (s *scan) questions(blocks []block) map[*html.Node]bool {
+	roots, titled := map[*html.Node]bool{}, map[*html.Node]int{} // blocks with titles in each element
+	for _, b := range blocks {
+		roots[b.root] = true
+		if !s.titleShaped(b) {
+			continue
+		}
+		for n := b.root.Parent; n != nil; n = n.Parent {
+			titled[n]++
+		}
+	}
+	boxes := map[*html.Node]bool{}
 	last := -1
 	for i := range s.units {
 		u := &s.units[i]
@@ -89,12 +109,8 @@ func (s *scan) questions(blocks []block) (boxes []*html.Node) {
 		}
 		if last >= 0 {
 			box := common(s.units[last].node, u.node)
-			inside := 0
-			for _, b := range blocks {
-				inside += boolInt(within(b.root, box) && b.root != box && s.titleShaped(b))
-			}
-			if box != nil && inside < 2 && !slices.ContainsFunc(blocks, func(b block) bool { return within(box, b.root) && b.root != box }) {
-				boxes = append(boxes, box)
+			if box != nil && titled[box] < 2 && !inside(box.Parent, roots) {
+				boxes[box] = true
 			}
 		}
 		last = i

@@ -39,14 +39,19 @@ var columns = []struct {
 	field Field
 	words []string
 }{
-	{ReviewsField, words(`reviews;review count;votes;reviews count;ratings count;bewertungen;rezensionen;anzahl bewertungen;
+	{ReviewsField,
+		words(`reviews;review count;votes;reviews count;ratings count;bewertungen;rezensionen;anzahl bewertungen;
 avis;nombre d avis;resenas;opiniones;recensioni;beoordelingen`)},
-	{RatingField, words(`rating;stars;score;sterne;note;wertung;bewertung;etoiles;valoracion;nota;puntuacion;valutazione;
+	{RatingField,
+		words(`rating;stars;score;sterne;note;wertung;bewertung;etoiles;valoracion;nota;puntuacion;valutazione;
 stelle;sterren;waardering`)},
 	{YearsField, words(`years;years in business;in business;yrs;jahre;ans;anos;anni;jaren`)},
-	{PhoneField, words(`phone;telephone;tel;phone number;telefon;telefonnummer;rufnummer;telefono;telefoon;telephones`)},
+	{PhoneField,
+		words(`phone;telephone;tel;phone number;telefon;telefonnummer;rufnummer;telefono;telefoon;telephones`)},
 	{SponsoredField, words(`sponsored;ad;paid;anzeige;gesponsert;sponsorise;patrocinado;sponsorizzato;gesponsord`)},
-	{PartField, words(`part;type;section;kind;result type;block;teil;bereich;art;typ;partie;rubrique;seccion;tipo;sezione;soort`)},
+	{PartField,
+		words(
+			`part;type;section;kind;result type;block;teil;bereich;art;typ;partie;rubrique;seccion;tipo;sezione;soort`)},
 	{PositionField, words(`position;rank;pos;place;no;nr;rang;platz;ranking;posicion;puesto;posizione;positie;#`)},
 	{URLField, words(`url;website;site;link;address;web;landing page;page;web site;adresse;webseite;lien;enlace;sitio;
 direccion;sito;indirizzo;pagina;webadresse`)},
@@ -113,7 +118,8 @@ func byContent(fields []Field, rows [][]string) {
 	}
 	for c := range fields {
 		for _, t := range tests {
-			if fields[c] != NoField || slices.Contains(fields, t.field) || t.field == URLField && slices.Contains(fields, DomainField) {
+			if fields[c] != NoField || slices.Contains(fields, t.field) || t.field == URLField &&
+				slices.Contains(fields, DomainField) {
 				continue
 			}
 			if filled, held := countCells(rows, c, t.holds); held > 0 && 2*held > filled {

@@ -182,7 +182,8 @@ func base64Text(v string) string {
 var quoted = regexp.MustCompile(`['"]((?:https?:)?/[^'"\s]+)['"]`)
 
 // picture are keys and endings of what is drawn and leads nowhere.
-var picture = regexp.MustCompile(`(?i)src|img|image|icon|thumb|poster|bg|\.(?:png|jpe?g|gif|svg|webp|avif|ico|css|js)(?:\?|$)`)
+var picture = regexp.MustCompile(
+	`(?i)src|img|image|icon|thumb|poster|bg|\.(?:png|jpe?g|gif|svg|webp|avif|ico|css|js)(?:\?|$)`)
 
 // acting returns where an element leads that acts as a link: by its address, else by another
 // attribute. A link of the page's own has no target; it is not ok for what is no link.
@@ -201,7 +202,8 @@ func (l links) acting(n *html.Node) (target string, ok bool) {
 	}
 	role := element.Attr(n, "role") == "link"
 	for _, a := range n.Attr {
-		named := strings.HasPrefix(a.Key, "data-") || a.Key == "target" || a.Key == "to" || a.Key == "href" || a.Key == "url"
+		named := strings.HasPrefix(a.Key, "data-") || a.Key == "target" || a.Key == "to" || a.Key == "href" ||
+			a.Key == "url"
 		if !named && !role && a.Key != "onclick" || picture.MatchString(a.Key) || picture.MatchString(a.Val) {
 			continue
 		}

@@ -41,13 +41,16 @@ func (s *scan) pairVague() {
 	}
 }
 
+// widest is how many texts an element may hold in which a title is looked for beside its address.
+const widest = 200
+
 // vagueLetters is how long a title is at least whose link does not tell where it leads.
 const vagueLetters = 8
 
 // titleBeside returns the link that is the title beside the address that the unit i shows: in the
 // smallest element around it that has one, and no other address and no link that leads out.
 func (s *scan) titleBeside(i int, at map[*html.Node][2]int) *html.Node {
-	for n := s.units[i].node; n != nil; n = n.Parent {
+	for n := s.units[i].node; n != nil && at[n][1]-at[n][0] <= widest; n = n.Parent {
 		var title *html.Node
 		heading := false
 		for k := at[n][0]; k < at[n][1]; k++ {
@@ -55,7 +58,8 @@ func (s *scan) titleBeside(i int, at map[*html.Node][2]int) *html.Node {
 			if k != i && u.address() != "" || s.leads(u) != "" {
 				return nil
 			}
-			if u.link == nil || k == i || u.labeled || isGeneric(u.name()) || utf8.RuneCountInString(u.name()) < vagueLetters {
+			if u.link == nil || k == i || u.labeled || isGeneric(u.name()) ||
+				utf8.RuneCountInString(u.name()) < vagueLetters {
 				continue
 			}
 			if title == nil || u.heading && !heading {
