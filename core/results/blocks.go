@@ -3,6 +3,8 @@ package results
 import (
 	"slices"
 
+	"inktally/core/entry"
+
 	"golang.org/x/net/html"
 )
 
@@ -39,7 +41,7 @@ func (s *scan) blocks() []block {
 			next++
 		}
 		inside := next < len(known) && i >= known[next].lo
-		if inside || !isRating(u.text) && phoneOf(u.text) == "" {
+		if inside || !entry.IsRating(u.text) && entry.PhoneOf(u.text) == "" {
 			continue
 		}
 		if root := s.root(u.node); len(s.found[root].domains) == 0 {

@@ -9,6 +9,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/entry"
+
 	"github.com/stretchr/testify/assert"
 )
 
@@ -31,7 +33,7 @@ type maker struct {
 }
 
 type drawn struct {
-	part          Part
+	part          entry.Part
 	title, domain string
 }
 
@@ -180,9 +182,9 @@ func (m *maker) page(i int, ad bool) {
 		"How much is a roof?",
 		"Wall and Roof Care"), i, name)
 	address := "https://www." + domain + "/" + m.pick("repair", "areas/tarn", "index.php?id=7")
-	part := Organic
+	part := entry.Organic
 	if ad {
-		part = Paid
+		part = entry.Paid
 	}
 	m.want = append(m.want, drawn{part, title, domain})
 	m.start()
@@ -230,7 +232,7 @@ func (m *maker) firm(i int) {
 		m.pick("Roofers", "& Sons", "Co"), i)
 	domain := fmt.Sprintf("firm-%d.example", i)
 	sites := m.IntN(4) != 0
-	d := drawn{Map, name, ""}
+	d := drawn{entry.Map, name, ""}
 	if sites && m.wrap != 4 {
 		d.domain = domain
 	}
@@ -336,8 +338,8 @@ func TestDrawnMakes(t *testing.T) {
 }
 
 // agree counts the entries that were read as they were drawn, and returns those that were not drawn.
-func agree(want []drawn, got []Entry) (right int, extra []string) {
-	next := map[Part]int{}
+func agree(want []drawn, got []entry.Entry) (right int, extra []string) {
+	next := map[entry.Part]int{}
 	place := map[string]bool{}
 	key := func(d drawn, n int) string { return fmt.Sprint(d.part, n, d.title, d.domain) }
 	for _, d := range want {

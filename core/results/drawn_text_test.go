@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/entry"
+
 	"github.com/stretchr/testify/assert"
 )
 
@@ -49,9 +51,9 @@ func (c *copier) web(n, place int, ad bool) {
 	title := fmt.Sprintf("%s %d - %s", c.pick("Roof Repair in Tarn Harbor", "The 10 Best Roofers",
 		"How much is a roof?",
 		"Wall and Roof Care"), n, name)
-	part := Organic
+	part := entry.Organic
 	if ad {
-		part = Paid
+		part = entry.Paid
 	}
 	c.want = append(c.want, drawn{part, title, domain})
 	address := "https://www." + domain
@@ -95,7 +97,7 @@ func (c *copier) web(n, place int, ad bool) {
 func (c *copier) firm(n int) {
 	name := fmt.Sprintf("%s %s %d", c.pick("Peakline", "Hollis Bros.", "R. Pellow", "Doctors"),
 		c.pick("Roofers", "& Sons", "Co"), n)
-	c.want = append(c.want, drawn{Map, name, ""})
+	c.want = append(c.want, drawn{entry.Map, name, ""})
 	if c.mapMark == 1 {
 		c.put(fmt.Sprint(n))
 	}

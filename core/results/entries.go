@@ -7,6 +7,7 @@ import (
 	"unicode/utf8"
 
 	"inktally/core/element"
+	"inktally/core/entry"
 	"inktally/core/lineup"
 
 	"golang.org/x/net/html"
@@ -14,8 +15,6 @@ import (
 )
 
 const (
-	// A text from so many characters on is a snippet.
-	snippetLetters = 45
 	// localWithPage is the score from which a block that leads to a page is a firm on the map
 	// (rule 6.6): a phone and a button, directions or call, count for two, a snippet against it
 	// as much; rating, reviews, hours, years count for one.
@@ -28,8 +27,8 @@ const (
 // candidate is a block with what is known of it before its part is decided.
 type candidate struct {
 	block
-	entry       Entry
-	facts       facts
+	entry       entry.Entry
+	facts       entry.Facts
 	ad          bool // it is told to be paid for
 	leads       bool // it has a link to a page
 	local       int  // how much it is a firm on a map
@@ -44,7 +43,8 @@ type candidate struct {
 func (s *scan) candidate(b block, ad bool) candidate {
 	units := s.units[b.lo:b.hi]
 	t := s.textsOf(b)
-	c := candidate{block: b, ad: ad || t.ad, facts: t.facts(), snippet: t.snippet >= snippetLetters/2, address: t.shown}
+	c := candidate{block: b, ad: ad || t.ad, facts: t.facts(), snippet: t.snippet >= entry.SnippetLetters/2,
+		address: t.shown}
 	e := &c.entry
 	e.URL, e.Domain = s.targetOf(units)
 	c.leads = e.URL != "" || slices.ContainsFunc(units, func(u unit) bool { return s.vague[u.link] })
@@ -58,7 +58,7 @@ func (s *scan) candidate(b block, ad bool) candidate {
 	if at >= 0 {
 		e.Title, c.shape = s.units[at].name(), s.shape[at]
 	}
-	e.Rating, e.Reviews = c.facts.rating, c.facts.reviews
+	e.Rating, e.Reviews = c.facts.Rating, c.facts.Reviews
 	return c
 }
 
@@ -79,10 +79,10 @@ type texts struct {
 
 // facts returns what the texts say of a business; where none shows a number, the one that a link
 // calls.
-func (t texts) facts() facts {
-	f := factsOf(t.all)
-	if called, err := url.PathUnescape(t.called); f.phone == "" && err == nil && len(digitsOf(called)) > 6 {
-		f.phone = strings.TrimSpace(called)
+func (t texts) facts() entry.Facts {
+	f := entry.FactsOf(t.all)
+	if called, err := url.PathUnescape(t.called); f.Phone == "" && err == nil && len(entry.Digits(called)) > 6 {
+		f.Phone = strings.TrimSpace(called)
 	}
 	return f
 }
@@ -114,24 +114,25 @@ func (s *scan) textsOf(b block) (t texts) {
 func (s *scan) isAd(i int) bool {
 	u := &s.units[i]
 	if s.leads(u) != "" {
-		return isAdWord(u.text) || isAdBeside(u.text) && u.address() != ""
+		return entry.IsAdWord(u.text) || entry.IsAdBeside(u.text) && u.address() != ""
 	}
-	return isAdLabel(u.text)
+	return entry.IsAdLabel(u.text)
 }
 
 // isButton reports whether the unit i is a link that stands with every result.
 func (s *scan) isButton(i int) bool {
 	u := &s.units[i]
-	return isGeneric(u.text) || u.link != nil && s.buttons[s.shape[i]]
+	return entry.IsGeneric(u.text) || u.link != nil && s.buttons[s.shape[i]]
 }
 
 // local scores how much a block is a firm on a map and not a page: each fact that a map
 // profile has counts for it, what page results have against it.
-func (t texts) local(f facts, leads bool) int {
-	snippet := leads && t.snippet >= snippetLetters && f.phone == ""
-	return pointsOfPhone*boolInt(f.phone != "") + boolInt(f.rating != nil) + boolInt(f.reviews != nil) +
-		pointsOfButton*min(1, t.buttons) + boolInt(f.hours) + boolInt(f.years != nil && t.snippet < 2*snippetLetters) -
-		pointsOfSnippet*boolInt(snippet) - boolInt(leads && t.buttons == 0)
+func (t texts) local(f entry.Facts, leads bool) int {
+	snippet := leads && t.snippet >= entry.SnippetLetters && f.Phone == ""
+	return pointsOfPhone*entry.One(f.Phone != "") + entry.One(f.Rating != nil) + entry.One(f.Reviews != nil) +
+		pointsOfButton*min(1, t.buttons) + entry.One(f.Hours) + entry.One(f.Years != nil &&
+		t.snippet < 2*entry.SnippetLetters) -
+		pointsOfSnippet*entry.One(snippet) - entry.One(leads && t.buttons == 0)
 }
 
 // targetOf returns where a block leads: the target of its heading, else of its first link.
@@ -159,8 +160,8 @@ func (s *scan) targetOf(units []unit) (target, domain string) {
 // named reports whether the unit i may be the name of something.
 func (s *scan) named(i int) bool {
 	u := &s.units[i]
-	return !u.labeled && !s.isAd(i) && !s.isButton(i) && u.address() == "" && !isRating(u.text) &&
-		hasLetter(u.name()) && !(len(u.text) < 60 && phoneOf(u.text) != "")
+	return !u.labeled && !s.isAd(i) && !s.isButton(i) && u.address() == "" && !entry.IsRating(u.text) &&
+		entry.HasLetter(u.name()) && !(len(u.text) < 60 && entry.PhoneOf(u.text) != "")
 }
 
 func (s *scan) titleOf(lo, hi int) string {
@@ -199,7 +200,7 @@ func (s *scan) titleAt(lo, hi int) int {
 func (s *scan) nameAt(lo, hi int) int {
 	first := -1
 	for i := lo; i < hi; i++ {
-		if s.named(i) && !numberMark.MatchString(s.units[i].text) {
+		if s.named(i) && !entry.IsMark(s.units[i].text) {
 			if s.units[i].heading {
 				return i
 			}
@@ -224,13 +225,6 @@ func anchor(n *html.Node) bool {
 		}
 	}
 	return false
-}
-
-func boolInt(b bool) int {
-	if b {
-		return 1
-	}
-	return 0
 }
 
 // mark is a heading or a label over entries: that they are paid for, or are no results
@@ -259,12 +253,12 @@ func sectionsOf(blocks []block) sections {
 // other texts.
 func (s *scan) markOf(i int, around sections) (m mark, ok bool) {
 	u := s.units[i]
-	label := isAdLabel(u.text)
+	label := entry.IsAdLabel(u.text)
 	if u.labeled || len(strings.Fields(u.text)) > 6 || !u.heading && !label &&
 		(u.link != nil || len(strings.Fields(u.text)) > 4) {
 		return m, false
 	}
-	m = mark{ad: label, other: otherSections[fold(u.text)], section: u.node}
+	m = mark{ad: label, other: entry.IsOther(u.text), section: u.node}
 	for m.section != nil && around[m.section] == 0 {
 		m.section = m.section.Parent
 	}
@@ -277,7 +271,7 @@ func (s *scan) markOf(i int, around sections) (m mark, ok bool) {
 // otherWithin reports whether a block begins with the heading of what is no result.
 func (s *scan) otherWithin(b block) bool {
 	for _, u := range s.units[b.lo:min(b.lo+2, b.hi)] {
-		if u.heading && (u.link == nil || s.out[u.link] == "") && otherSections[fold(u.text)] {
+		if u.heading && (u.link == nil || s.out[u.link] == "") && entry.IsOther(u.text) {
 			return true
 		}
 	}

@@ -3,8 +3,10 @@ package results
 import (
 	"strings"
 
+	"inktally/core/entry"
 	"inktally/core/lineup"
 	"inktally/core/text"
+	"inktally/core/wrapped"
 
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
@@ -13,7 +15,7 @@ import (
 // group puts the parts of entries that stand side by side into elements of their own: what
 // follows one of several headings, or terms, of a parent up to the next one. After it an entry
 // is an element on every page.
-func group(n *html.Node, l links, depth int) {
+func group(n *html.Node, l wrapped.Links, depth int) {
 	if depth > maxDepth {
 		return
 	}
@@ -37,7 +39,7 @@ func isHead(n *html.Node) bool {
 }
 
 // wrap puts a heading with what belongs to it into an element, and returns that.
-func wrap(parent, head *html.Node, l links) *html.Node {
+func wrap(parent, head *html.Node, l wrapped.Links) *html.Node {
 	first := head
 	for p := head.PrevSibling; p != nil && (blank(p) || leadsOn(p, head, l) && !overAll(p)); p = p.PrevSibling {
 		if !blank(p) {
@@ -79,18 +81,18 @@ func blank(n *html.Node) bool {
 
 // leadsOn reports whether a node belongs to the heading after it: a label for what is paid for, or
 // the address that the heading leads to.
-func leadsOn(n, head *html.Node, l links) bool {
+func leadsOn(n, head *html.Node, l wrapped.Links) bool {
 	if head == nil || n.Type != html.ElementNode || isHead(n) {
 		return false
 	}
-	said := text.Collapse(textOf(n))
+	said := text.Collapse(wrapped.TextOf(n))
 	if len(said) > 160 {
 		return false
 	}
-	if isAdLabel(said) && domainOf(said) == "" {
+	if entry.IsAdLabel(said) && entry.DomainOf(said) == "" {
 		return true
 	}
-	d := domainOf(said)
+	d := entry.DomainOf(said)
 	return d != "" && lineup.Domain("https://"+d) == lineup.Domain(firstTarget(head, l))
 }
 
@@ -103,9 +105,9 @@ func overAll(n *html.Node) bool {
 	heads, labels := 0, 0
 	for c := n.Parent.FirstChild; c != nil; c = c.NextSibling {
 		if c.Type == html.ElementNode && !isHead(c) && !strings.HasPrefix(c.Data, "entry-") {
-			labels += boolInt(isAdLabel(text.Collapse(textOf(c))))
+			labels += entry.One(entry.IsAdLabel(text.Collapse(wrapped.TextOf(c))))
 		}
-		if heads += boolInt(isHead(c) || strings.HasPrefix(c.Data, "entry-")); heads > fewHeads || labels > 1 {
+		if heads += entry.One(isHead(c) || strings.HasPrefix(c.Data, "entry-")); heads > fewHeads || labels > 1 {
 			return false
 		}
 	}
@@ -117,9 +119,9 @@ func overAll(n *html.Node) bool {
 }
 
 // firstTarget returns where the first link in a node leads that leads out, empty for none.
-func firstTarget(n *html.Node, l links) string {
+func firstTarget(n *html.Node, l wrapped.Links) string {
 	if n.Type == html.ElementNode {
-		if target, ok := l.acting(n); ok && target != "" {
+		if target, ok := l.Acting(n); ok && target != "" {
 			return target
 		}
 	}

@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/entry"
+
 	"github.com/stretchr/testify/assert"
 )
 
@@ -18,10 +20,10 @@ func FuzzRead(f *testing.F) {
 		}
 	}
 	f.Fuzz(func(t *testing.T, body []byte) {
-		counts := map[Part]int{}
+		counts := map[entry.Part]int{}
 		for _, e := range Read(body, Source{}).Entries {
-			assert.Contains(t, Parts(), e.Part)
-			if e.Part == Map || e.Part == Organic {
+			assert.Contains(t, entry.Parts(), e.Part)
+			if e.Part == entry.Map || e.Part == entry.Organic {
 				counts[e.Part]++
 				assert.Equal(t, counts[e.Part], e.Position)
 			} else {

@@ -3,10 +3,11 @@ package results
 import (
 	"bytes"
 	"slices"
-	"strings"
 
+	"inktally/core/entry"
 	"inktally/core/lineup"
 	"inktally/core/page"
+	"inktally/core/wrapped"
 
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
@@ -18,7 +19,7 @@ func fromHTML(body []byte, address string) Results {
 	if err != nil {
 		return Results{}
 	}
-	r := &reader{links: linksOf(doc, address), out: map[*html.Node]string{}}
+	r := &reader{links: wrapped.Of(doc, address), out: map[*html.Node]string{}}
 	group(doc, r.links, 0)
 	r.walk(doc, nil, false)
 	s := &scan{units: r.units, out: r.out, found: map[*html.Node]*below{}}
@@ -64,7 +65,8 @@ func (s *scan) shapes() {
 		if u.heading {
 			s.shape[i] += "#"
 		}
-		if i > 0 && s.units[i-1].link == u.link && s.shape[i-1] == s.shape[i] || !hasWord(u.text) || u.address() != "" {
+		if i > 0 && s.units[i-1].link == u.link && s.shape[i-1] == s.shape[i] || !entry.HasWord(u.text) ||
+			u.address() != "" {
 			continue
 		}
 		g := groups[s.shape[i]]
@@ -73,7 +75,7 @@ func (s *scan) shapes() {
 			groups[s.shape[i]] = g
 		}
 		g.n++
-		g.texts[fold(u.name())] = true
+		g.texts[entry.Fold(u.name())] = true
 		if target := s.out[u.link]; target != "" {
 			g.domains[lineup.Domain(target)] = true
 			continue
@@ -139,10 +141,10 @@ func (s *scan) measure() {
 		} else if d := u.address(); d != "" {
 			b.shown = []string{d}
 		}
-		if phone := phoneOf(u.text); phone != "" {
-			b.phones = []string{digitsOf(phone)}
+		if phone := entry.PhoneOf(u.text); phone != "" {
+			b.phones = []string{entry.Digits(phone)}
 		}
-		if isRating(u.text) && !ratedNear(u.node, ratedAt) {
+		if entry.IsRating(u.text) && !ratedNear(u.node, ratedAt) {
 			b.ratings = 1
 			ratedAt[u.node] = true
 		}
@@ -189,15 +191,6 @@ func ratedNear(n *html.Node, had map[*html.Node]bool) bool {
 		}
 	}
 	return false
-}
-
-func digitsOf(s string) string {
-	return strings.Map(func(r rune) rune {
-		if r < '0' || r > '9' {
-			return -1
-		}
-		return r
-	}, s)
 }
 
 // root returns the largest element around a node that holds one entry.

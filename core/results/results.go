@@ -13,53 +13,25 @@ import (
 	"strconv"
 	"strings"
 
+	"inktally/core/copied"
+	"inktally/core/cues"
 	"inktally/core/decode"
+	"inktally/core/entry"
+	"inktally/core/grid"
 	"inktally/core/text"
 )
-
-// Part is the part of a results page that an entry stands in.
-type Part string
-
-// The parts.
-const (
-	Paid         Part = "paid"
-	Map          Part = "map"
-	MapSponsored Part = "map-sponsored"
-	Organic      Part = "organic"
-)
-
-// Parts returns all of them.
-func Parts() []Part { return []Part{Paid, Map, MapSponsored, Organic} }
-
-// Entry is an entry of a results page. What the page does not say is empty or nil.
-type Entry struct {
-	Part Part
-	// Position counts inside the part, from 1; 0 for what is paid or sponsored.
-	Position int
-	Title    string
-	// URL is the real target, taken out of a link that redirects.
-	URL string
-	// Domain is the registrable domain of the target, or the one that is shown.
-	Domain  string
-	Rating  *float64
-	Reviews *int
-	// Phone is as it stands on the page, Years how long the business says that it
-	// is in trade.
-	Phone string
-	Years *int
-}
 
 // Results is a results page as it was read.
 type Results struct {
 	// Language is its tag, empty if it is not clear.
 	Language string
-	Entries  []Entry
+	Entries  []entry.Entry
 	// Unread are the texts of what looked like an entry and could not be read.
 	Unread []string
 	// Heading is the first row of a table, Columns what each of its columns was read as;
 	// nil for what is no table.
 	Heading []string
-	Columns []Field
+	Columns []grid.Field
 
 	placed bool // the entries have the positions that a table has
 }
@@ -71,7 +43,7 @@ type Source struct {
 	// Table reports whether it is a table; Columns are what its columns hold, nil to guess it
 	// by their headings.
 	Table   bool
-	Columns []Field
+	Columns []grid.Field
 }
 
 // MaxBytes bounds a results page.
@@ -86,15 +58,7 @@ func Read(body []byte, source Source) Results {
 	case looksLikeHTML(body, source.ContentType):
 		p = fromHTML(body, source.URL)
 	default:
-		if table, ok := fromTable(body, source); ok {
-			p = table
-			if len(p.Entries) == 0 && source.Columns == nil { // no heading tells anything: lines may
-				lines := fromText(string(body))
-				p.Entries, p.Unread = lines.Entries, lines.Unread
-			}
-		} else {
-			p = fromText(string(body))
-		}
+		p = fromText(body, source)
 	}
 	p.unmark()
 	p.number()
@@ -106,7 +70,7 @@ var counting = regexp.MustCompile(`^(?:(\d{1,2})|([A-Z]))[.)]\s+(\S.*)`)
 
 // unmark takes the marks from titles that count up in their part: 1. 2. 3., or A. B. C.
 func (p *Results) unmark() {
-	for _, part := range []Part{Map, Organic} {
+	for _, part := range []entry.Part{entry.Map, entry.Organic} {
 		next, bare := 0, map[int]string{}
 		for i, e := range p.Entries {
 			if e.Part != part {
@@ -128,6 +92,20 @@ func (p *Results) unmark() {
 	}
 }
 
+// fromText reads what has no tags: a table, else lines of text.
+func fromText(body []byte, source Source) (p Results) {
+	if t, ok := grid.Read(body, source.Columns, source.Table); ok {
+		p = Results{Entries: t.Entries, Unread: t.Unread, Heading: t.Heading, Columns: t.Columns, placed: t.Placed}
+		if len(p.Entries) > 0 || source.Columns != nil {
+			return p
+		}
+	}
+	scan, _ := text.ScanText(string(body))
+	p.Language = cues.Language(scan)
+	p.Entries = copied.Read(string(body))
+	return p
+}
+
 // looksLikeHTML reports whether a text is a page of tags.
 func looksLikeHTML(body []byte, contentType string) bool {
 	if strings.Contains(contentType, "html") {
@@ -144,12 +122,12 @@ func looksLikeHTML(body []byte, contentType string) bool {
 
 // number counts positions inside the parts.
 func (p *Results) number() {
-	counts := map[Part]int{}
+	counts := map[entry.Part]int{}
 	for i := range p.Entries {
 		e := &p.Entries[i]
 		e.Title = text.Collapse(e.Title)
 		stated := e.Position
-		if e.Position = 0; e.Part == Map || e.Part == Organic {
+		if e.Position = 0; e.Part == entry.Map || e.Part == entry.Organic {
 			counts[e.Part]++
 			if p.placed && stated > counts[e.Part] {
 				counts[e.Part] = stated // what a table leaves out was there all the same
@@ -158,7 +136,7 @@ func (p *Results) number() {
 		}
 	}
 	if p.Entries == nil {
-		p.Entries = []Entry{}
+		p.Entries = []entry.Entry{}
 	}
 	if p.Unread == nil {
 		p.Unread = []string{}

@@ -7,6 +7,8 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/entry"
+	"inktally/core/grid"
 	"inktally/core/lineup"
 
 	"github.com/stretchr/testify/assert"
@@ -15,7 +17,7 @@ import (
 
 // truth is an entry as it stands on a page.
 type truth struct {
-	Part     Part
+	Part     entry.Part
 	Position *int
 	Title    string
 	URL      *string
@@ -105,7 +107,7 @@ func TestMade(t *testing.T) {
 				assert.True(t, strings.HasPrefix(g.URL, or(want.URL)), "%s leads to %s", want.Title, g.URL)
 				assert.Equal(t, or(want.Rating), or(g.Rating), want.Title)
 				assert.Equal(t, or(want.Reviews), or(g.Reviews), want.Title)
-				assert.Equal(t, digitsOf(or(want.Phone)), digitsOf(g.Phone), want.Title)
+				assert.Equal(t, entry.Digits(or(want.Phone)), entry.Digits(g.Phone), want.Title)
 				assert.Equal(t, or(want.Years), or(g.Years), want.Title)
 			}
 		})
@@ -119,8 +121,9 @@ func TestTableColumns(t *testing.T) {
 		"Flue,harborflue.example,14,4.1\n"
 	p := Read([]byte(list), Source{Table: true})
 	assert.Equal(t, []string{"Yritys", "Verkko", "Sija", "Arvio"}, p.Heading)
-	assert.Equal(t, []Field{NoField, NoField, NoField, NoField}, p.Columns)
-	p = Read([]byte(list), Source{Table: true, Columns: []Field{TitleField, URLField, PositionField, RatingField}})
+	assert.Equal(t, []grid.Field{grid.NoField, grid.NoField, grid.NoField, grid.NoField}, p.Columns)
+	p = Read([]byte(list), Source{Table: true,
+		Columns: []grid.Field{grid.TitleField, grid.URLField, grid.PositionField, grid.RatingField}})
 	require.Len(t, p.Entries, 2)
 	assert.Equal(t, 14, p.Entries[1].Position)
 	assert.Equal(t, "https://harborflue.example", p.Entries[1].URL)

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"strings"
 
+	"inktally/core/entry"
+
 	"golang.org/x/net/html"
 )
 
@@ -16,13 +18,13 @@ func (s *scan) read() (p Results) {
 	}
 	main, named := mainOf(list), map[string]int{}
 	for _, c := range list {
-		if c.entry.Part == Map {
+		if c.entry.Part == entry.Map {
 			named[nameOf(c.entry.Title)]++
 		}
 	}
 	for i, c := range list {
 		switch {
-		case c.entry.Title == "" || c.entry.Part == Map && shownAgain(list, i, named):
+		case c.entry.Title == "" || c.entry.Part == entry.Map && shownAgain(list, i, named):
 		case c.entry.Part == "" || !main.accepts(c):
 			if c.unreadTitle != "" {
 				p.Unread = append(p.Unread, c.unreadTitle)
@@ -46,7 +48,7 @@ func nameOf(title string) string {
 	if m := counting.FindStringSubmatch(title); m != nil {
 		title = m[3]
 	}
-	return fold(title)
+	return entry.Fold(title)
 }
 
 // candidates reads the blocks of a page, but for those of what is no result.
@@ -169,19 +171,19 @@ func (s *scan) part(c *candidate, onMap bool, firms int) {
 	e := &c.entry
 	switch {
 	case onMap && !(c.ad && firms < 2):
-		e.Part = Map
+		e.Part = entry.Map
 		if c.ad {
-			e.Part = MapSponsored
+			e.Part = entry.MapSponsored
 		}
 		if at := s.nameAt(c.lo, c.hi); at >= 0 {
 			e.Title = s.units[at].name()
 		}
-		e.Phone, e.Years = c.facts.phone, c.facts.years
+		e.Phone, e.Years = c.facts.Phone, c.facts.Years
 	case e.URL == "" && e.Domain == "":
 	case c.ad:
-		e.Part, e.Phone, e.Years = Paid, c.facts.phone, c.facts.years
+		e.Part, e.Phone, e.Years = entry.Paid, c.facts.Phone, c.facts.Years
 	default:
-		e.Part = Organic
+		e.Part = entry.Organic
 		c.unreadTitle = ""
 	}
 }
@@ -197,7 +199,7 @@ type kind struct {
 func mainOf(list []candidate) (k kind) {
 	counts := map[string]int{}
 	for _, c := range list {
-		if c.entry.Part == Organic {
+		if c.entry.Part == entry.Organic {
 			counts[c.shape]++
 			if n := counts[c.shape]; n > k.count || n == k.count && c.shape < k.shape {
 				k.shape, k.count = c.shape, n
@@ -206,8 +208,8 @@ func mainOf(list []candidate) (k kind) {
 	}
 	snippets, addresses := 0, 0
 	for _, c := range list {
-		if c.entry.Part == Organic && c.shape == k.shape {
-			snippets, addresses = snippets+boolInt(c.snippet), addresses+boolInt(c.address)
+		if c.entry.Part == entry.Organic && c.shape == k.shape {
+			snippets, addresses = snippets+entry.One(c.snippet), addresses+entry.One(c.address)
 		}
 	}
 	k.snippet, k.address = 2*snippets > k.count, 2*addresses > k.count
@@ -217,7 +219,7 @@ func mainOf(list []candidate) (k kind) {
 // accepts reports whether an entry is one: one of the web says more than its title, a snippet or
 // the address, and where it is not like the others all that they say.
 func (k kind) accepts(c candidate) bool {
-	if c.entry.Part != Organic {
+	if c.entry.Part != entry.Organic {
 		return true
 	}
 	if c.entry.Domain == "" || !c.snippet && !c.address {

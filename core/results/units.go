@@ -2,11 +2,12 @@ package results
 
 import (
 	"strings"
-	"unicode"
 	"unicode/utf8"
 
 	"inktally/core/element"
+	"inktally/core/entry"
 	"inktally/core/text"
+	"inktally/core/wrapped"
 
 	"golang.org/x/net/html"
 	"golang.org/x/net/html/atom"
@@ -37,23 +38,24 @@ func (u unit) name() string {
 
 // inProse reports whether the link of a unit is a few words in a text.
 func (u unit) inProse() bool {
-	return u.linked != "" && !strings.HasPrefix(u.text, u.linked) && !isGeneric(u.linked) && domainOf(u.linked) == "" &&
+	return u.linked != "" && !strings.HasPrefix(u.text, u.linked) && !entry.IsGeneric(u.linked) &&
+		entry.DomainOf(u.linked) == "" &&
 		2*utf8.RuneCountInString(u.linked) < utf8.RuneCountInString(u.text)
 }
 
 // address returns the domain of the address that a unit shows, beside a link in it too; empty for
 // none.
 func (u unit) address() string {
-	if d := domainOf(u.text); d != "" || u.linked == "" {
+	if d := entry.DomainOf(u.text); d != "" || u.linked == "" {
 		return d
 	}
-	return domainOf(strings.TrimSpace(strings.TrimSuffix(u.text, u.linked)))
+	return entry.DomainOf(strings.TrimSpace(strings.TrimSuffix(u.text, u.linked)))
 }
 
 // reader gathers the units of a page in order.
 type reader struct {
 	units []unit
-	links links
+	links wrapped.Links
 	out   map[*html.Node]string // what acts as a link, with where it leads: empty for the page's own
 	depth int
 }
@@ -128,7 +130,7 @@ func holdsLink(n *html.Node) bool {
 // inner returns the link that the content of an element stands in: the element, where it acts
 // as one, but for one of the page's own in one that leads out.
 func (r *reader) inner(n, link *html.Node) *html.Node {
-	target, acts := r.links.acting(n)
+	target, acts := r.links.Acting(n)
 	if !acts || target == "" && link != nil && r.out[link] != "" {
 		return link
 	}
@@ -163,7 +165,7 @@ func labelOf(n *html.Node) string {
 	if n.DataAtom == atom.A || len(label) >= 120 {
 		label = ""
 	}
-	if alt := element.Attr(n, "alt"); label == "" && n.DataAtom == atom.Img && isAdLabel(alt) {
+	if alt := element.Attr(n, "alt"); label == "" && n.DataAtom == atom.Img && entry.IsAdLabel(alt) {
 		label = alt
 	}
 	return label
@@ -180,7 +182,7 @@ func (r *reader) children(n, link *html.Node, heading bool) {
 		}
 		start, own := c, false
 		for c != nil && !breaks(c) {
-			own = own || c.Type == html.TextNode && hasWord(c.Data)
+			own = own || c.Type == html.TextNode && entry.HasWord(c.Data)
 			c = c.NextSibling
 		}
 		if own {
@@ -218,7 +220,7 @@ func (r *reader) collect(n *html.Node, b *strings.Builder, u *unit) {
 	case n.Type != html.ElementNode || skipped(n):
 	default:
 		if link := r.inner(n, u.link); link != u.link && (u.link == nil || r.out[u.link] == "") && u.linked == "" {
-			u.link, u.linked = link, text.Collapse(textOf(n))
+			u.link, u.linked = link, text.Collapse(wrapped.TextOf(n))
 		}
 		u.heading = u.heading || isHeading(n)
 		for c := n.FirstChild; c != nil; c = c.NextSibling {
@@ -241,8 +243,4 @@ func breaks(n *html.Node) bool {
 		}
 	}
 	return false
-}
-
-func hasWord(s string) bool {
-	return strings.ContainsFunc(s, func(r rune) bool { return unicode.IsLetter(r) || unicode.IsDigit(r) })
 }

@@ -3,6 +3,8 @@ package results
 import (
 	"unicode/utf8"
 
+	"inktally/core/entry"
+
 	"golang.org/x/net/html"
 )
 
@@ -58,7 +60,7 @@ func (s *scan) titleBeside(i int, at map[*html.Node][2]int) *html.Node {
 			if k != i && u.address() != "" || s.leads(u) != "" {
 				return nil
 			}
-			if u.link == nil || k == i || u.labeled || isGeneric(u.name()) ||
+			if u.link == nil || k == i || u.labeled || entry.IsGeneric(u.name()) ||
 				utf8.RuneCountInString(u.name()) < vagueLetters {
 				continue
 			}

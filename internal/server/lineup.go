@@ -5,8 +5,8 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/grid"
 	"inktally/core/lineup"
-	"inktally/core/results"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/view"
 
@@ -112,15 +112,15 @@ type resultsInput struct {
 }
 
 // columns returns what the columns of a table hold, nil to guess it.
-func (in *resultsInput) columns() (out []results.Field) {
+func (in *resultsInput) columns() (out []grid.Field) {
 	typed := in.RawBody.Data().Columns
 	if typed == "" {
 		return nil
 	}
 	for _, name := range strings.Split(typed, ",") {
-		field := results.Field(name)
-		if !slices.Contains(results.Fields(), field) {
-			field = results.NoField
+		field := grid.Field(name)
+		if !slices.Contains(grid.Fields(), field) {
+			field = grid.NoField
 		}
 		out = append(out, field)
 	}

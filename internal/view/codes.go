@@ -2,8 +2,10 @@ package view
 
 import (
 	"inktally/core/book"
+	"inktally/core/entry"
 	"inktally/core/fault"
 	"inktally/core/finding"
+	"inktally/core/grid"
 	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/ladder"
@@ -12,7 +14,6 @@ import (
 	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/core/reading"
-	"inktally/core/results"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/standing"
@@ -67,9 +68,9 @@ type (
 	// TieKind is why two words may mean the same.
 	TieKind tie.Kind
 	// ResultPart is a part of a page of results.
-	ResultPart results.Part
+	ResultPart entry.Part
 	// ResultField is what a column of a table of results holds, empty for nothing.
-	ResultField results.Field
+	ResultField grid.Field
 	// EntryPart is a part of a search result.
 	EntryPart lineup.Part
 	// FigureCode is a figure of a site that comes from elsewhere.
@@ -169,8 +170,8 @@ func (WordVerdict) Schema(huma.Registry) *huma.Schema {
 	return enum(with(intent.Verdicts(), ""))
 }
 func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return enum(yardstick.Units()) }
-func (ResultField) Schema(huma.Registry) *huma.Schema { return enum(results.Fields()) }
-func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(results.Parts()) }
+func (ResultField) Schema(huma.Registry) *huma.Schema { return enum(grid.Fields()) }
+func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(entry.Parts()) }
 func (FindingType) Schema(huma.Registry) *huma.Schema {
 	return enum(finding.TypesShown(finding.OnSite))
 }

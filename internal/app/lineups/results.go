@@ -5,7 +5,9 @@ import (
 	"path/filepath"
 	"strings"
 
+	"inktally/core/entry"
 	"inktally/core/fault"
+	"inktally/core/grid"
 	"inktally/core/lineup"
 	"inktally/core/results"
 	"inktally/core/text"
@@ -16,7 +18,7 @@ import (
 
 // ReadResults reads a page of results out of what was copied, dropped or saved: HTML, an
 // archive, text or a table. The errors are faults.
-func ReadResults(name string, body []byte, columns []results.Field) (results.Results, error) {
+func ReadResults(name string, body []byte, columns []grid.Field) (results.Results, error) {
 	src := results.Source{Columns: columns, Table: isTable(name)}
 	file := saved.File{Name: filepath.Base(name), Body: body}
 	if saved.IsArchive(file) {
@@ -47,7 +49,7 @@ func isTable(name string) bool {
 }
 
 // PreviewResults shows what would be kept of a page of results; nothing of it is yet.
-func (l *Lineup) PreviewResults(name string, body []byte, columns []results.Field) (*view.ResultsPreview, error) {
+func (l *Lineup) PreviewResults(name string, body []byte, columns []grid.Field) (*view.ResultsPreview, error) {
 	read, err := ReadResults(name, body, columns)
 	if err != nil {
 		return nil, err
@@ -60,7 +62,7 @@ func (l *Lineup) PreviewResults(name string, body []byte, columns []results.Fiel
 }
 
 // KeepResults records a page of results as the search for a phrase.
-func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []results.Field) (
+func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []grid.Field) (
 	*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
 	if len(text.Tokens(phrase)) == 0 {
@@ -92,14 +94,14 @@ func searchOf(read results.Results) source.SearchResult {
 			s.Years = *e.Years
 		}
 		switch e.Part {
-		case results.Organic:
+		case entry.Organic:
 			s.Part = lineup.Organic
 			out.LookedAt = max(out.LookedAt, e.Position)
-		case results.Map:
+		case entry.Map:
 			s.Part = lineup.Map
-		case results.MapSponsored:
+		case entry.MapSponsored:
 			s.Part, s.Sponsored, out.Ads = lineup.Map, true, "seen"
-		case results.Paid:
+		case entry.Paid:
 			paid++
 			s.Part, s.Position, out.Ads = lineup.Paid, paid, "seen"
 		}

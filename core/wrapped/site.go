@@ -1,4 +1,4 @@
-package results
+package wrapped
 
 import (
 	"net/url"
@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"inktally/core/element"
+	"inktally/core/entry"
 	"inktally/core/lineup"
 
 	"golang.org/x/net/html"
@@ -26,8 +27,11 @@ type ownSite struct {
 	nodes  int
 }
 
-// maxNodes bounds how much of a page is gone through for its own address.
-const maxNodes = 400_000
+// maxNodes and maxDepth bound how much of a page is gone through for its own address.
+const (
+	maxNodes = 400_000
+	maxDepth = 400
+)
 
 // gather goes through a page.
 func (o *ownSite) gather(n *html.Node, depth int) {
@@ -47,10 +51,10 @@ func (o *ownSite) gather(n *html.Node, depth int) {
 	case n.DataAtom == atom.Form:
 		o.forms = append(o.forms, element.Attr(n, "action"))
 	case n.DataAtom == atom.Title && o.title == "":
-		o.title = textOf(n)
+		o.title = TextOf(n)
 	case n.DataAtom == atom.A:
 		if o.hrefs = append(o.hrefs, element.Attr(n, "href")); len(o.hrefs) <= 3 {
-			o.first = append(o.first, textOf(n))
+			o.first = append(o.first, TextOf(n))
 		}
 	}
 	for c := n.FirstChild; c != nil; c = c.NextSibling {
@@ -58,15 +62,15 @@ func (o *ownSite) gather(n *html.Node, depth int) {
 	}
 }
 
-// linksOf finds the address and the site of a page: as it was told, as the page says itself,
+// Of finds the address and the site of a page: as it was told, as the page says itself,
 // as its form has it; else the host that most links lead to, if the page is named like it or
 // these links carry other addresses (rule 6.6).
-func linksOf(doc *html.Node, address string) links {
+func Of(doc *html.Node, address string) Links {
 	var o ownSite
 	o.gather(doc, 0)
-	l := links{own: map[string]bool{}, passing: map[string]bool{}}
+	l := Links{own: map[string]bool{}, passing: map[string]bool{}}
 	for _, spoken := range append(append([]string{address}, o.spoken...), o.forms...) {
-		if u := webAddress(spoken); u != nil {
+		if u := Address(spoken); u != nil {
 			l.own[lineup.Domain(u.String())] = true
 			if l.base == nil {
 				l.base = u
@@ -78,10 +82,10 @@ func linksOf(doc *html.Node, address string) links {
 }
 
 // count finds the hosts that pass on, and the page's own where it does not say so.
-func (o *ownSite) count(l *links) {
+func (o *ownSite) count(l *Links) {
 	counts, inner := map[string]int{}, map[string]map[string]bool{}
 	for _, href := range o.hrefs {
-		u := webAddress(href)
+		u := Address(href)
 		if u == nil {
 			continue
 		}
@@ -128,20 +132,21 @@ var titleParts = regexp.MustCompile(`\s[-–—|·»]\s|:\s|\s:\s`)
 func (o *ownSite) names() map[string]bool {
 	out := map[string]bool{}
 	for _, part := range append(titleParts.Split(o.title, -1), o.first...) {
-		if words := strings.Fields(fold(part)); len(words) > 0 && len(words) <= 2 {
+		if words := strings.Fields(entry.Fold(part)); len(words) > 0 && len(words) <= 2 {
 			out[words[0]], out[strings.Join(words, "")] = true, true
 		}
 	}
 	return out
 }
 
-func textOf(n *html.Node) string {
+// TextOf returns all text below a node.
+func TextOf(n *html.Node) string {
 	if n.Type == html.TextNode {
 		return n.Data
 	}
 	var b strings.Builder
 	for c := n.FirstChild; c != nil; c = c.NextSibling {
-		b.WriteString(textOf(c))
+		b.WriteString(TextOf(c))
 		b.WriteByte(' ')
 	}
 	return b.String()

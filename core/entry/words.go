@@ -1,10 +1,9 @@
-package results
+package entry
 
 import (
 	"regexp"
 	"slices"
 	"strings"
-	"unicode"
 
 	"inktally/core/text"
 )
@@ -18,6 +17,14 @@ publicite;lien sponsorise;anuncio;anuncios;patrocinado;patrocinados;publicidad;r
 resultados patrocinados;annuncio;annunci;sponsorizzato;sponsorizzati;pubblicita;gesponsord;advertentie;
 advertenties;publicidade;reklama;sponsrad;annons;sponset;annonse;mainos`)
 
+// pluralAds are labels for what is paid for that stand over several entries.
+var pluralAds = set(`ads;sponsors;sponsored results;sponsored links;sponsored listings;advertisements;paid results;
+anzeigen;gesponserte ergebnisse;annonces;liens sponsorises;resultats sponsorises;anuncios;
+resultados patrocinados;annunci;risultati sponsorizzati;advertenties;gesponsorde resultaten`)
+
+// SeveralAds reports whether a label stands over several entries.
+func SeveralAds(label string) bool { return pluralAds[Fold(label)] }
+
 // generic are the texts of links that name no title.
 var generic = set(
 	`website;web site;visit site;visit website;site;homepage;directions;route;get directions;call;call now;
@@ -26,6 +33,9 @@ see more;details;prices;pricing;reviews;photos;contact;contact us;saved copy;cac
 translate this page;webseite;webauftritt;routenplaner;anrufen;termin;mehr;kontakt;bewertungen;site web;
 itineraire;appeler;appel;plus;avis;reserver;sitio web;sitio;pagina web;como llegar;indicaciones;llamar;
 mas;sito;sito web;indicazioni;chiama;website bezoeken;routebeschrijving;bellen`)
+
+// IsOther reports whether a heading is that of what stands on a page of results and is none.
+func IsOther(heading string) bool { return otherSections[Fold(heading)] }
 
 // otherSections are the headings of what stands on a page of results and is none.
 var otherSections = set(
@@ -45,36 +55,37 @@ func set(words string) map[string]bool {
 	return out
 }
 
-func fold(s string) string { return strings.Join(text.Tokens(s), " ") }
+// Fold returns a text as it is compared: its tokens.
+func Fold(s string) string { return strings.Join(text.Tokens(s), " ") }
 
 // adStems are how words begin by which results are told to be paid for.
 var adStems = strings.Fields(`sponsor gesponsor gesponser promot advert anzeige werbung annonc anunci annunci patrocin
 publicit publicid pubblicit reklam annons mainos paid pagat pagad bezahlt betaald paye payant commandit inserat`)
 
-// isAdWord reports whether a text is a word for what is paid for, alone.
-func isAdWord(s string) bool { return adLabels[fold(s)] }
+// IsAdWord reports whether a text is a word for what is paid for, alone.
+func IsAdWord(s string) bool { return adLabels[Fold(s)] }
 
-// isAdLabel reports whether a text says that what stands beside it is paid for: a word of that
+// IsAdLabel reports whether a text says that what stands beside it is paid for: a word of that
 // stem among three at most, or such a word beside an address.
-func isAdLabel(s string) bool { return isAdShort(s) || isAdBeside(s) }
+func IsAdLabel(s string) bool { return isAdShort(s) || IsAdBeside(s) }
 
-// isAdBeside reports whether a text is a label for what is paid for beside something else.
-func isAdBeside(s string) bool {
+// IsAdBeside reports whether a text is a label for what is paid for beside something else.
+func IsAdBeside(s string) bool {
 	if len(s) > 120 {
 		return false
 	}
 	for _, sign := range []string{"·", "•", "|", "-", "–", ":"} {
-		if before, after, ok := strings.Cut(s, sign); ok && (isAdWord(before) || isAdWord(after)) {
+		if before, after, ok := strings.Cut(s, sign); ok && (IsAdWord(before) || IsAdWord(after)) {
 			return true
 		}
 	}
 	word, rest, ok := strings.Cut(strings.TrimSpace(s), " ")
-	return ok && isAdShort(word) && domainOf(rest) != ""
+	return ok && isAdShort(word) && DomainOf(rest) != ""
 }
 
 // isAdShort reports whether a short text is a label for what is paid for.
 func isAdShort(s string) bool {
-	words := strings.Fields(fold(s))
+	words := strings.Fields(Fold(s))
 	if len(words) == 0 || len(words) > 3 || strings.ContainsAny(s, "?%0123456789") {
 		return false
 	}
@@ -86,20 +97,22 @@ func isAdShort(s string) bool {
 	})
 }
 
+// IsMark reports whether a text only counts: 3., A.
+func IsMark(s string) bool { return numberMark.MatchString(s) }
+
 // numberMark is a text that only counts: 3., A.
 var numberMark = regexp.MustCompile(`^(?:\d{1,3}|[A-Z])[.)]?$`)
 
-func hasLetter(s string) bool { return strings.ContainsFunc(s, unicode.IsLetter) }
-
-func isGeneric(s string) bool { return generic[fold(s)] }
+// IsGeneric reports whether a text is that of a button that stands with many results.
+func IsGeneric(s string) bool { return generic[Fold(s)] }
 
 // shownAddress is an address as it is shown beside a title: a domain, with its path or a
 // trail of words.
 var shownAddress = regexp.MustCompile(
 	`(?i)^(https?://)?((?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+[\p{L}]{2,})(:\d+)?(/\S*)?( ?[›»>/] .*)?( ?[·•|-] ?\S+)*( ?[·•|-])?$`)
 
-// domainOf returns the domain of a text that is a shown address, empty for none.
-func domainOf(s string) string {
+// DomainOf returns the domain of a text that is a shown address, empty for none.
+func DomainOf(s string) string {
 	s = strings.TrimSpace(s)
 	if len(s) > 300 || !strings.Contains(s, ".") {
 		return ""

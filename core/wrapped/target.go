@@ -1,4 +1,7 @@
-package results
+// Package wrapped finds where the links of a page lead (rule 6.6): to its own site, or out, to the
+// address that they carry in another one, once or several times: in its query, its path, its
+// fragment, plain, encoded or as base64.
+package wrapped
 
 import (
 	"encoding/base64"
@@ -14,8 +17,8 @@ import (
 	"golang.org/x/net/html/atom"
 )
 
-// links knows where the links of a page lead: to the page's own site, or out (rule 6.6).
-type links struct {
+// Links knows where the links of a page lead: to the page's own site, or out (rule 6.6).
+type Links struct {
 	base *url.URL
 	own  map[string]bool // the registrable domains of the page's site
 	// passing are hosts whose links carry addresses of several others: they only pass on.
@@ -25,9 +28,9 @@ type links struct {
 // wrapped bounds how often an address is taken out of another one.
 const wrapped = 6
 
-// target returns the real target of a link on another site, empty for one of the page's
+// Target returns the real target of a link on another site, empty for one of the page's
 // own and for what is no address. An address in an address is taken out, the innermost.
-func (l links) target(href string) string {
+func (l Links) Target(href string) string {
 	u := l.resolve(href)
 	if u == nil {
 		return ""
@@ -47,7 +50,7 @@ func (l links) target(href string) string {
 }
 
 // resolve returns a link's address as the page's own site has it, nil for what is none.
-func (l links) resolve(href string) *url.URL {
+func (l Links) resolve(href string) *url.URL {
 	href = strings.TrimSpace(href)
 	u, err := url.Parse(href)
 	if err != nil || href == "" || strings.HasPrefix(href, "#") {
@@ -66,7 +69,7 @@ func (l links) resolve(href string) *url.URL {
 }
 
 // isOwn reports whether an address is of the page's own site; one without a host is.
-func (l links) isOwn(u *url.URL) bool { return u.Host == "" || l.own[lineup.Domain(u.String())] }
+func (l Links) isOwn(u *url.URL) bool { return u.Host == "" || l.own[lineup.Domain(u.String())] }
 
 // clean returns an address without what only follows a visitor, and without a mark of a text.
 func clean(u *url.URL) string {
@@ -128,7 +131,7 @@ func sortedKeys(values url.Values) []string {
 func addressIn(v string) *url.URL {
 	for range wrapped {
 		for _, candidate := range []string{v, base64Text(v)} {
-			if u := webAddress(candidate); u != nil {
+			if u := Address(candidate); u != nil {
 				return u
 			}
 		}
@@ -141,8 +144,8 @@ func addressIn(v string) *url.URL {
 	return nil
 }
 
-// webAddress returns a text as an address of the web, nil for what is none.
-func webAddress(s string) *url.URL {
+// Address returns a text as an address of the web, nil for what is none.
+func Address(s string) *url.URL {
 	if strings.HasPrefix(s, "//") {
 		s = "https:" + s
 	}
@@ -154,7 +157,8 @@ func webAddress(s string) *url.URL {
 }
 
 // passWords are what the last part of a path says that only passes on.
-var passWords = set("go;click;redirect;redir;out;away;link;url;track;visit;jump;leave;exit;goto")
+var passWords = map[string]bool{"go": true, "click": true, "redirect": true, "redir": true, "out": true, "away": true,
+	"link": true, "url": true, "track": true, "visit": true, "jump": true, "leave": true, "exit": true, "goto": true}
 
 // passes reports whether a path only passes on: go, click, redirect, or a letter or two.
 func passes(path string) bool {
@@ -185,9 +189,9 @@ var quoted = regexp.MustCompile(`['"]((?:https?:)?/[^'"\s]+)['"]`)
 var picture = regexp.MustCompile(
 	`(?i)src|img|image|icon|thumb|poster|bg|\.(?:png|jpe?g|gif|svg|webp|avif|ico|css|js)(?:\?|$)`)
 
-// acting returns where an element leads that acts as a link: by its address, else by another
+// Acting returns where an element leads that acts as a link: by its address, else by another
 // attribute. A link of the page's own has no target; it is not ok for what is no link.
-func (l links) acting(n *html.Node) (target string, ok bool) {
+func (l Links) Acting(n *html.Node) (target string, ok bool) {
 	switch n.DataAtom {
 	case atom.Body, atom.Html, atom.Form, atom.Img, atom.Link, atom.Base, atom.Main, atom.Input:
 		return "", false
@@ -195,7 +199,7 @@ func (l links) acting(n *html.Node) (target string, ok bool) {
 	href := strings.TrimSpace(element.Attr(n, "href"))
 	if n.DataAtom == atom.A || n.DataAtom == atom.Area {
 		if ok = href != ""; ok {
-			if target = l.target(href); target != "" {
+			if target = l.Target(href); target != "" {
 				return target, true
 			}
 		}
@@ -211,10 +215,10 @@ func (l links) acting(n *html.Node) (target string, ok bool) {
 		if m := quoted.FindStringSubmatch(val); m != nil {
 			val = m[1]
 		}
-		if !strings.HasPrefix(val, "/") && webAddress(val) == nil {
+		if !strings.HasPrefix(val, "/") && Address(val) == nil {
 			continue
 		}
-		if target = l.target(val); target != "" {
+		if target = l.Target(val); target != "" {
 			return target, true
 		}
 	}

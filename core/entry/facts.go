@@ -1,4 +1,4 @@
-package results
+package entry
 
 import (
 	"regexp"
@@ -11,7 +11,7 @@ import (
 // Figures as they are written: a count in groups of exactly three digits, with a letter for
 // thousands or without; a rating up to 5 with one decimal at most.
 const (
-	countForm = `(\d{1,3}(?:[.,'’ \x{a0}\x{202f}\x{2009}]\d{3})+|\d+(?:[.,]\d)?(?:[  \x{a0}]?(?:[kKmM]\b|[tT]sd\.?|mil\b))|\d+)`
+	CountForm = `(\d{1,3}(?:[.,'’ \x{a0}\x{202f}\x{2009}]\d{3})+|\d+(?:[.,]\d)?(?:[  \x{a0}]?(?:[kKmM]\b|[tT]sd\.?|mil\b))|\d+)`
 	scoreForm = `([0-5](?:[.,]\d)?)`
 	// wordForm is a word for what people say of a firm.
 	wordForm = `(?:reviews?|ratings?|votes?|opinions?|people|testimonials?|rezension(?:en)?|bewertung(?:en)?|meinung(?:en)?|` +
@@ -27,15 +27,15 @@ var (
 		`von 5|sur 5|de 5|su 5|van 5|av 5|z 5|stars?|stern(?:en?|e)?\b|étoiles?|estrellas|estrelas|stelle|sterren|[★☆⭐])`)
 	ratingBehind = regexp.MustCompile(`[★☆⭐]+\s*([0-5][.,]\d)(?:[^\d.,%]|$)`)
 	ratingBare   = regexp.MustCompile(`(?i)^\W*([0-5][.,]\d)(?:\s*$|\s*[(·•|–—★-]|\s+(?:\p{L}{1,6}\s+)?(?:` +
-		countForm + `\s*` + wordForm + `))`)
+		CountForm + `\s*` + wordForm + `))`)
 	rated = regexp.MustCompile(
 		`^\P{L}*\p{L}+(?:\s\p{L}+)?\s?:?\s*([0-5][.,]\d)(?:\s*$|\s*[(·•|/–—★-]|\s+\p{L}{1,5}\s)`)
 	ratedWord = regexp.MustCompile(
 		`(?i)(?:rated|rating|bewertung|bewertet|note|nota|valoración|valutazione|punteggio|beoordeling)\D{0,12}` +
 			scoreForm + `(?:[^\d.,]|$)`)
 
-	counted   = regexp.MustCompile(`(?i)(?:^|[^\d.,])` + countForm + `\+?\s*(?:\p{L}+ )?` + wordForm + `(?:\P{L}|$)`)
-	bracketed = regexp.MustCompile(`\(\s*` + countForm + `\+?\s*[^()\d]*\)(?:\s*[^\s\d]|\s*$|\s+\D)`)
+	counted   = regexp.MustCompile(`(?i)(?:^|[^\d.,])` + CountForm + `\+?\s*(?:\p{L}+ )?` + wordForm + `(?:\P{L}|$)`)
+	bracketed = regexp.MustCompile(`\(\s*` + CountForm + `\+?\s*[^()\d]*\)(?:\s*[^\s\d]|\s*$|\s+\D)`)
 	trade     = regexp.MustCompile(
 		`(?i)(?:^|[^\d.,-])(\d{1,3})\s*\+?\s*(?:years?|yrs?|jahren?|ans|années|años|anni|jaar|anos|år)(?:\P{L}|$)`)
 	noTrade = regexp.MustCompile(
@@ -47,32 +47,32 @@ var (
 		`(?i)(?:^|\P{L})(open|opens|closed|closes|shut|shuts|open 24|round the clock|all hours|geöffnet|geschlossen|öffnet|schließt|ouvert|fermé|ouvre|ferme|abierto|cerrado|abre|cierra|aperto|chiuso|apre|chiude|geopend|gesloten|opent|sluit)(?:\P{L}|$)`)
 )
 
-// facts are what the texts of an entry say of a business.
-type facts struct {
-	rating  *float64
-	reviews *int
-	phone   string
-	years   *int
-	hours   bool
+// Facts are what the texts of an entry say of a business.
+type Facts struct {
+	Rating  *float64
+	Reviews *int
+	Phone   string
+	Years   *int
+	Hours   bool
 }
 
-// factsOf gathers the facts of texts, the first of each kind. A count of reviews stands with the
+// FactsOf gathers the facts of texts, the first of each kind. A count of reviews stands with the
 // rating or in the texts right after it; of a firm without one anywhere.
-func factsOf(texts []string) (f facts) {
+func FactsOf(texts []string) (f Facts) {
 	for i, t := range texts {
-		if f.rating == nil {
-			if r, ok := ratingOf(t); ok {
-				f.rating = &r
-				f.reviews = reviewsAfter(texts[i:min(len(texts), i+4)])
+		if f.Rating == nil {
+			if r, ok := RatingOf(t); ok {
+				f.Rating = &r
+				f.Reviews = reviewsAfter(texts[i:min(len(texts), i+4)])
 			}
 		}
-		if f.phone == "" {
-			f.phone = phoneOf(t)
+		if f.Phone == "" {
+			f.Phone = PhoneOf(t)
 		}
-		if f.years == nil {
-			f.years = yearsOf(t)
+		if f.Years == nil {
+			f.Years = yearsOf(t)
 		}
-		f.hours = f.hours || hoursWords.MatchString(t)
+		f.Hours = f.Hours || hoursWords.MatchString(t)
 	}
 	return f
 }
@@ -91,8 +91,8 @@ func reviewsAfter(texts []string) *int {
 // factLetters is how long a text is at most that says a fact of a business.
 const factLetters = 400
 
-// ratingOf returns the rating that a text gives.
-func ratingOf(s string) (float64, bool) {
+// RatingOf returns the rating that a text gives.
+func RatingOf(s string) (float64, bool) {
 	if len(s) > factLetters || !strings.ContainsAny(s, "12345") {
 		return 0, false
 	}
@@ -109,12 +109,18 @@ func ratingOf(s string) (float64, bool) {
 	return 0, false
 }
 
-// isRating reports whether a text begins with a rating, or holds one with its scale.
-func isRating(s string) bool {
+// IsUnrated reports whether a text says that nobody rated a firm.
+func IsUnrated(s string) bool { return unrated.MatchString(s) }
+
+// LeadsWithRating reports whether a text begins with a rating.
+func LeadsWithRating(s string) bool { return ratingBare.MatchString(s) }
+
+// IsRating reports whether a text begins with a rating, or holds one with its scale.
+func IsRating(s string) bool {
 	if len(s) > 160 {
 		return false
 	}
-	_, ok := ratingOf(s)
+	_, ok := RatingOf(s)
 	return ok || len(s) < 60 && unrated.MatchString(s)
 }
 
@@ -126,7 +132,7 @@ func reviewsOf(s string) (int, bool) {
 	}
 	for _, form := range []*regexp.Regexp{counted, bracketed} {
 		if m := form.FindStringSubmatch(s); m != nil {
-			return amount(m[1])
+			return Amount(m[1])
 		}
 	}
 	return 0, false
@@ -135,10 +141,10 @@ func reviewsOf(s string) (int, bool) {
 // grouped is a number in groups of three digits.
 var grouped = regexp.MustCompile(`^\d{1,3}(?:\D\d{3})+$`)
 
-// amount returns the number that a count is.
-func amount(s string) (int, bool) {
+// Amount returns the number that a count is.
+func Amount(s string) (int, bool) {
 	if grouped.MatchString(s) {
-		s = digitsOf(s)
+		s = Digits(s)
 	}
 	digits := strings.TrimRight(strings.Replace(s, ",", ".", 1), " \u00a0.kKmMtTsdil")
 	n, err := strconv.ParseFloat(digits, 64)
@@ -154,8 +160,8 @@ func amount(s string) (int, bool) {
 	return int(n + .5), n < 1e9
 }
 
-// phoneOf returns the telephone number that a text holds, as it stands there.
-func phoneOf(s string) string {
+// PhoneOf returns the telephone number that a text holds, as it stands there.
+func PhoneOf(s string) string {
 	if len(s) > factLetters || !manyDigits(s) {
 		return ""
 	}
@@ -166,7 +172,7 @@ func phoneOf(s string) string {
 	}
 	for _, m := range phoneLike.FindAllString(s, -1) {
 		m = strings.TrimSpace(m)
-		digits := len(digitsOf(m))
+		digits := len(Digits(m))
 		if digits >= 8 && digits <= 15 && strings.ContainsAny(m, " -/.") &&
 			strings.ContainsAny(m[:1], "+(0123456789") && !datelike.MatchString(m) {
 			return m
@@ -176,7 +182,7 @@ func phoneOf(s string) string {
 }
 
 // manyDigits reports whether a text has as many digits as a telephone number has.
-func manyDigits(s string) bool { return len(digitsOf(s)) >= 7 }
+func manyDigits(s string) bool { return len(Digits(s)) >= 7 }
 
 var datelike = regexp.MustCompile(`^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}`)
 

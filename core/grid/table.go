@@ -1,4 +1,6 @@
-package results
+// Package grid reads tables of search results (rule 6.6): the row of their headings wherever it
+// stands, what their columns hold by these or by their cells, and an entry of each row.
+package grid
 
 import (
 	"regexp"
@@ -6,8 +8,10 @@ import (
 	"strconv"
 	"strings"
 
+	"inktally/core/entry"
 	"inktally/core/lineup"
 	"inktally/core/table"
+	"inktally/core/wrapped"
 )
 
 // Field is what a column of a table holds.
@@ -34,8 +38,8 @@ func Fields() []Field {
 		PhoneField, YearsField, SponsoredField}
 }
 
-// columns are the words of headings by what their column holds, the surest first.
-var columns = []struct {
+// known are the words of headings by what their column holds, the surest first.
+var known = []struct {
 	field Field
 	words []string
 }{
@@ -68,12 +72,12 @@ func words(list string) []string {
 	return out
 }
 
-// guessed returns what the columns hold by their headings, each field once.
-func guessed(heading []string) []Field {
+// Guessed returns what the columns hold by their headings, each field once.
+func Guessed(heading []string) []Field {
 	out := make([]Field, len(heading))
 	for c, cell := range heading {
-		folded := " " + fold(cell) + " "
-		for _, column := range columns {
+		folded := " " + entry.Fold(cell) + " "
+		for _, column := range known {
 			named := slices.ContainsFunc(column.words, func(w string) bool {
 				return strings.Contains(folded, " "+w+" ")
 			})
@@ -86,6 +90,17 @@ func guessed(heading []string) []Field {
 	return out
 }
 
+// ColumnsAt returns where the fields stand, each once.
+func ColumnsAt(fields []Field) map[Field]int {
+	at := map[Field]int{}
+	for c, field := range fields {
+		if field != NoField && !Has(at, field) {
+			at[field] = c
+		}
+	}
+	return at
+}
+
 // headingRows bounds where a table's headings are looked for.
 const headingRows = 20
 
@@ -94,7 +109,7 @@ const headingRows = 20
 func fromHeading(rows [][]string) [][]string {
 	best, most := 0, 1
 	for i, row := range rows[:min(len(rows)-1, headingRows)] {
-		if n := len(columnsAt(guessed(row))); n > most {
+		if n := len(ColumnsAt(Guessed(row))); n > most {
 			best, most = i, n
 		}
 	}
@@ -105,16 +120,16 @@ func fromHeading(rows [][]string) [][]string {
 // numbers, ratings.
 func byContent(fields []Field, rows [][]string) {
 	if slices.ContainsFunc(fields, func(f Field) bool { return f == URLField || f == DomainField }) &&
-		slices.Contains(fields, PhoneField) && slices.Contains(fields, RatingField) || len(columnsAt(fields)) == 0 {
+		slices.Contains(fields, PhoneField) && slices.Contains(fields, RatingField) || len(ColumnsAt(fields)) == 0 {
 		return
 	}
 	tests := []struct {
 		field Field
 		holds func(cell string) bool
 	}{
-		{URLField, func(cell string) bool { return webAddress(cell) != nil || domainOf(cell) != "" }},
-		{PhoneField, func(cell string) bool { return len(cell) < 24 && phoneOf(cell) != "" }},
-		{RatingField, func(cell string) bool { return ratingBare.MatchString(cell) }},
+		{URLField, func(cell string) bool { return wrapped.Address(cell) != nil || entry.DomainOf(cell) != "" }},
+		{PhoneField, func(cell string) bool { return len(cell) < 24 && entry.PhoneOf(cell) != "" }},
+		{RatingField, func(cell string) bool { return entry.LeadsWithRating(cell) }},
 	}
 	for c := range fields {
 		for _, t := range tests {
@@ -132,9 +147,9 @@ func byContent(fields []Field, rows [][]string) {
 // countCells counts the cells of a column that hold something, and those that pass a test.
 func countCells(rows [][]string, c int, holds func(string) bool) (filled, held int) {
 	for _, row := range rows {
-		if c < len(row) && hasWord(row[c]) {
+		if c < len(row) && entry.HasWord(row[c]) {
 			filled++
-			held += boolInt(holds(strings.TrimSpace(row[c])))
+			held += entry.One(holds(strings.TrimSpace(row[c])))
 		}
 	}
 	return filled, held
@@ -144,43 +159,55 @@ func countCells(rows [][]string, c int, holds func(string) bool) (filled, held i
 func like(rows [][]string) bool {
 	full, filled := 0, 0
 	for _, row := range rows[1:] {
-		filled += boolInt(strings.TrimSpace(strings.Join(row, "")) != "")
-		full += boolInt(len(row) >= len(rows[0])-1)
+		filled += entry.One(strings.TrimSpace(strings.Join(row, "")) != "")
+		full += entry.One(len(row) >= len(rows[0])-1)
 	}
 	return 3*full >= 2*filled
 }
 
-// fromTable reads a table with headings in the trade's words, or with columns that a
-// person told. It is not ok for what is none.
-func fromTable(body []byte, source Source) (Results, bool) {
+// Table is a table as it was read.
+type Table struct {
+	Entries []entry.Entry
+	// Unread are rows that hold no entry, Heading is the row of the headings, Columns what each column
+	// was read as.
+	Unread  []string
+	Heading []string
+	Columns []Field
+	// Placed reports whether the entries have the positions that the table has.
+	Placed bool
+}
+
+// Read reads a table with headings in the trade's words, or with columns that a person told, nil
+// for none. sure reports whether the text is known to be a table. It is not ok for what is none.
+func Read(body []byte, columns []Field, sure bool) (Table, bool) {
 	rows, err := table.Parse(body)
 	if err != nil || len(rows) < 2 || len(rows[0]) < 2 {
-		return Results{}, false
+		return Table{}, false
 	}
 	rows = fromHeading(rows)
-	p := Results{Heading: rows[0], Columns: guessed(rows[0])}
-	if source.Columns != nil {
-		p.Columns = source.Columns
+	p := Table{Heading: rows[0], Columns: Guessed(rows[0])}
+	if columns != nil {
+		p.Columns = columns
 	} else {
 		byContent(p.Columns, rows[1:])
 	}
-	at := columnsAt(p.Columns)
-	if source.Columns == nil && !source.Table && !like(rows) {
-		return Results{}, false // a text with a table in it
+	at := ColumnsAt(p.Columns)
+	if columns == nil && !sure && !like(rows) {
+		return Table{}, false // a text with a table in it
 	}
-	if !has(at, TitleField) && !has(at, URLField) || len(at) < 2 && source.Columns == nil {
-		return p, source.Table || source.Columns != nil
+	if !Has(at, TitleField) && !Has(at, URLField) || len(at) < 2 && columns == nil {
+		return p, sure || columns != nil
 	}
-	p.placed = has(at, PositionField)
+	p.Placed = Has(at, PositionField)
 	for _, row := range rows[1:] {
-		e := entryOf(tableRow{row, at})
+		e := RowEntry(row, at)
 		if e.Title == "" && e.URL == "" {
 			p.Unread = append(p.Unread, strings.Join(row, " "))
 			continue
 		}
 		p.Entries = append(p.Entries, e)
 	}
-	return p, len(p.Entries) > 0 || source.Table || source.Columns != nil
+	return p, len(p.Entries) > 0 || sure || columns != nil
 }
 
 // tableRow is a row of a table whose columns hold fields.
@@ -204,7 +231,7 @@ func (r tableRow) number(field Field) *int {
 		return &n
 	}
 	if m := countCell.FindStringSubmatch(cell); m != nil {
-		if n, ok := amount(m[1]); ok {
+		if n, ok := entry.Amount(m[1]); ok {
 			return &n
 		}
 	}
@@ -212,13 +239,13 @@ func (r tableRow) number(field Field) *int {
 }
 
 // countCell is a cell that begins with a count: 1.2K, 9 years.
-var countCell = regexp.MustCompile(`^\W*` + countForm + `(?:\P{L}|$)`)
+var countCell = regexp.MustCompile(`^\W*` + entry.CountForm + `(?:\P{L}|$)`)
 
 // rating returns the rating of the row, from above 0 to 5, nil for none.
 func (r tableRow) rating() *float64 {
 	cell := r.text(RatingField)
 	n, err := strconv.ParseFloat(strings.Replace(cell, ",", ".", 1), 64)
-	if spoken, ok := ratingOf(cell); err != nil && ok {
+	if spoken, ok := entry.RatingOf(cell); err != nil && ok {
 		n, err = spoken, nil
 	}
 	if err != nil || n <= 0 || n > 5 {
@@ -227,9 +254,10 @@ func (r tableRow) rating() *float64 {
 	return &n
 }
 
-// entryOf makes an entry of a row.
-func entryOf(r tableRow) Entry {
-	e := Entry{Title: r.text(TitleField), URL: r.text(URLField), Domain: r.text(DomainField),
+// RowEntry returns the entry of a row whose columns hold fields.
+func RowEntry(row []string, at map[Field]int) entry.Entry {
+	r := tableRow{row, at}
+	e := entry.Entry{Title: r.text(TitleField), URL: r.text(URLField), Domain: r.text(DomainField),
 		Phone: r.text(PhoneField), Part: partOf(r.text(PartField), r.text(SponsoredField)),
 		Rating: r.rating(), Reviews: r.number(ReviewsField), Years: r.number(YearsField)}
 	if n := r.number(PositionField); n != nil {
@@ -244,26 +272,27 @@ func entryOf(r tableRow) Entry {
 
 // tableAddress returns the address of a cell, the innermost where it carries one, empty for none.
 func tableAddress(cell string) string {
-	if u := webAddress(cell); u != nil {
-		return links{}.target(cell)
+	if u := wrapped.Address(cell); u != nil {
+		return wrapped.Links{}.Target(cell)
 	}
-	if domainOf(cell) == "" {
+	if entry.DomainOf(cell) == "" {
 		return ""
 	}
 	if strings.ContainsAny(cell, " ›»") {
-		return "https://" + domainOf(cell)
+		return "https://" + entry.DomainOf(cell)
 	}
-	return links{}.target("https://" + cell)
+	return wrapped.Links{}.Target("https://" + cell)
 }
 
-func has(at map[Field]int, field Field) bool {
+// Has reports whether a field is one of a table.
+func Has(at map[Field]int, field Field) bool {
 	_, ok := at[field]
 	return ok
 }
 
 // partOf returns the part that a table names; what names none is organic.
-func partOf(spoken, sponsored string) Part {
-	folded := " " + fold(spoken) + " "
+func partOf(spoken, sponsored string) entry.Part {
+	folded := " " + entry.Fold(spoken) + " "
 	holds := func(words ...string) bool {
 		for _, w := range words {
 			if strings.Contains(folded, " "+w+" ") {
@@ -276,11 +305,11 @@ func partOf(spoken, sponsored string) Part {
 		!strings.EqualFold(sponsored, "no") && !strings.EqualFold(sponsored, "false")
 	switch {
 	case holds("map", "pack", "local", "places") && paid:
-		return MapSponsored
+		return entry.MapSponsored
 	case holds("map", "pack", "local", "places"):
-		return Map
+		return entry.Map
 	case paid:
-		return Paid
+		return entry.Paid
 	}
-	return Organic
+	return entry.Organic
 }
