@@ -34,6 +34,8 @@ type labelledPhrase struct {
 	label  string
 	family int // phrases with the same number mean the same search
 	slip   bool
+	// service is the one that it asks for, empty where that was not labelled.
+	service string
 }
 
 // trial is a list with what is known of its client.
@@ -83,7 +85,7 @@ func loadTrial(t *testing.T, name string) trial {
 	}
 	for i, r := range rows[1:] {
 		p := labelledPhrase{text: r[0], label: at(r, "label"), hire: at(r, "label") == "hire",
-			slip: at(r, "slip") != "", family: -i}
+			slip: at(r, "slip") != "", family: -i, service: at(r, "service")}
 		p.volume, _ = strconv.Atoi(at(r, "volume"))
 		if family, err := strconv.Atoi(at(r, "family")); err == nil {
 			p.family = family
@@ -94,12 +96,14 @@ func loadTrial(t *testing.T, name string) trial {
 }
 
 // score is how well a book agrees with a list.
-type score struct{ precision, recall, pairPrecision, pairRecall, slips float64 }
+type score struct{ precision, recall, pairPrecision, pairRecall, slips, services float64 }
 
 func (tr trial) score(t *testing.T, families []Family) score {
+	services := map[string]string{}
 	kept, key, told1 := map[string]bool{}, map[string]string{}, map[string]intent.Intent{}
 	for _, f := range families {
 		for _, m := range f.Members {
+			services[m.Text] = f.Service
 			kept[m.Text], key[m.Text], told1[m.Text] = f.Kept, f.Key, f.Intent
 		}
 	}
@@ -131,6 +135,18 @@ func (tr trial) score(t *testing.T, families []Family) score {
 			ofFamily[p.family] = append(ofFamily[p.family], p.text)
 		}
 	}
+	asked, right := 0.0, 0.0
+	var otherwise []string
+	for _, p := range tr.phrases {
+		if p.service == "" || !kept[p.text] {
+			continue
+		}
+		asked++
+		right += float64(boolInt(services[p.text] == p.service))
+		if services[p.text] != p.service {
+			otherwise = append(otherwise, p.text+": "+services[p.text])
+		}
+	}
 	var pairsTold, pairsShould, pairsBoth float64
 	var apart, false1 []string
 	for i, a := range tr.phrases {
@@ -160,11 +176,13 @@ func (tr trial) score(t *testing.T, families []Family) score {
 		for label, list := range wrong {
 			t.Logf("%s, %s: %d, such as %s", tr.name, label, len(list), strings.Join(list[:min(len(list), 60)], " | "))
 		}
+		t.Logf("%s, of another service: %s", tr.name, strings.Join(otherwise, " | "))
 		t.Logf("%s, apart: %d, such as %s", tr.name, len(apart), strings.Join(apart[:min(len(apart), 40)], " | "))
 		t.Logf("%s, wrongly one: %d, such as %s", tr.name, len(false1),
 			strings.Join(false1[:min(len(false1), 20)], " | "))
 	}
-	return score{both / found, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips}
+	return score{both / found, both / should, pairsBoth / pairsTold, pairsBoth / pairsShould, joined / slips,
+		right / max(1, asked)}
 }
 
 // book makes the book of a list: first the ties that are certain, then families.
@@ -216,7 +234,7 @@ func (tr trial) consult(verdicts int) (families []Family) {
 // long are the lists of 300 phrases and more with families and slips; short those
 // that were there before, of kept and set aside alone.
 var (
-	long  = []string{"garage", "boilers", "roofing", "pests"}
+	long  = []string{"garage", "boilers", "roofing", "pests", "fences", "appliances"}
 	short = []string{"chimney", "wells", "upholstery", "gutters", "trees", "septic"}
 )
 
@@ -229,10 +247,12 @@ func TestLabelledTrades(t *testing.T) {
 			first, _ := tr.book()
 			s := tr.score(t, first)
 			after := tr.score(t, tr.consult(20))
-			t.Logf("%s, first: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, s.precision, s.recall,
-				s.pairPrecision, s.pairRecall, s.slips)
-			t.Logf("%s, after: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f", name, after.precision,
-				after.recall, after.pairPrecision, after.pairRecall, after.slips)
+			t.Logf("%s, first: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f; services %.3f", name,
+				s.precision, s.recall,
+				s.pairPrecision, s.pairRecall, s.slips, s.services)
+			t.Logf("%s, after: precision %.3f recall %.3f; pairs %.3f %.3f; slips %.3f; services %.3f", name,
+				after.precision,
+				after.recall, after.pairPrecision, after.pairRecall, after.slips, after.services)
 			for _, share := range []float64{s.precision, s.recall, after.precision, after.recall} {
 				assert.GreaterOrEqual(t, share, .95)
 			}

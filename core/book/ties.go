@@ -39,12 +39,12 @@ func Read(ties []tie.Tie) map[string][]string {
 	return read
 }
 
-// Guesses returns the slips and degrees that are proposed: what they stand in
+// Guesses returns the slips, degrees and short forms that are proposed: what they stand in
 // is judged by what is meant, before they are made.
 func Guesses(ties []tie.Tie) map[string]string {
 	slips := map[string]string{}
 	for _, t := range ties {
-		if !t.Certain && (t.Kind == tie.Slip || t.Kind == tie.Degree) {
+		if !t.Certain && len(t.Means) == 1 && t.Kind != tie.Doer {
 			slips[t.Word] = t.Means[0]
 		}
 	}

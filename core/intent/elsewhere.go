@@ -13,6 +13,9 @@ import (
 const (
 	farSize    = 100_000
 	farLetters = 5
+	// ordinarySize is the size from which a town counts whose name is an ordinary word: nobody means the
+	// Walls of Mississippi by signs of mice in walls.
+	ordinarySize = 5_000
 )
 
 // elsewhere returns the other place that a phrase names: a state or a county that
@@ -183,7 +186,7 @@ func (j *Judge) counts(t gazetteer.Town, phrase []word, lo, hi int) bool {
 		return !allEnglish(phrase[lo:hi]) || j.atPlaceOf(phrase, lo, hi)
 	}
 	if letters <= 3 || lexicon.English(phrase[lo].text) {
-		return j.atPlaceOf(phrase, lo, hi)
+		return t.Size >= ordinarySize && j.atPlaceOf(phrase, lo, hi)
 	}
 	return true
 }

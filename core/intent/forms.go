@@ -98,6 +98,8 @@ type form struct {
 	// doer is the word for who does it, where that is all that is said of it, and
 	// the word itself of a form that is an act alone.
 	doer string
+	// trade reports whether it is the client's trade, and no word for a service.
+	trade bool
 }
 
 // formOf parts a form of a service into thing and acts: the acts stand at its
@@ -157,6 +159,23 @@ type about struct {
 	refused string
 }
 
+// How much of a form stands in a phrase: its thing, that and who does it, that and what is done.
+const (
+	fitsThing = iota + 1
+	fitsDoer
+	fitsAct
+)
+
+func compareBool(a, b bool) int {
+	switch {
+	case a == b:
+		return 0
+	case a:
+		return 1
+	}
+	return -1
+}
+
 // about returns what a phrase says of the client's services: the longest of their
 // things that stands whole in it, and whether what is to be done with it is offered.
 func (j *Judge) about(words []word) about {
@@ -173,26 +192,27 @@ func (j *Judge) about(words []word) about {
 	if len(matched) == 0 {
 		return best
 	}
-	asked, doer := j.asked(words, best.thing)
-	best.alone = len(asked) == 0 && doer == ""
+	asked, doers := j.asked(words, best.thing)
+	best.alone = len(asked) == 0 && len(doers) == 0
 	fits := func(f form) int {
 		switch {
 		case slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }):
-			return 3
-		case doer != "" && f.doer == doer:
-			return 3
+			return fitsAct
+		case f.doer != "" && slices.Contains(doers, f.doer):
+			return fitsDoer
 		case len(asked) == 0 && len(f.acts) == 0:
-			return 2
+			return fitsThing
 		}
 		return 0
 	}
 	slices.SortStableFunc(matched, func(a, b form) int {
 		return cmp.Or(cmp.Compare(len(b.thing), len(a.thing)), cmp.Compare(fits(b), fits(a)),
+			compareBool(a.trade, b.trade),
 			cmp.Compare(a.rank, b.rank))
 	})
 	best.service = matched[0].service
 	for _, f := range matched {
-		if fits(f) == 3 || j.offers(f, asked, doer) {
+		if fits(f) >= fitsDoer || j.offers(f, asked, len(doers) > 0) {
 			best.whole = true
 			if fits(f) > 0 && len(f.thing) == len(best.thing) || len(asked) > 0 {
 				best.service = f.service
@@ -235,41 +255,46 @@ type askedAct struct {
 	text string
 }
 
-// asked returns the acts of a phrase beside a thing, and the doer that it names.
-func (j *Judge) asked(words []word, thing []string) (asked []askedAct, doer string) {
+// asked returns the acts of a phrase beside a thing, and the doers that it names. A word of hiring that is
+// spelled like an act is none: a certified arborist.
+func (j *Judge) asked(words []word, thing []string) (asked []askedAct, doers []string) {
 	stems := make([]string, len(words))
 	for i, w := range words {
 		stems[i] = w.stem
 	}
 	for i := 0; i < len(words); i++ {
-		if words[i].taken() || slices.Contains(thing, stems[i]) {
+		if words[i].taken() || slices.Contains(thing, stems[i]) || j.hiring[words[i].text] {
 			continue
 		}
 		switch a, n := j.acts.actOf(stems[i:]); {
 		case n == 0:
 		case a == anyWork:
-			doer = stems[i]
+			doers = append(doers, stems[i])
 		default:
 			asked = append(asked, askedAct{a, words[i].text})
 			i += n - 1
 		}
 	}
-	return asked, doer
+	return asked, doers
 }
 
 // offers reports whether the service of a form does what is asked for with its
 // thing: an act of any of its words. A service whose words name no act may do
 // anything; a doer goes with every service that does something.
-func (j *Judge) offers(f form, asked []askedAct, doer string) bool {
+func (j *Judge) offers(f form, asked []askedAct, doer bool) bool {
 	done := j.done[f.service]
 	if len(asked) == 0 {
 		actual := slices.ContainsFunc(done, func(a act) bool { return a != anyWork })
-		return doer != "" && (actual || len(done) == 0) || doer == "" && len(f.acts) == 0
+		return doer && (actual || len(done) == 0) || !doer && len(f.acts) == 0
 	}
 	if len(done) == 0 {
 		return true
 	}
-	return slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(done, a.act) })
+	return slices.ContainsFunc(asked, func(a askedAct) bool {
+		return slices.Contains(done, a.act) || j.acts.puttingIn[a.act] && slices.ContainsFunc(done, func(d act) bool {
+			return j.acts.puttingIn[d] // who installs walls builds them
+		})
+	})
 }
 
 // sold reports whether a thing is asked for by its name alone: where a service puts

@@ -126,23 +126,6 @@ func (j *Judge) Names(text string) bool {
 	return judged.Service != "" || judged.Place != ""
 }
 
-// ofMaker lets a maker stand for the thing where an act that is offered stands
-// beside it: a repair of that maker's goods.
-func (j *Judge) ofMaker(words []word, subject about) about {
-	if j.judged(words, MakerWord) == "" || subject.whole {
-		return subject
-	}
-	asked, doer := j.asked(words, subject.thing)
-	for _, f := range j.forms {
-		if slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }) ||
-			doer != "" && len(asked) == 0 && len(f.acts) > 0 {
-			subject.service, subject.whole, subject.refused, subject.alone = f.service, true, "", false
-			return subject
-		}
-	}
-	return subject
-}
-
 // judged returns the first word that has a verdict, empty for none.
 func (j *Judge) judged(words []word, v Verdict) string {
 	for _, w := range words {
@@ -154,8 +137,9 @@ func (j *Judge) judged(words []word, v Verdict) string {
 }
 
 func (j *Judge) decide(typed string, words []word, about about, judged Judgement) (Intent, Reason) {
-	if why := j.ofFirm(words, about); why.Code != "" {
-		return Brand, why
+	firm := j.ofFirm(words, about)
+	if firm.Code != "" && firm.Code != MakerAlone {
+		return Brand, firm
 	}
 	if why := j.ofOtherPlace(words); why.Code != "" {
 		return Elsewhere, why
@@ -165,6 +149,12 @@ func (j *Judge) decide(typed string, words []word, about about, judged Judgement
 	}
 	if why := j.notOffered(words, about); why.Code != "" {
 		return NotOffered, why
+	}
+	if firm.Code != "" {
+		return Brand, firm
+	}
+	if maker := j.likelyMaker(words, about); maker != "" && (judged.Place != "" || judged.Near) {
+		return Unsure, Reason{UnknownWord, []string{maker, maker}}
 	}
 	if len(about.thing) == 0 && !about.whole {
 		return Broad, Reason{Code: NoService}
@@ -218,6 +208,9 @@ func (j *Judge) notOffered(words []word, about about) Reason {
 		if at := index(words, l.words); at >= 0 && !j.ofForm(words, at, len(l.words)) {
 			return Reason{Goods, []string{l.text}}
 		}
+	}
+	if t := j.isFree(words, about); t != "" {
+		return Reason{Goods, []string{t}}
 	}
 	if about.refused != "" && !about.whole {
 		return Reason{OtherAct, []string{about.refused, about.service}}
@@ -276,8 +269,17 @@ func (j *Judge) ready(words []word, about about, judged Judgement) (Intent, Reas
 		return Hire, Reason{code, []string{at, service}}
 	}
 	wish := j.wish(words, about)
+	if maker := j.judged(words, MakerWord); maker != "" && about.whole && !about.alone {
+		wish = maker // who works on its goods is hired, wherever (rule 3.6)
+	}
+	if wish == "" && at != "" {
+		return Broad, Reason{PartOfService, []string{at, service}}
+	}
 	if wish == "" {
 		return Broad, Reason{ServiceAlone, []string{service}}
+	}
+	if len(judged.Unfamiliar) > 0 && at != "" {
+		return Broad, Reason{PartOfService, []string{at, service}}
 	}
 	if len(judged.Unfamiliar) > 0 {
 		return Broad, Reason{UnknownAlone, []string{judged.Unfamiliar[0]}}
@@ -322,66 +324,6 @@ var shopping = func() map[string]bool {
 	}
 	return out
 }()
-
-// asks returns why a phrase is a question or one of somebody who wants to know;
-// without a code it is neither.
-func (j *Judge) asks(typed string, words []word, about about) Reason {
-	if strings.HasSuffix(strings.TrimSpace(typed), "?") {
-		return Reason{AsksQuestion, []string{"?"}}
-	}
-	if len(words) > 0 && j.question[words[0].stem] && !j.seeksFirm(words) {
-		return Reason{AsksQuestion, []string{words[0].text}}
-	}
-	if j.compares(words, about) {
-		return Reason{Code: Compares}
-	}
-	for _, l := range j.research {
-		at := index(words, l.words)
-		if at < 0 || l.text == "cost" && at > 0 && words[at-1].text == "low" {
-			continue // low cost is no research
-		}
-		return Reason{WantsToKnow, []string{l.text}}
-	}
-	return j.inTrouble(words, about)
-}
-
-// inTrouble reports whether a phrase says what is wrong with a thing of the client's,
-// and asks for nothing that is offered: a leaking chimney. A leaking chimney
-// repair is no question.
-func (j *Judge) inTrouble(words []word, about about) Reason {
-	if len(about.thing) == 0 {
-		return Reason{}
-	}
-	asked, _ := j.asked(words, about.thing)
-	if about.whole && len(asked) > 0 {
-		return Reason{}
-	}
-	for _, l := range j.trouble {
-		if at := index(words, l.words); at >= 0 && !j.typed[words[at].text] {
-			return Reason{NamesTrouble, []string{l.text}}
-		}
-	}
-	return Reason{}
-}
-
-// seeksFirm reports whether a question is that of somebody who looks for a firm here: who sweeps
-// chimneys near me, where can I get gutters cleaned in a town that is served.
-func (j *Judge) seeksFirm(words []word) bool {
-	return (words[0].text == "who" || words[0].text == "where") && slices.ContainsFunc(words, word.taken)
-}
-
-// compares reports whether a phrase asks for the best of something for something: the best brush
-// for a chimney, the best time to sweep one. The best of a service is none.
-func (j *Judge) compares(words []word, about about) bool {
-	at := slices.IndexFunc(words, func(w word) bool { return w.text == "best" })
-	if at < 0 || at+1 == len(words) {
-		return false
-	}
-	rest := texts(words[at+1:])
-	asked, doer := j.asked(words, about.thing)
-	hired := about.whole && len(asked)+len(doer) > 0
-	return (slices.Contains(rest, "for") || slices.Contains(rest, "to")) && !(hired && j.service[words[at+1].stem])
-}
 
 // find returns the first entry of a list that stands in a phrase.
 func find(words []word, list []listed) string {

@@ -102,6 +102,7 @@ func (j *Judge) learnTrade(g Ground) {
 	if len(f.thing) == 0 && len(f.acts) == 0 {
 		return
 	}
+	f.trade = true
 	j.forms = append(j.forms, f)
 	for _, stem := range f.thing {
 		j.service[stem] = true
@@ -127,9 +128,10 @@ func (j *Judge) learnPlaces(g Ground) {
 		}
 	}
 	slices.SortStableFunc(j.places, func(a, b listed) int { return len(b.words) - len(a.words) })
-	if tokens := text.Tokens(g.Postcode); len(tokens) > 0 {
-		if code, ok := place.PostcodeAt(tokens, j.country); ok {
-			j.area, j.district = code.Area, tokens[0]
+	tokens := text.Tokens(g.Postcode)
+	for i := range tokens { // a state may stand before it
+		if code, ok := place.PostcodeAt(tokens[i:], j.country); ok && j.area == "" {
+			j.area, j.district = code.Area, tokens[i]
 		}
 	}
 	if home, ok := place.Home(g.Language.Places); ok && j.district != "" {

@@ -97,9 +97,23 @@ func (j *Judge) hasOther(words []word, firm firmName, beside word) bool {
 	})
 }
 
+// legalEndings make a firm's name of whatever stands before them (rule 3.6).
+var legalEndings = map[string]bool{"llc": true, "ltd": true, "inc": true, "pty": true, "plc": true, "gmbh": true,
+	"sarl": true, "limited": true, "corp": true, "incorporated": true}
+
+// namedCo reports whether a phrase is a name that ends in co: a place, what is done, co.
+func (j *Judge) namedCo(words []word) bool {
+	n := len(words) - 1
+	return words[n].text == "co" && n > 1 && words[0].role == ownPlace &&
+		(j.service[words[n-1].stem] || j.isAct(words[n-1].stem))
+}
+
 // ending returns the ending of a firm's name that a phrase has beside a word that
 // nothing is known of; empty for none.
 func (j *Judge) ending(words []word) string {
+	if n := len(words) - 1; n > 0 && (legalEndings[words[n].text] || j.namedCo(words)) {
+		return words[n].text
+	}
 	if !slices.ContainsFunc(words, word.unknown) {
 		return ""
 	}

@@ -33,6 +33,7 @@ const (
 	ServiceToHire ReasonCode = "service_with_hire" // the hire word, the service
 	NoService     ReasonCode = "no_service"        // none
 	ServiceAlone  ReasonCode = "service_alone"     // the service
+	PartOfService ReasonCode = "part_of_service"   // the place or the words for near, the part
 	UnknownAlone  ReasonCode = "unknown_alone"     // the word
 )
 
@@ -41,5 +42,5 @@ func ReasonCodes() []ReasonCode {
 	return []ReasonCode{NamesFirm, FirmEnding, MakerAlone, OtherState, OtherTown, OtherPostcode, OtherPlace,
 		AsksQuestion, Compares, WantsToKnow,
 		NamesTrouble, Goods, OtherAct, OtherThing, UnknownWord, ServiceIn, ServiceNear, ServiceToHire, NoService,
-		ServiceAlone, UnknownAlone}
+		ServiceAlone, PartOfService, UnknownAlone}
 }

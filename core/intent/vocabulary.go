@@ -19,6 +19,7 @@ type vocabulary struct {
 	generic  map[string]bool // by stem
 	ordinary map[string]bool // by stem: words of many names, and their endings
 	firm     map[string]bool // by stem: words for a firm
+	hiring   map[string]bool // single words of hiring that are spelled like an act, as they are written
 	acts     acts
 	endings  [][]string
 
@@ -70,11 +71,16 @@ func vocabularyOf(lang phrase.Language, lists Lists) *vocabulary {
 
 func newVocabulary(stem text.Stemmer, lists Lists) *vocabulary {
 	v := &vocabulary{known: map[string]bool{}, question: map[string]bool{}, generic: map[string]bool{},
-		ordinary: map[string]bool{}, firm: map[string]bool{}}
+		ordinary: map[string]bool{}, firm: map[string]bool{}, hiring: map[string]bool{}}
 	v.acts = newActs(stem, lists, v.known)
 	list := func(entries []string) []listed { return v.list(stem, entries) }
 	v.research, v.trouble, v.hire = list(lists.Research), list(lists.Trouble), list(lists.Hire)
 	v.near, v.goods, v.aside = list(lists.Near), list(lists.Goods), list(lists.Elsewhere)
+	for _, l := range v.hire {
+		if len(l.words) == 1 {
+			v.hiring[l.text] = true
+		}
+	}
 	slices.SortStableFunc(v.near, func(a, b listed) int { return len(b.words) - len(a.words) })
 	for _, e := range list(lists.Endings) {
 		v.endings = append(v.endings, text.Tokens(e.text))

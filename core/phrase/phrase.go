@@ -57,6 +57,7 @@ func LanguageOf(tag string, places []place.Place, corrections Corrections) Langu
 		small, more := l.Small, text.Tokens(strings.Join(corrections.Small, " "))
 		l.Small = func(token string) bool { return small(token) || slices.Contains(more, token) }
 	}
+	l.corrections.Read = followed(corrections.Read)
 	l.tie(slices.Concat(corrections.Ties, spellingsAsTies(places)))
 	for _, form := range corrections.Near {
 		if tokens := text.Tokens(form); len(tokens) > 0 {
@@ -65,6 +66,34 @@ func LanguageOf(tag string, places []place.Place, corrections Corrections) Langu
 	}
 	slices.SortStableFunc(l.near, func(a, b []string) int { return len(b) - len(a) })
 	return l
+}
+
+// longestChain is how many ties are followed one after another.
+const longestChain = 5
+
+// followed returns ties with each word read as what it means in the end: a slip of a doer as the act
+// (rule 3.5).
+func followed(read map[string][]string) map[string][]string {
+	out := make(map[string][]string, len(read))
+	for word, means := range read {
+		for range longestChain {
+			var next []string
+			changed := false
+			for _, t := range means {
+				if more, ok := read[t]; ok && t != word && !slices.Contains(more, word) {
+					next, changed = append(next, more...), true
+				} else {
+					next = append(next, t)
+				}
+			}
+			if !changed {
+				break
+			}
+			means = next
+		}
+		out[word] = means
+	}
+	return out
 }
 
 // Reads are tokens as they are read: slips and compounds as what they mean.

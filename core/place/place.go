@@ -47,11 +47,30 @@ func (p Place) Forms() [][]string {
 		}
 	}
 	for _, form := range forms {
+		if bare := withoutKind(form); bare != nil {
+			forms = append(forms, bare)
+		}
+	}
+	for _, form := range forms {
 		if other, ok := otherWay(form); ok {
 			forms = append(forms, other)
 		}
 	}
 	return forms
+}
+
+// withoutKind returns a name without what kind of place it is, which may be left out: Brantwick
+// Township, City of Ostrey, Sorrel County (rule 3.6); nil where it does not say.
+func withoutKind(name []string) []string {
+	n := len(name)
+	switch {
+	case n > 2 && name[1] == "of" && (name[0] == "city" || name[0] == "town" || name[0] == "village" ||
+		name[0] == "township"):
+		return name[2:]
+	case n > 1 && (name[n-1] == "township" || name[n-1] == "county" || name[n-1] == "twp"):
+		return name[:n-1]
+	}
+	return nil
 }
 
 // ways are the two ways to write words of places' names.

@@ -9,8 +9,8 @@ import (
 type Postcode struct {
 	// Country is the code of two letters of the country whose form it has.
 	Country string
-	// Area is the part that names an area: the letters of a British one, the first
-	// three digits of an American ZIP code, the first two signs of a Canadian one.
+	// Area is the part that names an area: the letters of a British one, the first two signs of any
+	// other (rule 3.6).
 	Area string
 	// Tokens is how many tokens it is written as.
 	Tokens int
@@ -23,7 +23,19 @@ var (
 	zipCode         = regexp.MustCompile(`^[0-9]{5}$`)
 	canadianForward = regexp.MustCompile(`^[abceghj-nprstvxy][0-9][a-z]$`)
 	canadianLocal   = regexp.MustCompile(`^[0-9][a-z][0-9]$`)
+	irishKey        = regexp.MustCompile(`^[ac-fhknprtv-y][0-9][0-9w]$`)
+	irishWhole      = regexp.MustCompile(`^[ac-fhknprtv-y][0-9][0-9w][0-9ac-fhknprtv-y]{4}$`)
+	irishSecond     = regexp.MustCompile(`^[0-9ac-fhknprtv-y]{4}$`)
+	fourDigits      = regexp.MustCompile(`^[0-9]{4}$`)
+	aYear           = regexp.MustCompile(`^(?:19[5-9]|20[1-3])[0-9]$`)
 	canadianWhole   = regexp.MustCompile(`^[abceghj-nprstvxy][0-9][a-z][0-9][a-z][0-9]$`)
+)
+
+// fiveDigits and digitsFour are the countries whose postcodes are so many digits; of four, those that are
+// years are none.
+var (
+	fiveDigits = map[string]bool{"FR": true, "DE": true, "ES": true}
+	digitsFour = map[string]bool{"AU": true, "NZ": true}
 )
 
 // britishAreas are the letters that British postcodes begin with.
@@ -41,7 +53,7 @@ var britishAreas = func() map[string]bool {
 }()
 
 // PostcodeAt reads a postcode that begins with the first token; false for none.
-// Codes are told by their form for a country, any of the three without one.
+// Codes are told by their form for a country; without one the British, American and Canadian are.
 func PostcodeAt(tokens []string, country string) (Postcode, bool) {
 	if len(tokens) == 0 {
 		return Postcode{}, false
@@ -60,8 +72,15 @@ func PostcodeAt(tokens []string, country string) (Postcode, bool) {
 			n = 2
 		}
 		return Postcode{"GB", matchArea(britishOutward, first), n}, true
+	case country == "IE" && irishWhole.MatchString(first):
+		return Postcode{"IE", first[:2], 1}, true
+	case country == "IE" && irishKey.MatchString(first) && irishSecond.MatchString(second):
+		return Postcode{"IE", first[:2], 2}, true
 	case is("US") && zipCode.MatchString(first):
-		return Postcode{"US", first[:3], 1}, true
+		return Postcode{"US", first[:2], 1}, true
+	case fiveDigits[country] && zipCode.MatchString(first), digitsFour[country] && fourDigits.MatchString(first) &&
+		!aYear.MatchString(first):
+		return Postcode{country, first[:2], 1}, true
 	case is("CA") && canadianWhole.MatchString(first):
 		return Postcode{"CA", first[:2], 1}, true
 	case is("CA") && canadianForward.MatchString(first):

@@ -1,5 +1,5 @@
 // Package tie finds words that mean the same: slips of spelling, compounds
-// written in two ways, doers with their own act, degrees (rule 3.5).
+// written in two ways, doers with their own act, degrees, short forms (rule 3.5).
 //
 // In go the words of a book with how often they are searched for, and what is known
 // of the client; out come ties, each with how sure it is. Those that are nearly
@@ -24,10 +24,11 @@ const (
 	Compound Kind = "compound" // drainfield, drain field
 	Doer     Kind = "doer"     // inspector, inspection
 	Degree   Kind = "degree"   // cheapest, cheap
+	Short    Kind = "short"    // hr, hour
 )
 
 // Kinds returns all of them.
-func Kinds() []Kind { return []Kind{Slip, Compound, Doer, Degree} }
+func Kinds() []Kind { return []Kind{Slip, Compound, Doer, Degree, Short} }
 
 // Tie is a word that is to be read as others.
 type Tie struct {
@@ -70,6 +71,10 @@ const (
 	minSlip    = 3
 	minMeant   = 4
 	often      = 10
+	// minCompound is the length from which a compound is known in other forms, minTwo that from which
+	// a slip may be of two letters.
+	minCompound = 8
+	minTwo      = 6
 )
 
 // Find finds the ties of a book, those that decide about the most searches first.
@@ -101,18 +106,22 @@ type use struct{ searches, phrases int }
 
 type finder struct {
 	Input
-	uses     map[string]use
-	order    []string // the words in the order in which they came
-	ownStems map[string]bool
-	own      map[string]bool
-	pairs    map[string]bool // words that stand side by side, in forms
-	seen     map[string]bool // and in phrases
-	meant    map[int][]string
+	uses      map[string]use
+	order     []string // the words in the order in which they came
+	ownStems  map[string]bool
+	own       map[string]bool
+	pairs     map[string]bool     // words that stand side by side, in forms
+	stemPairs map[string]bool     // their stems
+	parted    [][2]string         // and those of them that may be written as one
+	beside    map[string][]string // what stands beside a word in phrases: "a ." before, ". a" behind
+	seen      map[string]bool     // and in phrases
+	meant     map[int][]string
 }
 
 func newFinder(in Input) *finder {
 	f := &finder{Input: in, uses: map[string]use{}, ownStems: map[string]bool{}, own: map[string]bool{},
-		pairs: map[string]bool{}, seen: map[string]bool{}, meant: map[int][]string{}}
+		pairs: map[string]bool{}, stemPairs: map[string]bool{}, seen: map[string]bool{}, meant: map[int][]string{},
+		beside: map[string][]string{}}
 	for _, p := range in.Phrases {
 		for i, t := range p.Tokens {
 			u, had := f.uses[t]
@@ -122,6 +131,7 @@ func newFinder(in Input) *finder {
 			f.uses[t] = use{u.searches + max(1, p.Searches), u.phrases + 1}
 			if i > 0 {
 				f.seen[p.Tokens[i-1]+" "+t] = true
+				f.standsBy(p.Tokens[i-1], t)
 			}
 		}
 	}
@@ -131,7 +141,11 @@ func newFinder(in Input) *finder {
 			f.own[t], f.ownStems[in.Stem(t)] = true, true
 			add[t] = true
 			if i > 0 {
+				if !f.pairs[form[i-1]+" "+t] {
+					f.parted = append(f.parted, [2]string{form[i-1], t})
+				}
 				f.pairs[form[i-1]+" "+t] = true
+				f.stemPairs[in.Stem(form[i-1])+" "+in.Stem(t)] = true
 			}
 		}
 	}
@@ -141,7 +155,7 @@ func newFinder(in Input) *finder {
 		}
 	}
 	for t := range add {
-		if len(t) >= minMeant {
+		if len(t) >= minSlip {
 			f.meant[len(t)] = append(f.meant[len(t)], t)
 		}
 	}
@@ -156,8 +170,14 @@ func (f *finder) tie(w string) (Tie, bool) {
 	if t, ok := f.compound(w); ok {
 		return t, true
 	}
+	if means, ok := f.short(w); ok {
+		return Tie{Kind: Short, Means: means}, true
+	}
 	if t, ok := f.slip(w); ok {
 		return t, true
+	}
+	if meant := f.besideMeant(w); meant != "" {
+		return Tie{Kind: Slip, Means: []string{meant}}, true
 	}
 	return f.relative(w)
 }
@@ -174,6 +194,23 @@ func (f *finder) compound(w string) (Tie, bool) {
 			return Tie{Kind: Compound, Means: []string{w[:i], w[i:]}}, true
 		}
 	}
+	return f.compoundForm(w)
+}
+
+// compoundForm parts another form of a compound, or a slip of one: drainfields, drainfeild.
+func (f *finder) compoundForm(w string) (Tie, bool) {
+	if len(w) < minCompound || f.own[w] || f.Known(w) || f.ordinary(w) {
+		return Tie{}, false
+	}
+	for _, p := range f.parted {
+		whole := p[0] + p[1]
+		switch rest, ok := strings.CutPrefix(w, p[0]); {
+		case ok && len(rest) > minSlip && f.Stem(rest) == f.Stem(p[1]) && strings.HasPrefix(rest, p[1][:minSlip]):
+			return Tie{Kind: Compound, Means: []string{p[0], rest}, Certain: true}, true
+		case len(whole) >= minCompound && oneSlip(w, whole):
+			return Tie{Kind: Compound, Means: p[:]}, true
+		}
+	}
 	return Tie{}, false
 }
 
@@ -184,7 +221,13 @@ func (f *finder) slip(w string) (Tie, bool) {
 		return Tie{}, false
 	}
 	best, found := f.meantBy(w)
-	if !found || len(best) <= minCertain && !f.isOwn(best) {
+	if !found {
+		return f.farSlip(w)
+	}
+	if f.Town(w) && !f.besidePlace(w, best) {
+		return Tie{}, false // that town is meant
+	}
+	if len(best) <= minCertain && !f.isOwn(best) {
 		return Tie{}, false
 	}
 	certain := len(w) >= minCertain && f.isOwn(best) && !f.Town(w) &&
@@ -192,11 +235,19 @@ func (f *finder) slip(w string) (Tie, bool) {
 	return Tie{Kind: Slip, Means: []string{best}, Certain: certain}, true
 }
 
+// besidePlace reports whether a word stands beside what stands beside the one that may be meant.
+func (f *finder) besidePlace(w, meant string) bool {
+	return slices.ContainsFunc(f.beside[w], func(at string) bool {
+		a, b, _ := strings.Cut(strings.Replace(at, ".", meant, 1), " ")
+		return f.stemPairs[f.Stem(a)+" "+f.Stem(b)]
+	})
+}
+
 // meantBy returns the best of the words that are one slip away from a word.
 func (f *finder) meantBy(w string) (best string, found bool) {
 	for n := len(w) - 1; n <= len(w)+1; n++ {
 		for _, c := range f.meant[n] {
-			if c == w || !oneSlip(w, c) || f.uses[c].searches < f.uses[w].searches && !f.isOwn(c) {
+			if c == w || n < minMeant || !oneSlip(w, c) || f.uses[c].searches < f.uses[w].searches && !f.isOwn(c) {
 				continue
 			}
 			if !found || f.better(c, best) {
@@ -263,29 +314,4 @@ func (f *finder) actOf(verb string) string {
 		}
 	}
 	return best
-}
-
-// IsSlip reports whether a word is one slip away from another.
-func IsSlip(word, meant string) bool { return len(word) >= minSlip && oneSlip(word, meant) }
-
-// oneSlip reports whether two words differ by one letter left out, put in,
-// changed, or by two that changed places.
-func oneSlip(a, b string) bool {
-	if len(a) > len(b) {
-		a, b = b, a
-	}
-	if len(b)-len(a) > 1 {
-		return false
-	}
-	i := 0
-	for i < len(a) && a[i] == b[i] {
-		i++
-	}
-	if len(a) < len(b) {
-		return a[i:] == b[i+1:]
-	}
-	if i == len(a) {
-		return false // the same word
-	}
-	return a[i+1:] == b[i+1:] || i+1 < len(a) && a[i] == b[i+1] && a[i+1] == b[i] && a[i+2:] == b[i+2:]
 }

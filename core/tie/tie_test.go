@@ -38,12 +38,13 @@ func TestFind(t *testing.T) {
 	for word, want := range map[string]Tie{
 		"chimny":     {Kind: Slip, Means: []string{"chimney"}, Certain: true},
 		"chimnye":    {Kind: Slip, Means: []string{"chimney"}, Certain: true}, // a swap
-		"chimnxx":    {},                                                      // two letters
+		"chimnxx":    {Kind: Slip, Means: []string{"chimney"}},                // two letters of seven
+		"zimnxx":     {},                                                      // and another beginning
 		"chimeys":    {Kind: Slip, Means: []string{"chimneys"}, Certain: true},
 		"hrbor":      {Kind: Slip, Means: []string{"harbor"}, Certain: true},
 		"mil":        {Kind: Slip, Means: []string{"mill"}}, // too short to be certain
 		"tran":       {Kind: Slip, Means: []string{"tarn"}},
-		"bascoe":     {Kind: Slip, Means: []string{"bascom"}},  // the name of a town
+		"bascoe":     {},                                       // the name of a town, that one is meant
 		"swamp":      {},                                       // a word of the language
 		"compny":     {Kind: Slip, Means: []string{"company"}}, // no word of the client's
 		"drainfield": {Kind: Compound, Means: []string{"drain", "field"}, Certain: true},

@@ -31,6 +31,7 @@ var intents = map[intent.ReasonCode]string{
 	intent.Goods:        "{word}: goods, jobs or the like",
 	intent.OtherAct:     "{word} is not offered", intent.OtherThing: "{word} is not what we work on",
 	intent.NoService: "names no service", intent.ServiceAlone: "a service alone: no place, no word of hiring",
+	intent.PartOfService: "{first}, but not a whole service: {second}",
 }
 
 // Intent words why a phrase has its intent (rule 3.6).

@@ -2543,7 +2543,7 @@ export interface components {
         };
         IntentWhy: {
             /** @enum {string} */
-            code: "names_firm" | "firm_ending" | "maker_alone" | "other_state" | "other_town" | "other_postcode" | "other_place" | "asks_question" | "compares" | "wants_to_know" | "names_trouble" | "goods" | "act_not_offered" | "thing_not_offered" | "unknown_word" | "service_in_place" | "service_near" | "service_with_hire" | "no_service" | "service_alone" | "unknown_alone";
+            code: "names_firm" | "firm_ending" | "maker_alone" | "other_state" | "other_town" | "other_postcode" | "other_place" | "asks_question" | "compares" | "wants_to_know" | "names_trouble" | "goods" | "act_not_offered" | "thing_not_offered" | "unknown_word" | "service_in_place" | "service_near" | "service_with_hire" | "no_service" | "service_alone" | "part_of_service" | "unknown_alone";
             says: string;
         };
         Item: {
@@ -3894,7 +3894,7 @@ export interface components {
         };
         Tie: {
             /** @enum {string} */
-            kind: "slip" | "compound" | "doer" | "degree";
+            kind: "slip" | "compound" | "doer" | "degree" | "short";
             /** @description Whether it was made by itself; else it is proposed */
             made: boolean;
             /** @description The word that is meant, or the parts of a compound */
