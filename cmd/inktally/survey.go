@@ -117,7 +117,8 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
 		intent.ListsOfServices(s.language, services).Acts)
 	binder.Knows(townsAround(places))
-	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
+	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both,
+		Plain: found.Plain, Places: places,
 		Binder: binder,
 		Low:    func(k site.Kind) int { return rules.Words.Guideline(k).Low }}
 	for _, service := range services {

@@ -51,7 +51,7 @@ const alike = norwegian | danish | afrikaans | catalan
 
 // signalWords are the words that give a signal.
 var signalWords, signalKeys = signals(map[Signal]string{
-	Filler:     "lorem dolor text",
+	Filler:     "lorem dolor text edit insert placeholder visitors tagline sample",
 	Vague:      "surrounding nearby neighboring neighbouring around close beyond",
 	Years:      "since established est founded years",
 	Building:   "construction coming launching built",

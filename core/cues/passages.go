@@ -34,10 +34,20 @@ func IsBuilding(text string) bool { return building.MatchString(text) }
 // IsFiller reports whether a text was left over from a template, by its usual words.
 func IsFiller(text string) bool {
 	low := strings.ToLower(text)
-	for _, words := range []string{"lorem ipsum", "dolor sit amet", "your text here", "insert text here"} {
+	for _, words := range fillers {
 		if strings.Contains(low, words) {
 			return true
 		}
 	}
 	return false
 }
+
+// fillers are the words that templates and builders of sites leave standing.
+var fillers = []string{"lorem ipsum", "dolor sit amet", "your text here", "insert text here", "click edit",
+	"click to edit",
+	"click here to edit", "double click to edit", "double-click to edit", "edit this text", "change this text",
+	"add your text",
+	"add your own text", "replace this text", "[insert", "insert your", "your company name here",
+	"your business name here",
+	"your tagline", "this is a sample", "sample text", "placeholder text", "tell your visitors", "tell your story here",
+	"this is a paragraph. click"}

@@ -15,6 +15,8 @@ type Details struct {
 	// Canonical is as it stands in the page, Robots what the page tells search
 	// engines.
 	Canonical, Robots string
+	// Refresh is where the page leads on by itself, as it stands in the page.
+	Refresh string
 	// Secure reports whether a page was read by https.
 	Secure bool
 	// Phones are the numbers in the visible text.
@@ -90,7 +92,8 @@ func (p *Page) find() { p.details, p.menus = p.findDetails(), menu.Read(p.struct
 
 func (p *Page) findDetails() Details {
 	s := &p.structure
-	d := Details{Canonical: s.canonical, Robots: s.robots, Secure: strings.HasPrefix(p.URL, "https:"), Forms: s.forms,
+	d := Details{Canonical: s.canonical, Robots: s.robots, Refresh: s.refresh,
+		Secure: strings.HasPrefix(p.URL, "https:"), Forms: s.forms,
 		Videos: s.videos, Maps: s.maps, Testimonials: s.quotes,
 		Phones: []contact.Phone{}, Mails: []string{}, Profiles: []string{}, Vague: []string{}, Baked: []string{},
 		Placeholder: Passages{Texts: []string{}}, Foreign: Passages{Texts: []string{}}}

@@ -2,6 +2,7 @@ package page
 
 import (
 	"cmp"
+	"strconv"
 	"strings"
 
 	"inktally/core/cues"
@@ -351,11 +352,37 @@ func (w *walker) title(n *html.Node) {
 }
 
 func (w *walker) meta(n *html.Node) {
-	if w.page.structure.robots == "" && strings.EqualFold(element.Attr(n, "name"), "robots") {
-		w.page.structure.robots = text.Collapse(element.Attr(n, "content"))
+	if target, ok := refreshed(n); ok && w.page.structure.refresh == "" {
+		w.page.structure.refresh = target
+	}
+	if !w.said && strings.EqualFold(element.Attr(n, "name"), "robots") {
+		w.said = true
+		w.page.structure.robots = strings.TrimPrefix(
+			w.page.structure.robots+", "+text.Collapse(element.Attr(n, "content")), ", ")
 	}
 	if !w.described && strings.EqualFold(element.Attr(n, "name"), "description") {
 		w.described = true
 		w.page.Description = text.Collapse(element.Attr(n, "content"))
 	}
+}
+
+// refreshLater is from how many seconds on a page that leads on by itself is read first.
+const refreshLater = 10
+
+// refreshed returns where a page leads on by itself, and soon; it is not ok for another element.
+func refreshed(n *html.Node) (target string, ok bool) {
+	if !strings.EqualFold(element.Attr(n, "http-equiv"), "refresh") {
+		return "", false
+	}
+	wait, rest, found := strings.Cut(element.Attr(n, "content"), ";")
+	if !found {
+		wait, rest, found = strings.Cut(element.Attr(n, "content"), ",")
+	}
+	seconds, err := strconv.Atoi(strings.TrimSpace(wait))
+	rest = strings.TrimSpace(rest)
+	if len(rest) > 4 && strings.EqualFold(rest[:3], "url") {
+		rest = strings.TrimLeft(rest[3:], " =")
+	}
+	target = strings.Trim(rest, ` '"`)
+	return target, found && target != "" && (err != nil || seconds < refreshLater)
 }

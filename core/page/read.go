@@ -19,6 +19,8 @@ type Source struct {
 	URL string
 	// ContentType is the HTTP header, empty when there was none.
 	ContentType string
+	// Robots is what the answer's head told search engines beside the page, empty for nothing.
+	Robots string
 	// Base is what relative addresses start from if that is not URL: the
 	// path of a saved file.
 	Base string
@@ -49,6 +51,7 @@ func Read(body []byte, src Source) *Page {
 		p.Warnings = append(p.Warnings, TooDeep, NoText)
 		return p
 	}
+	p.structure.robots = src.Robots
 	w := walker{page: p, rendered: src.Rendered, most: boundsOf(len(body)), much: !whole}
 	w.body.Grow(len(body) * 3 / 4)
 	p.Blocks = make([]Block, 0, min(len(body)/bytesPerBlock, w.most.blocks))
@@ -122,6 +125,7 @@ type context struct {
 type walker struct {
 	page        *Page
 	rendered    bool
+	said        bool // the page told search engines something
 	sheet       style.Cascade
 	body        strings.Builder
 	visible     gatherer

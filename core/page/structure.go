@@ -13,6 +13,7 @@ import (
 // structure is what the walk notes for the details.
 type structure struct {
 	canonical, robots   string
+	refresh             string // the address that the page leads on to by itself
 	forms, videos, maps int
 	quotes              int
 	data                []string     // JSON-LD

@@ -17,20 +17,59 @@ var notPages = regexp.MustCompile(
 var files = regexp.MustCompile(
 	`(?i)\.(jpe?g|png|gif|webp|avif|svg|ico|pdf|docx?|xlsx?|zip|gz|mp[34]|webm|mov|css|js|json|xml|txt|woff2?|ttf|ics|vcf)$`)
 
-// PageAddress returns an address without what makes no page of its own: its fragment and its
-// user. It is not ok for what a survey takes for no page (rule 11): query strings, sessions,
-// calendars, print views, files, paths that go in circles.
+// PageAddress returns an address without what makes no page of its own: its fragment, its
+// user and the parameters that only follow a visitor or sort. It is not ok for what a survey takes for no
+// page (rule 11): searches, calendars, print views, files, paths that go in circles.
 func PageAddress(u *url.URL) (string, bool) {
 	web := u.Scheme == "http" || u.Scheme == "https"
-	if !web || u.RawQuery != "" || len(u.Path) > 300 || strings.Count(u.Path, "/") > 12 ||
+	query, ok := pageQuery(u.RawQuery)
+	if !web || !ok || len(u.Path) > 300 || strings.Count(u.Path, "/") > 12 ||
 		notPages.MatchString(u.Path) || files.MatchString(u.Path) || repeats(u.Path) {
 		return "", false
 	}
-	page := url.URL{Scheme: u.Scheme, Host: u.Host, Path: path.Clean("/" + u.Path)}
+	page := url.URL{Scheme: u.Scheme, Host: u.Host, Path: path.Clean("/" + u.Path), RawQuery: query}
 	if strings.HasSuffix(u.Path, "/") && page.Path != "/" {
 		page.Path += "/"
 	}
 	return page.String(), true
+}
+
+// Parameters of an address: those that only follow a visitor, sort or print are dropped; one of those that
+// search or page through something is no page.
+var (
+	droppedParameter = regexp.MustCompile(
+		`(?i)^(utm_\w+|\w*clid|gad_\w+|_g[al]|mc_\w+|fb_\w+|ref|referrer|source|src|campaign|trk|track\w*|aff\w*|s?sid|sess\w*|phpsessid|jsessionid|token|nonce|sort\w*|order\w*|dir|print\w*|format|view_?mode|theme|fontsize|v|ver|rnd|t|ts|nocache|highlight|from)$`)
+	trapParameter = regexp.MustCompile(
+		`(?i)^(q|s|query|search\w*|keyword\w*|date|day|week|month|year|cal\w*|replyto\w*|add-to-cart|action|do|share|filter\w*|min\w*|max\w*|offset|start|limit|per_?page|paged|redirect\w*|return\w*|url|login|preview|attachment_id|feed|amp|download)$`)
+)
+
+// What picks a page is short, and there is little of it.
+const (
+	pickLetters = 40
+	mostPicks   = 3
+)
+
+// pageQuery returns the parameters of a query that pick a page, in the order of their names. It is not ok
+// for one that leads into a search, a calendar or the like.
+func pageQuery(raw string) (string, bool) {
+	if raw == "" {
+		return "", true
+	}
+	values, err := url.ParseQuery(raw)
+	if err != nil {
+		return "", false
+	}
+	for name, list := range values {
+		switch {
+		case droppedParameter.MatchString(name):
+			delete(values, name)
+		case trapParameter.MatchString(name) || len(list) > 1 || len(list[0]) > pickLetters:
+			return "", false
+		case list[0] == "" && strings.Trim(name, "0123456789") == "":
+			delete(values, name) // a stamp against caches
+		}
+	}
+	return values.Encode(), len(values) <= mostPicks
 }
 
 // repeats reports whether a path goes in circles: /a/b/a/b/a/b.
@@ -56,7 +95,11 @@ func BareAddress(address string) string {
 	if err != nil {
 		return address
 	}
-	return BareHost(u.Host) + strings.TrimSuffix(u.EscapedPath(), "/")
+	bare := BareHost(u.Host) + strings.TrimSuffix(u.EscapedPath(), "/")
+	if query, _ := pageQuery(u.RawQuery); query != "" {
+		bare += "?" + query
+	}
+	return bare
 }
 
 // BareHost returns a host without www.

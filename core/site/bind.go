@@ -85,22 +85,36 @@ const enough = 0.5
 func (b *Binder) Service(s string) string {
 	said := b.saying(s)
 	best, second, name := 0.0, 0.0, ""
+	var bestForm, secondForm []string
 	for _, service := range b.services {
 		score := 0.0
+		var of []string
 		for _, form := range service.forms {
-			score = max(score, b.score(form, service.acts, said))
+			if n := b.score(form, service.acts, said); n > score {
+				score, of = n, form
+			}
 		}
 		switch {
 		case score > best:
 			best, second, name = score, best, service.name
+			bestForm, secondForm = of, bestForm
 		case score > second:
-			second = score
+			second, secondForm = score, of
 		}
 	}
-	if best == 0 || best == second {
+	if best == 0 || best == second || second >= 1 && apart(bestForm, secondForm) {
 		return ""
 	}
 	return name
+}
+
+// apart reports whether two forms that stand whole in a text name two things: none of them holds all
+// of the other.
+func apart(a, b []string) bool {
+	outside := func(a, b []string) bool {
+		return slices.ContainsFunc(a, func(stem string) bool { return !slices.Contains(b, stem) })
+	}
+	return outside(a, b) && outside(b, a)
 }
 
 // saying is what a text says, as stems: all of them, what is done to which thing, and
@@ -151,8 +165,8 @@ func (b *Binder) score(form []string, acts map[int]bool, said saying) float64 {
 		}
 		common = common && (isAct || weight < 1 || len(b.services) == 1)
 	}
-	if len(w.thing) > 0 && things == 0 && (!common || said.others) {
-		return 0
+	if things == 0 && (said.others || len(w.thing) > 0 && !common) {
+		return 0 // an act binds by itself only where no other thing is named
 	}
 	if share := held / all; share >= enough {
 		// Of two forms that stand whole the one with more words tells more.
@@ -190,6 +204,21 @@ func (b *Binder) Places(s string) (out []string) {
 		}
 	}
 	return out
+}
+
+// times counts how often a text names a place.
+func (b *Binder) times(s, name string) (n int) {
+	tokens := text.Tokens(s)
+	for i := 0; i < len(tokens); i++ {
+		for _, p := range b.places {
+			if p.name == name && i+len(p.form) <= len(tokens) && slices.Equal(tokens[i:i+len(p.form)], p.form) {
+				n++
+				i += len(p.form) - 1
+				break
+			}
+		}
+	}
+	return n
 }
 
 // withoutPlaces takes the client's places and their states out of tokens.

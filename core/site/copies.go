@@ -7,11 +7,11 @@ import (
 
 	"inktally/core/page"
 	"inktally/core/place"
+	"inktally/core/shingle"
 )
 
 // The figures by which texts are held against each other (rules 2.2, 11).
 const (
-	shingle     = 5   // tokens
 	alike       = 0.9 // of the shingles of both
 	sharedWords = 5   // of a block that pages share
 	sharedPages = 3
@@ -22,7 +22,7 @@ const (
 // shingles: plain, and with the names of places taken as one word.
 type ownText struct {
 	words         int
-	plain, masked shingles
+	plain, masked shingle.Set
 }
 
 // ownTexts returns those of pages.
@@ -53,7 +53,7 @@ func ownTexts(pages []*page.Page, places []place.Place) []ownText {
 		for t := range tokens {
 			hashes[t] = maphash.String(seed, tokens[t])
 		}
-		out[i].plain, out[i].masked = shinglesOf(hashes), shinglesOf(m.mask(tokens, hashes))
+		out[i].plain, out[i].masked = shingle.Of(hashes), shingle.Of(m.mask(tokens, hashes))
 	}
 	return out
 }
@@ -138,19 +138,19 @@ type twin struct {
 // twins finds the pages whose own texts are the same, or differ in the names of places
 // alone: at least nine tenths of the shingles of both are common.
 func twins(texts []ownText) (out []twin) {
-	masked := make([]*shingles, len(texts))
+	masked := make([]*shingle.Set, len(texts))
 	for i := range texts {
 		if texts[i].words >= leastWords {
 			masked[i] = &texts[i].masked
 		}
 	}
-	for _, pair := range candidates(masked) {
+	for _, pair := range shingle.Candidates(masked) {
 		a, b := &texts[pair[0]], &texts[pair[1]]
-		m := likeness(&a.masked, &b.masked)
+		m := shingle.Likeness(&a.masked, &b.masked)
 		if m < alike {
 			continue
 		}
-		p := likeness(&a.plain, &b.plain)
+		p := shingle.Likeness(&a.plain, &b.plain)
 		// Where they differ in places and in nothing else, each is for its place.
 		out = append(out, twin{pair[0], pair[1], p < alike || p < 1 && m == 1})
 	}

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"inktally/core/finding"
+	"inktally/core/lexicon"
 	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/text"
@@ -21,6 +22,9 @@ func (f *finder) add(found finding.Finding) { f.tree.Findings = append(f.tree.Fi
 func (f *finder) findAll() {
 	if f.s.Both {
 		f.add(finding.Finding{Type: finding.HTTPBesideHTTPS, URL: f.home()})
+	}
+	if f.s.Plain {
+		f.add(finding.Finding{Type: finding.HTTPOnly, URL: f.home()})
 	}
 	copies := f.copies()
 	phone := false
@@ -44,13 +48,21 @@ func (f *finder) findAll() {
 		if v.InLinks == 0 && f.tree.Pages[i].Kind != Home {
 			f.add(finding.Finding{Type: finding.Orphan, URL: v.URL})
 		}
+		if v.Page.Warns(page.DrawnByScript) {
+			f.add(finding.Finding{Type: finding.DrawnByScript, URL: v.URL})
+		}
 		f.thin(i, v.Page.Details())
 		f.wrongPlaces(i)
 		f.allServices(i)
 	}
 	f.missing()
+	f.sameService(copies)
 	for _, dead := range f.s.Dead {
-		f.add(finding.Finding{Type: finding.DeadLink, URL: dead.URL, Other: dead.From, Label: dead.Label,
+		typ := finding.DeadLink
+		if dead.Soft {
+			typ = finding.SoftNotFound
+		}
+		f.add(finding.Finding{Type: typ, URL: dead.URL, Other: dead.From, Label: dead.Label,
 			Status: dead.Status})
 	}
 }
@@ -140,6 +152,48 @@ func (f *finder) missing() {
 	}
 }
 
+// sameService finds pages for a service that another page is for already: they stand in each other's way
+// (rule 11). Of these the page is the one of which most says so.
+func (f *finder) sameService(copies map[int]bool) {
+	first := map[[2]string]int{} // by service and place
+	for i, p := range f.tree.Pages {
+		if p.Kind != Service || p.Service == "" || copies[i] || f.s.Visited[i].Page == nil {
+			continue
+		}
+		subject := [2]string{p.Service, p.Place}
+		at, had := first[subject]
+		if !had {
+			first[subject] = i
+			continue
+		}
+		if f.holds(i, at) {
+			first[subject], at, i = i, i, at
+		}
+		f.add(finding.Finding{Type: finding.SameService, URL: f.tree.Pages[i].URL, Other: f.tree.Pages[at].URL,
+			Services: []string{p.Service}})
+	}
+}
+
+// holds reports whether of two pages for a service the first is the page: the one of which more names it,
+// then the one with more copy (rule 9.1).
+func (f *finder) holds(i, at int) bool {
+	if a, b := f.named(i), f.named(at); a != b {
+		return a > b
+	}
+	return f.s.Visited[i].Page.Words.Copy > f.s.Visited[at].Page.Words.Copy
+}
+
+// named counts how much of title, h1 and address name the service of a page.
+func (f *finder) named(i int) (n int) {
+	v, service := f.s.Visited[i], f.tree.Pages[i].Service
+	for _, s := range []string{v.Page.Title, v.Page.H1(), lastOf(v.URL)} {
+		if f.s.Binder.Service(s) == service {
+			n++
+		}
+	}
+	return n
+}
+
 // contradiction is a place that was found somewhere on a page.
 type contradiction struct {
 	place string
@@ -189,7 +243,7 @@ func (f *finder) wrongPlaces(i int) {
 		if img.Hidden {
 			continue
 		}
-		check(finding.InImage, img.File)
+		check(finding.InImage, spaced(img.File))
 		if img.Alt != nil {
 			check(finding.InAlt, *img.Alt)
 		}
@@ -211,7 +265,7 @@ func (f *finder) bodyPlaces(i int, own string) {
 			continue
 		}
 		for _, p := range named {
-			counts[p]++
+			counts[p] += f.s.Binder.times(v.Page.Text(k), p)
 		}
 	}
 	for _, p := range f.s.Places {
@@ -229,7 +283,7 @@ func (f *finder) wrongTowns(i int, own string) {
 	check := func(where finding.Where, s string) {
 		for _, m := range townState.FindAllStringSubmatch(s, -1) {
 			at, ok := townBefore(m[1], m[2])
-			if !ok || len(place.Regions(m[2])) == 0 || m[2] != strings.ToUpper(m[2]) {
+			if !ok || len(place.Regions(m[2])) == 0 || m[2] != strings.ToUpper(m[2]) || !meansState(m[0], m[2], s) {
 				continue
 			}
 			ours := slices.ContainsFunc(f.s.Places, func(p place.Place) bool { return endsWith(at.name, p.Name) })
@@ -248,6 +302,15 @@ func (f *finder) wrongTowns(i int, own string) {
 			check(finding.InAlt, *img.Alt)
 		}
 	}
+}
+
+// meansState reports whether capitals behind a name are those of a state: where they are an ordinary word
+// too, or all of the text is in capitals, only after a comma (rule 5.2).
+func meansState(found, state, in string) bool {
+	if strings.Contains(found, ",") {
+		return true
+	}
+	return in != strings.ToUpper(in) && !lexicon.English(strings.ToLower(state))
 }
 
 func endsWith(s, name string) bool {

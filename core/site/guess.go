@@ -6,9 +6,12 @@
 package site
 
 import (
+	"maps"
 	"net/url"
 	"path"
+	"slices"
 	"strings"
+	"unicode"
 
 	"inktally/core/intent"
 	"inktally/core/text"
@@ -88,5 +91,27 @@ func Slug(address string) string {
 	if last := path.Base(p); last == "index" || last == "default" || last == "home" {
 		p = path.Dir(p)
 	}
+	if picked, ok := pickedBy(u); ok {
+		p += " " + picked // the script that shows it says nothing of it
+	}
 	return strings.Join(text.Tokens(p), " ")
+}
+
+// pickedBy returns the words of the parameters that pick a page, else that it is a page all the same; not
+// ok for an address without any.
+func pickedBy(u *url.URL) (words string, ok bool) {
+	query, _ := pageQuery(u.RawQuery)
+	values, err := url.ParseQuery(query)
+	if err != nil || len(values) == 0 {
+		return "", false
+	}
+	for _, name := range slices.Sorted(maps.Keys(values)) {
+		if v := values.Get(name); strings.ContainsFunc(v, unicode.IsLetter) {
+			words += " " + v
+		}
+	}
+	if words == "" {
+		words = query
+	}
+	return words, true
 }

@@ -1,6 +1,7 @@
 package site
 
 import (
+	"net/url"
 	"regexp"
 	"slices"
 	"strings"
@@ -17,6 +18,8 @@ type Clues struct {
 	Headings []string
 	Under    []int
 	Copy     int
+	// Forms, Maps and Images are how many of them the page holds.
+	Forms, Maps, Images int
 }
 
 // KindReason names why a page has its kind.
@@ -33,11 +36,13 @@ const (
 	ByNothing   KindReason = "nothing"  // none
 	ByHand      KindReason = "by_hand"  // none
 	ByServiceIn KindReason = "together" // the service, the place
+	ByBody      KindReason = "body"     // none
 )
 
 // KindReasons returns all of them.
 func KindReasons() []KindReason {
-	return []KindReason{ByAddress, ByLabel, ByService, ByPlace, BySeveral, ByRoot, ByNothing, ByHand, ByServiceIn}
+	return []KindReason{ByAddress, ByLabel, ByService, ByPlace, BySeveral, ByRoot, ByNothing, ByHand, ByServiceIn,
+		ByBody}
 }
 
 // Purpose is what a page is for, with the reason.
@@ -53,10 +58,12 @@ var labelWords = []struct {
 	kind  Kind
 	words []string
 }{
-	{About, []string{"about", "team", "history", "story", "who we are", "our company", "staff", "meet", "propos",
+	{About, []string{"about", "team", "history", "story", "who we are", "our company", "staff", "meet", "the firm",
+		"our firm", "the company", "our people", "our family", "propos",
 		"qui sommes nous", "uber uns", "ueber uns", "wir uber uns", "quienes somos", "nosotros", "chi siamo"}},
 	{Contact, []string{"contact", "contacts", "contacto", "kontakt", "contatti", "directions", "quote", "estimate",
-		"appointment", "booking", "book", "get in touch", "find us", "hours", "nous joindre", "anfahrt", "soumission",
+		"appointment", "booking", "book", "get in touch", "find us", "reach us", "write to us", "call us", "visit us",
+		"where we are", "hours", "nous joindre", "anfahrt", "soumission",
 		"devis", "presupuesto"}},
 	{Gallery, []string{"gallery", "photos", "portfolio", "projects", "our work", "before and after", "galerie",
 		"galeria", "realisations", "referenzen", "bilder", "fotos"}},
@@ -104,7 +111,29 @@ func PurposeOf(clues Clues, b *Binder) Purpose {
 	if hub && service == "" && place == "" {
 		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{slug}}
 	}
+	if service == "" && place == "" {
+		return byBody(clues)
+	}
 	return ofSubject(service, place)
+}
+
+// What a page of another kind holds at most and at least (rule 9.1).
+const (
+	littleCopy = 120
+	manyImages = 6
+)
+
+// byBody tells a page that names no subject by what it holds: a form or a map and little else is a
+// contact page, many images a gallery.
+func byBody(clues Clues) Purpose {
+	switch {
+	case clues.Copy > littleCopy:
+	case clues.Forms+clues.Maps > 0:
+		return Purpose{Kind: Contact, Reason: ByBody}
+	case clues.Images >= manyImages:
+		return Purpose{Kind: Gallery, Reason: ByBody}
+	}
+	return ofSubject("", "")
 }
 
 // severalServices is how many services in its headings make a page one of several (rule 9.1).
@@ -289,6 +318,11 @@ func winner(votes map[string]int, least int) string {
 
 // lastOf returns the last part of an address's path, as words.
 func lastOf(address string) string {
+	if u, err := url.Parse(address); err == nil {
+		if words, ok := pickedBy(u); ok {
+			return strings.Join(text.Tokens(words), " ")
+		}
+	}
 	address, _, _ = strings.Cut(address, "?")
 	parts := strings.Split(strings.Trim(address, "/"), "/")
 	for i := len(parts) - 1; i > 2; i-- {

@@ -28,9 +28,11 @@ type Visited struct {
 // Dead is a link to a page that is not there.
 type Dead struct {
 	URL, From, Label string
-	// Status is what the site answered; Menu reports whether the link stands in a menu.
+	// Status is what the site answered; Menu reports whether the link stands in a menu, Soft whether the
+	// address answers with a page that says that there is none.
 	Status int
 	Menu   bool
+	Soft   bool
 }
 
 // Surveyed is a page with what it is for.
@@ -51,9 +53,13 @@ type Tree struct {
 type Survey struct {
 	Visited []Visited
 	Dead    []Dead
+	// Root is the address of the page that the site's root leads to, empty if it is not known.
+	Root string
 	// Both reports whether the site answers by http and by https, without leading from one
 	// to the other.
 	Both bool
+	// Plain reports whether the site answers by http alone.
+	Plain bool
 	// Firm is the name of the business, whose places are no contradictions.
 	Firm   string
 	Binder *Binder
@@ -79,12 +85,16 @@ func (s Survey) Tree() Tree {
 	var t Tree
 	for _, v := range visited {
 		one := Surveyed{URL: v.URL, Purpose: PurposeOf(cluesOf(v), s.Binder)}
+		if SameAddress(v.URL, s.Root) {
+			one.Purpose = Purpose{Kind: Home, Reason: ByRoot}
+		}
 		if set, ok := s.Set[BareAddress(v.URL)]; ok {
 			set.Reason, set.Words = ByHand, nil
 			one.Purpose = set
 		}
 		t.Pages = append(t.Pages, one)
 	}
+	s.inRows(t.Pages)
 	own := ownTexts(pages, s.named(t.Pages))
 	for i, v := range visited {
 		if v.Page != nil {
@@ -112,6 +122,8 @@ func cluesOf(v Visited) Clues {
 	clues := Clues{URL: v.URL, Labels: v.Labels}
 	if v.Page != nil {
 		clues.Title, clues.H1, clues.Copy = v.Page.Title, v.Page.H1(), v.Page.Words.Copy
+		d := v.Page.Details()
+		clues.Forms, clues.Maps, clues.Images = d.Forms, d.Maps, len(v.Page.Images)
 		for _, h := range v.Page.Headings {
 			if h.Level == 2 || h.Level == 3 {
 				clues.Headings, clues.Under = append(clues.Headings, h.Text), append(clues.Under, h.Words)

@@ -31,6 +31,8 @@ type Document struct {
 	Body        []byte
 	// Redirects are the addresses that led on to URL, in their order.
 	Redirects []string
+	// Robots is what the answer's head tells search engines (X-Robots-Tag), empty for nothing.
+	Robots string
 	// ETag and LastModified are what the site says of the page, to ask by when
 	// it is read again.
 	ETag, LastModified string
@@ -189,8 +191,8 @@ func (f *Fetcher) Get(ctx context.Context, r Request) (Document, error) {
 	}
 	defer resp.Body.Close()
 	doc := Document{URL: resp.Request.URL.String(), ContentType: resp.Header.Get("Content-Type"),
-		Redirects: redirectsOf(resp),
-		ETag:      resp.Header.Get("ETag"), LastModified: resp.Header.Get("Last-Modified")}
+		Redirects: redirectsOf(resp), Robots: strings.Join(resp.Header.Values("X-Robots-Tag"), ", "),
+		ETag: resp.Header.Get("ETag"), LastModified: resp.Header.Get("Last-Modified")}
 	if resp.StatusCode == http.StatusNotModified {
 		doc.Unchanged = true
 		return doc, nil

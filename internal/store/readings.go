@@ -25,6 +25,8 @@ type Reading struct {
 	// RobotsIgnored reports whether its site asks programs not to read it.
 	RobotsIgnored bool
 	ContentType   string
+	// Robots is what the answer's head told search engines, empty for nothing.
+	Robots string
 	// Base is what relative addresses start from if that is not FinalURL.
 	Base string
 	// Redirects are the addresses that led on to FinalURL.
@@ -43,9 +45,10 @@ type Reading struct {
 // returns its id.
 func (t *Tx) AddReading(r Reading, html []byte, p *page.Data) (int64, error) {
 	id, err := t.insert(of(r.ClientID, FacetReadings),
-		`INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, base, redirects, etag,
-		last_modified, taken_at, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Base, kept.List[string](r.Redirects),
+		`INSERT INTO readings (client_id, url, final_url, source, robots_ignored, content_type, robots, base, redirects, etag,
+		last_modified, taken_at, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		r.ClientID, r.URL, r.FinalURL, r.Source, r.RobotsIgnored, r.ContentType, r.Robots, r.Base,
+		kept.List[string](r.Redirects),
 		r.ETag, r.LastModified, kept.Time(r.TakenAt), kept.FaultOf(r.Note))
 	if err != nil {
 		return 0, err
@@ -92,7 +95,7 @@ func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 	return p, nil
 }
 
-const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type,
+const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, robots,
 	base, redirects, etag, last_modified, taken_at, title, seen, copied, hidden, warnings, note, rules`
 
 // readingColumnsOf are they of a table that goes by another name.
@@ -101,7 +104,8 @@ func readingColumnsOf(table string) string {
 }
 
 func scanReading(scan func(...any) error, r *Reading) error {
-	return scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Base,
+	return scan(&r.ID, &r.ClientID, &r.URL, &r.FinalURL, &r.Source, &r.RobotsIgnored, &r.ContentType, &r.Robots,
+		&r.Base,
 		(*kept.List[string])(&r.Redirects),
 		&r.ETag, &r.LastModified, (*kept.Time)(&r.TakenAt), &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy,
 		&r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules)

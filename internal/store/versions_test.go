@@ -210,7 +210,8 @@ func holdsWhatWasSaid(t *testing.T, db *DB, n int) {
 		assert.Contains(t, string(html), "<title>Home</title>")
 		data, err := tx.ReadingPage(latest["http://brindleandash.example/"].ID)
 		require.NoError(t, err)
-		assert.NotNil(t, data)
+		assert.Equal(t, latest["http://brindleandash.example/"].Rules == page.Rules, data != nil,
+			"what older rules read is read anew")
 		entries, err := tx.Entries(client)
 		assert.Greater(t, len(entries), 10)
 		return err

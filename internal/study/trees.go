@@ -138,8 +138,9 @@ func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 	binder.Knows(k.TownsNear(far))
 	out := site.Survey{Binder: binder, Places: k.Places, Low: func(kind site.Kind) int {
 		return rules.Words.Guideline(kind).Low
-	}}
+	}, Root: of.Root}
 	if k.owns(of) {
+		out.Plain = of.Plain
 		out.Dead, out.Both, out.Firm, out.Set = of.Dead, of.Both, k.Client.Name, k.set()
 		for _, service := range k.Services {
 			out.Services = append(out.Services, service.Name)

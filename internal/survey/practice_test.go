@@ -37,7 +37,7 @@ func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	found, err := Visit(context.Background(), Plain{web.Fetcher()}, address, Options{})
 	require.NoError(t, err)
 	services, places := ground()
-	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Both: found.Both, Places: places,
+	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both, Places: places,
 		Firm: "Brindle & Ash Chimney",
 		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services,
 			intent.EnglishLists().Acts), Low: func(k site.Kind) int {

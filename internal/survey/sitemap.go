@@ -107,19 +107,20 @@ func listed(body []byte) (pages, sitemaps []string) {
 	return pages, sitemaps
 }
 
-// both reports whether the site answers by http and by https without leading from one to the
-// other.
-func (c *crawler) both(ctx context.Context, home string) bool {
+// schemes reports whether the site answers by http and by https without leading from one to the
+// other, and whether it answers by http alone.
+func (c *crawler) schemes(ctx context.Context, home string) (both, plain bool) {
 	u, err := url.Parse(home)
 	if err != nil || u.Port() != "" {
-		return false
+		return false, false
 	}
 	other := *u
 	other.Scheme = map[string]string{"http": "https", "https": "http"}[u.Scheme]
 	doc, err := c.web.Get(ctx, fetch.Request{Address: other.String()})
 	if err != nil {
-		return false
+		return false, u.Scheme == "http" && ctx.Err() == nil
 	}
 	answered, err := url.Parse(doc.URL)
-	return err == nil && answered.Scheme == other.Scheme && sameHost(answered.Hostname(), c.host)
+	both = err == nil && answered.Scheme == other.Scheme && sameHost(answered.Hostname(), c.host)
+	return both, u.Scheme == "http" && err == nil && answered.Scheme == "http"
 }

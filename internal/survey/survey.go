@@ -45,7 +45,10 @@ type Site struct {
 	Domain  string
 	Visited []site.Visited
 	Dead    []site.Dead
-	Both    bool
+	// Root is the address of the page that the site's root leads to.
+	Root string
+	// Both and Plain report whether the site answers by http beside https, or by http alone.
+	Both, Plain bool
 	// Stopped is why the survey ended before its end, nil if it did not.
 	Stopped *fault.Fault
 }
@@ -74,6 +77,7 @@ type crawler struct {
 	stopped  *fault.Fault
 	broken   error                   // what kept the survey from keeping what it read
 	found    map[string]site.Visited // by final address, bare
+	leads    map[string]string       // pages that lead on by themselves: where to, both bare
 }
 
 // target is an address that is to be visited.
@@ -86,6 +90,8 @@ type target struct {
 	status  int      // of an answer that is no page
 	final   string   // bare address of the page that it led to
 	failed  bool
+	asked   bool
+	soft    bool // it answers with a page that says that there is none
 }
 
 // Visit surveys the site of an address.
@@ -94,7 +100,7 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 		options.Most = mostPages
 	}
 	c := &crawler{web: web, options: options, domain: lineup.Domain(start), known: map[string]*target{},
-		found: map[string]site.Visited{}}
+		found: map[string]site.Visited{}, leads: map[string]string{}}
 	u, err := url.Parse(start)
 	if err != nil || c.domain == "" {
 		return Site{}, fetch.AddressBad.New(start)
@@ -121,13 +127,13 @@ func Visit(ctx context.Context, web Web, start string, options Options) (Site, e
 	if c.broken != nil {
 		return Site{}, c.broken
 	}
-	out := Site{Domain: c.domain, Stopped: c.stopped}
+	out := Site{Domain: c.domain, Stopped: c.stopped, Root: c.found[c.led(site.BareAddress(doc.URL))].URL}
 	if err := ctx.Err(); err != nil {
 		out.Stopped = fault.GivenUp.New()
 	}
 	c.tell(&out)
 	if !options.Lightly {
-		out.Both = c.both(ctx, doc.URL)
+		out.Both, out.Plain = c.schemes(ctx, doc.URL)
 	}
 	return out, nil
 }
@@ -163,6 +169,9 @@ func (c *crawler) all(ctx context.Context) {
 }
 
 func (c *crawler) visit(ctx context.Context, t *target) {
+	c.mu.Lock()
+	t.asked = true
+	c.mu.Unlock()
 	doc, err := c.web.Get(ctx, fetch.Request{Address: t.address})
 	if err != nil {
 		c.fail(ctx, t, err)
@@ -230,7 +239,15 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error
 	if err != nil || p == nil || p.Warns(page.NotHTML) {
 		return err
 	}
+	if c.leadsOn(t, doc.URL, p) {
+		return nil
+	}
 	c.mu.Lock()
+	if t.soft = notFound(p) && len(c.found) > 0; t.soft {
+		t.failed = true
+		c.mu.Unlock()
+		return nil
+	}
 	t.final = key
 	_, had = c.found[key]
 	if !had {
@@ -305,10 +322,13 @@ func (c *crawler) enqueue(t *target, menu bool) {
 func (c *crawler) tell(out *Site) {
 	menus, texts := map[string][]string{}, map[string][]string{}
 	for _, t := range c.known {
-		if t.final == "" {
+		if t.final = c.led(t.final); t.final == "" {
 			continue
 		}
-		v := c.found[t.final]
+		v, there := c.found[t.final]
+		if !there {
+			continue
+		}
 		menus[t.final] = append(menus[t.final], t.named...)
 		texts[t.final] = append(texts[t.final], t.labels...)
 		for _, from := range t.from {
@@ -329,14 +349,14 @@ func (c *crawler) tell(out *Site) {
 		return
 	}
 	for _, t := range c.known {
-		if t.failed && len(t.from) > 0 && (t.status == 404 || t.status == 410 || t.status >= 500) {
+		if t.failed && len(t.from) > 0 && (t.soft || t.status == 404 || t.status == 410 || t.status >= 500) {
 			slices.Sort(t.from)
 			label := ""
 			if labels := append(slices.Clone(t.named), t.labels...); len(labels) > 0 {
 				label = slices.Min(labels)
 			}
 			out.Dead = append(out.Dead, site.Dead{URL: t.address, From: c.found[t.from[0]].URL, Label: label,
-				Status: t.status, Menu: t.menu})
+				Status: t.status, Menu: t.menu, Soft: t.soft})
 		}
 	}
 	slices.SortFunc(out.Dead, func(a, b site.Dead) int { return strings.Compare(a.URL, b.URL) })

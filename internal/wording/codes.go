@@ -61,6 +61,8 @@ func Purpose(p site.Purpose) string {
 		return "names " + strings.Join(p.Words, " in ")
 	case site.BySeveral:
 		return "names several services: " + named
+	case site.ByBody:
+		return "by what it holds"
 	case site.ByHand:
 		return "set by you"
 	}
@@ -112,8 +114,16 @@ func Finding(f finding.Finding) string {
 		return "no page links to it"
 	case finding.DeadLink:
 		return fmt.Sprintf("linked as %s on %s: %d", quoted(f.Label), f.Other, f.Status)
+	case finding.SoftNotFound:
+		return fmt.Sprintf("linked as %s on %s: answers, but says that the page is not there", quoted(f.Label), f.Other)
+	case finding.SameService:
+		return "for " + strings.Join(f.Services, ", ") + " like " + f.Other
 	case finding.HTTPBesideHTTPS:
 		return "the site answers by http and by https"
+	case finding.HTTPOnly:
+		return "the site answers by http alone"
+	case finding.DrawnByScript:
+		return "drawn by script: read it as rendered"
 	case finding.PlaceWrong:
 		if f.Where == finding.InBody {
 			return fmt.Sprintf("%s is named %s in the text", f.Place, Count(f.Times, "time", ""))

@@ -82,7 +82,7 @@ func (r *Readings) served(ctx context.Context, client int64, ask fetch.Request) 
 // again fills a document that has not changed from its last reading.
 func (r *Readings) again(ctx context.Context, last store.Reading, doc *fetch.Document) error {
 	return r.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		doc.ContentType = last.ContentType
+		doc.ContentType, doc.Robots = last.ContentType, last.Robots
 		if doc.ETag == "" {
 			doc.ETag = last.ETag
 		}

@@ -63,7 +63,7 @@ type Incoming struct {
 // read reads a page that came in.
 func (r *Readings) read(in Incoming) *page.Page {
 	return page.Read(in.Document.Body, page.Source{URL: in.Document.URL, ContentType: in.Document.ContentType,
-		Base:   in.Base,
+		Robots: in.Document.Robots, Base: in.Base,
 		Sheets: in.Sheets, Rendered: in.Source == reading.FromBrowser ||
 			in.Source == reading.FromTab, Cache: &r.sheets})
 }
@@ -78,7 +78,8 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 	}
 	kept, data := store.Reading{ClientID: client, URL: key, FinalURL: in.Document.URL, Source: in.Source,
 		RobotsIgnored: in.RobotsIgnored,
-		ContentType:   in.Document.ContentType, Base: in.Base, Redirects: in.Document.Redirects, ETag: in.Document.ETag,
+		ContentType:   in.Document.ContentType, Robots: in.Document.Robots, Base: in.Base,
+		Redirects: in.Document.Redirects, ETag: in.Document.ETag,
 		LastModified: in.Document.LastModified, TakenAt: r.Now(), Facts: reading.FactsOf(p), Note: in.Note}, p.Data()
 	err := r.DB.Write(ctx, func(tx *store.Tx) (err error) {
 		if kept.ID, err = tx.AddReading(kept, in.Document.Body, data); err != nil {
@@ -123,7 +124,8 @@ func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, erro
 
 // anew reads the HTML of a reading by today's rules.
 func (r *Readings) anew(ctx context.Context, of store.Reading) (*page.Page, error) {
-	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType}, Base: of.Base,
+	in := Incoming{Document: fetch.Document{URL: of.FinalURL, ContentType: of.ContentType, Robots: of.Robots},
+		Base:   of.Base,
 		Source: of.Source}
 	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		if in.Document.Body, err = tx.ReadingHTML(of.ID); err != nil || of.Source == reading.FromPaste {

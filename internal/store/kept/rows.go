@@ -87,6 +87,7 @@ type deadRow struct {
 	Label  string `json:"label"`
 	Status int    `json:"status"`
 	Menu   bool   `json:"menu"`
+	Soft   bool   `json:"soft,omitempty"`
 }
 
 // Dead are the dead links of a site.

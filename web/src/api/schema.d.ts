@@ -2251,7 +2251,7 @@ export interface components {
             first: boolean;
             says: string;
             /** @enum {string} */
-            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "place_contradiction" | "dead_link" | "second_copy" | "only_places_differ" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "phone_not_linked" | "vague_area_words";
+            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "http_only" | "place_contradiction" | "dead_link" | "soft_404" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "phone_not_linked" | "vague_area_words";
             url: string;
         };
         Flaw: {

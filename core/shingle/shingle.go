@@ -1,4 +1,8 @@
-package site
+// Package shingle tells how alike texts are, by their shingles: the runs of five tokens of each (rule 11).
+//
+// In go texts as hashes of their tokens; out come the pairs that may be alike, and how much two texts
+// have in common.
+package shingle
 
 import (
 	"cmp"
@@ -7,6 +11,7 @@ import (
 )
 
 const (
+	size    = 5  // tokens
 	sampled = 64 // shingles of a text, about, by which its like are looked for
 	likely  = 0.5
 	// A shingle that more pages hold than these is counted for the first few of them
@@ -15,19 +20,20 @@ const (
 	firstOnes   = 3
 )
 
-// shingles are the runs of so many tokens of a text, by their hashes.
-type shingles struct {
+// Set is the shingles of a text, by their hashes.
+type Set struct {
 	all    []uint64 // in order of the text; sorted and each once when they are sets
 	set    bool
 	sample []uint64 // the lowest, sorted
 }
 
-func shinglesOf(tokens []uint64) shingles {
-	var s shingles
-	if len(tokens) < shingle {
+// Of returns the shingles of a text.
+func Of(tokens []uint64) Set {
+	var s Set
+	if len(tokens) < size {
 		return s
 	}
-	n := len(tokens) - shingle + 1
+	n := len(tokens) - size + 1
 	s.all = make([]uint64, n)
 	below := uint64(math.MaxUint64)
 	if n > sampled {
@@ -35,7 +41,7 @@ func shinglesOf(tokens []uint64) shingles {
 	}
 	for i := range n {
 		h := uint64(0)
-		for _, t := range tokens[i : i+shingle] {
+		for _, t := range tokens[i : i+size] {
 			h = (h ^ t) * 0x9e3779b97f4a7c15
 			h ^= h >> 29
 		}
@@ -50,7 +56,7 @@ func shinglesOf(tokens []uint64) shingles {
 }
 
 // sorted returns all shingles, each once.
-func (s *shingles) sorted() []uint64 {
+func (s *Set) sorted() []uint64 {
 	if !s.set {
 		slices.Sort(s.all)
 		s.all, s.set = slices.Compact(s.all), true
@@ -58,8 +64,8 @@ func (s *shingles) sorted() []uint64 {
 	return s.all
 }
 
-// likeness returns the share of common shingles of two texts (Jaccard), 0 for none.
-func likeness(a, b *shingles) float64 {
+// Likeness returns the share of common shingles of two texts (Jaccard), 0 for none.
+func Likeness(a, b *Set) float64 {
 	x, y := a.sorted(), b.sorted()
 	if len(x) == 0 || len(y) == 0 {
 		return 0
@@ -79,9 +85,9 @@ func likeness(a, b *shingles) float64 {
 	return float64(common) / float64(total-common)
 }
 
-// candidates returns the pairs of texts that may be alike, by their samples, in order; a
+// Candidates returns the pairs of texts that may be alike, by their samples, in order; a
 // text that is nil has none.
-func candidates(texts []*shingles) [][2]int {
+func Candidates(texts []*Set) [][2]int {
 	holders := map[uint64][]int32{}
 	for i, s := range texts {
 		if s != nil {
