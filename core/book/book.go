@@ -228,3 +228,25 @@ func (f *Family) estimate(rules visits.Rules) {
 
 // unsure reports whether a family waits for a verdict on a word.
 func (f *Family) unsure() bool { return f.Intent == intent.Unsure && f.Choice.State == "" }
+
+// Waits reports whether a family is asked for on no page until a verdict is given: what is unsure, but for
+// what was typed for a page (rule 3.6).
+func (f *Family) Waits() bool { return f.unsure() && f.typed().Page == 0 }
+
+// Waiting is what the families that wait would add together.
+type Waiting struct {
+	Families     int
+	Gain, Volume float64
+}
+
+// WaitingOf sums what waits for a verdict.
+func WaitingOf(families []Family) (w Waiting) {
+	for i := range families {
+		if f := &families[i]; f.Waits() {
+			w.Families++
+			w.Gain += f.Gain
+			w.Volume += f.Volume
+		}
+	}
+	return w
+}

@@ -44,14 +44,14 @@ func assign(families []Family, in Input) {
 	if len(in.Services) > 0 {
 		c.main = in.Services[0].Name
 	}
-	for _, f := range families {
-		if f.Kept {
+	for i := range families {
+		if f := &families[i]; f.Kept && !f.Waits() {
 			c.gains[f.Place] += f.Gain
 		}
 	}
 	at := map[string]Carrier{}
 	for i := range families {
-		if families[i].Kept {
+		if families[i].Kept && !families[i].Waits() {
 			families[i].Carrier = c.of(&families[i])
 			at[families[i].Key] = families[i].Carrier
 		}

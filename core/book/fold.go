@@ -16,7 +16,7 @@ func fold(families []Family, in Input) {
 	for i := range families {
 		f := &families[i]
 		f.RowGain = f.Gain
-		if !f.Kept || !f.Intent.Hires() || f.Service == "" {
+		if !f.Kept || !f.Intent.Hires() || f.Service == "" || f.Waits() {
 			continue
 		}
 		need := in.Judge.Need(f.Lead().Text, in.Home)

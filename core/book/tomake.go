@@ -80,7 +80,7 @@ func (m *missing) at(kind site.Kind, service, town string) *ToMake {
 // carry puts a family that no page carries on the one that is to be made for it.
 func (m *missing) carry(f Family) {
 	// what is folded brings its share to its row (rule 3.10)
-	if !f.Kept || f.Under != "" || f.Carrier.Page() != 0 || f.Near {
+	if !f.Kept || f.Waits() || f.Under != "" || f.Carrier.Page() != 0 || f.Near {
 		return
 	}
 	var t *ToMake

@@ -15,10 +15,10 @@ const (
 	PlaceholderText   Type = "placeholder_text"
 	NotSecure         Type = "not_secure"          // a page at an http address
 	HTTPBesideHTTPS   Type = "http_beside_https"   // a site that answers by both
-	HTTPOnly          Type = "http_only"           // a site that answers by http alone
 	PlaceWrong        Type = "place_contradiction" // rule 5.2
 	DeadLink          Type = "dead_link"
 	SoftNotFound      Type = "soft_404"        // a page that says that it is none
+	HTTPOnly          Type = "http_only"       // a site that answers by http alone
 	DrawnByScript     Type = "drawn_by_script" // a page whose text a browser draws
 	SecondCopy        Type = "second_copy"
 	SameService       Type = "same_service" // two pages for one service

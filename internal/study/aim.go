@@ -156,17 +156,19 @@ func (k *Known) frame() int {
 	return int(stats.Median(frames))
 }
 
-// wishes returns what image names may say beyond the families: services with the home town,
-// and on the home page the main service with each community that has no page of its own
-// (rule 4.3).
+// wishes returns what image names may say beyond the families: the page's own service with its place, and
+// on the home page the main service with the home town and with each community that has no page of
+// its own. What has a page, or will have one, is named there (rule 4.3).
 func (c *Comparison) wishes() []string {
 	home, ok := place.Home(c.Places)
 	if !ok {
 		return nil
 	}
 	var out []string
-	for _, service := range c.Services {
-		out = append(out, service.Name+" "+home.Name)
+	for i, service := range c.Services {
+		if service.Name == c.Page.Service || c.Page.Service == "" && i == 0 {
+			out = append(out, service.Name+" "+cmp.Or(c.Page.Place, home.Name))
+		}
 	}
 	if c.Page.Kind == site.Home && len(c.Services) > 0 {
 		for _, p := range c.Places {

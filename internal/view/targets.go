@@ -29,6 +29,15 @@ type Plan struct {
 	Notices  []Notice `json:"notices" doc:"What changed between the last two readings of the rivals' pages that a word target may have changed by"`
 	Idle     []Idle   `json:"idle" doc:"What was said of lines that are no longer in the plan: it is kept"`
 	Telling  []string `json:"telling" doc:"The ids of the open targets in the order of telling"`
+	Waiting  Waiting  `json:"waiting" doc:"What is unsure: it makes no target until a word of it is judged"`
+}
+
+// Waiting is what the phrases would add that nothing is asked for until a verdict is given.
+type Waiting struct {
+	Families int     `json:"families" doc:"How many families wait"`
+	Gain     float64 `json:"gain" doc:"What they would bring, in visits a month; an estimate"`
+	Volume   float64 `json:"volume" doc:"Searches a month of all of them, as far as they count"`
+	Word     string  `json:"word" doc:"The word that decides about most of it"`
 }
 
 // Notice is what is to be known of a page's targets.

@@ -3,6 +3,7 @@ package targets
 import (
 	"context"
 
+	"inktally/core/book"
 	"inktally/core/cutline"
 	"inktally/core/plan"
 	"inktally/internal/app/sheets"
@@ -79,13 +80,23 @@ func (w *Worked) Unit() wording.Unit {
 	return wording.Visits
 }
 
+// waiting shows what nothing is asked for until a word of it is judged (rule 3.6).
+func waiting(families []book.Family) view.Waiting {
+	sum := book.WaitingOf(families)
+	out := view.Waiting{Families: sum.Families, Gain: sum.Gain, Volume: sum.Volume}
+	if words := book.WordsToJudge(families); len(words) > 0 && sum.Families > 0 {
+		out.Word = words[0].Word
+	}
+	return out
+}
+
 // Show shows a plan with its cut line.
 func (w *Worked) Show() *view.Plan {
 	known := w.Whole.Known
 	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{},
 		Unit:     view.GainUnit(w.Unit()),
 		UnitNote: wording.UnitNote(w.Unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{},
-		Notices: []view.Notice{}, Idle: []view.Idle{}}
+		Notices: []view.Notice{}, Idle: []view.Idle{}, Waiting: waiting(known.Families())}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheets.PageInfo(c)})
 	}

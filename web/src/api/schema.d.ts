@@ -2251,7 +2251,7 @@ export interface components {
             first: boolean;
             says: string;
             /** @enum {string} */
-            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "http_only" | "place_contradiction" | "dead_link" | "soft_404" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "phone_not_linked" | "vague_area_words";
+            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "place_contradiction" | "dead_link" | "soft_404" | "http_only" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "phone_not_linked" | "vague_area_words";
             url: string;
         };
         Flaw: {
@@ -3065,6 +3065,8 @@ export interface components {
             unit: "visits" | "share";
             /** @description What gains are, in a sentence */
             unit_note: string;
+            /** @description What is unsure: it makes no target until a word of it is judged */
+            waiting: components["schemas"]["Waiting"];
             /**
              * Format: double
              * @description Of the gain above the cut line in money a month, 0 if it is not known
@@ -3955,6 +3957,25 @@ export interface components {
              * @description Their searches a month
              */
             searches: number;
+            word: string;
+        };
+        Waiting: {
+            /**
+             * Format: int64
+             * @description How many families wait
+             */
+            families: number;
+            /**
+             * Format: double
+             * @description What they would bring, in visits a month; an estimate
+             */
+            gain: number;
+            /**
+             * Format: double
+             * @description Searches a month of all of them, as far as they count
+             */
+            volume: number;
+            /** @description The word that decides about most of it */
             word: string;
         };
         WantedSlots: {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { nextTick, ref } from 'vue'
+import { nextTick, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { useBookChanges, type Verdict } from '@/api/book'
 import type { Book } from '@/api/client'
 import { plural } from '@/parts/format'
@@ -43,6 +44,9 @@ function press(event: KeyboardEvent) {
   event.stopPropagation() // the keys go to the stops elsewhere
 }
 defineExpose({ start: () => go(0) })
+
+const route = useRoute()
+onMounted(() => route.hash === '#words' && void go(0))
 </script>
 
 <template>

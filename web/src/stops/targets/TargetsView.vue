@@ -18,6 +18,7 @@ import PartRow from './PartRow.vue'
 import TargetRow from './TargetRow.vue'
 import TargetsTop from './TargetsTop.vue'
 import { useTargetActions } from './useTargetActions'
+import WaitingLine from './WaitingLine.vue'
 import WhyMargin from './WhyMargin.vue'
 
 /** What all pages must have, in the order that pays; or what one page must have. */
@@ -155,6 +156,7 @@ watch(
         @add="adding = true"
         @ladder="((why = null), (ladder = !ladder))"
       />
+      <WaitingLine v-if="plan.waiting.families && !page" :waiting="plan.waiting" :client="client" />
       <EditFault class="said" :fault="setHours.error.value" :again="hoursEdit.again.value" />
       <EditFault class="said" :fault="failure()" :again="again" />
       <OwnTarget

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Plan } from '@/api/client'
+import { count, plural } from '@/parts/format'
+
+/** What nothing is asked for until a word of it is judged, with the way there. */
+const props = defineProps<{ waiting: Plan['waiting']; client: number }>()
+const brings = computed(() => {
+  const { gain, volume } = props.waiting
+  if (gain >= 1) return `: they would add ${count(Math.round(gain))} visits a month`
+  return volume >= 1 ? `: ${count(Math.round(volume))} searches/mo` : ''
+})
+</script>
+
+<template>
+  <p class="said waiting" data-waiting>
+    {{ plural(waiting.families, 'phrase') }} {{ waiting.families === 1 ? 'waits' : 'wait' }} for your
+    decision{{ brings }}.
+    <router-link :to="{ name: 'book', params: { client }, hash: '#words' }"
+      >What is “{{ waiting.word }}”?</router-link
+    >
+  </p>
+</template>
+
+<style scoped>
+.waiting {
+  color: var(--ink-soft);
+}
+</style>
