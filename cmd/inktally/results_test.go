@@ -61,7 +61,7 @@ func TestResults(t *testing.T) {
 func TestResultsOfNothing(t *testing.T) {
 	out, err := printed(t, "nothing here", "--json", "-")
 	require.NoError(t, err)
-	assert.JSONEq(t, `{"language": "", "entries": [], "unread": []}`, out)
+	assert.JSONEq(t, `{"language": "", "phrase": "", "entries": [], "unread": []}`, out)
 	for in, want := range map[string]string{"nothing here": "No entries of a search",
 		"<html><p>hello": "No entries of a search", "": "is empty"} {
 		_, err := printed(t, in, "-")

@@ -120,6 +120,37 @@ func TestTake(t *testing.T) {
 	assert.Empty(t, StandardRules().Rivals(nil))
 }
 
+// rule 6.2: the first organic business has a seat whatever the pack holds, and a firm that was typed too is
+// one rival.
+func TestFirstOrganic(t *testing.T) {
+	entries := []Entry{
+		{Part: Map, Position: 1, Name: "one", URL: "http://one.example/", Kind: Business},
+		{Part: Map, Position: 2, Name: "two", URL: "http://two.example/", Kind: Business},
+		{Part: Map, Position: 3, Name: "three", URL: "http://three.example/", Kind: Business},
+		{Part: Organic, Position: 1, Name: "list", URL: "http://list.example/", Kind: Directory},
+		{Part: Organic, Position: 2, Name: "one's page", URL: "https://one.example/a", Kind: Business},
+		{Part: Organic, Position: 3, Name: "two's page", URL: "https://two.example/a", Kind: Business},
+		{Part: Organic, Position: 4, Name: "three's page", URL: "https://three.example/a", Kind: Business},
+		{Part: Organic, Position: 5, Name: "four", URL: "https://four.example/", Kind: Business},
+		{Part: Typed, Position: 1, Name: "four typed", URL: "http://www.four.example/shop", Kind: Business, Taken: true},
+	}
+	rules := StandardRules()
+	rules.Take(entries)
+	var names []string
+	for _, i := range rules.Rivals(entries) {
+		names = append(names, entries[i].Name)
+	}
+	assert.Equal(t, []string{"one", "two", "three", "four"}, names)
+
+	entries[4].Kind, entries[5].Kind, entries[6].Kind = Directory, Directory, Directory
+	rules.Most = 2
+	for i := range entries {
+		entries[i].Taken = false
+	}
+	rules.Take(entries)
+	assert.True(t, entries[7].Taken, "the first organic business goes before the pack")
+}
+
 func TestNameOf(t *testing.T) {
 	for _, c := range [][3]string{
 		{"Hearthway National: sweeps in your town", "http://hearthway.example/offers", "Hearthway National"},

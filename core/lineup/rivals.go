@@ -8,9 +8,9 @@ import (
 // chainOrganic is up to which organic position a chain is taken by itself (rule 6.2).
 const chainOrganic = 3
 
-// Take marks the rivals that are taken by themselves (rule 6.2): the first
-// places of the map pack, of them firms that stand in the organic results too
-// first, then organic businesses in order; none that is paid for, each firm
+// Take marks the rivals that are taken by themselves (rule 6.2): the first organic
+// business, then the first places of the map pack, of them firms that stand in the organic
+// results too first, then organic businesses in order; none that is paid for, each firm
 // once.
 func (r Rules) Take(entries []Entry) {
 	taken := map[string]bool{}
@@ -59,7 +59,7 @@ func (r Rules) candidates(entries []Entry) []int {
 }
 
 // Rivals returns the entries taken, in the order in which they stand beside the
-// client, each page once; those that the user typed come last.
+// client, each firm once, by its domain; those that the user typed come last.
 func (r Rules) Rivals(entries []Entry) []int {
 	var list []int
 	for i, e := range entries {
@@ -70,23 +70,39 @@ func (r Rules) Rivals(entries []Entry) []int {
 	r.sort(list, entries)
 	seen := map[string]bool{}
 	return slices.DeleteFunc(list, func(i int) bool {
-		had := seen[entries[i].URL]
-		seen[entries[i].URL] = true
+		domain := cmp.Or(Domain(entries[i].URL), entries[i].URL)
+		had := seen[domain]
+		seen[domain] = true
 		return had
 	})
 }
 
-// sort orders entries: firms in both parts, the map pack, organic ones, typed
+// sort orders entries: the first organic business, firms in both parts, the map pack, organic ones, typed
 // ones; within each by position.
 func (r Rules) sort(list []int, entries []Entry) {
 	organic := map[string]bool{}
+	var first Entry // the first organic business
 	for _, e := range entries {
-		if e.Part == Organic && e.Position <= r.Organic {
+		if e.Part != Organic {
+			continue
+		}
+		if e.Position <= r.Organic {
 			organic[Domain(e.URL)] = true
 		}
+		if e.Kind == Business && e.URL != "" && (first.URL == "" || e.Position < first.Position) {
+			first = e
+		}
 	}
+	isFirst := func(e Entry) bool { // on the map too
+		return first.URL != "" && e.URL != "" && (Domain(e.URL) == Domain(first.URL) || SameNumber(e.Phone, first.Phone))
+	}
+	inPack := slices.ContainsFunc(entries, func(e Entry) bool {
+		return e.Part == Map && !e.Sponsored && e.Position <= r.Pack && isFirst(e)
+	})
 	rank := func(e Entry) int {
 		switch {
+		case isFirst(e) && (e.Part == Map && e.Position <= r.Pack || e.Part == Organic && !inPack):
+			return -1
 		case e.Part == Map && e.Position <= r.Pack && e.URL != "" && organic[Domain(e.URL)]:
 			return 0
 		case e.Part == Map:

@@ -27,6 +27,7 @@ func fromHTML(body []byte, address string) Results {
 	s.shapes()
 	s.measure()
 	p := s.read()
+	p.Phrase = searchedFor(doc, 0)
 	p.Language = page.Read(body, page.Source{ContentType: "text/html; charset=utf-8"}).Lang
 	return p
 }

@@ -25,7 +25,9 @@ import (
 type Results struct {
 	// Language is its tag, empty if it is not clear.
 	Language string
-	Entries  []entry.Entry
+	// Phrase is what was searched for, as the page's field has it; empty if it does not say.
+	Phrase  string
+	Entries []entry.Entry
 	// Unread are the texts of what looked like an entry and could not be read.
 	Unread []string
 	// Heading is the first row of a table, Columns what each of its columns was read as;

@@ -131,3 +131,13 @@ func TestTableColumns(t *testing.T) {
 	assert.Empty(t, Read([]byte("Kiln Row Sweeps\nWe sweep, and line flues.\n"), Source{}).Columns,
 		"a text is no table")
 }
+
+// What was searched for is read of the page's field.
+func TestPhrase(t *testing.T) {
+	for file, want := range map[string]string{"m01-gate-repair.html": "gate repair ocotillo flats",
+		"m03-ramoneur.html": "ramoneur belcourt", "m04-cerrajero.html": ""} {
+		body, err := os.ReadFile("testdata/made/" + file)
+		require.NoError(t, err)
+		assert.Equal(t, want, Read(body, Source{}).Phrase, file)
+	}
+}

@@ -3,8 +3,8 @@ package site
 import "slices"
 
 // Like reports whether a rival's page, by its address, is comparable with a page
-// of a kind: a service page is not measured by home pages (rule 6.3).
-func Like(kind Kind, rivalURL string) bool { return kind == Home || Slug(rivalURL) != "" }
+// of a kind: a service page is not measured by home pages, nor a home page by others (rule 6.3).
+func Like(kind Kind, rivalURL string) bool { return (kind == Home) == (Slug(rivalURL) == "") }
 
 // LikeReason names why a rival's page is the comparable one.
 type LikeReason string

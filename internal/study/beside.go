@@ -72,8 +72,7 @@ func (b *Beside) Site(address string) (*Site, bool) {
 }
 
 // Of returns the pages of rivals that stand beside a page of the client, in the order
-// of the lineup. The home page stands beside the pages that were found; so does
-// every page as long as a rival's site is not known.
+// of the lineup: the pages that were found, as long as a rival's site is not known.
 func (b *Beside) Of(p store.Page) []BesidePage {
 	rivals := RivalsOf(b.known.EntriesOf(b.known.LineupOf(p.ID).ID), b.known.Yardstick.Lineup)
 	out := make([]BesidePage, 0, len(rivals))
@@ -100,8 +99,8 @@ func (b *Beside) one(p store.Page, e store.Entry) BesidePage {
 		out.RunnerUp = like.RunnerUp.URL
 	}
 	if p.Kind == site.Home {
-		if ok && like.Page.URL != e.URL {
-			out.RunnerUp = like.Page.URL // what was found counts, be it another page of the site
+		if ok && !site.SameAddress(like.Page.URL, e.URL) {
+			out.URL, out.Reason, out.RunnerUp = like.Page.URL, like.Reason, e.URL // where its root leads, be it found elsewhere
 		}
 		return out
 	}

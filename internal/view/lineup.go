@@ -97,6 +97,7 @@ func EntryOf(id int64, e lineup.Entry, rating *float64, reviews *int) Entry {
 // Results are what was read of a page of search results.
 type Results struct {
 	Language string        `json:"language" doc:"Its tag, empty if it is not clear"`
+	Phrase   string        `json:"phrase" doc:"What was searched for, as the page's field has it; empty if it does not say"`
 	Entries  []ResultEntry `json:"entries"`
 	Unread   []string      `json:"unread" doc:"What looked like an entry and could not be read"`
 }
@@ -132,7 +133,7 @@ func ResultsPreviewOf(p results.Results) *ResultsPreview {
 
 // ResultsOf shows a page of results; its lists are never null.
 func ResultsOf(p results.Results) *Results {
-	out := &Results{Language: p.Language, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
+	out := &Results{Language: p.Language, Phrase: p.Phrase, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
 	for _, e := range p.Entries {
 		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL),
 			OrNull(e.Domain), e.Rating, e.Reviews, OrNull(e.Phone), e.Years})

@@ -3364,6 +3364,8 @@ export interface components {
             heading: string[];
             /** @description Its tag, empty if it is not clear */
             language: string;
+            /** @description What was searched for, as the page's field has it; empty if it does not say */
+            phrase: string;
             /** @description What looked like an entry and could not be read */
             unread: string[];
         };

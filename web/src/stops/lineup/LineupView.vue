@@ -19,7 +19,7 @@ import SiteKinds from './SiteKinds.vue'
 import TypedRow from './TypedRow.vue'
 import { kindName, stand } from './entries'
 import { takeHanded } from '../receive/handed'
-import { fileOfPaste } from './results'
+import { filesOfPaste } from './results'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
@@ -38,18 +38,21 @@ const show = (id: number) => router.replace({ query: id ? { lineup: String(id) }
 
 /* A page of results that was pasted, dropped or chosen, to be looked at before it is kept. */
 const copied = ref(takeHanded('lineup'))
+/* The other form of what was pasted, where the clipboard holds two. */
+const other = ref<File>()
 const picker = ref<HTMLInputElement>()
 const { over: held, on: drop } = useFileDrop<true>((data) => {
-  copied.value = data.files[0] ?? copied.value
+  ;[copied.value, other.value] = [data.files[0] ?? copied.value, undefined]
 })
 function chosen() {
-  copied.value = picker.value?.files?.[0] ?? copied.value
+  ;[copied.value, other.value] = [picker.value?.files?.[0] ?? copied.value, undefined]
   if (picker.value) picker.value.value = ''
 }
 /** What is pasted anywhere but in a field is a page of results. */
 useEventListener(window, 'paste', (e: ClipboardEvent) => {
   if (isField(e.target) || !e.clipboardData) return
-  copied.value = e.clipboardData.files[0] ?? fileOfPaste(e.clipboardData) ?? copied.value
+  const [first, second] = [...e.clipboardData.files, ...filesOfPaste(e.clipboardData)]
+  if (first) [copied.value, other.value] = [first, e.clipboardData.files.length ? undefined : second]
 })
 
 const phrase = ref('')
@@ -226,6 +229,7 @@ async function measureRivals() {
       :key="copied.name + copied.size + copied.lastModified"
       :client="client"
       :file="copied"
+      :other="other"
       :phrase="phrase"
       @done="brought"
     />

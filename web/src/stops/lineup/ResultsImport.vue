@@ -6,10 +6,12 @@ import { figure, plural } from '@/parts/format'
 import { fields, partNames, parts } from './results'
 
 /** A page of search results that was pasted, dropped or chosen: what was read of it, before it is kept. */
-const props = defineProps<{ client: number; file: File; phrase: string }>()
+const props = defineProps<{ client: number; file: File; other?: File | undefined; phrase: string }>()
 const emit = defineEmits<{ done: [lineup?: Lineup] }>()
 const { preview, keep } = useResults(() => props.client)
 const asked = ref(props.phrase)
+/* Of the two forms of what was pasted, the one that more entries are read of. */
+const used = ref(props.file)
 /* What a person said that the columns of a table hold; empty leaves it to the headings. */
 const columns = ref<ResultField[]>([])
 
@@ -18,20 +20,33 @@ function columnTo(at: number, field: string) {
   columns.value = read.value!.columns.map((c, i) =>
     i === at ? (field as ResultField) : c === field ? '' : c,
   )
-  preview.mutate({ file: props.file, columns: columns.value })
+  preview.mutate({ file: used.value, columns: columns.value })
 }
 
+/** Shows what is read of a file, and returns how many entries it has. */
+const look = (file: File) =>
+  preview
+    .mutateAsync({ file, columns: [] })
+    .then((r) => r.entries.length)
+    .catch(() => 0)
+
+const read = computed(() => preview.data.value)
 watch(
   () => props.file,
-  (file) => {
+  async (file) => {
     keep.reset()
     columns.value = []
-    preview.mutate({ file, columns: [] })
+    used.value = file
+    const others = props.other ? await look(props.other) : 0
+    if ((await look(file)) < others && props.other) {
+      used.value = props.other
+      await look(props.other)
+    }
+    asked.value = read.value?.phrase || asked.value
   },
   { immediate: true },
 )
 
-const read = computed(() => preview.data.value)
 const counts = computed(() =>
   parts
     .map((p) => ({ p, n: read.value?.entries.filter((e) => e.part === p).length ?? 0 }))
@@ -42,7 +57,7 @@ const counts = computed(() =>
 
 async function use() {
   const ok = await keep
-    .mutateAsync({ file: props.file, phrase: asked.value, columns: columns.value })
+    .mutateAsync({ file: used.value, phrase: asked.value, columns: columns.value })
     .catch(() => null)
   if (ok) emit('done', ok)
 }

@@ -1,16 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { fileOfPaste } from './results'
+import { filesOfPaste } from './results'
 
-const paste = (of: Record<string, string>) => fileOfPaste({ getData: (type: string) => of[type] ?? '' })
+const paste = (of: Record<string, string>) =>
+  filesOfPaste({ getData: (type: string) => of[type] ?? '' }).map((f) => f.name)
 
 describe('a pasted page of results', () => {
-  it('is its HTML where that has links', () => {
-    expect(paste({ 'text/html': '<p><a href="http://a.example/">A</a>', 'text/plain': 'A' })?.name).toBe(
+  it('is its HTML where that has links, and its text', () => {
+    expect(paste({ 'text/html': '<p><a href="http://a.example/">A</a>', 'text/plain': 'A' })).toEqual([
       'pasted results.html',
-    )
+      'pasted results.txt',
+    ])
   })
   it('is its text where the HTML tells no address', () => {
-    expect(paste({ 'text/html': '<b>A</b>', 'text/plain': 'A' })?.name).toBe('pasted results.txt')
+    expect(paste({ 'text/html': '<b>A</b>', 'text/plain': 'A' })).toEqual(['pasted results.txt'])
   })
-  it('is nothing where nothing was copied', () => expect(paste({ 'text/plain': ' \n' })).toBeUndefined())
+  it('is nothing where nothing was copied', () => expect(paste({ 'text/plain': ' \n' })).toEqual([]))
 })

@@ -10,14 +10,16 @@ export const partNames: Record<ResultPart, string> = {
 export const parts = Object.keys(partNames) as ResultPart[]
 
 /**
- * What was copied of a page of results, as a file: its HTML where that has links, for it tells
- * the addresses, else its text.
+ * What was copied of a page of results, as files: its HTML where that has links, for it tells
+ * the addresses, and its text. Of both the one counts that more entries are read of.
  */
-export function fileOfPaste(data: Pick<DataTransfer, 'getData'>): File | undefined {
+export function filesOfPaste(data: Pick<DataTransfer, 'getData'>): File[] {
   const html = data.getData('text/html')
-  if (/<a\s[^>]*href/i.test(html)) return new File([html], 'pasted results.html', { type: 'text/html' })
   const text = data.getData('text/plain')
-  return text.trim() ? new File([text], 'pasted results.txt', { type: 'text/plain' }) : undefined
+  const files: File[] = []
+  if (/<a\s[^>]*href/i.test(html)) files.push(new File([html], 'pasted results.html', { type: 'text/html' }))
+  if (text.trim()) files.push(new File([text], 'pasted results.txt', { type: 'text/plain' }))
+  return files
 }
 
 /** What a column of a table of results may hold. */
