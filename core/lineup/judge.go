@@ -23,8 +23,9 @@ type Evidence struct {
 	// Read is the entry's page and Root the first page of its site, nil if they were not
 	// read.
 	Read, Root *page.Page
-	// NamesService reports whether words name a service of the client, nil if none is known.
-	NamesService func(string) bool
+	// NamesService reports whether words name a service of the client, NamesPlace a place of it; nil if none
+	// is known.
+	NamesService, NamesPlace func(string) bool
 }
 
 const (
@@ -55,6 +56,14 @@ func Judge(e Entry, ev Evidence) (Kind, Reason) {
 			return Directory, Reason{Code: ManyListings, Number: n}
 		}
 	}
+	if ev.Read == nil && e.Part == Organic {
+		if quote := rankedFirms.FindString(e.Name); quote != "" {
+			return Directory, Reason{Code: ListTitle, Quote: quote}
+		}
+		if folders := filedFirms(e, ev); folders != "" {
+			return Directory, Reason{Code: FiledByPlace, Quote: folders}
+		}
+	}
 	if ev.Trades >= directoryTrades {
 		return Directory, Reason{Code: ManyTrades, Number: ev.Trades}
 	}
@@ -70,6 +79,39 @@ func Judge(e Entry, ev Evidence) (Kind, Reason) {
 		}
 	}
 	return Business, Reason{}
+}
+
+// rankedFirms is a title that counts firms.
+var rankedFirms = regexp.MustCompile(
+	`(?i)\b\d{1,4}\+?\s+(?:\p{L}+\s+)?(?:compan(?:y|ies)|firms|contractors|businesses|pros|professionals|` +
+		`providers|listings|tradesmen|artisans|entreprises|betriebe|firmen|anbieter|treffer|empresas|profesionales|` +
+		`aziende|imprese|bedrijven)\b`)
+
+// filedFirms returns the folders of an address that is one of a directory's: a service and a place stand as
+// folders of it, and the name of its site holds neither (rule 6.1). Empty for none.
+func filedFirms(e Entry, ev Evidence) string {
+	u, err := url.Parse(e.URL)
+	if err != nil || ev.NamesService == nil || ev.NamesPlace == nil {
+		return ""
+	}
+	words := func(s string) string { return strings.NewReplacer("-", " ", "_", " ", ".", " ").Replace(s) }
+	folders := strings.Split(strings.Trim(u.Path, "/"), "/")
+	host := words(u.Hostname())
+	if len(folders) < 2 || ev.NamesService(host) || ev.NamesPlace(host) {
+		return ""
+	}
+	service, place := -1, -1
+	for i, f := range folders {
+		if ev.NamesPlace(words(f)) {
+			place = i
+		} else if ev.NamesService(words(f)) {
+			service = i
+		}
+	}
+	if service < 0 || place < 0 {
+		return ""
+	}
+	return "/" + strings.Join(folders, "/")
 }
 
 // SameNumber reports whether two telephone numbers are one, whatever way they are written.

@@ -95,3 +95,22 @@ func TestTakeChains(t *testing.T) {
 	assert.Equal(t, ManyStates, entries[3].Reason.Code, "what it is says why")
 	assert.False(t, Open(entries[2]))
 }
+
+// rule 6.1: a directory whose page cannot be read is told by its title and its address.
+func TestUnreadDirectories(t *testing.T) {
+	ev := Evidence{NamesService: func(s string) bool { return strings.Contains(s, "sweep") },
+		NamesPlace: func(s string) bool { return strings.Contains(s, "tarn harbor") }}
+	for _, c := range []struct {
+		name, url string
+		want      Kind
+	}{
+		{"Chimney sweeps - Ledger", "https://ledger.example/me/tarn-harbor/chimney-sweep", Directory},
+		{"Chimney Sweep Tarn Harbor: 18 companies", "https://ledger.example/x", Directory},
+		{"Chimney sweep in Tarn Harbor", "https://tarn-harbor-sweeps.example/tarn-harbor/chimney-sweep", Business},
+		{"Chimney sweep in Tarn Harbor", "https://harborflue.example/tarn-harbor/", Business},
+		{"Chimney sweep, 25 years", "https://harborflue.example/", Business},
+	} {
+		kind, _ := Judge(Entry{Part: Organic, Name: c.name, URL: c.url}, ev)
+		assert.Equal(t, c.want, kind, c.url)
+	}
+}

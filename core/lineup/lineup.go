@@ -93,11 +93,12 @@ type ReasonCode string
 // The reasons.
 const (
 	IsClient        ReasonCode = "is_client"
-	ListTitle       ReasonCode = "list_title"    // the words of its title
-	ManyListings    ReasonCode = "many_listings" // how many businesses it lists
-	ManyTrades      ReasonCode = "many_trades"   // in lineups of how many trades its site stands
-	ManyStates      ReasonCode = "many_states"   // for how many states its site has pages
-	SellsGoods      ReasonCode = "sells_goods"   // what says so
+	ListTitle       ReasonCode = "list_title"     // the words of its title
+	ManyListings    ReasonCode = "many_listings"  // how many businesses it lists
+	FiledByPlace    ReasonCode = "filed_by_place" // the folders of its address
+	ManyTrades      ReasonCode = "many_trades"    // in lineups of how many trades its site stands
+	ManyStates      ReasonCode = "many_states"    // for how many states its site has pages
+	SellsGoods      ReasonCode = "sells_goods"    // what says so
 	NoServiceWord   ReasonCode = "no_service_word"
 	SamePhone       ReasonCode = "same_phone"
 	SaidByHand      ReasonCode = "said_by_hand" // for which client, empty for this one
@@ -113,7 +114,8 @@ const (
 
 // ReasonCodes returns all of them.
 func ReasonCodes() []ReasonCode {
-	return []ReasonCode{IsClient, ListTitle, ManyListings, ManyTrades, ManyStates, SellsGoods, NoServiceWord, SamePhone,
+	return []ReasonCode{IsClient, ListTitle, ManyListings, FiledByPlace, ManyTrades, ManyStates, SellsGoods,
+		NoServiceWord, SamePhone,
 		SaidByHand, IsPaid, IsSponsored, HasNoSite, TakenAlready, BeyondPack, BeyondMost, DismissedByHand, TakenByHand}
 }
 

@@ -132,7 +132,8 @@ func TestFirstOrganic(t *testing.T) {
 		{Part: Organic, Position: 3, Name: "two's page", URL: "https://two.example/a", Kind: Business},
 		{Part: Organic, Position: 4, Name: "three's page", URL: "https://three.example/a", Kind: Business},
 		{Part: Organic, Position: 5, Name: "four", URL: "https://four.example/", Kind: Business},
-		{Part: Typed, Position: 1, Name: "four typed", URL: "http://www.four.example/shop", Kind: Business, Taken: true},
+		{Part: Typed, Position: 1, Name: "four typed", URL: "http://www.four.example/shop", Kind: Business,
+			Taken: true},
 	}
 	rules := StandardRules()
 	rules.Take(entries)

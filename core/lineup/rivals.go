@@ -94,7 +94,8 @@ func (r Rules) sort(list []int, entries []Entry) {
 		}
 	}
 	isFirst := func(e Entry) bool { // on the map too
-		return first.URL != "" && e.URL != "" && (Domain(e.URL) == Domain(first.URL) || SameNumber(e.Phone, first.Phone))
+		return first.URL != "" && e.URL != "" &&
+			(Domain(e.URL) == Domain(first.URL) || SameNumber(e.Phone, first.Phone))
 	}
 	inPack := slices.ContainsFunc(entries, func(e Entry) bool {
 		return e.Part == Map && !e.Sponsored && e.Position <= r.Pack && isFirst(e)

@@ -69,6 +69,30 @@ func TestSearchesAreKept(t *testing.T) {
 	assert.Error(t, err)
 }
 
+// A list of sites is taken as text, each line a domain and what it is; one that cannot be read keeps none.
+func TestImportSites(t *testing.T) {
+	a, _ := open(t, &web{})
+	kinds, err := a.Lineup.ImportSites(ctx,
+		"# ours\nTownledger.example\nhttps://www.hearthway.example/me, chain\n\nneighborlist.example list article\n")
+	require.NoError(t, err)
+	got := map[string]view.EntryKind{}
+	for _, k := range kinds {
+		got[k.Domain] = k.Kind
+	}
+	assert.Equal(t, map[string]view.EntryKind{"townledger.example": "directory", "hearthway.example": "chain",
+		"neighborlist.example": "list_article"}, got)
+	for list, want := range map[string]string{"a.example directory\nnothing here": "site_line_unread",
+		" \n# none": "site_list_empty", "b.example client": "site_line_unread"} {
+		_, err := a.Lineup.ImportSites(ctx, list)
+		f, ok := fault.Of(err)
+		require.True(t, ok, list)
+		assert.Equal(t, want, string(f.Code), list)
+	}
+	kinds, err = a.Lineup.SiteKinds(ctx)
+	require.NoError(t, err)
+	assert.Len(t, kinds, 3)
+}
+
 // What is said of a site holds for all clients, is listed with where it was said, and is
 // taken back.
 func TestSiteKinds(t *testing.T) {

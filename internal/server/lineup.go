@@ -98,6 +98,12 @@ type tableInput struct {
 	}
 }
 
+type siteListInput struct {
+	Body struct {
+		List string `json:"list" maxLength:"100000" doc:"A line each: a domain and its kind, directory where none is told"`
+	}
+}
+
 // resultsForm is a page of results as a form sends it.
 type resultsForm struct {
 	File   huma.FormFile `form:"file" required:"true" doc:"HTML, MHTML, copied text or CSV"`
@@ -176,6 +182,10 @@ func (r api) lineup() {
 	handle(r, get, "/site-kinds", "siteKinds", "What was said of sites, for all clients",
 		func(ctx context.Context, _ *struct{}) ([]view.SiteKind, error) {
 			return r.app.Lineup.SiteKinds(ctx)
+		})
+	handle(r, put, "/site-kinds", "importSiteKinds", "Keep a list of sites with what they are, for all clients",
+		func(ctx context.Context, in *siteListInput) ([]view.SiteKind, error) {
+			return r.app.Lineup.ImportSites(ctx, in.Body.List)
 		})
 	handle(r, remove, "/clients/{client}/site-kinds/{domain}", "forgetSiteKind", "Take back what was said of a site",
 		func(ctx context.Context, in *siteKindInput) (*view.Lineup, error) {

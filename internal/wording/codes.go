@@ -146,6 +146,8 @@ func Entry(r lineup.Reason) string {
 		return "the client"
 	case lineup.ListTitle:
 		return "its title says " + quoted(r.Quote)
+	case lineup.FiledByPlace:
+		return "its address files firms by service and place: " + r.Quote
 	case lineup.ManyListings:
 		return "lists " + Count(r.Number, "business", "businesses")
 	case lineup.ManyTrades:

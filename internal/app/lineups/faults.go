@@ -10,5 +10,7 @@ var (
 	EntryWithoutSite = fault.Define1("entry_without_site", "name")
 	EntryNoName      = fault.Define0("entry_no_name")
 	KindOfClient     = fault.Define0("kind_of_client")
+	SiteListEmpty    = fault.Define0("site_list_empty")
+	SiteLineUnread   = fault.Define2("site_line_unread", "line", "text")
 	SomeRivalsAdded  = fault.Define1("some_rivals_added", "added")
 )

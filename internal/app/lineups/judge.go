@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"inktally/core/lineup"
+	"inktally/core/place"
 	"inktally/core/text"
 	"inktally/internal/fetch"
 	"inktally/internal/source"
@@ -69,12 +70,12 @@ type evidence struct {
 	said          map[string]store.SiteKind
 	trades        map[string]map[string]bool // by domain
 	trade         string
-	names         func(string) bool
+	names, places func(string) bool
 }
 
 func (l *Lineup) evidence(ctx context.Context, k *study.Known) (*evidence, error) {
 	ev := &evidence{phone: k.Client.Phone, trade: k.Client.Trade, said: map[string]store.SiteKind{},
-		trades: map[string]map[string]bool{}, names: namesService(k)}
+		trades: map[string]map[string]bool{}, names: namesService(k), places: namesPlace(k)}
 	if home, err := study.HomePage(k.Pages); err == nil {
 		ev.domain = lineup.Domain(home.URL)
 	}
@@ -104,7 +105,25 @@ func (ev *evidence) of(e lineup.Entry) lineup.Evidence {
 	domain := lineup.Domain(e.URL)
 	said := ev.said[domain]
 	return lineup.Evidence{ClientDomain: ev.domain, ClientPhone: ev.phone, Said: said.Kind, SaidFor: said.SaidFor,
-		Trades: len(ev.trades[domain]), NamesService: ev.names}
+		Trades: len(ev.trades[domain]), NamesService: ev.names, NamesPlace: ev.places}
+}
+
+// namesPlace reports whether a text names a place of the client; nil as long as it has none.
+func namesPlace(k *study.Known) func(string) bool {
+	if len(k.Places) == 0 {
+		return nil
+	}
+	return func(s string) bool {
+		tokens := text.Tokens(s)
+		for _, p := range k.Places {
+			for _, form := range p.Forms() {
+				if place.Index(tokens, form) >= 0 {
+					return true
+				}
+			}
+		}
+		return false
+	}
 }
 
 // namesService reports whether a text has a word of a service of the client; nil as long as it

@@ -35,6 +35,10 @@ export function useEntries(client: Id) {
           }),
         ),
     }),
+    importKinds: useMutation({
+      mutationFn: (list: string) => taken(api.PUT('/api/site-kinds', { body: { list } })),
+      onSettled,
+    }),
     forgetKind: useMutation({
       mutationFn: (domain: string) =>
         taken(

@@ -1352,7 +1352,8 @@ export interface paths {
         };
         /** What was said of sites, for all clients */
         get: operations["siteKinds"];
-        put?: never;
+        /** Keep a list of sites with what they are, for all clients */
+        put: operations["importSiteKinds"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2069,7 +2070,7 @@ export interface components {
         };
         EntryWhy: {
             /** @enum {string} */
-            code: "" | "is_client" | "list_title" | "many_listings" | "many_trades" | "many_states" | "sells_goods" | "no_service_word" | "same_phone" | "said_by_hand" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand" | "taken_by_hand";
+            code: "" | "is_client" | "list_title" | "many_listings" | "filed_by_place" | "many_trades" | "many_states" | "sells_goods" | "no_service_word" | "same_phone" | "said_by_hand" | "is_paid" | "is_sponsored" | "has_no_site" | "taken_already" | "beyond_pack" | "beyond_most" | "dismissed_by_hand" | "taken_by_hand";
             says: string;
         };
         Evidence: {
@@ -2099,7 +2100,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -3132,7 +3133,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -3703,6 +3704,10 @@ export interface components {
             said_at: string;
             /** @description The client for whom it was said */
             said_for: string;
+        };
+        SiteListInputBody: {
+            /** @description A line each: a domain and its kind, directory where none is told */
+            list: string;
         };
         SitePage: {
             /** @description A person said what it is for */
@@ -7343,6 +7348,41 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteKind"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importSiteKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteListInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Changed?: string;
+                    Revision?: number;
                     [name: string]: unknown;
                 };
                 content: {

@@ -2,6 +2,7 @@
 import { useEntries, useSiteKinds } from '@/api/lineup'
 import { moment } from '@/parts/format'
 import { kindName } from './entries'
+import SiteList from './SiteList.vue'
 
 /** What was said of sites holds for all clients; here it is taken back. */
 const props = defineProps<{ client: number }>()
@@ -10,8 +11,9 @@ const { forgetKind } = useEntries(() => props.client)
 </script>
 
 <template>
-  <section v-if="kinds?.length" class="kinds" data-site-kinds>
+  <section v-if="kinds" class="kinds" data-site-kinds>
     <h2>Remembered for all clients</h2>
+    <SiteList :client="client" :kinds="kinds" />
     <ul class="lines">
       <li v-for="k in kinds" :key="k.domain">
         <span>

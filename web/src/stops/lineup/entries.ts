@@ -1,4 +1,4 @@
-import type { Entry, Recorded } from '@/api/client'
+import type { Entry, Recorded, SiteKind } from '@/api/client'
 
 /** The kinds that a person may say, with the key that says each. */
 export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [
@@ -12,6 +12,10 @@ export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [
 
 export const kindName = (kind: Entry['kind']) =>
   kind === 'client' ? 'the client' : (kindKeys.find((k) => k.kind === kind)?.name ?? kind)
+
+/** A list of sites as text: a line each, the domain and what it is. */
+export const siteListOf = (kinds: SiteKind[]) =>
+  kinds.map((k) => `${k.domain} ${k.kind.replaceAll('_', ' ')}\n`).join('')
 
 /** The kind that a key says, undefined for none. */
 export const kindOfKey = (key: string) => kindKeys.find((k) => k.key === key.toLowerCase())?.kind

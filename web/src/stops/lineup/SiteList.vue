@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useEntries } from '@/api/lineup'
+import type { SiteKind } from '@/api/client'
+import { siteListOf } from './entries'
+
+/** The list of sites as text: to keep it elsewhere, and to bring one in. */
+const props = defineProps<{ client: number; kinds: SiteKind[] }>()
+const { importKinds } = useEntries(() => props.client)
+const open = ref(false)
+const typed = ref('')
+const text = computed(() => 'data:text/plain;charset=utf-8,' + encodeURIComponent(siteListOf(props.kinds)))
+
+async function add() {
+  const kept = await importKinds.mutateAsync(typed.value).catch(() => null)
+  if (kept) [typed.value, open.value] = ['', false]
+}
+</script>
+
+<template>
+  <div class="list">
+    <button class="link" type="button" @click="open = !open">Import a list</button>
+    <a v-if="kinds.length" class="link" :href="text" download="sites.txt">Save as .txt</a>
+    <form v-if="open" @submit.prevent="add">
+      <textarea
+        v-model="typed"
+        class="field mono"
+        name="site_list"
+        rows="4"
+        aria-label="A domain and what it is on each line"
+        placeholder="townledger.example directory
+hearthway.example chain"
+      ></textarea>
+      <button class="press" type="submit" :disabled="!typed.trim() || importKinds.isPending.value">
+        Add sites
+      </button>
+      <p v-if="importKinds.error.value" class="mistake" role="alert">{{ importKinds.error.value.message }}</p>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.list {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: baseline;
+}
+form {
+  flex-basis: 100%;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+textarea {
+  width: 100%;
+}
+</style>
