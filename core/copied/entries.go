@@ -46,33 +46,50 @@ func (c *copied) beside(at int) (lineEntry, bool) {
 	case runOn:
 		e = c.runOn(at)
 	case len(above) == 0:
-		if title, ok := c.loneBefore(at); ok && c.lone {
-			e.title, e.lo = title, title
-		} else if c.titleLike(at + 1) {
-			e.title = at + 1
-		}
+		c.underNothing(&e)
 	case len(above) == 1:
-		title, lone := c.loneBefore(above[0])
-		named := namesSite(c.lines[above[0]].text, c.lines[at].domain) || c.named || c.lines[at].trail
-		switch {
-		case named && c.titleBelow(at) && (c.below || !lone):
-			e.title, e.lo = at+1, above[0]
-		case lone && (c.lone || named):
-			e.title, e.lo = title, title
-		case titleLike(c.lines[above[0]].text):
-			e.title, e.lo = above[0], above[0]
-		}
+		c.underOne(&e, above[0])
 	default:
-		for _, i := range above {
-			if c.titleLike(i) {
-				e.title, e.lo = i, i
-				break
-			}
+		if i := slices.IndexFunc(above, c.titleLike); i >= 0 {
+			e.title, e.lo = above[i], above[i]
 		}
 	}
 	if e.title < 0 {
 		return e, false
 	}
+	c.labeled(&e)
+	return e, true
+}
+
+// underNothing finds the title of an address that is the first line of its paragraph: the line that stands
+// by itself before it, where titles do so, else the one below it.
+func (c *copied) underNothing(e *lineEntry) {
+	if title, ok := c.loneBefore(e.address); ok && c.lone {
+		e.title, e.lo = title, title
+	} else if c.titleLike(e.address + 1) {
+		e.title = e.address + 1
+	}
+}
+
+// underOne finds the title of an address with one line over it: that line, or where it is the name of the
+// site, the line below or the one that stands by itself before.
+func (c *copied) underOne(e *lineEntry, above int) {
+	title, lone := c.loneBefore(above)
+	at := e.address
+	named := namesSite(c.lines[above].text, c.lines[at].domain) || c.named || c.lines[at].trail
+	switch {
+	case named && c.titleBelow(at) && (c.below || !lone):
+		e.title, e.lo = at+1, above
+	case lone && (c.lone || named):
+		e.title, e.lo = title, title
+	case titleLike(c.lines[above].text):
+		e.title, e.lo = above, above
+	}
+}
+
+// labeled tells whether an entry is said to be paid for: over it, in it, or beside its address.
+func (c *copied) labeled(e *lineEntry) {
+	at := e.address
 	for i := e.lo; i >= max(0, e.lo-1); i-- {
 		if c.lines[i].label && (i == e.lo || c.starts[e.lo] <= i) {
 			e.ad, e.lo = true, i
@@ -82,7 +99,6 @@ func (c *copied) beside(at int) (lineEntry, bool) {
 		e.ad = e.ad || c.lines[i].label
 	}
 	e.ad = e.ad || entry.IsAdBeside(c.lines[at].text)
-	return e, true
 }
 
 // runOn finds the title of an address in a text without empty lines: the line above it, or the one
@@ -161,21 +177,28 @@ func snippetLike(line string) bool {
 // business.
 var leadingRating = regexp.MustCompile(`^\W*[1-5][.,]\d(\D|$)`)
 
+// rates reports whether a line says what people say of a firm, or that nobody does.
+func (l *line) rates() bool {
+	n := utf8.RuneCountInString(l.text)
+	return !l.gone && l.domain == "" && (leadingRating.MatchString(l.text) || n < 60 && entry.IsRating(l.text) ||
+		n < 40 && entry.IsUnrated(l.text))
+}
+
+// mayName reports whether a line may be the name of a firm that looks like no title.
+func (l *line) mayName() bool {
+	return utf8.RuneCountInString(l.text) > 2 && l.domain == "" && !l.label && !snippetLike(l.text)
+}
+
 // business finds a business by the rating or the lack of one below its name.
 func (c *copied) business(at int, titles map[int]bool, webs map[int]lineEntry) (lineEntry, bool) {
-	l := c.lines[at]
-	rated := leadingRating.MatchString(l.text) || entry.IsRating(l.text) && utf8.RuneCountInString(l.text) < 60
-	if l.gone || l.domain != "" || !rated &&
-		!(utf8.RuneCountInString(l.text) < 40 && entry.IsUnrated(l.text)) {
+	if !c.lines[at].rates() {
 		return lineEntry{}, false
 	}
 	name := at - 1
 	if name >= 0 && c.lines[name].label {
 		name--
 	}
-	if name < 0 || !c.titleLike(name) && (utf8.RuneCountInString(c.lines[name].text) < 3 ||
-		c.lines[name].domain != "" ||
-		c.lines[name].label || snippetLike(c.lines[name].text)) {
+	if name < 0 || !c.titleLike(name) && !c.lines[name].mayName() {
 		return lineEntry{}, false
 	}
 	if web, ok := webs[c.starts[at]]; titles[name] || ok && at > web.lo && !c.crowded(at) {

@@ -248,15 +248,7 @@ func (j *Judge) ofForm(words []word, at, n int) bool {
 // me or a word of hiring. A word that nothing is known of makes it unsure, and
 // without a place it is not ready.
 func (j *Judge) ready(words []word, about about, judged Judgement) (Intent, Reason) {
-	service := about.service
-	if service == "" {
-		service = strings.Join(judged.Unfamiliar, " ")
-		for _, w := range words {
-			if slices.Contains(about.thing, w.stem) {
-				service = w.text
-			}
-		}
-	}
+	service := serviceOf(words, about, judged)
 	placed := about.whole || about.alone && j.sold(about.thing) && (len(about.thing) > 1 || len(judged.Unfamiliar) == 0)
 	code, at := ServiceIn, judged.Place
 	if at == "" && judged.Near {
@@ -272,19 +264,29 @@ func (j *Judge) ready(words []word, about about, judged Judgement) (Intent, Reas
 	if maker := j.judged(words, MakerWord); maker != "" && about.whole && !about.alone {
 		wish = maker // who works on its goods is hired, wherever (rule 3.6)
 	}
-	if wish == "" && at != "" {
+	switch known := len(judged.Unfamiliar) == 0; {
+	case wish != "" && known:
+		return Hire, Reason{ServiceToHire, []string{wish, service}}
+	case at != "":
 		return Broad, Reason{PartOfService, []string{at, service}}
-	}
-	if wish == "" {
+	case wish == "":
 		return Broad, Reason{ServiceAlone, []string{service}}
 	}
-	if len(judged.Unfamiliar) > 0 && at != "" {
-		return Broad, Reason{PartOfService, []string{at, service}}
+	return Broad, Reason{UnknownAlone, []string{judged.Unfamiliar[0]}}
+}
+
+// serviceOf returns what a phrase names of a service: the service, else a word of its thing, else what is not
+// known.
+func serviceOf(words []word, about about, judged Judgement) string {
+	if about.service != "" {
+		return about.service
 	}
-	if len(judged.Unfamiliar) > 0 {
-		return Broad, Reason{UnknownAlone, []string{judged.Unfamiliar[0]}}
+	for i := len(words) - 1; i >= 0; i-- {
+		if slices.Contains(about.thing, words[i].stem) {
+			return words[i].text
+		}
 	}
-	return Hire, Reason{ServiceToHire, []string{wish, service}}
+	return strings.Join(judged.Unfamiliar, " ")
 }
 
 // wish returns the word of hiring in a phrase. Beside a thing alone the words of

@@ -51,21 +51,8 @@ func Judge(e Entry, ev Evidence) (Kind, Reason) {
 	if quote := listed(e.Name); quote != "" {
 		return ListArticle, Reason{Code: ListTitle, Quote: quote}
 	}
-	if ev.Read != nil {
-		if n := len(ev.Read.Details().Phones); n >= directoryListings {
-			return Directory, Reason{Code: ManyListings, Number: n}
-		}
-	}
-	if ev.Read == nil && e.Part == Organic {
-		if quote := rankedFirms.FindString(e.Name); quote != "" {
-			return Directory, Reason{Code: ListTitle, Quote: quote}
-		}
-		if folders := filedFirms(e, ev); folders != "" {
-			return Directory, Reason{Code: FiledByPlace, Quote: folders}
-		}
-	}
-	if ev.Trades >= directoryTrades {
-		return Directory, Reason{Code: ManyTrades, Number: ev.Trades}
+	if why := directory(e, ev); why.Code != "" {
+		return Directory, why
 	}
 	if n := max(States(ev.Read), States(ev.Root)); n >= chainStates {
 		return Chain, Reason{Code: ManyStates, Number: n}
@@ -100,18 +87,39 @@ func filedFirms(e Entry, ev Evidence) string {
 	if len(folders) < 2 || ev.NamesService(host) || ev.NamesPlace(host) {
 		return ""
 	}
-	service, place := -1, -1
-	for i, f := range folders {
+	filed, placed := false, false
+	for _, f := range folders {
 		if ev.NamesPlace(words(f)) {
-			place = i
+			placed = true
 		} else if ev.NamesService(words(f)) {
-			service = i
+			filed = true
 		}
 	}
-	if service < 0 || place < 0 {
+	if !filed || !placed {
 		return ""
 	}
 	return "/" + strings.Join(folders, "/")
+}
+
+// directory returns why an entry is a directory; without a code it is none.
+func directory(e Entry, ev Evidence) Reason {
+	if ev.Read != nil {
+		if n := len(ev.Read.Details().Phones); n >= directoryListings {
+			return Reason{Code: ManyListings, Number: n}
+		}
+	}
+	if ev.Read == nil && e.Part == Organic {
+		if quote := rankedFirms.FindString(e.Name); quote != "" {
+			return Reason{Code: ListTitle, Quote: quote}
+		}
+		if folders := filedFirms(e, ev); folders != "" {
+			return Reason{Code: FiledByPlace, Quote: folders}
+		}
+	}
+	if ev.Trades >= directoryTrades {
+		return Reason{Code: ManyTrades, Number: ev.Trades}
+	}
+	return Reason{}
 }
 
 // SameNumber reports whether two telephone numbers are one, whatever way they are written.

@@ -80,43 +80,62 @@ func (r Rules) Rivals(entries []Entry) []int {
 // sort orders entries: the first organic business, firms in both parts, the map pack, organic ones, typed
 // ones; within each by position.
 func (r Rules) sort(list []int, entries []Entry) {
-	organic := map[string]bool{}
-	var first Entry // the first organic business
+	k := r.ranking(entries)
+	slices.SortStableFunc(list, func(a, b int) int {
+		return cmp.Or(cmp.Compare(k.rank(entries[a]), k.rank(entries[b])),
+			cmp.Compare(entries[a].Position, entries[b].Position))
+	})
+}
+
+// ranking is in which order the parts of a lineup are taken.
+type ranking struct {
+	rules   Rules
+	organic map[string]bool // the domains of the first organic results
+	// first is the first organic business, inPack whether it stands in the pack too.
+	first  Entry
+	inPack bool
+}
+
+func (r Rules) ranking(entries []Entry) ranking {
+	k := ranking{rules: r, organic: map[string]bool{}}
 	for _, e := range entries {
 		if e.Part != Organic {
 			continue
 		}
 		if e.Position <= r.Organic {
-			organic[Domain(e.URL)] = true
+			k.organic[Domain(e.URL)] = true
 		}
-		if e.Kind == Business && e.URL != "" && (first.URL == "" || e.Position < first.Position) {
-			first = e
+		if e.Kind == Business && e.URL != "" && (k.first.URL == "" || e.Position < k.first.Position) {
+			k.first = e
 		}
 	}
-	isFirst := func(e Entry) bool { // on the map too
-		return first.URL != "" && e.URL != "" &&
-			(Domain(e.URL) == Domain(first.URL) || SameNumber(e.Phone, first.Phone))
-	}
-	inPack := slices.ContainsFunc(entries, func(e Entry) bool {
-		return e.Part == Map && !e.Sponsored && e.Position <= r.Pack && isFirst(e)
+	k.inPack = slices.ContainsFunc(entries, func(e Entry) bool {
+		return !e.Sponsored && k.packed(e) && k.isFirst(e)
 	})
-	rank := func(e Entry) int {
-		switch {
-		case isFirst(e) && (e.Part == Map && e.Position <= r.Pack || e.Part == Organic && !inPack):
-			return -1
-		case e.Part == Map && e.Position <= r.Pack && e.URL != "" && organic[Domain(e.URL)]:
-			return 0
-		case e.Part == Map:
-			return 1
-		case e.Part == Organic:
-			return 2
-		}
+	return k
+}
+
+// packed reports whether an entry stands among the places of the pack that count.
+func (k ranking) packed(e Entry) bool { return e.Part == Map && e.Position <= k.rules.Pack }
+
+// isFirst reports whether an entry is of the first organic business.
+func (k ranking) isFirst(e Entry) bool {
+	return k.first.URL != "" && e.URL != "" &&
+		(Domain(e.URL) == Domain(k.first.URL) || SameNumber(e.Phone, k.first.Phone))
+}
+
+func (k ranking) rank(e Entry) int {
+	switch {
+	case k.isFirst(e) && (k.packed(e) || e.Part == Organic && !k.inPack):
+		return 0
+	case k.packed(e) && e.URL != "" && k.organic[Domain(e.URL)]:
+		return 1
+	case e.Part == Map:
+		return 2
+	case e.Part == Organic:
 		return 3
 	}
-	slices.SortStableFunc(list, func(a, b int) int {
-		return cmp.Or(cmp.Compare(rank(entries[a]), rank(entries[b])),
-			cmp.Compare(entries[a].Position, entries[b].Position))
-	})
+	return 4
 }
 
 // openUpTo is the last organic position that is worth having (rule 6.4).

@@ -62,35 +62,73 @@ func PostcodeAt(tokens []string, country string) (Postcode, bool) {
 	if len(tokens) > 1 {
 		second = tokens[1]
 	}
-	is := func(c string) bool { return country == "" || country == c || country == "IE" && c == "GB" }
-	switch {
-	case is("GB") && matchArea(britishWhole, first) != "":
-		return Postcode{"GB", matchArea(britishWhole, first), 1}, true
-	case is("GB") && matchArea(britishOutward, first) != "":
-		n := 1
-		if britishInward.MatchString(second) {
-			n = 2
+	for _, form := range []struct {
+		country string
+		read    func(first, second string) (area string, tokens int)
+	}{{"GB", britishCode}, {"IE", irishCode}, {"US", americanCode}, {country, digitCode(country)},
+		{"CA", canadianCode}} {
+		local := country == form.country || country == "IE" && form.country == "GB"
+		if !local && (country != "" || form.country == "IE") {
+			continue
 		}
-		return Postcode{"GB", matchArea(britishOutward, first), n}, true
-	case country == "IE" && irishWhole.MatchString(first):
-		return Postcode{"IE", first[:2], 1}, true
-	case country == "IE" && irishKey.MatchString(first) && irishSecond.MatchString(second):
-		return Postcode{"IE", first[:2], 2}, true
-	case is("US") && zipCode.MatchString(first):
-		return Postcode{"US", first[:2], 1}, true
-	case fiveDigits[country] && zipCode.MatchString(first), digitsFour[country] && fourDigits.MatchString(first) &&
-		!aYear.MatchString(first):
-		return Postcode{country, first[:2], 1}, true
-	case is("CA") && canadianWhole.MatchString(first):
-		return Postcode{"CA", first[:2], 1}, true
-	case is("CA") && canadianForward.MatchString(first):
-		n := 1
-		if canadianLocal.MatchString(second) {
-			n = 2
+		if area, n := form.read(first, second); area != "" {
+			return Postcode{form.country, area, n}, true
 		}
-		return Postcode{"CA", first[:2], n}, true
 	}
 	return Postcode{}, false
+}
+
+func britishCode(first, second string) (string, int) {
+	if area := matchArea(britishWhole, first); area != "" {
+		return area, 1
+	}
+	return matchArea(britishOutward, first), withSecond(britishInward, second)
+}
+
+func irishCode(first, second string) (string, int) {
+	switch {
+	case irishWhole.MatchString(first):
+		return first[:2], 1
+	case irishKey.MatchString(first) && irishSecond.MatchString(second):
+		return first[:2], 2
+	}
+	return "", 0
+}
+
+func americanCode(first, _ string) (string, int) {
+	if !zipCode.MatchString(first) {
+		return "", 0
+	}
+	return first[:2], 1
+}
+
+// digitCode reads the codes of the countries that write digits alone.
+func digitCode(country string) func(first, second string) (string, int) {
+	return func(first, _ string) (string, int) {
+		five := fiveDigits[country] && zipCode.MatchString(first)
+		if !five && !(digitsFour[country] && fourDigits.MatchString(first) && !aYear.MatchString(first)) {
+			return "", 0
+		}
+		return first[:2], 1
+	}
+}
+
+func canadianCode(first, second string) (string, int) {
+	switch {
+	case canadianWhole.MatchString(first):
+		return first[:2], 1
+	case canadianForward.MatchString(first):
+		return first[:2], withSecond(canadianLocal, second)
+	}
+	return "", 0
+}
+
+// withSecond returns how many tokens a code is, by whether its second part follows.
+func withSecond(form *regexp.Regexp, second string) int {
+	if form.MatchString(second) {
+		return 2
+	}
+	return 1
 }
 
 func matchArea(form *regexp.Regexp, token string) string {

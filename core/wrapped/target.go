@@ -206,21 +206,29 @@ func (l Links) Acting(n *html.Node) (target string, ok bool) {
 	}
 	role := element.Attr(n, "role") == "link"
 	for _, a := range n.Attr {
-		named := strings.HasPrefix(a.Key, "data-") || a.Key == "target" || a.Key == "to" || a.Key == "href" ||
-			a.Key == "url"
-		if !named && !role && a.Key != "onclick" || picture.MatchString(a.Key) || picture.MatchString(a.Val) {
-			continue
-		}
-		val := a.Val
-		if m := quoted.FindStringSubmatch(val); m != nil {
-			val = m[1]
-		}
-		if !strings.HasPrefix(val, "/") && Address(val) == nil {
-			continue
-		}
-		if target = l.Target(val); target != "" {
-			return target, true
+		if held := addressOf(a, role); held != "" {
+			if target = l.Target(held); target != "" {
+				return target, true
+			}
 		}
 	}
 	return "", ok || role
+}
+
+// addressOf returns the address that an attribute may hold of an element, role of one that acts as a link;
+// empty for none.
+func addressOf(a html.Attribute, role bool) string {
+	named := strings.HasPrefix(a.Key, "data-") || a.Key == "target" || a.Key == "to" || a.Key == "href" ||
+		a.Key == "url" || a.Key == "onclick"
+	if !named && !role || picture.MatchString(a.Key) || picture.MatchString(a.Val) {
+		return ""
+	}
+	held := a.Val
+	if m := quoted.FindStringSubmatch(held); m != nil {
+		held = m[1]
+	}
+	if !strings.HasPrefix(held, "/") && Address(held) == nil {
+		return ""
+	}
+	return held
 }

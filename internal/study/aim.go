@@ -156,9 +156,8 @@ func (k *Known) frame() int {
 	return int(stats.Median(frames))
 }
 
-// wishes returns what image names may say beyond the families: the page's own service with its place, and
-// on the home page the main service with the home town and with each community that has no page of
-// its own. What has a page, or will have one, is named there (rule 4.3).
+// wishes returns what image names may say beyond the families: the page's own service with its place, on the
+// home page the main one with each community that has no page. What has one is named there (rule 4.3).
 func (c *Comparison) wishes() []string {
 	home, ok := place.Home(c.Places)
 	if !ok {

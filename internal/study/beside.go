@@ -100,7 +100,8 @@ func (b *Beside) one(p store.Page, e store.Entry) BesidePage {
 	}
 	if p.Kind == site.Home {
 		if ok && !site.SameAddress(like.Page.URL, e.URL) {
-			out.URL, out.Reason, out.RunnerUp = like.Page.URL, like.Reason, e.URL // where its root leads, be it found elsewhere
+			// where its root leads, be it found elsewhere
+			out.URL, out.Reason, out.RunnerUp = like.Page.URL, like.Reason, e.URL
 		}
 		return out
 	}

@@ -133,7 +133,8 @@ func ResultsPreviewOf(p results.Results) *ResultsPreview {
 
 // ResultsOf shows a page of results; its lists are never null.
 func ResultsOf(p results.Results) *Results {
-	out := &Results{Language: p.Language, Phrase: p.Phrase, Entries: []ResultEntry{}, Unread: append([]string{}, p.Unread...)}
+	out := &Results{Language: p.Language, Phrase: p.Phrase, Entries: []ResultEntry{},
+		Unread: append([]string{}, p.Unread...)}
 	for _, e := range p.Entries {
 		out.Entries = append(out.Entries, ResultEntry{ResultPart(e.Part), OrNull(e.Position), e.Title, OrNull(e.URL),
 			OrNull(e.Domain), e.Rating, e.Reviews, OrNull(e.Phone), e.Years})
