@@ -48,6 +48,7 @@ func surveyCommand() *cobra.Command {
 	cmd.Flags().StringArrayVar(&s.places, "place", nil,
 		"a place with other spellings, parted by commas; the first is the home town")
 	cmd.Flags().StringArrayVar(&s.rivals, "rival", nil, "the site of a rival; may be given more than once")
+	cmd.Flags().StringVar(&s.firm, "firm", "", "the name of the business: a place in it is no contradiction")
 	cmd.Flags().StringVar(&s.language, "language", "",
 		"the language of the services, such as en or fr; English if it is not given")
 	cmd.Flags().IntVar(&s.most, "most", 0, "how many pages are visited at most; 200 if it is not given")
@@ -59,6 +60,7 @@ type surveying struct {
 	web                      webFlags
 	services, places, rivals []string
 	language                 string
+	firm                     string
 	most                     int
 	asJSON                   bool
 }
@@ -67,6 +69,7 @@ type surveying struct {
 type surveyJSON struct {
 	Pages    []surveyPage                  `json:"pages"`
 	Findings []surveyFinding               `json:"findings"`
+	Missed   []view.MissedPage             `json:"missed"`
 	Rivals   map[string]surveyRival        `json:"rivals"`
 	Like     map[string]map[string]*string `json:"like"`
 }
@@ -81,10 +84,27 @@ type surveyPage struct {
 	Reason  string    `json:"reason"`
 }
 
+// surveyFinding is what is wrong, with the facts that its type has: other pages that it is about, the
+// service, the place that was found and where it stands.
 type surveyFinding struct {
-	Type   finding.Type `json:"type"`
-	URL    string       `json:"url"`
-	Detail string       `json:"detail"`
+	Type    finding.Type  `json:"type"`
+	URL     string        `json:"url"`
+	Detail  string        `json:"detail"`
+	URLs    []string      `json:"urls,omitempty"`
+	Service string        `json:"service,omitempty"`
+	Found   string        `json:"found,omitempty"`
+	Slot    finding.Where `json:"slot,omitempty"`
+}
+
+func findingOf(f finding.Finding) surveyFinding {
+	out := surveyFinding{Type: f.Type, URL: f.URL, Detail: wording.Finding(f), Found: f.Place, Slot: f.Where}
+	if f.Other != "" {
+		out.URLs = []string{f.URL, f.Other}
+	}
+	if len(f.Services) == 1 {
+		out.Service = f.Services[0]
+	}
+	return out
 }
 
 type surveyRival struct {
@@ -92,8 +112,9 @@ type surveyRival struct {
 }
 
 func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (surveyJSON, error) {
-	out := surveyJSON{Pages: []surveyPage{}, Findings: []surveyFinding{}, Rivals: map[string]surveyRival{},
-		Like: map[string]map[string]*string{}}
+	out := surveyJSON{Pages: []surveyPage{}, Findings: []surveyFinding{}, Missed: []view.MissedPage{},
+		Rivals: map[string]surveyRival{},
+		Like:   map[string]map[string]*string{}}
 	services, places, err := s.ground()
 	if err != nil {
 		return out, err
@@ -118,16 +139,16 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 		intent.ListsOfServices(s.language, services).Acts)
 	binder.Knows(townsAround(places))
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both,
-		Plain: found.Plain, Places: places,
+		Plain: found.Plain, Firm: s.firm, Places: places,
 		Binder: binder,
 		Low:    func(k site.Kind) int { return rules.Words.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)
 	}
 	tree := asked.Tree()
-	out.Pages = pagesOf(tree)
+	out.Pages, out.Missed = pagesOf(tree), view.MissedOf(found.Missed)
 	for _, f := range tree.Findings {
-		out.Findings = append(out.Findings, surveyFinding{f.Type, f.URL, wording.Finding(f)})
+		out.Findings = append(out.Findings, findingOf(f))
 	}
 	s.compare(ctx, web, tree, asked, &out, warnings)
 	return out, nil

@@ -23,13 +23,15 @@ func TestSurvey(t *testing.T) {
 	cmd.SetErr(&warned)
 	cmd.SetArgs([]string{"--json", "--proxy", "http://" + web.Addr(), "--service", "chimney sweeping, chimney sweep",
 		"--service", "masonry repair, chimney repair",
-		"--place", "Tarn Harbor, ME", "--place", "Pell Crossing", "--place", "Ostrey", "--rival", "oldsaltbox.example",
+		"--firm", "Brindle & Ash Chimney", "--place", "Tarn Harbor, ME", "--place", "Pell Crossing", "--place",
+		"Ostrey", "--rival", "oldsaltbox.example",
 		"brindleandash.example"})
 	require.NoError(t, cmd.Execute())
 	assert.Contains(t, warned.String(), "fetched through http://"+web.Addr())
 	var got struct {
 		Pages    []map[string]any
-		Findings []map[string]string
+		Findings []map[string]any
+		Missed   []map[string]string
 		Rivals   map[string]map[string][]map[string]any
 		Like     map[string]map[string]*string
 	}
@@ -41,7 +43,7 @@ func TestSurvey(t *testing.T) {
 		assert.Contains(t, got.Pages[0], field)
 	}
 	assert.Nil(t, got.Pages[0]["service"])
-	assert.True(t, slices.ContainsFunc(got.Findings, func(f map[string]string) bool {
+	assert.True(t, slices.ContainsFunc(got.Findings, func(f map[string]any) bool {
 		return f["type"] == "second_copy" && f["detail"] != ""
 	}))
 	assert.NotEmpty(t, got.Rivals["oldsaltbox.example"]["pages"])

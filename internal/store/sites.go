@@ -21,6 +21,8 @@ type Site struct {
 	// Root is the address of the page that its root leads to, Plain whether it answers by http alone.
 	Root  string
 	Plain bool
+	// Missed are pages that are known and were not read.
+	Missed []site.Missed
 	// Fault is why its survey ended before its end, nil if it did not.
 	Fault *fault.Fault
 	Pages []SitePage // in the order in which they were found
@@ -37,7 +39,7 @@ type SitePage struct {
 // Sites returns the sites of a client that were surveyed, by domain.
 func (t *Tx) Sites(client int64) (map[string]Site, error) {
 	list, err := all(t, scanSite,
-		`SELECT id, client_id, domain, surveyed_at, both, dead, root, plain, fault FROM sites WHERE client_id = ?`,
+		`SELECT id, client_id, domain, surveyed_at, both, dead, root, plain, missed, fault FROM sites WHERE client_id = ?`,
 		client)
 	if err != nil || len(list) == 0 {
 		return map[string]Site{}, err
@@ -64,7 +66,7 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 
 func scanSite(r scanner, s *Site) error {
 	return r.Scan(&s.ID, &s.ClientID, &s.Domain, (*kept.Time)(&s.SurveyedAt), &s.Both, (*kept.Dead)(&s.Dead),
-		&s.Root, &s.Plain, kept.Fault{To: &s.Fault})
+		&s.Root, &s.Plain, (*kept.Missed)(&s.Missed), kept.Fault{To: &s.Fault})
 }
 
 // SetSite keeps what a survey found of a site in place of what was known of it,
@@ -75,9 +77,10 @@ func (t *Tx) SetSite(s Site) (int64, error) {
 		return 0, err
 	}
 	id, err := t.insert(of(s.ClientID, FacetSurveyed),
-		`INSERT INTO sites (client_id, domain, surveyed_at, both, dead, root, plain, fault) VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+		`INSERT INTO sites (client_id, domain, surveyed_at, both, dead, root, plain, missed, fault)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		s.ClientID, s.Domain, kept.Time(s.SurveyedAt), s.Both, kept.Dead(s.Dead), s.Root, s.Plain,
-		kept.FaultOf(s.Fault))
+		kept.Missed(s.Missed), kept.FaultOf(s.Fault))
 	if err != nil {
 		return 0, err
 	}

@@ -171,3 +171,31 @@ func pathOf(t *testing.T, address string) string {
 	}
 	return u.Path
 }
+
+// What a survey knows of and could not read is told with the reason; what is not there is none of it.
+func TestMissed(t *testing.T) {
+	m := made{Host: "half.example", Scheme: "http", Answers: map[string]madeAnswer{
+		"/robots.txt": {Status: 200, Body: "User-agent: *\nDisallow: /private"},
+		"/": {Status: 200, Body: `<h1>Half</h1><p>` + strings.Repeat("word ", 80) +
+			`</p><a href="/a">A</a><a href="/b">B</a><a href="/private/c">C</a><a href="/gone">D</a>` +
+			`<a href="/broken">E</a>`},
+		"/a":      {Status: 200, Body: "<h1>A</h1><p>One page.</p>"},
+		"/b":      {Status: 200, Body: "<h1>B</h1><p>Two pages.</p>"},
+		"/broken": {Status: 500, Body: "no"},
+	}}
+	web := Plain{m.serve(t)}
+	found, err := Visit(context.Background(), web, "http://half.example/", Options{})
+	require.NoError(t, err)
+	assert.Len(t, found.Visited, 3)
+	assert.Equal(t, []site.Missed{{URL: "http://half.example/broken", Reason: site.Failed, Status: 500},
+		{URL: "http://half.example/private/c", Reason: site.Refused}}, found.Missed)
+	found, err = Visit(context.Background(), web, "http://half.example/", Options{Most: 2, Lightly: true})
+	require.NoError(t, err)
+	left := 0
+	for _, missed := range found.Missed {
+		if missed.Reason == site.LeftOut {
+			left++
+		}
+	}
+	assert.Positive(t, left, "%v", found.Missed)
+}

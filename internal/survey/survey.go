@@ -45,6 +45,8 @@ type Site struct {
 	Domain  string
 	Visited []site.Visited
 	Dead    []site.Dead
+	// Missed are pages that are known and were not read, mostMissed of them at most.
+	Missed []site.Missed
 	// Root is the address of the page that the site's root leads to.
 	Root string
 	// Both and Plain report whether the site answers by http beside https, or by http alone.
@@ -91,6 +93,7 @@ type target struct {
 	final   string   // bare address of the page that it led to
 	failed  bool
 	asked   bool
+	refused bool // its site asks programs not to read it
 	soft    bool // it answers with a page that says that there is none
 }
 
@@ -209,7 +212,7 @@ func (c *crawler) fail(ctx context.Context, t *target, err error) {
 	case fetch.SiteAnswered.Code:
 		t.status = statusOf(f)
 	case fetch.RobotsRefuse.Code, fetch.NotAPage.Code, fault.GivenUp.Code:
-		t.failed = false // it is there, and not for us
+		t.failed, t.refused = false, f.Code == fetch.RobotsRefuse.Code // it is there, and not for us
 		return
 	}
 	if t.status == 404 || t.status == 410 {
@@ -345,6 +348,7 @@ func (c *crawler) tell(out *Site) {
 		out.Visited = append(out.Visited, v)
 	}
 	slices.SortFunc(out.Visited, func(a, b site.Visited) int { return strings.Compare(a.URL, b.URL) })
+	out.Missed = c.missed()
 	if c.options.Lightly {
 		return
 	}

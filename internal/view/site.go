@@ -10,15 +10,31 @@ import (
 
 // Site is what a survey found of the client's site, and of its rivals'.
 type Site struct {
-	URL        string     `json:"url" doc:"Of the home page; empty if there is no site yet"`
-	SurveyedAt *time.Time `json:"surveyed_at" doc:"Null if it was not surveyed"`
-	Failure    *Failure   `json:"failure" doc:"Why the survey ended before its end, null if it did not"`
-	Pages      []SitePage `json:"pages" doc:"The client's pages, the home page first"`
-	ToMake     []ToMake   `json:"to_make" doc:"Pages that are missing, those of most gain first"`
-	Findings   []Finding  `json:"findings"`
-	Services   []Offer    `json:"services" doc:"Services that the site names and the client does not have yet"`
-	Places     []Offer    `json:"places" doc:"Towns near the client's that pages are for and that are none of its places"`
-	Rivals     []Rival    `json:"rivals" doc:"In the order of the lineup"`
+	URL        string       `json:"url" doc:"Of the home page; empty if there is no site yet"`
+	SurveyedAt *time.Time   `json:"surveyed_at" doc:"Null if it was not surveyed"`
+	Failure    *Failure     `json:"failure" doc:"Why the survey ended before its end, null if it did not"`
+	Pages      []SitePage   `json:"pages" doc:"The client's pages, the home page first"`
+	ToMake     []ToMake     `json:"to_make" doc:"Pages that are missing, those of most gain first"`
+	Missed     []MissedPage `json:"missed" doc:"Pages that are known and could not be read"`
+	Findings   []Finding    `json:"findings"`
+	Services   []Offer      `json:"services" doc:"Services that the site names and the client does not have yet"`
+	Places     []Offer      `json:"places" doc:"Towns near the client's that pages are for and that are none of its places"`
+	Rivals     []Rival      `json:"rivals" doc:"In the order of the lineup"`
+}
+
+// MissedPage is a page of a site that a survey knows of and could not read.
+type MissedPage struct {
+	URL  string `json:"url"`
+	Says string `json:"says" doc:"Why it was not read"`
+}
+
+// MissedOf shows pages that were not read.
+func MissedOf(list []site.Missed) []MissedPage {
+	out := make([]MissedPage, len(list))
+	for i, m := range list {
+		out[i] = MissedPage{m.URL, wording.Missed(m)}
+	}
+	return out
 }
 
 // SitePage is one of the client's pages with what the survey tells of it.
@@ -65,15 +81,16 @@ type Offer struct {
 
 // Rival is the site of a rival.
 type Rival struct {
-	EntryID    int64       `json:"entry_id"`
-	Name       string      `json:"name"`
-	Domain     string      `json:"domain"`
-	SurveyedAt *time.Time  `json:"surveyed_at" doc:"Null if it was not surveyed"`
-	Failure    *Failure    `json:"failure" doc:"Why the survey ended before its end, null if it did not"`
-	Pages      int         `json:"pages"`
-	Services   []string    `json:"services" doc:"The client's services that it has a page for"`
-	Areas      []string    `json:"areas" doc:"The client's places that it has a page for"`
-	All        []RivalPage `json:"all" doc:"All its pages"`
+	EntryID    int64        `json:"entry_id"`
+	Name       string       `json:"name"`
+	Domain     string       `json:"domain"`
+	SurveyedAt *time.Time   `json:"surveyed_at" doc:"Null if it was not surveyed"`
+	Failure    *Failure     `json:"failure" doc:"Why the survey ended before its end, null if it did not"`
+	Pages      int          `json:"pages"`
+	Missed     []MissedPage `json:"missed" doc:"Pages that are known and could not be read"`
+	Services   []string     `json:"services" doc:"The client's services that it has a page for"`
+	Areas      []string     `json:"areas" doc:"The client's places that it has a page for"`
+	All        []RivalPage  `json:"all" doc:"All its pages"`
 }
 
 // RivalPage is a page of a rival's site.

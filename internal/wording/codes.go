@@ -97,6 +97,19 @@ func Like(r site.LikeReason) string {
 	return ""
 }
 
+// Missed words why a page was not read.
+func Missed(m site.Missed) string {
+	switch {
+	case m.Reason == site.Refused:
+		return "its site asks programs not to read it"
+	case m.Reason == site.LeftOut:
+		return "not visited: the survey ended before it"
+	case m.Status > 0:
+		return fmt.Sprintf("the site answered %d", m.Status)
+	}
+	return "the site did not answer"
+}
+
 // Finding words what is wrong with a page or a site.
 func Finding(f finding.Finding) string {
 	switch f.Type {

@@ -30,11 +30,12 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 		return nil, err
 	}
 	out := &view.Site{URL: known.HomePage, Pages: []view.SitePage{}, ToMake: []view.ToMake{},
-		Findings: []view.Finding{},
+		Findings: []view.Finding{}, Missed: []view.MissedPage{},
 		Services: []view.Offer{}, Places: []view.Offer{}, Rivals: []view.Rival{}}
 	own, surveyed := beside.Site(known.HomePage)
 	if surveyed {
 		out.SurveyedAt, out.Failure = view.When(own.SurveyedAt), view.FailureOf(own.Fault)
+		out.Missed = view.MissedOf(own.Missed)
 		if err := g.offers(ctx, k.Known, own, out); err != nil {
 			return nil, err
 		}
@@ -84,12 +85,13 @@ func toMake(m study.ToMake) view.ToMake {
 
 func rivalSite(e store.Entry, beside *study.Beside) view.Rival {
 	out := view.Rival{EntryID: e.ID, Name: e.Name, Domain: lineup.Domain(e.URL), Services: []string{},
-		Areas: []string{}, All: []view.RivalPage{}}
+		Areas: []string{}, All: []view.RivalPage{}, Missed: []view.MissedPage{}}
 	s, ok := beside.Site(e.URL)
 	if !ok {
 		return out
 	}
 	out.SurveyedAt, out.Failure, out.Pages = view.When(s.SurveyedAt), view.FailureOf(s.Fault), len(s.Tree.Pages)
+	out.Missed = view.MissedOf(s.Missed)
 	for _, p := range s.Tree.Pages {
 		out.All = append(out.All, view.RivalPageOf(p))
 		switch {

@@ -111,7 +111,7 @@ func (s *Surveys) kept(ctx context.Context, job Job) (web *keptWeb, own bool, er
 // the addresses that they have there.
 func (w *keptWeb) siteOf(job Job, found survey.Site, now time.Time) store.Site {
 	out := store.Site{ClientID: job.Client, Domain: found.Domain, SurveyedAt: now, Both: found.Both, Dead: found.Dead,
-		Root: found.Root, Plain: found.Plain,
+		Root: found.Root, Plain: found.Plain, Missed: found.Missed,
 		Fault: found.Stopped}
 	for _, v := range found.Visited {
 		p := store.SitePage{Labels: v.Labels, InLinks: v.InLinks, Canonical: v.Canonical}

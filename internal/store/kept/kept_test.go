@@ -66,6 +66,9 @@ func TestRows(t *testing.T) {
 	through(t, edits, &gotEdits)
 	assert.Equal(t, []any{phrases, found, dead, edits}, []any{gotPhrases, gotFound, gotDead, gotEdits})
 	assert.Equal(t, "[]", through(t, Phrases(nil), &Phrases{book.Phrase{}}))
+	missed, gotMissed := Missed{{URL: "http://a.example/y", Reason: site.Failed, Status: 500}}, Missed{}
+	through(t, missed, &gotMissed)
+	assert.Equal(t, missed, gotMissed)
 	assert.Equal(t, "[]", through(t, Dead(nil), &Dead{site.Dead{}}))
 }
 

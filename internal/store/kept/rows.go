@@ -113,6 +113,36 @@ func (d *Dead) Scan(column any) error {
 	return err
 }
 
+// missedRow is a page of a site that was not read.
+type missedRow struct {
+	URL    string            `json:"url"`
+	Reason site.MissedReason `json:"reason"`
+	Status int               `json:"status,omitempty"`
+}
+
+// Missed are the pages of a site that were not read.
+type Missed []site.Missed
+
+// Value returns the pages as JSON.
+func (m Missed) Value() (driver.Value, error) {
+	rows := make([]missedRow, len(m))
+	for i, x := range m {
+		rows[i] = missedRow(x)
+	}
+	return write(rows)
+}
+
+// Scan reads pages.
+func (m *Missed) Scan(column any) error {
+	var rows []missedRow
+	err := read(column, &rows)
+	*m = nil
+	for _, r := range rows {
+		*m = append(*m, site.Missed(r))
+	}
+	return err
+}
+
 // faultRow is a fault.
 type faultRow struct {
 	Code   string            `json:"code"`

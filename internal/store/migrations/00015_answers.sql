@@ -5,3 +5,6 @@ ALTER TABLE readings ADD COLUMN robots TEXT NOT NULL DEFAULT '';
 -- Where the root of a site leads, and whether it answers by http alone.
 ALTER TABLE sites ADD COLUMN root TEXT NOT NULL DEFAULT '';
 ALTER TABLE sites ADD COLUMN plain INTEGER NOT NULL DEFAULT 0;
+
+-- The pages of a site that a survey knows of and could not read.
+ALTER TABLE sites ADD COLUMN missed TEXT NOT NULL DEFAULT '[]';

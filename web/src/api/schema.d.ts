@@ -2718,6 +2718,11 @@ export interface components {
             items: components["schemas"]["MenuItem"][];
             text: string;
         };
+        MissedPage: {
+            /** @description Why it was not read */
+            says: string;
+            url: string;
+        };
         MoveInputBody: {
             /** Format: int64 */
             position: number;
@@ -3380,6 +3385,8 @@ export interface components {
             entry_id: number;
             /** @description Why the survey ended before its end, null if it did not */
             failure: components["schemas"]["Failure"];
+            /** @description Pages that are known and could not be read */
+            missed: components["schemas"]["MissedPage"][];
             name: string;
             /** Format: int64 */
             pages: number;
@@ -3651,6 +3658,8 @@ export interface components {
             /** @description Why the survey ended before its end, null if it did not */
             failure: components["schemas"]["Failure"];
             findings: components["schemas"]["Finding"][];
+            /** @description Pages that are known and could not be read */
+            missed: components["schemas"]["MissedPage"][];
             /** @description The client's pages, the home page first */
             pages: components["schemas"]["SitePage"][];
             /** @description Towns near the client's that pages are for and that are none of its places */

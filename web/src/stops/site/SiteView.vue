@@ -7,6 +7,7 @@ import EditFault from '@/parts/EditFault.vue'
 import { bare, moment, plural } from '@/parts/format'
 import GroundLeaves from '../ground/GroundLeaves.vue'
 import MakeRow from './MakeRow.vue'
+import MissedList from './MissedList.vue'
 import OfferList from './OfferList.vue'
 import PageRow from './PageRow.vue'
 import RivalSites from './RivalSites.vue'
@@ -23,6 +24,12 @@ const edits = usePageEdits(
   () => props.ground,
 )
 
+/** A page that was not read becomes one of the client's: there it can be read in other ways. */
+function addMissed(url: string) {
+  edits.addresses.value = url
+  void edits.addAll()
+}
+
 const branches = computed(() => (site.value ? tree(site.value.pages, site.value.to_make) : []))
 const findings = computed(() => byUrgency(site.value?.findings ?? []))
 const elsewhere = computed(() => foundElsewhere(findings.value, site.value?.pages ?? []))
@@ -36,7 +43,9 @@ const says = computed(() => {
   if (!s) return ''
   if (!s.url) return 'No site yet: these are the pages to make.'
   if (!s.surveyed_at) return 'The pages of the site have not been looked for yet.'
-  return `Surveyed ${moment(s.surveyed_at)}: ${plural(s.pages.filter((p) => p.url).length, 'page')}, ${plural(s.to_make.length, 'page')} missing`
+  const pages = s.pages.filter((p) => p.url).length
+  const read = s.missed.length ? `${pages} of ${pages + s.missed.length} pages read` : plural(pages, 'page')
+  return `Surveyed ${moment(s.surveyed_at)}: ${read}, ${plural(s.to_make.length, 'page')} missing`
 })
 </script>
 
@@ -126,6 +135,7 @@ const says = computed(() => {
         </form>
       </section>
       <aside>
+        <MissedList v-if="site.missed.length" :missed="site.missed" @add="addMissed" />
         <section v-if="elsewhere.length">
           <h2>Noticed on the site</h2>
           <ul class="lines">
