@@ -51,6 +51,11 @@ func TestIntent(t *testing.T) {
 		"chimney cleaning nr34": Broad, "used chimney cap ostrey": NotOffered, "chimney sweep county cork": Elsewhere,
 		"chimney sweep hamilton county": Elsewhere,
 		"chimney sweep portland":        Broad, "chimney sweep me": Broad,
+		"free chimney sweep ostrey": NotOffered, "free chimney inspection ostrey": Hire,
+		"free estimate chimney repair ostrey": Hire, "ostrey chimney sweep llc": Brand,
+		"tarn harbor chimney sweep co": Brand, "no call out fee chimney sweep ostrey": Hire,
+		"certified chimney sweep near me": Hire, "chimney repair law ostrey": Question,
+		"kestrane repair ostrey": Unsure, "lamp repair ostrey": Broad,
 		"chimney sweep tarn harbor me": Hire, "": Broad, "煙突 掃除": Broad,
 	} {
 		t.Run(typed, func(t *testing.T) {

@@ -36,6 +36,19 @@ func TestRegions(t *testing.T) {
 	}
 }
 
+// The forms of six more countries count for their own alone; a year is no code.
+func TestPostcodesElsewhere(t *testing.T) {
+	for _, c := range []struct {
+		country, typed, area string
+	}{{"AU", "4690", "46"}, {"AU", "2025", ""}, {"NZ", "6011", "60"}, {"FR", "75011", "75"}, {"DE", "04155", "04"},
+		{"ES", "28013", "28"}, {"IE", "a65f4e2", "a6"}, {"IE", "a65 f4e2", "a6"}, {"GB", "4690", ""}, {"", "4690", ""},
+		{"CA", "75011", ""}} {
+		code, ok := PostcodeAt(strings.Fields(c.typed), c.country)
+		assert.Equal(t, c.area != "", ok, "%s in %s", c.typed, c.country)
+		assert.Equal(t, c.area, code.Area, "%s in %s", c.typed, c.country)
+	}
+}
+
 func TestPostcodeAt(t *testing.T) {
 	for typed, want := range map[string]Postcode{
 		"nr34 9qx": {"GB", "nr", 2}, "nr349qx": {"GB", "nr", 1}, "se15": {"GB", "se", 1}, "w1a boiler": {"GB", "w", 1},

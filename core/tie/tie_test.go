@@ -36,28 +36,31 @@ func TestFind(t *testing.T) {
 		"cheap chimney sweep": 20, "chimney company": 30, "chimney fitting": 5,
 		"chimney sweep mill bascom": 300}
 	for word, want := range map[string]Tie{
-		"chimny":     {Kind: Slip, Means: []string{"chimney"}, Certain: true},
-		"chimnye":    {Kind: Slip, Means: []string{"chimney"}, Certain: true}, // a swap
-		"chimnxx":    {Kind: Slip, Means: []string{"chimney"}},                // two letters of seven
-		"zimnxx":     {},                                                      // and another beginning
-		"chimeys":    {Kind: Slip, Means: []string{"chimneys"}, Certain: true},
-		"hrbor":      {Kind: Slip, Means: []string{"harbor"}, Certain: true},
-		"mil":        {Kind: Slip, Means: []string{"mill"}}, // too short to be certain
-		"tran":       {Kind: Slip, Means: []string{"tarn"}},
-		"bascoe":     {},                                       // the name of a town, that one is meant
-		"swamp":      {},                                       // a word of the language
-		"compny":     {Kind: Slip, Means: []string{"company"}}, // no word of the client's
-		"drainfield": {Kind: Compound, Means: []string{"drain", "field"}, Certain: true},
-		"tarnharbor": {Kind: Compound, Means: []string{"tarn", "harbor"}, Certain: true},
-		"cheapest":   {Kind: Degree, Means: []string{"cheap"}},
-		"inspector":  {Kind: Doer, Means: []string{"inspection"}},
-		"inspectors": {Kind: Doer, Means: []string{"inspection"}},
-		"fitter":     {Kind: Doer, Means: []string{"fitting"}},
-		"sweepers":   {Kind: Doer, Means: []string{"sweep"}},
-		"supplier":   {},
-		"er":         {},
-		"24":         {},
-		"oakum":      {},
+		"chimny":      {Kind: Slip, Means: []string{"chimney"}, Certain: true},
+		"chimnye":     {Kind: Slip, Means: []string{"chimney"}, Certain: true}, // a swap
+		"chimnxx":     {Kind: Slip, Means: []string{"chimney"}},                // two letters of seven
+		"zimnxx":      {},                                                      // and another beginning
+		"chimeys":     {Kind: Slip, Means: []string{"chimneys"}, Certain: true},
+		"hrbor":       {Kind: Slip, Means: []string{"harbor"}, Certain: true},
+		"mil":         {Kind: Slip, Means: []string{"mill"}}, // too short to be certain
+		"tran":        {Kind: Slip, Means: []string{"tarn"}},
+		"bascoe":      {},                                       // the name of a town, that one is meant
+		"swamp":       {},                                       // a word of the language
+		"compny":      {Kind: Slip, Means: []string{"company"}}, // no word of the client's
+		"drainfields": {Kind: Compound, Means: []string{"drain", "fields"}, Certain: true},
+		"drainfeild":  {Kind: Compound, Means: []string{"drain", "field"}},
+		"24hr":        {Kind: Short, Means: []string{"24", "hour"}},
+		"drainfield":  {Kind: Compound, Means: []string{"drain", "field"}, Certain: true},
+		"tarnharbor":  {Kind: Compound, Means: []string{"tarn", "harbor"}, Certain: true},
+		"cheapest":    {Kind: Degree, Means: []string{"cheap"}},
+		"inspector":   {Kind: Doer, Means: []string{"inspection"}},
+		"inspectors":  {Kind: Doer, Means: []string{"inspection"}},
+		"fitter":      {Kind: Doer, Means: []string{"fitting"}},
+		"sweepers":    {Kind: Doer, Means: []string{"sweep"}},
+		"supplier":    {},
+		"er":          {},
+		"24":          {},
+		"oakum":       {},
 	} {
 		t.Run(word, func(t *testing.T) {
 			phrases := map[string]int{word + " chimney": 5}
