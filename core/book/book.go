@@ -47,6 +47,8 @@ type Family struct {
 	Kept bool
 	// Carrier is the page that carries it; the zero Carrier if it is not kept.
 	Carrier Carrier
+	// Misspelled reports whether all its members hold a slip of spelling, and nobody chose one to lead.
+	Misspelled bool
 	// Uncounted are searches that are known and count for nothing, because they are not
 	// those of the client's town (rule 7.1).
 	Uncounted int
@@ -119,6 +121,7 @@ func Families(in Input) []Family {
 			f.Members = append(f.Members, in.Phrases[m])
 		}
 		f.lead(in.Slips)
+		f.Misspelled = hasSlip(f.Lead().Text, in.Slips) && f.Choice.Lead == ""
 		f.judge(in)
 		families = append(families, f)
 	}
@@ -229,9 +232,10 @@ func (f *Family) estimate(rules visits.Rules) {
 // unsure reports whether a family waits for a verdict on a word.
 func (f *Family) unsure() bool { return f.Intent == intent.Unsure && f.Choice.State == "" }
 
-// Waits reports whether a family is asked for on no page until a verdict is given: what is unsure, but for
-// what was typed for a page (rule 3.6).
-func (f *Family) Waits() bool { return f.unsure() && f.typed().Page == 0 }
+// Waits reports whether a family is asked for on no page until a person says something: what is unsure
+// (rule 3.6), and what is there in a slip of spelling alone, which leads nothing (rule 3.5); but for what was
+// typed for a page.
+func (f *Family) Waits() bool { return (f.unsure() || f.Misspelled) && f.typed().Page == 0 }
 
 // Waiting is what the families that wait would add together.
 type Waiting struct {
@@ -239,10 +243,10 @@ type Waiting struct {
 	Gain, Volume float64
 }
 
-// WaitingOf sums what waits for a verdict.
+// WaitingOf sums what waits for a verdict on a word.
 func WaitingOf(families []Family) (w Waiting) {
 	for i := range families {
-		if f := &families[i]; f.Waits() {
+		if f := &families[i]; f.Waits() && f.unsure() {
 			w.Families++
 			w.Gain += f.Gain
 			w.Volume += f.Volume

@@ -280,3 +280,19 @@ func TestCandidates(t *testing.T) {
 	// and near me once.
 	assert.Len(t, list, 5*(4*8+2+1))
 }
+
+// rule 3.5: what is there in a slip of spelling alone leads nothing, and no page asks for it.
+func TestMisspelled(t *testing.T) {
+	g := brindle()
+	g.Guesses = map[string]string{"chimny": "chimney"}
+	searches := 90
+	families := Families(Input{Judge: intent.NewJudge(g), Home: "Tarn Harbor", Rules: StandardRules(),
+		Visits: visits.Standard(), Slips: map[string]bool{"chimny": true},
+		Phrases: []Phrase{{ID: 1, Text: "chimny sweep ostrey", Volume: &searches},
+			{ID: 2, Text: "chimney sweep tarn harbor"}}})
+	for _, f := range families {
+		assert.Equal(t, f.Lead().ID == 1, f.Misspelled, f.Lead().Text)
+		assert.Equal(t, f.Lead().ID == 1, f.Waits(), f.Lead().Text)
+	}
+	assert.Zero(t, WaitingOf(families).Families, "there is nothing to judge of it")
+}

@@ -99,6 +99,9 @@ func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool 
 		return false
 	}
 	before := phrase[at-1]
+	if foreignSmall[w.text] && (at != len(phrase)-1 || len(j.towns.Named([]string{before.text})) == 0) {
+		return false // couvreur de toit is none of Delaware
+	}
 	town := before.unknown() || len(j.towns.Named([]string{before.text})) > 0 && !before.listed &&
 		!j.service[before.stem]
 	if len(w.text) > 2 {
@@ -109,6 +112,9 @@ func (j *Judge) abbreviates(r place.Region, w word, phrase []word, at int) bool 
 	}
 	return town || !lexicon.English(w.text) && !w.listed && j.country == r.Country
 }
+
+// foreignSmall are abbreviations of states that are small words of other languages.
+var foreignSmall = map[string]bool{"de": true, "la": true, "al": true, "mi": true, "ma": true, "pa": true, "co": true}
 
 func (j *Judge) ownRegion(r place.Region) bool {
 	return slices.ContainsFunc(j.regions, func(own place.Region) bool { return own.Name == r.Name })
