@@ -115,7 +115,7 @@ func (c *copied) runOn(at int) lineEntry {
 		if above >= 0 && (named || c.titleLike(above) && len(strings.Fields(c.lines[above].text)) <= 5) {
 			e.lo = above
 		}
-	case named && c.titleLike(above-1):
+	case (named || c.named && len(strings.Fields(c.lines[max(above, 0)].text)) <= 4) && c.titleLike(above-1):
 		e.title, e.lo = above-1, above-1
 	case c.titleLike(above):
 		e.title, e.lo = above, above
@@ -156,9 +156,15 @@ func (c *copied) headingBetween(from, to int) bool {
 
 // namesSite reports whether a line is the name of the site of a domain.
 func namesSite(line, domain string) bool {
-	name := strings.ReplaceAll(strings.ReplaceAll(entry.Fold(line), " and ", " "), " ", "")
+	whole := entry.Fold(line)
 	flat := strings.NewReplacer(".", "", "-", "").Replace(domain)
-	return len(name) > 2 && len(strings.Fields(line)) <= 4 && strings.Contains(flat, name)
+	for _, name := range []string{whole, strings.ReplaceAll(whole, " and ", " ")} {
+		name = strings.ReplaceAll(name, " ", "")
+		if len(name) > 2 && len(strings.Fields(line)) <= 4 && strings.Contains(flat, name) {
+			return true
+		}
+	}
+	return false
 }
 
 func titleLike(line string) bool {

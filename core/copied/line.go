@@ -32,7 +32,7 @@ var folders = regexp.MustCompile(`^\S[^›»]{0,40}( [›»] [^\s›»]+){2,}$`)
 func linesOf(s string) []line {
 	var out []line
 	counts := map[string]int{}
-	for raw := range strings.Lines(s) {
+	for _, raw := range closed(strings.Split(s, "\n")) {
 		l := line{text: text.Collapse(raw)}
 		for cell := range strings.SplitSeq(strings.Trim(raw, "\r\n"), "\t") {
 			l.cells = append(l.cells, text.Collapse(cell))

@@ -79,8 +79,26 @@ func IsAdBeside(s string) bool {
 			return true
 		}
 	}
-	word, rest, ok := strings.Cut(strings.TrimSpace(s), " ")
-	return ok && isAdShort(word) && DomainOf(rest) != ""
+	return addressBehindAd(s) != ""
+}
+
+// addressBehindAd returns what follows a label for what is paid for of up to three words, where that
+// is a shown address; empty for none.
+func addressBehindAd(s string) string {
+	s = strings.TrimSpace(s)
+	for at, words := 0, 0; words < 3; words++ {
+		space := strings.IndexByte(s[at:], ' ')
+		if space < 0 {
+			return ""
+		}
+		at += space
+		rest := strings.Trim(s[at:], " ·•|-–:")
+		if isAdShort(s[:at]) && shownAddress.MatchString(rest) {
+			return rest
+		}
+		at++
+	}
+	return ""
 }
 
 // isAdShort reports whether a short text is a label for what is paid for.
@@ -117,10 +135,8 @@ func DomainOf(s string) string {
 	if len(s) > 300 || !strings.Contains(s, ".") {
 		return ""
 	}
-	for _, sign := range []string{" ", " · ", " - ", " – ", " | "} {
-		if word, rest, ok := strings.Cut(s, sign); ok && isAdShort(word) {
-			s = strings.Trim(rest, " ·•|-–")
-		}
+	if rest := addressBehindAd(s); rest != "" {
+		s = rest
 	}
 	m := shownAddress.FindStringSubmatch(s)
 	if m == nil || strings.Contains(m[2], "..") || onlyDigits(m[2]) {

@@ -110,13 +110,15 @@ func (s *scan) textsOf(b block) (t texts) {
 }
 
 // isAd reports whether the unit i says that what stands beside it is paid for; a link on another
-// site says so by the word alone.
+// site says so by the word alone, or where it holds the title too.
 func (s *scan) isAd(i int) bool {
 	u := &s.units[i]
-	if s.leads(u) != "" {
-		return entry.IsAdWord(u.text) || entry.IsAdBeside(u.text) && u.address() != ""
+	if s.leads(u) == "" {
+		return entry.IsAdLabel(u.text)
 	}
-	return entry.IsAdLabel(u.text)
+	beside := !u.heading && s.shared(i) && (s.headed(i) || s.inLinks[entry.Fold(u.text)] > 1)
+	return entry.IsAdWord(u.text) || entry.IsAdBeside(u.text) && u.address() != "" ||
+		beside && entry.IsAdLabel(u.text)
 }
 
 // isButton reports whether the unit i is a link that stands with every result.
@@ -187,7 +189,7 @@ func (s *scan) titleAt(lo, hi int) int {
 	}
 	for _, anchored := range []bool{true, false} {
 		for i := lo; i < hi; i++ {
-			if leads(i) && s.named(i) && (!anchored || anchor(s.units[i].node)) {
+			if leads(i) && s.named(i) && !s.sources[s.shape[i]] && (!anchored || anchor(s.units[i].node)) {
 				return i
 			}
 		}

@@ -25,6 +25,7 @@ func fromHTML(body []byte, address string) Results {
 	s := &scan{units: r.units, out: r.out, found: map[*html.Node]*below{}}
 	s.pairVague()
 	s.shapes()
+	s.nameSources()
 	s.measure()
 	p := s.read()
 	p.Phrase = searchedFor(doc, 0)
@@ -41,6 +42,10 @@ type scan struct {
 	// again and again.
 	titled, buttons map[string]bool
 	shape           []string // of each unit
+	// sources are the shapes of the texts in a title's link that name the site.
+	sources map[string]bool
+	// inLinks counts the short texts in links.
+	inLinks map[string]int
 	// vague are links that do not tell where they lead: their target is the site whose address is
 	// shown beside them.
 	vague map[*html.Node]bool
