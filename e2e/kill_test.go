@@ -22,7 +22,7 @@ func TestKilledInTheMiddle(t *testing.T) {
 	before := get[view.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", path, page))
 	// A rival whose page never comes keeps the run going.
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, path+"/lineup/rivals",
-		map[string]string{"addresses": "harborflue.example/practice/never"}))
+		map[string]string{"addresses": "townledger.example/practice/never"}))
 	require.Equal(t, http.StatusOK, send(t, p, http.MethodPost, path+"/run", nil))
 	n := len(get[struct{ Run view.Run }](t, p, path+"/run").Run.Items)
 	s := look(t, p)

@@ -29,11 +29,11 @@ func TestLineupByHand(t *testing.T) {
 	eval[bool](s, fmt.Sprintf(`(%s.focus(), true)`, row("Lantern Street Sweeps")))
 	s.keys("d")
 	s.until(row("Lantern Street Sweeps") + `?.dataset.kind === 'directory'`)
-	s.sees("Remembered for all clients")
+	s.until(`document.querySelector('[data-site-kinds] li')`)
 	s.press("Undo")
 	s.until(row("Lantern Street Sweeps") + `?.dataset.kind === 'business'`)
 	s.press("Forget")
-	s.until(`!document.querySelector('[data-site-kinds]')`)
+	s.until(`!document.querySelector('[data-site-kinds] li')`)
 
 	organic := func() (names []string) {
 		for _, e := range shown(0).Entries {

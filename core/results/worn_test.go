@@ -116,8 +116,9 @@ var wears = map[string]func(root *html.Node, results []truth){
 		})
 	},
 	"boxes of one kind": func(root *html.Node, _ []truth) {
-		renamed(root, "div", "section", "article", "main", "header", "footer", "nav", "aside", "ul", "ol", "li", "dl", "dt",
-			"dd", "p", "figure", "x-result", "x-map", "x-place", "x-list", "x-head")
+		renamed(root, "div", "section", "article", "main", "header", "footer", "nav", "aside", "ul", "ol", "li", "dl",
+			"dt", "dd", "p", "figure",
+			"x-result", "x-map", "x-place", "x-list", "x-head")
 		renamed(root, "span", "cite", "em", "b", "strong", "i", "small", "mark")
 	},
 	"no headings": func(root *html.Node, _ []truth) { renamed(root, "div", "h1", "h2", "h3", "h4", "h5", "h6") },

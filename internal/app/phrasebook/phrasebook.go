@@ -112,7 +112,7 @@ func show(families []book.Family, k *study.Known) *view.Book {
 	for i := range families {
 		f := &families[i]
 		row := view.BookRowOf(f)
-		if f.Kept {
+		if f.Kept && !f.Waits() {
 			out.Pages = carry(out.Pages, f, row)
 			for _, m := range k.Members(f) {
 				if m.Wanted {
