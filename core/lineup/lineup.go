@@ -152,3 +152,19 @@ func listed(title string) string {
 	}
 	return m[1]
 }
+
+// Stands returns where the client stands in the map and in the organic results, 0 for nowhere.
+func Stands(entries []Entry) (inMap, organic int) {
+	for _, e := range entries {
+		if e.Kind != Client || e.Paying() {
+			continue
+		}
+		switch {
+		case e.Part == Map && (inMap == 0 || e.Position < inMap):
+			inMap = e.Position
+		case e.Part == Organic && (organic == 0 || e.Position < organic):
+			organic = e.Position
+		}
+	}
+	return inMap, organic
+}

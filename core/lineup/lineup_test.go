@@ -141,7 +141,7 @@ func TestFirstOrganic(t *testing.T) {
 	for _, i := range rules.Rivals(entries) {
 		names = append(names, entries[i].Name)
 	}
-	assert.Equal(t, []string{"one", "two", "three", "four"}, names)
+	assert.Equal(t, []string{"one", "two", "three", "four typed"}, names)
 
 	entries[4].Kind, entries[5].Kind, entries[6].Kind = Directory, Directory, Directory
 	rules.Most = 2

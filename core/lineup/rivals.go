@@ -12,10 +12,23 @@ const chainOrganic = 3
 // business, then the first places of the map pack, of them firms that stand in the organic
 // results too first, then organic businesses in order; none that is paid for, each firm
 // once.
-func (r Rules) Take(entries []Entry) {
+func (r Rules) Take(entries []Entry) { r.TakeMore(entries, 0) }
+
+// TakeMore marks the rivals among the entries from an index on, which join those before them: what was
+// decided of these stays, and only the seats that are left are filled.
+func (r Rules) TakeMore(entries []Entry, from int) {
 	taken := map[string]bool{}
 	var phones []string
+	for _, e := range entries[:from] {
+		if domain := Domain(e.URL); e.Taken && domain != "" && e.Part != Typed {
+			taken[domain] = true
+			phones = append(phones, e.Phone)
+		}
+	}
 	for _, i := range r.candidates(entries) {
+		if i < from {
+			continue
+		}
 		e := &entries[i]
 		same := func(phone string) bool { return SameNumber(phone, e.Phone) }
 		switch domain := Domain(e.URL); {
@@ -35,7 +48,7 @@ func (r Rules) Take(entries []Entry) {
 			phones = append(phones, e.Phone)
 		}
 	}
-	for i := range entries {
+	for i := from; i < len(entries); i++ {
 		switch e := &entries[i]; {
 		case e.Part == Paid:
 			e.Reason = Reason{Code: IsPaid}
@@ -59,7 +72,8 @@ func (r Rules) candidates(entries []Entry) []int {
 }
 
 // Rivals returns the entries taken, in the order in which they stand beside the
-// client, each firm once, by its domain; those that the user typed come last.
+// client, each firm once, by its domain: with the page that the user typed for it, where there is one, at
+// its place in the search. Firms that were only typed come last.
 func (r Rules) Rivals(entries []Entry) []int {
 	var list []int
 	for i, e := range entries {
@@ -68,13 +82,71 @@ func (r Rules) Rivals(entries []Entry) []int {
 		}
 	}
 	r.sort(list, entries)
-	seen := map[string]bool{}
-	return slices.DeleteFunc(list, func(i int) bool {
+	at := map[string]int{} // by the domain of a firm
+	out := list[:0]
+	for _, i := range list {
 		domain := cmp.Or(Domain(entries[i].URL), entries[i].URL)
-		had := seen[domain]
-		seen[domain] = true
-		return had
-	})
+		had, ok := at[domain]
+		switch {
+		case !ok:
+			at[domain] = len(out)
+			out = append(out, i)
+		case entries[i].Part == Typed && entries[out[had]].Part != Typed:
+			out[had] = i
+		}
+	}
+	return out
+}
+
+// Offer is who may take a seat whose page cannot be read: the seat stays until somebody adds the page by
+// hand, or takes the next one (rule 6.2).
+type Offer struct{ Unread, Next int }
+
+// Offers returns for the rivals of which unread is true, in order, who is next; each is offered once.
+func (r Rules) Offers(entries []Entry, unread func(Entry) bool) []Offer {
+	had := map[string]bool{}
+	for _, e := range entries {
+		if e.Taken {
+			had[Domain(e.URL)] = true
+		}
+	}
+	var next []int
+	for _, i := range r.candidates(entries) {
+		e := entries[i]
+		if domain := Domain(e.URL); domain != "" && !had[domain] && e.Kind == Business && !unread(e) &&
+			e.Reason.Code != DismissedByHand {
+			had[domain] = true
+			next = append(next, i)
+		}
+	}
+	var out []Offer
+	for _, i := range r.Rivals(entries) {
+		if unread(entries[i]) && len(out) < len(next) {
+			out = append(out, Offer{i, next[len(out)]})
+		}
+	}
+	return out
+}
+
+// InPack reports whether an entry is a map rival: a firm of the pack, whose reviews, listings and profile
+// are compared, with a site or without (rule 6.2).
+func (r Rules) InPack(e Entry) bool {
+	return e.Part == Map && !e.Sponsored && e.Position <= r.Pack && (e.Kind == Business || e.Kind == Chain)
+}
+
+// Changed returns how many of the rivals among some entries are no rivals among others.
+func (r Rules) Changed(from, to []Entry) (changed, of int) {
+	stay := map[string]bool{}
+	for _, i := range r.Rivals(to) {
+		stay[Domain(to[i].URL)] = true
+	}
+	rivals := r.Rivals(from)
+	for _, i := range rivals {
+		if !stay[Domain(from[i].URL)] {
+			changed++
+		}
+	}
+	return changed, len(rivals)
 }
 
 // sort orders entries: the first organic business, firms in both parts, the map pack, organic ones, typed

@@ -41,7 +41,7 @@ func TestSearchesAreKept(t *testing.T) {
 	require.NoError(t, err)
 	_, err = a.Book.AddPhrases(ctx, id, []string{"chimney sweep ostrey"})
 	require.NoError(t, err)
-	kept, err := a.Lineup.KeepResults(ctx, id, "chimney sweep ostrey", "ostrey.csv", []byte(resultsOfOstrey), nil)
+	kept, err := a.Lineup.KeepResults(ctx, id, 0, "chimney sweep ostrey", "ostrey.csv", []byte(resultsOfOstrey), nil)
 	require.NoError(t, err)
 	require.NotEqual(t, first.ID, kept.ID)
 	assert.Equal(t, []int64{area.ID}, kept.Pages)

@@ -20,20 +20,20 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 	a, _ := open(t, &web{pages: map[string]string{}})
 	id, _ := newClient(t, a, sweep, "")
 
-	shown, err := a.Lineup.PreviewResults("soup.html", body, nil)
+	shown, err := a.Lineup.PreviewResults(ctx, id, 0, "soup.html", body, nil)
 	require.NoError(t, err)
 	before, err := a.Lineup.Get(ctx, id, 0)
 	require.NoError(t, err)
 	assert.Empty(t, before.Entries, "a look keeps nothing")
 
-	_, err = a.Lineup.KeepResults(ctx, id, "  ", "soup.html", body, nil)
+	_, err = a.Lineup.KeepResults(ctx, id, 0, "  ", "soup.html", body, nil)
 	fails(t, err, fault.PhraseNeeded.Code)
-	_, err = a.Lineup.KeepResults(ctx, id, "chimney sweep", "x.html", []byte("<p>Nothing was found here."), nil)
+	_, err = a.Lineup.KeepResults(ctx, id, 0, "chimney sweep", "x.html", []byte("<p>Nothing was found here."), nil)
 	fails(t, err, lineups.NoResults.Code)
-	_, err = a.Lineup.PreviewResults("x.html", nil, nil)
+	_, err = a.Lineup.PreviewResults(ctx, id, 0, "x.html", nil, nil)
 	fails(t, err, lineups.NoResults.Code)
 
-	kept, err := a.Lineup.KeepResults(ctx, id, " chimney  sweep tarn harbor ", "soup.html", body, nil)
+	kept, err := a.Lineup.KeepResults(ctx, id, 0, " chimney  sweep tarn harbor ", "soup.html", body, nil)
 	require.NoError(t, err)
 	assert.Equal(t, "chimney sweep tarn harbor", kept.Phrase)
 	assert.Equal(t, "seen", kept.Ads)
@@ -53,7 +53,7 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 	// A copied text tells no sites of the map: that of the same firm further down is its own.
 	text, err := os.ReadFile("../../core/results/testdata/copy.txt")
 	require.NoError(t, err)
-	copied, err := a.Lineup.KeepResults(ctx, id, "chimney sweep", "copy.txt", text, nil)
+	copied, err := a.Lineup.KeepResults(ctx, id, 0, "chimney sweep", "copy.txt", text, nil)
 	require.NoError(t, err)
 	sites := map[string]string{}
 	for _, e := range copied.Entries {
@@ -65,7 +65,7 @@ func TestResultsBecomeTheSearch(t *testing.T) {
 	assert.Empty(t, sites["Old Saltbox Masonry"])
 
 	// A copied text tells domains and no addresses: a home page stands for the site.
-	again, err := a.Lineup.KeepResults(ctx, id, "flue liner", "text.txt",
+	again, err := a.Lineup.KeepResults(ctx, id, 0, "flue liner", "text.txt",
 		[]byte("Kiln Row Sweeps\nhttps://kilnrow.example › liners\nWe line flues of every size, and sweep them "+
 			"before we do.\n"), nil)
 	require.NoError(t, err)

@@ -45,7 +45,7 @@ type lineupInput struct {
 	Lineup int64 `query:"lineup" doc:"0 for the main one"`
 }
 
-type forgetInput struct {
+type recordedInput struct {
 	ClientPath
 	Lineup int64 `path:"lineup"`
 }
@@ -108,6 +108,8 @@ type siteListInput struct {
 type resultsForm struct {
 	File   huma.FormFile `form:"file" required:"true" doc:"HTML, MHTML, copied text or CSV"`
 	Phrase string        `form:"phrase" required:"false" doc:"What was searched for; needed to keep it"`
+	// Continues is a number as a form has it.
+	Continues int64 `form:"continues" required:"false" doc:"The search that a later page of results or a longer list of the map joins, or may join; 0 for a new one"`
 	// Columns are parted by commas; a form has no lists.
 	Columns string `form:"columns" required:"false" doc:"What the columns of a table hold, parted by commas; empty to guess it"`
 }
@@ -141,12 +143,13 @@ func (in *resultsInput) file() (name string, body []byte, err error) {
 func (r api) lineup() {
 	handle(r, post, "/clients/{client}/lineup/results/preview", "previewResults",
 		"Show what is read of a page of search results; nothing is kept",
-		func(_ context.Context, in *resultsInput) (*view.ResultsPreview, error) {
+		func(ctx context.Context, in *resultsInput) (*view.ResultsPreview, error) {
 			name, body, err := in.file()
 			if err != nil {
 				return nil, err
 			}
-			return r.app.Lineup.PreviewResults(name, body, in.columns())
+			beside := in.RawBody.Data().Continues
+			return r.app.Lineup.PreviewResults(ctx, in.Client, beside, name, body, in.columns())
 		}, heavy, takes(resultPages))
 	handle(r, post, "/clients/{client}/lineup/results", "keepResults",
 		"Record a page of search results as the search for a phrase",
@@ -155,15 +158,21 @@ func (r api) lineup() {
 			if err != nil {
 				return nil, err
 			}
-			return r.app.Lineup.KeepResults(ctx, in.Client, in.RawBody.Data().Phrase, name, body, in.columns())
+			form := in.RawBody.Data()
+			return r.app.Lineup.KeepResults(ctx, in.Client, form.Continues, form.Phrase, name, body, in.columns())
 		}, heavy, takes(resultPages))
 	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told",
 		func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
 			return r.app.Lineup.Get(ctx, in.Client, in.Lineup)
 		})
 	handle(r, remove, "/clients/{client}/lineups/{lineup}", "forgetLineup", "Delete a recorded search",
-		func(ctx context.Context, in *forgetInput) (*view.Lineup, error) {
+		func(ctx context.Context, in *recordedInput) (*view.Lineup, error) {
 			return r.app.Lineup.Forget(ctx, in.Client, in.Lineup)
+		})
+	handle(r, put, "/clients/{client}/lineups/{lineup}/use", "useLineup",
+		"Use a recorded search: the rivals of the pages judged against it become its own",
+		func(ctx context.Context, in *recordedInput) (*view.Lineup, error) {
+			return r.app.Lineup.Use(ctx, in.Client, in.Lineup)
 		})
 	handle(r, post, "/clients/{client}/lineup/entries", "addEntry", "Add a row that was typed",
 		func(ctx context.Context, in *entryInput) (*view.Lineup, error) {

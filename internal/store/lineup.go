@@ -19,6 +19,9 @@ type Lineup struct {
 	LookedAt, MapLookedAt int
 	Ads                   string
 	RecordedAt            time.Time
+	// Used orders the searches as they were put to use, the greatest is the last one; 0 is one that
+	// waits (rule 6.2).
+	Used int64
 }
 
 // Entry is one result of a recorded search, or a page that was typed in.
@@ -32,25 +35,46 @@ type Entry struct {
 	Reviews *int
 }
 
+// Results returns entries as the rules have them.
+func Results(entries []Entry) []lineup.Entry {
+	out := make([]lineup.Entry, len(entries))
+	for i := range entries {
+		out[i] = entries[i].Entry
+	}
+	return out
+}
+
 // Lineups returns the recorded searches of a client, the newest first.
 func (t *Tx) Lineups(client int64) ([]Lineup, error) {
 	return all(t, scanLineup, `SELECT `+lineupColumns+
 		` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
 }
 
-const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at`
+const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at, used`
 
 func scanLineup(r scanner, l *Lineup) error {
 	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads,
-		(*kept.Time)(&l.RecordedAt))
+		(*kept.Time)(&l.RecordedAt), &l.Used)
 }
 
-// AddLineup keeps a recorded search and returns its id.
+// AddLineup keeps a recorded search, which waits to be used, and returns its id.
 func (t *Tx) AddLineup(l Lineup) (int64, error) {
 	return t.insert(of(l.ClientID, FacetLineups),
 		`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
 		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads,
 		kept.Time(l.RecordedAt))
+}
+
+// UseLineup makes a search the one that was put to use last.
+func (t *Tx) UseLineup(client, id int64) error {
+	return t.change(of(client, FacetLineups), `UPDATE lineups SET
+		used = 1 + (SELECT MAX(used) FROM lineups WHERE client_id = ?) WHERE client_id = ? AND id = ?`, client, client, id)
+}
+
+// LookedAt keeps up to which organic and map entries a search was looked at.
+func (t *Tx) LookedAt(client, id int64, organic, inMap int) error {
+	return t.change(of(client, FacetLineups), `UPDATE lineups SET looked_at = MAX(looked_at, ?),
+		map_looked_at = MAX(map_looked_at, ?) WHERE client_id = ? AND id = ?`, organic, inMap, client, id)
 }
 
 // DeleteLineup deletes a recorded search with its entries.

@@ -19,6 +19,7 @@ type readWith struct {
 	judge    *intent.Judge
 	ties     []tie.Tie
 	slips    map[string]bool
+	searched map[string]string // the families of the phrases that were searched for
 }
 
 // Language returns what the client's phrases are read with.
@@ -41,6 +42,15 @@ func (k *Known) readWith() *readWith {
 
 // learn reads the client's phrases.
 func (k *Known) learn() *readWith {
+	r := k.learnTies()
+	r.searched = map[string]string{}
+	for _, l := range k.Lineups {
+		r.searched[l.Phrase] = phrase.New(l.Phrase, r.language).Family()
+	}
+	return r
+}
+
+func (k *Known) learnTies() *readWith {
 	corrections := k.Corrections()
 	plain := phrase.LanguageOf(k.Client.Language, k.Places, corrections)
 	ground := k.ground(plain.Remembering())

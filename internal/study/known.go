@@ -208,12 +208,8 @@ func (k *Known) RivalEntries() []store.Entry { return RivalsOf(k.Entries, k.Yard
 
 // RivalsOf returns the rivals among entries, in their order, each page once.
 func RivalsOf(entries []store.Entry, rules lineup.Rules) []store.Entry {
-	list := make([]lineup.Entry, len(entries))
-	for i, e := range entries {
-		list[i] = e.Entry
-	}
 	var out []store.Entry
-	for _, i := range rules.Rivals(list) {
+	for _, i := range rules.Rivals(store.Results(entries)) {
 		out = append(out, entries[i])
 	}
 	return out

@@ -3,34 +3,53 @@ package study
 import (
 	"slices"
 
-	"inktally/core/book"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/internal/store"
 )
 
-// MainLineup returns the newest search for a phrase that was typed for the home page, else
-// the newest one; the zero Lineup if none was recorded.
-func (k *Known) MainLineup() store.Lineup {
+// MainLineup returns the search in use for a phrase that was typed for the home page, else
+// that in use for any; the zero Lineup if none was recorded.
+func (k *Known) MainLineup() store.Lineup { return k.mainAmong(k.Lineups) }
+
+func (k *Known) mainAmong(lineups []store.Lineup) store.Lineup {
 	home, _ := HomePage(k.Pages)
+	if onePhrase(lineups) {
+		l, _ := k.inUse(lineups, "")
+		return l
+	}
 	for _, typed := range TypedFor(k.Ground, home.ID) {
-		if l, ok := k.searchFor(func(folded string) bool { return folded == phrase.Fold(typed) }); ok {
+		if l, ok := k.inUse(lineups, phrase.New(typed, k.Language()).Family()); ok {
 			return l
 		}
 	}
-	if len(k.Lineups) > 0 {
-		return k.Lineups[0]
-	}
-	return store.Lineup{}
+	l, _ := k.inUse(lineups, "")
+	return l
 }
 
-// searchFor returns the newest search for a phrase.
-func (k *Known) searchFor(is func(folded string) bool) (store.Lineup, bool) {
-	i := slices.IndexFunc(k.Lineups, func(l store.Lineup) bool { return is(phrase.Fold(l.Phrase)) })
-	if i < 0 {
-		return store.Lineup{}, false
+// onePhrase reports whether all searches are for one phrase.
+func onePhrase(lineups []store.Lineup) bool {
+	return !slices.ContainsFunc(lineups, func(l store.Lineup) bool {
+		return phrase.Fold(l.Phrase) != phrase.Fold(lineups[0].Phrase)
+	})
+}
+
+// inUse returns the search for a family that was put to use last (rule 6.2), of any for an empty key.
+func (k *Known) inUse(lineups []store.Lineup, family string) (out store.Lineup, ok bool) {
+	for _, l := range lineups {
+		if (family == "" || k.searched(l) == family) && (!ok || l.Used > out.Used) {
+			out, ok = l, true
+		}
 	}
-	return k.Lineups[i], true
+	return out, ok
+}
+
+// searched returns the family of what was searched for.
+func (k *Known) searched(l store.Lineup) string {
+	if key, ok := k.readWith().searched[l.Phrase]; ok {
+		return key
+	}
+	return phrase.New(l.Phrase, k.Language()).Family()
 }
 
 // EntriesOf returns the entries of a search, with the pages that were typed in.
@@ -44,30 +63,24 @@ func (k *Known) EntriesOf(id int64) []store.Entry {
 	return out
 }
 
-// LineupOf returns the search that a page is judged against: the newest for its own first
+// LineupOf returns the search that a page is judged against: the one in use for its own first
 // phrase, in any of its forms; the home page's for a page that has none.
-func (k *Known) LineupOf(page int64) store.Lineup {
-	main := k.MainLineup()
-	if page == 0 || len(k.Lineups) < 2 || !slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool {
-		return phrase.Fold(l.Phrase) != phrase.Fold(main.Phrase)
-	}) {
+func (k *Known) LineupOf(page int64) store.Lineup { return k.LineupAmong(k.Lineups, page) }
+
+// LineupAmong returns the one of some searches that a page is judged against.
+func (k *Known) LineupAmong(lineups []store.Lineup, page int64) store.Lineup {
+	main := k.mainAmong(lineups)
+	if page == 0 || onePhrase(lineups) {
 		return main
 	}
-	return k.lineupFor(k.Shown(page), main)
-}
-
-func (k *Known) lineupFor(families []book.Family, main store.Lineup) store.Lineup {
+	families := k.Shown(page)
 	if len(families) == 0 {
 		return main
 	}
-	first := families[0]
-	l, ok := k.searchFor(func(folded string) bool {
-		return slices.ContainsFunc(first.Members, func(m book.Phrase) bool { return phrase.Fold(m.Text) == folded })
-	})
-	if !ok {
-		return main
+	if l, ok := k.inUse(lineups, families[0].Key); ok {
+		return l
 	}
-	return l
+	return main
 }
 
 // SearchRivals returns the rivals of all searches, each site once, those of the main one
@@ -87,20 +100,4 @@ func (k *Known) SearchRivals() []store.Entry {
 		}
 	}
 	return out
-}
-
-// Stands returns where the client stands in the map and in the organic results, 0 for nowhere.
-func Stands(entries []store.Entry) (inMap, organic int) {
-	for _, e := range entries {
-		if e.Kind != lineup.Client || e.Paying() {
-			continue
-		}
-		switch {
-		case e.Part == lineup.Map && (inMap == 0 || e.Position < inMap):
-			inMap = e.Position
-		case e.Part == lineup.Organic && (organic == 0 || e.Position < organic):
-			organic = e.Position
-		}
-	}
-	return inMap, organic
 }

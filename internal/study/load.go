@@ -134,6 +134,7 @@ func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *St
 	if had != nil {
 		k.takeOver(had.Known)
 	}
+	k.Entries = k.EntriesOf(k.MainLineup().ID)
 	return k, nil
 }
 
@@ -146,7 +147,6 @@ func (f *facts) known(s *Studies) *Known {
 	k.Lists = ListsOf(k.Client, k.Services)
 	k.Phrases = slices.Clone(f.phrases)
 	k.tie()
-	k.Entries = k.EntriesOf(k.MainLineup().ID)
 	for _, e := range k.recorded {
 		if e.Kind == lineup.Business || e.Kind == lineup.Chain {
 			k.Rivals = append(k.Rivals, lineup.NameOf(e.Name, e.URL))

@@ -3,10 +3,9 @@ package study
 import (
 	"context"
 	"errors"
-	"slices"
 	"time"
 
-	"inktally/core/phrase"
+	"inktally/core/lineup"
 	"inktally/core/yardstick"
 	"inktally/internal/store"
 )
@@ -102,10 +101,7 @@ func lightly(r store.ShelfRow, all *store.OfAll) *Known {
 	k := &Known{Ground: store.Ground{Client: store.Client{ID: r.ID}, Typed: all.Typed[r.ID],
 		Pages: []store.Page{r.Home}},
 		Lineups: all.Lineups[r.ID], recorded: all.Entries[r.ID], Latest: all.Readings[r.ID]}
-	several := slices.ContainsFunc(k.Lineups, func(l store.Lineup) bool {
-		return phrase.Fold(l.Phrase) != phrase.Fold(k.Lineups[0].Phrase)
-	})
-	if r.Home.ID == 0 || several || len(TypedFor(k.Ground, r.Home.ID)) == 0 {
+	if r.Home.ID == 0 || !onePhrase(k.Lineups) || len(TypedFor(k.Ground, r.Home.ID)) == 0 {
 		return nil
 	}
 	k.alone()
@@ -116,7 +112,7 @@ func lightly(r store.ShelfRow, all *store.OfAll) *Known {
 
 // tell puts the figures of a client on its row.
 func (row *ShelfRow) tell(k *Known, b *Beside) {
-	row.MapPosition, row.OrganicPosition = Stands(k.Entries)
+	row.MapPosition, row.OrganicPosition = lineup.Stands(store.Results(k.Entries))
 	row.Searched, row.Rivals = len(k.Lineups) > 0, len(k.RivalEntries())
 	row.Lead = k.Lead()
 	if row.Home.ID != 0 {

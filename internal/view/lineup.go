@@ -24,6 +24,16 @@ type Lineup struct {
 	Rivals      int        `json:"rivals" doc:"How many entries are rivals, each page once"`
 	Recorded    []Recorded `json:"recorded" doc:"All recorded searches, the newest first"`
 	Pages       []int64    `json:"pages" doc:"The client's pages that are judged against this search"`
+	// Waits is null for a search that is in use, or would change no page's rivals.
+	Waits *LineupChange `json:"waits" doc:"What this search would change if it were used"`
+}
+
+// LineupChange is what a search would change of the rivals of a page.
+type LineupChange struct {
+	Page    int64 `json:"page"`
+	Changed int   `json:"changed" doc:"How many of its rivals would go; 0 if the others stay the same"`
+	Of      int   `json:"of"`
+	Instead int64 `json:"instead" doc:"The search that the page is judged against now"`
 }
 
 // Recorded is a recorded search, and where the client stood in it.
@@ -74,6 +84,9 @@ type Entry struct {
 	Kind      EntryKind `json:"kind"`
 	Reason    EntryWhy  `json:"reason" doc:"The evidence for the kind, or why it is no rival"`
 	Taken     bool      `json:"taken" doc:"Whether it is a rival"`
+	PageRival bool      `json:"page_rival" doc:"Whether it stands beside the client: its words, phrases and images are compared"`
+	MapRival  bool      `json:"map_rival" doc:"Whether its reviews, listings and profile are compared: a firm of the pack"`
+	Offered   int64     `json:"offered" doc:"The rival whose page cannot be read and whose seat this one may take, 0 for none"`
 	Open      bool      `json:"open" doc:"A high position that no business holds"`
 	Words     *int      `json:"words" doc:"Words seen of its last reading, null if it was not read"`
 	Failure   *Failure  `json:"failure" doc:"Why its page could not be read, null if it was"`
@@ -120,6 +133,8 @@ type ResultsPreview struct {
 	Results
 	Heading []string      `json:"heading" doc:"The first row of a table; empty for what is none"`
 	Columns []ResultField `json:"columns" doc:"What each column of a table was read as"`
+	// Continues is about a search for the same phrase.
+	Continues bool `json:"continues" doc:"Whether it looks like a later page of the search it was shown beside, or a longer list of its map"`
 }
 
 // ResultsPreviewOf shows a page of results with the columns of its table.

@@ -185,7 +185,7 @@ func Entry(r lineup.Reason) string {
 	case lineup.HasNoSite:
 		return "no site known"
 	case lineup.TakenAlready:
-		return "the same business as a rival above"
+		return "a rival already"
 	case lineup.BeyondPack:
 		return fmt.Sprintf("beyond the first %d of the map pack", r.Number)
 	case lineup.BeyondMost:

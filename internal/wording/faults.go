@@ -64,6 +64,7 @@ var faults = map[fault.Code]string{
 	"files_too_large":     "The files are larger than {mb} MB together. Add fewer at once.",
 	"no_results": "No entries of a search were found. Copy the whole page of results, or save it in your " +
 		"browser.",
+	"nothing_joins":      "This page adds nothing: the search holds all of its entries.",
 	"site_list_empty":    "The list holds no site. Write a domain and what it is on each line.",
 	"site_line_unread":   "Line {line} was not understood: {text}. Write a domain and what it is.",
 	"results_too_large":  "The page of results is larger than {mb} MB. Copy its text instead.",

@@ -43,6 +43,10 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 			if e.LineupID, err = tx.AddLineup(recorded); err != nil {
 				return err
 			}
+			recorded.ID = e.LineupID
+			if err := settle(tx, k, recorded, []lineup.Entry{e.Entry}); err != nil {
+				return err
+			}
 		} else if _, err := one(k, lineupID); err != nil {
 			return err
 		}

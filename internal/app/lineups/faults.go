@@ -6,6 +6,7 @@ import "inktally/core/fault"
 var (
 	NoSearchSource   = fault.Define0("no_search_source")
 	NoResults        = fault.Define0("no_results")
+	NothingJoins     = fault.Define0("nothing_joins")
 	ResultsTooLarge  = fault.Define1("results_too_large", "mb")
 	EntryWithoutSite = fault.Define1("entry_without_site", "name")
 	EntryNoName      = fault.Define0("entry_no_name")

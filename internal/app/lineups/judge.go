@@ -35,11 +35,7 @@ func (l *Lineup) judge(ctx context.Context, k *study.Known, found []source.Searc
 	var group errgroup.Group
 	group.SetLimit(sideBySide)
 	for i, f := range found {
-		e := lineup.Entry{Part: f.Part, Position: f.Position, Sponsored: f.Sponsored, Name: text.Collapse(f.Name),
-			Phone: text.Collapse(f.Phone), Years: f.Years}
-		if address, err := fetch.Address(f.URL); err == nil {
-			e.URL = address
-		}
+		e := entryOf(f)
 		group.Go(func() error {
 			ev := known.of(e)
 			if e.Part == lineup.Organic && e.URL != "" {
@@ -54,6 +50,16 @@ func (l *Lineup) judge(ctx context.Context, k *study.Known, found []source.Searc
 		})
 	}
 	return entries, group.Wait()
+}
+
+// entryOf returns an entry as a search found it, before it is judged.
+func entryOf(f source.SearchEntry) lineup.Entry {
+	e := lineup.Entry{Part: f.Part, Position: f.Position, Sponsored: f.Sponsored, Name: text.Collapse(f.Name),
+		Phone: text.Collapse(f.Phone), Years: f.Years}
+	if address, err := fetch.Address(f.URL); err == nil {
+		e.URL = address
+	}
+	return e
 }
 
 func rootOf(address string) string {

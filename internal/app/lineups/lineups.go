@@ -70,7 +70,7 @@ func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 		out.Phrases = append(out.Phrases, t.Text)
 	}
 	for _, other := range k.Lineups {
-		inMap, organic := study.Stands(k.EntriesOf(other.ID))
+		inMap, organic := lineup.Stands(store.Results(k.EntriesOf(other.ID)))
 		out.Recorded = append(out.Recorded,
 			view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
 				Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
@@ -80,13 +80,19 @@ func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 			out.Pages = append(out.Pages, p.ID)
 		}
 	}
+	rules := k.Yardstick.Lineup
+	seats := seatsOf(k, entries)
 	for _, e := range entries {
 		v := view.EntryOf(e.ID, e.Entry, e.Rating, e.Reviews)
+		v.PageRival, v.MapRival, v.Offered = seats.rivals[e.ID], rules.InPack(e.Entry), seats.offered[e.ID]
 		if r, ok := k.Latest[e.URL]; ok && e.URL != "" {
 			v.Words = &r.Facts.Words.Seen
 		}
 		v.Failure = view.FailureOf(k.Failures[e.URL])
 		out.Entries = append(out.Entries, v)
+	}
+	if recorded.ID != 0 {
+		out.Waits = waits(wouldChange(k, recorded, entries))
 	}
 	return out
 }
@@ -151,7 +157,7 @@ func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, resu
 				return err
 			}
 		}
-		return nil
+		return settle(tx, k, recorded, entries)
 	})
 	if err != nil {
 		return nil, err

@@ -13,6 +13,8 @@ import (
 	"inktally/core/text"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/source"
+	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -48,8 +50,10 @@ func isTable(name string) bool {
 	return false
 }
 
-// PreviewResults shows what would be kept of a page of results; nothing of it is yet.
-func (l *Lineup) PreviewResults(name string, body []byte, columns []grid.Field) (*view.ResultsPreview, error) {
+// PreviewResults shows what would be kept of a page of results, beside a search that it may continue, 0 for none;
+// nothing of it is kept yet.
+func (l *Lineup) PreviewResults(ctx context.Context, id, beside int64, name string, body []byte, columns []grid.Field) (
+	*view.ResultsPreview, error) {
 	read, err := ReadResults(name, body, columns)
 	if err != nil {
 		return nil, err
@@ -57,15 +61,29 @@ func (l *Lineup) PreviewResults(name string, body []byte, columns []grid.Field) 
 	if len(read.Entries) == 0 && read.Columns == nil { // a table can be told what its columns hold
 		return nil, NoResults.New()
 	}
+	result := searchOf(read)
 	read.Entries = read.WithSites()
-	return view.ResultsPreviewOf(read), nil
+	out := view.ResultsPreviewOf(read)
+	if beside != 0 {
+		k, err := l.known(ctx, id)
+		if err != nil {
+			return nil, err
+		}
+		var more []lineup.Entry
+		for _, f := range result.Entries {
+			more = append(more, entryOf(f))
+		}
+		out.Continues = lineup.Continues(store.Results(k.EntriesOf(beside)), more)
+	}
+	return out, nil
 }
 
-// KeepResults records a page of results as the search for a phrase.
-func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string, body []byte, columns []grid.Field) (
-	*view.Lineup, error) {
+// KeepResults records a page of results as the search for a phrase, or lets it join the search that it
+// continues, 0 for a new one.
+func (l *Lineup) KeepResults(ctx context.Context, id, continues int64, phrase, name string, body []byte,
+	columns []grid.Field) (*view.Lineup, error) {
 	phrase = text.Collapse(phrase)
-	if len(text.Tokens(phrase)) == 0 {
+	if continues == 0 && len(text.Tokens(phrase)) == 0 {
 		return nil, fault.PhraseNeeded.New()
 	}
 	read, err := ReadResults(name, body, columns)
@@ -79,7 +97,57 @@ func (l *Lineup) KeepResults(ctx context.Context, id int64, phrase, name string,
 	if err != nil {
 		return nil, err
 	}
+	if continues != 0 {
+		return l.join(ctx, k, continues, searchOf(read))
+	}
 	return l.record(ctx, k, phrase, searchOf(read))
+}
+
+// join adds to a search what a later page of it, or a longer list of the map, has more (rule 6.5).
+func (l *Lineup) join(ctx context.Context, k *study.Known, lineupID int64, result source.SearchResult) (*view.Lineup,
+	error) {
+	recorded, err := one(k, lineupID)
+	if err != nil {
+		return nil, err
+	}
+	more, err := l.judge(ctx, k, result.Entries)
+	if err != nil {
+		return nil, err
+	}
+	all := store.Results(k.EntriesOf(lineupID))
+	had := len(all)
+	joining := lineup.Join(all, more,
+		map[lineup.Part]int{lineup.Organic: recorded.LookedAt, lineup.Map: recorded.MapLookedAt})
+	if len(joining) == 0 {
+		return nil, NothingJoins.New()
+	}
+	for _, i := range joining {
+		all = append(all, more[i])
+	}
+	k.Yardstick.Lineup.TakeMore(all, had)
+	organic, inMap := recorded.LookedAt, recorded.MapLookedAt
+	for _, e := range all {
+		switch {
+		case e.Part == lineup.Organic:
+			organic = max(organic, e.Position)
+		case e.Part == lineup.Map && !e.Sponsored:
+			inMap = max(inMap, e.Position)
+		}
+	}
+	err = l.DB.Write(ctx, func(tx *store.Tx) error {
+		for n, i := range joining {
+			_, err := tx.AddEntry(store.Entry{ClientID: k.Client.ID, LineupID: lineupID, Entry: all[had+n],
+				Reviews: result.Entries[i].Reviews, Rating: result.Entries[i].Rating})
+			if err != nil {
+				return err
+			}
+		}
+		return tx.LookedAt(k.Client.ID, lineupID, organic, inMap)
+	})
+	if err != nil {
+		return nil, err
+	}
+	return l.Get(ctx, k.Client.ID, lineupID)
 }
 
 // searchOf returns a page of results as a search source would have answered it. What it does

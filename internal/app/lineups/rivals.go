@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
+	"inktally/core/site"
 	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
@@ -55,8 +56,8 @@ func Addresses(pasted string) (addresses []string, bad *fault.Fault) {
 	return addresses, bad
 }
 
-// AddRivals makes rivals of addresses: of the entry that has it if it is not
-// paid for, else of a typed one.
+// AddRivals makes rivals of addresses: of the entry of that page if it is not
+// paid for, by https or http, else of a typed one.
 func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 	entries, err := tx.Entries(client)
 	if err != nil {
@@ -65,15 +66,15 @@ func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 	known := map[string]store.Entry{}
 	typed := 0
 	for _, e := range entries {
-		if _, had := known[e.URL]; !had && !e.Paying() {
-			known[e.URL] = e
+		if _, had := known[site.BareAddress(e.URL)]; !had && !e.Paying() {
+			known[site.BareAddress(e.URL)] = e
 		}
 		if e.Part == lineup.Typed {
 			typed = max(typed, e.Position)
 		}
 	}
 	for _, address := range addresses {
-		if e, ok := known[address]; ok {
+		if e, ok := known[site.BareAddress(address)]; ok {
 			if err := tx.TakeEntry(client, e.ID, true, lineup.Reason{}); err != nil {
 				return err
 			}

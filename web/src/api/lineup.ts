@@ -35,6 +35,14 @@ export function useEntries(client: Id) {
           }),
         ),
     }),
+    use: useMutation({
+      mutationFn: (lineup: number) =>
+        taken(
+          api.PUT('/api/clients/{client}/lineups/{lineup}/use', {
+            params: { path: { client: client(), lineup } },
+          }),
+        ),
+    }),
     importKinds: useMutation({
       mutationFn: (list: string) => taken(api.PUT('/api/site-kinds', { body: { list } })),
       onSettled,

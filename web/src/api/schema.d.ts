@@ -571,6 +571,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/lineups/{lineup}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Use a recorded search: the rivals of the pages judged against it become its own */
+        put: operations["useLineup"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/overview": {
         parameters: {
             query?: never;
@@ -2015,9 +2032,18 @@ export interface components {
             id: number;
             /** @enum {string} */
             kind: "client" | "directory" | "list_article" | "chain" | "supplier" | "other_trade" | "business";
+            /** @description Whether its reviews, listings and profile are compared: a firm of the pack */
+            map_rival: boolean;
             name: string;
+            /**
+             * Format: int64
+             * @description The rival whose page cannot be read and whose seat this one may take, 0 for none
+             */
+            offered: number;
             /** @description A high position that no business holds */
             open: boolean;
+            /** @description Whether it stands beside the client: its words, phrases and images are compared */
+            page_rival: boolean;
             /** @enum {string} */
             part: "paid" | "map" | "organic" | "typed";
             phone: string;
@@ -2100,7 +2126,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -2618,6 +2644,24 @@ export interface components {
             rivals: number;
             /** @description Whether a search source is there */
             searchable: boolean;
+            /** @description What this search would change if it were used */
+            waits: components["schemas"]["LineupChange"];
+        };
+        LineupChange: {
+            /**
+             * Format: int64
+             * @description How many of its rivals would go; 0 if the others stay the same
+             */
+            changed: number;
+            /**
+             * Format: int64
+             * @description The search that the page is judged against now
+             */
+            instead: number;
+            /** Format: int64 */
+            of: number;
+            /** Format: int64 */
+            page: number;
         };
         LinkFact: {
             /** @description Absolute if the page's own address is known */
@@ -3138,7 +3182,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -3365,6 +3409,8 @@ export interface components {
         ResultsPreview: {
             /** @description What each column of a table was read as */
             columns: ("" | "part" | "position" | "rating" | "reviews" | "title" | "url" | "domain" | "phone" | "years" | "sponsored")[];
+            /** @description Whether it looks like a later page of the search it was shown beside, or a longer list of its map */
+            continues: boolean;
             entries: components["schemas"]["ResultEntry"][];
             /** @description The first row of a table; empty for what is none */
             heading: string[];
@@ -5195,6 +5241,11 @@ export interface operations {
                     /** @description What the columns of a table hold, parted by commas; empty to guess it */
                     columns?: string;
                     /**
+                     * Format: int64
+                     * @description The search that a later page of results or a longer list of the map joins, or may join; 0 for a new one
+                     */
+                    continues?: number;
+                    /**
                      * Format: binary
                      * @description HTML, MHTML, copied text or CSV
                      */
@@ -5241,6 +5292,11 @@ export interface operations {
                 "multipart/form-data": {
                     /** @description What the columns of a table hold, parted by commas; empty to guess it */
                     columns?: string;
+                    /**
+                     * Format: int64
+                     * @description The search that a later page of results or a longer list of the map joins, or may join; 0 for a new one
+                     */
+                    continues?: number;
                     /**
                      * Format: binary
                      * @description HTML, MHTML, copied text or CSV
@@ -5497,6 +5553,40 @@ export interface operations {
         };
     };
     forgetLineup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                lineup: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Changed?: string;
+                    Revision?: number;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lineup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    useLineup: {
         parameters: {
             query?: never;
             header?: never;

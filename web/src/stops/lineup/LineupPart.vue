@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Entry } from '@/api/client'
 import LineupRow from './LineupRow.vue'
 
 /** One part of a recorded result, as a ranked list. Rows are dragged, or moved with Alt and an arrow. */
-const props = defineProps<{ title: string; note: string; entries: Entry[] }>()
+const props = defineProps<{ title: string; note: string; entries: Entry[]; all: Entry[] }>()
 const emit = defineEmits<{
   toggle: [entry: Entry]
   kind: [entry: Entry, kind: Entry['kind']]
   move: [entry: Entry, position: number]
   remove: [entry: Entry]
 }>()
+
+/* The rivals that cannot be read, by what stands for them: another one is offered for their seat. */
+const unread = computed(() => new Map(props.all.map((e) => [e.id, e.name])))
 
 const ranked = (e: Entry) => e.part !== 'paid' && e.part !== 'typed' && !e.sponsored
 const dragged = ref<Entry>()
@@ -56,6 +59,7 @@ function moveBy(entry: Entry, by: number) {
         <LineupRow
           :entry="e"
           :over="over === e.id"
+          :unread="unread.get(e.offered)"
           :draggable="ranked(e)"
           @dragstart="start($event, e)"
           @dragover="hover($event, e)"
@@ -120,13 +124,26 @@ ol {
   stroke: var(--ink);
   stroke-width: 2.4;
 }
-:deep(.name),
 :deep(.mono),
 :deep(.says),
 :deep(.rated) {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+/* A title is what an owner knows a result by: it is whole, on two lines where it has to be. So is what
+   went wrong. */
+:deep(.says:has(.mistake)) {
+  white-space: normal;
+  line-height: 1.2;
+}
+:deep(.name) {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
+  line-height: 1.2;
+  padding: 2px 0;
 }
 :deep(.mono) {
   text-decoration: none;

@@ -2,10 +2,10 @@
 import type { Entry } from '@/api/client'
 import { bare, count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
-import { kindKeys, kindOfKey } from './entries'
+import { kindKeys, kindOfKey, roleOf } from './entries'
 
 /** One entry of a result. A key on it says what its site is, Alt with an arrow moves it. */
-const props = defineProps<{ entry: Entry; over: boolean }>()
+const props = defineProps<{ entry: Entry; over: boolean; unread?: string | undefined }>()
 const emit = defineEmits<{
   toggle: []
   kind: [kind: Entry['kind']]
@@ -68,7 +68,10 @@ function pressed(e: KeyboardEvent) {
     >
     <span v-else class="soft">{{ entry.phone || 'no site known' }}</span>
     <span class="soft says">
-      <span v-if="entry.failure" class="mistake" :title="entry.failure.says">{{ entry.failure.says }}</span>
+      <span v-if="entry.failure" class="mistake" :title="entry.failure.says"
+        ><template v-if="entry.taken && entry.words === null">Add by hand. </template
+        >{{ entry.failure.says }}</span
+      >
       <template v-else-if="own()">the client</template>
       <template v-else-if="paid()">{{ entry.reason.says }}</template>
       <template v-else>
@@ -79,7 +82,9 @@ function pressed(e: KeyboardEvent) {
         >
           <option v-for="k in kindKeys" :key="k.kind" :value="k.kind">{{ k.name }}</option>
         </select>
-        <span :title="entry.reason.says">{{ entry.reason.says }}</span>
+        <span v-if="roleOf(entry)" class="role">{{ roleOf(entry) }}</span>
+        <span v-if="unread" class="pencil" :title="`The page of ${unread} cannot be read`">next in line</span>
+        <span v-else :title="entry.reason.says">{{ entry.reason.says }}</span>
       </template>
     </span>
     <span class="soft rated" :title="entry.phone">

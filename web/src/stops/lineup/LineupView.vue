@@ -17,6 +17,7 @@ import ResultsImport from './ResultsImport.vue'
 import SearchList from './SearchList.vue'
 import SiteKinds from './SiteKinds.vue'
 import TypedRow from './TypedRow.vue'
+import WaitingSearch from './WaitingSearch.vue'
 import { kindName, stand } from './entries'
 import { takeHanded } from '../receive/handed'
 import { filesOfPaste } from './results'
@@ -231,9 +232,11 @@ async function measureRivals() {
       :file="copied"
       :other="other"
       :phrase="phrase"
+      :lineup="lineup"
       @done="brought"
     />
     <SearchList v-if="lineup?.id" :client="client" :ground="ground" :lineup="lineup" @show="show" />
+    <WaitingSearch v-if="lineup?.waits" :client="client" :ground="ground" :lineup="lineup" />
     <TypedRow v-if="typing" :client="client" :lineup="lineup" :phrase="phrase" @added="brought" />
     <p v-if="lineup" class="ways soft">
       Results from your browser: paste a copied page of results here, drop a saved one, or drag
@@ -262,6 +265,7 @@ async function measureRivals() {
         title="Paid"
         note="not compared"
         :entries="part('paid')"
+        :all="entries"
         @toggle="toggle"
         @kind="say"
         @move="put"
@@ -272,6 +276,7 @@ async function measureRivals() {
         title="Map pack"
         :note="mapNote"
         :entries="part('map')"
+        :all="entries"
         @toggle="toggle"
         @kind="say"
         @move="put"
@@ -282,6 +287,7 @@ async function measureRivals() {
         title="Organic"
         :note="organicNote"
         :entries="part('organic')"
+        :all="entries"
         @toggle="toggle"
         @kind="say"
         @move="put"
@@ -292,6 +298,7 @@ async function measureRivals() {
         title="Added by hand"
         note="not from a search"
         :entries="part('typed')"
+        :all="entries"
         @toggle="toggle"
         @kind="say"
         @move="put"

@@ -2,11 +2,17 @@
 import { computed, ref, watch } from 'vue'
 import type { Lineup, ResultField } from '@/api/client'
 import { useResults } from '@/api/results'
-import { figure, plural } from '@/parts/format'
+import { figure, moment, plural } from '@/parts/format'
 import { fields, partNames, parts } from './results'
 
 /** A page of search results that was pasted, dropped or chosen: what was read of it, before it is kept. */
-const props = defineProps<{ client: number; file: File; other?: File | undefined; phrase: string }>()
+const props = defineProps<{
+  client: number
+  file: File
+  other?: File | undefined
+  phrase: string
+  lineup?: Lineup | undefined
+}>()
 const emit = defineEmits<{ done: [lineup?: Lineup] }>()
 const { preview, keep } = useResults(() => props.client)
 const asked = ref(props.phrase)
@@ -15,18 +21,21 @@ const used = ref(props.file)
 /* What a person said that the columns of a table hold; empty leaves it to the headings. */
 const columns = ref<ResultField[]>([])
 
+/** The search that is shown, 0 for none. */
+const shown = () => (props.lineup?.recorded_at ? props.lineup.id : 0)
+
 /** A column of a table holds something else: the table is read anew. */
 function columnTo(at: number, field: string) {
   columns.value = read.value!.columns.map((c, i) =>
     i === at ? (field as ResultField) : c === field ? '' : c,
   )
-  preview.mutate({ file: used.value, columns: columns.value })
+  preview.mutate({ file: used.value, columns: columns.value, continues: shown() })
 }
 
 /** Shows what is read of a file, and returns how many entries it has. */
 const look = (file: File) =>
   preview
-    .mutateAsync({ file, columns: [] })
+    .mutateAsync({ file, columns: [], continues: shown() })
     .then((r) => r.entries.length)
     .catch(() => 0)
 
@@ -55,9 +64,26 @@ const counts = computed(() =>
     .join(', '),
 )
 
+/* The search shown, where the page is one of the same phrase: it may be its next page. */
+const before = computed(() => {
+  const l = props.lineup
+  return l?.recorded_at && l.phrase.toLowerCase() === asked.value.trim().toLowerCase() ? l : undefined
+})
+/* Whether the page joins the search before it: what a person says, else as it looks. */
+const said = ref<boolean>()
+const joins = computed({
+  get: () => !!before.value && (said.value ?? !!read.value?.continues),
+  set: (yes: boolean) => (said.value = yes),
+})
+
 async function use() {
   const ok = await keep
-    .mutateAsync({ file: used.value, phrase: asked.value, columns: columns.value })
+    .mutateAsync({
+      file: used.value,
+      phrase: asked.value,
+      columns: columns.value,
+      continues: joins.value ? before.value!.id : 0,
+    })
     .catch(() => null)
   if (ok) emit('done', ok)
 }
@@ -78,8 +104,14 @@ async function use() {
           <input v-model="asked" class="field" name="results_phrase" placeholder="phrase" />
         </label>
         <button class="press main" type="submit" :disabled="!asked.trim() || keep.isPending.value">
-          {{ keep.isPending.value ? 'Looking at the pages…' : 'Use these results' }}
+          {{
+            keep.isPending.value ? 'Looking at the pages…' : joins ? 'Add to the search' : 'Use these results'
+          }}
         </button>
+        <label v-if="before" title="The next page of the same results, or a longer list of the map">
+          <input v-model="joins" type="checkbox" name="joins" /> continues the search of
+          {{ moment(before.recorded_at!) }}
+        </label>
         <button class="link" type="button" @click="emit('done')">Cancel</button>
         <span class="soft">Nothing is kept until then. Searches before it stay.</span>
       </form>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Ground, Lineup } from '@/api/client'
+import type { Ground, Lineup, Recorded } from '@/api/client'
 import { useEntries } from '@/api/lineup'
 import { moment } from '@/parts/format'
 import { pageName } from '@/parts/pages'
@@ -25,6 +25,11 @@ const newest = computed(() => {
     return !had.has(key) && had.add(key)
   })
 })
+/* One phrase from several places is told apart by these. */
+const called = (r: Recorded) =>
+  newest.value.filter((o) => o.phrase === r.phrase).length > 1
+    ? `${r.phrase}, ${r.place || 'place not known'}`
+    : r.phrase
 
 async function remove() {
   const ok = await forget.mutateAsync(props.lineup.id).catch(() => null)
@@ -44,7 +49,7 @@ async function remove() {
         :title="[r.place, moment(r.recorded_at)].filter(Boolean).join(' · ')"
         @click="emit('show', r.id)"
       >
-        {{ r.phrase }}
+        {{ called(r) }}
       </button>
     </template>
     <span v-if="judged.length" class="soft judged"

@@ -13,6 +13,9 @@ const { forgetKind } = useEntries(() => props.client)
 <template>
   <section v-if="kinds" class="kinds" data-site-kinds>
     <h2>Remembered for all clients</h2>
+    <p v-if="!kinds.length" class="soft">
+      What you say a site is (directory, chain, ...) is kept here and holds for every client.
+    </p>
     <SiteList :client="client" :kinds="kinds" />
     <ul class="lines">
       <li v-for="k in kinds" :key="k.domain">

@@ -13,6 +13,16 @@ export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [
 export const kindName = (kind: Entry['kind']) =>
   kind === 'client' ? 'the client' : (kindKeys.find((k) => k.kind === kind)?.name ?? kind)
 
+/** For what an entry is compared: its pages, its standing on the map, both; empty for nothing. */
+export const roleOf = (e: Pick<Entry, 'page_rival' | 'map_rival'>) =>
+  e.page_rival && e.map_rival
+    ? 'page and map rival'
+    : e.page_rival
+      ? 'page rival'
+      : e.map_rival
+        ? 'map rival'
+        : ''
+
 /** A list of sites as text: a line each, the domain and what it is. */
 export const siteListOf = (kinds: SiteKind[]) =>
   kinds.map((k) => `${k.domain} ${k.kind.replaceAll('_', ' ')}\n`).join('')

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Ground, Lineup } from '@/api/client'
+import { useEntries } from '@/api/lineup'
+import { moment, plural } from '@/parts/format'
+import { pageName } from '@/parts/pages'
+import { useUndo } from '@/parts/undo'
+
+/** A search that is not used yet: which rivals it would change, and the press that uses it. */
+const props = defineProps<{ client: number; ground: Ground; lineup: Lineup }>()
+const { use } = useEntries(() => props.client)
+const undo = useUndo()
+
+const waits = computed(() => props.lineup.waits)
+const page = computed(() => {
+  const p = props.ground.pages.find((p) => p.id === waits.value.page)
+  return p ? pageName(p) : 'The home page'
+})
+const now = computed(() => props.lineup.recorded.find((r) => r.id === waits.value.instead))
+
+async function take() {
+  const { instead } = waits.value
+  const ok = await use.mutateAsync(props.lineup.id).catch(() => null)
+  if (ok)
+    undo.offer(`${page.value} is compared with the search for “${props.lineup.phrase}”`, () =>
+      use.mutateAsync(instead),
+    )
+}
+</script>
+
+<template>
+  <p class="waits" data-waits>
+    <b v-if="waits.changed">{{ waits.changed }} of {{ plural(waits.of, 'rival') }} would change.</b>
+    <b v-else>The rivals would stay the same.</b>
+    <span v-if="now">
+      {{ page }} is still compared with the search for “{{ now.phrase }}”, {{ moment(now.recorded_at) }}.
+    </span>
+    <button class="press main" type="button" :disabled="use.isPending.value" @click="take">
+      Use this search
+    </button>
+    <span v-if="use.error.value" class="mistake" role="alert">{{ use.error.value.message }}</span>
+  </p>
+</template>
+
+<style scoped>
+.waits {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+  margin: 0;
+  padding: 8px var(--edge);
+  background: var(--pencil-wash);
+  border-bottom: 1px solid var(--rule);
+}
+</style>
