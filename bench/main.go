@@ -1,7 +1,7 @@
 // Command bench prints how long the work takes beside one bare html.Parse of
 // the same page, as ratios within one run: the machines it runs on are noisy,
 // so no time stands by itself and nothing here fails. With a folder of saved
-// pages it measures those instead, with study what the views of a client cost.
+// pages it measures those instead; with study, site, visit, book or survey that part alone.
 package main
 
 import (
@@ -26,8 +26,12 @@ func main() {
 	// A second processor that has nothing to do would help to collect garbage
 	// without need, now more and now less.
 	runtime.GOMAXPROCS(1)
-	if len(os.Args) > 1 && os.Args[1] == "study" {
-		if err := studyBench(); err != nil {
+	body, phrases := sample(150_000, 300, 80, 100)
+	parse := func() { parseBody(body) }
+	named := map[string]func() error{"study": studyBench, "site": siteBench, "visit": visitBench,
+		"book": func() error { return bookBench(parse) }, "survey": func() error { return surveyBench(parse) }}
+	if len(os.Args) > 1 && named[os.Args[1]] != nil {
+		if err := named[os.Args[1]](); err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
 			os.Exit(1)
 		}
@@ -40,8 +44,6 @@ func main() {
 		}
 		return
 	}
-	body, phrases := sample(150_000, 300, 80, 100)
-	parse := func() { parseBody(body) }
 	criteria := sheet.NewCriteria(sheet.Asked{Phrases: phrases[:20]})
 	report("measure a page of 150 KB with 20 phrases", 2.0, parse, func() {
 		sheet.Measure(page.Read(body, page.Source{}), criteria)

@@ -7,7 +7,6 @@ import (
 	"net/http"
 	"net/http/httptest"
 	"net/netip"
-	"strings"
 	"time"
 
 	"inktally/internal/app"
@@ -56,12 +55,11 @@ func siteBench() error {
 	if err != nil {
 		return err
 	}
-	var rest []string
 	for i := range sitePages - 1 {
-		rest = append(rest, fmt.Sprintf("http://site.example/page-%d", i))
-	}
-	if _, err := a.Lineup.Paste(ctx, g.ID, strings.Join(rest, " ")); err != nil {
-		return err
+		draft := view.PageDraft{URL: fmt.Sprintf("http://site.example/page-%d", i), Kind: "other"}
+		if _, err := a.Ground.AddPage(ctx, g.ID, draft); err != nil {
+			return err
+		}
 	}
 	states, end := a.Runs.Watch(g.ID)
 	defer end()

@@ -19,8 +19,8 @@ func Join(search, more []Entry, looked map[Part]int) (joining []int) {
 	return joining
 }
 
-// Continues reports whether a page of results of the same phrase is one that continues a search: most of its
-// organic entries are none of the search, or where it has none, its map holds all of the search's and more.
+// Continues reports whether a page of results of the same phrase is one that continues a search: it has no map, and
+// most of its organic entries are none of the search; or it is a map that holds all of the search's and more.
 func Continues(search, more []Entry) bool {
 	shared, counts := map[Part]int{}, map[Part]int{}
 	had := map[Part]int{}
@@ -41,7 +41,7 @@ func Continues(search, more []Entry) bool {
 		}
 	}
 	if counts[Organic] > 0 {
-		return had[Organic] > 0 && 2*shared[Organic] < counts[Organic]
+		return had[Organic] > 0 && counts[Map] == 0 && 2*shared[Organic] < counts[Organic]
 	}
 	return had[Map] > 0 && shared[Map] == had[Map] && counts[Map] > shared[Map]
 }

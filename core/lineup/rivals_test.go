@@ -124,6 +124,8 @@ func TestContinues(t *testing.T) {
 	assert.True(t, Continues(search, pins("One", "Two", "Three")))
 	assert.False(t, Continues(search, found("https://b.example/", "https://a.example/", "https://d.example/")),
 		"the same results on another day")
+	assert.False(t, Continues(search, append(pins("One"), found("https://d.example/", "https://e.example/")...)),
+		"a first page of another engine: it has a map")
 	assert.False(t, Continues(search, pins("One", "Two")))
 	assert.False(t, Continues(search, pins("Two", "Three", "Four")), "another map")
 	assert.False(t, Continues(nil, found("https://d.example/")))

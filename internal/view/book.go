@@ -79,6 +79,7 @@ type BookRow struct {
 	Kept       bool         `json:"kept" doc:"Worth writing for: by rule, because it was typed, or as the user says"`
 	Carrier    string       `json:"carrier" doc:"The page that carries it: home, a service or a place; empty if it is set aside"`
 	PageID     int64        `json:"page_id" doc:"The client's page, 0 if it is to be made"`
+	Misspelled bool         `json:"misspelled" doc:"Nothing but slips of spelling: no page carries it until a word is tied or it is put on one"`
 	Conflict   []int64      `json:"conflict" doc:"Other pages that claim it too"`
 	RowGain    float64      `json:"row_gain" doc:"Its gain with a share of those of the families folded under it"`
 	Also       []string     `json:"also" doc:"The families that are folded under it, for they ask for the same with other words of hiring"`
@@ -143,7 +144,7 @@ func BookRowOf(f *book.Family) BookRow {
 		Why:        IntentWhy{IntentReason(f.Reason.Code), wording.Intent(f.Reason)},
 		Unfamiliar: f.Unfamiliar, Service: f.Service, Place: f.Place, Near: f.Near, Estimate: EstimateOf(f.Estimate),
 		Difficulty: f.Difficulty, Position: f.Position, NearMiss: f.NearMiss, Kept: f.Kept, Conflict: []int64{},
-		RowGain: f.RowGain, Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted,
+		RowGain: f.RowGain, Misspelled: f.Misspelled && f.Waits(), Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted,
 		Wanted: []string{},
 		Choice: FamilyChoice{FamilyState(f.Choice.State), f.Choice.Reason, f.Choice.Lead}}
 	for _, m := range f.Members {

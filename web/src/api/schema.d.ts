@@ -1655,6 +1655,8 @@ export interface components {
             map: number[];
             /** @description The phrases, the lead first */
             members: components["schemas"]["BookPhrase"][];
+            /** @description Nothing but slips of spelling: no page carries it until a word is tied or it is put on one */
+            misspelled: boolean;
             /**
              * Format: double
              * @description How long it takes to get there

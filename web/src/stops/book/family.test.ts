@@ -9,6 +9,7 @@ const row = (of: Partial<BookRow>): BookRow =>
     intent: 'hire',
     kept: true,
     near_miss: false,
+    misspelled: false,
     service: '',
     place: '',
     carrier: 'home',
@@ -27,6 +28,7 @@ describe('why a family is where it is', () => {
   it.each([
     [{}, 'chimney sweep, Tarn Harbor'],
     [{ near_miss: true }, 'chimney sweep, Tarn Harbor · near miss'],
+    [{ misspelled: true }, 'misspelled: tie the word first'],
     [{ choice: { state: 'aside' as const, reason: '', lead: '' } }, 'your choice'],
     [{ choice: { state: 'kept' as const, reason: 'asked for', lead: '' } }, 'asked for'],
   ])('%#', (of, says) => expect(why(row(of))).toBe(says))

@@ -2,8 +2,9 @@ import type { BookPhrase, BookRow, FamilyChoice, Ground } from '@/api/client'
 import { count, figure, plural } from '@/parts/format'
 
 /** Why a family is where it is: the words that decided, or what the user said. */
-export function why(row: Pick<BookRow, 'choice' | 'why' | 'near_miss'>): string {
+export function why(row: Pick<BookRow, 'choice' | 'why' | 'near_miss' | 'misspelled'>): string {
   if (row.choice.state) return row.choice.reason || 'your choice'
+  if (row.misspelled) return 'misspelled: tie the word first'
   return row.near_miss ? `${row.why.says} · near miss` : row.why.says
 }
 
