@@ -144,7 +144,8 @@ func BookRowOf(f *book.Family) BookRow {
 		Why:        IntentWhy{IntentReason(f.Reason.Code), wording.Intent(f.Reason)},
 		Unfamiliar: f.Unfamiliar, Service: f.Service, Place: f.Place, Near: f.Near, Estimate: EstimateOf(f.Estimate),
 		Difficulty: f.Difficulty, Position: f.Position, NearMiss: f.NearMiss, Kept: f.Kept, Conflict: []int64{},
-		RowGain: f.RowGain, Misspelled: f.Misspelled && f.Waits(), Also: append([]string{}, f.Also...), Under: f.Under, Uncounted: f.Uncounted,
+		RowGain: f.RowGain, Misspelled: f.Misspelled && f.Waits(), Also: append([]string{}, f.Also...),
+		Under: f.Under, Uncounted: f.Uncounted,
 		Wanted: []string{},
 		Choice: FamilyChoice{FamilyState(f.Choice.State), f.Choice.Reason, f.Choice.Lead}}
 	for _, m := range f.Members {

@@ -65,7 +65,9 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
       {{ gainOf({ gain: row.row_gain }) }}
     </button>
     <span v-if="paid" class="num worth">{{ row.worth >= 1 ? ground.money + count(row.worth) : '–' }}</span>
-    <span class="why" :class="isUnsure(row) || row.misspelled ? 'pencil' : 'soft'" :title="why(row)">{{ why(row) }}</span>
+    <span class="why" :class="isUnsure(row) || row.misspelled ? 'pencil' : 'soft'" :title="why(row)">{{
+      why(row)
+    }}</span>
     <span
       class="page"
       :class="{ pencil: row.carrier && !row.page_id }"
