@@ -203,9 +203,16 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 	}
 }
 
+// pagesOf returns the pages of a site, each once: a second address of one is told among the findings.
 func pagesOf(tree site.Tree) []surveyPage {
-	out := []surveyPage{}
+	out, copies := []surveyPage{}, map[string]bool{}
+	for _, f := range tree.Findings {
+		copies[f.URL] = copies[f.URL] || f.Type == finding.SecondCopy
+	}
 	for _, p := range tree.Pages {
+		if copies[p.URL] {
+			continue
+		}
 		out = append(out, surveyPage{p.URL, p.Kind, view.OrNull(p.Service), view.OrNull(p.Place), p.Title, p.Words,
 			wording.Purpose(p.Purpose)})
 	}

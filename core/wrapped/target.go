@@ -43,10 +43,10 @@ func (l Links) Target(href string) string {
 		}
 		u, own = inner, l.isOwn(inner)
 	}
-	if own || u.Host == "" {
-		return ""
+	if target := clean(u); !own && Address(target) != nil {
+		return target
 	}
-	return clean(u)
+	return ""
 }
 
 // resolve returns a link's address as the page's own site has it, nil for what is none.
