@@ -214,7 +214,9 @@ func (j *Judge) about(words []word) about {
 	for _, f := range matched {
 		if fits(f) >= fitsDoer || j.offers(f, asked, len(doers) > 0) {
 			best.whole = true
-			if fits(f) > 0 && len(f.thing) == len(best.thing) || len(asked) > 0 {
+			// The trade is the main service's only where no service has its words.
+			had := f.trade && !matched[0].trade && fits(matched[0]) >= fits(f)
+			if (fits(f) > 0 && len(f.thing) == len(best.thing) || len(asked) > 0) && !had {
 				best.service = f.service
 			}
 			return best

@@ -162,3 +162,33 @@ func FuzzOf(f *testing.F) {
 		_ = j.Need(s, "Tarn Harbor")
 	})
 }
+
+// rule 3.6: the trade's words are the main service's only where no service has them.
+func TestTradeGivesWay(t *testing.T) {
+	home := place.Place{Name: "Tarn Harbor", State: "ME", Home: true}
+	judge := func(trade string, services ...string) *Judge {
+		g := Ground{Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{}), Trade: trade}
+		for _, s := range services {
+			g.Services = append(g.Services, Service{Name: s})
+		}
+		g.Lists = ListsOfServices("en", g.Services)
+		return NewJudge(g)
+	}
+	roofs := judge("roofing", "roof repair", "roof replacement", "roofing")
+	wells := judge("wells and pumps", "well drilling", "well pump repair")
+	for _, c := range []struct {
+		judge         *Judge
+		text, service string
+	}{
+		{roofs, "roofing company tarn harbor", "roofing"},
+		{roofs, "roofing tarn harbor", "roofing"},
+		{roofs, "roof repair company tarn harbor", "roof repair"},
+		{judge("roofing", "roof repair", "roof replacement"), "roofing company tarn harbor", "roof repair"},
+		{wells, "well pump repair tarn harbor", "well pump repair"},
+		{wells, "well drilling tarn harbor", "well drilling"},
+	} {
+		got := c.judge.Of(c.text)
+		assert.Equal(t, c.service, got.Service, c.text)
+		assert.Equal(t, Hire, got.Intent, c.text)
+	}
+}
