@@ -1,6 +1,7 @@
 package intent
 
 import (
+	"strings"
 	"testing"
 
 	"inktally/core/gazetteer"
@@ -169,12 +170,13 @@ func TestTradeGivesWay(t *testing.T) {
 	judge := func(trade string, services ...string) *Judge {
 		g := Ground{Language: phrase.LanguageOf("en", []place.Place{home}, phrase.Corrections{}), Trade: trade}
 		for _, s := range services {
-			g.Services = append(g.Services, Service{Name: s})
+			name, words, _ := strings.Cut(s, ", ")
+			g.Services = append(g.Services, Service{Name: name, Words: strings.Fields(words)})
 		}
 		g.Lists = ListsOfServices("en", g.Services)
 		return NewJudge(g)
 	}
-	roofs := judge("roofing", "roof repair", "roof replacement", "roofing")
+	roofs := judge("roofing", "roof repair", "roof replacement", "roofing, roofing-contractor")
 	wells := judge("wells and pumps", "well drilling", "well pump repair")
 	for _, c := range []struct {
 		judge         *Judge
