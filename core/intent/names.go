@@ -12,6 +12,8 @@ import (
 // told by: none that is a service, a place, the trade or a word of many names.
 type firmName struct {
 	words []string
+	// whole are all words of the name, but for what it ends in: Rook Locksmiths Ltd.
+	whole []string
 }
 
 // names knows the words of firms' names.
@@ -50,8 +52,20 @@ func (j *Judge) learnNames(g Ground) {
 				j.names.telling[w] = true
 			}
 		}
+		firm.whole = j.wholeName(name)
 		j.names.firms = append(j.names.firms, firm)
 	}
+}
+
+// wholeName returns the words of a name as phrases have them, without a legal ending.
+func (j *Judge) wholeName(name string) (whole []string) {
+	for _, t := range j.lang.Reads(text.Tokens(name)) {
+		whole = append(whole, singular(t))
+	}
+	if n := len(whole) - 1; n > 0 && (legalEndings[whole[n]] || whole[n] == "co") {
+		whole = whole[:n]
+	}
+	return whole
 }
 
 func (j *Judge) isAct(stem string) bool {
@@ -82,7 +96,7 @@ func (j *Judge) brand(words []word) string {
 			return w.text
 		}
 		for _, at := range j.names.ordinary[w.singular] {
-			if j.hasOther(words, j.names.firms[at], w) {
+			if firm := j.names.firms[at]; j.hasOther(words, firm, w) || !j.hiring[w.text] && isNamed(words, firm) {
 				return w.text
 			}
 		}
@@ -95,6 +109,17 @@ func (j *Judge) hasOther(words []word, firm firmName, beside word) bool {
 	return slices.ContainsFunc(words, func(w word) bool {
 		return !w.taken() && w.singular != beside.singular && slices.Contains(firm.words, w.singular)
 	})
+}
+
+// isNamed reports whether the whole name of a firm stands in a phrase.
+func isNamed(words []word, firm firmName) bool {
+	for lo := 0; len(firm.whole) > 1 && lo+len(firm.whole) <= len(words); lo++ {
+		if slices.EqualFunc(words[lo:lo+len(firm.whole)], firm.whole,
+			func(w word, name string) bool { return w.singular == name }) {
+			return true
+		}
+	}
+	return false
 }
 
 // legalEndings make a firm's name of whatever stands before them (rule 3.6).

@@ -8,6 +8,7 @@ package tie
 
 import (
 	"cmp"
+	"maps"
 	"slices"
 	"strings"
 
@@ -112,10 +113,17 @@ type finder struct {
 	own       map[string]bool
 	pairs     map[string]bool     // words that stand side by side, in forms
 	stemPairs map[string]bool     // their stems
-	parted    [][2]string         // and those of them that may be written as one
+	parted    []compound          // what may be written as one word, and as two
 	beside    map[string][]string // what stands beside a word in phrases: "a ." before, ". a" behind
 	seen      map[string]bool     // and in phrases
 	meant     map[int][]string
+}
+
+// compound is a word of two that is written as one, too.
+type compound struct {
+	first, second string
+	// own reports whether it is the client's, so that its forms are read like it without asking.
+	own bool
 }
 
 func newFinder(in Input) *finder {
@@ -142,13 +150,14 @@ func newFinder(in Input) *finder {
 			add[t] = true
 			if i > 0 {
 				if !f.pairs[form[i-1]+" "+t] {
-					f.parted = append(f.parted, [2]string{form[i-1], t})
+					f.parted = append(f.parted, compound{form[i-1], t, true})
 				}
 				f.pairs[form[i-1]+" "+t] = true
 				f.stemPairs[in.Stem(form[i-1])+" "+in.Stem(t)] = true
 			}
 		}
 	}
+	f.partWords()
 	for _, t := range f.order { // inflected forms of the client's words, and known ones
 		if f.ownStems[in.Stem(t)] || in.Known(t) {
 			add[t] = true
@@ -163,6 +172,18 @@ func newFinder(in Input) *finder {
 		slices.Sort(f.meant[n])
 	}
 	return f
+}
+
+// partWords finds the words that somebody writes as two: the client's, and others of the book.
+func (f *finder) partWords() {
+	for _, w := range append(slices.Sorted(maps.Keys(f.own)), f.order...) {
+		if t, ok := f.parts(w); ok && !f.pairs[t.Means[0]+" "+t.Means[1]] {
+			c := compound{t.Means[0], t.Means[1], t.Certain}
+			if !slices.Contains(f.parted, c) {
+				f.parted = append(f.parted, c)
+			}
+		}
+	}
 }
 
 // tie returns what a word is tied to, if it is.
@@ -185,6 +206,13 @@ func (f *finder) tie(w string) (Tie, bool) {
 // compound parts a word in two that stand side by side in the words of a service or
 // a place, or in the book.
 func (f *finder) compound(w string) (Tie, bool) {
+	if t, ok := f.parts(w); ok {
+		return t, true
+	}
+	return f.compoundForm(w)
+}
+
+func (f *finder) parts(w string) (Tie, bool) {
 	for i := 2; i <= len(w)-2; i++ {
 		pair := w[:i] + " " + w[i:]
 		switch {
@@ -194,21 +222,26 @@ func (f *finder) compound(w string) (Tie, bool) {
 			return Tie{Kind: Compound, Means: []string{w[:i], w[i:]}}, true
 		}
 	}
-	return f.compoundForm(w)
+	return Tie{}, false
 }
 
-// compoundForm parts another form of a compound, or a slip of one: drainfields, drainfeild.
+// compoundForm parts another form of a compound, or a slip of one: drainfields, drainfeild. One that is parted is
+// parted in all its forms, so those of the client's words are, be they ordinary ones or not.
 func (f *finder) compoundForm(w string) (Tie, bool) {
-	if len(w) < minCompound || f.own[w] || f.Known(w) || f.ordinary(w) {
+	if len(w) < minCompound || f.own[w] {
 		return Tie{}, false
 	}
-	for _, p := range f.parted {
-		whole := p[0] + p[1]
-		switch rest, ok := strings.CutPrefix(w, p[0]); {
-		case ok && len(rest) > minSlip && f.Stem(rest) == f.Stem(p[1]) && strings.HasPrefix(rest, p[1][:minSlip]):
-			return Tie{Kind: Compound, Means: []string{p[0], rest}, Certain: true}, true
-		case len(whole) >= minCompound && oneSlip(w, whole):
-			return Tie{Kind: Compound, Means: p[:]}, true
+	known := f.Known(w) || f.ordinary(w)
+	for _, c := range f.parted {
+		whole := c.first + c.second
+		switch rest, ok := strings.CutPrefix(w, c.first); {
+		case known && !(c.own && f.own[whole]):
+		case ok && len(rest) > minSlip && f.Stem(rest) == f.Stem(c.second) &&
+			strings.HasPrefix(rest, c.second[:min(minSlip, len(c.second))]):
+			return Tie{Kind: Compound, Means: []string{c.first, rest}, Certain: c.own}, true
+		case !known && len(whole) >= minCompound && oneSlip(w, whole):
+			certain := c.own && !f.Town(w) && max(1, f.uses[whole].searches) >= often*f.uses[w].searches
+			return Tie{Kind: Compound, Means: []string{c.first, c.second}, Certain: certain}, true
 		}
 	}
 	return Tie{}, false
