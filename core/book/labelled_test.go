@@ -231,10 +231,10 @@ func (tr trial) consult(verdicts int) (families []Family) {
 	return families
 }
 
-// long are the lists of 300 phrases and more with families and slips; short those
+// long are the lists with families and slips; short those
 // that were there before, of kept and set aside alone.
 var (
-	long  = []string{"garage", "boilers", "roofing", "pests", "fences", "appliances"}
+	long  = []string{"garage", "boilers", "roofing", "pests", "fences", "appliances", "locksmith", "electrician"}
 	short = []string{"chimney", "wells", "upholstery", "gutters", "trees", "septic"}
 )
 

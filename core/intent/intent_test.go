@@ -17,7 +17,7 @@ func brindle() Ground {
 		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Trade: "chimney care", Lists: EnglishLists(),
 		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth", "Old Saltbox Masonry",
 			"Tarn Harbor Chimney Sweep", "Lantern Street Sweeps",
-			"Hearthway National", "Kettle Cove Fireplaces", "Sweepfast"},
+			"Hearthway National", "Kettle Cove Fireplaces", "Sweepfast", "Rook Chimneys Ltd"},
 		Services: []Service{
 			{Name: "chimney sweep", Words: []string{"chimney cleaning", "chimney cleaner", "flue cleaning",
 				"fireplace cleaning"}},
@@ -54,6 +54,8 @@ func TestIntent(t *testing.T) {
 		"free chimney sweep ostrey": NotOffered, "free chimney inspection ostrey": Hire,
 		"free estimate chimney repair ostrey": Hire, "ostrey chimney sweep llc": Brand,
 		"tarn harbor chimney sweep co": Brand, "no call out fee chimney sweep ostrey": Hire,
+		"upfront pricing chimney sweep ostrey": Hire, "flat rate chimney repair ostrey": Hire,
+		"rook chimneys": Brand, "rook in chimney ostrey": Unsure,
 		"certified chimney sweep near me": Hire, "chimney repair law ostrey": Question,
 		"kestrane repair ostrey": Unsure, "lamp repair ostrey": Broad,
 		"chimney sweep tarn harbor me": Hire, "": Broad, "煙突 掃除": Broad,

@@ -27,17 +27,21 @@ func (j *Judge) asks(typed string, words []word, about about) Reason {
 	return j.inTrouble(words, about)
 }
 
-// priceWords are words of prices; after no, free, low they are none of research.
+// priceWords are words of prices; after no, free, low, fixed they are none of research.
 var priceWords = map[string]bool{"cost": true, "price": true, "pricing": true, "rate": true, "fee": true,
 	"charge": true}
+
+// offeredPrices are what a firm says of its prices, as no customer asks for them.
+var offeredPrices = map[string]bool{"no": true, "low": true, "upfront": true, "fixed": true, "flat": true,
+	"fair": true, "honest": true, "transparent": true}
 
 // unpricedWithin is how many words before a price one says that there is none.
 const unpricedWithin = 3
 
-// unpriced reports whether words that stand before one of a price say that there is none, or a low one.
+// unpriced reports whether words that stand before one of a price say that there is none, or what it is like.
 func (j *Judge) unpriced(before []word) bool {
 	return slices.ContainsFunc(before[max(0, len(before)-unpricedWithin):], func(w word) bool {
-		return w.text == "no" || w.text == "low" || freeWords[w.text]
+		return offeredPrices[w.text] || freeWords[w.text]
 	})
 }
 

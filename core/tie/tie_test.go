@@ -86,6 +86,21 @@ func TestFind(t *testing.T) {
 	assert.False(t, Find(often)[0].Certain, "searched for a tenth as much or less")
 }
 
+// A compound of the client's that somebody writes as two words is parted in all its forms, so that
+// it is one search however it is typed.
+func TestOwnCompoundWrittenAsTwo(t *testing.T) {
+	in := input(map[string]int{"locksmith tarn harbor": 300, "locksmiths tarn harbor": 90,
+		"lock smith tarn harbor": 20})
+	in.Own = append(in.Own, []string{"locksmith"})
+	parted := map[string][]string{}
+	for _, f := range Find(in) {
+		if f.Kind == Compound && f.Certain {
+			parted[f.Word] = f.Means
+		}
+	}
+	assert.Equal(t, map[string][]string{"locksmith": {"lock", "smith"}, "locksmiths": {"lock", "smiths"}}, parted)
+}
+
 // No word is tied to itself, and none that is known or the client's own is a slip.
 func TestTiesProperties(t *testing.T) {
 	pool := strings.Fields(
