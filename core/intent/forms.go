@@ -176,54 +176,68 @@ func compareBool(a, b bool) int {
 	return -1
 }
 
+// request is what a phrase asks to be done, and by whom.
+type request struct {
+	asked []askedAct
+	doers []string
+}
+
+// fits returns how much of a form is asked for.
+func (r request) fits(f form) int {
+	switch {
+	case slices.ContainsFunc(r.asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }):
+		return fitsAct
+	case f.doer != "" && slices.Contains(r.doers, f.doer):
+		return fitsDoer
+	case len(r.asked) == 0 && len(f.acts) == 0:
+		return fitsThing
+	}
+	return 0
+}
+
+// matching returns the forms whose thing stands whole in a phrase, and the longest of those things.
+func (j *Judge) matching(words []word) (matched []form, longest []string) {
+	for _, f := range j.forms {
+		if held(f.thing, words) || len(f.thing) == 0 && j.does(f, words) {
+			matched = append(matched, f)
+			if len(f.thing) > len(longest) {
+				longest = f.thing
+			}
+		}
+	}
+	return matched, longest
+}
+
 // about returns what a phrase says of the client's services: the longest of their
 // things that stands whole in it, and whether what is to be done with it is offered.
 func (j *Judge) about(words []word) about {
 	var best about
 	var matched []form
-	for _, f := range j.forms {
-		if held(f.thing, words) || len(f.thing) == 0 && j.does(f, words) {
-			matched = append(matched, f)
-			if len(f.thing) > len(best.thing) {
-				best.thing = f.thing
-			}
-		}
-	}
-	if len(matched) == 0 {
+	if matched, best.thing = j.matching(words); len(matched) == 0 {
 		return best
 	}
-	asked, doers := j.asked(words, best.thing)
-	best.alone = len(asked) == 0 && len(doers) == 0
-	fits := func(f form) int {
-		switch {
-		case slices.ContainsFunc(asked, func(a askedAct) bool { return slices.Contains(f.acts, a.act) }):
-			return fitsAct
-		case f.doer != "" && slices.Contains(doers, f.doer):
-			return fitsDoer
-		case len(asked) == 0 && len(f.acts) == 0:
-			return fitsThing
-		}
-		return 0
-	}
+	var r request
+	r.asked, r.doers = j.asked(words, best.thing)
+	best.alone = len(r.asked) == 0 && len(r.doers) == 0
 	slices.SortStableFunc(matched, func(a, b form) int {
-		return cmp.Or(cmp.Compare(len(b.thing), len(a.thing)), cmp.Compare(fits(b), fits(a)),
-			compareBool(a.trade, b.trade),
-			cmp.Compare(a.rank, b.rank))
+		return cmp.Or(cmp.Compare(len(b.thing), len(a.thing)), cmp.Compare(r.fits(b), r.fits(a)),
+			compareBool(a.trade, b.trade), cmp.Compare(a.rank, b.rank))
 	})
 	best.service = matched[0].service
 	for _, f := range matched {
-		if fits(f) >= fitsDoer || j.offers(f, asked, len(doers) > 0) {
-			best.whole = true
-			// The trade is the main service's only where no service has its words.
-			had := f.trade && !matched[0].trade && fits(matched[0]) >= fits(f)
-			if (fits(f) > 0 && len(f.thing) == len(best.thing) || len(asked) > 0) && !had {
-				best.service = f.service
-			}
-			return best
+		if r.fits(f) < fitsDoer && !j.offers(f, r.asked, len(r.doers) > 0) {
+			continue
 		}
+		best.whole = true
+		// The trade is the main service's only where no service has its words.
+		had := f.trade && !matched[0].trade && r.fits(matched[0]) >= r.fits(f)
+		if (r.fits(f) > 0 && len(f.thing) == len(best.thing) || len(r.asked) > 0) && !had {
+			best.service = f.service
+		}
+		return best
 	}
-	if len(asked) > 0 {
-		best.refused = asked[0].text
+	if len(r.asked) > 0 {
+		best.refused = r.asked[0].text
 	}
 	return best
 }

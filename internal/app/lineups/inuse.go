@@ -63,9 +63,7 @@ func settle(tx *store.Tx, k *study.Known, recorded store.Lineup, entries []lineu
 	for _, e := range entries {
 		own = append(own, store.Entry{Entry: e})
 	}
-	for _, e := range k.EntriesOf(0) { // those that were typed stay
-		own = append(own, e)
-	}
+	own = append(own, k.EntriesOf(0)...) // those that were typed stay
 	wait := false
 	for _, c := range wouldChange(k, recorded, own) {
 		if c.changed == 0 {
