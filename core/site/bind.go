@@ -168,7 +168,7 @@ func (b *Binder) score(form []string, acts map[int]bool, said saying) float64 {
 	if things == 0 && (said.others || len(w.thing) > 0 && !common) {
 		return 0 // an act binds by itself only where no other thing is named
 	}
-	if share := held / all; share >= enough {
+	if share := held / all; share > enough || share == enough && !said.others {
 		// Of two forms that stand whole the one with more words tells more.
 		return share + held/100
 	}

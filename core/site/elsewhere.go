@@ -11,8 +11,11 @@ import (
 // Towns finds the towns of a gazetteer that tokens name, as the program writes them.
 type Towns func(tokens []string) []string
 
-// Knows lets the binder tell pages for towns that are none of the client's places.
-func (b *Binder) Knows(towns Towns) { b.towns = towns }
+// Knows lets the binder tell pages for towns that are none of the client's places, and returns it.
+func (b *Binder) Knows(towns Towns) *Binder {
+	b.towns = towns
+	return b
+}
 
 // elsewhere returns the town that a page is for though it is none of the client's places,
 // empty for none: a town with its state in the h1 or the title, else a town of the

@@ -131,12 +131,13 @@ func (k *Known) owns(of store.Site) bool { return of.Domain == k.Domain() }
 // far is how many times farther than communities a town may be that a page is for.
 const far = 8
 
+// Binder returns what binds pages to the client's services and places.
+func (k *Known) Binder() *site.Binder { return site.NewBinder(k.Language(), k.Services, k.Lists.Acts) }
+
 // Asked returns what the tree of a site is made from, with the pages as they were read last.
 func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 	rules := k.Yardstick.Target
-	binder := site.NewBinder(k.Language(), k.Services, k.Lists.Acts)
-	binder.Knows(k.TownsNear(far))
-	out := site.Survey{Binder: binder, Places: k.Places, Low: func(kind site.Kind) int {
+	out := site.Survey{Binder: k.Binder().Knows(k.TownsNear(far)), Places: k.Places, Low: func(kind site.Kind) int {
 		return rules.Words.Guideline(kind).Low
 	}, Root: of.Root}
 	if k.owns(of) {

@@ -90,7 +90,7 @@ func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error)
 		}
 		p.URL = address
 		if p.Kind == "" {
-			p.Kind, p.Service, p.Place = site.Guess(address, "", "", home, k.Judge())
+			p.Kind, p.Service, p.Place = guess(k, site.Clues{URL: address})
 		}
 	}
 	if p.Place == home {
@@ -100,6 +100,20 @@ func draftOn(k *study.Known, p store.Page, d view.PageDraft) (store.Page, error)
 		return p, OneHomePage.New()
 	}
 	return p, checkPage(k, p)
+}
+
+// guess returns what a page is for by what is known of it before its site is surveyed: one for the home
+// town is for a service alone, one for a town that the client does not serve is for nothing of its own.
+func guess(k *study.Known, clues site.Clues) (kind site.Kind, service, at string) {
+	p := site.PurposeOf(clues, k.Binder())
+	served := slices.ContainsFunc(k.Places, func(at place.Place) bool { return at.Name == p.Place })
+	switch {
+	case p.Kind != site.Area || served && p.Place != k.Home().Name:
+		return p.Kind, p.Service, p.Place
+	case served && p.Service != "":
+		return site.Service, p.Service, ""
+	}
+	return site.Other, "", ""
 }
 
 // checkPage reports what is wrong with a page of a client as a fault: it is there already, it
@@ -140,7 +154,7 @@ func (g *Ground) seems(ctx context.Context, k *study.Known, p store.Page, r stor
 	}
 	// The client's name says what the firm does, not what the page is for.
 	title, h1 := text.WithoutFold(read.Title, k.Client.Name), text.WithoutFold(read.H1(), k.Client.Name)
-	kind, service, at := site.Guess(p.URL, title, h1, k.Home().Name, k.Judge())
+	kind, service, at := guess(k, site.Clues{URL: p.URL, Title: title, H1: h1})
 	if !kind.ForOneSubject() {
 		return nil, nil
 	}

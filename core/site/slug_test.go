@@ -10,13 +10,12 @@ import (
 	"github.com/stretchr/testify/assert"
 )
 
-func TestGuess(t *testing.T) {
+// A page is told by its address alone, and by its title and h1 where they were read.
+func TestPurposeBeforeASurvey(t *testing.T) {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Pell Crossing"}, {Name: "Ostrey"}}
-	s := intent.NewJudge(intent.Ground{
-		Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Lists: intent.EnglishLists(),
-		Services: []intent.Service{{Name: "chimney sweeping", Words: []string{"chimney cleaning"}},
-			{Name: "flue liner installation", Words: []string{"chimney liner"}}},
-	})
+	binder := NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}),
+		[]intent.Service{{Name: "chimney sweeping", Words: []string{"chimney cleaning"}},
+			{Name: "flue liner installation", Words: []string{"chimney liner"}}}, intent.EnglishLists().Acts)
 	for _, c := range []struct {
 		address, title, h1 string
 		kind               Kind
@@ -32,14 +31,15 @@ func TestGuess(t *testing.T) {
 		{"http://brindle.example/contact", "Chimney sweeping in Ostrey", "", Contact, "", ""},
 		{"http://brindle.example/p/17", "Chimney liners in Ostrey", "Chimney liners", Area, "flue liner installation",
 			"Ostrey"},
-		{"http://brindle.example/p/18", "Chimney sweeping in Ostrey", "Flue liners in Pell Crossing", Other, "", ""},
+		{"http://brindle.example/p/18", "Chimney sweeping in Ostrey", "Flue liners in Pell Crossing", Area,
+			"flue liner installation", "Pell Crossing"}, // the h1 says more than the title
+		{"http://brindle.example/flue-dampers", "", "", Other, "", ""},
 		{"http://brindle.example/%zz", "", "", Home, "", ""},
 	} {
 		t.Run(c.address+" "+c.title, func(t *testing.T) {
-			kind, service, at := Guess(c.address, c.title, c.h1, "Tarn Harbor", s)
-			assert.Equal(t, c.kind, kind)
-			assert.Equal(t, c.service, service)
-			assert.Equal(t, c.place, at)
+			p := PurposeOf(Clues{URL: c.address, Title: c.title, H1: c.h1}, binder)
+			assert.Equal(t, Purpose{Kind: c.kind, Service: c.service, Place: c.place},
+				Purpose{Kind: p.Kind, Service: p.Service, Place: p.Place})
 		})
 	}
 }
