@@ -4,13 +4,16 @@ import (
 	"context"
 	"fmt"
 	"io"
+	"slices"
 	"strings"
 	"text/tabwriter"
 
+	"inktally/core/contact"
 	"inktally/core/fault"
 	"inktally/core/finding"
 	"inktally/core/gazetteer"
 	"inktally/core/intent"
+	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/plan"
@@ -49,6 +52,8 @@ func surveyCommand() *cobra.Command {
 		"a place with other spellings, parted by commas; the first is the home town")
 	cmd.Flags().StringArrayVar(&s.rivals, "rival", nil, "the site of a rival; may be given more than once")
 	cmd.Flags().StringVar(&s.firm, "firm", "", "the name of the business: a place in it is no contradiction")
+	cmd.Flags().StringVar(&s.phone, "phone", "",
+		"the phone of the business: a site of a rival that has it is its own, and no rival")
 	cmd.Flags().StringVar(&s.language, "language", "",
 		"the language of the services, such as en or fr; English if it is not given")
 	cmd.Flags().IntVar(&s.most, "most", 0, "how many pages are visited at most; 200 if it is not given")
@@ -60,7 +65,7 @@ type surveying struct {
 	web                      webFlags
 	services, places, rivals []string
 	language                 string
-	firm                     string
+	firm, phone              string
 	most                     int
 	asJSON                   bool
 }
@@ -137,10 +142,9 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	rules := plan.StandardRules()
 	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
 		intent.ListsOfServices(s.language, services).Acts)
-	binder.Knows(townsAround(places))
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both,
 		Plain: found.Plain, Firm: s.firm, Places: places,
-		Binder: binder,
+		Binder: binder.Knows(townsAround(places)),
 		Low:    func(k site.Kind) int { return rules.Words.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)
@@ -186,6 +190,11 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			fmt.Fprintln(warnings, "inktally:", sentence(err))
 			continue
 		}
+		if s.phone != "" && hasPhone(found.Visited, s.phone) {
+			fmt.Fprintf(warnings, "inktally: %s has the phone of the business: it is its own site, and no rival\n",
+				found.Domain)
+			continue
+		}
 		theirs := asked
 		theirs.Visited, theirs.Dead, theirs.Services = found.Visited, nil, nil
 		rival := theirs.Tree()
@@ -201,6 +210,15 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			out.Like[p.URL][found.Domain] = view.OrNull(like.Page.URL)
 		}
 	}
+}
+
+// hasPhone reports whether a number stands on a page that was visited.
+func hasPhone(visited []site.Visited, number string) bool {
+	return slices.ContainsFunc(visited, func(v site.Visited) bool {
+		return v.Page != nil && slices.ContainsFunc(v.Page.Details().Phones, func(p contact.Phone) bool {
+			return lineup.SameNumber(p.Number, number)
+		})
+	})
 }
 
 // pagesOf returns the pages of a site, each once: a second address of one is told among the findings.

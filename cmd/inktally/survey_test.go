@@ -55,6 +55,20 @@ func TestSurvey(t *testing.T) {
 	assert.NotContains(t, got.Like, "http://brindleandash.example/about.html")
 
 	cmd = surveyCommand()
+	out.Reset()
+	warned.Reset()
+	cmd.SetOut(&out)
+	cmd.SetErr(&warned)
+	cmd.SetArgs([]string{"--json", "--proxy", "http://" + web.Addr(), "--phone", "+1 (207) 555-0134", "--rival",
+		"oldsaltbox.example", "--rival", "www.brindleandash.example", "brindleandash.example"})
+	require.NoError(t, cmd.Execute())
+	assert.Contains(t, warned.String(), "brindleandash.example has the phone of the business")
+	got.Rivals = nil
+	require.NoError(t, json.Unmarshal(out.Bytes(), &got))
+	assert.Len(t, got.Rivals, 1)
+	assert.Contains(t, got.Rivals, "oldsaltbox.example", "another number")
+
+	cmd = surveyCommand()
 	cmd.SilenceErrors, cmd.SilenceUsage = true, true
 	cmd.SetArgs([]string{"--proxy", "nowhere", "brindleandash.example"})
 	assert.Error(t, cmd.Execute())
