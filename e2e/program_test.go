@@ -90,9 +90,12 @@ func demo(t *testing.T) *program {
 }
 
 // start starts the demo over a data file and waits for its address.
-func start(t *testing.T, data string) *program {
+func start(t *testing.T, data string) *program { return run(t, "demo", "--data", data) }
+
+// run starts the program with a command and waits for its address.
+func run(t *testing.T, command ...string) *program {
 	t.Helper()
-	cmd := exec.Command(binary, "demo", "--listen", "127.0.0.1:0", "--data", data)
+	cmd := exec.Command(binary, append(command, "--listen", "127.0.0.1:0")...)
 	cmd.Stderr = os.Stderr
 	cmd.SysProcAttr = &syscall.SysProcAttr{Pdeathsig: syscall.SIGKILL}
 	out, err := cmd.StdoutPipe()

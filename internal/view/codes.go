@@ -47,6 +47,8 @@ type (
 	FaultCode fault.Code
 	// PageKind is what a page is for; an empty one is to be told by the program.
 	PageKind site.Kind
+	// MissedReason names why a page of a site was not read.
+	MissedReason site.MissedReason
 	// OptionalKind is a page kind, empty if the address is to tell it.
 	OptionalKind site.Kind
 	// Source is where a reading came from, empty for a page that was not read.
@@ -121,6 +123,7 @@ type (
 
 func (FaultCode) Schema(huma.Registry) *huma.Schema    { return enum(fault.Codes()) }
 func (PageKind) Schema(huma.Registry) *huma.Schema     { return enum(site.Kinds()) }
+func (MissedReason) Schema(huma.Registry) *huma.Schema { return enum(site.MissedReasons()) }
 func (OptionalKind) Schema(huma.Registry) *huma.Schema { return enum(with(site.Kinds(), "")) }
 func (Source) Schema(huma.Registry) *huma.Schema       { return enum(with(reading.Sources(), "")) }
 func (ReadMode) Schema(huma.Registry) *huma.Schema     { return enum(reading.Modes()) }

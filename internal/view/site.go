@@ -24,15 +24,16 @@ type Site struct {
 
 // MissedPage is a page of a site that a survey knows of and could not read.
 type MissedPage struct {
-	URL  string `json:"url"`
-	Says string `json:"says" doc:"Why it was not read"`
+	URL    string       `json:"url"`
+	Reason MissedReason `json:"reason" doc:"What there is to do hangs on it: one that failed can be read again, one that was left out was not tried"`
+	Says   string       `json:"says" doc:"Why it was not read"`
 }
 
 // MissedOf shows pages that were not read.
 func MissedOf(list []site.Missed) []MissedPage {
 	out := make([]MissedPage, len(list))
 	for i, m := range list {
-		out[i] = MissedPage{m.URL, wording.Missed(m)}
+		out[i] = MissedPage{m.URL, MissedReason(m.Reason), wording.Missed(m)}
 	}
 	return out
 }

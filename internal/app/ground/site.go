@@ -35,7 +35,9 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 	own, surveyed := beside.Site(known.HomePage)
 	if surveyed {
 		out.SurveyedAt, out.Failure = view.When(own.SurveyedAt), view.FailureOf(own.Fault)
-		out.Missed = view.MissedOf(own.Missed)
+		out.Missed = view.MissedOf(slices.DeleteFunc(slices.Clone(own.Missed), func(m site.Missed) bool {
+			return readSince(known.Pages, m.URL)
+		}))
 		if err := g.offers(ctx, k.Known, own, out); err != nil {
 			return nil, err
 		}
@@ -55,6 +57,13 @@ func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
 		out.Rivals = append(out.Rivals, rivalSite(e, beside))
 	}
 	return out, nil
+}
+
+// readSince reports whether a page that a survey could not read was read or pasted afterwards.
+func readSince(pages []view.PageInfo, url string) bool {
+	return slices.ContainsFunc(pages, func(p view.PageInfo) bool {
+		return p.Words != nil && site.SameAddress(p.URL, url)
+	})
 }
 
 func sitePage(info view.PageInfo, p store.Page, own *study.Site) view.SitePage {

@@ -2765,6 +2765,11 @@ export interface components {
             text: string;
         };
         MissedPage: {
+            /**
+             * @description What there is to do hangs on it: one that failed can be read again, one that was left out was not tried
+             * @enum {string}
+             */
+            reason: "refused" | "failed" | "left_out";
             /** @description Why it was not read */
             says: string;
             url: string;

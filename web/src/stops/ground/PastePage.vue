@@ -4,10 +4,14 @@ import { useChanges } from '@/api/changes'
 import { useUndo } from '@/parts/undo'
 
 /** A page that cannot be reached is pasted: its HTML, or its plain text. */
-const props = withDefaults(defineProps<{ client: number; page: number; entry?: number }>(), { entry: 0 })
+const props = withDefaults(
+  defineProps<{ client: number; page: number; entry?: number; started?: boolean }>(),
+  { entry: 0 },
+)
+const emit = defineEmits<{ closed: [] }>()
 const { paste, removeReadings } = useChanges(() => props.client)
 const undo = useUndo()
-const open = ref(false)
+const open = ref(props.started)
 const html = ref('')
 
 async function run() {
@@ -17,7 +21,12 @@ async function run() {
   if (!filed) return
   undo.offer('Page pasted', () => removeReadings.mutateAsync([filed.reading_id]))
   html.value = ''
+  close()
+}
+
+function close() {
   open.value = false
+  emit('closed')
 }
 </script>
 
@@ -32,7 +41,7 @@ async function run() {
       <p v-if="paste.error.value" class="mistake" role="alert">{{ paste.error.value.message }}</p>
       <div class="buttons">
         <button class="press" type="submit" :disabled="paste.isPending.value">Measure</button>
-        <button class="link" type="button" @click="open = false">Cancel</button>
+        <button class="link" type="button" @click="close">Cancel</button>
       </div>
     </form>
   </div>

@@ -1,30 +1,82 @@
 <script setup lang="ts">
-import type { Site } from '@/api/client'
+import { computed, ref } from 'vue'
+import type { ReadMode, Site } from '@/api/client'
+import { useChanges } from '@/api/changes'
+import { useBusy } from '@/api/queries'
 import { bare } from '@/parts/format'
+import PastePage from '../ground/PastePage.vue'
+import { waysOut } from './missed'
+import type { usePageEdits } from './usePageEdits'
 
-/** The pages that the survey knows of and could not read, each with the way out. */
-defineProps<{ missed: Site['missed'] }>()
-const emit = defineEmits<{ add: [url: string] }>()
+/** The pages that the survey knows of and could not read, each with its ways out: a click makes it the client's. */
+const props = defineProps<{
+  client: number
+  missed: Site['missed']
+  edits: ReturnType<typeof usePageEdits>
+}>()
+const { readPage } = useChanges(() => props.client)
+const reading = useBusy(() => props.client)
+const busy = computed(() => reading.value || readPage.isPending.value || props.edits.add.isPending.value)
+const pasting = ref({ url: '', page: 0 })
+
+async function read(url: string, mode: ReadMode) {
+  if (await props.edits.pageAt(url)) await readPage.mutateAsync({ url, mode }).catch(() => null)
+}
+
+async function paste(url: string) {
+  const page = await props.edits.pageAt(url)
+  if (page) pasting.value = { url, page: page.id }
+}
 </script>
 
 <template>
   <section data-missed>
     <h2>Not read</h2>
     <ul class="lines">
-      <li v-for="m in missed" :key="m.url">
-        <span>
-          <a class="mono" :href="m.url" target="_blank" rel="noreferrer" :title="m.url">{{ bare(m.url) }}</a>
-          <span class="soft">{{ m.says }}</span>
-        </span>
-        <button
-          class="link"
-          type="button"
-          title="Make it one of the client's pages: then it can be read again, as rendered, or pasted"
-          @click="emit('add', m.url)"
-        >
-          Add
-        </button>
+      <li v-for="m in missed" :key="m.url" :data-missed-page="bare(m.url)">
+        <a class="mono" :href="m.url" target="_blank" rel="noreferrer" :title="`Open ${m.url}`">{{
+          bare(m.url)
+        }}</a>
+        <span class="soft">{{ m.says }}</span>
+        <PastePage
+          v-if="pasting.url === m.url"
+          :client="client"
+          :page="pasting.page"
+          started
+          @closed="pasting = { url: '', page: 0 }"
+        />
+        <div v-else class="ways">
+          <button
+            v-for="w in waysOut(m.reason)"
+            :key="w.says"
+            class="link"
+            type="button"
+            :disabled="busy"
+            :title="w.tells"
+            @click="w.mode === undefined ? paste(m.url) : read(m.url, w.mode)"
+          >
+            {{ w.says }}
+          </button>
+        </div>
       </li>
     </ul>
+    <p v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</p>
   </section>
 </template>
+
+<style scoped>
+.lines li {
+  display: block;
+}
+.lines a,
+.lines .soft {
+  display: block;
+  overflow-wrap: anywhere;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  margin-top: 3px;
+}
+</style>

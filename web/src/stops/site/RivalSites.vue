@@ -6,6 +6,11 @@ import { bare, count, plural } from '@/parts/format'
 /** The sites of the rivals: how many pages, and for which of the client's services and places. */
 defineProps<{ client: number; rivals: Rival[] }>()
 const open = ref(0)
+
+/** How many pages were read, of how many that are known. */
+function pagesRead(r: Rival) {
+  return r.missed.length ? `${r.pages} of ${r.pages + r.missed.length} pages read` : plural(r.pages, 'page')
+}
 </script>
 
 <template>
@@ -25,7 +30,7 @@ const open = ref(0)
         <span class="slab">{{ r.name }}</span>
         <span class="soft">{{
           r.surveyed_at
-            ? `${plural(r.pages, 'page')}: ${plural(r.services.length, 'service')}, ${plural(r.areas.length, 'area')}`
+            ? `${pagesRead(r)}: ${plural(r.services.length, 'service')}, ${plural(r.areas.length, 'area')}`
             : 'not surveyed'
         }}</span>
       </button>
@@ -35,6 +40,10 @@ const open = ref(0)
           <a :href="p.url" target="_blank" rel="noreferrer" :title="p.url">{{ p.title || bare(p.url) }}</a>
           <span class="soft">{{ [p.kind, p.service, p.place].filter(Boolean).join(' · ') }}</span>
           <span class="num">{{ count(p.words) }}</span>
+        </li>
+        <li v-for="m in r.missed" :key="m.url" data-missed>
+          <a :href="m.url" target="_blank" rel="noreferrer" :title="`Open ${m.url}`">{{ bare(m.url) }}</a>
+          <span class="soft">not read: {{ m.says }}</span>
         </li>
       </ul>
     </div>

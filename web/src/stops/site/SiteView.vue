@@ -24,12 +24,6 @@ const edits = usePageEdits(
   () => props.ground,
 )
 
-/** A page that was not read becomes one of the client's: there it can be read in other ways. */
-function addMissed(url: string) {
-  edits.addresses.value = url
-  void edits.addAll()
-}
-
 const branches = computed(() => (site.value ? tree(site.value.pages, site.value.to_make) : []))
 const findings = computed(() => byUrgency(site.value?.findings ?? []))
 const elsewhere = computed(() => foundElsewhere(findings.value, site.value?.pages ?? []))
@@ -43,7 +37,8 @@ const says = computed(() => {
   if (!s) return ''
   if (!s.url) return 'No site yet: these are the pages to make.'
   if (!s.surveyed_at) return 'The pages of the site have not been looked for yet.'
-  const pages = s.pages.filter((p) => p.url).length
+  const unread = new Set(s.missed.map((m) => m.url))
+  const pages = s.pages.filter((p) => p.url && !unread.has(p.url)).length
   const read = s.missed.length ? `${pages} of ${pages + s.missed.length} pages read` : plural(pages, 'page')
   return `Surveyed ${moment(s.surveyed_at)}: ${read}, ${plural(s.to_make.length, 'page')} missing`
 })
@@ -135,7 +130,7 @@ const says = computed(() => {
         </form>
       </section>
       <aside>
-        <MissedList v-if="site.missed.length" :missed="site.missed" @add="addMissed" />
+        <MissedList v-if="site.missed.length" :client="client" :missed="site.missed" :edits="edits" />
         <section v-if="elsewhere.length">
           <h2>Noticed on the site</h2>
           <ul class="lines">

@@ -47,6 +47,15 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     return page
   }
 
+  /** The page at an address; one that is not the client's yet becomes so. */
+  async function pageAt(url: string) {
+    const had = ground().pages.find((p) => p.url === url)
+    if (had) return had
+    const page = await add.mutateAsync({ url }).catch(() => null)
+    if (page) undo.offer(`${pageName(page)} added`, () => remove.mutateAsync(page.id))
+    return page
+  }
+
   async function put(p: PageInfo, draft: PageDraft) {
     let was = draftOf(p)
     const now = await make((told) => {
@@ -72,5 +81,5 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     void put(p, draft)
   }
 
-  return { again, add, change, remove, addresses, addAll, plan, put, drop, kindTo }
+  return { again, add, change, remove, addresses, addAll, pageAt, plan, put, drop, kindTo }
 }
