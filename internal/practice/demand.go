@@ -2,10 +2,11 @@ package practice
 
 import (
 	"encoding/json"
+	"errors"
+	"io/fs"
 	"net/http"
 	"slices"
 	"strings"
-	"sync"
 
 	"inktally/internal/source"
 )
@@ -16,16 +17,17 @@ type demandFile struct {
 	Sites   map[string][]source.Demanded `json:"sites"`
 }
 
-var demandData = sync.OnceValue(func() (d demandFile) {
-	raw, err := files.ReadFile("demand.json")
+// demandOf reads what a folder knows of demand, nothing where it has no such file.
+func demandOf(folder fs.FS) (d demandFile, err error) {
+	raw, err := fs.ReadFile(folder, "demand.json")
+	if errors.Is(err, fs.ErrNotExist) {
+		return d, nil
+	}
 	if err == nil {
 		err = json.Unmarshal(raw, &d)
 	}
-	if err != nil {
-		panic(err) // it is a part of the program
-	}
-	return d
-})
+	return d, err
+}
 
 // DemandURL returns the address of the practice demand.
 func (w *Web) DemandURL() string { return "http://" + w.Addr() + "/practice/demand" }
@@ -40,8 +42,7 @@ func (d *demandFile) known(phrase string) (source.Demanded, bool) {
 }
 
 // serveDemand answers by docs/contracts/demand.md.
-func serveDemand(out http.ResponseWriter, r *http.Request) {
-	data := demandData()
+func (w *Web) serveDemand(out http.ResponseWriter, r *http.Request) {
 	answer := []source.Demanded{}
 	switch {
 	case strings.HasSuffix(r.URL.Path, "/phrases") && r.Method == http.MethodPost:
@@ -53,19 +54,19 @@ func serveDemand(out http.ResponseWriter, r *http.Request) {
 			return
 		}
 		for _, p := range asked.Phrases {
-			if k, ok := data.known(p); ok {
+			if k, ok := w.demand.known(p); ok {
 				k.Phrase = p
 				answer = append(answer, k)
 			}
 		}
 	case strings.HasSuffix(r.URL.Path, "/found"):
-		found, ok := data.Sites[strings.TrimPrefix(r.URL.Query().Get("site"), "www.")]
+		found, ok := w.demand.Sites[strings.TrimPrefix(r.URL.Query().Get("site"), "www.")]
 		if !ok {
 			http.NotFound(out, r)
 			return
 		}
 		for _, f := range found {
-			if k, ok := data.known(f.Phrase); ok {
+			if k, ok := w.demand.known(f.Phrase); ok {
 				k.Position = f.Position
 				answer = append(answer, k)
 			}

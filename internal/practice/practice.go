@@ -44,6 +44,8 @@ func Towns() ([]gazetteer.Town, error) {
 
 // Web is the running practice web.
 type Web struct {
+	files    fs.FS
+	demand   demandFile
 	listener net.Listener
 	server   *http.Server
 	mu       sync.Mutex
@@ -67,12 +69,20 @@ var sites = map[string]habits{
 }
 
 // Start starts the practice web on a free port.
-func Start() (*Web, error) {
+func Start() (*Web, error) { return Over(files) }
+
+// Over starts a web over a folder of its own: sites/HOST/, search/*.json and, where there are volumes,
+// demand.json.
+func Over(folder fs.FS) (*Web, error) {
+	demand, err := demandOf(folder)
+	if err != nil {
+		return nil, err
+	}
 	listener, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
 		return nil, fmt.Errorf("the practice web cannot start: %w", err)
 	}
-	w := &Web{listener: listener, asked: map[string]int{}}
+	w := &Web{files: folder, demand: demand, listener: listener, asked: map[string]int{}}
 	w.server = &http.Server{Handler: w, ReadHeaderTimeout: 10 * time.Second}
 	go func() { _ = w.server.Serve(listener) }()
 	return w, nil
@@ -108,7 +118,7 @@ func (w *Web) Fetcher() *fetch.Fetcher {
 }
 
 func (w *Web) has(host string) bool {
-	_, err := fs.Stat(files, "sites/"+strings.TrimPrefix(host, "www."))
+	_, err := fs.Stat(w.files, "sites/"+strings.TrimPrefix(host, "www."))
 	return err == nil
 }
 
@@ -123,10 +133,10 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 	host = strings.TrimPrefix(host, "www.")
 	switch r.URL.Path {
 	case "/practice/search":
-		serveSearch(out, r)
+		w.serveSearch(out, r)
 		return
 	case "/practice/demand/phrases", "/practice/demand/found":
-		serveDemand(out, r)
+		w.serveDemand(out, r)
 		return
 	case "/practice/error":
 		http.Error(out, "this page always fails", http.StatusInternalServerError)
@@ -136,10 +146,10 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 			http.Error(out, "not now", http.StatusInternalServerError)
 			return
 		}
-		serveSite(out, host, "/", sites[host])
+		w.serveSite(out, host, "/", sites[host])
 		return
 	case "/practice/unwelcome":
-		serveSite(out, host, "/", sites[host])
+		w.serveSite(out, host, "/", sites[host])
 		return
 	case "/practice/never":
 		<-r.Context().Done()
@@ -161,7 +171,7 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 			return
 		}
 	}
-	serveSite(out, host, r.URL.Path, habit)
+	w.serveSite(out, host, r.URL.Path, habit)
 }
 
 // flakyFailures is how often the page that fails at first does: as often as a
@@ -181,12 +191,12 @@ var contentTypes = map[string]string{
 	".css": "text/css; charset=utf-8", ".js": "text/javascript; charset=utf-8", ".json": "application/json",
 }
 
-func serveSite(out http.ResponseWriter, host, address string, habit habits) {
+func (w *Web) serveSite(out http.ResponseWriter, host, address string, habit habits) {
 	name := path.Join("sites", host, path.Clean("/"+address))
-	if info, err := fs.Stat(files, name); err == nil && info.IsDir() {
+	if info, err := fs.Stat(w.files, name); err == nil && info.IsDir() {
 		name = path.Join(name, "index.html")
 	}
-	page, err := fs.ReadFile(files, name)
+	page, err := fs.ReadFile(w.files, name)
 	if err != nil {
 		http.Error(out, "there is no such page", http.StatusNotFound)
 		return
@@ -204,11 +214,11 @@ func serveSite(out http.ResponseWriter, host, address string, habit habits) {
 
 // serveSearch answers by docs/contracts/search.md. A result is known by the
 // words of its phrase, in any order.
-func serveSearch(out http.ResponseWriter, r *http.Request) {
+func (w *Web) serveSearch(out http.ResponseWriter, r *http.Request) {
 	asked := wordsOf(r.URL.Query().Get("q"))
-	names, _ := fs.Glob(files, "search/*.json")
+	names, _ := fs.Glob(w.files, "search/*.json")
 	for _, name := range names {
-		raw, err := fs.ReadFile(files, name)
+		raw, err := fs.ReadFile(w.files, name)
 		if err != nil {
 			continue
 		}

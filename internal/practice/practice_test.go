@@ -45,7 +45,8 @@ func TestPages(t *testing.T) {
 // Every phrase that a site is found for is one that the demand knows, and none
 // stands twice.
 func TestDemandFile(t *testing.T) {
-	d := demandData()
+	d, err := demandOf(files)
+	require.NoError(t, err)
 	seen := map[string]bool{}
 	for _, p := range d.Phrases {
 		assert.False(t, seen[p.Phrase], p.Phrase)
