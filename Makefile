@@ -6,7 +6,7 @@ PORT ?= 8017
 BIN := bin/inktally
 WEB := internal/server/dist/index.html
 
-.PHONY: demo build release test check lint bench api browser compiler agree shots clean lexicon
+.PHONY: demo build release test check lint bench sense api browser compiler agree shots clean lexicon
 
 demo: build
 	$(BIN) demo --listen 127.0.0.1:$(PORT)
@@ -79,6 +79,10 @@ test: build lint browser compiler
 check: build browser compiler
 	CGO_ENABLED=1 go test -race $(QUIET) ./$(RENDERS)
 	go test -count 1 -shuffle on -timeout 25m ./e2e/...
+
+# Reads the plans of eight made-up clients as a consultant would.
+sense:
+	go test -tags sense -count 1 ./internal/sense
 
 # What things cost as ratios; with PAGES=FOLDER of the saved pages there.
 bench: build browser
