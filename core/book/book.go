@@ -57,6 +57,8 @@ type Family struct {
 	Also    []string
 	Under   string
 	RowGain float64
+
+	urges bool // its lead holds a word of hiring
 }
 
 // Lead returns the phrase to place exactly.
@@ -123,12 +125,13 @@ func Families(in Input) []Family {
 		f.lead(in.Slips)
 		f.Misspelled = hasSlip(f.Lead().Text, in.Slips) && f.Choice.Lead == ""
 		f.judge(in)
+		f.urges = in.Judge.Urges(f.Lead().Text)
 		families = append(families, f)
 	}
 	fold(families, in)
 	slices.SortStableFunc(families, func(a, b Family) int {
 		return cmp.Or(compareBool(b.Kept, a.Kept), cmp.Compare(b.RowGain, a.RowGain), cmp.Compare(b.Volume, a.Volume),
-			cmp.Compare(b.Uncounted, a.Uncounted), typedFirst(a.typed(), b.typed()))
+			cmp.Compare(b.Uncounted, a.Uncounted), compareBool(a.urges, b.urges), typedFirst(a.typed(), b.typed()))
 	})
 	assign(families, in)
 	return families

@@ -3,6 +3,7 @@ package book
 import (
 	"cmp"
 	"slices"
+	"strings"
 
 	"inktally/core/phrase"
 )
@@ -32,8 +33,7 @@ func fold(families []Family, in Input) {
 		}
 		slices.SortStableFunc(row, func(a, b int) int {
 			x, y := &families[a], &families[b]
-			return cmp.Or(compareBool(x.Near, y.Near), cmp.Compare(y.Volume, x.Volume),
-				typedFirst(x.typed(), y.typed()))
+			return cmp.Or(compareBool(x.Near, y.Near), cmp.Compare(y.Volume, x.Volume), plainer(x, y))
 		})
 		lead := &families[row[0]]
 		for _, i := range row[1:] {
@@ -46,6 +46,15 @@ func fold(families []Family, in Input) {
 			lead.RowGain += f.Gain * in.Rules.AlsoShare
 		}
 	}
+}
+
+// plainer orders families that are searched for alike: those without near me and without a word of hiring first,
+// then those of the fewest words, of the fewest letters, and those that the book had first (rule 3.10).
+func plainer(a, b *Family) int {
+	x, y := a.Lead().Text, b.Lead().Text
+	return cmp.Or(compareBool(a.Near, b.Near), compareBool(a.urges, b.urges),
+		cmp.Compare(len(strings.Fields(x)), len(strings.Fields(y))), cmp.Compare(len(x), len(y)),
+		typedFirst(a.typed(), b.typed()))
 }
 
 // apart reports whether the user parted a family from another by hand, or typed it for a

@@ -12,7 +12,7 @@ import (
 )
 
 func fixed(key string, minutes float64, needs ...string) plan.Target {
-	t := plan.Target{Key: key, Minutes: minutes, Choice: plan.Choice{State: plan.Open}}
+	t := plan.Target{Key: key, Minutes: minutes, Gain: 1, Choice: plan.Choice{State: plan.Open}}
 	for _, n := range needs {
 		t.Needs = append(t.Needs, plan.Ref{Key: n})
 	}
@@ -35,6 +35,23 @@ func TestOf(t *testing.T) {
 	assert.True(t, Of(list, 13).Fits[2], "nothing waits for what is not wanted")
 }
 
+// A placing that does not fit is cut to title and h1; what brings nothing fills no hours, but fixes do.
+func TestShort(t *testing.T) {
+	placing := plan.Target{Key: "placing", Kind: plan.Placing, Minutes: 25, Gain: 10,
+		Choice: plan.Choice{State: plan.Open},
+		Parts: []plan.Part{{Kind: plan.Title, Minutes: 10}, {Kind: plan.H1, Minutes: 5}, {Kind: plan.Body,
+			Minutes: 10}}}
+	idle := fixed("idle", 1)
+	idle.Gain = 0
+	fix := plan.Target{Key: "fix", Kind: plan.Fix, Minutes: 3, Choice: plan.Choice{State: plan.Open}}
+	list := []plan.Target{placing, idle, fix}
+	cut := Of(list, 20)
+	assert.Equal(t, []bool{true, false, true}, cut.Fits)
+	assert.Equal(t, []bool{true, false, false}, cut.Short)
+	assert.InDelta(t, 2, cut.Left, 1e-9)
+	assert.Equal(t, []bool{false, false, false}, Of(list, 40).Short)
+}
+
 // What fits never takes longer than there is; and what does not exceeds the minutes left,
 // with all that it needs.
 func TestProperties(t *testing.T) {
@@ -43,6 +60,7 @@ func TestProperties(t *testing.T) {
 		list := make([]plan.Target, n)
 		for i := range list {
 			list[i] = plan.Target{Key: fmt.Sprint(i), Minutes: float64(rapid.IntRange(1, 90).Draw(t, "minutes")),
+				Gain: float64(rapid.IntRange(0, 3).Draw(t, "gain")),
 				Choice: plan.Choice{
 					State: rapid.SampledFrom([]plan.State{plan.Open, plan.Open, plan.Kept, plan.Dropped}).Draw(t,
 						"state")}}
@@ -65,13 +83,14 @@ func TestProperties(t *testing.T) {
 		for i, in := range line.Fits {
 			for _, need := range list[i].Needs {
 				at := slices.IndexFunc(list, func(x plan.Target) bool { return x.Ref() == need })
-				assert.True(t, !in || fit[need] || list[at].Choice.State == plan.Dropped, "what fits has what it needs")
+				assert.True(t, !in || fit[need] || list[at].Choice.State == plan.Dropped,
+					"what fits has what it needs")
 			}
 			c := cut{targets: list, at: map[plan.Ref]int{}, Cut: line}
 			for k := range list {
 				c.at[list[k].Ref()] = k
 			}
-			if with, ok := c.with(i, nil); !in && ok {
+			if with, ok := c.with(i, nil); !in && ok && (list[i].Gain > 0 || list[i].Choice.State == plan.Kept) {
 				assert.Greater(t, c.minutes(with), line.Left)
 			}
 		}

@@ -83,6 +83,16 @@ func RuleOf(t Type) Rule { return byType[t] }
 // First reports whether a type is put right before all else.
 func (t Type) First() bool { return byType[t].First }
 
+// Hides reports whether a type hides a page, or makes it look unfinished: it is mended before all other work
+// (rule 12.4).
+func (t Type) Hides() bool {
+	switch t {
+	case UnderConstruction, NoIndex, PlaceholderText, HTTPBesideHTTPS:
+		return true
+	}
+	return false
+}
+
 // Shows reports whether findings of a type are shown in a place.
 func (t Type) Shows(in Shown) bool { return byType[t].Shown&in != 0 }
 

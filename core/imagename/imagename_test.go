@@ -83,11 +83,39 @@ func TestPropose(t *testing.T) {
 		{Verdict: NoName},
 	}
 	got := j.Propose(images, []string{"chimney sweep tarn harbor", "flue liner tarn harbor",
-		"chimney repair tarn harbor"}, nil)
+		"chimney repair tarn harbor"}, 0, NamesOf())
 	assert.Equal(t, []string{"chimney-sweep-tarn-harbor.jpg", "flue-liner-tarn-harbor.png", "", "", ""}, got)
-	got = j.Propose(images[:1], []string{"chimney sweep tarn harbor"},
-		map[string]bool{"chimney-sweep-tarn-harbor.jpg": true})
-	assert.Equal(t, []string{""}, got)
+	taken := NamesOf()
+	taken.Take(j, "chimney-sweep-in-tarn-harbor", ".png")
+	got = j.Propose(images[:1], []string{"chimney sweep tarn harbor"}, 0, taken)
+	assert.Equal(t, []string{""}, got, "a small word more or another ending makes no other name")
+}
+
+// What stands on half of the pages of a site is judged no further, from four pages on.
+func TestNamesOfASite(t *testing.T) {
+	n := NamesOf([]string{"logo.png", "a.jpg", "a.jpg"}, []string{"logo.png"}, []string{"b.jpg"}, nil)
+	assert.True(t, n.Settled("logo.png"))
+	assert.False(t, n.Settled("a.jpg"))
+	n.Rename("a.jpg")
+	assert.True(t, n.Settled("a.jpg"))
+	assert.False(t, NamesOf([]string{"logo.png"}, []string{"logo.png"}).Settled("logo.png"))
+}
+
+// A name that holds a service keeps its words, a plain one stays, and further ones say what the image shows.
+func TestProposeKeepsWords(t *testing.T) {
+	j := judge(true, places[2], []string{"chimney sweep", "flue liner"}, "chimney sweep pell crossing")
+	images := []Image{
+		{Name: "ostrey-chimney-sweep", Ext: ".jpg", Verdict: WrongPlace},
+		{Name: "edwin-cormac", Ext: ".jpg", Verdict: Plain},
+		{Name: "flue-liner-2", Ext: ".jpg", Verdict: Near},
+		{Name: "IMG_7", Ext: ".jpg", Alt: "A ladder against a wall", Verdict: Camera},
+		{Name: "IMG_8", Ext: ".jpg", Verdict: Camera},
+	}
+	wishes := []string{"chimney sweep pell crossing"}
+	assert.Equal(t, []string{"chimney-sweep-pell-crossing.jpg", "", "flue-liner-pell-crossing.jpg", "", ""},
+		j.Propose(images, wishes, 2, NamesOf()))
+	assert.Equal(t, []string{"chimney-sweep-pell-crossing.jpg", "", "flue-liner-pell-crossing.jpg",
+		"chimney-sweep-pell-crossing-ladder-against-wall.jpg", ""}, j.Propose(images, wishes, 4, NamesOf()))
 }
 
 // A proposal always carries on its own page, is short, plain and used once.
@@ -103,7 +131,7 @@ func TestProposalProperties(t *testing.T) {
 			images[i] = Image{Name: name, Ext: ".jpg", Heading: words.Draw(t, "heading"), Verdict: j.Verdict(name)}
 		}
 		seen := map[string]bool{}
-		for _, name := range j.Propose(images, rapid.SliceOf(words).Draw(t, "wishes"), nil) {
+		for _, name := range j.Propose(images, rapid.SliceOf(words).Draw(t, "wishes"), len(images), NamesOf()) {
 			if name == "" {
 				continue
 			}

@@ -1,9 +1,11 @@
 package imagename
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 
+	"inktally/core/place"
 	"inktally/core/text"
 )
 
@@ -22,63 +24,138 @@ type Image struct {
 	Frame bool
 }
 
+// wish is what a name may say.
+type wish struct {
+	name  string
+	stems []string // of its service
+}
+
 // Propose returns a better name with its extension for each image, empty
 // if it has none to give (rule 4.3). wishes are what names may say, in
 // order of worth: the leads of the page's families, then services with the
-// home town, then on a home page communities. taken are the names that the
-// site has.
-func (j *Judge) Propose(images []Image, wishes []string, taken map[string]bool) []string {
+// home town, then on a home page communities; most is how many further names may be made of
+// these and what an image shows. taken are the names of the site; those that are proposed are added.
+func (j *Judge) Propose(images []Image, wishes []string, most int, taken *Names) []string {
 	out := make([]string, len(images))
-	used := j.carried(images)
-	type slug struct {
-		name  string
-		stems []string // of its service
+	free := func(i int) bool {
+		v := images[i].Verdict
+		return out[i] == "" && v != Carries && v != NoName && v != Plain && !images[i].Frame
 	}
-	var slugs []slug
+	give := func(i int, slug string) {
+		out[i] = slug + images[i].Ext
+		taken.Take(j, slug, images[i].Ext)
+	}
+	for i, img := range images { // what a name says of a service stays
+		if slug := j.completed(img.Name); free(i) && slug != "" && taken.Free(j, slug, img.Ext) {
+			give(i, slug)
+		}
+	}
+	list := j.wishes(wishes, j.carried(images))
+	for _, p := range j.pairs(images, list) {
+		if w := list[p.wish]; free(p.image) && taken.Free(j, w.name, images[p.image].Ext) {
+			give(p.image, w.name)
+		}
+	}
+	for i, img := range images {
+		if carrying := count(images, out); !free(i) || carrying >= most {
+			continue
+		}
+		for _, w := range list {
+			if slug := j.more(w, img); slug != "" && taken.Free(j, slug, img.Ext) {
+				give(i, slug)
+				break
+			}
+		}
+	}
+	return out
+}
+
+// count returns how many images carry a phrase, or will.
+func count(images []Image, names []string) (n int) {
+	for i, img := range images {
+		if names[i] != "" || img.Verdict == Carries && !img.Frame {
+			n++
+		}
+	}
+	return n
+}
+
+// wishes returns what names may say that none says yet.
+func (j *Judge) wishes(phrases []string, used map[string]bool) (out []wish) {
 	places := j.placeStems()
-	for _, w := range wishes {
+	for _, w := range phrases {
 		name := Slug(w)
 		if name == "" || used[j.key(name)] || j.Verdict(name) != Carries {
 			continue
 		}
 		used[j.key(name)] = true
-		slugs = append(slugs, slug{name, without(j.stems(text.Tokens(name)), places)})
+		out = append(out, wish{name, without(j.stems(j.Words(name)), places)})
 	}
-	type pair struct{ score, slug, image int }
-	var pairs []pair
+	return out
+}
+
+// pair is a wish for an image, with how much the image speaks of it.
+type pair struct{ score, wish, image int }
+
+// pairs returns which wishes go with which images, the best first.
+func (j *Judge) pairs(images []Image, wishes []wish) (out []pair) {
 	for i, img := range images {
-		if img.Verdict == Carries || img.Verdict == NoName || img.Frame {
-			continue
-		}
 		about := j.knownStems(append(text.Tokens(img.Heading+" "+img.Alt), j.Words(img.Name)...))
-		for s := range slugs {
+		for w := range wishes {
 			score := 0
-			for _, stem := range slugs[s].stems {
+			for _, stem := range wishes[w].stems {
 				if slices.Contains(about, stem) {
 					score++
 				}
 			}
-			pairs = append(pairs, pair{score, s, i})
+			out = append(out, pair{score, w, i})
 		}
 	}
-	slices.SortStableFunc(pairs, func(a, b pair) int {
-		if a.score != b.score {
-			return b.score - a.score
-		}
-		if a.slug != b.slug {
-			return a.slug - b.slug
-		}
-		return a.image - b.image
+	slices.SortStableFunc(out, func(a, b pair) int {
+		return cmp.Or(cmp.Compare(b.score, a.score), cmp.Compare(a.wish, b.wish), cmp.Compare(a.image, b.image))
 	})
-	given := map[int]bool{}
-	for _, p := range pairs {
-		name := slugs[p.slug].name + images[p.image].Ext
-		if out[p.image] == "" && !given[p.slug] && !taken[name] {
-			out[p.image] = name
-			given[p.slug] = true
+	return out
+}
+
+// completed returns a name that holds a service with the page's town in the place of any other, empty for one
+// that holds none.
+func (j *Judge) completed(name string) string {
+	words := j.Words(name)
+	for _, other := range append(slices.Clone(j.names), j.own) {
+		if at := place.Index(words, other); at >= 0 {
+			words = slices.Concat(words[:at], words[at+len(other):])
 		}
 	}
-	return out
+	words = slices.DeleteFunc(slices.Clone(words), func(w string) bool { return strings.Trim(w, "0123456789") == "" })
+	if !holdsAny(j.stems(words), j.services) || len(j.own) == 0 {
+		return ""
+	}
+	slug := Slug(strings.Join(append(words, j.own...), " "))
+	if j.Verdict(slug) != Carries {
+		return ""
+	}
+	return slug
+}
+
+// shows is how many words of what an image shows a name adds.
+const shows = 3
+
+// more returns a wish with the words of what an image shows, or of the heading that it stands below; empty where
+// these add nothing.
+func (j *Judge) more(w wish, img Image) string {
+	said := j.stems(j.Words(w.name))
+	for _, from := range []string{img.Alt, img.Heading} {
+		var add []string
+		for _, t := range text.Tokens(from) {
+			if !j.Language.Small(t) && len(t) > 2 && !slices.Contains(said, j.Language.Stem(t)) && len(add) < shows {
+				add = append(add, t)
+			}
+		}
+		if slug := Slug(w.name + " " + strings.Join(add, " ")); len(add) > 0 && j.Verdict(slug) == Carries {
+			return slug
+		}
+	}
+	return ""
 }
 
 // carried returns the keys of the names that carry a phrase already.

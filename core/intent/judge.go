@@ -238,15 +238,7 @@ func (j *Judge) Need(s, home string) string {
 	if at == "" && judged.Near {
 		at = home
 	}
-	about := j.about(words)
-	hiring := make([]bool, len(words))
-	for _, l := range j.hire {
-		if lo := index(words, l.words); lo >= 0 {
-			for i := lo; i < lo+len(l.words); i++ {
-				hiring[i] = true
-			}
-		}
-	}
+	about, hiring := j.about(words), j.ofHiring(words)
 	var stems []string
 	for i, w := range words {
 		doer := j.acts.doers[w.stem] && !j.ownDoer(w.stem, words, about)
@@ -256,4 +248,23 @@ func (j *Judge) Need(s, home string) string {
 	}
 	slices.Sort(stems)
 	return strings.Join(slices.Compact(stems), " ") + "|" + at
+}
+
+// ofHiring reports which words are of hiring.
+func (j *Judge) ofHiring(words []word) []bool {
+	out := make([]bool, len(words))
+	for _, l := range j.hire {
+		if lo := index(words, l.words); lo >= 0 {
+			for i := lo; i < lo+len(l.words); i++ {
+				out[i] = true
+			}
+		}
+	}
+	return out
+}
+
+// Urges reports whether a phrase holds a word of hiring: the best, cheap, in an emergency.
+func (j *Judge) Urges(s string) bool {
+	words, _ := j.read(s)
+	return slices.Contains(j.ofHiring(words), true)
 }

@@ -1,9 +1,9 @@
 package outline
 
 import (
-	"math"
 	"slices"
 
+	"inktally/core/copy"
 	"inktally/core/page"
 	"inktally/core/phrase"
 	"inktally/core/site"
@@ -20,6 +20,10 @@ const (
 	Questions   SectionKind = "questions"
 	Towns       SectionKind = "towns"
 	AboutFirm   SectionKind = "about"
+	// ServiceList names several services in one section, each with a link to its page.
+	ServiceList SectionKind = "services"
+	// StandingText is one of those that stand on a page where rivals share too few aspects.
+	StandingText SectionKind = "standing"
 	// KeptText is a section of the page that no rule asks for and that has enough
 	// words to stay.
 	KeptText SectionKind = "kept"
@@ -29,7 +33,8 @@ const (
 
 // SectionKinds returns all of them.
 func SectionKinds() []SectionKind {
-	return []SectionKind{LeadSection, ServiceText, AspectText, Questions, Towns, AboutFirm, KeptText, AddedText}
+	return []SectionKind{LeadSection, ServiceText, ServiceList, AspectText, StandingText, Questions, Towns, AboutFirm,
+		KeptText, AddedText}
 }
 
 // Section is one section of the outline of a page.
@@ -37,8 +42,10 @@ type Section struct {
 	// Key stays the same when the page is measured again.
 	Key  string
 	Kind SectionKind
-	// Subject is the service of one for a service, else empty.
-	Subject string
+	// Subject is the service of one for a service, what a standing one is about, else empty. Subjects are
+	// the services of a list, those of most gain first.
+	Subject  string
+	Subjects []string
 	// Heading is its heading as it stands on the page, as a rival words it, or as the
 	// user wrote it; empty where it is worded by its kind and its families.
 	Heading string
@@ -53,8 +60,10 @@ type Section struct {
 	Dropped bool
 	// Families are the keys of the families that it carries, without the page's first.
 	Families []string
-	// Have counts the rivals that have such a section, of Rivals; for aspects.
+	// Have counts the rivals that have such a section, of Rivals; Theirs are its words with each that has one, most
+	// first.
 	Have, Rivals int
+	Theirs       []int
 
 	share float64
 }
@@ -109,6 +118,9 @@ type Topics struct {
 	Services []Topic
 	// Towns are the communities that the client works in.
 	Towns []string
+	// Standing are what the sections of a page are about that rivals tell nothing of, in the client's
+	// language, by their keys in the order in which they stand.
+	Standing []copy.Heading
 	// Questions are what people ask about the page's subject.
 	Questions []string
 	// Firm is the name of the business, Rivals are those whose pages stand beside it.
@@ -148,100 +160,26 @@ func StandardRules() Rules {
 
 // Of works out the sections that a page should have, with the words to write in each.
 func (y Rules) Of(in Input) []Section {
-	if in.Headings == nil {
-		in.Headings = &Headings{}
-	}
-	o := outliner{y: y, p: &in, language: in.Language}
-	o.find()
-	list := in.Edits.apply(o.sections())
-	share(list, y.Shares, in)
+	o := y.outliner(&in)
+	list := o.share(in.Edits.apply(o.sections()))
 	in.Edits.setWords(list, in.ToWrite)
 	o.give(list)
 	return list
 }
 
-// group is by what share the words of a kind of section are told.
-func (s Shares) group(k SectionKind) float64 {
-	switch k {
-	case LeadSection:
-		return s.Lead
-	case ServiceText, AspectText:
-		return s.Services
-	case Questions:
-		return s.Questions
-	case Towns:
-		return s.Places
-	case AboutFirm:
-		return s.About
-	}
-	return 0
+// Before returns the sections of a page as they are before any words are shared out.
+func (y Rules) Before(in Input) []Section {
+	o := y.outliner(&in)
+	return in.Edits.apply(o.sections())
 }
 
-// share shares what is to write out: by the shares of the writer's figure, less what a
-// section holds, scaled and rounded to 10; the rest to the lead. What a section that
-// there is not would get goes to the others in proportion.
-func share(list []Section, shares Shares, w Input) {
-	counts := map[SectionKind]int{}
-	for _, s := range list {
-		if !s.Dropped {
-			counts[s.Kind]++
-		}
+func (y Rules) outliner(in *Input) *outliner {
+	if in.Headings == nil {
+		in.Headings = &Headings{}
 	}
-	all := 0.0
-	for k := range counts {
-		all += shares.group(k)
-	}
-	if all == 0 || w.ToWrite == 0 {
-		return
-	}
-	sum := 0.0
-	for i := range list {
-		s := &list[i]
-		if s.Dropped {
-			continue
-		}
-		share := shares.group(s.Kind) / all / float64(counts[s.Kind])
-		s.share = max(0, share*float64(w.Writer)-float64(s.Holds))
-		if shares.group(s.Kind) == 0 {
-			s.share = 0
-		}
-		sum += s.share
-	}
-	rest := w.ToWrite
-	for i := range list {
-		s := &list[i]
-		if s.Kind != LeadSection && sum > 0 {
-			s.Words = int(math.Round(s.share*float64(w.ToWrite)/sum/10)) * 10
-			rest -= s.Words
-		}
-	}
-	toLead(list, rest)
-}
-
-// toLead gives the rest to the lead section; one below 0 is taken from those with the
-// most words.
-func toLead(list []Section, rest int) {
-	for rest < 0 {
-		most := 0
-		for i := range list {
-			if list[i].Words > list[most].Words {
-				most = i
-			}
-		}
-		less := min(10, list[most].Words, -rest)
-		if less == 0 {
-			break
-		}
-		list[most].Words -= less
-		rest += less
-	}
-	at := slices.IndexFunc(list, func(s Section) bool { return s.Kind == LeadSection && !s.Dropped })
-	if at < 0 {
-		at = slices.IndexFunc(list, func(s Section) bool { return !s.Dropped })
-	}
-	if at >= 0 {
-		list[at].Words += rest
-	}
+	o := &outliner{y: y, p: in, language: in.Language}
+	o.find()
+	return o
 }
 
 // give returns which sections carry which of the page's further families: that of their
@@ -253,9 +191,7 @@ func (o *outliner) give(list []Section) {
 	}
 	turn := 0
 	for _, f := range o.p.Families {
-		at := slices.IndexFunc(list, func(s Section) bool {
-			return !s.Dropped && s.Kind == ServiceText && s.Subject == f.Service && s.Words > 0
-		})
+		at := slices.IndexFunc(list, func(s Section) bool { return !s.Dropped && s.Words > 0 && s.isOf(f.Service) })
 		if f.Place != "" && f.Place != o.p.Place {
 			if towns := slices.IndexFunc(list, func(s Section) bool {
 				return !s.Dropped && s.Kind == Towns && s.Words > 0
@@ -266,7 +202,7 @@ func (o *outliner) give(list []Section) {
 		for n := 0; n < len(list) && at < 0; n++ {
 			k := turn % len(list)
 			turn++
-			if list[k].Words > 0 && !list[k].Dropped {
+			if list[k].Words > 0 && !list[k].Dropped && list[k].Kind.takesAny() {
 				at = k
 			}
 		}
@@ -275,6 +211,22 @@ func (o *outliner) give(list []Section) {
 		}
 		list[at].Families = append(list[at].Families, f.Key)
 	}
+}
+
+// isOf reports whether a section is that of a service, alone or among others.
+func (s *Section) isOf(service string) bool {
+	return s.Kind == ServiceText && s.Subject == service || s.Kind == ServiceList && slices.Contains(s.Subjects,
+		service)
+}
+
+// takesAny reports whether a section of a kind takes families of any service: those of one service, of the firm,
+// the towns and the questions do not.
+func (k SectionKind) takesAny() bool {
+	switch k {
+	case ServiceText, ServiceList, AboutFirm, Towns, Questions:
+		return false
+	}
+	return true
 }
 
 // Slices returns how many sittings the words of a section take (rule 10.1).

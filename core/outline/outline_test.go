@@ -2,9 +2,11 @@ package outline
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
+	"inktally/core/copy"
 	"inktally/core/page"
 	"inktally/core/phrase"
 	"inktally/core/place"
@@ -19,6 +21,8 @@ var topics = Topics{Services: []Topic{{Name: "chimney sweep", Forms: []string{"c
 	{Name: "flue liner installation", Forms: []string{"chimney liner"}}},
 	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"},
 	Firm: "Brindle & Ash"}
+
+var standing = copy.Of("en").Standing
 
 func words(n int) string { return strings.Repeat("word ", n) }
 
@@ -51,12 +55,33 @@ func shares(list []Section) map[string]int {
 func TestOutline(t *testing.T) {
 	const target = 2000
 	in := home(nil, target, Edits{})
-	assert.Equal(t, map[string]int{"lead": 400, "service: chimney sweep": 400, "service: flue liner installation": 400,
-		"questions": 400, "towns": 200, "about": 200},
-		shares(StandardRules().Of(in)))
-	in.Topics = Topics{Firm: "Brindle"}
-	assert.Equal(t, map[string]int{"lead": 1330, "about": 670}, shares(StandardRules().Of(in)),
-		"the shares of what there is not go to the others")
+	assert.Equal(t, map[string]int{"lead": 250, "service: chimney sweep": 440, "service: flue liner installation": 440,
+		"questions": 440, "towns": 220, "about": 210},
+		shares(StandardRules().Of(in)), "what exceeds the lead's 250 goes to the others")
+	in.Topics = Topics{Firm: "Brindle", Standing: standing}
+	assert.Equal(t, map[string]int{"lead": 250, "standing: done": 700, "standing: when": 700, "about": 350},
+		shares(StandardRules().Of(in)), "the shares of what there is not go to the others")
+}
+
+// Services that would get too few words for a section each stand in one list, those of most gain first.
+func TestListOfServices(t *testing.T) {
+	in := home(nil, 440, Edits{})
+	in.Kind, in.Place = site.Area, "Ostrey"
+	for _, name := range []string{"masonry repair", "dryer vent cleaning", "chimney cap fitting"} {
+		in.Topics.Services = append(in.Topics.Services, Topic{Name: name})
+	}
+	in.Families = []Given{{Key: "a", Service: "chimney cap fitting"}, {Key: "b", Service: "chimney sweep"}}
+	list := StandardRules().Of(in)
+	assert.Equal(t, map[string]int{"lead": 110, "services": 220, "questions": 110}, shares(list),
+		"none about the firm and the towns: it is no home page, and no rival has them")
+	assert.Equal(t, []string{"chimney cap fitting", "chimney sweep", "flue liner installation", "masonry repair",
+		"dryer vent cleaning"}, list[1].Subjects)
+	assert.Equal(t, []string{"a", "b"}, list[1].Families)
+	in.ToWrite, in.Writer = 120, 120
+	assert.Equal(t, map[string]int{"lead": 60, "services": 60, "questions": 0}, shares(StandardRules().Of(in)))
+	in.Edits.Sections = map[string]SectionEdit{"service: masonry repair": {Heading: "Brick and stone"}}
+	in.ToWrite, in.Writer = 440, 440
+	assert.Contains(t, shares(StandardRules().Of(in)), "service: masonry repair", "the user said something of it")
 }
 
 // What a page has of a section counts, and what no rule asks for stays.
@@ -180,7 +205,20 @@ func TestOutlineProperties(t *testing.T) {
 			free = free || !s.Fixed && s.Words > 0
 		}
 		for _, key := range keys[:6] {
-			assert.True(t, seen[key])
+			listed := strings.HasPrefix(key, "service: ") && slices.ContainsFunc(list, func(s Section) bool {
+				return slices.Contains(s.Subjects, strings.TrimPrefix(key, "service: "))
+			})
+			assert.True(t, seen[key] || listed, key)
+		}
+		if len(e.Sections) == 0 && write >= leastWords {
+			odd := 0
+			for _, s := range list {
+				assert.True(t, s.Words == 0 || s.Words >= leastWords, "%s of %d words", s.Key, s.Words)
+				if s.Words%10 > 0 {
+					odd++
+				}
+			}
+			assert.LessOrEqual(t, odd, 1)
 		}
 		if set == 0 && len(e.Sections) == 0 || free && set <= write && write > 0 {
 			assert.Equal(t, write, sum)

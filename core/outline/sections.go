@@ -4,8 +4,10 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/lexicon"
 	"inktally/core/page"
 	"inktally/core/phrase"
+	"inktally/core/site"
 	"inktally/core/text"
 )
 
@@ -37,8 +39,10 @@ func (o *outliner) find() {
 		}
 		o.services = append(o.services, t)
 	}
-	for _, town := range o.p.Topics.Towns {
-		o.towns = append(o.towns, text.Tokens(town))
+	for _, town := range o.p.Topics.Towns { // one that is an ordinary word names no section
+		if tokens := text.Tokens(town); len(tokens) > 1 || !lexicon.English(tokens[0]) {
+			o.towns = append(o.towns, tokens)
+		}
 	}
 	o.firm = o.stems(o.p.Topics.Firm)
 	o.words.questions, o.words.towns = o.stems("faq question answer ask"), o.stems("serve area town communities")
@@ -60,17 +64,7 @@ func (o *outliner) stems(s string) []stem { return o.p.Headings.text(s, o.langua
 // in which they stand: the lead, those of its subject, the page's own that stay, the
 // questions, the towns, the firm.
 func (o *outliner) sections() []Section {
-	list := []Section{{Key: "lead", Kind: LeadSection}}
-	if hasAspects(o.p.Kind) {
-		for _, a := range o.aspects {
-			list = append(list, Section{Key: a.key, Kind: AspectText, Heading: a.heading, Have: a.rivals,
-				Rivals: len(o.p.Rivals)})
-		}
-	} else {
-		for _, s := range o.services {
-			list = append(list, Section{Key: "service: " + s.name, Kind: ServiceText, Subject: s.name})
-		}
-	}
+	list := append([]Section{{Key: "lead", Kind: LeadSection}}, o.subjectSections()...)
 	subject := len(list)
 	if len(o.p.Topics.Questions) > 0 {
 		list = append(list, Section{Key: "questions", Kind: Questions})
@@ -79,8 +73,71 @@ func (o *outliner) sections() []Section {
 		list = append(list, Section{Key: "towns", Kind: Towns})
 	}
 	list = append(list, Section{Key: "about", Kind: AboutFirm})
-	kept := o.holds(list)
-	return slices.Insert(list, subject, kept...)
+	o.theirs(list)
+	list = slices.DeleteFunc(list, func(s Section) bool {
+		return (s.Kind == Towns || s.Kind == AboutFirm) && o.p.Kind != site.Home && s.Have < enoughRivals
+	})
+	list = slices.Insert(list, subject, o.holds(list)...)
+	return o.withStanding(list, subject)
+}
+
+// subjectSections returns those of the page's subject: of the services, or the aspects of one.
+func (o *outliner) subjectSections() (list []Section) {
+	if hasAspects(o.p.Kind) {
+		for _, a := range o.aspects {
+			list = append(list, Section{Key: a.key, Kind: AspectText, Heading: a.heading, Have: a.rivals})
+		}
+		return list
+	}
+	for _, s := range o.services {
+		list = append(list, Section{Key: "service: " + s.name, Kind: ServiceText, Subject: s.name})
+	}
+	return list
+}
+
+// theirs counts what the rivals have of each section.
+func (o *outliner) theirs(list []Section) {
+	for i := range list {
+		list[i].Rivals = len(o.p.Rivals)
+	}
+	for _, rival := range o.p.Rivals {
+		words := map[int]int{}
+		for _, h := range o.p.Headings.of(rival, o.language) {
+			if at := o.match(list, h.heading); at >= 0 {
+				words[at] += h.heading.Words
+			}
+		}
+		words[0] = rival.Words.Copy // the lead is what stands below no other heading
+		for _, h := range rival.Headings {
+			if h.Level > 1 {
+				words[0] -= h.Words
+			}
+		}
+		for at, n := range words {
+			list[at].Theirs = append(list[at].Theirs, n)
+		}
+	}
+	for i := range list {
+		s := &list[i]
+		slices.SortFunc(s.Theirs, func(a, b int) int { return b - a })
+		s.Have = max(s.Have, len(s.Theirs))
+	}
+}
+
+// withStanding puts standing sections at a place of the outline where it has too few.
+func (o *outliner) withStanding(list []Section, at int) []Section {
+	for _, s := range o.p.Topics.Standing {
+		if len(list) > besideLead {
+			break
+		}
+		one := aspect{stems: o.stems(s.Heading)}
+		if !slices.ContainsFunc(list, func(has Section) bool { return one.like(o.stems(has.Heading)) }) {
+			list = slices.Insert(list, at, Section{Key: "standing: " + s.Key, Kind: StandingText, Subject: s.Key,
+				Heading: s.Heading})
+			at++
+		}
+	}
+	return list
 }
 
 // holds counts what the page has of each section, and returns its own sections that no
@@ -157,15 +214,23 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 			return slices.IndexFunc(list, func(s Section) bool { return s.Key == a.key })
 		}
 	}
-	if o.namesTowns(heading.tokens) || overlaps(stems, o.words.towns) {
+	if o.aboutTowns(heading) {
 		if at := of(Towns, ""); at >= 0 {
 			return at
 		}
 	}
-	if overlaps(stems, o.words.firm) || len(o.firm) > 0 && within(o.firm, stems) {
+	if o.aboutFirm(heading) {
 		return of(AboutFirm, "")
 	}
 	return -1
+}
+
+func (o *outliner) aboutTowns(h headingWords) bool {
+	return o.namesTowns(h.tokens) || overlaps(h.stems, o.words.towns)
+}
+
+func (o *outliner) aboutFirm(h headingWords) bool {
+	return overlaps(h.stems, o.words.firm) || len(o.firm) > 0 && within(o.firm, h.stems)
 }
 
 // subjects returns the services that have sections of their own on the page.

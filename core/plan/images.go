@@ -5,30 +5,27 @@ import (
 	"strings"
 
 	"inktally/core/imagename"
+	"inktally/core/place"
 	"inktally/core/sheet"
 	"inktally/core/sum"
+	"inktally/core/text"
 )
 
-// Names are the file names of the images of a site: those that it has, with those that
-// were proposed, and the files that were given a name.
-type Names struct{ all, files map[string]bool }
-
-// NamesOf returns those of the images of pages.
-func NamesOf(pages ...Aim) *Names {
-	out := &Names{all: map[string]bool{}, files: map[string]bool{}}
+// NamesOf returns the names of the images of pages.
+func NamesOf(pages ...Aim) *imagename.Names {
+	var files [][]string
 	for i := range pages {
 		if !pages[i].there() {
 			continue
 		}
+		var list []string
 		for _, img := range pages[i].Client.Page.Images {
-			out.all[img.File+img.Ext] = true
+			list = append(list, img.File+img.Ext)
 		}
+		files = append(files, list)
 	}
-	return out
+	return imagename.NamesOf(files...)
 }
-
-// renamed reports whether a file was given a name.
-func (n *Names) renamed(file string) bool { return n.files[file] }
 
 // naming works out what the images of a page should be called (rules 4.3, 10.2).
 type naming struct {
@@ -66,22 +63,25 @@ func (b *builder) newNaming() *naming {
 
 // nameImages proposes names and alt texts for the images of the page, and more images
 // where it has too few that carry a phrase. taken are the names of the whole site.
-func (b *builder) nameImages(taken *Names) {
+func (b *builder) nameImages(taken *imagename.Names) {
 	b.taken = taken
+	if !b.p.Kind.HasWordTarget() {
+		return // names on other pages stay, whatever they are (rule 4.3)
+	}
 	wishes := b.imageWishes()
 	n := b.newNaming()
 	images := n.images()
 	n.list = images
 	var proposed []string
 	if b.p.there() {
-		proposed = b.p.Criteria.Judge().Propose(images, wishes, taken.all)
+		proposed = b.p.Criteria.Judge().Propose(images, wishes, b.y.Carrying(b.p.Kind), taken)
 	}
 	carrying := 0
 	for i, name := range proposed {
 		switch {
 		case name != "":
 			n.rename(i, name, images[i].Verdict)
-			taken.all[name], taken.files[images[i].Name+images[i].Ext] = true, true
+			taken.Rename(images[i].Name + images[i].Ext)
 			carrying++
 		case images[i].Verdict == imagename.Carries && !images[i].Frame:
 			carrying++
@@ -135,7 +135,7 @@ func (n *naming) images() []imagename.Image {
 		if img.Alt != nil {
 			out[i].Alt = *img.Alt
 		}
-		if seen[img.File+img.Ext] || n.b.taken.renamed(img.File+img.Ext) {
+		if file := img.File + img.Ext; seen[file] || n.b.taken.Settled(file) {
 			out[i].Verdict = imagename.NoName // it gets one name, wherever it stands
 		}
 		seen[img.File+img.Ext] = true
@@ -184,7 +184,7 @@ func (n *naming) named(slug string) Part {
 
 // more asks for images that the page does not have yet, named by what no image is called
 // after.
-func (n *naming) more(count int, wishes []string, taken *Names) {
+func (n *naming) more(count int, wishes []string, taken *imagename.Names) {
 	b := n.b
 	if !b.p.Kind.HasWordTarget() || len(b.p.Families) == 0 {
 		return
@@ -205,11 +205,12 @@ func (n *naming) more(count int, wishes []string, taken *Names) {
 		if count <= 0 {
 			return
 		}
-		if slug == "" || seen[slug] || taken.all[slug+".jpg"] ||
+		if slug == "" || seen[slug] || !taken.Free(b.p.Criteria.Judge(), slug, ".jpg") ||
 			b.p.Criteria.Judge().Verdict(slug) != imagename.Carries {
 			continue
 		}
-		seen[slug], taken.all[slug+".jpg"] = true, true
+		seen[slug] = true
+		taken.Take(b.p.Criteria.Judge(), slug, ".jpg")
 		p := n.named(slug)
 		p.Key, p.Image = partKey(ImageName, "+ "+slug), &Picture{At: -1, Wanted: slug + ".jpg"}
 		n.names = append(n.names, p)
@@ -258,8 +259,19 @@ func (n *naming) hasAlt(image int) bool {
 	if image < 0 {
 		return false
 	}
-	alt := n.b.p.Client.Page.Images[image].Alt
-	return alt != nil && strings.TrimSpace(*alt) != ""
+	return n.b.p.Client.Page.Images[image].Alt != nil // an empty one is that of a decoration, and stays
+}
+
+// altText returns the alt text that an image gets for a phrase (rule 4.3): the one that it has with the phrase
+// behind it, else a blank for what it shows.
+func (n *naming) altText(image int, phrase string) string {
+	shows := n.b.p.texts().Picture
+	if image >= 0 {
+		if alt := n.b.p.Client.Page.Images[image].Alt; alt != nil && strings.TrimSpace(*alt) != "" {
+			shows = text.Collapse(*alt)
+		}
+	}
+	return strings.TrimRight(shows, ".,;") + ", " + place.Capitals(phrase, n.b.places(), false)
 }
 
 // alt asks for the alt text of an image that is to get a name.
@@ -269,6 +281,7 @@ func (n *naming) alt(name Part) Part {
 		key = strings.TrimPrefix(name.Key, string(ImageName)+": ")
 	}
 	p := Part{Key: partKey(Alt, key), Kind: Alt, Phrase: &Saying{Text: name.Says()}, Image: described(name.Image)}
+	p.Image.Wanted = n.altText(p.Image.At, p.Says())
 	p.takes(n.b.y.each(PartRuleOf(Alt)))
 	return p
 }
@@ -283,6 +296,7 @@ func (n *naming) firstAlt(of *Picture) Part {
 	if m, ok := b.memberFor(f, sheet.Alt); ok {
 		p.say(m)
 	}
+	p.Image.Wanted = n.altText(of.At, p.Says())
 	return p
 }
 

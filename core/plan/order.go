@@ -1,19 +1,19 @@
 package plan
 
 import (
-	"cmp"
 	"math"
 	"slices"
 	"strings"
+
+	"inktally/core/outline"
 )
 
-// order puts targets into the order of work (rule 12.4): fixes; then each time the free
-// one of most gain per hour, words not starved; last what shows no gain. What was dropped
-// stands at the end.
+// order puts targets into the order of work (rule 12.4): what hides a page; then each time the free
+// one of most gain per hour, words not starved; last what shows no gain. Fixes follow the placing of
+// their page. What was dropped stands at the end.
 func (y Rules) order(all []Target, pages map[string]*Aim) []Target {
-	w := worker{y: y, pages: pages, done: map[Ref]bool{}, written: map[string]int{}}
-	tie := func(a, b Target) int { return w.tie(&a, &b) }
-	var out, left, dropped []Target
+	w := worker{y: y, pages: pages, done: map[Ref]bool{}, written: map[string]int{}, placings: map[string]int{}}
+	var left, dropped []Target
 	for _, t := range all {
 		switch {
 		case t.Choice.State == Dropped:
@@ -22,24 +22,69 @@ func (y Rules) order(all []Target, pages map[string]*Aim) []Target {
 				w.done[t.Ref()] = true
 			}
 		case t.First:
-			out = append(out, t)
+			w.out = append(w.out, t)
+		case t.Kind == Fix:
+			w.fixes = append(w.fixes, t)
+		case t.Kind == CutBack:
+			w.cuts = append(w.cuts, t)
 		default:
 			left = append(left, t)
+			if t.Kind == Placing {
+				w.placings[t.Page]++
+			}
 		}
 	}
-	slices.SortFunc(out, tie)
-	slices.SortFunc(left, tie)
+	for _, list := range [][]Target{w.out, w.fixes, w.cuts, left, dropped} {
+		slices.SortFunc(list, func(a, b Target) int { return w.tie(&a, &b) })
+	}
 	for len(left) > 0 {
 		at := w.next(left)
 		if at < 0 {
 			break
 		}
-		w.do(&left[at])
-		out = append(out, left[at])
+		t := left[at]
 		left = slices.Delete(left, at, at+1)
+		w.put(t, !slices.ContainsFunc(left, func(o Target) bool { return o.Kind == Placing }))
 	}
-	slices.SortFunc(dropped, tie)
-	return slices.Concat(out, left, dropped) // left are those of pages that are not wanted
+	w.fixes = w.emit(w.fixes, func(*Target) bool { return true })
+	w.cuts = w.emit(w.cuts, func(*Target) bool { return true })
+	return slices.Concat(w.out, left, dropped) // left are those of pages that are not wanted
+}
+
+// shortFix is up to how many minutes a fix follows the first placing of its page (rule 12.4).
+const shortFix = 5
+
+// put puts a target into the order, with what is to be done right before and right after it; last reports that
+// no placing is left behind it.
+func (w *worker) put(t Target, last bool) {
+	if t.Rank == 0 { // before all that shows no gain
+		w.fixes = w.emit(w.fixes, func(*Target) bool { return true })
+	}
+	if t.opens {
+		w.cuts = w.emit(w.cuts, func(c *Target) bool { return c.Page == t.Page })
+	}
+	w.out = append(w.out, t)
+	w.do(&t)
+	if t.Kind != Placing {
+		return
+	}
+	w.fixes = w.emit(w.fixes, func(f *Target) bool { return f.Page == t.Page && f.Minutes <= shortFix })
+	if last {
+		w.fixes = w.emit(w.fixes, func(f *Target) bool { return w.placings[f.Page] > 0 })
+	}
+}
+
+// emit puts those of a list into the order that are due, and returns the others.
+func (w *worker) emit(list []Target, due func(*Target) bool) (others []Target) {
+	for i := range list {
+		if !due(&list[i]) {
+			others = append(others, list[i])
+			continue
+		}
+		w.out = append(w.out, list[i])
+		w.do(&list[i])
+	}
+	return others
 }
 
 // worker is the state of one ordering.
@@ -48,8 +93,12 @@ type worker struct {
 	pages   map[string]*Aim
 	done    map[Ref]bool
 	written map[string]int // words by page
-	minutes float64        // ordered since the fixes
+	minutes float64        // ordered since what hides pages
 	sliced  float64        // of them in slices
+
+	out         []Target
+	fixes, cuts []Target       // that wait for their time
+	placings    map[string]int // by page
 }
 
 // tie orders targets of equal gain per hour: home, service, area; by address; by key.
@@ -84,15 +133,20 @@ func (w *worker) next(left []Target) int {
 		if better(i, best) {
 			best = i
 		}
-		if t.Kind == Slice && t.Rank > 0 && w.below(t.Page) && better(i, slice) {
+		if t.Kind == Slice && t.Rank > 0 && w.below(t.Page) && better(i, slice) &&
+			t.Section.Kind != outline.AboutFirm && t.Section.Kind != outline.Towns {
 			slice = i
 		}
 	}
-	if gainful && slice >= 0 && w.sliced < w.minutes*w.y.SlicePercent/100 {
+	if gainful && slice >= 0 && w.sliced < w.minutes*w.y.SlicePercent/100 &&
+		left[slice].PerHour() >= left[best].PerHour()*leastOfBest {
 		return slice
 	}
 	return best
 }
+
+// leastOfBest is what part of the gain an hour of the best a slice must bring to go before it (rule 12.4).
+const leastOfBest = 0.1
 
 func (w *worker) free(t *Target) bool {
 	return !slices.ContainsFunc(t.Needs, func(ref Ref) bool { return !w.done[ref] })
@@ -133,22 +187,3 @@ const (
 
 // Fronts returns all of them.
 func Fronts() []Front { return []Front{WordsFront, PhrasesFront, ImagesFront, PagesFront} }
-
-// Telling puts targets into the order of telling: by front, the one with the largest gain
-// first, and in it those of most gain first. What was dropped is not told.
-func Telling(list []Target) []Target {
-	gains := map[Front]float64{}
-	var out []Target
-	for _, t := range list {
-		if t.Choice.State != Dropped {
-			gains[t.Kind.Front()] += t.Rank
-			out = append(out, t)
-		}
-	}
-	slices.SortStableFunc(out, func(a, b Target) int {
-		fa, fb := a.Kind.Front(), b.Kind.Front()
-		return cmp.Or(cmp.Compare(gains[fb], gains[fa]),
-			cmp.Compare(slices.Index(Fronts(), fa), slices.Index(Fronts(), fb)), cmp.Compare(b.Rank, a.Rank))
-	})
-	return out
-}

@@ -2,12 +2,11 @@ package plan
 
 import (
 	"fmt"
-	"math"
 	"slices"
 	"strings"
 
+	"inktally/core/imagename"
 	"inktally/core/outline"
-	"inktally/core/stats"
 	"inktally/core/sum"
 	"inktally/core/wordtarget"
 )
@@ -23,16 +22,19 @@ type builder struct {
 	room       map[string]int    // members of a family that the page has room for (rule 9.3)
 	wish       map[string]string // what an image name says of a family
 	named      map[string]bool   // families that an image is to be named after
+	headed     map[string]bool   // sections whose heading says a phrase, by their keys
+	subheads   int               // how many are asked for on the page
 	images     *Target
-	taken      *Names
+	taken      *imagename.Names
 	wrongNames []Part
+	turn       int // the number of the page among the client's: it gets texts of its own
 	brought    int // how often the parts of the first placing bring the first family
 }
 
 // OfPage works out the targets of one page by itself, in the order of a brief: without
 // those that its site asks for. taken are the file names that the site has; those proposed
 // are added.
-func (y Rules) OfPage(p *Aim, taken *Names) []Target {
+func (y Rules) OfPage(p *Aim, taken *imagename.Names) []Target {
 	b := y.builder(p)
 	b.nameImages(taken)
 	b.build()
@@ -42,7 +44,7 @@ func (y Rules) OfPage(p *Aim, taken *Names) []Target {
 func (y Rules) builder(p *Aim) *builder {
 	b := &builder{y: y, p: p, words: y.WordTargetOf(p), outline: y.OutlineOf(p), room: map[string]int{},
 		wish:  map[string]string{},
-		named: map[string]bool{}}
+		named: map[string]bool{}, headed: map[string]bool{}}
 	room := y.families(b.words) - min(len(p.Families), y.families(b.words))
 	for _, f := range p.Families[:min(len(p.Families), y.families(b.words))] {
 		b.room[f.Key] = min(len(f.Members), room)
@@ -61,11 +63,11 @@ func (b *builder) first() string {
 
 func (b *builder) build() {
 	list := b.slices()
-	others := b.others(list)
 	var first []Part
 	if len(b.p.Families) > 0 {
 		first = b.placeFirst(&b.p.Families[0])
 	}
+	others := b.others(list)
 	b.mention(list)
 	switch {
 	case !b.p.there():
@@ -91,12 +93,16 @@ func (b *builder) slices() []Target {
 	var out []Target
 	for _, s := range b.outline {
 		n := b.y.Outline.Slices(s)
+		if asks := len(b.asks(s)); asks > 0 {
+			n = min(n, asks) // each slice answers some
+		}
 		for i := range n {
 			t := Target{Key: partKey("slice", s.Key), Kind: Slice, Section: s, Slice: i + 1, Slices: n,
 				lead: s.Kind == outline.LeadSection}
 			if i > 0 {
 				t.Key += fmt.Sprintf(" %d", i+1)
 			}
+			t.Asks, t.Lists = slicePart(b.asks(s), i, n), slicePart(s.Subjects, i, n)
 			words := outline.SliceWords(s.Words, i, n)
 			rule := PartRuleOf(Words)
 			p := Part{Key: t.Key + " words", Kind: Words, Words: words, Rivals: HaveIt{Of: len(b.p.Rivals)}}
@@ -116,6 +122,19 @@ func (b *builder) slices() []Target {
 		}
 	}
 	return out
+}
+
+// asks returns the questions that a section answers.
+func (b *builder) asks(s outline.Section) []string {
+	if s.Kind != outline.Questions {
+		return nil
+	}
+	return b.p.Topics.Questions
+}
+
+// slicePart returns the n-th part of a list that is dealt out to so many slices, in their order.
+func slicePart(list []string, n, of int) []string {
+	return list[len(list)*n/of : len(list)*(n+1)/of]
 }
 
 // mention shares out over the slices how often the first family is to stand in their
@@ -151,11 +170,11 @@ func (b *builder) others(list []Target) []Target {
 		}
 		if len(at) > 0 {
 			t := &list[at[turn[section]%len(at)]]
-			t.Parts = append(t.Parts, b.placeOther(f, true)...)
+			t.Parts = append(t.Parts, b.placeOther(f, t)...)
 			turn[section]++
 			continue
 		}
-		if parts := b.placeOther(f, false); len(parts) > 0 && b.p.there() {
+		if parts := b.placeOther(f, nil); len(parts) > 0 && b.p.there() {
 			out = append(out, Target{Key: partKey("placing", f.Key), Kind: Placing, Family: f.Key, Phrase: f.Text,
 				Parts: parts})
 		}
@@ -222,7 +241,3 @@ func ReadKey(key string) (kind, about string) {
 func partKey[K ~string](k K, of string) string {
 	return strings.TrimSuffix(string(k)+": "+strings.ToLower(of), ": ")
 }
-
-func round(x float64) int { return int(math.Round(x)) }
-
-func medianOf(list []float64) float64 { return stats.Median(list) }

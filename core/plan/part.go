@@ -65,8 +65,8 @@ type Gap struct {
 type Picture struct {
 	// At is its index in the page, -1 for an image that is to be added.
 	At int
-	// File is what it is called now, empty for one to be added; Wanted the name that is
-	// proposed.
+	// File is what it is called now, empty for one to be added; Wanted the name or the alt text that
+	// is proposed.
 	File, Wanted string
 	// Verdict is that on its name, empty for one to be added.
 	Verdict imagename.Verdict

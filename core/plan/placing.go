@@ -1,11 +1,13 @@
 package plan
 
 import (
+	"math"
 	"slices"
 
 	"inktally/core/outline"
 	"inktally/core/sheet"
 	"inktally/core/site"
+	"inktally/core/stats"
 	"inktally/core/sum"
 	"inktally/core/text"
 )
@@ -125,6 +127,7 @@ func (b *builder) placeFirst(f *Stake) []Part {
 	}
 	members := b.lacking(f)
 	if p, ok := b.subhead(f, missing(placed, sheet.Subheads), members[sheet.Subheads]); ok {
+		b.subheads++
 		out = append(out, p)
 		if !p.Slot.Loose {
 			planned++
@@ -160,6 +163,9 @@ func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 	p := b.part(rule, f, lacks)
 	p.Slot.Wanted = b.proposal(rule.Kind, f.Text)
 	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half || lead, late, b.y.TitleStart, lead
+	if slot == sheet.Address && b.p.there() {
+		p.takes(b.y.each(rule), effort(sum.RedirectOld, b.y.Minutes.Fix, "minutes.fix"))
+	}
 	return p, true
 }
 
@@ -239,7 +245,7 @@ func (b *builder) bodyCount(f *Stake, planned int, share float64) (Part, bool) {
 // often by today's words (rule 9.4).
 func (b *builder) counts(f *Stake) (all, today int) {
 	rate := b.rate(f)
-	all = max(2, round(float64(b.words.Writer)*rate/1000))
+	all = max(2, int(math.Round(float64(b.words.Writer)*rate/1000)))
 	if b.p.there() && b.words.ToWrite == 0 {
 		return all, all
 	}
@@ -251,7 +257,7 @@ func (b *builder) counts(f *Stake) (all, today int) {
 			}
 		}
 	}
-	return all, min(all, max(1, round(float64(copied)*rate/1000)))
+	return all, min(all, max(1, int(math.Round(float64(copied)*rate/1000))))
 }
 
 // rate returns how often the first family should stand in 1,000 words: the median of the
@@ -265,14 +271,14 @@ func (b *builder) rate(f *Stake) float64 {
 	}
 	rate := b.y.Usual
 	if len(rates) > 0 {
-		rate = min(b.y.Most, max(b.y.Least, medianOf(rates)))
+		rate = min(b.y.Most, max(b.y.Least, stats.Median(rates)))
 	}
 	return min(rate, b.y.PerTokens/float64(max(1, len(text.Tokens(f.Text)))))
 }
 
-// placeOther asks for another family once in body or subheads, and for its members
-// (rule 9.3). A slice gives it a subhead and stands in its text.
-func (b *builder) placeOther(f *Stake, inSlice bool) []Part {
+// placeOther asks for another family once: in the heading of a section of its service that is free, else in the
+// text (rule 9.3), and for its members. t is the slice that carries it, nil for none.
+func (b *builder) placeOther(f *Stake, t *Target) []Part {
 	placed := b.p.family(f.Key)
 	share := 1.0
 	switch {
@@ -283,17 +289,36 @@ func (b *builder) placeOther(f *Stake, inSlice bool) []Part {
 	}
 	var out []Part
 	members := b.lacking(f)
-	if p, ok := b.subhead(f, share, members[sheet.Subheads]); ok {
+	headed := share > 0 || len(members[sheet.Subheads]) > 0
+	if headed = headed && b.heads(f, t); headed {
+		p, _ := b.subhead(f, share, members[sheet.Subheads])
 		out = append(out, p)
+	} else {
+		members[sheet.Body] = append(members[sheet.Subheads], members[sheet.Body]...)
 	}
 	inBody, taken := b.inBody(f, members[sheet.Body])
-	if share > 0 && inSlice {
+	if share > 0 && !headed {
 		p := b.part(PartRuleOf(Body), f, append(lessMembers(1-taken), missingIn(share))...)
 		p.Slot.Loose, p.Slot.Times = share == half, 1
 		out = append(out, p)
 	}
 	return append(out, inBody...)
 }
+
+// heads reports whether a family gets the heading of the section of a slice, and takes it: where the section is of
+// its service, has no phrase yet, and the page has room for one more subhead.
+func (b *builder) heads(f *Stake, t *Target) bool {
+	if t == nil || t.Section.Kind != outline.ServiceText || t.Section.Subject != f.Service || b.headed[t.Section.Key] ||
+		b.subheads >= max(1, b.words.Target/wordsPerSubhead) {
+		return false
+	}
+	b.headed[t.Section.Key] = true
+	b.subheads++
+	return true
+}
+
+// wordsPerSubhead is how many words of a page's target a subhead needs (rule 9.3).
+const wordsPerSubhead = 120
 
 // cutBack asks to say a family less often than its keyword density allows (rule 9.5); as
 // often as its slots ask for is never too much.

@@ -42,6 +42,7 @@ func (y Rules) Plan(s Study) Plan {
 			p.Headings = headings
 		}
 		b := y.builder(p)
+		b.turn = i
 		if !s.copied(p) { // who makes one page of two needs no other names on the second
 			b.nameImages(taken)
 		}
@@ -252,6 +253,12 @@ func depend(all []Target, pages []Aim) {
 			}
 		}
 		if t.First || !KindRuleOf(t.Kind).Waits {
+			continue
+		}
+		if t.Kind == Fix || t.Kind == CutBack { // they have their places in the order, and are done by themselves
+			if !isThere {
+				need(home)
+			}
 			continue
 		}
 		if !isThere {

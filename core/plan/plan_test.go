@@ -69,7 +69,12 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 		plan := y.Plan(s)
 		minutes, sliced, written, done := 0.0, 0.0, map[string]int{}, map[Ref]bool{}
 		for i, x := range plan.Targets {
-			if x.First || x.Rank == 0 {
+			if x.First {
+				continue
+			}
+			if x.Rank == 0 { // fixes take their time too
+				done[x.Ref()] = true
+				minutes += x.Minutes
 				continue
 			}
 			starved := false
@@ -81,7 +86,8 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 				}
 				free := !slices.ContainsFunc(later.Needs, func(id Ref) bool { return !done[id] })
 				starved = starved || later.Kind == Slice && later.Rank > 0 && free &&
-					seen+written[later.Page] < y.Words.Guideline(page.Kind).Low
+					later.Section.Kind != outline.AboutFirm && later.Section.Kind != outline.Towns &&
+					seen+written[later.Page] < y.Words.Guideline(page.Kind).Low && later.PerHour() >= x.PerHour()/10
 			}
 			if starved && x.Kind != Slice {
 				assert.GreaterOrEqual(t, sliced, minutes*.4-1e-6, "%s goes first", x.Ref())
@@ -115,7 +121,6 @@ func TestOrderIsStable(t *testing.T) {
 				}
 			}
 		}
-		assert.ElementsMatch(t, ids(one.Targets), ids(Telling(one.Targets)))
 	})
 }
 
@@ -322,8 +327,8 @@ func TestRepairs(t *testing.T) {
 		first   bool
 		gain    float64
 	}{
-		"p2 | fix: dead_link": {6, true, 0}, "p2 | fix: noindex": {5, true, 0},
-		"p3 | fix: place_contradiction": {3, true, 0}, "p1 | move: ostrey": {10, true, 0},
+		"p2 | fix: dead_link": {6, false, 0}, "p2 | fix: noindex": {5, true, 0},
+		"p3 | fix: place_contradiction": {3, false, 0}, "p1 | fix: place_contradiction": {3, false, 0},
 		"p1 | vague_words": {5, false, 3}, "p4 | redirect": {15, false, 10}, "p2 | split": {15, false, 0},
 		"p3 | rewrite": {20, false, 0},
 	} {
@@ -340,6 +345,33 @@ func TestRepairs(t *testing.T) {
 	for _, x := range StandardRules().Plan(s).Targets {
 		assert.NotEqual(t, Split, x.Kind, "all its services have pages of their own")
 	}
+}
+
+// What hides a page comes first, other short fixes right behind the first placing of their page, longer ones behind
+// the last of all, and what is to be cut back right before the placing (rule 12.4).
+func TestFixesFollowThePlacing(t *testing.T) {
+	q := asked("chimney sweep tarn harbor")
+	on := func(key, url, body string) Aim {
+		return Aim{Key: key, URL: "http://brindleandash.example" + url, Kind: site.Home, Criteria: q, Topics: topics,
+			Client: sheet.Measure(read("<p>"+body+"</p>"), q), Families: families(q, 100)}
+	}
+	home := on("p1", "/", strings.Repeat("Chimney sweep Tarn Harbor is what we do all day long here. ", 40))
+	other := on("p2", "/two/", words(300))
+	other.Kind, other.Service, other.Families = site.Service, "flue liner installation", families(q, 10)
+	s := Study{Pages: []Aim{home, other}, Findings: []finding.Finding{
+		{Type: finding.PhoneNotLinked, URL: home.URL, Texts: []string{"207-555-0134"}},
+		{Type: finding.PlaceholderText, URL: other.URL, Texts: []string{"lorem ipsum"}},
+		{Type: finding.DeadLink, URL: "http://brindleandash.example/a", Other: home.URL, Label: "A", Status: 404},
+		{Type: finding.DeadLink, URL: "http://brindleandash.example/b", Other: home.URL, Label: "B", Status: 404},
+	}}
+	var order []string
+	for _, x := range StandardRules().Plan(s).Targets {
+		if x.Kind == Fix || x.Kind == Placing || x.Kind == CutBack {
+			order = append(order, x.Page+" "+x.Key)
+		}
+	}
+	assert.Equal(t, []string{"p2 fix: placeholder_text", "p1 cut_back", "p1 placing: chimney harbor sweep tarn",
+		"p1 fix: phone_not_linked", "p2 placing: chimney harbor sweep tarn", "p1 fix: dead_link"}, order)
 }
 
 // What the user said of a page before it was made holds when it is there.

@@ -3,6 +3,7 @@ package plan
 import (
 	"slices"
 
+	"inktally/core/copy"
 	"inktally/core/outline"
 	"inktally/core/site"
 	"inktally/core/wordtarget"
@@ -78,7 +79,7 @@ func StandardRules() Rules {
 		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
 		Rates:           Rates{Usual: 5, Least: 3, Most: 12, PerTokens: 36, Density: 4},
 		Outline:         outline.StandardRules(),
-		Frames:          slices.Clone(frames),
+		Frames:          slices.Clone(copy.Of("en").Sentences),
 		RedirectPercent: 10, VaguePercent: 3, SlicePercent: 40,
 	}
 }
@@ -94,19 +95,3 @@ func (y Rules) Carrying(k site.Kind) int {
 
 // FramePhrase is where a frame carries its phrase.
 const FramePhrase = "{phrase}"
-
-// frames are the sentences that everybody starts with.
-var frames = []string{
-	"If you typed “{phrase}”, this is the page for it.",
-	"People look us up as {phrase}; here is what that covers.",
-	"{phrase}: what it takes, what it costs, and when we can come.",
-	"Ask for {phrase} on the phone and we know which crew to send.",
-	"On our work orders it says {phrase}, and this is what happens on the day.",
-	"A neighbor may call it something else; on the invoice it reads {phrase}.",
-	"Below is all that belongs to {phrase}, step by step.",
-	"Most visits booked as {phrase} take less than a morning.",
-	"What does {phrase} include? Start with the list below.",
-	"Before you book {phrase}, look at these three things.",
-	"Filed under {phrase}: the jobs we did last month.",
-	"The short answer to {phrase}: one visit, one price, one page of notes.",
-}

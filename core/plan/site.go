@@ -28,7 +28,7 @@ func placeFix() Target { return fixOf(finding.Finding{Type: finding.PlaceWrong})
 
 // fixOf returns the fix of a finding, before its parts.
 func fixOf(f finding.Finding) Target {
-	return Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: true, Finding: &f}
+	return Target{Key: partKey(Fix, string(f.Type)), Kind: Fix, First: f.Type.Hides(), Finding: &f}
 }
 
 // rename asks for other names of images that name another place and that no finding speaks
@@ -133,25 +133,10 @@ func (r *repairs) deadLink(f finding.Finding) {
 	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}), r.faulty(DeadLink, f.URL, f))
 }
 
-// wrongPlace is a fix where it stands; where the other place has a page of its own, what
-// is said of it moves there.
+// wrongPlace is a part of the fix of its page: the page's own place takes its stead. Text is moved to the other
+// place's page only by the user's wish (rule 5.2).
 func (r *repairs) wrongPlace(p *Aim, f finding.Finding) {
-	if other := r.ownPage(f.Place); other != nil && other != p {
-		f.Other = other.URL
-		r.add(p, Target{Key: partKey(Move, f.Place), Kind: Move, First: true, Finding: &f})
-		return
-	}
 	r.gather(p, placeFix(), r.faulty(WrongPlace, string(f.Where)+" "+f.Place, f))
-}
-
-// ownPage returns the area page of a town that is there, nil for none.
-func (r *repairs) ownPage(town string) *Aim {
-	for i := range r.study.Pages {
-		if p := &r.study.Pages[i]; p.Kind == site.Area && p.Place == town && p.there() {
-			return p
-		}
-	}
-	return nil
 }
 
 // split is asked for as long as one of the services has no page of its own; it depends on

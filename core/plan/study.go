@@ -3,6 +3,7 @@ package plan
 import (
 	"strconv"
 
+	"inktally/core/copy"
 	"inktally/core/finding"
 	"inktally/core/outline"
 	"inktally/core/place"
@@ -176,12 +177,19 @@ func (p *Aim) placed(phrase string) sheet.Placement {
 // OutlineOf returns the sections that a page should have (rule 10.1); one without a word target
 // has none.
 func (y Rules) OutlineOf(p *Aim) []outline.Section {
-	w := y.WordTargetOf(p)
-	if w.Rule == wordtarget.NoTarget {
-		return nil
+	if in := y.OutlineFrom(p); in.Kind.HasWordTarget() {
+		return y.Outline.Of(in)
 	}
+	return nil
+}
+
+// OutlineFrom returns what the outline of a page is worked out from.
+func (y Rules) OutlineFrom(p *Aim) outline.Input {
+	w := y.WordTargetOf(p)
+	topics := p.Topics
+	topics.Standing = p.texts().Standing
 	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(),
-		Headings: p.Headings, Topics: p.Topics, Edits: p.Edits,
+		Headings: p.Headings, Topics: topics, Edits: p.Edits,
 		ToWrite: w.ToWrite, Writer: w.Writer}
 	if p.there() {
 		in.Page = p.Client.Page
@@ -194,8 +202,11 @@ func (y Rules) OutlineOf(p *Aim) []outline.Section {
 			in.Families = append(in.Families, outline.Given{Key: f.Key, Service: f.Service, Place: f.Place})
 		}
 	}
-	return y.Outline.Of(in)
+	return in
 }
+
+// texts returns those of the client's language.
+func (p *Aim) texts() copy.Texts { return copy.Of(p.Criteria.Language().Tag) }
 
 // families is for how many families the words of a page have room, the first included
 // (rule 9.3).

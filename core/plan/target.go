@@ -40,6 +40,8 @@ type Target struct {
 	// Section is that of a slice; Slice and Slices tell which of a section's it is.
 	Section       outline.Section
 	Slice, Slices int
+	// Asks are the questions that a slice answers, Lists the services that it lists.
+	Asks, Lists []string
 	// Mentions is how often the first family is to stand in the words of a slice or
 	// of a new page's lead section, beside its parts (rule 9.4).
 	Mentions int
@@ -89,6 +91,9 @@ func (t *Target) total() {
 		t.Choice.State = Dropped
 	}
 }
+
+// Pays reports whether a target may fill hours: it brings something, or mends what is broken, or the user wishes it.
+func (t *Target) Pays() bool { return t.Gain > 0 || t.First || t.Kind == Fix || t.Kind == ByHand }
 
 // PerHour returns the gain for an hour of work that a target is ordered by.
 func (t *Target) PerHour() float64 {

@@ -59,7 +59,7 @@ func TestProof(t *testing.T) {
 	assert.Equal(t, r.Wanted-r.Copy, r.Left)
 	assert.True(t, r.Short())
 	assert.Contains(t, keys(r.Met), "h1: "+first)
-	assert.Contains(t, keys(r.Missing), "subheads: "+other)
+	assert.Contains(t, keys(r.Missing), "body: "+other, "it is of no section's service")
 	assert.NotContains(t, keys(r.Missing), "title: "+first, "text has no title")
 	var types []finding.Type
 	for _, f := range r.Wrong {

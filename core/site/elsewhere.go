@@ -21,7 +21,7 @@ func (b *Binder) Knows(towns Towns) *Binder {
 // empty for none: a town with its state in the h1 or the title, else a town of the
 // gazetteer that both the address and the h1 or title name.
 func (b *Binder) elsewhere(clues Clues) string {
-	last := lastOf(clues.URL)
+	last := LastOf(clues.URL)
 	says := []string{clues.H1, titleOwn(clues.Title)}
 	if len(b.Places(last)) > 0 || slices.ContainsFunc(says, func(s string) bool { return len(b.Places(s)) > 0 }) {
 		return ""

@@ -186,7 +186,7 @@ func (f *finder) holds(i, at int) bool {
 // named counts how much of title, h1 and address name the service of a page.
 func (f *finder) named(i int) (n int) {
 	v, service := f.s.Visited[i], f.tree.Pages[i].Service
-	for _, s := range []string{v.Page.Title, v.Page.H1(), lastOf(v.URL)} {
+	for _, s := range []string{v.Page.Title, v.Page.H1(), LastOf(v.URL)} {
 		if f.s.Binder.Service(s) == service {
 			n++
 		}

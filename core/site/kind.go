@@ -98,13 +98,13 @@ func PurposeOf(clues Clues, b *Binder) Purpose {
 	if p, ok := byWords(clues, slug, service, place); ok {
 		return p
 	}
-	hub := hubs[lastOf(clues.URL)] || len(clues.Labels) > 0 && hubs[strings.Join(text.Tokens(clues.Labels[0]), " ")]
+	hub := hubs[LastOf(clues.URL)] || len(clues.Labels) > 0 && hubs[strings.Join(text.Tokens(clues.Labels[0]), " ")]
 	if p, ok := b.several(clues, slug, hub); ok {
 		return p
 	}
 	if place == b.home {
 		place = ""
-		if onlyPlace(b, lastOf(clues.URL)) {
+		if onlyPlace(b, LastOf(clues.URL)) {
 			return Purpose{Kind: Area, Place: b.home, Service: service, Reason: ByPlace, Words: []string{b.home}}
 		}
 	}
@@ -144,8 +144,8 @@ func (b *Binder) several(clues Clues, slug string, hub bool) (Purpose, bool) {
 	services := b.Services(clues.Headings)
 	many := len(services) >= severalServices
 	switch {
-	case !many && hubs[lastOf(clues.URL)] && b.Service(clues.H1) == "" && len(b.Places(clues.H1)) == 0:
-		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{lastOf(clues.URL)}}, true
+	case !many && hubs[LastOf(clues.URL)] && b.Service(clues.H1) == "" && len(b.Places(clues.H1)) == 0:
+		return Purpose{Kind: Other, Reason: ByAddress, Words: []string{LastOf(clues.URL)}}, true
 	case many && (hub || b.Service(slug) == "" && b.Service(clues.H1) == "" || b.mostly(clues)):
 		return Purpose{Kind: Other, Reason: BySeveral, Words: services}, true
 	}
@@ -183,7 +183,7 @@ func byWords(clues Clues, slug, service, place string) (Purpose, bool) {
 	if dated.MatchString(clues.URL) {
 		return Purpose{Kind: Article, Reason: ByAddress, Words: []string{slug}}, true
 	}
-	if p, ok := byPath(" "+slug+" ", " "+lastOf(clues.URL)+" ", service == "" && place == ""); ok {
+	if p, ok := byPath(" "+slug+" ", " "+LastOf(clues.URL)+" ", service == "" && place == ""); ok {
 		return p, true
 	}
 	if service != "" || place != "" {
@@ -277,10 +277,10 @@ func (b *Binder) vote(clues Clues, slug string) (service, place string) {
 			places[named[0]] += weight
 		}
 	}
-	add(lastOf(clues.URL), votesOfAddress)
+	add(LastOf(clues.URL), votesOfAddress)
 	add(clues.H1, votesOfH1)
 	add(titleOwn(clues.Title), votesOfTitle)
-	if slug != lastOf(clues.URL) {
+	if slug != LastOf(clues.URL) {
 		add(slug, votesOfFolder)
 	}
 	for _, label := range clues.Labels[:min(len(clues.Labels), labelsHeard)] {
@@ -316,8 +316,8 @@ func winner(votes map[string]int, least int) string {
 	return name
 }
 
-// lastOf returns the last part of an address's path, as words.
-func lastOf(address string) string {
+// LastOf returns the last part of an address's path, as words.
+func LastOf(address string) string {
 	if u, err := url.Parse(address); err == nil {
 		if words, ok := pickedBy(u); ok {
 			return strings.Join(text.Tokens(words), " ")

@@ -70,7 +70,7 @@ func (s Survey) ServiceOffers(tree Tree) []Offer {
 		}
 	}
 	for i, v := range s.ordered() {
-		several := tree.Pages[i].Reason == BySeveral || tree.Pages[i].Kind == Home || hubs[lastOf(v.URL)]
+		several := tree.Pages[i].Reason == BySeveral || tree.Pages[i].Kind == Home || hubs[LastOf(v.URL)]
 		if v.Page == nil || !several {
 			continue
 		}

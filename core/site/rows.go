@@ -100,7 +100,7 @@ func parted(address string) (folder string, words []string) {
 	if at := strings.LastIndexByte(p, '/'); at >= 0 {
 		folder = p[:at]
 	}
-	return folder, strings.Fields(lastOf(address))
+	return folder, strings.Fields(LastOf(address))
 }
 
 // joints are where the words of a file name meet: ClientCrew, crew2.

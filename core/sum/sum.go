@@ -97,6 +97,8 @@ const (
 	// HundredWords is the time of 100 words; Hundreds how many hundreds: Count words.
 	HundredWords Code = "hundred_words"
 	Hundreds     Code = "hundreds"
+	// RedirectOld is the time of leading an address that is changed to the new one.
+	RedirectOld Code = "redirect_old"
 	// Repeated is how many times it is done.
 	Repeated Code = "repeated"
 	// NewPage is the time of making a page, InNewPage that of a part which is in it.
@@ -109,7 +111,7 @@ func Codes() []Code {
 	return []Code{Uncounted, NoSearches, Volume, AimByDifficulty, AimUnknown, AimAlready, Clicks, VisitsNow, NoLoss,
 		AlsoSearched, OfPhrase, OfPage, Alike, Weight, WeightOfWords, Credit, AllMissing, Loosely, Late, OtherMember,
 		TooFew, MemberShare, LessMembers, WordsOfTarget, NoMore, ByHand, Each, EachTarget, RenamePlace, HundredWords,
-		Hundreds, Repeated, NewPage, InNewPage}
+		Hundreds, RedirectOld, Repeated, NewPage, InNewPage}
 }
 
 // Step is one line of a sum.

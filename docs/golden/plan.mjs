@@ -40,27 +40,81 @@ function wordTarget(page) {
   return { target, write: hold ? 0 : missing, low, writer: Math.max(0, target - page.frame) }
 }
 
-/** Rule 10.1: the words to write in each section. */
+const groupOf = { lead: 'lead', service: 'services', aspect: 'services', standing: 'services', questions: 'questions', towns: 'places', about: 'about' }
+
+/** Rule 10.1: the words to write in each section, and the list that short services become. */
 function sections(page, words) {
-  const groups = {}
-  for (const s of page.sections) (groups[s.group] ??= []).push(s)
-  const shares = sum(Object.keys(groups).map((g) => Y.share[g] ?? 0))
-  const out = page.sections.map((s) => {
-    const share = Y.share[s.group] ? Y.share[s.group] / shares / groups[s.group].length : 0
-    return { ...s, need: Math.max(0, share * words.writer - s.holds), words: 0 }
-  })
-  if (!words.write || !out.length) return out
-  const need = sum(out.map((s) => s.need))
-  const lead = out.find((s) => s.group === 'lead')
-  for (const s of out) if (s !== lead && need) s.words = Math.round((s.need * words.write) / need / 10) * 10
-  let rest = words.write - sum(out.map((s) => s.words))
-  while (rest < 0) {
-    const most = out.reduce((a, b) => (b.words > a.words ? b : a))
-    const less = Math.min(10, most.words, -rest)
-    most.words -= less
-    rest += less
+  let list = page.sections.map((s) => ({ ...s, group: groupOf[s.kind], need: 0, words: 0 }))
+  if (!words.write || !list.length) return list
+  const counts = {}
+  for (const s of list) if (s.group) counts[s.group] = (counts[s.group] ?? 0) + 1
+  const shares = sum(Object.keys(counts).map((g) => Y.share[g]))
+  for (const s of list) if (s.group) s.need = Math.max(0, (Y.share[s.group] / shares / counts[s.group]) * words.writer - s.holds)
+  const lead = list.find((s) => s.kind === 'lead')
+  let need = sum(list.map((s) => s.need))
+  if (!need) need = lead.need = 1
+  for (const s of list) s.need *= words.write / need
+  const spread = (but, n) => {
+    const rest = list.filter((s) => s !== but && s.need > 0)
+    const all = sum(rest.map((s) => s.need))
+    for (const s of rest) s.need += (n * s.need) / all
+    return rest.length > 0
   }
-  lead.words = rest
+  const over = lead.need - 250
+  if (over > 0 && spread(lead, over)) lead.need -= over
+  // Services of under 60 words become one list, those of most gain first, 20 to 50 words each.
+  const short = list.filter((s) => s.kind === 'service' && !s.there && s.need > 0 && s.need < 60)
+  const together = sum(short.map((s) => s.need))
+  const order = page.families.slice(1).map((f) => f.service)
+  const rank = (s) => (order.includes(s.subject) ? order.indexOf(s.subject) : order.length)
+  const names = short.map((s, i) => [s, i]).sort((x, y) => rank(x[0]) - rank(y[0]) || x[1] - y[1]).map(([s]) => s.subject)
+  const listed = names.slice(0, Math.floor(together / 20))
+  const inList = Math.min(together, 50 * listed.length)
+  if (short.length && inList >= 60) {
+    const one = { key: 'services', kind: 'services', subjects: listed, holds: 0, there: false, need: inList, words: 0 }
+    list = list.flatMap((s) => (s === short[0] ? [one] : short.includes(s) ? [] : [s]))
+    if (!spread(one, together - inList)) one.need = together
+  }
+  for (;;) {
+    const small = list.filter((s) => s !== lead && s.need > 0 && s.need < 60)
+    if (!small.length) break
+    const least = small.reduce((x, y) => (y.need < x.need ? y : x))
+    lead.need += least.need
+    least.need = 0
+  }
+  if (lead.need < 60) {
+    const longest = list.reduce((x, y) => (y.need > x.need ? y : x), lead)
+    if (longest !== lead) {
+      longest.need += lead.need
+      lead.need = 0
+    }
+  }
+  for (const s of list) s.words = Math.floor((s.need + 1e-6) / 10) * 10
+  let left = words.write - sum(list.map((s) => s.words))
+  const others = list.filter((s) => s !== lead && s.words > 0)
+  if (!others.length) others.push(lead)
+  for (let n = 0; left > 0; n++) {
+    const some = Math.min(10, left)
+    others[n % others.length].words += some
+    left -= some
+  }
+  return list
+}
+
+/** Rules 9.3 and 10.1: which section carries which further family. */
+function given(page, list, room) {
+  const out = {}
+  let turn = 0
+  const carries = (s) => s.words > 0 && !['service', 'services', 'about', 'towns', 'questions'].includes(s.kind)
+  for (const f of page.families.slice(1, room)) {
+    let at = list.find((s) => s.words > 0 && ((s.kind === 'service' && s.subject === f.service) || (s.kind === 'services' && s.subjects.includes(f.service))))
+    if (f.place && f.place !== page.place) at = list.find((s) => s.kind === 'towns' && s.words > 0) ?? at
+    for (let n = 0; n < list.length && !at; n++) {
+      const s = list[turn++ % list.length]
+      if (carries(s)) at = s
+    }
+    out[f.key] = (at ?? list[0])?.key
+  }
   return out
 }
 
@@ -93,7 +147,8 @@ function firstParts(page, words, first) {
     if (slot === 'h1' && !missing && first.lead_missing_in_head) missing = 0.5
     if (!missing) continue
     if (slot === 'h1' || slot === 'opening') planned += missing === 1 && !first.exact[slot] ? 1 : 0
-    parts.push(part(`${slot}: ${first.key}`, Y.minutes[slot], first, w(slot) * missing))
+    const redirect = slot === 'address' && page.there ? 5 : 0
+    parts.push(part(`${slot}: ${first.key}`, Y.minutes[slot] + redirect, first, w(slot) * missing))
   }
   const members = first.members.map((m, i) => ({ ...m, slot: ['subheads', 'body', 'image_names', 'alt'][i] })).filter((m) => !m.there)
   const inBody = members.filter((m) => m.slot === 'body' || (m.slot === 'image_names' && !page.images.member) || (m.slot === 'alt' && first.exact.alt))
@@ -117,18 +172,19 @@ function firstParts(page, words, first) {
   return parts
 }
 
-/** Rule 9.3: the parts of another family; in a slice it gets a subhead and a text, else one of both. */
-function otherParts(family, inSlice) {
+/** Rule 9.3: the parts of another family: once, in the free heading of a section of its service, else in the text. */
+function otherParts(family, mayHead) {
   const parts = []
   const stands = family.exact.subheads + family.exact.body > 0
   const loose = family.loose.subheads + family.loose.body > 0
   const missing = stands ? 0 : loose ? 0.5 : 1
   const members = family.members.map((m, i) => ({ ...m, slot: i === 0 ? 'subheads' : 'body' })).filter((m) => !m.there)
   const subhead = members.find((m) => m.slot === 'subheads')
-  const inBody = members.filter((m) => m !== subhead)
-  if (missing) parts.push(part(`subheads: ${family.key}`, 3, family, w('subheads') * missing))
-  else if (subhead) parts.push(part(`subheads: ${subhead.text}`, 3, family, w('subheads') * subhead.share))
-  if (missing && inSlice) parts.push(part(`body: ${family.key}`, 3, family, w('body') * missing * (1 - sum(inBody.map((m) => m.share)))))
+  const head = (missing > 0 || subhead !== undefined) && mayHead()
+  const inBody = head ? members.filter((m) => m !== subhead) : members
+  if (head && missing) parts.push(part(`subheads: ${family.key}`, 3, family, w('subheads') * missing))
+  else if (head) parts.push(part(`subheads: ${subhead.text}`, 3, family, w('subheads') * subhead.share))
+  else if (missing) parts.push(part(`body: ${family.key}`, 3, family, w('body') * missing * (1 - sum(inBody.map((m) => m.share)))))
   for (const m of inBody) parts.push(part(`body: ${m.text}`, 3, family, w('body') * m.share))
   return parts
 }
@@ -147,21 +203,19 @@ function imageParts(page) {
   return parts
 }
 
+const hiding = ['noindex', 'placeholder_text', 'http_beside_https'].map((t) => `fix: ${t}`)
+
 /** Rules 5.2, 5.3 and 11: what the findings on a page ask for. */
 function repairs(page, client) {
   const out = {}
   const put = (kind, key, minutes, more = {}) => {
-    out[key] ??= { kind, key, minutes: 0, fix: kind === 'fix' || kind === 'move', ...more }
+    out[key] ??= { kind, key, minutes: 0, fix: kind === 'fix', hides: hiding.includes(key), ...more }
     out[key].minutes += minutes
   }
   for (const { type, words } of page.findings) {
     if (['noindex', 'placeholder_text', 'http_beside_https', 'phone_not_linked'].includes(type)) put('fix', `fix: ${type}`, 5)
     if (type === 'dead_link') put('fix', 'fix: dead_link', 3)
-    if (type === 'place_contradiction') {
-      const own = client.pages.find((p) => p.kind === 'area' && p.place === words[0] && p.there && p !== page)
-      if (!own) put('fix', 'fix: place_contradiction', 3)
-      else if (!out[`move: ${words[0].toLowerCase()}`]) put('move', `move: ${words[0].toLowerCase()}`, 10)
-    }
+    if (type === 'place_contradiction') put('fix', 'fix: place_contradiction', 3)
     if (type === 'vague_area_words' && client.towns) put('vague_words', 'vague_words', 5)
     if (type === 'second_copy') put('redirect', 'redirect', 15)
     if (type === 'all_services_page') {
@@ -179,6 +233,7 @@ function targetsOf(page, client) {
     if (parts.length || more.fixed) {
       out.push({
         page: page.key, kind, key, fix: false, needs: [], ...more,
+        short: kind === 'placing' ? sum(parts.filter((p) => /^(title|h1):/.test(p.key)).map((p) => p.minutes)) : 0,
         gain: sum(parts.map((p) => p.gain)), rank: sum(parts.map((p) => p.rank)),
         minutes: (more.fixed ?? 0) + sum(parts.map((p) => p.minutes)),
       })
@@ -193,42 +248,53 @@ function targetsOf(page, client) {
     left -= f.members.length
   }
   const list = sections(page, words)
+  const sectionOf = given(page, list, room)
   const slices = []
   for (const s of list) {
-    const n = Math.ceil(s.words / 250)
+    let n = Math.ceil(s.words / 250)
+    if (s.kind === 'questions') n = Math.min(n, page.questions)
     for (let i = 0; i < n; i++) {
-      slices.push({ section: s.key, n: i + 1, words: Math.floor(s.words / n) + (i < s.words % n ? 1 : 0), lead: s.group === 'lead', parts: [] })
+      slices.push({ section: s, n: i + 1, words: Math.floor(s.words / n) + (i < s.words % n ? 1 : 0), lead: s.kind === 'lead', parts: [] })
     }
   }
-  // Other families stand in the slices of their sections, one after another.
+  // Other families stand in the slices of their sections, one after another; a subhead needs 120 words of the target.
+  const head = first ? firstParts(page, words, first) : []
+  let subheads = head.filter((p) => p.key.startsWith('subheads:')).length
+  const headed = new Set()
   const others = page.families.slice(1, room)
   const turn = {}
   for (const f of others) {
-    const at = slices.filter((s) => s.section === page.given[f.key])
+    const at = slices.filter((s) => s.section.key === sectionOf[f.key])
     if (at.length) {
-      const i = (turn[page.given[f.key]] = (turn[page.given[f.key]] ?? -1) + 1) % at.length
-      at[i].parts.push(...otherParts(f, true))
-    } else add('placing', `placing: ${f.key}`, page.there ? otherParts(f, false) : [], { needs: ['first'] })
+      const i = (turn[sectionOf[f.key]] = (turn[sectionOf[f.key]] ?? -1) + 1) % at.length
+      const s = at[i].section
+      const mayHead = () => {
+        if (s.kind !== 'service' || s.subject !== f.service || headed.has(s.key) || subheads >= Math.max(1, Math.floor(words.target / 120))) return false
+        headed.add(s.key)
+        subheads++
+        return true
+      }
+      at[i].parts.push(...otherParts(f, mayHead))
+    } else add('placing', `placing: ${f.key}`, page.there ? otherParts(f, () => false) : [], { needs: ['first'] })
   }
   for (const s of slices) {
     s.parts.push({ key: 'words', minutes: (s.words * Y.minutes.words100) / 100, ...gainOf(page.families, (w('words') * s.words) / words.target) })
   }
   if (!page.there) {
-    const head = first ? firstParts({ ...page, copy: 0 }, words, first).map((p) => ({ ...p, minutes: 0 })) : []
-    add('new_page', 'new_page', [...head, ...slices.filter((s) => s.lead).flatMap((s) => s.parts)], { fixed: 30, needs: client.site ? [] : ['home'], opens: true })
+    add('new_page', 'new_page', [...head.map((p) => ({ ...p, minutes: 0 })), ...slices.filter((s) => s.lead).flatMap((s) => s.parts)], { fixed: 30, needs: client.site ? [] : ['home'], opens: true })
   } else if (first) {
     const before = out.length
-    add('placing', `placing: ${first.key}`, firstParts(page, words, first), { opens: true })
+    add('placing', `placing: ${first.key}`, head, { opens: true })
     if (out.length > before) out.unshift(out.pop())
   }
   add('images', 'images', imageParts(page), { needs: ['first'] })
   for (const s of slices) {
     if (!page.there && s.lead) continue
-    const key = `slice: ${s.section}` + (s.n > 1 ? ` ${s.n}` : '')
-    add('slice', key, s.parts, { words: s.words, lead: s.lead, needs: ['first', ...(s.lead ? [] : ['lead'])] })
+    const key = `slice: ${s.section.key}` + (s.n > 1 ? ` ${s.n}` : '')
+    add('slice', key, s.parts, { words: s.words, lead: s.lead, standing: ['about', 'towns'].includes(s.section.kind), needs: ['first', ...(s.lead ? [] : ['lead'])] })
   }
   for (const r of repairs(page, client)) {
-    add(r.kind, r.key, [{ gain: 0, rank: 0, minutes: r.minutes }], { fix: r.fix, needs: r.fix ? [] : ['first'], makes: r.makes ?? [] })
+    add(r.kind, r.key, [{ gain: 0, rank: 0, minutes: r.minutes }], { fix: r.fix, hides: r.hides, needs: r.fix ? [] : ['first'], makes: r.makes ?? [] })
   }
   return out.map((t) => ({ ...t, low: words.low, seen: page.there ? page.seen : 0, kindOfPage: page.kind, address: page.url }))
 }
@@ -260,7 +326,8 @@ function order(all, client) {
   const tie = (a, b) =>
     rankOfKind(a.kindOfPage) - rankOfKind(b.kindOfPage) || (a.address < b.address ? -1 : a.address > b.address ? 1 : 0) ||
     (a.page < b.page ? -1 : a.page > b.page ? 1 : 0) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0)
-  const done = all.filter((t) => t.fix).sort(tie)
+  const done = all.filter((t) => t.hides).sort(tie)
+  let fixes = all.filter((t) => t.fix && !t.hides).sort(tie)
   let left = all.filter((t) => !t.fix)
   const home = left.find((t) => t.kind === 'new_page' && t.kindOfPage === 'home')
   const blockers = (t) =>
@@ -275,21 +342,33 @@ function order(all, client) {
   let minutes = 0
   let sliced = 0
   const written = {}
+  const put = (t) => {
+    minutes += t.minutes
+    if (t.kind === 'slice') {
+      sliced += t.minutes
+      written[t.page] = (written[t.page] ?? 0) + t.words
+    }
+    done.push(t)
+    left = left.filter((o) => o !== t)
+    fixes = fixes.filter((o) => o !== t)
+  }
+  const placed = new Set(left.filter((t) => t.kind === 'placing').map((t) => t.page))
   while (left.length) {
     const free = left.filter((t) => !blockers(t).length)
     const rate = (t) => (t.rank * 60) / t.minutes
     const best = (list) => [...list].sort((a, b) => (Math.abs(rate(b) - rate(a)) > 1e-9 ? rate(b) - rate(a) : tie(a, b)))[0]
-    const starved = free.filter((t) => t.kind === 'slice' && t.rank > 0 && t.seen + (written[t.page] ?? 0) < t.low)
+    const starved = free.filter((t) => t.kind === 'slice' && !t.standing && t.rank > 0 && t.seen + (written[t.page] ?? 0) < t.low)
     const gainful = free.filter((t) => t.rank > 0)
-    const next = gainful.length === 0 ? best(free) : starved.length && sliced < 0.4 * minutes ? best(starved) : best(free)
-    minutes += next.minutes
-    if (next.kind === 'slice') {
-      sliced += next.minutes
-      written[next.page] = (written[next.page] ?? 0) + next.words
-    }
-    done.push(next)
-    left = left.filter((t) => t !== next)
+    let next = best(free)
+    if (gainful.length && starved.length && sliced < 0.4 * minutes && rate(best(starved)) >= rate(next) / 10) next = best(starved)
+    // Fixes follow the first placing of their page, long ones the last of all, others stand before what shows no gain.
+    if (!next.rank) for (const f of [...fixes]) put(f)
+    put(next)
+    if (next.kind !== 'placing') continue
+    for (const f of fixes.filter((f) => f.page === next.page && f.minutes <= 5)) put(f)
+    if (!left.some((t) => t.kind === 'placing')) for (const f of fixes.filter((f) => placed.has(f.page))) put(f)
   }
+  for (const f of [...fixes]) put(f)
   return done
 }
 
@@ -313,8 +392,11 @@ function fits(list, hours, client) {
     return set
   }
   for (const t of list) {
+    if (!t.gain && !t.fix) continue
     const set = withNeeds(t)
-    const cost = sum([...set].map((o) => o.minutes))
+    let cost = sum([...set].map((o) => o.minutes))
+    // A placing that does not fit is cut to title and h1.
+    if (cost > left + 1e-9 && t.short) cost += t.short - t.minutes
     if (cost > left + 1e-9) continue
     left -= cost
     for (const o of set) taken.add(o)

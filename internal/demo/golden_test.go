@@ -12,7 +12,6 @@ import (
 
 	"inktally/core/cutline"
 	"inktally/core/finding"
-	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
@@ -175,7 +174,7 @@ func figuresOf(w *targets.Worked) map[string]any {
 func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 	out := map[string]any{"key": p.Key, "kind": p.Kind, "service": p.Service, "place": p.Place, "url": p.URL,
 		"there": p.Client != nil,
-		"seen":  0, "copy": 0, "frame": p.Frame, "given": map[string]string{}}
+		"seen":  0, "copy": 0, "frame": p.Frame}
 	if p.Client != nil {
 		words := p.Client.Page.Words
 		out["seen"], out["copy"], out["frame"] = words.Seen, words.Copy, words.Frame()
@@ -190,19 +189,14 @@ func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 		families = append(families, familyFigures(p, f))
 	}
 	out["families"] = families
-	sections, given := []any{}, map[string]string{}
-	for _, s := range w.Outlines[p.Key] {
-		group := map[outline.SectionKind]string{outline.ServiceText: "services", outline.AspectText: "services",
-			outline.Towns: "places"}[s.Kind]
-		if group == "" {
-			group = string(s.Kind)
-		}
-		sections = append(sections, map[string]any{"key": s.Key, "group": group, "holds": s.Holds})
-		for _, f := range s.Families {
-			given[f] = s.Key
+	sections := []any{}
+	if in := w.Whole.Known.Yardstick.Target.OutlineFrom(&p); p.Kind.HasWordTarget() {
+		for _, s := range w.Whole.Known.Yardstick.Target.Outline.Before(in) {
+			sections = append(sections, map[string]any{"key": s.Key, "kind": s.Kind, "subject": s.Subject,
+				"holds": s.Holds, "there": s.There})
 		}
 	}
-	out["sections"], out["given"], out["images"] = sections, given, imageFigures(w, p.Key)
+	out["sections"], out["images"], out["questions"] = sections, imageFigures(w, p.Key), len(p.Topics.Questions)
 	findings := []any{}
 	for _, f := range w.From.Findings {
 		on := f.URL
@@ -243,7 +237,8 @@ func familyFigures(p plan.Aim, f plan.Stake) map[string]any {
 		}
 		members = append(members, map[string]any{"text": m.Text, "share": m.Share, "there": there})
 	}
-	return map[string]any{"key": f.Key, "tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known,
+	return map[string]any{"key": f.Key, "service": f.Service, "place": f.Place,
+		"tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known,
 		"exact": slots(placed.Exact),
 		"loose": slots(placed.Loose), "in_copy": placed.InCopy, "title_at": at, "rivals": rivals, "members": members,
 		"lead_in_body": lead.Exact.Body > 0, "lead_missing_in_head": placed.Exact.Title > 0 &&

@@ -138,6 +138,14 @@ func told(t *testing.T, a *app.App, name string, id int64) *client {
 	b, err := a.Book.Get(ctx, id)
 	require.NoError(t, err)
 	c.learn(b)
+	for _, r := range c.plan.Recap {
+		c.recap = append(c.recap, r.Says+" ("+r.Evidence+")")
+	}
+	for _, f := range c.plan.Folded {
+		for _, id := range f.Targets {
+			c.folded[id] = true
+		}
+	}
 	for _, p := range c.plan.Pages {
 		o, err := a.Plan.Outline(ctx, id, p.Key)
 		require.NoError(t, err, p.Key)

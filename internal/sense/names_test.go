@@ -13,7 +13,7 @@ import (
 )
 
 // weak are the small words by which two names are told apart only for machines.
-var weak = map[string]bool{"in": true, "of": true, "the": true, "a": true, "à": true, "de": true, "la": true,
+var weak = map[string]bool{"in": true, "of": true, "the": true, "a": true, "de": true, "la": true,
 	"le": true,
 	"du": true, "and": true, "et": true, "near": true}
 

@@ -68,9 +68,13 @@ var orderChecks = []check{
 		if c.plan.Unit != "visits" {
 			return nil
 		}
+		brings := map[string]bool{} // pages whose phrases have volumes
+		for _, x := range c.plan.Targets {
+			brings[x.Page] = brings[x.Page] || x.Gain > 0
+		}
 		return c.lines(func(x view.Target) bool {
-			return x.Gain == 0 && (x.Kind == view.TargetKind(plan.Placing) || x.Kind == view.TargetKind(plan.Slice) ||
-				x.Kind == view.TargetKind(plan.Images))
+			return x.Gain == 0 && brings[x.Page] && (x.Kind == view.TargetKind(plan.Placing) ||
+				x.Kind == view.TargetKind(plan.Slice) || x.Kind == view.TargetKind(plan.Images))
 		})
 	}},
 }

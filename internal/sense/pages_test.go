@@ -17,7 +17,7 @@ var pageChecks = []check{
 	{"a title, h1 or address names its page's own service", func(c *client) []string {
 		return c.parts(func(x view.Target, p view.Part) bool {
 			own := c.page(x.Page)
-			return own.Service != "" && !holdsAny(p.Pencil, c.forms(own.Service))
+			return site.Kind(own.Kind) == site.Service && !holdsAny(p.Pencil, c.forms(own.Service))
 		}, view.PartKind(plan.Title), view.PartKind(plan.H1), view.PartKind(plan.Address))
 	}},
 	{"a title, h1 or address names no service that is not its page's", func(c *client) []string {
@@ -27,7 +27,8 @@ var pageChecks = []check{
 				return false
 			}
 			return slices.ContainsFunc(c.ground.Services, func(s view.Service) bool {
-				return s.Name != own.Service && holds(p.Pencil, s.Name) && !holdsAny(own.Service, []string{s.Name}) &&
+				return s.Name != own.Service && holds(c.withoutFirm(p.Pencil), s.Name) && !holdsAny(own.Service,
+					[]string{s.Name}) &&
 					!slices.ContainsFunc(c.forms(own.Service), func(form string) bool { return holds(form, s.Name) })
 			})
 		}, view.PartKind(plan.Title), view.PartKind(plan.H1), view.PartKind(plan.Address))

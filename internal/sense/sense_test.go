@@ -8,6 +8,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/core/text"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -97,6 +98,9 @@ func (c *client) home() string {
 	return ""
 }
 
+// withoutFirm returns a text without the name of the business.
+func (c *client) withoutFirm(s string) string { return text.WithoutFold(s, c.ground.Name) }
+
 // town returns that of a page.
 func (c *client) town(p view.PageInfo) string {
 	if p.Place != "" {
@@ -115,12 +119,8 @@ func (c *client) forms(service string) []string {
 	return nil
 }
 
-// plain returns the words of a text, folded and without what stands at their ends.
-func plain(s string) []string {
-	return strings.FieldsFunc(strings.ToLower(s), func(r rune) bool {
-		return !('a' <= r && r <= 'z' || '0' <= r && r <= '9' || r > 127 && r != '’' && r != '–')
-	})
-}
+// plain returns the words of a text, folded.
+func plain(s string) []string { return text.Tokens(s) }
 
 // holds reports whether a text holds a phrase: each of its words, in one form or another.
 func holds(s, phrase string) bool {
@@ -156,4 +156,19 @@ func twice(list []string) (out []string) {
 		}
 	}
 	return out
+}
+
+// Ten lines of each plan, to be read aloud: go test -tags sense -run TestRead -v ./internal/sense.
+func TestRead(t *testing.T) {
+	const aloud = 10
+	for _, c := range clients(t) {
+		t.Logf("== %s, %.0f hours, +%.1f of %.1f", c.name, c.plan.Hours, c.plan.Gain, c.plan.All)
+		for _, r := range c.recap {
+			t.Log("** ", r)
+		}
+		for i, x := range c.plan.Targets[:min(len(c.plan.Targets), aloud)] {
+			t.Logf("%2d %v %s +%.2f %.0f min", i+1, x.Fits, c.says(x), x.Gain, x.Minutes)
+		}
+		assert.NotEmpty(t, c.briefs)
+	}
 }

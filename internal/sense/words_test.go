@@ -12,7 +12,7 @@ import (
 )
 
 // english are words that stand in no proposal in another language.
-var english = []string{"the", "and", "about", "questions", "people", "ask", "what", "towns", "we", "serve",
+var english = []string{"the", "and", "about", "people", "ask", "what", "towns", "we", "serve",
 	"call", "by",
 	"works", "also", "with", "from", "our", "how", "when", "first"}
 

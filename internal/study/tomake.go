@@ -18,16 +18,8 @@ func (m ToMake) Page(client int64) store.Page {
 	return store.Page{ClientID: client, Kind: m.Kind, Service: m.Service, Place: m.Place}
 }
 
-// ToMake returns the pages that the client's site lacks (rules 9.1, 11). None as long as its
-// site is not known: the pages may be there.
+// ToMake returns the pages that the client's site lacks, or may lack where it was not surveyed (rules 9.1, 11).
 func (k *Known) ToMake(b *Beside) []ToMake {
-	home, err := HomePage(k.Pages)
-	if err != nil {
-		return nil
-	}
-	if _, surveyed := b.Site(home.URL); !surveyed && home.URL != "" {
-		return nil
-	}
 	beside := func(kind site.Kind, service, place string) (have, known int) {
 		return Have(b.Of(store.Page{Kind: kind, Service: service, Place: place}))
 	}

@@ -30,6 +30,30 @@ type Plan struct {
 	Idle     []Idle   `json:"idle" doc:"What was said of lines that are no longer in the plan: it is kept"`
 	Telling  []string `json:"telling" doc:"The ids of the open targets in the order of telling"`
 	Waiting  Waiting  `json:"waiting" doc:"What is unsure: it makes no target until a word of it is judged"`
+	Recap    []Recap  `json:"recap" doc:"The whole plan in up to three imperatives, most gain first"`
+	Folded   []Fold   `json:"folded" doc:"Lines that bring next to nothing, by page"`
+}
+
+// Recap is a front of the whole plan as an imperative.
+type Recap struct {
+	Fronts   []FrontCode `json:"fronts" doc:"What it is about"`
+	Says     string      `json:"says"`
+	Evidence string      `json:"evidence"`
+	Now      int         `json:"now" doc:"Words that the page has which most of its words are for"`
+	Words    int         `json:"words" doc:"To write"`
+	Slots    []SlotCode  `json:"slots" doc:"Where phrases are to be placed"`
+	Gain     float64     `json:"gain" doc:"In the unit; an estimate"`
+	Minutes  float64     `json:"minutes"`
+	Targets  []string    `json:"targets" doc:"The ids of its lines, in the order of work"`
+}
+
+// Fold is the small lines of a page.
+type Fold struct {
+	Page    string   `json:"page" doc:"The key of the page"`
+	Says    string   `json:"says"`
+	Gain    float64  `json:"gain" doc:"In the unit; an estimate"`
+	Minutes float64  `json:"minutes"`
+	Targets []string `json:"targets" doc:"The ids of its lines"`
 }
 
 // Waiting is what the phrases would add that nothing is asked for until a verdict is given.
@@ -81,6 +105,7 @@ type Target struct {
 	First    bool       `json:"first" doc:"It must be put right before all others"`
 	Fits     bool       `json:"fits" doc:"Above the cut line"`
 	Needs    []string   `json:"needs" doc:"The ids of targets that it depends on"`
+	Short    bool       `json:"short" doc:"Above the cut line with its title and h1 alone: the rest does not fit"`
 	OwnID    int64      `json:"own_id" doc:"Of one that was added by hand, else 0"`
 	Parts    []Part     `json:"parts"`
 	Choice   Choice     `json:"choice"`

@@ -23,14 +23,14 @@ type partWords struct {
 
 var partKinds = map[plan.PartKind]partWords{
 	plan.Title: {"Title", "use", ""}, plan.Description: {"Meta description", "use", ""},
-	plan.Address: {"URL", "include", ""}, plan.H1: {"H1", "use", ""},
+	plan.Address: {"URL", "use", ""}, plan.H1: {"H1", "use", ""},
 	plan.Words:   {name: "Words"},
 	plan.Opening: {"Opening", "add", fmt.Sprintf("to the first %d words", sheet.OpeningWords)},
 	plan.Subhead: {"Subhead", "add", ""}, plan.Body: {"Text", "add", ""},
 	plan.ImageName: {"Image name", "", ""}, plan.Alt: {"Alt text", "write", ""},
 	plan.MenuEntry: {"Menu", "add this page to the menu", ""},
 	plan.HomeLink:  {"Link", "link to it from the home page", ""},
-	plan.Repair:    {name: "This"}, plan.WrongPlace: {name: "Wrong town"},
+	plan.Repair:    {name: "Fix"}, plan.WrongPlace: {name: "Wrong town"},
 	plan.DeadLink: {name: "Dead link"},
 }
 
@@ -45,7 +45,7 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 	case plan.Words:
 		says.Before = Count(p.Words, "word", "")
 		if t.Mentions > 0 {
-			says.After = fmt.Sprintf("with the page's first phrase %s", Count(t.Mentions, "time", ""))
+			says.After = "in which the page's first phrase stands " + often(t.Mentions)
 		}
 	case plan.ImageName:
 		says.Before, says.Pencil = "rename "+p.Image.File+" to", p.Image.Wanted
@@ -53,14 +53,14 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 			says.Before = "add an image named"
 		}
 	case plan.Alt:
-		says.Pencil = w.Display(p.Says())
+		says.Pencil = p.Image.Wanted
 		if p.Image.File != "" {
 			says.After = "for " + p.Image.File
 		}
 	case plan.WrongPlace:
 		says.Before = fmt.Sprintf("take %s out of the %s", p.Finding.Place, whereSays(p.Finding.Where))
 	case plan.DeadLink:
-		says.Before = "link " + quoted(p.Finding.Label) + " to a page that is there, or remove it"
+		says.Before = "lead " + quoted(p.Finding.Label) + " to a page that there is, or take it off"
 	case plan.Repair:
 		says.Before = w.Instruct(t).Before
 		if p.Limit != nil {
@@ -73,13 +73,24 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 		}
 		says.Pencil = cmp.Or(p.Slot.Wanted, w.Display(p.Says()))
 		if p.Kind == plan.Body && p.Slot.Times > 1 {
-			says.After = fmt.Sprintf("%d times", p.Slot.Times)
+			says.After = often(p.Slot.Times)
 		}
 	}
 	if p.Choice.State == plan.Changed {
 		says.Instruction = Instruction{Pencil: p.Choice.Value}
 	}
 	return says
+}
+
+// often words how many times.
+func often(n int) string {
+	switch n {
+	case 1:
+		return "once"
+	case 2:
+		return "twice"
+	}
+	return fmt.Sprintf("%d times", n)
 }
 
 // partEvidence words what stands there now.
@@ -101,6 +112,9 @@ func (w Teller) partEvidence(p *plan.Part) string {
 		return fmt.Sprintf("it is there, but after the first %d characters", p.Slot.Within)
 	case p.Phrase.Member:
 		return searches(p.Phrase.Searches) + " in this order"
+	}
+	if p.Kind == plan.Address && p.Slot.Now != "" {
+		return "now " + p.Slot.Now + " · redirect the old address to the new one"
 	}
 	return strings.Join(slotNow(p.Kind, p.Slot), " · ")
 }

@@ -5,9 +5,9 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/copy"
 	"inktally/core/finding"
 	"inktally/core/ladder"
-	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/core/site"
 	"inktally/core/wordtarget"
@@ -26,16 +26,19 @@ type Teller struct {
 	Firm   string
 	Page   PageCase
 	Rivals []string
-	// Towns are the communities that the client works in.
+	// Towns are the communities that the client works in, Copy the texts of its language.
 	Towns []string
+	Copy  copy.Texts
 }
 
 // PageCase is the page that a target is about.
 type PageCase struct {
 	// Name is what it is called: Home, Masonry repair.
 	Name string
-	// Kind, Words and There are what it is now; HasURL reports whether it has an address.
+	// Kind, Words and There are what it is now, Town is where it is for; HasURL reports whether it has an
+	// address.
 	Kind          site.Kind
+	Town          string
 	Words         int
 	There, HasURL bool
 	// Have counts the rivals that have such a page, of Sites whose sites are known.
@@ -104,8 +107,7 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 	case plan.Images:
 		return Instruction{Before: images(t)}
 	case plan.Slice:
-		return Instruction{Before: "Write " + Count(words(t), "word", "") + ":", Pencil: w.Section(t.Section),
-			After: slice(t)}
+		return w.writeSection(t)
 	case plan.NewPage:
 		return Instruction{Before: w.newPage(t)}
 	case plan.Split:
@@ -206,38 +208,11 @@ func images(t *plan.Target) string {
 	return capital(strings.Join(parts, ", "))
 }
 
-func slice(t *plan.Target) string {
-	if t.Slices > 1 {
-		return fmt.Sprintf("(part %d of %d)", t.Slice, t.Slices)
-	}
-	return ""
-}
-
 func capital(s string) string {
 	if s == "" {
 		return s
 	}
 	return strings.ToUpper(s[:1]) + s[1:]
-}
-
-// Section words the heading of a section.
-func (w Teller) Section(s outline.Section) string {
-	if s.Heading != "" {
-		return s.Heading
-	}
-	switch s.Kind {
-	case outline.LeadSection:
-		return "the first section, under the H1"
-	case outline.ServiceText:
-		return w.Display(s.Subject)
-	case outline.Questions:
-		return "Questions people ask"
-	case outline.Towns:
-		return "Towns we serve"
-	case outline.AboutFirm:
-		return "About " + w.Firm
-	}
-	return "New section"
 }
 
 // Evidence words why a target is there, in one line.
@@ -305,19 +280,6 @@ func (w Teller) imagesEvidence(t *plan.Target) string {
 	}
 	if len(names) > 1 {
 		says += fmt.Sprintf(" and %d more", len(names)-1)
-	}
-	return says
-}
-
-func (w Teller) sliceEvidence(t *plan.Target) string {
-	s := t.Section
-	says := WordEvidence(*t.Words, WordCase{Seen: w.Page.Words, HasPage: w.Page.There, HasURL: w.Page.HasURL,
-		Names: w.Rivals, Words: w.Page.RivalWords})
-	switch {
-	case s.Kind == outline.AspectText:
-		says = fmt.Sprintf("%s a section about it · %s", shareOf(s.Have, s.Rivals), says)
-	case s.Holds > 0:
-		says = Count(s.Holds, "word", "") + " of it now · " + says
 	}
 	return says
 }

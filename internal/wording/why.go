@@ -68,8 +68,9 @@ func (w Teller) WhyTarget(t *plan.Target, y plan.Rules) []WhyLine {
 		lines = append(lines, WhyLine{Says: "For the order, phrases of unknown volume count as the smallest gain",
 			Value: Figure(t.Rank), Rule: "12.2"})
 	}
-	return append(lines, WhyLine{Says: "Gain per hour, which sets the order", Value: Figure(t.PerHour()), Rule: "12.4",
-		Sum: true})
+	return append(lines, WhyLine{Says: "Gain per hour, which sets the order", Value: Figure(t.PerHour()),
+		Rule: "12.4",
+		Sum:  true})
 }
 
 // stepNames are what steps speak of.
@@ -155,9 +156,10 @@ var stepSays = map[sum.Code]func(s sum.Step, n stepNames) string{
 	sum.ByHand: says("As you set it"), sum.Each: func(_ sum.Step, n stepNames) string { return n.part },
 	sum.EachTarget:  func(_ sum.Step, n stepNames) string { return n.kind },
 	sum.RenamePlace: says("Name of the wrong town"), sum.HundredWords: says("100 words"),
-	sum.Hundreds: func(s sum.Step, _ stepNames) string { return Count(s.Count, "word", "") },
-	sum.Repeated: func(s sum.Step, _ stepNames) string { return times(s.Count) },
-	sum.NewPage:  says("Creating a page"), sum.InNewPage: says("Part of creating the page"),
+	sum.RedirectOld: says("Redirect of the old address"),
+	sum.Hundreds:    func(s sum.Step, _ stepNames) string { return Count(s.Count, "word", "") },
+	sum.Repeated:    func(s sum.Step, _ stepNames) string { return times(s.Count) },
+	sum.NewPage:     says("Creating a page"), sum.InNewPage: says("Part of creating the page"),
 }
 
 // says returns the sentence of a step without parameters.

@@ -7,6 +7,7 @@ import (
 	"testing"
 
 	"inktally/core/book"
+	"inktally/core/copy"
 	"inktally/core/fault"
 	"inktally/core/finding"
 	"inktally/core/imagename"
@@ -80,10 +81,13 @@ func TestEveryCodeIsWorded(t *testing.T) {
 		worded["fronts"][string(f)] = Front(f)
 	}
 	for _, k := range outline.SectionKinds() {
-		worded["sections"][string(k)] = Teller{Firm: "Brindle & Ash", Display: strings.ToUpper}.Section(
+		worded["sections"][string(k)] = Teller{Firm: "Brindle & Ash", Copy: copy.Of("en"),
+			Page:    PageCase{Town: "Ostrey"},
+			Display: strings.ToUpper}.Section(
 			outline.Section{Kind: k, Subject: "liners",
 				Heading: map[outline.SectionKind]string{outline.AspectText: "What it costs",
-					outline.KeptText: "Our vans"}[k]})
+					outline.StandingText: "What is done",
+					outline.KeptText:     "Our vans"}[k]})
 	}
 	for list, codes := range worded {
 		seen := map[string]string{}
@@ -112,9 +116,10 @@ func TestEveryKindIsInstructed(t *testing.T) {
 				Section: outline.Section{Kind: outline.AboutFirm}}
 			for _, rule := range plan.PartKinds() {
 				p := plan.Part{Key: string(rule.Kind), Kind: rule.Kind, Phrase: &plan.Saying{Text: "chimney sweep"},
-					Words:  1,
-					Slot:   &plan.Gap{Now: "Home"},
-					Image:  &plan.Picture{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg", Verdict: imagename.Camera},
+					Words: 1,
+					Slot:  &plan.Gap{Now: "Home"},
+					Image: &plan.Picture{File: "IMG_2041.jpg", Wanted: "chimney-sweep.jpg",
+						Verdict: imagename.Camera},
 					Rivals: plan.HaveIt{Have: 3, Of: 4}, Finding: x.Finding,
 					Estimate: plan.Estimate{Gain: 5, Sum: sum.Sum{{Code: sum.OfPhrase, Value: 5, Rule: "12.2"}}},
 					Effort:   sum.Sum{{Code: sum.Each, Value: 3, Unit: sum.Minutes, Rule: "12.3"}}}
@@ -185,17 +190,17 @@ func TestWordEvidence(t *testing.T) {
 		w    wordtarget.Target
 		seen int
 	}{
-		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words)": {
+		"545 → 2,000 words · Harbor Flue has 1,720 words; 15% more is 1,978, rounded up: 2,000": {
 			y.Of("home", 545, 0, words[:2]), 545},
-		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380": {
+		"545 → 1,500 words · guideline starts at 1,500; Old Saltbox has 380 words": {
 			y.Of("home", 545, 0, []int{0, 380}), 545},
 		"there is no page yet · guideline starts at 1,500": {
 			y.Of("home", 0, 0, nil), 0},
-		"545 → 2,500 words · Harbor Flue has 2,450; the ceiling is 2,500": {
+		"545 → 2,500 words · Harbor Flue has 2,450 words; the ceiling is 2,500": {
 			y.Of("home", 545, 0, []int{2450}), 545},
-		"545 → 2,500 words · Harbor Flue has 3,000; the ceiling of 2,500 does not beat it": {
+		"545 → 2,500 words · Harbor Flue has 3,000 words; the ceiling of 2,500 does not beat it": {
 			y.Of("home", 545, 0, []int{3000}), 545},
-		"545 → 2,000 words · Harbor Flue has 1,720: beat it by 15% (at least 100 words) · " +
+		"545 → 2,000 words · Harbor Flue has 1,720 words; 15% more is 1,978, rounded up: 2,000 · " +
 			"Wide River with 6,000 does not count: too far above the others": {
 			y.Of("home", 545, 0, words), 545},
 	} {
@@ -204,9 +209,9 @@ func TestWordEvidence(t *testing.T) {
 				WordCase{Seen: c.seen, HasPage: c.seen > 0, Names: names, Words: words}))
 		})
 	}
-	assert.Equal(t, "match it", Beat(wordtarget.Figures{}))
-	assert.Equal(t, "beat it by 1 word", Beat(wordtarget.Figures{BeatWords: 1}))
-	assert.Equal(t, "beat it by 25%", Beat(wordtarget.Figures{BeatPercent: 25}))
+	assert.Equal(t, "as many as the mark", Beat(wordtarget.Figures{}))
+	assert.Equal(t, "1 word more than the mark", Beat(wordtarget.Figures{BeatWords: 1}))
+	assert.Equal(t, "25% more than the mark", Beat(wordtarget.Figures{BeatPercent: 25}))
 }
 
 func TestNumbers(t *testing.T) {

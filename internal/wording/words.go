@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"inktally/core/wordtarget"
@@ -39,10 +40,10 @@ func WordEvidence(w wordtarget.Target, c WordCase) string {
 	if w.MarkOf >= 0 {
 		mark = c.Names[w.MarkOf]
 	}
-	mark = fmt.Sprintf("%s has %s", mark, Number(int(w.Mark)))
+	mark = fmt.Sprintf("%s has %s words", mark, Number(int(w.Mark)))
 	switch {
 	case w.Rule == wordtarget.ByRivals:
-		parts = append(parts, mark+": "+Beat(w.Figures))
+		parts = append(parts, mark+"; "+beaten(w))
 	case w.Rule == wordtarget.ByCeiling && w.BeatsMark:
 		parts = append(parts, fmt.Sprintf("%s; the ceiling is %s", mark, Number(w.Guideline.Ceiling)))
 	case w.Rule == wordtarget.ByCeiling:
@@ -76,11 +77,28 @@ func CountedAgain(rival string, words int, aside bool, before, is int) string {
 func Beat(f wordtarget.Figures) string {
 	switch {
 	case f.BeatPercent == 0 && f.BeatWords == 0:
-		return "match it"
+		return "as many as the mark"
 	case f.BeatPercent == 0:
-		return "beat it by " + Count(int(f.BeatWords), "word", "")
+		return Count(int(f.BeatWords), "word", "") + " more than the mark"
 	case f.BeatWords == 0:
-		return fmt.Sprintf("beat it by %v%%", f.BeatPercent)
+		return fmt.Sprintf("%v%% more than the mark", f.BeatPercent)
 	}
-	return fmt.Sprintf("beat it by %v%% (at least %s)", f.BeatPercent, Count(int(f.BeatWords), "word", ""))
+	return fmt.Sprintf("%v%% more than the mark, %s or more", f.BeatPercent, Count(int(f.BeatWords), "word", ""))
+}
+
+// beaten words how a mark leads to the target: 15% more is 1,985, rounded up: 2,000.
+func beaten(w wordtarget.Target) string {
+	f, more := w.Figures, w.Beat-w.Mark
+	by := Number(int(more)) + " more"
+	if percent := w.Mark * f.BeatPercent / 100; percent >= f.BeatWords && percent > 0 {
+		by = fmt.Sprintf("%v%% more", f.BeatPercent)
+	}
+	beat := int(math.Round(w.Beat))
+	switch {
+	case more == 0:
+		return "as many are enough"
+	case beat == w.Target:
+		return by + " is " + Number(beat)
+	}
+	return fmt.Sprintf("%s is %s, rounded up: %s", by, Number(beat), Number(w.Target))
 }

@@ -44,14 +44,14 @@ func (w *Worked) images() *view.ImageNames {
 				if img.Alt != nil {
 					row.AltNow = *img.Alt
 				}
-				w.ask(&row, key, asked[i])
+				ask(&row, asked[i])
 				out.Rows = append(out.Rows, row)
 			}
 		}
 		for _, part := range asked[-1] {
 			if part.Kind == plan.ImageName {
 				row := view.ImageRow{Page: key, PageURL: address}
-				w.ask(&row, key, append([]plan.Part{part}, altOf(asked[-1], part)...))
+				ask(&row, append([]plan.Part{part}, altOf(asked[-1], part)...))
 				out.Rows = append(out.Rows, row)
 			}
 		}
@@ -88,8 +88,7 @@ func altOf(parts []plan.Part, name plan.Part) (out []plan.Part) {
 }
 
 // ask puts what is asked of an image on its row.
-func (w *Worked) ask(row *view.ImageRow, page string, parts []plan.Part) {
-	teller := w.Teller(page)
+func ask(row *view.ImageRow, parts []plan.Part) {
 	for _, p := range parts {
 		changed := p.Choice.State == plan.Changed
 		switch p.Kind {
@@ -100,7 +99,7 @@ func (w *Worked) ask(row *view.ImageRow, page string, parts []plan.Part) {
 				row.Wanted = p.Choice.Value
 			}
 		case plan.Alt:
-			row.AltKey, row.AltWanted, row.AltChanged = p.Key, teller.Display(p.Says()), changed
+			row.AltKey, row.AltWanted, row.AltChanged = p.Key, p.Image.Wanted, changed
 			if changed {
 				row.AltWanted = p.Choice.Value
 			}

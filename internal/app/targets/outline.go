@@ -2,7 +2,9 @@ package targets
 
 import (
 	"context"
+	"strings"
 
+	"inktally/core/copy"
 	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/internal/store"
@@ -60,7 +62,7 @@ func (w *Worked) outline(page string) *view.Outline {
 		Questions: append([]string{}, c.Aim.Topics.Questions...), Frames: []string{}, Edits: view.OutlineEditsOf(edits)}
 	if first, ok := c.First(); ok {
 		out.First = c.Display(first.Text)
-		out.Frames = append(out.Frames, w.Whole.Known.Yardstick.Target.Frames...)
+		out.Frames = append(out.Frames, w.frames()...)
 	}
 	for _, s := range w.Outlines[page] {
 		edit, changed := edits.Sections[s.Key]
@@ -75,6 +77,15 @@ func (w *Worked) outline(page string) *view.Outline {
 		out.Sections = append(out.Sections, shown)
 	}
 	return out
+}
+
+// frames returns sentences that carry a phrase, in the client's language: the yardstick has the English ones.
+func (w *Worked) frames() []string {
+	known := w.Whole.Known
+	if tag := known.Client.Language; tag != "" && !strings.HasPrefix(tag, "en") {
+		return copy.Of(tag).Sentences
+	}
+	return known.Yardstick.Target.Frames
 }
 
 // sectionFamily returns a family that a section carries: where it stands, and where it is wanted.

@@ -1,11 +1,14 @@
 package targets
 
 import (
+	"cmp"
 	"context"
 
 	"inktally/core/book"
+	"inktally/core/copy"
 	"inktally/core/cutline"
 	"inktally/core/plan"
+	"inktally/core/recap"
 	"inktally/internal/app/sheets"
 	"inktally/internal/study"
 	"inktally/internal/view"
@@ -49,8 +52,9 @@ func (w *Worked) Teller(page string) wording.Teller {
 }
 
 func (w *Worked) newTeller(page string) wording.Teller {
-	out := wording.Teller{Firm: w.Whole.Known.Client.Name}
-	for _, p := range w.Whole.Known.Places {
+	known := w.Whole.Known
+	out := wording.Teller{Firm: known.Client.Name, Copy: copy.Of(known.Client.Language)}
+	for _, p := range known.Places {
 		if !p.Home {
 			out.Towns = append(out.Towns, p.Name)
 		}
@@ -62,7 +66,8 @@ func (w *Worked) newTeller(page string) wording.Teller {
 	}
 	info := sheets.PageInfo(c)
 	out.Display = c.Display
-	out.Page = wording.PageCase{Kind: c.Page.Kind, There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have,
+	out.Page = wording.PageCase{Kind: c.Page.Kind, Town: cmp.Or(c.Page.Place, known.Home().Name),
+		There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have,
 		Sites: c.Sites}
 	if info.Words != nil {
 		out.Page.Words = *info.Words
@@ -96,7 +101,8 @@ func (w *Worked) Show() *view.Plan {
 	out := &view.Plan{Hours: w.Study.Said.Hours, Pages: []view.PlanPage{}, Targets: []view.Target{},
 		Unit:     view.GainUnit(w.Unit()),
 		UnitNote: wording.UnitNote(w.Unit()), Money: known.Client.Money, Telling: []string{}, Done: []view.Done{},
-		Notices: []view.Notice{}, Idle: []view.Idle{}, Waiting: waiting(known.Families())}
+		Notices: []view.Notice{}, Idle: []view.Idle{}, Recap: []view.Recap{}, Folded: []view.Fold{},
+		Waiting: waiting(known.Families())}
 	for _, c := range w.Whole.Pages {
 		out.Pages = append(out.Pages, view.PlanPage{Key: c.Aim.Key, Page: sheets.PageInfo(c)})
 	}
@@ -105,7 +111,7 @@ func (w *Worked) Show() *view.Plan {
 	for i := range w.Targets {
 		t := &w.Targets[i]
 		shown := view.TargetOf(w.Teller(t.Page), t, cut.Fits[i])
-		shown.OwnID = w.ownID(t)
+		shown.OwnID, shown.Short = w.ownID(t), cut.Short[i]
 		out.Targets = append(out.Targets, shown)
 		if t.Choice.State == plan.Dropped {
 			continue
@@ -114,15 +120,20 @@ func (w *Worked) Show() *view.Plan {
 		out.Minutes += t.Minutes
 		out.All += t.Gain
 		if cut.Fits[i] {
+			gain := t.Gain
+			if cut.Short[i] {
+				_, gain, _ = cutline.Short(t)
+			}
 			out.Fit++
-			out.Gain += t.Gain
-			out.Worth += w.worth(t)
+			out.Gain += gain
+			out.Worth += w.worth(t, gain)
 		}
 	}
+	w.recap(out)
 	for _, ref := range w.Idle(&w.From) {
 		out.Idle = append(out.Idle, view.Idle{Page: ref.Page, Key: ref.Key, Says: w.idleSays(ref)})
 	}
-	for _, t := range plan.Telling(w.Targets) {
+	for _, t := range recap.Telling(w.Targets) {
 		out.Telling = append(out.Telling, t.Ref().String())
 	}
 	return out
@@ -137,9 +148,9 @@ func (w *Worked) idleSays(ref plan.Ref) string {
 	return wording.Idle(kind, about, w.From.Choices[ref])
 }
 
-// worth returns the gain of a target in money, as far as it is known what a job of its page's
+// worth returns a gain of a target in money, as far as it is known what a job of its page's
 // service brings.
-func (w *Worked) worth(t *plan.Target) float64 {
+func (w *Worked) worth(t *plan.Target, of float64) float64 {
 	c, ok := w.Pages[t.Page]
 	if !ok || w.Shares {
 		return 0
@@ -152,7 +163,7 @@ func (w *Worked) worth(t *plan.Target) float64 {
 	if gain == 0 {
 		return 0
 	}
-	return t.Gain * worth / gain
+	return of * worth / gain
 }
 
 func (w *Worked) ownID(t *plan.Target) int64 {

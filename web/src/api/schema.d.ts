@@ -2290,6 +2290,20 @@ export interface components {
             first: boolean;
             says: string;
         };
+        Fold: {
+            /**
+             * Format: double
+             * @description In the unit; an estimate
+             */
+            gain: number;
+            /** Format: double */
+            minutes: number;
+            /** @description The key of the page */
+            page: string;
+            says: string;
+            /** @description The ids of its lines */
+            targets: string[];
+        };
         FormFile: {
             ContentType: string;
             Filename: string;
@@ -2850,7 +2864,7 @@ export interface components {
             /** @description The same when the page is measured again */
             key: string;
             /** @enum {string} */
-            kind: "lead" | "service" | "aspect" | "questions" | "towns" | "about" | "kept" | "added";
+            kind: "lead" | "service" | "services" | "aspect" | "standing" | "questions" | "towns" | "about" | "kept" | "added";
             /** @description The user worded the heading */
             renamed: boolean;
             /** Format: int64 */
@@ -3077,6 +3091,8 @@ export interface components {
              * @description Targets above the cut line
              */
             fit: number;
+            /** @description Lines that bring next to nothing, by page */
+            folded: components["schemas"]["Fold"][];
             /**
              * Format: double
              * @description Above the cut line, in the unit; an estimate
@@ -3115,6 +3131,8 @@ export interface components {
             open: number;
             /** @description Those that there are, then those to make */
             pages: components["schemas"]["PlanPage"][];
+            /** @description The whole plan in up to three imperatives, most gain first */
+            recap: components["schemas"]["Recap"][];
             targets: components["schemas"]["Target"][];
             /** @description The ids of the open targets in the order of telling */
             telling: string[];
@@ -3295,6 +3313,33 @@ export interface components {
             mode: "" | "served" | "rendered";
             /** @description The address of a page of the client or of a rival */
             url: string;
+        };
+        Recap: {
+            evidence: string;
+            /** @description What it is about */
+            fronts: ("words" | "phrases" | "images" | "pages")[];
+            /**
+             * Format: double
+             * @description In the unit; an estimate
+             */
+            gain: number;
+            /** Format: double */
+            minutes: number;
+            /**
+             * Format: int64
+             * @description Words that the page has which most of its words are for
+             */
+            now: number;
+            says: string;
+            /** @description Where phrases are to be placed */
+            slots: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
+            /** @description The ids of its lines, in the order of work */
+            targets: string[];
+            /**
+             * Format: int64
+             * @description To write
+             */
+            words: number;
         };
         Recognized: {
             /**
@@ -3931,6 +3976,8 @@ export interface components {
             parts: components["schemas"]["Part"][];
             /** @description What is to be written on the page */
             pencil: string;
+            /** @description Above the cut line with its title and h1 alone: the rest does not fit */
+            short: boolean;
             /** @description Where phrases are to be placed */
             slots: ("title" | "description" | "address" | "h1" | "subheads" | "opening" | "body" | "links" | "image_names" | "alt" | "elsewhere")[];
             /**

@@ -1,0 +1,46 @@
+package imagename
+
+// manyPages is from how many pages on a site what stands on half of them is judged no further (rule 4.1).
+const manyPages = 4
+
+// Names are those of a site: the files that it has, those that were proposed, and what these say.
+type Names struct {
+	files   map[string]bool
+	said    map[string]bool // what names say, whatever small words stand between
+	renamed map[string]bool // files that were given a name
+	common  map[string]bool // files that stand on most pages
+}
+
+// NamesOf returns those of the images of pages, each a list of files with their extensions.
+func NamesOf(pages ...[]string) *Names {
+	n := &Names{files: map[string]bool{}, said: map[string]bool{}, renamed: map[string]bool{},
+		common: map[string]bool{}}
+	on := map[string]int{}
+	for _, files := range pages {
+		seen := map[string]bool{}
+		for _, file := range files {
+			if n.files[file] = true; !seen[file] {
+				on[file]++
+			}
+			seen[file] = true
+		}
+	}
+	for file, times := range on {
+		n.common[file] = len(pages) >= manyPages && 2*times >= len(pages)
+	}
+	return n
+}
+
+// Take notes a name as one of the site's.
+func (n *Names) Take(j *Judge, slug, ext string) { n.files[slug+ext], n.said[j.key(slug)] = true, true }
+
+// Free reports whether a site has no such name, and none that says the same in other small words.
+func (n *Names) Free(j *Judge, slug, ext string) bool {
+	return !n.files[slug+ext] && !n.said[j.key(slug)]
+}
+
+// Rename notes that a file was given a name.
+func (n *Names) Rename(file string) { n.renamed[file] = true }
+
+// Settled reports whether a file needs no name of its own: it was given one, or stands on most pages.
+func (n *Names) Settled(file string) bool { return n.renamed[file] || n.common[file] }
