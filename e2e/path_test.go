@@ -96,6 +96,7 @@ func TestWholePath(t *testing.T) {
 				assert.NotContains(t, markdown, line)
 				continue
 			}
+			line = strings.NewReplacer("[", `\[`, "]", `\]`).Replace(line) // no link
 			at := strings.Index(markdown, line)
 			if !assert.GreaterOrEqual(t, at, 0, "the brief lacks %q", line) {
 				continue

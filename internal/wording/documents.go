@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"strings"
 
 	"inktally/core/handoff"
 	"inktally/core/plan"
@@ -32,7 +33,10 @@ func (w Teller) BriefLine(l handoff.Line) PartSays {
 	says := w.Part(l.Target, l.Part)
 	switch {
 	case l.Part.Kind == plan.Words && l.Target.Kind == plan.Slice:
-		says.Pencil = w.Instruct(l.Target).Pencil
+		whole := w.writeSection(l.Target)
+		says.Before, says.Pencil = strings.TrimPrefix(whole.Before, "Write "), whole.Pencil
+		says.After = strings.TrimSpace(whole.After + " " + says.After)
+		says.Note = w.sliceEvidence(l.Target)
 	case l.Part.Kind == plan.Repair:
 		says.Note = w.Evidence(l.Target)
 	}

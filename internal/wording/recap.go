@@ -29,8 +29,11 @@ type RecapSays struct{ Says, Evidence string }
 func Recap(m recap.Imperative, c RecapCase) RecapSays {
 	switch m.Fronts[0] {
 	case plan.WordsFront:
-		return RecapSays{"Write " + Count(m.Words, "word", "") + " on " + onPages(c.Names), WordEvidence(c.Words,
-			c.Case)}
+		evidence := WordEvidence(c.Words, c.Case)
+		if len(c.Names) > 1 {
+			evidence = c.Names[0] + ": " + evidence
+		}
+		return RecapSays{"Write " + Count(m.Words, "word", "") + " on " + onPages(c.Names), evidence}
 	case plan.PagesFront:
 		return recapPages(m, c)
 	case plan.ImagesFront:

@@ -66,7 +66,7 @@ func (w Teller) sliceEvidence(t *plan.Target) string {
 		parts = append(parts, list(w.Towns))
 	case outline.ServiceList:
 		each := words(t) / max(1, len(t.Lists))
-		parts = append(parts, fmt.Sprintf("%s, about %s each, with a link", list(t.Lists), Count(each, "word", "")))
+		parts = append(parts, fmt.Sprintf("a link and about %s each: %s", Count(each, "word", ""), list(t.Lists)))
 	case outline.StandingText:
 		parts = append(parts, standing[s.Subject])
 	case outline.AboutFirm:

@@ -57,7 +57,7 @@ watch(
         <template v-if="target.choice.state === 'dropped'"
           >dropped<template v-if="target.choice.reason">: {{ target.choice.reason }}</template> ·
         </template>
-        {{ target.evidence }}
+        <template v-if="target.short">only its title and H1 fit · </template>{{ target.evidence }}
       </div>
     </div>
     <span class="mark">

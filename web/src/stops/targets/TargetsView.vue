@@ -10,13 +10,16 @@ import { duration, plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
 import { useUndo } from '@/parts/undo'
-import { cutInTwo, grouped, lines, says, shown, type Line, type Order } from './list'
+import { lines, says, type Line, type Order } from './list'
 import DoneList from './DoneList.vue'
+import FoldRow from './FoldRow.vue'
 import LadderMargin from './LadderMargin.vue'
 import OwnTarget from './OwnTarget.vue'
 import PartRow from './PartRow.vue'
+import RecapList from './RecapList.vue'
 import TargetRow from './TargetRow.vue'
 import TargetsTop from './TargetsTop.vue'
+import { useList } from './useList'
 import { useTargetActions } from './useTargetActions'
 import WaitingLine from './WaitingLine.vue'
 import WhyMargin from './WhyMargin.vue'
@@ -43,9 +46,11 @@ const editing = ref('')
 const ladder = ref(false)
 const why = ref<{ target: string; part: string; title: string } | null>(null)
 
-const list = computed(() => (plan.value ? shown(plan.value, page.value, dropped.value) : []))
-const groups = computed(() =>
-  grouped(plan.value!, list.value, order.value).map((g) => ({ ...g, ...cutInTwo(g.targets) })),
+const { picked, list, first, groups, opened, toggleFold } = useList(
+  () => plan.value,
+  () => page.value,
+  () => order.value,
+  () => dropped.value,
 )
 const hasDropped = computed(() => plan.value?.targets.some((t) => t.choice.state === 'dropped') ?? false)
 const names = computed(() => new Map(plan.value?.pages.map((p) => [p.key, pageName(p.page)]) ?? []))
@@ -58,7 +63,7 @@ const numbers = computed(() => {
 
 const keyOf = (l: Line) => (l.part ? `${l.target.id} > ${l.part.key}` : l.target.id)
 const all = computed(() =>
-  plan.value ? groups.value.flatMap((g) => lines([...g.above, ...g.below], open.value)) : [],
+  plan.value ? groups.value.flatMap((g) => lines([...g.above.targets, ...g.below.targets], open.value)) : [],
 )
 const here = () => all.value.find((l) => keyOf(l) === at.value)
 
@@ -144,6 +149,14 @@ watch(
     <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
     <p v-else-if="isPending" class="soft said">Loading targets…</p>
     <template v-else-if="plan">
+      <RecapList
+        v-if="plan.recap.length && !page && !why && !ladder"
+        :plan="plan"
+        :first="first"
+        :names="names"
+        :picked="picked"
+        @pick="picked = picked === $event ? -1 : $event"
+      />
       <TargetsTop
         :plan="plan"
         :client="client"
@@ -186,9 +199,9 @@ watch(
       <template v-for="g in groups" :key="g.key">
         <h2 v-if="g.title" class="group">{{ g.title }}</h2>
         <template v-for="(part, half) in [g.above, g.below]" :key="half">
-          <div v-if="half === 1 && (part.length || order === 'work')" class="cut" data-cut>
-            <span v-if="g.above.length || plan.hours === 0">{{
-              part.length
+          <div v-if="half === 1 && (part.targets.length || order === 'work')" class="cut" data-cut>
+            <span v-if="g.above.targets.length || plan.hours === 0">{{
+              part.targets.length
                 ? `${plural(plan.hours, 'hour')} ${plan.hours === 1 ? 'ends' : 'end'} here`
                 : `all of it fits in ${plural(plan.hours, 'hour')}`
             }}</span>
@@ -202,7 +215,8 @@ watch(
             </svg>
             <i></i>
           </div>
-          <div v-for="t in part" :key="t.id" class="one">
+          <div v-for="t in part.targets" :key="t.id" class="one">
+            <h3 v-if="g.sums.get(t.id)" class="sum">{{ g.sums.get(t.id) }}</h3>
             <TargetRow
               :target="t"
               :page-name="names.get(t.page) ?? 'removed page'"
@@ -239,6 +253,14 @@ watch(
               />
             </div>
           </div>
+          <FoldRow
+            v-for="f in part.folded"
+            :key="f.page"
+            :fold="f"
+            :unit="plan.unit"
+            :open="opened.has(f.page)"
+            @toggle="toggleFold(f.page)"
+          />
         </template>
       </template>
       <DoneList :plan="plan" :page="page" :names="names" />
@@ -290,6 +312,13 @@ watch(
   margin: 0;
   padding: 12px var(--edge) 4px;
   border-bottom: 1px solid var(--ink);
+}
+.sum {
+  font-size: 15px;
+  margin: 0;
+  padding: 8px var(--edge) 5px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--rule);
 }
 .one:nth-of-type(even) {
   background: var(--band);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Plan, Target } from '@/api/client'
-import { cutInTwo, grouped, lines, says, shown } from './list'
+import { cutInTwo, foldsIn, grouped, lines, says, shown, sumsOver, unfolded } from './list'
 
 const target = (id: string, more: Partial<Target> = {}): Target =>
   ({
@@ -61,5 +61,44 @@ describe('the list of targets', () => {
     expect(lines([a, open], new Set())).toHaveLength(2)
     expect(says(lines([open], new Set(['d']))[1]!)).toBe('use X')
     expect(says({ target: a })).toBe('Use Chimney sweep in 2 places')
+  })
+})
+
+describe('small lines', () => {
+  const small: Plan = {
+    ...plan([target('a'), target('b'), target('c')]),
+    folded: [{ page: 'p1', says: 'Home: 2 small lines', gain: 1, minutes: 9, targets: ['a', 'c'] }],
+  }
+  const ids = (list: Target[]) => list.map((t) => t.id)
+
+  it('stand folded where the first of them does', () => {
+    const list = small.targets
+    expect(ids(unfolded(small, list, new Set()))).toEqual(['b'])
+    expect(
+      foldsIn(
+        small,
+        list.filter((t) => t.id !== 'a'),
+      ),
+    ).toEqual([])
+    expect(foldsIn(small, list)).toHaveLength(1)
+  })
+
+  it('stand in their places when their page is opened', () => {
+    expect(ids(unfolded(small, small.targets, new Set(['p1'])))).toEqual(ids(small.targets))
+  })
+})
+
+describe('by front', () => {
+  const words = (id: string, page: string) => target(id, { page, front: 'words', kind: 'slice' })
+  const p = plan([words('a', 'p1'), words('b', 'service: liners'), words('c', 'p1')], ['a', 'b', 'c'])
+
+  it('tells the words of a page once, over its sections', () => {
+    const list = grouped(p, p.targets, 'front')[0]!.targets
+    expect(list.map((t) => t.id)).toEqual(['a', 'c', 'b'])
+    p.pages[0]!.page = { ...p.pages[0]!.page, words: 545, to_write: 1455 }
+    expect([...sumsOver(p, list)]).toEqual([
+      ['a', 'Home: write 1,455 words, 545 → 2,000'],
+      ['b', ''],
+    ])
   })
 })

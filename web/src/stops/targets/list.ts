@@ -1,4 +1,5 @@
 import type { Part, Plan, Target } from '@/api/client'
+import { count, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 
 /** In which order the targets stand. */
@@ -23,6 +24,18 @@ export function shown(plan: Plan, page: string, dropped: boolean): Target[] {
   return plan.targets.filter((t) => (!page || t.page === page) && (dropped || t.choice.state !== 'dropped'))
 }
 
+/** The folds of a plan whose small lines stand in a list, each where its first one does. */
+export function foldsIn(plan: Plan, list: Target[]): Plan['folded'] {
+  const there = new Set(list.map((t) => t.id))
+  return plan.folded.filter((f) => there.has(f.targets[0] ?? ''))
+}
+
+/** The lines of a list that do not stand folded. */
+export function unfolded(plan: Plan, list: Target[], open: Set<string>): Target[] {
+  const hidden = new Set(plan.folded.filter((f) => !open.has(f.page)).flatMap((f) => f.targets))
+  return list.filter((t) => !hidden.has(t.id))
+}
+
 /** The targets in groups: by front the largest gain first, by page as the pages stand. */
 export function grouped(plan: Plan, list: Target[], order: Order): Group[] {
   if (order === 'work') return [{ key: 'work', title: '', targets: list }]
@@ -36,7 +49,33 @@ export function grouped(plan: Plan, list: Target[], order: Order): Group[] {
     if (group) group.targets.push(t)
     else groups.push({ key: t.front, title: fronts[t.front], targets: [t] })
   }
+  for (const g of groups) if (g.key === 'words') g.targets = together(g.targets)
   return groups
+}
+
+/** The lines of each page one after another, the page of the first line first. */
+function together(list: Target[]): Target[] {
+  const pages = [...new Set(list.map((t) => t.page))]
+  return pages.flatMap((page) => list.filter((t) => t.page === page))
+}
+
+/** What is to be written on a page, over its sections: once, what it has now and what it will have. */
+function wordsOf(plan: Plan, page: string): string {
+  const info = plan.pages.find((p) => p.key === page)?.page
+  if (!info?.to_write) return ''
+  const sum = `${pageName(info)}: write ${plural(info.to_write, 'word')}`
+  return info.words ? `${sum}, ${count(info.words)} → ${count(info.words + info.to_write)}` : sum
+}
+
+/** The sums of pages' words, by the ids of the first lines of each page. */
+export function sumsOver(plan: Plan, list: Target[]): Map<string, string> {
+  const seen = new Set<string>()
+  const sums = new Map<string, string>()
+  for (const t of list) {
+    if (!seen.has(t.page)) sums.set(t.id, wordsOf(plan, t.page))
+    seen.add(t.page)
+  }
+  return sums
 }
 
 /** What was added by hand for a page that is gone stands behind those of the pages that there are. */
