@@ -76,7 +76,7 @@ test: build lint browser compiler
 	node docs/golden/plan.mjs
 	CGO_ENABLED=1 go test -race $(QUIET) $$(go list ./core/... ./internal/... ./cmd/... | grep -v $(RENDERS))
 
-check: build browser compiler
+check: build browser compiler sense
 	CGO_ENABLED=1 go test -race $(QUIET) ./$(RENDERS)
 	go test -count 1 -shuffle on -timeout 25m ./e2e/...
 

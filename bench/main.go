@@ -29,7 +29,8 @@ func main() {
 	body, phrases := sample(150_000, 300, 80, 100)
 	parse := func() { parseBody(body) }
 	named := map[string]func() error{"study": studyBench, "site": siteBench, "visit": visitBench,
-		"book": func() error { return bookBench(parse) }, "survey": func() error { return surveyBench(parse) }}
+		"book": func() error { return bookBench(parse) }, "survey": func() error { return surveyBench(parse) },
+		"plan": func() error { return planBench(parse, body) }}
 	if len(os.Args) > 1 && named[os.Args[1]] != nil {
 		if err := named[os.Args[1]](); err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)

@@ -13,13 +13,14 @@ import (
 
 // Headings remembers what the headings of pages say: the same page of a rival stands beside
 // many of a client's, and all of a client's are matched with the same services. It is for
-// one language and may be shared between goroutines.
+// one client and may be shared between goroutines.
 type Headings struct {
-	mu    sync.Mutex
-	pages map[*page.Page][]aspectHeading
-	texts map[string]headingWords
-	known map[string]stem
-	names []string
+	mu       sync.Mutex
+	pages    map[*page.Page][]aspectHeading
+	texts    map[string]headingWords
+	services map[string]string // that a heading names
+	known    map[string]stem
+	names    []string
 }
 
 // headingWords are those of a text: its tokens, and as the stems of its content words.
@@ -76,6 +77,21 @@ func (h *Headings) text(s string, l phrase.Language) headingWords {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	return h.read(s, l)
+}
+
+// named returns the service that a heading names, worked out once: all pages of a client have the same services.
+func (h *Headings) named(s string, work func() string) string {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	name, ok := h.services[s]
+	if !ok {
+		if h.services == nil {
+			h.services = map[string]string{}
+		}
+		name = work()
+		h.services[s] = name
+	}
+	return name
 }
 
 func (h *Headings) read(s string, l phrase.Language) headingWords {

@@ -195,18 +195,10 @@ func (o *outliner) match(list []Section, h page.Heading) int {
 			return at
 		}
 	}
-	best, longest := -1, 0
-	for _, s := range o.subjects() {
-		for _, form := range s.forms {
-			if len(form) > longest && within(form, stems) {
-				if at := of(ServiceText, s.name); at >= 0 {
-					best, longest = at, len(form)
-				}
-			}
+	if !hasAspects(o.p.Kind) {
+		if at := of(ServiceText, o.p.Headings.named(h.Text, func() string { return o.serviceIn(stems) })); at >= 0 {
+			return at
 		}
-	}
-	if best >= 0 {
-		return best
 	}
 	subject := o.subject(nil, stems)
 	for _, a := range o.aspects {
@@ -233,12 +225,17 @@ func (o *outliner) aboutFirm(h headingWords) bool {
 	return overlaps(h.stems, o.words.firm) || len(o.firm) > 0 && within(o.firm, h.stems)
 }
 
-// subjects returns the services that have sections of their own on the page.
-func (o *outliner) subjects() []topicStems {
-	if hasAspects(o.p.Kind) {
-		return nil
+// serviceIn returns the service of which the longest form stands in a heading, empty for none.
+func (o *outliner) serviceIn(stems []stem) (name string) {
+	longest := 0
+	for _, s := range o.services {
+		for _, form := range s.forms {
+			if len(form) > longest && within(form, stems) {
+				name, longest = s.name, len(form)
+			}
+		}
 	}
-	return o.services
+	return name
 }
 
 func (o *outliner) namesTowns(tokens []string) bool {

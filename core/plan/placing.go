@@ -25,13 +25,13 @@ func FirstSlots(kind site.Kind) []sheet.Slot {
 
 // Wanted returns the slots in which family i of a page's families should stand
 // exactly: the first in all of its own and the body, as many others as the words
-// allow in a subhead (rules 9.2, 9.3).
+// allow in the body, if no section's heading takes them (rules 9.2, 9.3).
 func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
 	switch {
 	case i == 0:
 		return append(FirstSlots(kind), sheet.Body)
 	case i < max(1, words/max(1, y.WordsPerFamily)):
-		return []sheet.Slot{sheet.Subheads}
+		return []sheet.Slot{sheet.Body}
 	}
 	return nil
 }

@@ -46,8 +46,8 @@ func (p Page) H1(says string) string { return place.Capitals(says, p.Places, tru
 // is shortened to its brand words before it goes.
 func (p Page) Title(says string) string {
 	spoken := p.H1(says) + p.state(says)
-	for _, name := range []string{p.Firm, p.brand()} {
-		if title := spoken + " | " + name; name != "" && utf8.RuneCountInString(title) <= longestTitle {
+	for _, name := range []func() string{func() string { return p.Firm }, p.brand} { // the brand is asked for last
+		if title := spoken + " | " + name(); p.Firm != "" && utf8.RuneCountInString(title) <= longestTitle {
 			return title
 		}
 	}

@@ -18,6 +18,18 @@ const (
 	perSubhead = 120
 )
 
+// subheads returns how many are asked for on a page.
+func (c *client) subheads(page string) (n int) {
+	for _, x := range c.plan.Targets {
+		for _, part := range x.Parts {
+			if x.Page == page && part.Kind == view.PartKind(plan.Subhead) {
+				n++
+			}
+		}
+	}
+	return n
+}
+
 // How large the pieces are.
 var sizeChecks = []check{
 	{"nobody is asked for a section of under 60 words", func(c *client) []string {
@@ -41,14 +53,7 @@ var sizeChecks = []check{
 	}},
 	{"no more subheads than one for each 120 words", func(c *client) (bad []string) {
 		for _, p := range c.plan.Pages {
-			n := 0
-			for _, x := range c.plan.Targets {
-				for _, part := range x.Parts {
-					if x.Page == p.Key && part.Kind == view.PartKind(plan.Subhead) {
-						n++
-					}
-				}
-			}
+			n := c.subheads(p.Key)
 			if most := max(1, c.outlines[p.Key].Words.Target/perSubhead); n > most {
 				bad = append(bad, fmt.Sprintf("%s: %d subheads, %d fit", c.called(p.Key), n, most))
 			}
@@ -57,15 +62,7 @@ var sizeChecks = []check{
 	}},
 	{"a page that has enough words gets no new subheads but its first phrase's", func(c *client) (bad []string) {
 		for _, p := range c.plan.Pages {
-			n := 0
-			for _, x := range c.plan.Targets {
-				for _, part := range x.Parts {
-					if x.Page == p.Key && part.Kind == view.PartKind(plan.Subhead) {
-						n++
-					}
-				}
-			}
-			if o := c.outlines[p.Key]; o.Words.Hold && n > 2 {
+			if n := c.subheads(p.Key); c.outlines[p.Key].Words.Hold && n > 2 {
 				bad = append(bad, fmt.Sprintf("%s: %d new subheads", c.called(p.Key), n))
 			}
 		}

@@ -6,6 +6,7 @@ import (
 	"context"
 
 	"inktally/core/plan"
+	"inktally/core/sheet"
 	"inktally/internal/app/ground"
 	"inktally/internal/study"
 	"inktally/internal/view"
@@ -144,19 +145,24 @@ func (c comparison) target() view.SheetTarget {
 	t := view.SheetTarget{Words: view.WordTargetOf(c.Words), Wanted: []view.WantedSlots{},
 		Carrying: y.Carrying(c.Page.Kind), MarkOf: -1,
 		Beat: wording.Beat(c.Words.Figures)}
-	for i, f := range c.Aim.Families {
-		wanted := view.WantedSlots{Family: f.Key, Slots: []view.SlotCode{}}
-		for _, slot := range y.Wanted(c.Page.Kind, i, c.Words.Target) {
-			wanted.Slots = append(wanted.Slots, view.SlotCode(slot.String()))
-		}
-		t.Wanted = append(t.Wanted, wanted)
-	}
+	headed := map[string]bool{} // families that get the heading of a section
 	for _, x := range c.Targets() {
 		for _, p := range x.Parts {
+			headed[p.Family()] = headed[p.Family()] || p.Kind == plan.Subhead
 			if p.Kind == plan.H1 {
 				t.H1 = c.Display(p.Says())
 			}
 		}
+	}
+	for i, f := range c.Aim.Families {
+		wanted := view.WantedSlots{Family: f.Key, Slots: []view.SlotCode{}}
+		for _, slot := range y.Wanted(c.Page.Kind, i, c.Words.Target) {
+			if i > 0 && headed[f.Key] {
+				slot = sheet.Subheads
+			}
+			wanted.Slots = append(wanted.Slots, view.SlotCode(slot.String()))
+		}
+		t.Wanted = append(t.Wanted, wanted)
 	}
 	return t
 }
