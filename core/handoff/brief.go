@@ -4,6 +4,10 @@
 package handoff
 
 import (
+	"cmp"
+	"slices"
+
+	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/core/wordtarget"
 )
@@ -32,18 +36,37 @@ type Line struct {
 // BriefOf returns the brief of a page of a plan.
 func BriefOf(p *plan.Plan, page string) Brief {
 	b := Brief{Page: page, Words: p.Words[page]}
+	targets := inPageOrder(p, page)
 	for _, where := range plan.Wheres() {
 		s := Section{Where: where}
-		for i := range p.Targets {
-			if t := &p.Targets[i]; t.Page == page && t.Choice.State != plan.Dropped {
-				s.add(t)
-			}
+		for _, t := range targets {
+			s.add(t)
 		}
 		if len(s.Lines) > 0 {
 			b.Sections = append(b.Sections, s)
 		}
 	}
 	return b
+}
+
+// inPageOrder returns the targets of a page: what is written in its sections as these stand, the others before it in
+// the order of work.
+func inPageOrder(p *plan.Plan, page string) (out []*plan.Target) {
+	for i := range p.Targets {
+		if t := &p.Targets[i]; t.Page == page && t.Choice.State != plan.Dropped {
+			out = append(out, t)
+		}
+	}
+	place := func(t *plan.Target) int {
+		if t.Kind != plan.Slice {
+			return -1
+		}
+		return slices.IndexFunc(p.Outlines[page], func(s outline.Section) bool { return s.Key == t.Section.Key })
+	}
+	slices.SortStableFunc(out, func(a, b *plan.Target) int {
+		return cmp.Or(cmp.Compare(place(a), place(b)), cmp.Compare(a.Slice, b.Slice))
+	})
+	return out
 }
 
 // add adds the lines of a target that belong in the section.

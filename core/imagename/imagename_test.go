@@ -91,6 +91,23 @@ func TestPropose(t *testing.T) {
 	assert.Equal(t, []string{""}, got, "a small word more or another ending makes no other name")
 }
 
+// A town whose name ends like another's goes whole.
+func TestProposeTakesTheWholeTown(t *testing.T) {
+	towns := []place.Place{{Name: "Dunmere", Home: true}, {Name: "East Dunmere"}, {Name: "Tallow"}}
+	lang := phrase.LanguageOf("en", towns, phrase.Corrections{})
+	m := phrase.Compile([]phrase.Phrase{phrase.New("pest control tallow", lang)}, lang)
+	j := NewJudge(Judge{Matcher: m, Language: lang, Services: []string{"pest control"}, Place: towns[2],
+		PlacesBound: true})
+	images := []Image{{Name: "east-dunmere-pest-control", Ext: ".jpg", Verdict: WrongPlace}}
+	assert.Equal(t, []string{"pest-control-tallow.jpg"}, j.Propose(images, nil, 0, NamesOf()))
+}
+
+func TestWithoutTowns(t *testing.T) {
+	assert.Equal(t, []string{"pest control", "pest control Tallow"},
+		WithoutTowns([]string{"pest control", "pest control East Dunmere", "pest control Tallow"},
+			[]string{"East Dunmere"}))
+}
+
 // What stands on half of the pages of a site is judged no further, from four pages on.
 func TestNamesOfASite(t *testing.T) {
 	n := NamesOf([]string{"logo.png", "a.jpg", "a.jpg"}, []string{"logo.png"}, []string{"b.jpg"}, nil)

@@ -1,5 +1,10 @@
 package imagename
 
+import (
+	"slices"
+	"strings"
+)
+
 // manyPages is from how many pages on a site what stands on half of them is judged no further (rule 4.1).
 const manyPages = 4
 
@@ -44,3 +49,14 @@ func (n *Names) Rename(file string) { n.renamed[file] = true }
 
 // Settled reports whether a file needs no name of its own: it was given one, or stands on most pages.
 func (n *Names) Settled(file string) bool { return n.renamed[file] || n.common[file] }
+
+// WithoutTowns returns what names may say without what ends in one of the towns: a town with a page of its own is
+// named there (rule 4.3).
+func WithoutTowns(wishes, towns []string) (out []string) {
+	for _, w := range wishes {
+		if !slices.ContainsFunc(towns, func(town string) bool { return strings.HasSuffix(w, " "+town) }) {
+			out = append(out, w)
+		}
+	}
+	return out
+}

@@ -121,7 +121,9 @@ func (j *Judge) pairs(images []Image, wishes []wish) (out []pair) {
 // that holds none.
 func (j *Judge) completed(name string) string {
 	words := j.Words(name)
-	for _, other := range append(slices.Clone(j.names), j.own) {
+	towns := append(slices.Clone(j.names), j.own)
+	slices.SortStableFunc(towns, func(a, b []string) int { return cmp.Compare(len(b), len(a)) }) // East Dunmere first
+	for _, other := range towns {
 		if at := place.Index(words, other); at >= 0 {
 			words = slices.Concat(words[:at], words[at+len(other):])
 		}

@@ -156,8 +156,7 @@ func (k *Known) frame() int {
 	return int(stats.Median(frames))
 }
 
-// wishes returns what image names may say beyond the families: the page's own service with its place, on the
-// home page the main one with each community that has no page. What has one is named there (rule 4.3).
+// wishes returns what image names may say beyond the families (rule 4.3).
 func (c *Comparison) wishes() []string {
 	home, ok := place.Home(c.Places)
 	if !ok {

@@ -98,9 +98,8 @@ func (k *Known) alone() {
 	k.held = map[int64]int64{}
 }
 
-// takeOver takes over what is the same in what was known before: what phrases are read with
-// where nothing that tells it changed; judged sites and measured columns are compared one by
-// one when they are asked for.
+// takeOver takes over what is the same in what was known before: what phrases are read with where nothing that
+// tells it changed; judged sites and measured columns are compared one by one when they are asked for.
 func (k *Known) takeOver(had *Known) {
 	if k.facts.revision.Same(had.facts.revision, store.FacetGround, store.FacetBook, store.FacetLineups) {
 		k.read = had.read
@@ -111,8 +110,7 @@ func (k *Known) takeOver(had *Known) {
 	}
 }
 
-// variant returns the same client known otherwise, as change makes it: what its pages are for and
-// what phrases are read with stay.
+// variant returns the same client known otherwise, as change makes it: pages and phrases are read alike.
 func (k *Known) variant(change func(*Known)) *Known {
 	out := &Known{Ground: k.Ground, Phrases: k.Phrases, Choices: k.Choices, Words: k.Words, Lists: k.Lists,
 		Rivals: k.Rivals, Entries: k.Entries,

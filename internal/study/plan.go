@@ -5,6 +5,7 @@ import (
 	"maps"
 	"reflect"
 
+	"inktally/core/imagename"
 	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/core/site"
@@ -102,10 +103,19 @@ func (s *Study) planOf(whole *Whole, said store.SaidOf) *Plan {
 			p.From.Choices[plan.Ref{Page: key, Key: c.Key}] = c.Choice
 		}
 	}
+	var towns []string // that have or will have pages of their own
 	for _, c := range whole.Pages {
+		if c.Aim.Kind == site.Area {
+			towns = append(towns, c.Aim.Place)
+		}
 		p.Pages[c.Aim.Key] = c
 		p.From.Pages = append(p.From.Pages, s.Aim(c))
 		plan.Adopt(p.From.Choices, &c.Aim)
+	}
+	for i := range p.From.Pages {
+		if home := &p.From.Pages[i]; home.Kind == site.Home {
+			home.Wishes = imagename.WithoutTowns(home.Wishes, towns)
+		}
 	}
 	p.Plan = whole.Known.Yardstick.Target.Plan(p.From)
 	return p
