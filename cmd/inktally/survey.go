@@ -4,16 +4,13 @@ import (
 	"context"
 	"fmt"
 	"io"
-	"slices"
 	"strings"
 	"text/tabwriter"
 
-	"inktally/core/contact"
 	"inktally/core/fault"
 	"inktally/core/finding"
 	"inktally/core/gazetteer"
 	"inktally/core/intent"
-	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/plan"
@@ -190,7 +187,7 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			fmt.Fprintln(warnings, "inktally:", sentence(err))
 			continue
 		}
-		if s.phone != "" && hasPhone(found.Visited, s.phone) {
+		if s.phone != "" && site.HasPhone(found.Visited, s.phone) {
 			fmt.Fprintf(warnings, "inktally: %s has the phone of the business: it is its own site, and no rival\n",
 				found.Domain)
 			continue
@@ -212,21 +209,9 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 	}
 }
 
-// hasPhone reports whether a number stands on a page that was visited.
-func hasPhone(visited []site.Visited, number string) bool {
-	return slices.ContainsFunc(visited, func(v site.Visited) bool {
-		return v.Page != nil && slices.ContainsFunc(v.Page.Details().Phones, func(p contact.Phone) bool {
-			return lineup.SameNumber(p.Number, number)
-		})
-	})
-}
-
 // pagesOf returns the pages of a site, each once: a second address of one is told among the findings.
 func pagesOf(tree site.Tree) []surveyPage {
-	out, copies := []surveyPage{}, map[string]bool{}
-	for _, f := range tree.Findings {
-		copies[f.URL] = copies[f.URL] || f.Type == finding.SecondCopy
-	}
+	out, copies := []surveyPage{}, finding.Copies(tree.Findings)
 	for _, p := range tree.Pages {
 		if copies[p.URL] {
 			continue

@@ -82,3 +82,14 @@ func (f *Finding) Text() string {
 	}
 	return f.Texts[0]
 }
+
+// Copies returns the addresses that are second copies of another page.
+func Copies(list []Finding) map[string]bool {
+	out := map[string]bool{}
+	for _, f := range list {
+		if f.Type == SecondCopy {
+			out[f.URL] = true
+		}
+	}
+	return out
+}

@@ -48,7 +48,7 @@ func Continues(search, more []Entry) bool {
 
 // join lets the entries of one ranking join a search.
 func join(search, more []Entry, in func(Entry) bool, looked int) (joining []int) {
-	had := standing{positions: map[int]bool{}, last: looked}
+	had := oneRanking{positions: map[int]bool{}, last: looked}
 	for _, e := range search {
 		if in(e) {
 			had.entries = append(had.entries, e)
@@ -82,19 +82,19 @@ func join(search, more []Entry, in func(Entry) bool, looked int) (joining []int)
 	return joining
 }
 
-// ranked are the entries of one ranking.
-type standing struct {
+// oneRanking is the entries of one part, with the positions that are taken.
+type oneRanking struct {
 	entries   []Entry
 	positions map[int]bool
 	last      int
 }
 
-func (r *standing) find(e Entry) int {
+func (r *oneRanking) find(e Entry) int {
 	return slices.IndexFunc(r.entries, func(had Entry) bool { return sameResult(had, e) })
 }
 
 // free takes a position, or the next one that nobody has.
-func (r *standing) free(position int) int {
+func (r *oneRanking) free(position int) int {
 	for position = max(position, 1); r.positions[position]; {
 		position++
 	}

@@ -46,12 +46,13 @@ func (p Page) H1(says string) string { return place.Capitals(says, p.Places, tru
 // is shortened to its brand words before it goes.
 func (p Page) Title(says string) string {
 	spoken := p.H1(says) + p.state(says)
-	for _, name := range []func() string{func() string { return p.Firm }, p.brand} { // the brand is asked for last
-		if title := spoken + " | " + name(); p.Firm != "" && utf8.RuneCountInString(title) <= longestTitle {
-			return title
-		}
-	}
-	if utf8.RuneCountInString(spoken) <= longestTitle {
+	fits := func(title string) bool { return utf8.RuneCountInString(title) <= longestTitle }
+	switch whole := spoken + " | " + p.Firm; {
+	case p.Firm != "" && fits(whole):
+		return whole
+	case p.Firm != "" && fits(spoken+" | "+p.brand()):
+		return spoken + " | " + p.brand()
+	case fits(spoken):
 		return spoken
 	}
 	return p.H1(says)

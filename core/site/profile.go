@@ -7,6 +7,7 @@ import (
 	"unicode"
 	"unicode/utf8"
 
+	"inktally/core/contact"
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/place"
@@ -43,6 +44,16 @@ func ProfileOf(p *page.Page, typed string) Profile {
 	profile.Service = withoutTown(typed, profile.Town)
 	profile.Trade = tradeOf(b.Type, profile.Service)
 	return profile
+}
+
+// HasPhone reports whether a number stands on a page of a site: a site that shows the business's own is its own, and
+// no rival (rule 6.2).
+func HasPhone(visited []Visited, number string) bool {
+	return slices.ContainsFunc(visited, func(v Visited) bool {
+		return v.Page != nil && slices.ContainsFunc(v.Page.Details().Phones, func(p contact.Phone) bool {
+			return lineup.SameNumber(p.Number, number)
+		})
+	})
 }
 
 // firmName returns the part of the title, of an h1 or of a line of the footer that

@@ -71,7 +71,9 @@ var pageChecks = []check{
 		})
 	}},
 	{"a town that is wrong in a title, h1, address or alt is replaced, not moved", func(c *client) []string {
-		return c.lines(func(x view.Target) bool { return x.Kind == view.TargetKind(plan.Move) })
+		return append(c.lines(func(x view.Target) bool { return x.Kind == view.TargetKind(plan.Move) }),
+			c.parts(func(x view.Target, p view.Part) bool { return !holds(p.Before, c.town(c.page(x.Page))) },
+				view.PartKind(plan.WrongPlace))...)
 	}},
 	{"every service has a page, or is planned as one", func(c *client) (bad []string) {
 		for i, s := range c.ground.Services {

@@ -215,10 +215,7 @@ func (k *Known) followSite(ctx context.Context) error {
 // Purposes returns the pages of a client's own site with what they are for as pages of the client:
 // a second copy is for nothing, for targets are for the first one, and there is one home page.
 func (s *Site) Purposes() []site.Surveyed {
-	copies := map[string]bool{}
-	for _, f := range s.Findings {
-		copies[f.URL] = copies[f.URL] || f.Type == finding.SecondCopy
-	}
+	copies := finding.Copies(s.Findings)
 	out := slices.Clone(s.Tree.Pages)
 	for i := range out {
 		if copies[out[i].URL] {

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"strings"
 
+	"inktally/core/finding"
 	"inktally/core/plan"
 	"inktally/core/sheet"
 )
@@ -58,9 +59,9 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 			says.After = "for " + p.Image.File
 		}
 	case plan.WrongPlace:
-		says.Before = fmt.Sprintf("take %s out of the %s", p.Finding.Place, whereSays(p.Finding.Where))
+		says.Before = w.wrongPlace(p)
 	case plan.DeadLink:
-		says.Before = "lead " + quoted(p.Finding.Label) + " to a page that there is, or take it off"
+		says.Before = "point " + quoted(p.Finding.Label) + " to a page that exists, or remove the link"
 	case plan.Repair:
 		says.Before = w.Instruct(t).Before
 		if p.Limit != nil {
@@ -80,6 +81,17 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 		says.Instruction = Instruction{Pencil: p.Choice.Value}
 	}
 	return says
+}
+
+// wrongPlace words how a wrong town is mended: the page's own takes its stead, but in a subhead and a text it is told
+// alone (rule 5.2).
+func (w Teller) wrongPlace(p *plan.Part) string {
+	switch where := whereSays(p.Finding.Where); p.Finding.Where {
+	case finding.InTitle, finding.InH1, finding.InURL, finding.InAlt:
+		return fmt.Sprintf("write %s instead of %s in the %s", w.Page.Town, p.Finding.Place, where)
+	default:
+		return fmt.Sprintf("check %s in the %s: this page is for %s", p.Finding.Place, where, w.Page.Town)
+	}
 }
 
 // often words how many times.

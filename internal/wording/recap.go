@@ -66,7 +66,7 @@ func recapPages(m recap.Imperative, c RecapCase) RecapSays {
 		parts = append(parts, Count(counts[k], string(k)+" page", ""))
 	}
 	if len(parts) == 0 {
-		return RecapSays{"Put " + onPages(c.Names) + " in order", c.Teller.Evidence(m.Targets[0])}
+		return RecapSays{"Redirect or rewrite " + onPages(c.Names), c.Teller.Evidence(m.Targets[0])}
 	}
 	most, known := 0, c.Made[0].Sites
 	for _, p := range c.Made {
@@ -76,7 +76,7 @@ func recapPages(m recap.Imperative, c RecapCase) RecapSays {
 	if known > 0 && len(c.Made) == 1 {
 		evidence += fmt.Sprintf(" · %s one", shareOf(c.Made[0].Have, known))
 	} else if most > 0 {
-		evidence += fmt.Sprintf(" · up to %d of %s have each", most, Count(known, "rival", ""))
+		evidence += fmt.Sprintf(" · up to %d of %s have one", most, Count(known, "rival", ""))
 	}
 	return RecapSays{"Make " + strings.Join(parts, " and "), evidence}
 }

@@ -66,7 +66,7 @@ func (w Teller) sliceEvidence(t *plan.Target) string {
 		parts = append(parts, list(w.Towns))
 	case outline.ServiceList:
 		each := words(t) / max(1, len(t.Lists))
-		parts = append(parts, fmt.Sprintf("a link and about %s each: %s", Count(each, "word", ""), list(t.Lists)))
+		parts = append(parts, fmt.Sprintf("about %s and a link for each: %s", Count(each, "word", ""), list(t.Lists)))
 	case outline.StandingText:
 		parts = append(parts, standing[s.Subject])
 	case outline.AboutFirm:
@@ -84,9 +84,9 @@ func (w Teller) sliceEvidence(t *plan.Target) string {
 // standing is what the standing sections are to say.
 var standing = map[string]string{
 	"done":  "what you do on the day, and with what",
-	"when":  "by what a customer sees that it is time",
+	"when":  "the signs that it is time",
 	"visit": "from the call to the bill",
-	"price": "what makes it dearer, and what cheaper",
+	"price": "what makes it cost more or less",
 }
 
 // theirs words what rivals have of a section.

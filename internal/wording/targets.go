@@ -137,7 +137,7 @@ func (w Teller) fix(t *plan.Target) Instruction {
 	case finding.DeadLink:
 		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
 	}
-	return Instruction{Before: "Remove the wrong town from " + Count(len(t.Parts), "place", "")}
+	return Instruction{Before: "Fix the wrong town in " + Count(len(t.Parts), "place", "")}
 }
 
 // newPage words what making a page holds: its head, and its first words.
@@ -259,15 +259,27 @@ func (w Teller) fixEvidence(t *plan.Target) string {
 func (w Teller) placingEvidence(t *plan.Target) string {
 	var have []string
 	for _, p := range open(t) {
-		if len(have) < 3 && p.Rivals.Of > 0 && !p.IsMember() {
-			have = append(have, fmt.Sprintf("%s %d of %d", PartName(p.Kind), p.Rivals.Have, p.Rivals.Of))
+		if len(have) == shownSlots || p.Rivals.Of == 0 || p.IsMember() {
+			continue
 		}
+		if len(have) == 0 {
+			have = append(have, fmt.Sprintf("%s it in the %s", shareOf(p.Rivals.Have, p.Rivals.Of), slotNames[p.Kind]))
+			continue
+		}
+		have = append(have, fmt.Sprintf("%d in the %s", p.Rivals.Have, slotNames[p.Kind]))
 	}
 	if len(have) == 0 {
 		return "missing now, or there in other words"
 	}
-	return "rivals: " + strings.Join(have, ", ")
+	return strings.Join(have, ", ")
 }
+
+// shownSlots is for how many places the evidence tells what rivals have.
+const shownSlots = 3
+
+// slotNames are the places of a page in a sentence.
+var slotNames = map[plan.PartKind]string{plan.Title: "title", plan.Description: "meta description", plan.Address: "URL",
+	plan.H1: "H1", plan.Opening: "opening", plan.Subhead: "subheads", plan.Body: "text", plan.Alt: "alt texts"}
 
 func (w Teller) imagesEvidence(t *plan.Target) string {
 	names := open(t, plan.ImageName)

@@ -8,13 +8,9 @@ import (
 	"inktally/internal/wording"
 )
 
-// mostImperatives is in how many a plan is told (rule 16.2).
-const mostImperatives = 3
-
 // recap shows the plan in up to three imperatives, and what stands folded in it.
 func (w *Worked) recap(out *view.Plan) {
-	list := recap.Of(w.Targets)
-	for _, m := range list[:min(len(list), mostImperatives)] {
+	for _, m := range recap.Of(w.Targets) {
 		says := wording.Recap(m, w.recapCase(m))
 		shown := view.Recap{Fronts: []view.FrontCode{}, Says: says.Says, Evidence: says.Evidence, Words: m.Words,
 			Slots: []view.SlotCode{}, Gain: m.Gain, Minutes: m.Minutes, Targets: idsOf(m.Targets)}
