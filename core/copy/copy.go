@@ -34,6 +34,8 @@ type Texts struct {
 	// Descriptions are whole meta descriptions (rule 9.2), Plain those for want of a better one; Sentences carry
 	// a phrase word for word where it reads badly by itself.
 	Descriptions, Plain, Sentences []string
+	// Calls are the words that a call to act begins with (rule 11).
+	Calls []string
 	// Picture is a blank for what an image shows; And stands between the last two of a list.
 	Picture, And string
 }

@@ -29,6 +29,9 @@ var english = Texts{
 		"To schedule {phrase}, call or send us a message.",
 		"This page is about {phrase}.",
 	},
+	Calls: []string{"call", "text us", "book", "schedule", "request", "get a quote", "get a price",
+		"get a free", "get an", "ask for", "contact us", "email us", "reserve",
+		"make an appointment", "start your", "talk to"},
 	Picture: "[what the picture shows]", And: "and",
 }
 
@@ -62,6 +65,9 @@ var french = Texts{
 		"Pour « {phrase} », appelez-nous ou écrivez-nous.",
 		"Cette page est consacrée à « {phrase} ».",
 	},
+	Calls: []string{"appelez", "contactez", "demandez", "demander", "réservez", "réserver",
+		"prenez rendez-vous", "prendre rendez-vous",
+		"obtenez", "devis", "écrivez"},
 	Picture: "[ce que montre l’image]", And: "et",
 }
 
@@ -94,6 +100,9 @@ var german = Texts{
 		"Für „{phrase}“ rufen Sie an oder schreiben Sie uns.",
 		"Auf dieser Seite geht es um „{phrase}“.",
 	},
+	Calls: []string{"rufen sie", "ruf", "jetzt", "anrufen", "kontaktieren", "kontakt aufnehmen", "termin",
+		"angebot", "anfrage", "fordern sie",
+		"schreiben sie", "buchen"},
 	Picture: "[was auf dem Bild zu sehen ist]", And: "und",
 }
 
@@ -127,5 +136,8 @@ var spanish = Texts{
 		"Para «{phrase}», llame o mande un mensaje.",
 		"Esta página trata de «{phrase}».",
 	},
+	Calls: []string{"llame", "llámenos", "llama", "contáctenos", "contacte", "contacta", "solicite",
+		"solicita", "pida", "pide", "reserve", "reserva",
+		"presupuesto", "escríbanos"},
 	Picture: "[lo que muestra la imagen]", And: "y",
 }

@@ -15,18 +15,23 @@ const (
 	PlaceholderText   Type = "placeholder_text"
 	NotSecure         Type = "not_secure"          // a page at an http address
 	HTTPBesideHTTPS   Type = "http_beside_https"   // a site that answers by both
+	HTTPOnly          Type = "http_only"           // a site that answers by http alone
 	PlaceWrong        Type = "place_contradiction" // rule 5.2
 	DeadLink          Type = "dead_link"
 	SoftNotFound      Type = "soft_404"        // a page that says that it is none
-	HTTPOnly          Type = "http_only"       // a site that answers by http alone
 	DrawnByScript     Type = "drawn_by_script" // a page whose text a browser draws
 	SecondCopy        Type = "second_copy"
-	SameService       Type = "same_service" // two pages for one service
+	SameService       Type = "same_service" // two pages for one service, or for one town
 	OnlyPlacesDiffer  Type = "only_places_differ"
 	AllServices       Type = "all_services_page"
 	ServiceNoPage     Type = "service_without_page"
 	ThinPage          Type = "thin_page"
 	Orphan            Type = "orphan"
+	NoHomeLink        Type = "no_home_link"     // a service page that the home page does not link by a word of it
+	NoBusinessData    Type = "no_business_data" // no structured data of the business on the site
+	DirectoryAhead    Type = "directory_ahead"  // a directory that holds a high place of a search (rule 6.4)
+	NoTestimonial     Type = "no_testimonial"   // and rivals have some
+	NoCallToAct       Type = "no_call_to_act"   // and rivals have one
 	PhoneNotLinked    Type = "phone_not_linked"
 	NoPhone           Type = "no_phone"
 	NoDescription     Type = "no_description"
@@ -58,7 +63,8 @@ type Finding struct {
 	// Other is the address of another page: the first of two copies, the page that is like
 	// it but for its place, the page that a dead link stands on.
 	Other string
-	// Label is the text of a dead link, Status what its address answered.
+	// Label is the text of a link that is dead, or that is to be set, or the name of a directory; Status is what a dead
+	// link's address answered.
 	Label  string
 	Status int
 	// Services are those that one page holds, or the one without a page.
@@ -70,8 +76,10 @@ type Finding struct {
 	Place string
 	Where Where
 	Times int
+	// Have counts the rivals that have it, Of those that were measured; Position is a directory's place.
+	Have, Of, Position int
 	// Texts are what stands there: the text that names the place, placeholders, vague words, the
-	// phone number.
+	// phone number, the phrase of a search.
 	Texts []string
 }
 

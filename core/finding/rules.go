@@ -13,6 +13,9 @@ const (
 	Redirect
 	Split
 	Rewrite
+	Merge
+	AddLink  // a part of the fix of the page that is to link
+	BeListed // a part of the fix of the home page
 )
 
 // Shown is where findings of a type are shown; they can be in several places.
@@ -28,6 +31,8 @@ const (
 	Unsurveyed
 	// InDraft is the proof of a draft.
 	InDraft
+	// InPlan is among the targets alone.
+	InPlan
 )
 
 // Rule is what goes for a type.
@@ -49,18 +54,23 @@ var rules = []Rule{
 	{PlaceholderText, true, Fix, OnPage | OnSite | Unsurveyed | InDraft},
 	{NotSecure, true, Nothing, OnPage},
 	{HTTPBesideHTTPS, true, Fix, OnSite},
+	{HTTPOnly, true, Fix, OnSite},
 	{PlaceWrong, true, FixPlace, OnSite | Unsurveyed | InDraft},
 	{DeadLink, true, FixLink, OnSite},
 	{SoftNotFound, true, FixLink, OnSite},
-	{HTTPOnly, false, Nothing, OnSite},
 	{DrawnByScript, false, Nothing, OnSite},
 	{SecondCopy, false, Redirect, OnSite | Unsurveyed},
 	{OnlyPlacesDiffer, false, Rewrite, OnSite},
-	{SameService, false, Nothing, OnSite},
+	{SameService, false, Merge, OnSite},
 	{AllServices, false, Split, OnSite},
 	{ServiceNoPage, false, Nothing, OnSite},
 	{ThinPage, false, Nothing, OnSite},
-	{Orphan, false, Nothing, OnSite},
+	{Orphan, false, AddLink, OnSite},
+	{NoHomeLink, false, AddLink, OnSite},
+	{NoBusinessData, false, Fix, OnSite | Unsurveyed},
+	{DirectoryAhead, false, BeListed, InPlan},
+	{NoTestimonial, false, Fix, InPlan},
+	{NoCallToAct, false, Fix, InPlan},
 	{PhoneNotLinked, false, Fix, OnPage | OnSite | Unsurveyed},
 	{NoPhone, false, Nothing, OnPage},
 	{NoDescription, false, Nothing, OnPage},
@@ -87,7 +97,7 @@ func (t Type) First() bool { return byType[t].First }
 // (rule 12.4).
 func (t Type) Hides() bool {
 	switch t {
-	case UnderConstruction, NoIndex, PlaceholderText, HTTPBesideHTTPS:
+	case UnderConstruction, NoIndex, PlaceholderText, HTTPBesideHTTPS, HTTPOnly:
 		return true
 	}
 	return false

@@ -1,8 +1,12 @@
 package imagename
 
 import (
+	"cmp"
 	"slices"
 	"strings"
+
+	"inktally/core/intent"
+	"inktally/core/place"
 )
 
 // manyPages is from how many pages on a site what stands on half of them is judged no further (rule 4.1).
@@ -49,6 +53,28 @@ func (n *Names) Rename(file string) { n.renamed[file] = true }
 
 // Settled reports whether a file needs no name of its own: it was given one, or stands on most pages.
 func (n *Names) Settled(file string) bool { return n.renamed[file] || n.common[file] }
+
+// Wishes returns what names may say beyond the families of a page (rule 4.3): its service where it is for, the main one
+// for want of its own; for a home page the main one in each community that is none of towns, which have pages.
+func Wishes(home bool, service, town string, services []intent.Service, places []place.Place, towns []string) (
+	out []string,
+) {
+	in, ok := place.Home(places)
+	if !ok || len(services) == 0 {
+		return nil
+	}
+	for i, s := range services {
+		if s.Name == service || service == "" && i == 0 {
+			out = append(out, s.Name+" "+cmp.Or(town, in.Name))
+		}
+	}
+	for _, p := range places {
+		if home && p.Name != in.Name && !slices.Contains(towns, p.Name) {
+			out = append(out, services[0].Name+" "+p.Name)
+		}
+	}
+	return out
+}
 
 // WithoutTowns returns what names may say without what ends in one of the towns: a town with a page of its own is
 // named there (rule 4.3).

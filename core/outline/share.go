@@ -42,20 +42,28 @@ func (s Shares) of(group SectionKind) float64 {
 
 // share shares out what is to write (rule 10.1): by the shares of the writer's figure, less what a section holds,
 // scaled to what is to write. Of the lead what exceeds its bound goes to the others, services that would get too
-// little become a list, what is too short goes to the lead.
+// little become a list, what is too short goes to the lead, whose bound holds in the end too.
 func (o *outliner) share(list []Section) []Section {
 	if !o.need(list) {
 		return list
 	}
-	if lead := find(list, LeadSection); lead >= 0 {
-		if over := list[lead].share - float64(o.y.SliceWords); over > 0 && o.spread(list, lead, over) {
-			list[lead].share -= over
-		}
-	}
+	o.boundLead(list)
 	list = o.listed(list)
 	toLead(list)
+	o.boundLead(list)
 	byTens(list, o.p.ToWrite)
 	return list
+}
+
+// boundLead gives what exceeds the lead's bound to the other sections, if there are any.
+func (o *outliner) boundLead(list []Section) {
+	lead := find(list, LeadSection)
+	if lead < 0 {
+		return
+	}
+	if over := list[lead].share - float64(o.y.SliceWords); over > 0 && o.spread(list, lead, over) {
+		list[lead].share -= over
+	}
 }
 
 // need works out what each section needs of what is to write, and reports whether there is any.

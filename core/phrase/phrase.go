@@ -96,6 +96,12 @@ func followed(read map[string][]string) map[string][]string {
 	return out
 }
 
+// HoldsBut reports whether a text holds a phrase, token by token, whatever small words stand in either (rule 9.2).
+func (l Language) HoldsBut(held, phrase string) bool {
+	content := func(s string) []string { return slices.DeleteFunc(text.Tokens(s), l.Small) }
+	return place.Index(content(held), content(phrase)) >= 0
+}
+
 // Reads are tokens as they are read: slips and compounds as what they mean.
 func (l Language) Reads(tokens []string) []string {
 	for i, t := range tokens {

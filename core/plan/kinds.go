@@ -17,9 +17,9 @@ type KindRule struct {
 	// kind whose minutes are those of its parts.
 	Effort string
 	// Credit is the key of the percent of its page's first family's gain that it brings, empty
-	// for none; OfHome is of the home page's.
+	// for none; Yields is of that of the page that takes its place. Where that has none it is of the home page's.
 	Credit Weight
-	OfHome bool
+	Yields bool
 	// Waits reports that it depends on what opens its page (rule 12.4).
 	Waits bool
 
@@ -32,8 +32,6 @@ type KindRule struct {
 var kinds = []KindRule{
 	{Kind: Fix, Front: PagesFront, Asks: finding.Fix, Effort: "minutes.fix", Waits: true,
 		minutes: func(m Minutes) float64 { return m.Fix }},
-	{Kind: Move, Front: PagesFront, Asks: finding.FixPlace, Effort: "minutes.move", Waits: true,
-		minutes: func(m Minutes) float64 { return m.Move }},
 	{Kind: NewPage, Front: PagesFront, Waits: true},
 	{Kind: Placing, Front: PhrasesFront, Waits: true},
 	{Kind: Slice, Front: WordsFront, Waits: true},
@@ -42,15 +40,22 @@ var kinds = []KindRule{
 		Waits:   true,
 		minutes: func(m Minutes) float64 { return m.Fix }, percent: func(y Rules) float64 { return y.VaguePercent }},
 	{Kind: CutBack, Front: PhrasesFront, Waits: true},
-	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Waits: true,
-		minutes: func(m Minutes) float64 { return m.Redirect }},
+	{Kind: Split, Front: PagesFront, Asks: finding.Split, Effort: "minutes.redirect", Credit: "gain.redirect",
+		Waits:   true,
+		minutes: func(m Minutes) float64 { return m.Redirect }, percent: ofRedirect},
 	{Kind: Redirect, Front: PagesFront, Asks: finding.Redirect, Effort: "minutes.redirect", Credit: "gain.redirect",
-		OfHome: true, Waits: true,
-		minutes: func(m Minutes) float64 { return m.Redirect },
-		percent: func(y Rules) float64 { return y.RedirectPercent }},
-	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Waits: true},
+		Yields: true, Waits: true,
+		minutes: func(m Minutes) float64 { return m.Redirect }, percent: ofRedirect},
+	{Kind: Merge, Front: PagesFront, Asks: finding.Merge, Effort: "minutes.merge", Credit: "gain.redirect",
+		Yields: true, Waits: true,
+		minutes: func(m Minutes) float64 { return m.Merge }, percent: ofRedirect},
+	{Kind: Rewrite, Front: PagesFront, Asks: finding.Rewrite, Effort: "minutes.hundred_words", Credit: "gain.redirect",
+		Waits: true, percent: ofRedirect},
 	{Kind: ByHand, Front: PagesFront},
 }
+
+// ofRedirect returns what a redirect brings, and what else leaves one page of two.
+func ofRedirect(y Rules) float64 { return y.RedirectPercent }
 
 // Kinds returns all kinds, in the order of a brief.
 func Kinds() []Kind {

@@ -30,8 +30,11 @@ const (
 	Repair PartKind = "repair"
 	// WrongPlace is a place that contradicts the page (rule 5.2).
 	WrongPlace PartKind = "wrong_place"
-	// DeadLink is a link to a page that is not there.
+	// DeadLink is a link to a page that is not there, AddLink one that is to be set.
 	DeadLink PartKind = "dead_link"
+	AddLink  PartKind = "add_link"
+	// Listing is a directory to be listed in.
+	Listing PartKind = "listing"
 )
 
 // Where is the part of a brief in which a kind of part stands.
@@ -107,6 +110,8 @@ var partKinds = []PartRule{
 	{Kind: Repair, Where: WholePage},
 	{Kind: WrongPlace, Where: WholePage, Effort: "minutes.place", minutes: func(m Minutes) float64 { return m.Place }},
 	{Kind: DeadLink, Where: WholePage, Effort: "minutes.place", minutes: func(m Minutes) float64 { return m.Place }},
+	{Kind: AddLink, Where: WholePage, Effort: "minutes.fix", minutes: func(m Minutes) float64 { return m.Fix }},
+	{Kind: Listing, Where: WholePage, Effort: "minutes.listing", minutes: func(m Minutes) float64 { return m.Listing }},
 }
 
 // PartKinds returns the table of all kinds of parts, in the order of a brief.

@@ -1,27 +1,16 @@
 package plan
 
 import (
-	"math"
+	"cmp"
 	"slices"
 
 	"inktally/core/outline"
+	"inktally/core/rate"
 	"inktally/core/sheet"
 	"inktally/core/site"
-	"inktally/core/stats"
 	"inktally/core/sum"
 	"inktally/core/text"
 )
-
-// FirstSlots returns the slots in which the first family of a page must stand
-// exactly (rule 9.2).
-func FirstSlots(kind site.Kind) []sheet.Slot {
-	slots := []sheet.Slot{sheet.Title, sheet.H1, sheet.Subheads, sheet.Opening, sheet.ImageNames, sheet.Alt,
-		sheet.Description}
-	if kind.ForOneSubject() {
-		slots = append(slots, sheet.Address)
-	}
-	return slots
-}
 
 // Wanted returns the slots in which family i of a page's families should stand
 // exactly: the first in all of its own and the body, as many others as the words
@@ -29,7 +18,7 @@ func FirstSlots(kind site.Kind) []sheet.Slot {
 func (y Rules) Wanted(kind site.Kind, i, words int) []sheet.Slot {
 	switch {
 	case i == 0:
-		return append(FirstSlots(kind), sheet.Body)
+		return append(sheet.FirstSlots(kind.ForOneSubject()), sheet.Body)
 	case i < max(1, words/max(1, y.WordsPerFamily)):
 		return []sheet.Slot{sheet.Body}
 	}
@@ -112,7 +101,7 @@ func (b *builder) placeFirst(f *Stake) []Part {
 	placed, planned := b.p.family(f.Key), 0
 	slots := []sheet.Slot{sheet.Title, sheet.Description, sheet.Address, sheet.H1, sheet.Opening}
 	for _, slot := range slots {
-		if !slices.Contains(FirstSlots(b.p.Kind), slot) {
+		if !slices.Contains(sheet.FirstSlots(b.p.Kind.ForOneSubject()), slot) {
 			continue
 		}
 		if p, ok := b.placeIn(f, slot); ok {
@@ -149,6 +138,13 @@ func (b *builder) placeFirst(f *Stake) []Part {
 func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 	placed, rule := b.p.family(f.Key), placing(slot)
 	share := missing(placed, slot)
+	if share == half && b.besideSmall(f, slot) {
+		share = 0
+	}
+	kept, ok := b.kept(f, slot)
+	if !ok {
+		return Part{}, false
+	}
 	late := slot == sheet.Title && share == 0 && b.p.Client.TitlePosition(f.Key) >= b.y.TitleStart
 	lead := slot == sheet.H1 && share == 0 && placed.Exact.Title > 0 && b.leadInHead(f) == 0
 	lacks := missingIn(share)
@@ -161,12 +157,46 @@ func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 		return Part{}, false
 	}
 	p := b.part(rule, f, lacks)
-	p.Slot.Wanted = b.proposal(rule.Kind, f.Text)
+	if p.Slot.Wanted, ok = b.proposal(rule.Kind, f.Text, kept); !ok {
+		return Part{}, false
+	}
 	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half || lead, late, b.y.TitleStart, lead
 	if slot == sheet.Address && b.p.there() {
 		p.takes(b.y.each(rule), effort(sum.RedirectOld, b.y.Minutes.Fix, "minutes.fix"))
 	}
 	return p, true
+}
+
+// besideSmall reports whether a title or H1 holds a family but for small words: that counts as exact there (rule 9.2).
+func (b *builder) besideSmall(f *Stake, slot sheet.Slot) bool {
+	held, lang := b.now(placing(slot)), b.p.Criteria.Language()
+	return (slot == sheet.Title || slot == sheet.H1) && (lang.HoldsBut(held, f.Text) ||
+		slices.ContainsFunc(f.Members, func(m Member) bool { return lang.HoldsBut(held, m.Text) }))
+}
+
+// firstPlaces are the positions up to which what a title and an H1 hold stays (rules 9.2, 9.5).
+const firstPlaces = 3
+
+// leads reports whether a family stands at the first positions.
+func (f *Stake) leads() bool { return f.Position > 0 && f.Position <= firstPlaces }
+
+// kept returns another phrase at the first positions that a title or H1 holds, and that stays in it; it is not ok
+// where that is of the family itself (rule 9.2).
+func (b *builder) kept(f *Stake, slot sheet.Slot) (phrase string, ok bool) {
+	if slot != sheet.Title && slot != sheet.H1 {
+		return "", true
+	}
+	for i := range b.p.Families {
+		other := &b.p.Families[i]
+		if !other.leads() || missing(b.p.family(other.Key), slot) == 1 {
+			continue
+		}
+		if other.Key == f.Key {
+			return "", false
+		}
+		phrase = cmp.Or(phrase, other.Text)
+	}
+	return phrase, true
 }
 
 func (b *builder) leadInHead(f *Stake) int {
@@ -244,8 +274,14 @@ func (b *builder) bodyCount(f *Stake, planned int, share float64) (Part, bool) {
 // counts returns how often the first family should stand in the copy of the page, and how
 // often by today's words (rule 9.4).
 func (b *builder) counts(f *Stake) (all, today int) {
-	rate := b.rate(f)
-	all = max(2, int(math.Round(float64(b.words.Writer)*rate/1000)))
+	var rates []float64
+	for _, r := range b.p.Rivals {
+		if placed := r.Family(f.Key); placed.InCopy > 0 {
+			rates = append(rates, placed.Rate(r.Page.Words.Copy))
+		}
+	}
+	often := b.y.Rate.Of(rates, len(text.Tokens(f.Text)))
+	all = rate.InAll(often, b.words.Writer)
 	if b.p.there() && b.words.ToWrite == 0 {
 		return all, all
 	}
@@ -257,23 +293,7 @@ func (b *builder) counts(f *Stake) (all, today int) {
 			}
 		}
 	}
-	return all, min(all, max(1, int(math.Round(float64(copied)*rate/1000))))
-}
-
-// rate returns how often the first family should stand in 1,000 words: the median of the
-// rivals that carry it, within bounds (rule 9.4).
-func (b *builder) rate(f *Stake) float64 {
-	var rates []float64
-	for _, r := range b.p.Rivals {
-		if placed := r.Family(f.Key); placed.InCopy > 0 {
-			rates = append(rates, placed.Rate(r.Page.Words.Copy))
-		}
-	}
-	rate := b.y.Usual
-	if len(rates) > 0 {
-		rate = min(b.y.Most, max(b.y.Least, stats.Median(rates)))
-	}
-	return min(rate, b.y.PerTokens/float64(max(1, len(text.Tokens(f.Text)))))
+	return all, rate.InSome(often, copied, all)
 }
 
 // placeOther asks for another family once: in the heading of a section of its service that is free, else in the
@@ -331,7 +351,7 @@ func (b *builder) cutBack() {
 		f := &b.p.Families[i]
 		tokens := len(text.Tokens(f.Text))
 		placed := b.p.family(f.Key)
-		if tokens == 0 || placed.Density(tokens, b.p.copied()) <= b.y.Density {
+		if tokens == 0 || f.leads() || placed.Density(tokens, b.p.copied()) <= b.y.Rate.Density {
 			continue
 		}
 		least := 2
@@ -339,12 +359,14 @@ func (b *builder) cutBack() {
 			all, _ := b.counts(f)
 			least = max(4, all)
 		}
-		to := max(least, int(b.y.Density*float64(b.p.copied())/100/float64(tokens)))
+		to := max(least, b.y.Rate.Allowed(b.p.copied(), tokens))
 		if placed.InCopy > to {
-			parts = append(parts, Part{Key: partKey("cut_back", f.Key), Kind: Repair,
-				Phrase: &Saying{Family: f.Key, Text: f.Text},
-				Limit:  &Limit{placed.InCopy, to}})
-			parts[len(parts)-1].takes(effort(sum.EachTarget, b.y.Minutes.Fix, "minutes.fix"))
+			part := Part{Key: partKey("cut_back", f.Key), Kind: Repair, Limit: &Limit{placed.InCopy, to},
+				Phrase: &Saying{Family: f.Key, Text: f.Text}}
+			over := placed.InCopy - to
+			part.takes(effort(sum.Each, b.y.Minutes.CutBack, "minutes.cut_back"),
+				sum.Step{Code: sum.Repeated, Op: sum.Times, Value: float64(over), Count: over, Rule: "9.5"})
+			parts = append(parts, part)
 		}
 	}
 	if len(parts) > 0 {

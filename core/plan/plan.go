@@ -43,10 +43,10 @@ func (y Rules) Plan(s Study) Plan {
 		}
 		b := y.builder(p)
 		b.turn = i
-		if !s.copied(p) { // who makes one page of two needs no other names on the second
+		if !s.copied(p) { // who makes one page of two needs nothing else on the second
 			b.nameImages(taken)
+			b.build()
 		}
-		b.build()
 		all = append(all, b.out...)
 		wrong[p.Key] = b.wrongNames
 		plan.Words[p.Key], plan.Outlines[p.Key] = b.words, b.outline
@@ -57,6 +57,7 @@ func (y Rules) Plan(s Study) Plan {
 	}
 	for i := range pages {
 		repairs.rename(&pages[i], wrong[pages[i].Key])
+		repairs.beside(&pages[i])
 	}
 	all = append(all, repairs.out...)
 	all = append(all, byHand(&s)...)
@@ -67,10 +68,10 @@ func (y Rules) Plan(s Study) Plan {
 	return plan
 }
 
-// copied reports whether a page is a second copy of another.
+// copied reports whether a page is to go: it is a second copy of another, or for the same as it.
 func (s *Study) copied(p *Aim) bool {
 	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
-		return f.Type == finding.SecondCopy && site.SameAddress(f.URL, p.URL)
+		return (f.Type == finding.SecondCopy || f.Type == finding.SameService) && site.SameAddress(f.URL, p.URL)
 	})
 }
 
@@ -154,10 +155,14 @@ func byHand(s *Study) (out []Target) {
 // families' gain (rule 12.2).
 func (plan *Plan) credit(y Rules, all []Target) {
 	type left struct{ gain, rank float64 }
+	at := map[string]string{} // keys by bare addresses
 	of := map[string]*left{}
 	home := ""
 	for key, p := range plan.pages {
 		of[key] = &left{}
+		if p.URL != "" {
+			at[site.BareAddress(p.URL)] = key
+		}
 		for _, f := range p.Families {
 			of[key].gain += f.Gain
 			of[key].rank += f.rank
@@ -180,7 +185,10 @@ func (plan *Plan) credit(y Rules, all []Target) {
 		if rule.Credit == "" {
 			continue
 		}
-		if rule.OfHome {
+		if rule.Yields {
+			page = at[site.BareAddress(t.Finding.Other)]
+		}
+		if p := plan.pages[page]; p == nil || len(p.Families) == 0 && t.Kind != VagueWords {
 			page = home
 		}
 		l, p := of[page], plan.pages[page]

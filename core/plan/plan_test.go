@@ -297,7 +297,8 @@ func TestRepairs(t *testing.T) {
 		sheet.Measure(read("<title>Chimney sweep Tarn Harbor</title><p>"+words(100)), q)
 	s := Study{Pages: []Aim{home, at("p2", "/services/", site.Other), area, at("p4", "/index.html", site.Other),
 		{Key: "service: masonry repair", Kind: site.Service,
-			Service: "masonry repair", Criteria: q}},
+			Service: "masonry repair", Criteria: q},
+		at("p5", "/caps/", site.Service), at("p6", "/chimney-caps/", site.Service), at("p7", "/why/", site.Article)},
 		Findings: []finding.Finding{
 			{Type: finding.DeadLink, URL: "http://brindleandash.example/gone",
 				Other: "http://brindleandash.example/services/", Label: "Specials", Status: 404},
@@ -316,7 +317,20 @@ func TestRepairs(t *testing.T) {
 			{Type: finding.OnlyPlacesDiffer, URL: "http://brindleandash.example/ostrey/",
 				Other: "http://brindleandash.example/quillby/"},
 			{Type: finding.ThinPage, URL: "http://brindleandash.example/"},
+			{Type: finding.HTTPOnly, URL: "http://brindleandash.example/"},
+			{Type: finding.NoBusinessData, URL: "http://brindleandash.example/"},
+			{Type: finding.SameService, URL: "http://brindleandash.example/chimney-caps/",
+				Other: "http://brindleandash.example/caps/", Services: []string{"chimney caps"}},
+			{Type: finding.NoHomeLink, URL: "http://brindleandash.example/caps/", Services: []string{"chimney caps"}},
+			{Type: finding.Orphan, URL: "http://brindleandash.example/caps/"},
+			{Type: finding.Orphan, URL: "http://brindleandash.example/why/"},
+			{Type: finding.Orphan, URL: "http://brindleandash.example/chimney-caps/"},
+			{Type: finding.Orphan, URL: "http://brindleandash.example/services/"},
+			{Type: finding.DirectoryAhead, URL: "https://townledger.example/", Label: "Townledger", Position: 2},
+			{Type: finding.DirectoryAhead, URL: "https://townledger.example/", Label: "Townledger", Position: 4},
+			{Type: finding.DirectoryAhead, URL: "https://neighborlist.example/", Label: "Neighborlist", Position: 5},
 		}}
+	s.Pages[5].Service, s.Pages[6].Service, s.Pages[7].Service = "chimney caps", "chimney caps", "chimney caps"
 	plan := StandardRules().Plan(s)
 	by := map[string]Target{}
 	for _, x := range plan.Targets {
@@ -329,8 +343,12 @@ func TestRepairs(t *testing.T) {
 	}{
 		"p2 | fix: dead_link": {6, false, 0}, "p2 | fix: noindex": {5, true, 0},
 		"p3 | fix: place_contradiction": {3, false, 0}, "p1 | fix: place_contradiction": {3, false, 0},
-		"p1 | vague_words": {5, false, 3}, "p4 | redirect": {15, false, 10}, "p2 | split": {15, false, 0},
-		"p3 | rewrite": {20, false, 0},
+		"p1 | vague_words": {5, false, 3}, "p4 | redirect": {15, false, 10},
+		"p2 | split":   {15, false, 7.266666666666673},
+		"p3 | rewrite": {20, false, 0}, "p1 | fix: http_only": {60, true, 0},
+		"p1 | fix: no_business_data": {20, false, 0}, "p6 | merge": {30, false, 0},
+		"p1 | fix: no_home_link": {5, false, 0}, "p5 | fix: no_home_link": {5, false, 0},
+		"p1 | fix: directory_ahead": {40, false, 0},
 	} {
 		x, there := by[id]
 		if assert.True(t, there, id) {

@@ -7,7 +7,9 @@ import (
 
 // proposal returns a whole title, description, h1 or address that says a phrase (rule 9.2), empty for
 // other kinds.
-func (b *builder) proposal(kind PartKind, phrase string) string {
+// proposal returns the text that a slot is to hold with a phrase; kept is one that it holds and that stays, empty for
+// none. It is not ok where both do not fit.
+func (b *builder) proposal(kind PartKind, phrase, kept string) (proposed string, ok bool) {
 	p := proposal.Page{Language: b.p.Criteria.Language(), Places: b.places(), Firm: b.p.Topics.Firm, Phone: b.p.Phone,
 		Towns: b.p.Topics.Towns, Turn: b.turn}
 	if b.p.there() {
@@ -18,15 +20,21 @@ func (b *builder) proposal(kind PartKind, phrase string) string {
 	}
 	switch kind {
 	case Title:
-		return p.Title(phrase)
+		if kept != "" {
+			return p.Both(phrase, kept, " | ")
+		}
+		return p.Title(phrase), true
 	case Description:
-		return p.Description(phrase)
+		return p.Description(phrase), true
 	case H1:
-		return p.H1(phrase)
+		if kept != "" {
+			return p.Both(phrase, kept, " – ")
+		}
+		return p.H1(phrase), true
 	case Address:
-		return p.Address(phrase)
+		return p.Address(phrase), true
 	}
-	return ""
+	return "", true
 }
 
 // places returns those that are written with capitals.

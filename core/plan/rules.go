@@ -5,6 +5,7 @@ import (
 
 	"inktally/core/copy"
 	"inktally/core/outline"
+	"inktally/core/rate"
 	"inktally/core/site"
 	"inktally/core/wordtarget"
 )
@@ -28,17 +29,10 @@ type Minutes struct {
 	Title, H1, Phrase, ImageName, Alt, NewPage float64
 	// Place is that of a contradiction of place and of a dead link; Redirect that of a
 	// split too; Fix that of all else that has no time of its own.
-	Place, Redirect, Move, Fix float64
-}
-
-// Rates are how often the first family stands in the copy of a page (rules 9.4,
-// 9.5), in occurrences per 1,000 words.
-type Rates struct {
-	// Usual is taken without rivals that carry it; Least and Most are the bounds, and
-	// no more than PerTokens by the tokens of the lead.
-	Usual, Least, Most, PerTokens float64
-	// Density is the keyword density in percent from which it is overused.
-	Density float64
+	Place, Redirect, Merge, Fix float64
+	// Secure is that of a site that answers by http alone, Data of the business in structured data.
+	// CutBack is that of each time that a phrase is said less.
+	Secure, Data, Testimonial, Listing, CutBack float64
 }
 
 // Rules are the figures that turn measures into targets (Y).
@@ -53,8 +47,8 @@ type Rules struct {
 	TitleStart int
 	// CarryingHome and CarryingOther are how many images must carry a phrase.
 	CarryingHome, CarryingOther int
-	Rates
-	Outline outline.Rules
+	Rate                        rate.Rules
+	Outline                     outline.Rules
 	// RedirectPercent and VaguePercent of the first family's gain are what a redirect
 	// and naming the towns bring (rule 12.2).
 	RedirectPercent, VaguePercent float64
@@ -74,10 +68,10 @@ func StandardRules() Rules {
 			Alt:         3,
 			Description: 2},
 		Minutes: Minutes{HundredWords: 20, Title: 10, H1: 5, Phrase: 3, ImageName: 4, Alt: 1, NewPage: 30, Place: 3,
-			Redirect: 15, Move: 10,
-			Fix: 5},
+			Redirect: 15, Merge: 30, Fix: 5, Secure: 60, Data: 20, Testimonial: 10, Listing: 20,
+			CutBack: 1},
 		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
-		Rates:           Rates{Usual: 5, Least: 3, Most: 12, PerTokens: 36, Density: 4},
+		Rate:            rate.StandardRules(),
 		Outline:         outline.StandardRules(),
 		Frames:          slices.Clone(copy.Of("en").Sentences),
 		RedirectPercent: 10, VaguePercent: 3, SlicePercent: 40,

@@ -1,9 +1,12 @@
 package plan
 
 import (
+	"cmp"
 	"slices"
 
+	"inktally/core/beside"
 	"inktally/core/finding"
+	"inktally/core/page"
 	"inktally/core/site"
 )
 
@@ -41,24 +44,34 @@ func (r *repairs) rename(p *Aim, wrong []Part) {
 
 // find asks for what a finding asks for (finding.Rule).
 func (r *repairs) find(f finding.Finding) {
-	page := r.page(f.URL)
+	about := r.page(f.URL)
 	switch finding.RuleOf(f.Type).Asks {
 	case finding.Fix:
-		r.add(page, fixOf(f))
+		r.add(about, fixOf(f))
 	case finding.FixLink:
 		r.deadLink(f)
 	case finding.FixPlace:
-		r.wrongPlace(page, f)
+		r.wrongPlace(about, f)
 	case finding.NameTowns:
 		if r.towns() > 0 {
-			r.add(page, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f})
+			r.add(about, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f})
 		}
 	case finding.Redirect:
-		r.add(page, Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
+		r.add(about, Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
 	case finding.Split:
-		r.split(page, f)
+		r.split(about, f)
 	case finding.Rewrite:
-		r.rewrite(page, f)
+		if about != nil && about.there() {
+			r.add(about, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
+		}
+	case finding.Merge:
+		if about != nil && site.SameAddress(about.URL, f.URL) {
+			r.add(about, Target{Key: string(Merge), Kind: Merge, Finding: &f})
+		}
+	case finding.AddLink:
+		r.addLink(about, f)
+	case finding.BeListed:
+		r.gather(r.page(""), fixOf(finding.Finding{Type: f.Type}), r.faulty(Listing, f.URL, f))
 	case finding.Nothing:
 	}
 }
@@ -97,7 +110,7 @@ func (r *repairs) add(p *Aim, t Target) {
 	}
 	t.Page, t.Choice.State = p.Key, Open
 	line := Part{Key: t.Key + " line", Kind: Repair, Choice: Choice{State: Open}}
-	line.takes(r.y.effortOf(t.Kind, p)...)
+	line.takes(r.y.effortOf(&t, p)...)
 	t.Parts = []Part{line}
 	if !slices.ContainsFunc(r.out, func(o Target) bool { return o.Ref() == t.Ref() }) {
 		r.out = append(r.out, t)
@@ -133,6 +146,38 @@ func (r *repairs) deadLink(f finding.Finding) {
 	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}), r.faulty(DeadLink, f.URL, f))
 }
 
+// addLink is a part of the fix of the page that is to link: the home page for a service page, for an orphan the page of
+// its service (rule 11).
+func (r *repairs) addLink(p *Aim, f finding.Finding) {
+	if p == nil || !site.SameAddress(p.URL, f.URL) || p.Kind == site.Other || r.study.copied(p) {
+		return
+	}
+	from := r.page("")
+	for i := range r.study.Pages {
+		o := &r.study.Pages[i]
+		if f.Type == finding.Orphan && o.Kind == site.Service && o != p && o.there() && p.Service != "" &&
+			o.Service == p.Service && !r.study.copied(o) {
+			from = o
+		}
+	}
+	f.Label = cmp.Or(p.Service, p.Place, string(p.Kind))
+	r.gather(from, fixOf(finding.Finding{Type: finding.NoHomeLink}), r.faulty(AddLink, f.URL, f))
+}
+
+// beside asks for what a page lacks beside its rivals' pages.
+func (r *repairs) beside(p *Aim) {
+	if !p.there() || p.Draft || !p.Kind.HasWordTarget() || r.study.copied(p) {
+		return
+	}
+	var rivals []*page.Page
+	for _, c := range p.Rivals {
+		rivals = append(rivals, c.Page)
+	}
+	for _, f := range beside.Lacks(p.Client.Page, rivals, p.texts().Calls) {
+		r.add(p, fixOf(f))
+	}
+}
+
 // wrongPlace is a part of the fix of its page: the page's own place takes its stead. Text is moved to the other
 // place's page only by the user's wish (rule 5.2).
 func (r *repairs) wrongPlace(p *Aim, f finding.Finding) {
@@ -151,11 +196,5 @@ func (r *repairs) split(p *Aim, f finding.Finding) {
 	}
 	if len(needs) > 0 {
 		r.add(p, Target{Key: string(Split), Kind: Split, Finding: &f, Needs: needs})
-	}
-}
-
-func (r *repairs) rewrite(p *Aim, f finding.Finding) {
-	if p != nil && p.there() {
-		r.add(p, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
 	}
 }

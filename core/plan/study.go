@@ -68,6 +68,8 @@ type Stake struct {
 	// known. One of unknown volume is ordered as the client's smallest gain (rule 12.2).
 	Gain  float64
 	Known bool
+	// Position is the best of its members today, 0 if it is not known.
+	Position int
 	// Members are its further members that must stand on the page, in order of their
 	// searches (rule 9.3).
 	Members []Member

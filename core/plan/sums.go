@@ -1,6 +1,9 @@
 package plan
 
-import "inktally/core/sum"
+import (
+	"inktally/core/finding"
+	"inktally/core/sum"
+)
 
 // weigh gives a part its gain: that of families by its weight and by the shares that are
 // missing (rules 12.1, 12.2).
@@ -95,8 +98,18 @@ func (y Rules) ofWords(words int) sum.Sum {
 }
 
 // effortOf returns the steps of the time that a target of one line takes on a page.
-func (y Rules) effortOf(k Kind, p *Aim) sum.Sum {
-	rule := KindRuleOf(k)
+func (y Rules) effortOf(t *Target, p *Aim) sum.Sum {
+	rule := KindRuleOf(t.Kind)
+	if t.Finding != nil {
+		switch t.Finding.Type {
+		case finding.HTTPOnly:
+			return sum.Sum{effort(sum.EachTarget, y.Minutes.Secure, "minutes.https")}
+		case finding.NoBusinessData:
+			return sum.Sum{effort(sum.EachTarget, y.Minutes.Data, "minutes.structured_data")}
+		case finding.NoTestimonial:
+			return sum.Sum{effort(sum.EachTarget, y.Minutes.Testimonial, "minutes.testimonial")}
+		}
+	}
 	if rule.minutes == nil { // all of the page's words are written anew
 		return y.ofWords(p.copied())
 	}

@@ -47,8 +47,8 @@ func drawYardstick(t *rapid.T) yardstick.Yardstick {
 	y := yardstick.Standard()
 	m, w := &y.Target.Minutes, &y.Target.Weights
 	for _, at := range []*float64{&m.HundredWords, &m.Title, &m.H1, &m.Phrase, &m.ImageName, &m.Alt, &m.NewPage,
-		&m.Place, &m.Redirect, &m.Move, &m.Fix, &w.Words, &w.Title, &w.Body, &w.Alt, &y.Target.RedirectPercent,
-		&y.Target.VaguePercent} {
+		&m.Place, &m.Redirect, &m.Merge, &m.Secure, &m.Data, &m.CutBack, &m.Fix, &w.Words, &w.Title, &w.Body, &w.Alt,
+		&y.Target.RedirectPercent, &y.Target.VaguePercent} {
 		*at = rapid.Float64Range(.5, 90).Draw(t, "figure")
 	}
 	return y

@@ -13,7 +13,6 @@ type Kind string
 const (
 	// Fix is what must be put right before all else.
 	Fix        Kind = "fix"
-	Move       Kind = "move"
 	Placing    Kind = "placing"
 	Images     Kind = "images"
 	Slice      Kind = "slice"
@@ -21,6 +20,7 @@ const (
 	Split      Kind = "split"
 	Redirect   Kind = "redirect"
 	Rewrite    Kind = "rewrite"
+	Merge      Kind = "merge"
 	VagueWords Kind = "vague_words"
 	CutBack    Kind = "cut_back"
 	// ByHand is what the user added.
@@ -45,8 +45,7 @@ type Target struct {
 	// Mentions is how often the first family is to stand in the words of a slice or
 	// of a new page's lead section, beside its parts (rule 9.4).
 	Mentions int
-	// Finding is what it comes from, nil for none (rule 11); a move's names the page of the
-	// other place.
+	// Finding is what it comes from, nil for none (rule 11).
 	Finding *finding.Finding
 	// Text is that of a target that the user added.
 	Text string
@@ -93,7 +92,9 @@ func (t *Target) total() {
 }
 
 // Pays reports whether a target may fill hours: it brings something, or mends what is broken, or the user wishes it.
-func (t *Target) Pays() bool { return t.Gain > 0 || t.First || t.Kind == Fix || t.Kind == ByHand }
+func (t *Target) Pays() bool {
+	return t.Gain > 0 || t.First || t.Kind == Fix || t.Kind == CutBack || t.Kind == ByHand
+}
 
 // PerHour returns the gain for an hour of work that a target is ordered by.
 func (t *Target) PerHour() float64 {

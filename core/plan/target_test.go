@@ -199,7 +199,7 @@ func TestPartKinds(t *testing.T) {
 	assert.InDelta(t, 100, sum, 1e-9)
 	assert.InDelta(t, 100, y.Weights.Sum(), 1e-9)
 	assert.InDelta(t, 100, y.Outline.Shares.Sum(), 1e-9)
-	for _, slot := range append(FirstSlots(site.Area), sheet.Body) {
+	for _, slot := range append(sheet.FirstSlots(true), sheet.Body) {
 		assert.Equal(t, slot, placing(slot).Slot)
 	}
 	for _, k := range Kinds() {

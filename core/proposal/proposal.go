@@ -58,6 +58,13 @@ func (p Page) Title(says string) string {
 	return p.H1(says)
 }
 
+// Both returns a title or an H1 that says two phrases, the second one because the page is found by it today; it is not
+// ok where they do not fit (rule 9.2).
+func (p Page) Both(says, kept, between string) (both string, ok bool) {
+	both = p.H1(says) + between + p.H1(kept)
+	return both, utf8.RuneCountInString(both) <= longestTitle
+}
+
 // brand returns the name of the firm without the words of its services at its end: Brindle & Ash.
 func (p Page) brand() string {
 	ofServices := map[string]bool{}

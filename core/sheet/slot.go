@@ -60,3 +60,13 @@ func (s *Slots) add(slot Slot, n int) {
 		s.Total += n
 	}
 }
+
+// FirstSlots returns the slots in which the first family of a page must stand exactly, the address too on a page for
+// one service or town (rule 9.2).
+func FirstSlots(forOneSubject bool) []Slot {
+	slots := []Slot{Title, H1, Subheads, Opening, ImageNames, Alt, Description}
+	if forOneSubject {
+		slots = append(slots, Address)
+	}
+	return slots
+}

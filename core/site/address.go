@@ -104,3 +104,12 @@ func BareAddress(address string) string {
 
 // BareHost returns a host without www.
 func BareHost(host string) string { return strings.TrimPrefix(strings.ToLower(host), "www.") }
+
+// PathOf returns the path of an address with what is asked for, as a person names a page of a site: /masonry/.
+func PathOf(address string) string {
+	u, err := url.Parse(address)
+	if err != nil || u.RequestURI() == "" {
+		return address
+	}
+	return u.RequestURI()
+}

@@ -27,9 +27,9 @@ func (b *Binder) elsewhere(clues Clues) string {
 		return ""
 	}
 	for _, s := range says {
-		if m := townState.FindStringSubmatch(s); m != nil {
-			if at, ok := townBefore(m[1], m[2]); ok && len(place.Regions(m[2])) > 0 {
-				if name := b.barely(at.name); name != "" {
+		if m := place.TownState.FindStringSubmatch(s); m != nil {
+			if at, ok := place.TownBefore(m[1], m[2]); ok && len(place.Regions(m[2])) > 0 {
+				if name := b.barely(at.Name); name != "" {
 					return name
 				}
 			}

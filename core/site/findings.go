@@ -1,6 +1,7 @@
 package site
 
 import (
+	"maps"
 	"slices"
 	"strings"
 
@@ -56,7 +57,8 @@ func (f *finder) findAll() {
 		f.allServices(i)
 	}
 	f.missing()
-	f.sameService(copies)
+	f.unlinked(f.sameSubject(copies))
+	f.undescribed()
 	for _, dead := range f.s.Dead {
 		typ := finding.DeadLink
 		if dead.Soft {
@@ -152,15 +154,21 @@ func (f *finder) missing() {
 	}
 }
 
-// sameService finds pages for a service that another page is for already: they stand in each other's way
-// (rule 11). Of these the page is the one of which most says so.
-func (f *finder) sameService(copies map[int]bool) {
-	first := map[[2]string]int{} // by service and place
+// sameSubject finds pages for a service or a town that another page is for already: they stand in each other's way
+// (rules 9.1, 11). Of these the page is the one of which most says so; it returns the others, with the copies.
+func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
+	yield = maps.Clone(copies)
+	type subject struct {
+		kind           Kind
+		service, place string
+	}
+	first := map[subject]int{}
 	for i, p := range f.tree.Pages {
-		if p.Kind != Service || p.Service == "" || copies[i] || f.s.Visited[i].Page == nil {
+		service := p.Kind == Service && p.Service != ""
+		if !service && (p.Kind != Area || p.Place == "") || copies[i] || f.s.Visited[i].Page == nil {
 			continue
 		}
-		subject := [2]string{p.Service, p.Place}
+		subject := subject{p.Kind, p.Service, p.Place}
 		at, had := first[subject]
 		if !had {
 			first[subject] = i
@@ -169,9 +177,15 @@ func (f *finder) sameService(copies map[int]bool) {
 		if f.holds(i, at) {
 			first[subject], at, i = i, i, at
 		}
-		f.add(finding.Finding{Type: finding.SameService, URL: f.tree.Pages[i].URL, Other: f.tree.Pages[at].URL,
-			Services: []string{p.Service}})
+		yield[i] = true
+		found := finding.Finding{Type: finding.SameService, URL: f.tree.Pages[i].URL, Other: f.tree.Pages[at].URL,
+			Place: p.Place}
+		if service {
+			found.Services = []string{p.Service}
+		}
+		f.add(found)
 	}
+	return yield
 }
 
 // holds reports whether of two pages for a service the first is the page: the one of which more names it,
@@ -183,11 +197,12 @@ func (f *finder) holds(i, at int) bool {
 	return f.s.Visited[i].Page.Words.Copy > f.s.Visited[at].Page.Words.Copy
 }
 
-// named counts how much of title, h1 and address name the service of a page.
+// named counts how much of title, h1 and address name the service of a page, or its town.
 func (f *finder) named(i int) (n int) {
-	v, service := f.s.Visited[i], f.tree.Pages[i].Service
+	v, p := f.s.Visited[i], f.tree.Pages[i]
 	for _, s := range []string{v.Page.Title, v.Page.H1(), LastOf(v.URL)} {
-		if f.s.Binder.Service(s) == service {
+		if p.Kind == Area && slices.Contains(f.s.Binder.Places(s), p.Place) ||
+			p.Kind == Service && f.s.Binder.Service(s) == p.Service {
 			n++
 		}
 	}
@@ -281,14 +296,14 @@ func (f *finder) bodyPlaces(i int, own string) {
 func (f *finder) wrongTowns(i int, own string) {
 	v := f.s.Visited[i]
 	check := func(where finding.Where, s string) {
-		for _, m := range townState.FindAllStringSubmatch(s, -1) {
-			at, ok := townBefore(m[1], m[2])
+		for _, m := range place.TownState.FindAllStringSubmatch(s, -1) {
+			at, ok := place.TownBefore(m[1], m[2])
 			if !ok || len(place.Regions(m[2])) == 0 || m[2] != strings.ToUpper(m[2]) || !meansState(m[0], m[2], s) {
 				continue
 			}
-			ours := slices.ContainsFunc(f.s.Places, func(p place.Place) bool { return endsWith(at.name, p.Name) })
-			if !ours && !endsWith(at.name, own) {
-				f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: at.name + ", " + at.state,
+			ours := slices.ContainsFunc(f.s.Places, func(p place.Place) bool { return endsWith(at.Name, p.Name) })
+			if !ours && !endsWith(at.Name, own) {
+				f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: at.Name + ", " + at.State,
 					Where: where, Texts: []string{text.Collapse(s)}})
 			}
 		}

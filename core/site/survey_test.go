@@ -53,8 +53,12 @@ func faultless() []draft {
 	of := func(path, title, h1 string, words int) draft {
 		return draft{path: path, title: title, h1: h1, body: prose(title, words) + phone, links: 3}
 	}
+	home := of("/", "Chimney sweep Tarn Harbor", "Chimney sweep in Tarn Harbor", 900)
+	home.body += `<p><a href="/flue-liners/">Flue liners</a></p><p><a href="/masonry/">Chimney repair</a></p>`
+	home.head = `<script type="application/ld+json">{"@context":"https://schema.org","@type":"LocalBusiness",` +
+		`"name":"Brindle","telephone":"207-555-0134"}</script>`
 	return []draft{
-		of("/", "Chimney sweep Tarn Harbor", "Chimney sweep in Tarn Harbor", 900),
+		home,
 		of("/flue-liners/", "Flue liner installation in Tarn Harbor", "Flue liners", 400),
 		of("/masonry/", "Chimney repair and masonry", "Chimney repair", 400),
 		of("/areas/ostrey/", "Chimney sweep Ostrey", "Chimney sweep in Ostrey", 420),
@@ -167,6 +171,15 @@ func TestPlantedFaults(t *testing.T) {
 			find(l, "/about/").body += "<p>Lorem ipsum dolor sit amet, consectetur adipiscing elit.</p>"
 			return l
 		},
+		finding.NoHomeLink: func(l []draft) []draft {
+			find(l, "/").body = strings.ReplaceAll(find(l, "/").body, ">Flue liners<", ">Read more<")
+			return l
+		},
+		finding.NoBusinessData: func(l []draft) []draft { find(l, "/").head = ""; return l },
+		finding.SameService: func(l []draft) []draft {
+			return append(l, draft{path: "/liners/", title: "Flue liner installation", h1: "Liners", links: 3,
+				body: prose("Stainless flues", 390)})
+		},
 		finding.PhoneNotLinked: func(l []draft) []draft {
 			for i := range l {
 				l[i].body = strings.ReplaceAll(l[i].body, `<a href="tel:+12075550134">207-555-0134</a>`, "207-555-0134")
@@ -189,6 +202,9 @@ func TestPlantedFaults(t *testing.T) {
 		}
 		if slices.Contains(names, finding.SecondCopy) && slices.Contains(names, finding.ThinPage) {
 			t.Skip("the copy would not be one any more")
+		}
+		if slices.Contains(names, finding.SameService) && slices.Contains(names, finding.ThinPage) {
+			t.Skip("the other page would be the one that stays")
 		}
 		for _, name := range names {
 			list = faults[name](list)

@@ -38,8 +38,10 @@ type Figures struct {
 	OutlierFactor float64
 	// The beat is the mark and the larger of BeatWords and BeatPercent.
 	BeatWords, BeatPercent float64
-	// Step is what targets are rounded up to, and what is not worth writing.
+	// Step is what targets are rounded up to.
 	Step int
+	// WriterPercent of the guideline's start are handed in at least, however large the frame is (rule 8.6).
+	WriterPercent float64
 }
 
 // Rules are what word targets are worked out by (Y).
@@ -54,7 +56,8 @@ func StandardRules() Rules {
 	return Rules{
 		Home:    Guideline{Low: 1500, High: 2000, Ceiling: 2500},
 		Service: Guideline{Low: 500, High: 750, Ceiling: 1200},
-		Figures: Figures{Mark: Strongest, OutlierFactor: 2.5, BeatWords: 100, BeatPercent: 15, Step: 50},
+		Figures: Figures{Mark: Strongest, OutlierFactor: 2.5, BeatWords: 100, BeatPercent: 15, Step: 50,
+			WriterPercent: 70},
 	}
 }
 

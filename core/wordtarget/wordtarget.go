@@ -16,7 +16,7 @@ type Target struct {
 	Target, ToWrite int
 	// Hold reports whether the page has enough: the work is placement.
 	Hold bool
-	// Writer is the copy to hand in: the target less the page's Frame (rule 8.6).
+	// Writer is the copy to hand in: the target less the page's Frame, but a part of the guideline at least (rule 8.6).
 	Writer, Frame int
 	// Mark is the rivals' figure to beat, 0 without rivals; MarkOf is the index of
 	// the rival whose figure it is, else -1.
@@ -74,13 +74,18 @@ func (y Rules) Of(kind site.Kind, client, frame int, rivals []int) Target {
 		t.Target, t.Rule = g.Ceiling, ByCeiling
 	}
 	t.BeatsMark = float64(t.Target) > t.Mark
-	t.ToWrite = t.Target - client
-	if client >= g.Low && float64(client) > t.Mark || t.ToWrite < y.Step {
+	t.Writer = max(t.Target-frame, int(math.Ceil(float64(g.Low)*y.WriterPercent/100-1e-9)))
+	switch t.ToWrite = t.Target - client; {
+	case client <= frame: // there is no copy yet
+		t.ToWrite = t.Writer
+	case client >= g.Low && float64(client) > t.Mark || t.ToWrite < leastToWrite:
 		t.Hold, t.ToWrite = true, 0
 	}
-	t.Writer = max(0, t.Target-frame)
 	return t
 }
+
+// leastToWrite is under how many missing words a page has enough: no section to write is shorter (rules 8.5, 10.1).
+const leastToWrite = 60
 
 // mark picks the rivals' figure to beat (rule 8.2).
 func (y Rules) mark(rivals []int, g Guideline) (mark float64, of int, aside []int) {

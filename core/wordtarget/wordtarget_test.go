@@ -53,6 +53,11 @@ func TestTarget(t *testing.T) {
 	got := y.Of(site.Home, 545, 114, []int{1720})
 	assert.Equal(t, 1886, got.Writer)
 	assert.Equal(t, 0, got.MarkOf)
+	made := y.Of(site.Service, 900, 900, nil)
+	assert.False(t, made.Hold, "menus are no page")
+	assert.Equal(t, []int{350, 350}, []int{made.Writer, made.ToWrite}, "70 % of what the guideline starts at")
+	held := y.Of(site.Home, 1441, 0, nil)
+	assert.True(t, held.Hold, "59 words are no section")
 }
 
 // Home, service and area pages have word targets, no others (rule 8.1).
@@ -88,8 +93,11 @@ func TestProperties(t *testing.T) {
 		got, g := y.Of(kind, client, 50, rivals), y.Guideline(kind)
 		assert.True(t, g.Low <= got.Target && got.Target <= g.Ceiling)
 		assert.True(t, got.Hold == (got.ToWrite == 0))
-		if !got.Hold {
+		if client <= 50 {
+			assert.Equal(t, got.Writer, got.ToWrite, "nothing but a frame")
+		} else if !got.Hold {
 			assert.Equal(t, got.Target, client+got.ToWrite)
+			assert.GreaterOrEqual(t, got.ToWrite, 60)
 		}
 		if got.Rule != ByCeiling {
 			assert.GreaterOrEqual(t, float64(got.Target), got.Beat)

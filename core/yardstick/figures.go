@@ -215,6 +215,7 @@ func (y *Yardstick) ofWords(t *table) {
 	t.fraction("words.beat_words", "8.3", WordCount, 0, 10_000, &w.Words.BeatWords)
 	t.fraction("words.beat_percent", "8.3", Percent, 0, 500, &w.Words.BeatPercent)
 	t.whole("words.step", "8.4", WordCount, 1, 1000, &w.Words.Step)
+	t.fraction("words.writer_percent", "8.6", Percent, 0, 100, &w.Words.WriterPercent)
 }
 
 func (y *Yardstick) ofTargets(t *table) {
@@ -236,18 +237,20 @@ func (y *Yardstick) ofTargets(t *table) {
 		{"phrase", &minutes.Phrase},
 		{"image_name", &minutes.ImageName}, {"alt", &minutes.Alt}, {"new_page", &minutes.NewPage},
 		{"place", &minutes.Place},
-		{"redirect", &minutes.Redirect}, {"move", &minutes.Move}, {"fix", &minutes.Fix}} {
+		{"redirect", &minutes.Redirect}, {"merge", &minutes.Merge}, {"fix", &minutes.Fix},
+		{"https", &minutes.Secure}, {"structured_data", &minutes.Data}, {"testimonial", &minutes.Testimonial},
+		{"listing", &minutes.Listing}, {"cut_back", &minutes.CutBack}} {
 		t.fraction("minutes."+m.key, "12.3", Minutes, 0, 10_000, m.at)
 	}
 	t.whole("phrases.words_per_family", "9.3", WordCount, 1, 10_000, &r.WordsPerFamily)
 	t.whole("phrases.title_start", "9.2", Letters, 1, 500, &r.TitleStart)
 	t.whole("images.carrying_home", "10.2", Count, 0, 100, &r.CarryingHome)
 	t.whole("images.carrying_other", "10.2", Count, 0, 100, &r.CarryingOther)
-	t.fraction("phrases.rate.usual", "9.4", Rate, 0, 100, &r.Usual)
-	t.fraction("phrases.rate.least", "9.4", Rate, 0, 100, &r.Least)
-	t.fraction("phrases.rate.most", "9.4", Rate, 0, 100, &r.Most)
-	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.PerTokens)
-	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Density)
+	t.fraction("phrases.rate.usual", "9.4", Rate, 0, 100, &r.Rate.Usual)
+	t.fraction("phrases.rate.least", "9.4", Rate, 0, 100, &r.Rate.Least)
+	t.fraction("phrases.rate.most", "9.4", Rate, 0, 100, &r.Rate.Most)
+	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.Rate.PerTokens)
+	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Rate.Density)
 	y.ofOutline(t)
 	t.list = append(t.list, figure{Figure: Figure{Key: "phrases.frames", Rule: "9.2", Unit: Lines, Most: 60},
 		lines: &r.Frames})

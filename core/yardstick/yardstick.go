@@ -37,10 +37,17 @@ func Standard() Yardstick {
 type Changes map[string]string
 
 // Of returns the standard yardstick with changes over it, the later over the earlier: the
-// workspace's and a client's own. Those that contradict one another by now are left out.
+// workspace's and a client's own. Those that contradict one another by now are left out, and those of figures that
+// are no more.
 func Of(changes ...Changes) Yardstick {
 	y := Standard()
+	known := map[string]bool{}
+	for _, f := range y.figures() {
+		known[f.Key] = true
+	}
 	for _, c := range changes {
+		c = maps.Clone(c)
+		maps.DeleteFunc(c, func(key, _ string) bool { return !known[key] })
 		if changed, err := y.With(c); err == nil {
 			y = changed
 		}
@@ -83,7 +90,7 @@ func (y Yardstick) agrees() error {
 	if sum := y.Target.Outline.Shares.Sum(); sum < 99.95 || sum > 100.05 {
 		return SharesNotHundred.New(strconv.FormatFloat(sum, 'f', -1, 64))
 	}
-	if y.Target.Rates.Least > y.Target.Rates.Most {
+	if y.Target.Rate.Least > y.Target.Rate.Most {
 		return RatesBackward.New()
 	}
 	return nil

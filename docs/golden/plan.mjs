@@ -36,8 +36,10 @@ function wordTarget(page) {
   const beat = mark ? mark + Math.max(100, (mark * 15) / 100) : 0
   const target = Math.min(Math.ceil(Math.max(low, beat) / 50 - 1e-9) * 50, ceiling)
   const missing = target - seen
-  const hold = (seen >= low && seen > mark) || missing < 50
-  return { target, write: hold ? 0 : missing, low, writer: Math.max(0, target - page.frame) }
+  const writer = Math.max(target - page.frame, 0.7 * low)
+  if (!page.there) return { target, write: writer, low, writer }
+  const hold = (seen >= low && seen > mark) || missing < 60
+  return { target, write: hold ? 0 : missing, low, writer }
 }
 
 const gainOf = (list, factor) => ({
@@ -58,6 +60,19 @@ function bodyCounts(page, words, first) {
   return { all, today }
 }
 
+const smallWords = 'a an and at by for from in near of on or our the to with your'.split(' ')
+const content = (s) => (s.toLowerCase().replaceAll('&', ' and ').match(/[\p{L}\p{Nd}]+/gu) ?? []).filter((t) => !smallWords.includes(t)).join(' ')
+
+/** Rule 9.2: title and h1 hold a family also where small words stand between; what leads today stays in them. */
+function inHead(page, family, slot) {
+  if (!page[slot]) return { held: false, leads: false }
+  const says = ` ${content(page[slot])} `
+  return {
+    held: [family, ...family.members].some((m) => says.includes(` ${content(m.text)} `)),
+    leads: family.position > 0 && family.position <= 3 && (family.exact[slot] || family.loose[slot]),
+  }
+}
+
 /** Rules 9.2 and 9.4: the parts of the page's first family in page, head and text. */
 function firstParts(page, words, first) {
   const parts = []
@@ -67,6 +82,11 @@ function firstParts(page, words, first) {
     let missing = share(first, slot)
     if (slot === 'title' && first.exact.title && first.title_at >= 60) missing = 0.5
     if (slot === 'h1' && !missing && first.lead_missing_in_head) missing = 0.5
+    if (['title', 'h1'].includes(slot)) {
+      const { held, leads } = inHead(page, first, slot)
+      if (leads) continue
+      if (missing === 0.5 && held && !first.exact[slot]) continue
+    }
     if (!missing) continue
     if (slot === 'h1' || slot === 'opening') planned += missing === 1 && !first.exact[slot] ? 1 : 0
     const redirect = slot === 'address' && page.there ? 5 : 0
@@ -125,7 +145,25 @@ function imageParts(page) {
   return parts
 }
 
-const hiding = ['noindex', 'placeholder_text', 'http_beside_https'].map((t) => `fix: ${t}`)
+const hiding = ['noindex', 'placeholder_text', 'http_beside_https', 'http_only'].map((t) => `fix: ${t}`)
+
+/** Rule 11: the pages that a page is to link to: its service pages for the home page, orphans for that of their service. */
+function linksFrom(page, client) {
+  const from = (p, type) => {
+    const own = client.pages.find((o) => o !== p && type === 'orphan' && o.kind === 'service' && o.there && p.service && o.service === p.service)
+    return own ?? client.pages.find((o) => o.kind === 'home')
+  }
+  return client.pages.filter((p) => p.kind !== 'other' && p.findings.some(({ type }) => ['orphan', 'no_home_link'].includes(type) && from(p, type) === page))
+}
+
+/** Rule 11: what half of the rivals' pages have and the page has not. */
+function lacks(page) {
+  if (!page.there || !kinds.includes(page.kind) || page.findings.some((f) => ['second_copy', 'same_service'].includes(f.type))) return []
+  return [['testimonials', 'no_testimonial', 10], ['calls', 'no_call_to_act', 5]].filter(([what]) => {
+    const have = page.rivals_say.filter((r) => r[what]).length
+    return have && have * 2 >= page.rivals_say.length && !page.says[what]
+  })
+}
 
 /** Rules 5.2, 5.3 and 11: what the findings on a page ask for. */
 function repairs(page, client) {
@@ -134,18 +172,23 @@ function repairs(page, client) {
     out[key] ??= { kind, key, minutes: 0, fix: kind === 'fix', hides: hiding.includes(key), ...more }
     out[key].minutes += minutes
   }
+  const minutesOf = { noindex: 5, placeholder_text: 5, http_beside_https: 5, phone_not_linked: 5, http_only: 60, no_business_data: 20 }
   for (const { type, words } of page.findings) {
-    if (['noindex', 'placeholder_text', 'http_beside_https', 'phone_not_linked'].includes(type)) put('fix', `fix: ${type}`, 5)
+    if (minutesOf[type]) put('fix', `fix: ${type}`, minutesOf[type])
+    if (type === 'same_service') put('merge', 'merge', 30, { stays: words[0] })
     if (type === 'dead_link') put('fix', 'fix: dead_link', 3)
     if (type === 'place_contradiction') put('fix', 'fix: place_contradiction', 3)
     if (type === 'vague_area_words' && client.towns) put('vague_words', 'vague_words', 5)
-    if (type === 'second_copy') put('redirect', 'redirect', 15)
+    if (type === 'second_copy') put('redirect', 'redirect', 15, { stays: words[0] })
     if (type === 'all_services_page') {
       const makes = client.pages.filter((p) => p.kind === 'service' && words.includes(p.service) && !p.there).map((p) => p.key)
       if (makes.length) put('split', 'split', 15, { makes })
     }
     if (type === 'only_places_differ') put('rewrite', 'rewrite', page.copy / 5)
   }
+  for (const _ of linksFrom(page, client)) put('fix', 'fix: no_home_link', 5)
+  for (const [, type, minutes] of lacks(page)) put('fix', `fix: ${type}`, minutes)
+  if (page.kind === 'home') for (const _ of new Set(client.directories)) put('fix', 'fix: directory_ahead', 20)
   return Object.values(out)
 }
 
@@ -216,7 +259,7 @@ function targetsOf(page, client) {
     add('slice', key, s.parts, { words: s.words, lead: s.lead, standing: ['about', 'towns'].includes(s.section.kind), needs: ['first', ...(s.lead ? [] : ['lead'])] })
   }
   for (const r of repairs(page, client)) {
-    add(r.kind, r.key, [{ gain: 0, rank: 0, minutes: r.minutes }], { fix: r.fix, hides: r.hides, needs: r.fix ? [] : ['first'], makes: r.makes ?? [] })
+    add(r.kind, r.key, [{ gain: 0, rank: 0, minutes: r.minutes }], { fix: r.fix, hides: r.hides, stays: r.stays, needs: r.fix ? [] : ['first'], makes: r.makes ?? [] })
   }
   return out.map((t) => ({ ...t, low: words.low, seen: page.there ? page.seen : 0, kindOfPage: page.kind, address: page.url }))
 }
@@ -230,11 +273,15 @@ function shared(targets, client) {
     left[t.page][1] -= t.rank
   }
   for (const t of targets) {
-    const percent = { redirect: 10, vague_words: 3 }[t.kind]
+    const percent = { redirect: 10, merge: 10, split: 10, rewrite: 10, vague_words: 3 }[t.kind]
     if (!percent) continue
-    const of = t.kind === 'redirect' ? client.pages.find((p) => p.kind === 'home').key : t.page
-    const first = client.pages.find((p) => p.key === of).families[0]
+    // Of the page that takes its place, else of its own, else of the home page.
+    const home = client.pages.find((p) => p.kind === 'home')
+    let page = t.stays ? client.pages.find((p) => p.url === t.stays) : client.pages.find((p) => p.key === t.page)
+    if (!page?.families.length && t.kind !== 'vague_words') page = home
+    const first = page?.families[0]
     if (!first) continue
+    const of = page.key
     const upTo = (share, most) => Math.max(0, Math.min(share, most))
     t.gain = upTo((first.gain * percent) / 100, left[of][0])
     t.rank = upTo((first.rank * percent) / 100, left[of][1])

@@ -23,8 +23,11 @@ export function sections(page, words) {
     for (const s of rest) s.need += (n * s.need) / all
     return rest.length > 0
   }
-  const over = lead.need - 250
-  if (over > 0 && spread(lead, over)) lead.need -= over
+  const bound = () => {
+    const over = lead.need - 250
+    if (over > 0 && spread(lead, over)) lead.need -= over
+  }
+  bound()
   // Services of under 60 words become one list, those of most gain first, 20 to 50 words each.
   const short = list.filter((s) => s.kind === 'service' && !s.there && s.need > 0 && s.need < 60)
   const together = sum(short.map((s) => s.need))
@@ -45,6 +48,7 @@ export function sections(page, words) {
     lead.need += least.need
     least.need = 0
   }
+  bound() // it holds in the end too: an opening in two parts is none
   if (lead.need < 60) {
     const longest = list.reduce((x, y) => (y.need > x.need ? y : x), lead)
     if (longest !== lead) {

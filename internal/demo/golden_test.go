@@ -10,6 +10,8 @@ import (
 	"strconv"
 	"testing"
 
+	besides "inktally/core/beside"
+	"inktally/core/copy"
 	"inktally/core/cutline"
 	"inktally/core/finding"
 	"inktally/core/plan"
@@ -72,7 +74,7 @@ var stories = map[string]func(*testing.T, *targets.Worked){
 				words += p.Words
 			}
 		}
-		assert.GreaterOrEqual(t, words, 300)
+		assert.GreaterOrEqual(t, words, 250)
 		services := 0
 		for _, x := range ofKind(eight, plan.NewPage) {
 			if w.Pages[x.Page].Page.Kind == site.Service {
@@ -150,7 +152,7 @@ func wordsOf(f finding.Finding) []string {
 		return append([]string{f.Place, string(f.Where)}, f.Texts...)
 	case finding.ThinPage:
 		return []string{strconv.Itoa(f.Words), strconv.Itoa(f.Least)}
-	case finding.SecondCopy, finding.OnlyPlacesDiffer:
+	case finding.SecondCopy, finding.OnlyPlacesDiffer, finding.SameService:
 		return []string{f.Other}
 	case finding.AllServices, finding.ServiceNoPage:
 		return f.Services
@@ -168,7 +170,13 @@ func figuresOf(w *targets.Worked) map[string]any {
 		towns = max(towns, len(p.Topics.Towns))
 		pages = append(pages, pageFigures(w, p))
 	}
-	return map[string]any{"towns": towns, "pages": pages}
+	directories := []string{}
+	for _, f := range w.From.Findings {
+		if f.Type == finding.DirectoryAhead {
+			directories = append(directories, f.URL)
+		}
+	}
+	return map[string]any{"towns": towns, "pages": pages, "directories": directories}
 }
 
 func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
@@ -208,6 +216,18 @@ func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 		}
 	}
 	out["findings"] = findings
+	says := func(c *sheet.Column) map[string]any {
+		return map[string]any{"testimonials": c.Page.Details().Testimonials,
+			"calls": besides.CallsToAct(c.Page, copy.Of("en").Calls)}
+	}
+	if p.Client != nil {
+		out["title"], out["h1"], out["says"] = p.Client.Page.Title, p.Client.Page.H1(), says(p.Client)
+	}
+	rivalsSay := []any{}
+	for _, r := range p.Rivals {
+		rivalsSay = append(rivalsSay, says(r))
+	}
+	out["rivals_say"] = rivalsSay
 	return out
 }
 
@@ -237,7 +257,7 @@ func familyFigures(p plan.Aim, f plan.Stake) map[string]any {
 		}
 		members = append(members, map[string]any{"text": m.Text, "share": m.Share, "there": there})
 	}
-	return map[string]any{"key": f.Key, "service": f.Service, "place": f.Place,
+	return map[string]any{"key": f.Key, "text": f.Text, "position": f.Position, "service": f.Service, "place": f.Place,
 		"tokens": len(text.Tokens(f.Text)), "gain": f.Gain, "known": f.Known,
 		"exact": slots(placed.Exact),
 		"loose": slots(placed.Loose), "in_copy": placed.InCopy, "title_at": at, "rivals": rivals, "members": members,

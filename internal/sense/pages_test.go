@@ -71,9 +71,34 @@ var pageChecks = []check{
 		})
 	}},
 	{"a town that is wrong in a title, h1, address or alt is replaced, not moved", func(c *client) []string {
-		return append(c.lines(func(x view.Target) bool { return x.Kind == view.TargetKind(plan.Move) }),
-			c.parts(func(x view.Target, p view.Part) bool { return !holds(p.Before, c.town(c.page(x.Page))) },
-				view.PartKind(plan.WrongPlace))...)
+		return c.parts(func(x view.Target, p view.Part) bool { return !holds(p.Before, c.town(c.page(x.Page))) },
+			view.PartKind(plan.WrongPlace))
+	}},
+	{"a page that is to be redirected or merged gets no other work but fixes", func(c *client) []string {
+		gone := map[string]bool{}
+		c.lines(func(x view.Target) bool {
+			gone[x.Page] = gone[x.Page] || x.Kind == view.TargetKind(plan.Merge) ||
+				x.Kind == view.TargetKind(plan.Redirect)
+			return false
+		})
+		return c.lines(func(x view.Target) bool {
+			return gone[x.Page] && x.Kind != view.TargetKind(plan.Merge) && x.Kind != view.TargetKind(plan.Redirect) &&
+				x.Kind != view.TargetKind(plan.Fix)
+		})
+	}},
+	{"a page is linked from another one, by words of what it is for", func(c *client) []string {
+		return c.parts(func(x view.Target, p view.Part) bool {
+			from := c.page(x.Page)
+			return p.Pencil == "" || from.URL != "" && strings.Contains(p.Before, " "+from.URL+" ")
+		}, view.PartKind(plan.AddLink))
+	}},
+	{"each directory is asked for once", func(c *client) []string {
+		var names []string
+		c.parts(func(_ view.Target, p view.Part) bool {
+			names = append(names, p.Before)
+			return false
+		}, view.PartKind(plan.Listing))
+		return twice(names)
 	}},
 	{"every service has a page, or is planned as one", func(c *client) (bad []string) {
 		for i, s := range c.ground.Services {

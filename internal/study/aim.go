@@ -7,9 +7,9 @@ import (
 	"strings"
 
 	"inktally/core/book"
+	"inktally/core/imagename"
 	"inktally/core/intent"
 	"inktally/core/outline"
-	"inktally/core/place"
 	"inktally/core/plan"
 	"inktally/core/site"
 	"inktally/core/stats"
@@ -124,6 +124,9 @@ func (c *Comparison) family(f book.Family) plan.Stake {
 	if out.Place == c.Home().Name {
 		out.Place = ""
 	}
+	if f.Position != nil {
+		out.Position = *f.Position
+	}
 	for _, m := range c.Members[f.Key] {
 		if m.Wanted {
 			out.Members = append(out.Members, plan.Member{Text: m.Text, Searches: *m.Volume, Share: m.Share})
@@ -158,25 +161,11 @@ func (k *Known) frame() int {
 
 // wishes returns what image names may say beyond the families (rule 4.3).
 func (c *Comparison) wishes() []string {
-	home, ok := place.Home(c.Places)
-	if !ok {
-		return nil
-	}
-	var out []string
-	for i, service := range c.Services {
-		if service.Name == c.Page.Service || c.Page.Service == "" && i == 0 {
-			out = append(out, service.Name+" "+cmp.Or(c.Page.Place, home.Name))
+	var towns []string
+	for _, q := range c.Pages {
+		if q.Kind == site.Area {
+			towns = append(towns, q.Place)
 		}
 	}
-	if c.Page.Kind == site.Home && len(c.Services) > 0 {
-		for _, p := range c.Places {
-			own := slices.ContainsFunc(c.Pages, func(q store.Page) bool {
-				return q.Kind == site.Area && q.Place == p.Name
-			})
-			if p.Name != home.Name && !own {
-				out = append(out, c.Services[0].Name+" "+p.Name)
-			}
-		}
-	}
-	return out
+	return imagename.Wishes(c.Page.Kind == site.Home, c.Page.Service, c.Page.Place, c.Services, c.Places, towns)
 }

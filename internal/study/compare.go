@@ -9,6 +9,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/place"
 	"inktally/core/plan"
+	"inktally/core/profile"
 	"inktally/core/reading"
 	"inktally/core/sheet"
 	"inktally/core/site"
@@ -223,7 +224,7 @@ func (c *Comparison) named() []place.Place {
 	if len(c.Places) > 0 || c.Client.Column == nil || len(c.Families) == 0 {
 		return c.Places
 	}
-	return []place.Place{site.ProfileOf(c.Client.Column.Page, c.Families[0].Lead().Text).Town}
+	return []place.Place{profile.Of(c.Client.Column.Page, c.Families[0].Lead().Text).Town}
 }
 
 // Entry finds a side by its rival's lineup entry, the client's for 0, its draft by

@@ -3,6 +3,7 @@ package study
 import (
 	"slices"
 
+	"inktally/core/finding"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/internal/store"
@@ -98,6 +99,14 @@ func (k *Known) SearchRivals() []store.Entry {
 				out = append(out, e)
 			}
 		}
+	}
+	return out
+}
+
+// directories returns those that hold high places of the client's searches, those of the main one first.
+func (k *Known) directories() (out []finding.Finding) {
+	for _, l := range append([]store.Lineup{k.MainLineup()}, k.Lineups...) {
+		out = append(out, lineup.Directories(l.Phrase, store.Results(k.EntriesOf(l.ID)))...)
 	}
 	return out
 }

@@ -47,6 +47,7 @@ func (k *Known) makeWhole(ctx context.Context) (w *Whole, err error) {
 		}
 	}
 	w.Findings, err = k.findings(ctx, w.Site)
+	w.Findings = append(slices.Clone(w.Findings), k.directories()...)
 	return w, err
 }
 

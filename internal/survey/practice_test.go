@@ -78,6 +78,7 @@ func TestPractice(t *testing.T) {
 	}
 	assert.ElementsMatch(t, []string{
 		"second_copy /index.html", "placeholder_text /", "vague_area_words /", "phone_not_linked /", "thin_page /",
+		"no_business_data /",
 		"all_services_page /services.html",
 		"thin_page /pell-crossing.html", "place_contradiction /pell-crossing.html subhead",
 		"place_contradiction /pell-crossing.html image", "dead_link /specials.html",

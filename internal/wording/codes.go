@@ -1,6 +1,7 @@
 package wording
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -110,8 +111,20 @@ func Missed(m site.Missed) string {
 	return "the site did not answer"
 }
 
+// plainFindings are the findings that are said in the same words of every page.
+var plainFindings = map[finding.Type]string{
+	finding.Orphan:          "no page links to it",
+	finding.HTTPBesideHTTPS: "the site answers by http and by https",
+	finding.HTTPOnly:        "the site answers by http alone: browsers call it not secure",
+	finding.NoBusinessData:  "no page describes the business in structured data",
+	finding.DrawnByScript:   "drawn by script: read it as rendered",
+}
+
 // Finding words what is wrong with a page or a site.
 func Finding(f finding.Finding) string {
+	if says, ok := plainFindings[f.Type]; ok {
+		return says
+	}
 	switch f.Type {
 	case finding.SecondCopy:
 		return "the same text as " + f.Other
@@ -123,20 +136,20 @@ func Finding(f finding.Finding) string {
 		return quoted(strings.Join(f.Services, ", ")) + " has no page of its own"
 	case finding.ThinPage:
 		return Count(f.Words, "word", "") + " of copy, fewer than " + Number(f.Least)
-	case finding.Orphan:
-		return "no page links to it"
 	case finding.DeadLink:
 		return fmt.Sprintf("linked as %s on %s: %d", quoted(f.Label), f.Other, f.Status)
 	case finding.SoftNotFound:
 		return fmt.Sprintf("linked as %s on %s: answers, but says that the page is not there", quoted(f.Label), f.Other)
 	case finding.SameService:
-		return "for " + strings.Join(f.Services, ", ") + " like " + f.Other
-	case finding.HTTPBesideHTTPS:
-		return "the site answers by http and by https"
-	case finding.HTTPOnly:
-		return "the site answers by http alone"
-	case finding.DrawnByScript:
-		return "drawn by script: read it as rendered"
+		return "for " + cmp.Or(strings.Join(f.Services, ", "), f.Place) + ", as " + f.Other + " is"
+	case finding.NoHomeLink:
+		return "the home page does not link to it by a word of " + quoted(strings.Join(f.Services, ", "))
+	case finding.NoTestimonial:
+		return shareOf(f.Have, f.Of) + " a testimonial here"
+	case finding.NoCallToAct:
+		return shareOf(f.Have, f.Of) + " a call to action here"
+	case finding.DirectoryAhead:
+		return fmt.Sprintf("organic %d for %s", f.Position, quoted(f.Text()))
 	case finding.PlaceWrong:
 		if f.Where == finding.InBody {
 			return fmt.Sprintf("%s is named %s in the text", f.Place, Count(f.Times, "time", ""))

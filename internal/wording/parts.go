@@ -8,6 +8,7 @@ import (
 	"inktally/core/finding"
 	"inktally/core/plan"
 	"inktally/core/sheet"
+	"inktally/core/site"
 )
 
 // PartSays is a part of a target in words: an instruction, and what there is now.
@@ -32,7 +33,7 @@ var partKinds = map[plan.PartKind]partWords{
 	plan.MenuEntry: {"Menu", "add this page to the menu", ""},
 	plan.HomeLink:  {"Link", "link to it from the home page", ""},
 	plan.Repair:    {name: "Fix"}, plan.WrongPlace: {name: "Wrong town"},
-	plan.DeadLink: {name: "Dead link"},
+	plan.DeadLink: {name: "Dead link"}, plan.AddLink: {name: "Internal link"}, plan.Listing: {name: "Directory"},
 }
 
 // PartName words a kind of part as a label.
@@ -62,6 +63,10 @@ func (w Teller) Part(t *plan.Target, p *plan.Part) PartSays {
 		says.Before = w.wrongPlace(p)
 	case plan.DeadLink:
 		says.Before = "point " + quoted(p.Finding.Label) + " to a page that exists, or remove the link"
+	case plan.AddLink:
+		says.Before, says.Pencil = "link to "+site.PathOf(p.Finding.URL)+" with the words", w.Display(p.Finding.Label)
+	case plan.Listing:
+		says.Before = "get listed in " + p.Finding.Label
 	case plan.Repair:
 		says.Before = w.Instruct(t).Before
 		if p.Limit != nil {
@@ -114,7 +119,7 @@ func (w Teller) partEvidence(p *plan.Part) string {
 		return ""
 	case p.Kind == plan.DeadLink:
 		return p.Finding.URL + " is not there"
-	case p.Kind == plan.WrongPlace:
+	case p.Kind == plan.WrongPlace, p.Kind == plan.AddLink, p.Kind == plan.Listing:
 		return Finding(*p.Finding)
 	case p.Limit != nil:
 		return fmt.Sprintf("there %s now", Count(p.Limit.Now, "time", ""))

@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"inktally/core/plan"
@@ -66,7 +67,7 @@ func recapPages(m recap.Imperative, c RecapCase) RecapSays {
 		parts = append(parts, Count(counts[k], string(k)+" page", ""))
 	}
 	if len(parts) == 0 {
-		return RecapSays{"Redirect or rewrite " + onPages(c.Names), c.Teller.Evidence(m.Targets[0])}
+		return RecapSays{joining(m) + " " + onPages(c.Names), c.Teller.Evidence(m.Targets[0])}
 	}
 	most, known := 0, c.Made[0].Sites
 	for _, p := range c.Made {
@@ -79,6 +80,20 @@ func recapPages(m recap.Imperative, c RecapCase) RecapSays {
 		evidence += fmt.Sprintf(" · up to %d of %s have one", most, Count(known, "rival", ""))
 	}
 	return RecapSays{"Make " + strings.Join(parts, " and "), evidence}
+}
+
+// joining words what is done with pages that are there: Redirect, merge.
+func joining(m recap.Imperative) string {
+	var verbs []string
+	for _, of := range []struct {
+		kind plan.Kind
+		verb string
+	}{{plan.Merge, "merge"}, {plan.Redirect, "redirect"}, {plan.Split, "split"}, {plan.Rewrite, "rewrite"}} {
+		if slices.ContainsFunc(m.Targets, func(t *plan.Target) bool { return t.Kind == of.kind }) {
+			verbs = append(verbs, of.verb)
+		}
+	}
+	return capital(either(verbs))
 }
 
 // recapPlacing words what rivals have of the first placing.

@@ -1,6 +1,7 @@
 package wording
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -48,9 +49,9 @@ type PageCase struct {
 }
 
 var kindNames = map[plan.Kind]string{
-	plan.Fix: "Fix first", plan.Move: "Move", plan.Placing: "Phrases", plan.Images: "Images", plan.Slice: "Words",
+	plan.Fix: "Fix first", plan.Placing: "Phrases", plan.Images: "Images", plan.Slice: "Words",
 	plan.NewPage: "New page", plan.Split: "Split", plan.Redirect: "Redirect", plan.Rewrite: "Rewrite",
-	plan.VagueWords: "Towns", plan.CutBack: "Overuse", plan.ByHand: "Added",
+	plan.Merge: "Merge", plan.VagueWords: "Towns", plan.CutBack: "Overuse", plan.ByHand: "Added",
 }
 
 // Kind words a kind of target as a label.
@@ -100,8 +101,6 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 	switch t.Kind {
 	case plan.Fix:
 		return w.fix(t)
-	case plan.Move:
-		return Instruction{Before: "Move what is said of " + t.Finding.Place + " to its own page"}
 	case plan.Placing:
 		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(placings(t), "place", "")}
 	case plan.Images:
@@ -114,6 +113,9 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 		return Instruction{Before: "Move each service on this page to a page of its own"}
 	case plan.Redirect:
 		return Instruction{Before: "Redirect this page to " + t.Finding.Other}
+	case plan.Merge:
+		return Instruction{Before: "Move what only this page says to " + site.PathOf(t.Finding.Other) +
+			", then redirect it there"}
 	case plan.Rewrite:
 		return Instruction{Before: "Rewrite this page for its own town"}
 	case plan.VagueWords:
@@ -136,6 +138,21 @@ func (w Teller) fix(t *plan.Target) Instruction {
 		return Instruction{Before: "Make the phone number click to call"}
 	case finding.DeadLink:
 		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
+	case finding.HTTPOnly:
+		return Instruction{Before: "Move the site to https, and redirect every http address to it"}
+	case finding.NoHomeLink:
+		return Instruction{Before: "Link to " + Count(len(t.Parts), "page", "") + " from this one"}
+	case finding.NoBusinessData:
+		return Instruction{Before: "Add the name, address, phone and hours as structured data"}
+	case finding.NoTestimonial:
+		return Instruction{Before: "Add a testimonial to this page"}
+	case finding.NoCallToAct:
+		return Instruction{Before: "Add a call to action: a phone link, a form or a button"}
+	case finding.DirectoryAhead:
+		if len(t.Parts) == 1 {
+			return Instruction{Before: "Get listed in " + t.Parts[0].Finding.Label}
+		}
+		return Instruction{Before: "Get listed in " + Count(len(t.Parts), "directory", "directories")}
 	}
 	return Instruction{Before: "Fix the wrong town in " + Count(len(t.Parts), "place", "")}
 }
@@ -220,9 +237,6 @@ func (w Teller) Evidence(t *plan.Target) string {
 	switch t.Kind {
 	case plan.Fix:
 		return w.fixEvidence(t)
-	case plan.Move:
-		return fmt.Sprintf("%s is named in the %s here, and has a page: %s", t.Finding.Place,
-			whereSays(t.Finding.Where), t.Finding.Other)
 	case plan.Placing:
 		return w.placingEvidence(t)
 	case plan.Images:
@@ -231,6 +245,8 @@ func (w Teller) Evidence(t *plan.Target) string {
 		return w.sliceEvidence(t)
 	case plan.NewPage:
 		return w.newPageEvidence(t)
+	case plan.Merge:
+		return "both pages are for " + cmp.Or(strings.Join(t.Finding.Services, ", "), t.Finding.Place)
 	case plan.Split, plan.Redirect, plan.Rewrite:
 		return Finding(*t.Finding)
 	case plan.VagueWords:
@@ -244,34 +260,58 @@ func (w Teller) Evidence(t *plan.Target) string {
 }
 
 func (w Teller) fixEvidence(t *plan.Target) string {
-	if t.Finding.Text() != "" {
+	if t.Finding.Text() != "" || t.Parts[0].Finding == nil && t.Parts[0].Image == nil {
 		return Finding(*t.Finding)
 	}
 	var parts []string
 	for i := range t.Parts {
-		says := w.Part(t, &t.Parts[i])
-		parts = append(parts, says.Note)
+		switch p, note := &t.Parts[i], w.Part(t, &t.Parts[i]).Note; p.Kind {
+		case plan.AddLink:
+			parts = append(parts, w.Display(p.Finding.Label))
+		case plan.ImageName:
+			parts = append(parts, p.Image.File+" "+note)
+		default:
+			parts = append(parts, note)
+		}
 	}
 	return strings.Join(parts, " · ")
 }
 
 // placingEvidence returns in which slots the rivals have the phrase.
 func (w Teller) placingEvidence(t *plan.Target) string {
-	var have []string
+	var have, none []string
+	of := 0
 	for _, p := range open(t) {
-		if len(have) == shownSlots || p.Rivals.Of == 0 || p.IsMember() {
-			continue
+		switch name := slotNames[p.Kind]; {
+		case p.Rivals.Of == 0 || p.IsMember():
+		case p.Rivals.Have == 0:
+			of, none = p.Rivals.Of, append(none, name)
+		case len(have) == 0:
+			have = append(have, fmt.Sprintf("%s it in the %s", shareOf(p.Rivals.Have, p.Rivals.Of), name))
+		case len(have) < shownSlots:
+			have = append(have, fmt.Sprintf("%d in the %s", p.Rivals.Have, name))
 		}
-		if len(have) == 0 {
-			have = append(have, fmt.Sprintf("%s it in the %s", shareOf(p.Rivals.Have, p.Rivals.Of), slotNames[p.Kind]))
-			continue
+	}
+	switch {
+	case len(have) > 0:
+		return strings.Join(have, ", ")
+	case len(none) > 0:
+		where := either(none[:min(len(none), shownSlots)])
+		if of == 1 {
+			return "the one rival measured does not have it in the " + where
 		}
-		have = append(have, fmt.Sprintf("%d in the %s", p.Rivals.Have, slotNames[p.Kind]))
+		return fmt.Sprintf("none of %s has it in the %s", Count(of, "rival", ""), where)
 	}
-	if len(have) == 0 {
-		return "missing now, or there in other words"
+	return "missing now, or there in other words"
+}
+
+// either writes names one after another, one of which is meant: title, meta description or H1.
+func either(names []string) string {
+	last := len(names) - 1
+	if last < 1 {
+		return list(names)
 	}
-	return strings.Join(have, ", ")
+	return list(names[:last]) + " or " + names[last]
 }
 
 // shownSlots is for how many places the evidence tells what rivals have.
@@ -317,7 +357,10 @@ func (w Teller) newPageEvidence(t *plan.Target) string {
 // shareOf begins what some of the rivals have: "1 of 4 rivals has".
 func shareOf(have, all int) string {
 	verb := "have"
-	if have == 1 || all == 1 {
+	switch {
+	case have == 1 && all == 1:
+		return "the one rival measured has"
+	case have == 1 || all == 1:
 		verb = "has"
 	}
 	return fmt.Sprintf("%d of %s %s", have, Count(all, "rival", ""), verb)

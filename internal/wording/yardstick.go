@@ -87,6 +87,7 @@ var figureWords = map[string]string{
 	"words.beat_words":      "Beat the mark by at least",
 	"words.beat_percent":    "Beat the mark by",
 	"words.step":            "Targets are rounded up to",
+	"words.writer_percent":  "To be handed in at least, of what the guideline starts at",
 
 	"weight.words": "Words", "weight.title": "Title", "weight.h1": "H1", "weight.subheads": "Subheads",
 	"weight.body":        "Text",
@@ -99,7 +100,10 @@ var figureWords = map[string]string{
 	"minutes.alt":      "An alt text",
 	"minutes.new_page": "Making a page, without its words", "minutes.place": "A wrong town, or a dead link",
 	"minutes.redirect": "A redirect, or a split",
-	"minutes.move":     "Moving a text to another page", "minutes.fix": "Any other fix",
+	"minutes.fix":      "Any other fix",
+	"minutes.merge":    "Merging two pages", "minutes.https": "Moving a site to https",
+	"minutes.structured_data": "The business as structured data", "minutes.testimonial": "A testimonial",
+	"minutes.listing": "A listing in a directory", "minutes.cut_back": "Taking a phrase out once",
 
 	"phrases.words_per_family": "Words of the target for each phrase",
 	"phrases.title_start":      "The title must have its phrase within",
@@ -120,7 +124,7 @@ var figureWords = map[string]string{
 	"outline.slice_words": "A section is parted above",
 	"outline.shared_by":   "A topic gets a section when so many rivals have one",
 
-	"gain.redirect":    "A redirect, of the first phrase's gain",
+	"gain.redirect":    "A redirect, a merge, a split or a rewrite, of the first phrase's gain",
 	"gain.vague_words": "Naming the towns, of the first phrase's gain",
 	"order.slices":     "Share of the time that goes to words while a page is short",
 }

@@ -5,7 +5,7 @@ import (
 	"errors"
 
 	"inktally/core/lineup"
-	"inktally/core/site"
+	"inktally/core/profile"
 	"inktally/core/text"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -38,24 +38,24 @@ func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err
 	if typed := study.TypedFor(k.Ground, home.ID); len(typed) > 0 {
 		lead = typed[0]
 	}
-	profile := site.ProfileOf(p, lead)
+	found := profile.Of(p, lead)
 	if k.Client.Name == lineup.Domain(home.URL) { // nobody named it
-		out.Name = profile.Name
+		out.Name = found.Name
 	}
 	if k.Client.Trade == "" {
-		out.Trade = profile.Trade
+		out.Trade = found.Trade
 	}
 	if k.Client.Phone == "" {
-		out.Phone = profile.Phone
+		out.Phone = found.Phone
 	}
-	if len(k.Places) == 0 && profile.Town.Name != "" {
-		out.Place = profile.Town.Name
-		if profile.Town.State != "" {
-			out.Place += ", " + profile.Town.State
+	if len(k.Places) == 0 && found.Town.Name != "" {
+		out.Place = found.Town.Name
+		if found.Town.State != "" {
+			out.Place += ", " + found.Town.State
 		}
 	}
 	if len(k.Services) == 0 {
-		out.Service = profile.Service
+		out.Service = found.Service
 	}
 	if base := text.Base(p.Lang); base != "" && base != text.Base(k.Client.Language) {
 		out.Language = base

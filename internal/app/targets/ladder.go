@@ -6,7 +6,6 @@ import (
 
 	"inktally/core/ladder"
 	"inktally/core/lineup"
-	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/standing"
@@ -29,7 +28,8 @@ func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, 
 	own := w.figures(c, nil)
 	out := []view.Rung{}
 	for _, r := range c.Counted() {
-		rung := ladder.Of(r.Name, own, w.figures(c, r), c.Aim.Key, len(plan.FirstSlots(c.Page.Kind))+1, w.Targets)
+		slots := len(sheet.FirstSlots(c.Page.Kind.ForOneSubject())) + 1
+		rung := ladder.Of(r.Name, own, w.figures(c, r), c.Aim.Key, slots, w.Targets)
 		out = append(out, w.rung(rung))
 	}
 	return out, nil
@@ -105,7 +105,7 @@ var fronts = map[standing.Figure]ladder.Front{standing.Domains: ladder.Links, st
 // slotsOf counts the slots that should have a family and do.
 func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
 	n := 0
-	for _, slot := range append(plan.FirstSlots(kind), sheet.Body) {
+	for _, slot := range append(sheet.FirstSlots(kind.ForOneSubject()), sheet.Body) {
 		if column.Family(family).Exact.In(slot) > 0 {
 			n++
 		}

@@ -2280,7 +2280,7 @@ export interface components {
             first: boolean;
             says: string;
             /** @enum {string} */
-            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "place_contradiction" | "dead_link" | "soft_404" | "http_only" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "phone_not_linked" | "vague_area_words";
+            type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "http_only" | "place_contradiction" | "dead_link" | "soft_404" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "no_home_link" | "no_business_data" | "phone_not_linked" | "vague_area_words";
             url: string;
         };
         Flaw: {
@@ -3019,7 +3019,7 @@ export interface components {
             /** @description Names it on its page; the same when the page is measured again */
             key: string;
             /** @enum {string} */
-            kind: "title" | "description" | "address" | "h1" | "opening" | "words" | "subheads" | "body" | "image_names" | "alt" | "menu_entry" | "home_link" | "repair" | "wrong_place" | "dead_link";
+            kind: "title" | "description" | "address" | "h1" | "opening" | "words" | "subheads" | "body" | "image_names" | "alt" | "menu_entry" | "home_link" | "repair" | "wrong_place" | "dead_link" | "add_link" | "listing";
             /** Format: double */
             minutes: number;
             /** @description The kind in words */
@@ -3959,7 +3959,7 @@ export interface components {
             /** @description Names it on its page; the same when the page is measured again */
             key: string;
             /** @enum {string} */
-            kind: "fix" | "move" | "new_page" | "placing" | "slice" | "images" | "vague_words" | "cut_back" | "split" | "redirect" | "rewrite" | "by_hand";
+            kind: "fix" | "new_page" | "placing" | "slice" | "images" | "vague_words" | "cut_back" | "split" | "redirect" | "merge" | "rewrite" | "by_hand";
             /** Format: double */
             minutes: number;
             /** @description The kind in words */

@@ -1,4 +1,7 @@
-package site
+// Package profile reads what a home page says of its business: name, phone, town, trade.
+//
+// In go the page and the phrase that the business is to be found for; out comes a Profile.
+package profile
 
 import (
 	"regexp"
@@ -7,7 +10,6 @@ import (
 	"unicode"
 	"unicode/utf8"
 
-	"inktally/core/contact"
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/place"
@@ -24,36 +26,26 @@ type Profile struct {
 	Service string
 }
 
-// ProfileOf reads the name, the phone and the town of a business out of its
+// Of reads the name, the phone and the town of a business out of its
 // home page - its structured data, else its title, its text and its footer -
 // and the town and the service out of the phrase that it is to be found for.
-func ProfileOf(p *page.Page, typed string) Profile {
+func Of(p *page.Page, typed string) Profile {
 	d := p.Details()
 	var b structured.Business
 	if len(d.Businesses) > 0 {
 		b = d.Businesses[0]
 	}
-	profile := Profile{Name: text.Collapse(b.Name), Phone: b.Phone}
-	if profile.Name == "" && p.URL != "" {
-		profile.Name = firmName(p)
+	out := Profile{Name: text.Collapse(b.Name), Phone: b.Phone}
+	if out.Name == "" && p.URL != "" {
+		out.Name = firmName(p)
 	}
-	if profile.Phone == "" && len(d.Phones) > 0 {
-		profile.Phone = d.Phones[0].Number
+	if out.Phone == "" && len(d.Phones) > 0 {
+		out.Phone = d.Phones[0].Number
 	}
-	profile.Town = townOf(p, b.Address, typed)
-	profile.Service = withoutTown(typed, profile.Town)
-	profile.Trade = tradeOf(b.Type, profile.Service)
-	return profile
-}
-
-// HasPhone reports whether a number stands on a page of a site: a site that shows the business's own is its own, and
-// no rival (rule 6.2).
-func HasPhone(visited []Visited, number string) bool {
-	return slices.ContainsFunc(visited, func(v Visited) bool {
-		return v.Page != nil && slices.ContainsFunc(v.Page.Details().Phones, func(p contact.Phone) bool {
-			return lineup.SameNumber(p.Number, number)
-		})
-	})
+	out.Town = townOf(p, b.Address, typed)
+	out.Service = withoutTown(typed, out.Town)
+	out.Trade = tradeOf(b.Type, out.Service)
+	return out
 }
 
 // firmName returns the part of the title, of an h1 or of a line of the footer that
@@ -78,23 +70,16 @@ func firmName(p *page.Page) string {
 // copyright is what stands before a firm's name in a footer.
 var copyright = regexp.MustCompile(`(?i)^(?:©|\(c\)|copyright)?[\s\d–-]*`)
 
-// townState are towns with a state behind them, as addresses have them.
-var townState = regexp.MustCompile(
-	`((?:\p{Lu}[\p{L}'’.-]+ ){0,3}\p{Lu}[\p{L}'’.-]+),? ([A-Z]{2}|\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?)\b`)
-
-// town is a town with its state.
-type town struct{ name, state string }
-
 // townOf finds the town of a business: of the towns with a state in its address
 // and its text the one that the phrase names, else that of the address, else the
 // most frequent; else the end of the phrase that the page has with capitals.
 func townOf(p *page.Page, address, typed string) place.Place {
 	tokens := text.Tokens(typed)
-	counts := map[town]int{}
-	var order []town
+	counts := map[place.Town]int{}
+	var order []place.Town
 	find := func(s string, weight int) {
-		for m := townState.FindStringSubmatchIndex(s); m != nil; m = townState.FindStringSubmatchIndex(s) {
-			at, ok := townBefore(s[m[2]:m[3]], s[m[4]:m[5]])
+		for m := place.TownState.FindStringSubmatchIndex(s); m != nil; m = place.TownState.FindStringSubmatchIndex(s) {
+			at, ok := place.TownBefore(s[m[2]:m[3]], s[m[4]:m[5]])
 			if !ok {
 				s = s[m[4]:] // what looked like a state may be the town
 				continue
@@ -104,7 +89,7 @@ func townOf(p *page.Page, address, typed string) place.Place {
 				order = append(order, at)
 			}
 			counts[at] += weight
-			if place.Index(tokens, text.Tokens(at.name)) >= 0 {
+			if place.Index(tokens, text.Tokens(at.Name)) >= 0 {
 				counts[at] += 1000 // the phrase names it
 			}
 		}
@@ -118,34 +103,8 @@ func townOf(p *page.Page, address, typed string) place.Place {
 	if len(order) == 0 {
 		return place.Place{Name: capitalized(p, tokens)}
 	}
-	most := slices.MaxFunc(order, func(a, b town) int { return counts[a] - counts[b] })
-	return place.Place{Name: most.name, State: most.state}
-}
-
-// townBefore takes a town's name from the words before a state.
-func townBefore(words, state string) (town, bool) {
-	short, ok := place.StateAbbreviation(state)
-	if !ok {
-		if _, known := place.StateName(state); !known {
-			return town{}, false
-		}
-		short = state
-	}
-	fields := strings.Fields(words)
-	for len(fields) > 1 && streetWord(fields[0]) {
-		fields = fields[1:]
-	}
-	return town{strings.Join(fields, " "), short}, true
-}
-
-// streetWord reports whether words of an address stand before the town.
-func streetWord(word string) bool {
-	switch strings.ToLower(strings.Trim(word, ".")) {
-	case "street", "st", "road", "rd", "avenue", "ave", "lane", "ln", "drive", "dr", "way", "wharf", "court", "in",
-		"of", "serving", "the", "from", "suite":
-		return true
-	}
-	return false
+	most := slices.MaxFunc(order, func(a, b place.Town) int { return counts[a] - counts[b] })
+	return place.Place{Name: most.Name, State: most.State}
 }
 
 // capitalized returns the longest end or start of a phrase that the page writes with

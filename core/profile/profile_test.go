@@ -1,4 +1,4 @@
-package site
+package profile
 
 import (
 	"testing"
@@ -11,7 +11,7 @@ import (
 
 // What a home page says of its business: by structured data, else by its title,
 // its text and its footer.
-func TestProfileOf(t *testing.T) {
+func TestOf(t *testing.T) {
 	for name, c := range map[string]struct {
 		html, url, typed string
 		want             Profile
@@ -39,7 +39,7 @@ func TestProfileOf(t *testing.T) {
 		"nothing": {`<p>Hello`, "http://hello.example/", "sweep", Profile{}},
 	} {
 		t.Run(name, func(t *testing.T) {
-			assert.Equal(t, c.want, ProfileOf(page.Read([]byte(c.html), page.Source{URL: c.url}), c.typed))
+			assert.Equal(t, c.want, Of(page.Read([]byte(c.html), page.Source{URL: c.url}), c.typed))
 		})
 	}
 }

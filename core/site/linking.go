@@ -1,0 +1,61 @@
+package site
+
+import (
+	"slices"
+
+	"inktally/core/finding"
+	"inktally/core/page"
+)
+
+// unlinked finds service pages that the home page does not link by a word of their service (rule 11). Where the home
+// page was not read nothing is known; those that are to go need no link.
+func (f *finder) unlinked(yield map[int]bool) {
+	home := slices.IndexFunc(f.tree.Pages, func(p Surveyed) bool { return p.Kind == Home })
+	if home < 0 || f.s.Visited[home].Page == nil {
+		return
+	}
+	links := f.s.Visited[home].Page.LinkList()
+	for i, p := range f.tree.Pages {
+		if p.Kind != Service || p.Service == "" || p.Place != "" || yield[i] || f.s.Visited[i].Page == nil {
+			continue
+		}
+		if !slices.ContainsFunc(links, func(l page.LinkFact) bool {
+			return !l.Hidden && SameAddress(l.Address, p.URL) && f.s.Binder.Mentions(l.Text, p.Service)
+		}) {
+			f.add(finding.Finding{Type: finding.NoHomeLink, URL: p.URL, Other: f.tree.Pages[home].URL,
+				Services: []string{p.Service}})
+		}
+	}
+}
+
+// undescribed finds a site none of whose pages describes the business in structured data (rule 11).
+func (f *finder) undescribed() {
+	read := false
+	for _, v := range f.s.Visited {
+		if v.Page == nil {
+			continue
+		}
+		if read = true; len(v.Page.Details().Businesses) > 0 {
+			return
+		}
+	}
+	if read && f.home() != "" {
+		f.add(finding.Finding{Type: finding.NoBusinessData, URL: f.home()})
+	}
+}
+
+// Mentions reports whether a text holds a content word of one of a service's forms.
+func (b *Binder) Mentions(s, service string) bool {
+	said := b.saying(s)
+	for _, of := range b.services {
+		if of.name != service {
+			continue
+		}
+		for _, form := range of.forms {
+			if slices.ContainsFunc(form, func(stem string) bool { return said.has[stem] }) {
+				return true
+			}
+		}
+	}
+	return false
+}
