@@ -62,3 +62,38 @@ func TestSite(t *testing.T) {
 	s.sees("chosen by you")
 	assert.Equal(t, "http://oldsaltbox.example/stone.htm", sheet().Columns[2].URL)
 }
+
+// A page that is made one for a town asks for which: nothing is set until a person says so.
+func TestKindAsksForItsTown(t *testing.T) {
+	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
+	defer p.kill(t)
+	client, _ := brindle(t, p)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/site", client))
+	s.until(`document.querySelectorAll('[data-page]').length === 7`)
+	kindOf := func(address string) (string, string) {
+		for _, page := range get[view.Ground](t, p, fmt.Sprintf("/api/clients/%d", client)).Pages {
+			if page.URL == address {
+				return string(page.Kind), page.Place
+			}
+		}
+		return "", ""
+	}
+	const gallery = "http://brindleandash.example/gallery.html"
+	row := `[...document.querySelectorAll('[data-page]')].find((r) => r.innerText.includes('/gallery.html'))`
+	choose := func(label, value string) {
+		s.until(fmt.Sprintf(`%s?.querySelector('select[aria-label="%s"]')`, row, label))
+		eval[bool](s, fmt.Sprintf(`(() => { const at = %s.querySelector('select[aria-label="%s"]'); at.value = %q;
+			at.dispatchEvent(new Event('change')); return true })()`, row, label, value))
+	}
+	choose("Kind of Gallery", "area")
+	s.until(row + `.querySelector('select[aria-label="Which town?"]')`)
+	kind, _ := kindOf(gallery)
+	assert.Equal(t, "gallery", kind, "nothing is set yet")
+	choose("Which town?", "Quillby")
+	s.sees("Saved")
+	kind, place := kindOf(gallery)
+	assert.Equal(t, []string{"area", "Quillby"}, []string{kind, place})
+	s.press("Undo")
+	s.until(row + `.innerText.includes('gallery')`)
+}

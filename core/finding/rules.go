@@ -103,6 +103,11 @@ func (t Type) Hides() bool {
 	return false
 }
 
+// OfSite reports whether a type is about a site, not about one of its pages.
+func (t Type) OfSite() bool {
+	return t == HTTPBesideHTTPS || t == HTTPOnly || t == NoBusinessData || t == ServiceNoPage
+}
+
 // Shows reports whether findings of a type are shown in a place.
 func (t Type) Shows(in Shown) bool { return byType[t].Shown&in != 0 }
 

@@ -363,6 +363,13 @@ func TestRepairs(t *testing.T) {
 	for _, x := range StandardRules().Plan(s).Targets {
 		assert.NotEqual(t, Split, x.Kind, "all its services have pages of their own")
 	}
+	s.Pages = []Aim{home, area} // the others were removed
+	for _, x := range StandardRules().Plan(s).Targets {
+		if x.Kind == Redirect {
+			assert.Equal(t, "http://brindleandash.example/index.html", x.Finding.URL, "not the home page itself")
+		}
+		assert.False(t, x.Finding != nil && x.Finding.Type == finding.NoIndex, "nobody wants the page listed")
+	}
 }
 
 // What hides a page comes first, other short fixes right behind the first placing of their page, longer ones behind

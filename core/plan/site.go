@@ -45,6 +45,9 @@ func (r *repairs) rename(p *Aim, wrong []Part) {
 // find asks for what a finding asks for (finding.Rule).
 func (r *repairs) find(f finding.Finding) {
 	about := r.page(f.URL)
+	if about == nil && f.Type.OfSite() {
+		about = r.home()
+	}
 	switch finding.RuleOf(f.Type).Asks {
 	case finding.Fix:
 		r.add(about, fixOf(f))
@@ -57,7 +60,8 @@ func (r *repairs) find(f finding.Finding) {
 			r.add(about, Target{Key: string(VagueWords), Kind: VagueWords, Finding: &f})
 		}
 	case finding.Redirect:
-		r.add(about, Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
+		// The copy may be none of the client's pages any more.
+		r.add(cmp.Or(about, r.home()), Target{Key: string(Redirect), Kind: Redirect, Finding: &f})
 	case finding.Split:
 		r.split(about, f)
 	case finding.Rewrite:
@@ -65,33 +69,30 @@ func (r *repairs) find(f finding.Finding) {
 			r.add(about, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
 		}
 	case finding.Merge:
-		if about != nil && site.SameAddress(about.URL, f.URL) {
-			r.add(about, Target{Key: string(Merge), Kind: Merge, Finding: &f})
-		}
+		r.add(about, Target{Key: string(Merge), Kind: Merge, Finding: &f})
 	case finding.AddLink:
 		r.addLink(about, f)
 	case finding.BeListed:
-		r.gather(r.page(""), fixOf(finding.Finding{Type: f.Type}), r.faulty(Listing, f.URL, f))
+		r.gather(r.home(), fixOf(finding.Finding{Type: f.Type}), r.faulty(Listing, f.URL, f))
 	case finding.Nothing:
 	}
 }
 
-// page returns the client's page at an address, its home page where there is none.
+// page returns the client's page at an address, nil for none.
 func (r *repairs) page(address string) *Aim {
-	home := 0
+	return r.first(func(p *Aim) bool { return site.SameAddress(p.URL, address) })
+}
+
+// home returns the client's home page, nil for none.
+func (r *repairs) home() *Aim { return r.first(func(p *Aim) bool { return p.Kind == site.Home }) }
+
+func (r *repairs) first(is func(*Aim) bool) *Aim {
 	for i := range r.study.Pages {
-		p := &r.study.Pages[i]
-		if p.URL != "" && site.SameAddress(p.URL, address) {
-			return p
-		}
-		if p.Kind == site.Home {
-			home = i
+		if is(&r.study.Pages[i]) {
+			return &r.study.Pages[i]
 		}
 	}
-	if len(r.study.Pages) == 0 {
-		return nil
-	}
-	return &r.study.Pages[home]
+	return nil
 }
 
 func (r *repairs) towns() int {
@@ -143,25 +144,22 @@ func (r *repairs) faulty(k PartKind, about string, f finding.Finding) Part {
 
 // deadLink is a part of the fix of the page that the link stands on.
 func (r *repairs) deadLink(f finding.Finding) {
-	r.gather(r.page(f.Other), fixOf(finding.Finding{Type: f.Type}), r.faulty(DeadLink, f.URL, f))
+	from := cmp.Or(r.page(f.Other), r.home()) // it may stand in a menu
+	r.gather(from, fixOf(finding.Finding{Type: f.Type}), r.faulty(DeadLink, f.URL, f))
 }
 
 // addLink is a part of the fix of the page that is to link: the home page for a service page, for an orphan the page of
 // its service (rule 11).
 func (r *repairs) addLink(p *Aim, f finding.Finding) {
-	if p == nil || !site.SameAddress(p.URL, f.URL) || p.Kind == site.Other || r.study.copied(p) {
+	if p == nil || p.Kind == site.Other || r.study.copied(p) {
 		return
 	}
-	from := r.page("")
-	for i := range r.study.Pages {
-		o := &r.study.Pages[i]
-		if f.Type == finding.Orphan && o.Kind == site.Service && o != p && o.there() && p.Service != "" &&
-			o.Service == p.Service && !r.study.copied(o) {
-			from = o
-		}
-	}
+	own := r.first(func(o *Aim) bool {
+		return f.Type == finding.Orphan && o.Kind == site.Service && o != p && o.there() && p.Service != "" &&
+			o.Service == p.Service && !r.study.copied(o)
+	})
 	f.Label = cmp.Or(p.Service, p.Place, string(p.Kind))
-	r.gather(from, fixOf(finding.Finding{Type: finding.NoHomeLink}), r.faulty(AddLink, f.URL, f))
+	r.gather(cmp.Or(own, r.home()), fixOf(finding.Finding{Type: finding.NoHomeLink}), r.faulty(AddLink, f.URL, f))
 }
 
 // beside asks for what a page lacks beside its rivals' pages.

@@ -112,7 +112,7 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 	case plan.Split:
 		return Instruction{Before: "Move each service on this page to a page of its own"}
 	case plan.Redirect:
-		return Instruction{Before: "Redirect this page to " + t.Finding.Other}
+		return Instruction{Before: "Redirect " + site.PathOf(t.Finding.URL) + " to " + pageAt(t.Finding.Other)}
 	case plan.Merge:
 		return Instruction{Before: "Move what only this page says to " + site.PathOf(t.Finding.Other) +
 			", then redirect it there"}
@@ -124,6 +124,14 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 		return Instruction{Before: "Use " + Count(len(t.Parts), "phrase", "") + " less often"}
 	}
 	return Instruction{Before: t.Text}
+}
+
+// pageAt words the page at an address of the client's site.
+func pageAt(address string) string {
+	if path := site.PathOf(address); path != "/" {
+		return path
+	}
+	return "the home page"
 }
 
 func (w Teller) fix(t *plan.Target) Instruction {

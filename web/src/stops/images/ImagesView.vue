@@ -119,7 +119,9 @@ const leave = (r: ImageRow) =>
               :aria-label="`New name of ${r.now || 'a new image'}`"
               :save="(typed, was) => type(r.page, r.name_key, r.wanted, typed, was)"
             />
-            <span v-else class="soft">{{ r.dropped ? 'keeps its name' : 'stays' }}</span>
+            <span v-else class="soft">{{
+              r.dropped ? (r.now ? 'keeps its name' : 'is not added') : 'stays'
+            }}</span>
             <div v-if="r.twice" class="mistake small">Another file has this name. Write another one.</div>
           </td>
           <td>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Finding, Ground, SitePage } from '@/api/client'
+import { ref } from 'vue'
+import type { Finding, Ground, PageDraft, SitePage } from '@/api/client'
 import { count, figure, pathOf } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
@@ -7,7 +8,7 @@ import { kinds } from './tree'
 import type { usePageEdits } from './usePageEdits'
 
 /** One page of the client: what it is for, its words, and what was found on it. */
-defineProps<{
+const props = defineProps<{
   page: SitePage
   client: number
   ground: Ground
@@ -15,6 +16,21 @@ defineProps<{
   edits: ReturnType<typeof usePageEdits>
 }>()
 const choices = kinds.filter((k) => k !== 'home')
+
+/** A kind that was chosen and still needs its service or town: only a person knows which. */
+const asks = ref<'' | 'service' | 'area'>('')
+
+/** An empty kind leaves it to the program. */
+function toKind(kind: string) {
+  const lacks = (kind === 'service' && !props.page.service) || (kind === 'area' && !props.page.place)
+  asks.value = lacks ? (kind as 'service' | 'area') : ''
+  if (!lacks) void props.edits.put(props.page, { kind: kind as PageDraft['kind'] })
+}
+
+function answer(draft: PageDraft) {
+  void props.edits.put(props.page, { kind: asks.value as PageDraft['kind'], ...draft })
+  asks.value = ''
+}
 </script>
 
 <template>
@@ -32,14 +48,32 @@ const choices = kinds.filter((k) => k !== 'home')
     <td class="for">
       <template v-if="page.kind !== 'home'">
         <select
-          :value="page.kind"
+          :value="asks || page.kind"
           :aria-label="`Kind of ${pageName(page)}`"
           :title="page.reason"
-          @change="edits.kindTo(page, ($event.target as HTMLSelectElement).value)"
+          @change="toKind(($event.target as HTMLSelectElement).value)"
         >
           <option v-for="k in choices" :key="k">{{ k }}</option>
         </select>
-        <template v-if="page.kind === 'service' || page.kind === 'area'">
+        <select
+          v-if="asks === 'service'"
+          class="pencil"
+          aria-label="Which service?"
+          @change="answer({ service: ($event.target as HTMLSelectElement).value })"
+        >
+          <option value="" disabled selected>which service?</option>
+          <option v-for="s in ground.services" :key="s.name">{{ s.name }}</option>
+        </select>
+        <select
+          v-else-if="asks === 'area'"
+          class="pencil"
+          aria-label="Which town?"
+          @change="answer({ place: ($event.target as HTMLSelectElement).value })"
+        >
+          <option value="" disabled selected>which town?</option>
+          <option v-for="x in ground.places" :key="x.name">{{ x.name }}</option>
+        </select>
+        <template v-else-if="page.kind === 'service' || page.kind === 'area'">
           <select
             :value="page.service"
             aria-label="Service"
@@ -67,7 +101,7 @@ const choices = kinds.filter((k) => k !== 'home')
           v-if="page.by_hand && page.url && page.kind !== 'home'"
           class="link"
           type="button"
-          @click="edits.kindTo(page, '')"
+          @click="edits.put(page, { kind: '' as PageDraft['kind'] })"
         >
           Automatic
         </button>

@@ -73,13 +73,5 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     if (ok) undo.offer(`${pageName(p)} removed`, () => restore.mutateAsync(p.id))
   }
 
-  /** A page that becomes one for a service or a place needs one at once; an empty kind leaves it to the program. */
-  function kindTo(p: PageInfo, kind: string) {
-    const draft: PageDraft = { kind: kind as PageDraft['kind'] }
-    if (kind === 'service' && !p.service) draft.service = ground().services[0]?.name ?? ''
-    if (kind === 'area' && !p.place) draft.place = ground().places.find((x) => !x.home)?.name ?? ''
-    void put(p, draft)
-  }
-
-  return { again, add, change, remove, addresses, addAll, pageAt, plan, put, drop, kindTo }
+  return { again, add, change, remove, addresses, addAll, pageAt, plan, put, drop }
 }
