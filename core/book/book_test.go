@@ -240,6 +240,11 @@ func TestCarriers(t *testing.T) {
 			{ID: 3, Kind: site.Service, Service: masonry, Place: home}},
 			[]Family{family(masonry, home, 9), family(masonry, "", 9)},
 			[]Carrier{{site.Service, masonry, []int64{2, 3}}, {site.Service, masonry, []int64{2, 3}}}},
+		"the page of which more says what it is for, then the one with more copy": {[]Carrying{
+			{ID: 1, Kind: site.Service, Service: masonry, Says: 1, Copy: 900},
+			{ID: 2, Kind: site.Service, Service: masonry, Says: 3, Copy: 100},
+			{ID: 3, Kind: site.Service, Service: masonry, Says: 3, Copy: 400}},
+			[]Family{family(masonry, home, 9)}, []Carrier{{site.Service, masonry, []int64{3, 2, 1}}}},
 		"the main service with a page of its own": {
 			[]Carrying{{ID: 1, Kind: site.Home}, {ID: 2, Kind: site.Service, Service: main}},
 			[]Family{near(family(main, "", 150)), family(main, home, 100), family(main, "", 50),

@@ -1,6 +1,9 @@
 package book
 
 import (
+	"cmp"
+	"slices"
+
 	"inktally/core/intent"
 	"inktally/core/site"
 )
@@ -8,7 +11,10 @@ import (
 // Carrying is one of the client's pages as far as it carries families.
 type Carrying struct {
 	ID   int64
+	URL  string
 	Kind site.Kind
+	// Says is how much of its title, H1 and address names what it is for, Copy its copy words.
+	Says, Copy int
 	// Service and Place are what it is for; empty is all of them, and the home
 	// town.
 	Service, Place string
@@ -19,8 +25,8 @@ type Carrier struct {
 	Kind site.Kind
 	// Name is the service or the place of a page other than home.
 	Name string
-	// Pages are the client's pages that claim the family: none if it is to be
-	// made, and a conflict if there are several.
+	// Pages are the client's pages that claim the family, the one that it is for first: none if it is to be made, and a
+	// conflict if there are several.
 	Pages []int64
 }
 
@@ -122,16 +128,24 @@ func (c *carriers) elsewhere(f intent.Judgement) (Carrier, bool) {
 	return Carrier{site.Area, f.Place, ids}, len(ids) > 0 || c.gains[f.Place] >= c.least
 }
 
-// claim finds the pages of a kind that are for a service in a place.
+// claim finds the pages of a kind that are for a service in a place: the one of which most says so first, then that
+// with more copy, then by address (rule 9.1).
 func (c *carriers) claim(kind site.Kind, service, place string) (ids []int64) {
+	var of []Carrying
 	for _, p := range c.pages {
 		at := p.Place
 		if at == "" {
 			at = c.home
 		}
 		if p.Kind == kind && p.Service == service && at == place {
-			ids = append(ids, p.ID)
+			of = append(of, p)
 		}
+	}
+	slices.SortStableFunc(of, func(a, b Carrying) int {
+		return cmp.Or(cmp.Compare(b.Says, a.Says), cmp.Compare(b.Copy, a.Copy), cmp.Compare(a.URL, b.URL))
+	})
+	for _, p := range of {
+		ids = append(ids, p.ID)
 	}
 	return ids
 }

@@ -67,6 +67,9 @@ type Finding struct {
 	// link's address answered.
 	Label  string
 	Status int
+	// Alike reports whether two pages for one service name it and nothing else: one is to go. Else one may be for a part
+	// of it.
+	Alike bool
 	// Services are those that one page holds, or the one without a page.
 	Services []string
 	// Words are the copy words of a thin page, Least how many it should have.
@@ -90,6 +93,9 @@ func (f *Finding) Text() string {
 	}
 	return f.Texts[0]
 }
+
+// Yields reports whether the page of a finding is to go: it is a second copy of another, or for the same.
+func (f *Finding) Yields() bool { return f.Type == SecondCopy || f.Type == SameService && f.Alike }
 
 // Copies returns the addresses that are second copies of another page.
 func Copies(list []Finding) map[string]bool {

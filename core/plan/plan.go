@@ -71,7 +71,7 @@ func (y Rules) Plan(s Study) Plan {
 // copied reports whether a page is to go: it is a second copy of another, or for the same as it.
 func (s *Study) copied(p *Aim) bool {
 	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
-		return (f.Type == finding.SecondCopy || f.Type == finding.SameService) && site.SameAddress(f.URL, p.URL)
+		return f.Yields() && site.SameAddress(f.URL, p.URL)
 	})
 }
 

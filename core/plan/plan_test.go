@@ -319,7 +319,7 @@ func TestRepairs(t *testing.T) {
 			{Type: finding.ThinPage, URL: "http://brindleandash.example/"},
 			{Type: finding.HTTPOnly, URL: "http://brindleandash.example/"},
 			{Type: finding.NoBusinessData, URL: "http://brindleandash.example/"},
-			{Type: finding.SameService, URL: "http://brindleandash.example/chimney-caps/",
+			{Type: finding.SameService, Alike: true, URL: "http://brindleandash.example/chimney-caps/",
 				Other: "http://brindleandash.example/caps/", Services: []string{"chimney caps"}},
 			{Type: finding.NoHomeLink, URL: "http://brindleandash.example/caps/", Services: []string{"chimney caps"}},
 			{Type: finding.Orphan, URL: "http://brindleandash.example/caps/"},

@@ -69,6 +69,9 @@ func (r *repairs) find(f finding.Finding) {
 			r.add(about, Target{Key: string(Rewrite), Kind: Rewrite, Finding: &f})
 		}
 	case finding.Merge:
+		if !f.Alike {
+			break
+		}
 		r.add(about, Target{Key: string(Merge), Kind: Merge, Finding: &f})
 	case finding.AddLink:
 		r.addLink(about, f)

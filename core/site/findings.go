@@ -177,9 +177,9 @@ func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
 		if f.holds(i, at) {
 			first[subject], at, i = i, i, at
 		}
-		yield[i] = true
 		found := finding.Finding{Type: finding.SameService, URL: f.tree.Pages[i].URL, Other: f.tree.Pages[at].URL,
-			Place: p.Place}
+			Place: p.Place, Alike: !service || f.plainly(i) && f.plainly(at)}
+		yield[i] = found.Alike
 		if service {
 			found.Services = []string{p.Service}
 		}
@@ -188,10 +188,19 @@ func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
 	return yield
 }
 
+// plainly reports whether a heading, the address or a part of the title of a page names its service and nothing else.
+func (f *finder) plainly(i int) bool {
+	v := f.s.Visited[i]
+	texts := append(strings.FieldsFunc(strings.ReplaceAll(v.Page.Title, " - ", "|"), func(r rune) bool {
+		return strings.ContainsRune("|:–—•", r)
+	}), v.Page.H1(), LastOf(v.URL))
+	return slices.ContainsFunc(texts, func(s string) bool { return f.s.Binder.says(s, f.tree.Pages[i].Service) })
+}
+
 // holds reports whether of two pages for a service the first is the page: the one of which more names it,
 // then the one with more copy (rule 9.1).
 func (f *finder) holds(i, at int) bool {
-	if a, b := f.named(i), f.named(at); a != b {
+	if a, b := f.tree.Pages[i].Says, f.tree.Pages[at].Says; a != b {
 		return a > b
 	}
 	return f.s.Visited[i].Page.Words.Copy > f.s.Visited[at].Page.Words.Copy
@@ -200,6 +209,9 @@ func (f *finder) holds(i, at int) bool {
 // named counts how much of title, h1 and address name the service of a page, or its town.
 func (f *finder) named(i int) (n int) {
 	v, p := f.s.Visited[i], f.tree.Pages[i]
+	if !p.Kind.ForOneSubject() {
+		return 0
+	}
 	for _, s := range []string{v.Page.Title, v.Page.H1(), LastOf(v.URL)} {
 		if p.Kind == Area && slices.Contains(f.s.Binder.Places(s), p.Place) ||
 			p.Kind == Service && f.s.Binder.Service(s) == p.Service {

@@ -5,6 +5,7 @@ import (
 
 	"inktally/core/finding"
 	"inktally/core/page"
+	"inktally/core/text"
 )
 
 // unlinked finds service pages that the home page does not link by a word of their service (rule 11). Where the home
@@ -47,15 +48,38 @@ func (f *finder) undescribed() {
 // Mentions reports whether a text holds a content word of one of a service's forms.
 func (b *Binder) Mentions(s, service string) bool {
 	said := b.saying(s)
+	words := b.wordsOf(service)
+	for stem := range said.has {
+		if words[stem] {
+			return true
+		}
+	}
+	return false
+}
+
+// says reports whether a text names a service, and holds no content word that is none of its forms'.
+func (b *Binder) says(s, service string) bool {
+	words := b.wordsOf(service)
+	for _, t := range b.lang.Reads(b.withoutPlaces(text.Tokens(s))) {
+		if !b.lang.Small(t) && !fillers[t] && !words[b.lang.Stem(t)] {
+			return false
+		}
+	}
+	return b.Service(s) == service
+}
+
+// wordsOf returns the stems of the content words of a service's forms.
+func (b *Binder) wordsOf(service string) map[string]bool {
+	out := map[string]bool{}
 	for _, of := range b.services {
 		if of.name != service {
 			continue
 		}
 		for _, form := range of.forms {
-			if slices.ContainsFunc(form, func(stem string) bool { return said.has[stem] }) {
-				return true
+			for _, stem := range form {
+				out[stem] = true
 			}
 		}
 	}
-	return false
+	return out
 }

@@ -39,8 +39,10 @@ type Dead struct {
 type Surveyed struct {
 	URL, Title string
 	Purpose
-	// Words are those seen, Own the copy words that no other pages repeat.
-	Words, Own int
+	// Words are those seen, Own the copy words that no other pages repeat, Copy all of them.
+	Words, Own, Copy int
+	// Says is how much of title, H1 and address names what the page is for (rule 9.1).
+	Says int
 }
 
 // Tree is what a survey finds of a site.
@@ -102,6 +104,11 @@ func (s Survey) Tree() Tree {
 		}
 	}
 	f := finder{s: s, tree: &t, twins: twins(own)}
+	for i, v := range visited {
+		if v.Page != nil {
+			t.Pages[i].Copy, t.Pages[i].Says = v.Page.Words.Copy, f.named(i)
+		}
+	}
 	f.findAll()
 	return t
 }

@@ -344,3 +344,23 @@ func TestWordsThatSayNothing(t *testing.T) {
 		assert.Equal(t, want, ok, address)
 	}
 }
+
+// Of two pages that name one service and nothing else one goes; a page for a part of the service stays.
+func TestPagesForOneService(t *testing.T) {
+	list := append(faultless(),
+		draft{path: "/liners/", title: "Liners", h1: "Chimney liners", links: 3, body: prose("Stainless flues", 390)},
+		draft{path: "/liner-collars/", title: "Chimney liner collars and rain caps", h1: "Liner collars", links: 3,
+			body: prose("Collars hold what is above them", 390)})
+	tree := surveyOf(list).Tree()
+	kinds := map[string]Kind{}
+	for _, p := range tree.Purposes() {
+		kinds[strings.TrimPrefix(p.URL, "https://brindle.example")] = p.Kind
+	}
+	assert.Equal(t, []Kind{Service, Other, Service},
+		[]Kind{kinds["/flue-liners/"], kinds["/liners/"], kinds["/liner-collars/"]})
+	for _, f := range tree.Findings {
+		if f.Type == finding.SameService {
+			assert.Equal(t, f.URL == "https://brindle.example/liners/", f.Alike, f.URL)
+		}
+	}
+}

@@ -8,6 +8,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/phrase"
 	"inktally/core/place"
+	"inktally/core/site"
 	"inktally/core/text"
 	"inktally/core/tie"
 )
@@ -183,7 +184,9 @@ func (k *Known) worked() *worked {
 func (k *Known) bookPages() []book.Carrying {
 	out := make([]book.Carrying, 0, len(k.Pages))
 	for _, p := range k.Pages {
-		out = append(out, book.Carrying{ID: p.ID, Kind: p.Kind, Service: p.Service, Place: p.Place})
+		is := k.surveyed[site.BareAddress(p.URL)]
+		out = append(out, book.Carrying{ID: p.ID, URL: p.URL, Kind: p.Kind, Service: p.Service, Place: p.Place,
+			Says: is.Says, Copy: is.Copy})
 	}
 	return out
 }

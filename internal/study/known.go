@@ -54,6 +54,8 @@ type Known struct {
 	from     *Studies
 	facts    *facts
 	recorded []store.Entry // of all lineups
+	// surveyed are the pages of the client's own site, by their bare addresses.
+	surveyed map[string]site.Surveyed
 
 	read     *part.Of[*readWith]
 	families *part.Of[*worked]

@@ -193,16 +193,16 @@ func (k *Known) followSite(ctx context.Context) error {
 	if err != nil || own == nil {
 		return err
 	}
-	found := map[string]site.Purpose{}
+	k.surveyed = map[string]site.Surveyed{}
 	for _, p := range own.Purposes() {
-		found[site.BareAddress(p.URL)] = p.Purpose
+		k.surveyed[site.BareAddress(p.URL)] = p
 	}
 	k.Pages = slices.Clone(k.Pages)
 	for i := range k.Pages {
 		p := &k.Pages[i]
-		is, ok := found[site.BareAddress(p.URL)]
+		is, ok := k.surveyed[site.BareAddress(p.URL)]
 		if is.Kind == site.Home {
-			is = site.Purpose{Kind: site.Other}
+			is.Purpose = site.Purpose{Kind: site.Other}
 		}
 		if !ok || p.URL == "" || p.ByHand || p.Kind == site.Home {
 			continue
@@ -210,29 +210,6 @@ func (k *Known) followSite(ctx context.Context) error {
 		p.Kind, p.Service, p.Place = is.Kind, is.Service, is.Place
 	}
 	return nil
-}
-
-// Purposes returns the pages of a client's own site with what they are for as pages of the client:
-// a second copy is for nothing, for targets are for the first one, and there is one home page.
-func (s *Site) Purposes() []site.Surveyed {
-	copies := finding.Copies(s.Findings)
-	out := slices.Clone(s.Tree.Pages)
-	for i := range out {
-		if copies[out[i].URL] {
-			out[i].Purpose = site.Purpose{Kind: site.Other}
-		}
-	}
-	return out
-}
-
-// Subjects counts the pages that are for one service or place.
-func (s *Site) Subjects() (n int) {
-	for _, p := range s.Tree.Pages {
-		if p.Kind.ForOneSubject() {
-			n++
-		}
-	}
-	return n
 }
 
 // Alone returns what is wrong with the pages of a client whose site was not surveyed, as far as
