@@ -57,7 +57,7 @@ func planBench(parse func(), body []byte) error {
 		beside = max(beside, len(p.Rivals))
 	}
 	name := fmt.Sprintf("the plan of %d pages, %d families, %d rivals a page", len(made.Pages), families, beside)
-	report(name, 20, parse, func() { w.Whole.Known.Yardstick.Target.Plan(w.From) })
+	report(name, 15, parse, func() { w.Whole.Known.Yardstick.Target.Plan(w.From) })
 	report(fmt.Sprintf("  with the loading: %d targets", len(made.Targets)), 0, parse, func() {
 		if _, err := a.Plan.Work(ctx, client); err != nil {
 			panic(err)
@@ -71,7 +71,7 @@ func planBench(parse func(), body []byte) error {
 		}
 		times = append(times, time.Since(start).Seconds()*1000)
 	}
-	fmt.Printf("%-52s %6.0f ms (goal: under 150)\n", "  a change of the yardstick is seen in", stats.Median(times))
+	fmt.Printf("%-52s %6.0f ms (goal: under 100)\n", "  a change of the yardstick is seen in", stats.Median(times))
 	return proofBench(parse)
 }
 

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"bytes"
 	"context"
 	"fmt"
 	"io"
@@ -15,7 +16,12 @@ import (
 type serving struct{ body []byte }
 
 func (s serving) Get(_ context.Context, r fetch.Request) (fetch.Document, error) {
-	return fetch.Document{URL: r.Address, ContentType: "text/html; charset=utf-8", Body: s.body}, nil
+	body := s.body
+	if host, page, _ := strings.Cut(strings.TrimPrefix(r.Address, "http://"), "/"); host == "bench.example" {
+		// No two pages of the client are copies of one another.
+		body = bytes.ReplaceAll(body, []byte(". "), []byte(". "+strings.ReplaceAll(page, "-", "")+"x "))
+	}
+	return fetch.Document{URL: r.Address, ContentType: "text/html; charset=utf-8", Body: body}, nil
 }
 
 func (s serving) Sheets(context.Context, fetch.Document) map[string]string { return nil }

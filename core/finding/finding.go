@@ -67,8 +67,8 @@ type Finding struct {
 	// link's address answered.
 	Label  string
 	Status int
-	// Alike reports whether two pages for one service name it and nothing else: one is to go. Else one may be for a part
-	// of it.
+	// Alike reports whether two pages for one service name it and nothing else: one is to go. Else one may be for a
+	// part of it.
 	Alike bool
 	// Services are those that one page holds, or the one without a page.
 	Services []string

@@ -46,12 +46,22 @@ func (j *Judge) Propose(images []Image, wishes []string, most int, taken *Names)
 		taken.Take(j, slug, images[i].Ext)
 	}
 	for i, img := range images { // what a name says of a service stays
-		if slug := j.completed(img.Name); free(i) && slug != "" && taken.Free(j, slug, img.Ext) {
+		if !free(i) {
+			continue
+		}
+		if slug := j.completed(img.Name); slug != "" && taken.Free(j, slug, img.Ext) {
 			give(i, slug)
 		}
 	}
+	left := false
+	for i := range images {
+		left = left || free(i)
+	}
+	if !left {
+		return out
+	}
 	list := j.wishes(wishes, j.carried(images))
-	for _, p := range j.pairs(images, list) {
+	for _, p := range j.pairs(images, free, list) {
 		if w := list[p.wish]; free(p.image) && taken.Free(j, w.name, images[p.image].Ext) {
 			give(p.image, w.name)
 		}
@@ -97,9 +107,12 @@ func (j *Judge) wishes(phrases []string, used map[string]bool) (out []wish) {
 // pair is a wish for an image, with how much the image speaks of it.
 type pair struct{ score, wish, image int }
 
-// pairs returns which wishes go with which images, the best first.
-func (j *Judge) pairs(images []Image, wishes []wish) (out []pair) {
+// pairs returns which wishes go with which of the free images, the best first.
+func (j *Judge) pairs(images []Image, free func(int) bool, wishes []wish) (out []pair) {
 	for i, img := range images {
+		if !free(i) {
+			continue
+		}
 		about := j.knownStems(append(text.Tokens(img.Heading+" "+img.Alt), j.Words(img.Name)...))
 		for w := range wishes {
 			score := 0

@@ -46,9 +46,10 @@ func (o *outliner) shared() []aspect {
 	}
 	var list []aspect
 	var stems []stem
-	byStem := map[stem][]int{} // aspects that have a stem, in their order
-	for r, rival := range o.p.Rivals {
-		for _, h := range o.p.Headings.of(rival, o.language) {
+	rivals := o.rivals()
+	byStem := make([][]int, o.p.Headings.met()) // aspects that have a stem, in their order
+	for r, headings := range rivals {
+		for _, h := range headings {
 			stems = o.subject(stems[:0], h.bare)
 			if len(stems) == 0 || h.calls {
 				continue
@@ -69,8 +70,8 @@ func (o *outliner) shared() []aspect {
 				}
 			}
 			a := &list[at]
-			named := slices.ContainsFunc(firms, func(f []string) bool { return holdsRun(h.tokens, f) })
-			if a.heading == "" && !named && len(h.bare) == len(h.stems) {
+			if a.heading == "" && len(h.bare) == len(h.stems) &&
+				!slices.ContainsFunc(firms, func(f []string) bool { return holdsRun(h.tokens, f) }) {
 				a.heading = h.heading.Text
 			}
 			if a.last != r {
@@ -85,4 +86,13 @@ func (o *outliner) shared() []aspect {
 		list[i].key = "aspect: " + o.p.Headings.key(list[i].stems)
 	}
 	return list
+}
+
+// rivals returns the headings of each rival's page.
+func (o *outliner) rivals() [][]aspectHeading {
+	out := make([][]aspectHeading, len(o.p.Rivals))
+	for i, rival := range o.p.Rivals {
+		out[i] = o.p.Headings.of(rival, o.language)
+	}
+	return out
 }

@@ -19,6 +19,7 @@ type Headings struct {
 	pages    map[*page.Page][]aspectHeading
 	texts    map[string]headingWords
 	services map[string]string // that a heading names
+	topics   []topicStems      // the client's services
 	known    map[string]stem
 	names    []string
 }
@@ -94,6 +95,23 @@ func (h *Headings) named(s string, work func() string) string {
 	return name
 }
 
+// stemsOf returns the services of the client by their stems, worked out once.
+func (h *Headings) stemsOf(services []Topic, l phrase.Language) []topicStems {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	if h.topics != nil {
+		return h.topics
+	}
+	for _, s := range services {
+		t := topicStems{name: s.Name}
+		for _, form := range append([]string{s.Name}, s.Forms...) {
+			t.forms = append(t.forms, h.read(form, l).stems)
+		}
+		h.topics = append(h.topics, t)
+	}
+	return h.topics
+}
+
 func (h *Headings) read(s string, l phrase.Language) headingWords {
 	if kept, ok := h.texts[s]; ok {
 		return kept
@@ -119,6 +137,13 @@ func (h *Headings) number(name string) stem {
 		h.names = append(h.names, name)
 	}
 	return n
+}
+
+// met returns how many stems were met.
+func (h *Headings) met() int {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	return len(h.names)
 }
 
 // key writes stems as text, in alphabetical order.

@@ -22,6 +22,7 @@ type outliner struct {
 	towns    [][]string // tokens
 	firm     []stem
 	own      []stem // those of the page's own service
+	scratch  []stem
 	words    struct{ questions, towns, firm []stem }
 }
 
@@ -32,13 +33,7 @@ type topicStems struct {
 }
 
 func (o *outliner) find() {
-	for _, s := range o.p.Topics.Services {
-		t := topicStems{name: s.Name}
-		for _, form := range append([]string{s.Name}, s.Forms...) {
-			t.forms = append(t.forms, o.stems(form))
-		}
-		o.services = append(o.services, t)
-	}
+	o.services = o.p.Headings.stemsOf(o.p.Topics.Services, o.language)
 	for _, town := range o.p.Topics.Towns { // one that is an ordinary word names no section
 		if tokens := text.Tokens(town); len(tokens) > 1 || !lexicon.English(tokens[0]) {
 			o.towns = append(o.towns, tokens)
@@ -101,10 +96,12 @@ func (o *outliner) theirs(list []Section) {
 		list[i].Rivals = len(o.p.Rivals)
 	}
 	for _, rival := range o.p.Rivals {
-		words := map[int]int{}
+		words, met := make([]int, len(list)), make([]bool, len(list))
+		met[0] = true
 		for _, h := range o.p.Headings.of(rival, o.language) {
-			if at := o.match(list, h.heading); at >= 0 {
+			if at := o.match(list, h.heading.Text, h.headingWords); at >= 0 {
 				words[at] += h.heading.Words
+				met[at] = true
 			}
 		}
 		words[0] = rival.Words.Copy // the lead is what stands below no other heading
@@ -114,7 +111,9 @@ func (o *outliner) theirs(list []Section) {
 			}
 		}
 		for at, n := range words {
-			list[at].Theirs = append(list[at].Theirs, n)
+			if met[at] {
+				list[at].Theirs = append(list[at].Theirs, n)
+			}
 		}
 	}
 	for i := range list {
@@ -147,6 +146,7 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 		return nil
 	}
 	pg := o.p.Page
+	kept = make([]Section, 0, 16)
 	list[0].Holds = pg.Words.Copy
 	for _, h := range pg.Headings {
 		list[0].Holds -= h.Words
@@ -157,7 +157,7 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 			list[0].There = true
 			continue
 		}
-		at := o.match(list, h)
+		at := o.match(list, h.Text, o.p.Headings.text(h.Text, o.language))
 		if at < 0 {
 			if h.Words >= o.y.KeptWords {
 				kept = keep(kept, h)
@@ -176,34 +176,47 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 // keep puts a heading among those that stay; the same heading once more is one with it.
 func keep(kept []Section, h page.Heading) []Section {
 	key := "kept: " + strings.ToLower(h.Text)
-	if at := slices.IndexFunc(kept, func(s Section) bool { return s.Key == key }); at >= 0 {
-		kept[at].Holds += h.Words
-		return kept
+	for i := range kept {
+		if kept[i].Key == key {
+			kept[i].Holds += h.Words
+			return kept
+		}
 	}
 	return append(kept, Section{Key: key, Kind: KeptText, Heading: h.Text, There: true, Holds: h.Words})
 }
 
-// match finds the section that a heading of the page is for, -1 for none.
-func (o *outliner) match(list []Section, h page.Heading) int {
-	heading := o.p.Headings.text(h.Text, o.language)
+// match finds the section that a heading of a page is for, by its text and what that says; -1 for none.
+func (o *outliner) match(list []Section, says string, heading headingWords) int {
 	stems := heading.stems
 	of := func(k SectionKind, subject string) int {
-		return slices.IndexFunc(list, func(s Section) bool { return s.Kind == k && s.Subject == subject })
+		for i := range list {
+			if list[i].Kind == k && list[i].Subject == subject {
+				return i
+			}
+		}
+		return -1
 	}
-	if strings.Contains(h.Text, "?") || overlaps(stems, o.words.questions) {
+	if strings.Contains(says, "?") || overlaps(stems, o.words.questions) {
 		if at := of(Questions, ""); at >= 0 {
 			return at
 		}
 	}
 	if !hasAspects(o.p.Kind) {
-		if at := of(ServiceText, o.p.Headings.named(h.Text, func() string { return o.serviceIn(stems) })); at >= 0 {
+		if at := of(ServiceText, o.p.Headings.named(says, func() string { return o.serviceIn(stems) })); at >= 0 {
 			return at
 		}
 	}
-	subject := o.subject(nil, stems)
+	if len(o.aspects) > 0 {
+		o.scratch = o.subject(o.scratch[:0], stems)
+	}
 	for _, a := range o.aspects {
-		if a.like(subject) {
-			return slices.IndexFunc(list, func(s Section) bool { return s.Key == a.key })
+		if a.like(o.scratch) {
+			for i := range list {
+				if list[i].Key == a.key {
+					return i
+				}
+			}
+			return -1
 		}
 	}
 	if o.aboutTowns(heading) {

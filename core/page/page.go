@@ -30,6 +30,8 @@ type Page struct {
 	structure structure // for Details and Menus
 
 	found   sync.Once // details and menus
+	asked   sync.Once // whether it calls to act
+	asks    bool
 	details Details
 	menus   [][]menu.Item
 }

@@ -32,6 +32,7 @@ func (y Rules) Plan(s Study) Plan {
 	s.Pages = pages
 	slices.SortStableFunc(pages, func(a, b Aim) int { return comparePages(&a, &b) })
 	plan.Shares = rank(pages)
+	s.note()
 	taken, headings := NamesOf(pages...), &outline.Headings{}
 	var all []Target
 	wrong := map[string][]Part{}
@@ -61,7 +62,7 @@ func (y Rules) Plan(s Study) Plan {
 	}
 	all = append(all, repairs.out...)
 	all = append(all, byHand(&s)...)
-	plan.credit(y, all)
+	plan.credit(y, &s, all)
 	choose(all, &s)
 	depend(all, pages)
 	plan.Targets = y.order(all, plan.pages)
@@ -69,10 +70,21 @@ func (y Rules) Plan(s Study) Plan {
 }
 
 // copied reports whether a page is to go: it is a second copy of another, or for the same as it.
-func (s *Study) copied(p *Aim) bool {
-	return p.URL != "" && slices.ContainsFunc(s.Findings, func(f finding.Finding) bool {
-		return f.Yields() && site.SameAddress(f.URL, p.URL)
-	})
+func (s *Study) copied(p *Aim) bool { return p.URL != "" && s.yields[site.BareAddress(p.URL)] }
+
+// note notes what is asked for often: the addresses of the pages, and of those that are to go.
+func (s *Study) note() {
+	s.yields, s.at = map[string]bool{}, map[string]*Aim{}
+	for i := range s.Pages {
+		if p := &s.Pages[i]; p.URL != "" {
+			s.at[site.BareAddress(p.URL)] = p
+		}
+	}
+	for i := range s.Findings {
+		if f := &s.Findings[i]; f.Yields() {
+			s.yields[site.BareAddress(f.URL)] = true
+		}
+	}
 }
 
 // comparePages orders pages as ties are broken: home, service, area, then the others; by
@@ -153,16 +165,12 @@ func byHand(s *Study) (out []Target) {
 // credit gives redirects and the naming of towns their percent of the first family's gain,
 // as far as the other targets of its page leave some: a page never promises more than its
 // families' gain (rule 12.2).
-func (plan *Plan) credit(y Rules, all []Target) {
+func (plan *Plan) credit(y Rules, s *Study, all []Target) {
 	type left struct{ gain, rank float64 }
-	at := map[string]string{} // keys by bare addresses
 	of := map[string]*left{}
 	home := ""
 	for key, p := range plan.pages {
 		of[key] = &left{}
-		if p.URL != "" {
-			at[site.BareAddress(p.URL)] = key
-		}
 		for _, f := range p.Families {
 			of[key].gain += f.Gain
 			of[key].rank += f.rank
@@ -186,7 +194,10 @@ func (plan *Plan) credit(y Rules, all []Target) {
 			continue
 		}
 		if rule.Yields {
-			page = at[site.BareAddress(t.Finding.Other)]
+			page = ""
+			if p := s.at[site.BareAddress(t.Finding.Other)]; p != nil {
+				page = p.Key
+			}
 		}
 		if p := plan.pages[page]; p == nil || len(p.Families) == 0 && t.Kind != VagueWords {
 			page = home

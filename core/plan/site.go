@@ -82,9 +82,7 @@ func (r *repairs) find(f finding.Finding) {
 }
 
 // page returns the client's page at an address, nil for none.
-func (r *repairs) page(address string) *Aim {
-	return r.first(func(p *Aim) bool { return site.SameAddress(p.URL, address) })
-}
+func (r *repairs) page(address string) *Aim { return r.study.at[site.BareAddress(address)] }
 
 // home returns the client's home page, nil for none.
 func (r *repairs) home() *Aim { return r.first(func(p *Aim) bool { return p.Kind == site.Home }) }
@@ -174,7 +172,7 @@ func (r *repairs) beside(p *Aim) {
 	for _, c := range p.Rivals {
 		rivals = append(rivals, c.Page)
 	}
-	for _, f := range beside.Lacks(p.Client.Page, rivals, p.texts().Calls) {
+	for _, f := range beside.Lacks(p.Client.Page, rivals) {
 		r.add(p, fixOf(f))
 	}
 }

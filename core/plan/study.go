@@ -22,6 +22,9 @@ type Study struct {
 	Own []Own
 	// Choices are what the user said of targets and of their parts.
 	Choices map[Ref]Choice
+
+	at     map[string]*Aim // by bare addresses
+	yields map[string]bool // bare addresses of pages that are to go
 }
 
 // Aim is what the targets of a page are worked out from.

@@ -10,8 +10,6 @@ import (
 	"strconv"
 	"testing"
 
-	besides "inktally/core/beside"
-	"inktally/core/copy"
 	"inktally/core/cutline"
 	"inktally/core/finding"
 	"inktally/core/plan"
@@ -218,7 +216,7 @@ func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 	out["findings"] = findings
 	says := func(c *sheet.Column) map[string]any {
 		return map[string]any{"testimonials": c.Page.Details().Testimonials,
-			"calls": besides.CallsToAct(c.Page, copy.Of("en").Calls)}
+			"calls": c.Page.CallsToAct()}
 	}
 	if p.Client != nil {
 		out["title"], out["h1"], out["says"] = p.Client.Page.Title, p.Client.Page.H1(), says(p.Client)
