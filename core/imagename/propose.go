@@ -53,14 +53,7 @@ func (j *Judge) Propose(images []Image, wishes []string, most int, taken *Names)
 			give(i, slug)
 		}
 	}
-	left := false
-	for i := range images {
-		left = left || free(i)
-	}
-	if !left {
-		return out
-	}
-	list := j.wishes(wishes, j.carried(images))
+	list := j.wishes(wishes, images, free)
 	for _, p := range j.pairs(images, free, list) {
 		if w := list[p.wish]; free(p.image) && taken.Free(j, w.name, images[p.image].Ext) {
 			give(p.image, w.name)
@@ -90,9 +83,16 @@ func count(images []Image, names []string) (n int) {
 	return n
 }
 
-// wishes returns what names may say that none says yet.
-func (j *Judge) wishes(phrases []string, used map[string]bool) (out []wish) {
-	places := j.placeStems()
+// wishes returns what names may say that none says yet, nothing where no image is free.
+func (j *Judge) wishes(phrases []string, images []Image, free func(int) bool) (out []wish) {
+	left := false
+	for i := range images {
+		left = left || free(i)
+	}
+	if !left {
+		return nil
+	}
+	used, places := j.carried(images), j.placeStems()
 	for _, w := range phrases {
 		name := Slug(w)
 		if name == "" || used[j.key(name)] || j.Verdict(name) != Carries {
