@@ -3,6 +3,8 @@ package handoff
 import (
 	"testing"
 
+	"inktally/core/outline"
+	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/core/wordtarget"
 
@@ -19,7 +21,10 @@ func TestBriefOf(t *testing.T) {
 		{Page: "p1", Key: "images", Choice: dropped, Parts: []plan.Part{{Key: "alt", Kind: plan.Alt}}},
 		{Page: "p1", Key: "slice", Parts: []plan.Part{{Key: "words", Kind: plan.Words}}},
 	}}
-	b := BriefOf(&p, "p1")
+	p.Outlines = map[string][]outline.Section{"p1": {{Key: "kept: our vans", Heading: "Our vans", There: true, Holds: 80},
+		{Key: "towns", Heading: "Where we work", There: true, Holds: 20, Words: 100}, {Key: "about", Words: 90}}}
+	now := page.Read([]byte(`<title>Sweeps</title><h1>Sweeps since 1990</h1>`), page.Source{})
+	b := BriefOf(&p, "p1", now)
 	assert.Equal(t, 2000, b.Words.Target)
 	read := map[plan.Where][]string{}
 	for _, s := range b.Sections {
@@ -30,4 +35,16 @@ func TestBriefOf(t *testing.T) {
 	assert.Equal(t, map[plan.Where][]string{plan.Head: {"placing title"}, plan.Text: {"placing body", "slice words"}},
 		read, "what is dropped and what is another page's stands in no section")
 	assert.Equal(t, plan.Head, b.Sections[0].Where, "in the order of a brief")
+	assert.Equal(t, []Stay{{Kind: plan.H1, Text: "Sweeps since 1990"}, {Kind: plan.Subhead, Text: "Our vans", Words: 80}},
+		b.Stays, "what a line asks to change does not stay, nor does a section in which there is something to write")
+}
+
+// A section that is written is followed by what goes into it.
+func TestLinesOfASection(t *testing.T) {
+	slice := &plan.Target{Kind: plan.Slice}
+	words, phrase := Line{slice, &plan.Part{Kind: plan.Words}}, Line{slice, &plan.Part{Kind: plan.Body}}
+	assert.Equal(t, []bool{true, false}, []bool{words.Heads(), words.Inside()})
+	assert.Equal(t, []bool{false, true}, []bool{phrase.Heads(), phrase.Inside()})
+	placing := Line{&plan.Target{Kind: plan.Placing}, &plan.Part{Kind: plan.Body}}
+	assert.Equal(t, []bool{false, false}, []bool{placing.Heads(), placing.Inside()})
 }

@@ -15,7 +15,10 @@ type Brief struct {
 	Words     Says
 	Why       string
 	Sections  []BriefSection
-	Note      string // what gains are
+	// Stays is what of the page stays as it is, under a title of its own.
+	StaysTitle string
+	Stays      []string
+	Note       string // what gains are
 }
 
 // Says is an instruction: its middle is what is to be written.
@@ -30,6 +33,8 @@ type BriefSection struct {
 // BriefItem is an item to tick off: what it is of, what there is now, what it brings and takes.
 type BriefItem struct {
 	Name string
+	// Heads reports whether it is a section to write: the items that go into it follow.
+	Heads bool
 	Says
 	Now, Takes string
 }
@@ -45,11 +50,19 @@ func BriefMarkdown(b *Brief) []byte {
 		fmt.Fprintf(&out, "First phrase: %s  \n", MarkdownText(b.Lead))
 	}
 	fmt.Fprintf(&out, "Written on %s\n\n## Words\n\n%s\n", b.Date.Format("January 2, 2006"), b.Words.markdown())
-	fmt.Fprintf(&out, "\nWhy: %s\n", MarkdownText(b.Why))
+	if b.Why != "" {
+		fmt.Fprintf(&out, "\nWhy: %s\n", MarkdownText(b.Why))
+	}
 	for _, s := range b.Sections {
 		fmt.Fprintf(&out, "\n## %s\n\n", s.Title)
 		for _, i := range s.Items {
 			i.markdown(&out)
+		}
+	}
+	if len(b.Stays) > 0 {
+		fmt.Fprintf(&out, "\n## %s\n\n", b.StaysTitle)
+		for _, s := range b.Stays {
+			fmt.Fprintf(&out, "- %s\n", MarkdownText(s))
 		}
 	}
 	fmt.Fprintf(&out, "\n%s\n", b.Note)
@@ -57,7 +70,11 @@ func BriefMarkdown(b *Brief) []byte {
 }
 
 func (i *BriefItem) markdown(out *strings.Builder) {
-	fmt.Fprintf(out, "- [ ] %s: %s  \n", i.Name, i.Says.markdown())
+	if i.Heads {
+		fmt.Fprintf(out, "\n- [ ] %s  \n", i.Says.markdown())
+	} else {
+		fmt.Fprintf(out, "- [ ] %s: %s  \n", i.Name, i.Says.markdown())
+	}
 	if i.Now != "" {
 		fmt.Fprintf(out, "  %s  \n", MarkdownText(i.Now))
 	}

@@ -29,7 +29,7 @@ const (
 
 // larger are the packages that may hold more lines, with how many: the targets
 // of a page are made by one builder.
-var larger = map[string]int{"core/plan": 2500}
+var larger = map[string]int{"core/plan": 2520}
 
 // source is a Go file that is no test.
 type source struct {

@@ -217,6 +217,7 @@ type Brief struct {
 	UnitNote string         `json:"unit_note" doc:"What gains are, in a sentence"`
 	Words    BriefWords     `json:"words"`
 	Sections []BriefSection `json:"sections"`
+	Stays    []string       `json:"stays" doc:"What of the page stays as it is"`
 }
 
 // BriefWords is the figure at the head of a brief.
@@ -231,22 +232,34 @@ type BriefWords struct {
 
 // BriefSection is a part of a brief.
 type BriefSection struct {
-	Part  BriefPart `json:"part"`
-	Title string    `json:"title"`
-	Lines []Part    `json:"lines"`
+	Part  BriefPart   `json:"part"`
+	Title string      `json:"title"`
+	Lines []BriefLine `json:"lines"`
+}
+
+// BriefLine is a line of a brief.
+type BriefLine struct {
+	Part
+	Heads  bool `json:"heads" doc:"It is a section to write; the lines that go into it follow"`
+	Inside bool `json:"inside" doc:"It goes into the section above it"`
 }
 
 // BriefOf shows what a brief asks for.
 func BriefOf(w wording.Teller, b handoff.Brief, unit wording.Unit) *Brief {
 	t := b.Words
-	out := &Brief{Unit: GainUnit(unit), UnitNote: wording.UnitNote(unit), Sections: []BriefSection{},
+	out := &Brief{Unit: GainUnit(unit), UnitNote: wording.UnitNote(unit), Sections: []BriefSection{}, Stays: []string{},
 		Words: BriefWords{Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold}}
 	for _, s := range b.Sections {
-		section := BriefSection{Part: BriefPart(s.Where), Title: wording.Where(s.Where), Lines: []Part{}}
+		section := BriefSection{Part: BriefPart(s.Where), Title: wording.Where(s.Where), Lines: []BriefLine{}}
 		for _, l := range s.Lines {
-			section.Lines = append(section.Lines, partOf(l.Part, w.BriefLine(l)))
+			line := BriefLine{Part: partOf(l.Part, w.BriefLine(l)), Heads: l.Heads(), Inside: l.Inside()}
+			line.Name = wording.LineName(l)
+			section.Lines = append(section.Lines, line)
 		}
 		out.Sections = append(out.Sections, section)
+	}
+	for _, s := range b.Stays {
+		out.Stays = append(out.Stays, wording.Stays(s))
 	}
 	return out
 }

@@ -5,20 +5,23 @@ import (
 	"strings"
 
 	"inktally/core/handoff"
+	"inktally/core/outline"
 	"inktally/core/plan"
-	"inktally/core/site"
 	"inktally/core/wordtarget"
 )
 
 // BriefTitle returns the title of the brief of a page.
-func BriefTitle(kind site.Kind, client string) string {
-	return fmt.Sprintf("Brief: %s page of %s", kind, client)
+func BriefTitle(page, client string) string {
+	return fmt.Sprintf("Brief: %s page of %s", strings.ToLower(page[:1])+page[1:], client)
 }
 
 // BriefWords words the figure at the head of a brief, of a page of so many words now.
 func BriefWords(t wordtarget.Target, now int) Instruction {
 	words := Count(now, "word", "")
-	if t.Hold {
+	switch {
+	case t.Rule == wordtarget.NoTarget:
+		return Instruction{Before: words + ": nothing is to be written here."}
+	case t.Hold:
 		return Instruction{Before: words + ": the page has enough. The work is where the phrases stand."}
 	}
 	return Instruction{Before: fmt.Sprintf("%s now, %s wanted:", words, Number(t.Target)),
@@ -32,15 +35,53 @@ func BriefWords(t wordtarget.Target, now int) Instruction {
 func (w Teller) BriefLine(l handoff.Line) PartSays {
 	says := w.Part(l.Target, l.Part)
 	switch {
-	case l.Part.Kind == plan.Words && l.Target.Kind == plan.Slice:
+	case l.Heads():
 		whole := w.writeSection(l.Target)
-		says.Before, says.Pencil = strings.TrimPrefix(whole.Before, "Write "), whole.Pencil
-		says.After = strings.TrimSpace(whole.After + " " + says.After)
-		says.Note = w.sliceEvidence(l.Target)
+		says.Before, says.Pencil, says.After = whole.Before, whole.Pencil, whole.After
+		if w.Page.Phrase != "" && l.Target.Mentions > 0 {
+			says.After = strings.TrimSpace(fmt.Sprintf("%s · use %s %s", says.After, quoted(w.Page.Phrase),
+				often(l.Target.Mentions)))
+		}
+		says.Note = w.sectionNote(l.Target)
+	case l.Inside() && l.Part.Kind == plan.Body:
+		says.Before, says.After, says.Note = "use", often(l.Part.Times())+" here", ""
+	case l.Inside() && l.Part.Kind == plan.Subhead:
+		says.Before, says.Note = "with the subhead", ""
 	case l.Part.Kind == plan.Repair:
 		says.Note = w.Evidence(l.Target)
 	}
 	return says
+}
+
+// sectionNote words what a writer needs of a section: all of its questions, each service of its list.
+func (w Teller) sectionNote(t *plan.Target) string {
+	if t.Section.Kind != outline.Questions || len(t.Asks) == 0 {
+		return w.sliceEvidence(t)
+	}
+	var out []string
+	for _, q := range t.Asks {
+		out = append(out, question(q))
+	}
+	return "answer " + strings.Join(out, ", ")
+}
+
+// StaysTitle heads what of a page stays as it is.
+const StaysTitle = "What stays"
+
+// Stays words a text of a page that stays.
+func Stays(s handoff.Stay) string {
+	if s.Kind != plan.Subhead {
+		return PartName(s.Kind) + ": " + quoted(s.Text)
+	}
+	return quoted(s.Text) + " with its " + Count(s.Words, "word", "")
+}
+
+// LineName words what a line of a brief is about.
+func LineName(l handoff.Line) string {
+	if l.Heads() {
+		return "Section"
+	}
+	return PartName(l.Part.Kind)
 }
 
 // Done words what was written of the words that were missing, and what is left of them.

@@ -105,12 +105,28 @@ func (w Teller) theirs(s outline.Section) string {
 	return fmt.Sprintf("%s a section about it, of %s", shareOf(s.Have, s.Rivals), count)
 }
 
+// question writes what people ask: what begins like a question with its mark, else as it is typed.
+func question(q string) string {
+	first, _, _ := strings.Cut(q, " ")
+	if strings.HasSuffix(q, "?") || askWords[strings.ToLower(first)] {
+		return quoted(capital(strings.TrimSuffix(q, "?")) + "?")
+	}
+	return quoted(capital(q))
+}
+
+// askWords are those that a question begins with, in the languages that texts are proposed in.
+var askWords = map[string]bool{"how": true, "what": true, "why": true, "when": true, "where": true, "who": true,
+	"which": true, "should": true, "can": true, "do": true, "does": true, "is": true, "are": true,
+	"comment": true, "pourquoi": true, "quand": true, "combien": true, "quel": true, "quelle": true, "faut-il": true,
+	"wie": true, "warum": true, "wann": true, "was": true, "welche": true,
+	"cómo": true, "qué": true, "cuándo": true, "cuánto": true, "cuál": true}
+
 // asked words questions that are to be answered.
 func asked(questions []string) string {
 	const shown = 2
 	var out []string
 	for _, q := range questions[:min(len(questions), shown)] {
-		out = append(out, quoted(capital(strings.TrimSuffix(q, "?"))+"?"))
+		out = append(out, question(q))
 	}
 	says := strings.Join(out, ", ")
 	if more := len(questions) - shown; more > 0 {

@@ -38,8 +38,10 @@ type PageCase struct {
 	Name string
 	// Kind, Words and There are what it is now, Town is where it is for; HasURL reports whether it has an
 	// address.
-	Kind          site.Kind
-	Town          string
+	Kind site.Kind
+	Town string
+	// Phrase is its first phrase as it would stand in a text, empty for none.
+	Phrase        string
 	Words         int
 	There, HasURL bool
 	// Have counts the rivals that have such a page, of Sites whose sites are known.

@@ -9,6 +9,7 @@ import (
 
 	"inktally/core/handoff"
 	"inktally/core/imagename"
+	core "inktally/core/page"
 	"inktally/internal/app/sheets"
 	"inktally/internal/app/targets"
 	"inktally/internal/export"
@@ -51,21 +52,25 @@ func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name str
 	if err != nil {
 		return "", nil, err
 	}
-	firm, kind, words := d.page.Known.Client.Name, d.page.Page.Kind, sheets.WordCase(d.page)
-	b := export.Brief{Title: wording.BriefTitle(kind, firm), URL: d.page.Page.URL, Lead: d.lead(), Date: h.Now(),
+	of, firm, words := d.page.Page, d.page.Known.Client.Name, sheets.WordCase(d.page)
+	name = wording.PageName(of.Kind, of.Service, of.Place, of.URL)
+	b := export.Brief{Title: wording.BriefTitle(name, firm), URL: d.page.Page.URL, Lead: d.lead(), Date: h.Now(),
 		Words: export.Says(wording.BriefWords(d.Words, words.Seen)), Why: wording.WordEvidence(d.Words, words),
-		Note: wording.UnitNote(d.unit)}
+		Note: wording.UnitNote(d.unit), StaysTitle: wording.StaysTitle}
 	for _, s := range d.Sections {
 		section := export.BriefSection{Title: wording.Where(s.Where)}
 		for _, l := range s.Lines {
 			says := d.teller.BriefLine(l)
-			section.Items = append(section.Items, export.BriefItem{Name: wording.PartName(l.Part.Kind),
+			section.Items = append(section.Items, export.BriefItem{Name: wording.LineName(l), Heads: l.Heads(),
 				Says: export.Says(says.Instruction), Now: says.Note,
 				Takes: wording.Takes(d.unit, l.Part.Gain, l.Part.Minutes)})
 		}
 		b.Sections = append(b.Sections, section)
 	}
-	return imagename.Slug(fmt.Sprintf("brief %s %s", firm, kind)) + ".md", export.BriefMarkdown(&b), nil
+	for _, s := range d.Stays {
+		b.Stays = append(b.Stays, wording.Stays(s))
+	}
+	return imagename.Slug(fmt.Sprintf("brief %s %s", firm, name)) + ".md", export.BriefMarkdown(&b), nil
 }
 
 func (h *Handoff) brief(ctx context.Context, client, pageID int64) (*document, error) {
@@ -78,7 +83,12 @@ func (h *Handoff) brief(ctx context.Context, client, pageID int64) (*document, e
 	if !ok {
 		return nil, store.ErrNotFound
 	}
-	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key), page: page, teller: w.Teller(key), unit: w.Unit()}, nil
+	var now *core.Page
+	if own := page.Aim.Client; own != nil {
+		now = own.Page
+	}
+	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, now), page: page, teller: w.Teller(key),
+		unit: w.Unit()}, nil
 }
 
 // lead returns the first phrase of the page, empty for none.

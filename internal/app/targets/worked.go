@@ -69,6 +69,9 @@ func (w *Worked) newTeller(page string) wording.Teller {
 	out.Page = wording.PageCase{Kind: c.Page.Kind, Town: cmp.Or(c.Page.Place, known.Home().Name),
 		There: c.Aim.Client != nil, HasURL: c.Page.URL != "", Have: c.Have,
 		Sites: c.Sites}
+	if first, ok := c.First(); ok {
+		out.Page.Phrase = c.Display(first.Text)
+	}
 	if info.Words != nil {
 		out.Page.Words = *info.Words
 	}

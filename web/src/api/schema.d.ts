@@ -1732,14 +1732,44 @@ export interface components {
             lead: string;
             page: components["schemas"]["PageInfo"];
             sections: components["schemas"]["BriefSection"][];
+            /** @description What of the page stays as it is */
+            stays: string[];
             /** @enum {string} */
             unit: "visits" | "share";
             /** @description What gains are, in a sentence */
             unit_note: string;
             words: components["schemas"]["BriefWords"];
         };
+        BriefLine: {
+            /** @description The rest of the instruction */
+            after: string;
+            /** @description The instruction, up to what is to be written */
+            before: string;
+            choice: components["schemas"]["Choice"];
+            /**
+             * Format: double
+             * @description In the unit; an estimate
+             */
+            gain: number;
+            /** @description It is a section to write; the lines that go into it follow */
+            heads: boolean;
+            /** @description It goes into the section above it */
+            inside: boolean;
+            /** @description Names it on its page; the same when the page is measured again */
+            key: string;
+            /** @enum {string} */
+            kind: "title" | "description" | "address" | "h1" | "opening" | "words" | "subheads" | "body" | "image_names" | "alt" | "menu_entry" | "home_link" | "repair" | "wrong_place" | "dead_link" | "add_link" | "listing";
+            /** Format: double */
+            minutes: number;
+            /** @description The kind in words */
+            name: string;
+            /** @description What there is now */
+            note: string;
+            /** @description What is to be written on the page */
+            pencil: string;
+        };
         BriefSection: {
-            lines: components["schemas"]["Part"][];
+            lines: components["schemas"]["BriefLine"][];
             /** @enum {string} */
             part: "page" | "head" | "text" | "images";
             title: string;

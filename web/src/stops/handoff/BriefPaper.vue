@@ -37,11 +37,16 @@ defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
     <section v-for="s in brief.sections" :key="s.part">
       <h2>{{ s.title }}</h2>
       <ul>
-        <li v-for="t in s.lines" :key="t.key" :data-line="t.key">
+        <li
+          v-for="t in s.lines"
+          :key="t.key"
+          :data-line="t.key"
+          :class="{ heads: t.heads, inside: t.inside }"
+        >
           <span class="box" aria-hidden="true"></span>
           <div>
             <div class="says">
-              <b>{{ t.name }}:</b> {{ t.before }}
+              <b v-if="!t.heads">{{ t.name }}:</b> {{ t.before }}
               <span v-if="t.pencil" class="penciled" :class="{ mono: t.kind === 'image_names' }">{{
                 t.pencil
               }}</span>
@@ -56,6 +61,10 @@ defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
           </span>
         </li>
       </ul>
+    </section>
+    <section v-if="brief.stays.length" data-stays>
+      <h2>What stays</h2>
+      <p v-for="s in brief.stays" :key="s" class="stay">{{ s }}</p>
     </section>
     <p class="soft">{{ brief.unit_note }}</p>
   </article>
@@ -109,6 +118,17 @@ section > ul > li {
   grid-template-columns: 16px 1fr auto;
   gap: 12px;
   padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+}
+section > ul > li.inside {
+  margin-left: 28px;
+}
+.heads .says {
+  font-size: 15.5px;
+}
+.stay {
+  margin: 0;
+  padding: 5px 0;
   border-bottom: 1px solid var(--rule);
 }
 .box {
