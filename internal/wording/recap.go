@@ -98,12 +98,16 @@ func joining(m recap.Imperative) string {
 
 // recapPlacing words what rivals have of the first placing.
 func recapPlacing(m recap.Imperative, c RecapCase) string {
-	for _, t := range m.Targets {
-		if t.Kind == plan.Placing && len(m.Pages) > 0 && t.Page == m.Pages[0] {
-			return c.Teller.Evidence(t)
-		}
+	t := m.Targets[0]
+	if at := slices.IndexFunc(m.Targets, func(t *plan.Target) bool {
+		return t.Kind == plan.Placing && len(m.Pages) > 0 && t.Page == m.Pages[0]
+	}); at >= 0 {
+		t = m.Targets[at]
 	}
-	return c.Teller.Evidence(m.Targets[0])
+	if says := c.Teller.Evidence(t); len(c.Names) == 1 || t.Phrase == "" {
+		return says
+	}
+	return quoted(c.Teller.Display(t.Phrase)) + ": " + c.Teller.Evidence(t)
 }
 
 // recapImages words the first name.
