@@ -21,7 +21,8 @@ func TestBriefOf(t *testing.T) {
 		{Page: "p1", Key: "images", Choice: dropped, Parts: []plan.Part{{Key: "alt", Kind: plan.Alt}}},
 		{Page: "p1", Key: "slice", Parts: []plan.Part{{Key: "words", Kind: plan.Words}}},
 	}}
-	p.Outlines = map[string][]outline.Section{"p1": {{Key: "kept: our vans", Heading: "Our vans", There: true, Holds: 80},
+	p.Outlines = map[string][]outline.Section{"p1": {
+		{Key: "kept: our vans", Heading: "Our vans", There: true, Holds: 80},
 		{Key: "towns", Heading: "Where we work", There: true, Holds: 20, Words: 100}, {Key: "about", Words: 90}}}
 	now := page.Read([]byte(`<title>Sweeps</title><h1>Sweeps since 1990</h1>`), page.Source{})
 	b := BriefOf(&p, "p1", now)
@@ -35,8 +36,8 @@ func TestBriefOf(t *testing.T) {
 	assert.Equal(t, map[plan.Where][]string{plan.Head: {"placing title"}, plan.Text: {"placing body", "slice words"}},
 		read, "what is dropped and what is another page's stands in no section")
 	assert.Equal(t, plan.Head, b.Sections[0].Where, "in the order of a brief")
-	assert.Equal(t, []Stay{{Kind: plan.H1, Text: "Sweeps since 1990"}, {Kind: plan.Subhead, Text: "Our vans", Words: 80}},
-		b.Stays, "what a line asks to change does not stay, nor does a section in which there is something to write")
+	assert.Equal(t, []Stay{{Kind: plan.H1, Text: "Sweeps since 1990"},
+		{Kind: plan.Subhead, Text: "Our vans", Words: 80}}, b.Stays, "what a line asks to change does not stay, nor does a section in which there is something to write")
 }
 
 // A section that is written is followed by what goes into it.
