@@ -37,7 +37,8 @@ func TestBriefOf(t *testing.T) {
 		read, "what is dropped and what is another page's stands in no section")
 	assert.Equal(t, plan.Head, b.Sections[0].Where, "in the order of a brief")
 	assert.Equal(t, []Stay{{Kind: plan.H1, Text: "Sweeps since 1990"},
-		{Kind: plan.Subhead, Text: "Our vans", Words: 80}}, b.Stays, "what a line asks to change does not stay, nor does a section in which there is something to write")
+		{Kind: plan.Subhead, Text: "Our vans", Words: 80}}, b.Stays,
+		"what a line asks to change does not stay, nor does a section in which there is something to write")
 }
 
 // A section that is written is followed by what goes into it.
