@@ -197,7 +197,7 @@ func TestClientWithoutSite(t *testing.T) {
 	list, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	assert.Equal(t, view.TargetKind(plan.NewPage), list.Targets[0].Kind)
-	assert.Contains(t, list.Targets[0].Before, "Create this page: title, H1 and the first")
+	assert.Contains(t, list.Targets[0].Before, "Create this page with ")
 	written := 0
 	for _, x := range list.Targets {
 		written += x.Words

@@ -115,8 +115,8 @@ func Missed(m site.Missed) string {
 var plainFindings = map[finding.Type]string{
 	finding.Orphan:          "no page links to it",
 	finding.HTTPBesideHTTPS: "the site answers by http and by https",
-	finding.HTTPOnly:        "the site answers by http alone: browsers call it not secure",
-	finding.NoBusinessData:  "no page describes the business in structured data",
+	finding.HTTPOnly:        "it answers by http alone: browsers call it not secure",
+	finding.NoBusinessData:  "no page has the name, address, phone and hours as structured data",
 	finding.DrawnByScript:   "drawn by script: read it as rendered",
 }
 
@@ -147,7 +147,7 @@ func Finding(f finding.Finding) string {
 	case finding.NoTestimonial:
 		return shareOf(f.Have, f.Of) + " a testimonial here"
 	case finding.NoCallToAct:
-		return shareOf(f.Have, f.Of) + " a call to action here"
+		return shareOf(f.Have, f.Of) + " a call to action here: a phone number, a form or a button"
 	case finding.DirectoryAhead:
 		return fmt.Sprintf("organic %d for %s", f.Position, quoted(f.Text()))
 	case finding.PlaceWrong:

@@ -46,7 +46,7 @@ func (w Teller) BriefLine(l handoff.Line) PartSays {
 	case l.Inside() && l.Part.Kind == plan.Body:
 		says.Before, says.After, says.Note = "use", often(l.Part.Times())+" here", ""
 	case l.Inside() && l.Part.Kind == plan.Subhead:
-		says.Before, says.Note = "with the subhead", ""
+		says.Before, says.Note = "use", ""
 	case l.Part.Kind == plan.Repair:
 		says.Note = w.Evidence(l.Target)
 	}

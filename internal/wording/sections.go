@@ -42,7 +42,7 @@ func (w Teller) Section(s outline.Section) string {
 func (w Teller) writeSection(t *plan.Target) Instruction {
 	says := Instruction{Before: "Write " + Count(words(t), "word", "") + ":"}
 	if t.Slices > 1 {
-		says.After = fmt.Sprintf("(part %d of %d)", t.Slice, t.Slices)
+		says.After = fmt.Sprintf("(%d of %d)", t.Slice, t.Slices)
 	}
 	if t.Section.Kind == outline.LeadSection && t.Section.Heading == "" {
 		says.Before += " " + opening // nothing to write on the page

@@ -149,15 +149,15 @@ func (w Teller) fix(t *plan.Target) Instruction {
 	case finding.DeadLink:
 		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
 	case finding.HTTPOnly:
-		return Instruction{Before: "Move the site to https, and redirect every http address to it"}
+		return Instruction{Before: "Move the site to https"}
 	case finding.NoHomeLink:
 		return Instruction{Before: "Link to " + Count(len(t.Parts), "page", "") + " from this one"}
 	case finding.NoBusinessData:
-		return Instruction{Before: "Add the name, address, phone and hours as structured data"}
+		return Instruction{Before: "Add the business as structured data"}
 	case finding.NoTestimonial:
 		return Instruction{Before: "Add a testimonial to this page"}
 	case finding.NoCallToAct:
-		return Instruction{Before: "Add a call to action: a phone link, a form or a button"}
+		return Instruction{Before: "Add a call to action to this page"}
 	case finding.DirectoryAhead:
 		if len(t.Parts) == 1 {
 			return Instruction{Before: "Get listed in " + t.Parts[0].Finding.Label}
@@ -167,21 +167,16 @@ func (w Teller) fix(t *plan.Target) Instruction {
 	return Instruction{Before: "Fix the wrong town in " + Count(len(t.Parts), "place", "")}
 }
 
-// newPage words what making a page holds: its head, and its first words.
+// newPage words what making a page holds: its first words. Its head is told beside it.
 func (w Teller) newPage(t *plan.Target) string {
-	if t.Words.Rule == wordtarget.NoTarget {
-		return "Create this page"
-	}
-	head := "title, H1"
-	if w.Page.Kind != site.Home {
-		head += ", URL"
-	}
 	first := words(t)
-	if first == 0 || first >= t.Words.ToWrite {
-		return fmt.Sprintf("Create this page: %s and %s", head, Count(t.Words.ToWrite, "word", ""))
+	switch {
+	case t.Words.Rule == wordtarget.NoTarget:
+		return "Create this page"
+	case first == 0 || first >= t.Words.ToWrite:
+		return "Create this page with its " + Count(t.Words.ToWrite, "word", "")
 	}
-	return fmt.Sprintf("Create this page: %s and the first %s of %s", head, Number(first),
-		Count(t.Words.ToWrite, "word", ""))
+	return fmt.Sprintf("Create this page with %s of its %s", Number(first), Count(t.Words.ToWrite, "word", ""))
 }
 
 // open returns the parts that are not dropped.
@@ -347,10 +342,13 @@ func (w Teller) imagesEvidence(t *plan.Target) string {
 }
 
 func (w Teller) newPageEvidence(t *plan.Target) string {
-	says := "there is no page for it yet"
+	says := "title, H1 and opening"
+	if w.Page.Kind != site.Home {
+		says = "title, URL, H1 and opening"
+	}
 	switch {
 	case w.Page.HasURL:
-		says = "the page at its address has not been read"
+		says += " · the page at its address has not been read"
 	case w.Page.Sites > 0:
 		says += " · " + shareOf(w.Page.Have, w.Page.Sites) + " one"
 	}

@@ -107,7 +107,7 @@ watch(
   -webkit-box-orient: vertical;
   line-height: 1.25;
 }
-/* What a target is about is cut before what it asks: "part 1 of 2" is always seen. */
+/* What a target is about is cut before what it asks: "(1 of 2)" is always seen. */
 .says {
   display: flex;
   align-items: baseline;
