@@ -136,35 +136,37 @@ func pageAt(address string) string {
 	return "the home page"
 }
 
+// plainFixes are the fixes that are said in the same words of every page.
+var plainFixes = map[finding.Type]string{
+	finding.PlaceholderText: "Remove the placeholder text",
+	finding.NoIndex:         "Let search engines list this page: remove its noindex",
+	finding.HTTPBesideHTTPS: "Redirect every http address to https",
+	finding.HTTPOnly:        "Move the site to https",
+	finding.PhoneNotLinked:  "Make the phone number click to call",
+	finding.NoBusinessData:  "Add the business as structured data",
+	finding.NoTestimonial:   "Add a testimonial to this page",
+	finding.NoCallToAct:     "Add a call to action to this page",
+}
+
 func (w Teller) fix(t *plan.Target) Instruction {
-	switch t.Finding.Type {
-	case finding.PlaceholderText:
-		return Instruction{Before: "Remove the placeholder text"}
-	case finding.NoIndex:
-		return Instruction{Before: "Let search engines list this page: remove its noindex"}
-	case finding.HTTPBesideHTTPS:
-		return Instruction{Before: "Redirect every http address to https"}
-	case finding.PhoneNotLinked:
-		return Instruction{Before: "Make the phone number click to call"}
-	case finding.DeadLink:
-		return Instruction{Before: "Repair " + Count(len(t.Parts), "dead link", "")}
-	case finding.HTTPOnly:
-		return Instruction{Before: "Move the site to https"}
-	case finding.NoHomeLink:
-		return Instruction{Before: "Link to " + Count(len(t.Parts), "page", "") + " from this one"}
-	case finding.NoBusinessData:
-		return Instruction{Before: "Add the business as structured data"}
-	case finding.NoTestimonial:
-		return Instruction{Before: "Add a testimonial to this page"}
-	case finding.NoCallToAct:
-		return Instruction{Before: "Add a call to action to this page"}
-	case finding.DirectoryAhead:
-		if len(t.Parts) == 1 {
-			return Instruction{Before: "Get listed in " + t.Parts[0].Finding.Label}
-		}
-		return Instruction{Before: "Get listed in " + Count(len(t.Parts), "directory", "directories")}
+	says, ok := plainFixes[t.Finding.Type]
+	if ok {
+		return Instruction{Before: says}
 	}
-	return Instruction{Before: "Fix the wrong town in " + Count(len(t.Parts), "place", "")}
+	switch t.Finding.Type {
+	case finding.DeadLink, finding.SoftNotFound:
+		says = "Repair " + Count(len(t.Parts), "dead link", "")
+	case finding.NoHomeLink, finding.Orphan:
+		says = "Link to " + Count(len(t.Parts), "page", "") + " from this one"
+	case finding.DirectoryAhead:
+		says = "Get listed in " + Count(len(t.Parts), "directory", "directories")
+		if len(t.Parts) == 1 {
+			says = "Get listed in " + t.Parts[0].Finding.Label
+		}
+	default:
+		says = "Fix the wrong town in " + Count(len(t.Parts), "place", "")
+	}
+	return Instruction{Before: says}
 }
 
 // newPage words what making a page holds: its first words. Its head is told beside it.

@@ -267,3 +267,18 @@ func TestThingsAreNamed(t *testing.T) {
 	assert.Contains(t, Fault(changed("words.home.low", "1200", "1300")),
 		"The figure “"+FigureSays("words.home.low")+"” changed elsewhere")
 }
+
+// Only a wrong town is called one: whatever else is fixed is said by its own name.
+func TestFixesSayWhatTheyFix(t *testing.T) {
+	for _, f := range finding.Types() {
+		switch finding.RuleOf(f).Asks {
+		case finding.Fix, finding.FixLink, finding.AddLink, finding.BeListed:
+		default:
+			continue
+		}
+		says := Teller{}.Instruct(&plan.Target{Kind: plan.Fix, Finding: &finding.Finding{Type: f},
+			Parts: []plan.Part{{}, {}}}).Before
+		assert.NotContains(t, says, "wrong town", f)
+		assert.NotEmpty(t, says, f)
+	}
+}
