@@ -1,0 +1,72 @@
+package plan
+
+import (
+	"testing"
+
+	"inktally/core/imagename"
+	"inktally/core/sheet"
+	"inktally/core/site"
+
+	"github.com/stretchr/testify/assert"
+)
+
+// Title and H1 hold a phrase whatever small words stand between; what they hold of one at the first positions stays
+// (rule 9.2).
+func TestWhatLeadsStaysInTheHead(t *testing.T) {
+	q := asked("chimney sweep tarn harbor", "flue liner tarn harbor")
+	title := func(html string, positions ...int) (string, bool) {
+		p := Aim{Key: "p1", URL: "http://brindleandash.example/", Kind: site.Home, Criteria: q, Topics: topics,
+			Client: sheet.Measure(read(html+"<p>"+words(80)), q), Families: families(q, 100, 10)}
+		for i, position := range positions {
+			p.Families[i].Position = position
+		}
+		part := findPart(StandardRules().OfPage(&p, imagename.NamesOf()), "title: "+sweepKey)
+		if part == nil {
+			return "", false
+		}
+		return part.Slot.Wanted, true
+	}
+	for name, c := range map[string]struct {
+		html      string
+		positions []int
+		want      string
+		asked     bool
+	}{
+		"nothing of it":       {"<title>Home</title>", nil, "Chimney sweep Tarn Harbor, ME | " + topics.Firm, true},
+		"small words between": {"<title>A chimney sweep in Tarn Harbor</title>", nil, "", false},
+		"in another order": {"<title>Tarn Harbor: sweep your chimney</title>", nil,
+			"Chimney sweep Tarn Harbor, ME | " + topics.Firm, true},
+		"in another order, and it leads": {"<title>Tarn Harbor: sweep your chimney</title>", []int{2}, "", false},
+		"it leads without the title": {"<title>Home</title>", []int{2},
+			"Chimney sweep Tarn Harbor, ME | " + topics.Firm, true},
+		"another one leads": {"<title>Flue liner Tarn Harbor</title>", []int{0, 3},
+			"Chimney sweep Tarn Harbor | Flue liner Tarn Harbor", true},
+		"another one is far behind": {"<title>Flue liner Tarn Harbor</title>", []int{0, 4},
+			"Chimney sweep Tarn Harbor, ME | " + topics.Firm, true},
+	} {
+		t.Run(name, func(t *testing.T) {
+			got, asked := title(c.html, c.positions...)
+			assert.Equal(t, c.asked, asked)
+			assert.Equal(t, c.want, got)
+		})
+	}
+}
+
+// What stands at the first positions is not said less often; each time takes a minute (rule 9.5).
+func TestCutBackTakesAMinuteATime(t *testing.T) {
+	q := asked("chimney sweep tarn harbor")
+	body := ""
+	for range 12 {
+		body += "<p>Chimney sweep Tarn Harbor is what we do all day.</p>"
+	}
+	p := Aim{Key: "p1", URL: "http://brindleandash.example/", Kind: site.Home, Criteria: q, Topics: topics,
+		Client: sheet.Measure(read(body), q), Families: families(q, 100)}
+	cut := find(StandardRules().OfPage(&p, imagename.NamesOf()), "cut_back")
+	if assert.NotNil(t, cut) {
+		limit := cut.Parts[0].Limit
+		assert.InDelta(t, float64(limit.Now-limit.Most), cut.Parts[0].Minutes, 1e-9)
+		assert.True(t, (&Target{Kind: CutBack}).Pays(), "it mends what is there")
+	}
+	p.Families[0].Position = 3
+	assert.Nil(t, find(StandardRules().OfPage(&p, imagename.NamesOf()), "cut_back"))
+}
