@@ -368,6 +368,8 @@ func (w Teller) newPageEvidence(t *plan.Target) string {
 func shareOf(have, all int) string {
 	verb := "have"
 	switch {
+	case have == 0:
+		return "no rival has"
 	case have == 1 && all == 1:
 		return "the one rival measured has"
 	case have == 1 || all == 1:

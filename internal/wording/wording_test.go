@@ -222,7 +222,7 @@ func TestNumbers(t *testing.T) {
 	assert.Equal(t, "about 9.9 visits a month", Gain(Visits, 9.9))
 	assert.Equal(t, "about 1 visit a month", Gain(Visits, 1))
 	assert.Equal(t, "15% of the gain", Gain(Share, 15))
-	for have, want := range map[int]string{0: "0 of 1 rival has", 1: "the one rival measured has"} {
+	for have, want := range map[int]string{0: "no rival has", 1: "the one rival measured has"} {
 		assert.Equal(t, want, shareOf(have, 1))
 	}
 	for added, want := range map[int]string{1: "1 other rival was added.", 3: "3 other rivals were added."} {
