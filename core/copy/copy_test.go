@@ -59,3 +59,16 @@ func ExampleTexts_List() {
 	// Ostrey, Quillby and Pell Crossing
 	// Saint-Orme et Port-Brisé
 }
+
+// Each language has its own sentences, and what a user changes of one leaves the others.
+func TestSentences(t *testing.T) {
+	s := StandardSentences()
+	for _, tag := range Languages() {
+		assert.Equal(t, Of(tag).Sentences, s.Of(tag), tag)
+	}
+	assert.Equal(t, s.English, s.Of(""))
+	assert.Equal(t, s.French, s.Of("fr-CA"))
+	assert.Empty(t, s.Of("nl"))
+	s.French[0] = "Parlons de {phrase}."
+	assert.NotEqual(t, Of("fr").Sentences[0], s.Of("fr")[0])
+}

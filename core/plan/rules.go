@@ -1,8 +1,6 @@
 package plan
 
 import (
-	"slices"
-
 	"inktally/core/copy"
 	"inktally/core/outline"
 	"inktally/core/rate"
@@ -54,7 +52,7 @@ type Rules struct {
 	RedirectPercent, VaguePercent float64
 	// Frames are sentences that carry a phrase word for word where it reads badly by
 	// itself; FramePhrase stands in its place.
-	Frames []string
+	Frames copy.Sentences
 	// SlicePercent of the minutes ordered go to slices before all else, as long as a
 	// page is below its guideline (rule 12.4).
 	SlicePercent float64
@@ -73,7 +71,7 @@ func StandardRules() Rules {
 		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
 		Rate:            rate.StandardRules(),
 		Outline:         outline.StandardRules(),
-		Frames:          slices.Clone(copy.Of("en").Sentences),
+		Frames:          copy.StandardSentences(),
 		RedirectPercent: 10, VaguePercent: 3, SlicePercent: 40,
 	}
 }

@@ -252,8 +252,13 @@ func (y *Yardstick) ofTargets(t *table) {
 	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.Rate.PerTokens)
 	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Rate.Density)
 	y.ofOutline(t)
-	t.list = append(t.list, figure{Figure: Figure{Key: "phrases.frames", Rule: "9.2", Unit: Lines, Most: 60},
-		lines: &r.Frames})
+	for _, f := range []struct {
+		key string
+		at  *[]string
+	}{{"phrases.frames", &r.Frames.English}, {"phrases.frames.fr", &r.Frames.French},
+		{"phrases.frames.de", &r.Frames.German}, {"phrases.frames.es", &r.Frames.Spanish}} {
+		t.list = append(t.list, figure{Figure: Figure{Key: f.key, Rule: "10.3", Unit: Lines, Most: 60}, lines: f.at})
+	}
 	t.fraction("gain.redirect", "12.2", Percent, 0, 100, &r.RedirectPercent)
 	t.fraction("gain.vague_words", "12.2", Percent, 0, 100, &r.VaguePercent)
 	t.fraction("order.slices", "12.4", Percent, 0, 100, &r.SlicePercent)

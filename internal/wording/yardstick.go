@@ -113,6 +113,9 @@ var figureWords = map[string]string{
 	"phrases.rate.per_tokens":  "How often it is said at most, over the words it has",
 	"phrases.density":          "Keyword density from which a phrase is overused",
 	"phrases.frames":           "Sentences that carry a phrase word for word",
+	"phrases.frames.fr":        "The same, on French pages",
+	"phrases.frames.de":        "The same, on German pages",
+	"phrases.frames.es":        "The same, on Spanish pages",
 
 	"images.carrying_home":  "Images with a phrase in their name, home page",
 	"images.carrying_other": "Images with a phrase in their name, other pages",

@@ -2,9 +2,7 @@ package targets
 
 import (
 	"context"
-	"strings"
 
-	"inktally/core/copy"
 	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/internal/store"
@@ -79,13 +77,10 @@ func (w *Worked) outline(page string) *view.Outline {
 	return out
 }
 
-// frames returns sentences that carry a phrase, in the client's language: the yardstick has the English ones.
+// frames returns sentences that carry a phrase, in the client's language.
 func (w *Worked) frames() []string {
 	known := w.Whole.Known
-	if tag := known.Client.Language; tag != "" && !strings.HasPrefix(tag, "en") {
-		return copy.Of(tag).Sentences
-	}
-	return known.Yardstick.Target.Frames
+	return known.Yardstick.Target.Frames.Of(known.Client.Language)
 }
 
 // sectionFamily returns a family that a section carries: where it stands, and where it is wanted.
