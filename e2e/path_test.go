@@ -9,6 +9,7 @@ import (
 	"testing"
 	"time"
 
+	"inktally/core/plan"
 	"inktally/internal/view"
 
 	"github.com/chromedp/cdproto/browser"
@@ -80,18 +81,14 @@ func TestWholePath(t *testing.T) {
 	s.press("Hand-off")
 	s.until(`document.querySelector('[data-brief]')`)
 	markdown := download(t, s)
-	plan := get[view.Plan](t, p, fmt.Sprintf("/api/clients/%d/plan", client))
-	require.Greater(t, len(plan.Targets), 8)
-	for _, x := range plan.Targets {
+	made := get[view.Plan](t, p, fmt.Sprintf("/api/clients/%d/plan", client))
+	require.Greater(t, len(made.Targets), 8)
+	for _, x := range made.Targets {
 		if x.Page != fmt.Sprintf("p%d", page) || x.Choice.State == "dropped" {
 			continue
 		}
 		for _, part := range x.Parts {
-			line := part.Name + ": " + strings.TrimSpace(strings.TrimSpace(part.Before+" **"+part.Pencil+"**")+" "+
-				part.After)
-			if part.Pencil == "" {
-				line = strings.TrimSpace(part.Name + ": " + part.Before)
-			}
+			line := briefLine(x, part)
 			if part.Choice.State == "dropped" {
 				assert.NotContains(t, markdown, line)
 				continue
@@ -108,6 +105,26 @@ func TestWholePath(t *testing.T) {
 	assert.Contains(t, markdown, "Chimney sweep Tarn Harbor | Cinder Lane")
 	assert.Contains(t, markdown, "545 words now, 2,000 wanted: **1,455 words** to write.")
 	require.Equal(t, http.StatusNoContent, send(t, p, http.MethodDelete, fmt.Sprintf("/api/clients/%d", client), nil))
+}
+
+// briefLine returns how the brief has a part of a target: a section to write by what its target says, what goes into it
+// as something to use there.
+func briefLine(x view.Target, part view.Part) string {
+	name, before, pencil, after := part.Name+": ", part.Before, part.Pencil, part.After
+	if x.Kind == view.TargetKind(plan.Slice) {
+		switch part.Kind {
+		case view.PartKind(plan.Words):
+			name, before, pencil, after = "", x.Before, x.Pencil, x.After
+		case view.PartKind(plan.Subhead):
+			before = "use"
+		case view.PartKind(plan.Body):
+			before, after = "use", "" // as often as it says, here
+		}
+	}
+	if pencil == "" {
+		return strings.TrimSpace(name + before)
+	}
+	return name + strings.TrimSpace(strings.TrimSpace(before+" **"+pencil+"**")+" "+after)
 }
 
 // download saves the brief through the browser and returns it.
