@@ -12,7 +12,7 @@ import (
 
 // BriefTitle returns the title of the brief of a page.
 func BriefTitle(page, client string) string {
-	return fmt.Sprintf("Brief: %s page of %s", strings.ToLower(page[:1])+page[1:], client)
+	return fmt.Sprintf("Brief: %s page of %s", page, client)
 }
 
 // BriefWords words the figure at the head of a brief, of a page of so many words now.

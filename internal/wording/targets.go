@@ -5,6 +5,8 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"inktally/core/copy"
 	"inktally/core/finding"
@@ -233,10 +235,11 @@ func images(t *plan.Target) string {
 }
 
 func capital(s string) string {
-	if s == "" {
+	first, size := utf8.DecodeRuneInString(s)
+	if size == 0 {
 		return s
 	}
-	return strings.ToUpper(s[:1]) + s[1:]
+	return string(unicode.ToUpper(first)) + s[size:]
 }
 
 // Evidence words why a target is there, in one line.

@@ -282,3 +282,9 @@ func TestFixesSayWhatTheyFix(t *testing.T) {
 		assert.NotEmpty(t, says, f)
 	}
 }
+
+// A name that begins with a letter of several bytes keeps it.
+func TestCapital(t *testing.T) {
+	assert.Equal(t, []string{"Écoulement", "Home", ""}, []string{capital("écoulement"), capital("home"), capital("")})
+	assert.Equal(t, "Brief: Pell Crossing page of Ash Co", BriefTitle("Pell Crossing", "Ash Co"))
+}
