@@ -53,10 +53,10 @@ type Family struct {
 	// those of the client's town (rule 7.1).
 	Uncounted int
 	// Also are the families that are folded under it, Under the one that it is folded
-	// under; RowGain is its gain with its share of theirs (rule 3.10).
-	Also    []string
-	Under   string
-	RowGain float64
+	// under; RowGain is its gain with its share of theirs, RowVolume its counted searches (rule 3.10).
+	Also               []string
+	Under              string
+	RowGain, RowVolume float64
 
 	urges bool // its lead holds a word of hiring
 }
@@ -137,19 +137,20 @@ func Families(in Input) []Family {
 	return families
 }
 
-// OfPage returns the families that a page carries, a row of the book each, in order of
+// OfPage returns the families that a page carries, a row of the book each: its first one, then in order of
 // gain. Those that ask for what is near come last: nobody writes "near me" into a
-// title, so that none of them can be a page's first family.
-func OfPage(families []Family, page int64, most int) []Family {
+// title, so that none of them can be a page's first family. kept is the one that was kept as its first, empty for none.
+func OfPage(families []Family, page int64, kept string, most int) []Family {
 	var out []Family
 	for _, near := range []bool{false, true} {
 		for _, f := range families {
-			if f.Kept && f.Under == "" && f.Near == near && f.Carrier.Page() == page && page != 0 && len(out) < most {
+			if f.Kept && f.Under == "" && f.Near == near && f.Carrier.Page() == page && page != 0 {
 				out = append(out, f)
 			}
 		}
 	}
-	return out
+	out = FirstFirst(out, kept)
+	return out[:min(len(out), most)]
 }
 
 // lead puts the lead first: the one that the user chose, else the one with the

@@ -2,6 +2,7 @@ package book
 
 import (
 	"encoding/csv"
+	"fmt"
 	"math/rand/v2"
 	"os"
 	"strconv"
@@ -186,14 +187,14 @@ func TestTypedForAPage(t *testing.T) {
 		Visits: visits.Standard(),
 	})
 	var leads []string
-	for _, f := range OfPage(book, 7, 12) {
+	for _, f := range OfPage(book, 7, "", 12) {
 		leads = append(leads, f.Lead().Text)
 	}
 	assert.Equal(t, []string{"chimney sweep tarn harbor", "soot removal", "flue liner"}, leads,
 		"as they were typed; a page that is gone leaves it to the rules")
 	assert.Len(t, book[0].Members, 2)
 	assert.False(t, book[3].Kept)
-	assert.Empty(t, OfPage(book, 0, 12))
+	assert.Empty(t, OfPage(book, 0, "", 12))
 
 	aside := Families(Input{Phrases: []Phrase{{ID: 1, Text: "soot removal", Page: 7, Typed: 1}},
 		Judge:   intent.NewJudge(g),
@@ -207,7 +208,7 @@ func TestCarriers(t *testing.T) {
 	services := brindle().Services
 	family := func(service, town string, gain float64) Family {
 		f := Family{Judgement: intent.Judgement{Service: service, Place: town}, Kept: true, Members: []Phrase{{}}}
-		f.Gain = gain
+		f.Gain, f.RowVolume, f.Key = gain, gain, fmt.Sprint(service, town, gain)
 		return f
 	}
 	near := func(f Family) Family { f.Near = true; return f }

@@ -18,6 +18,8 @@ type Carrying struct {
 	// Service and Place are what it is for; empty is all of them, and the home
 	// town.
 	Service, Place string
+	// First is the key of the family that was kept as its first, empty if none was (rule 9.2).
+	First string
 }
 
 // Carrier is the page that carries a family.
@@ -38,13 +40,12 @@ func (c Carrier) Page() int64 {
 	return c.Pages[0]
 }
 
-// assign returns for each kept family, in order of gain, the page that carries it
+// assign gives each kept family the page that carries it
 // (rule 9.1): the one that a phrase of it was typed for; else home holds the
 // main service, which is the first, in the home town. Every other service has a
 // page of its own, and so has another place that has one already or whose
 // families bring enough together. A page that the user gave the main service
-// takes its families but for the first one that names the town, which stays at
-// home.
+// takes its families but for the first one, which stays at home.
 func assign(families []Family, in Input) {
 	c := carriers{pages: in.Pages, home: in.Home, least: in.Rules.AreaGain, gains: map[string]float64{}}
 	if len(in.Services) > 0 {
@@ -55,6 +56,13 @@ func assign(families []Family, in Input) {
 			c.gains[f.Place] += f.Gain
 		}
 	}
+	kept := ""
+	for _, p := range in.Pages {
+		if p.Kind == site.Home {
+			kept = p.First
+		}
+	}
+	c.first = c.mainFirst(families, kept)
 	at := map[string]Carrier{}
 	for i := range families {
 		if families[i].Kept && !families[i].Waits() {
@@ -75,12 +83,10 @@ type carriers struct {
 	main, home string
 	least      float64
 	gains      map[string]float64 // by place
-	mainGiven  bool               // whether the main service's first family was met
+	first      string             // the key of the family that home holds in any case
 }
 
 func (c *carriers) of(f *Family) Carrier {
-	first := f.Service == c.main && !c.mainGiven && !f.Near && (f.Place == "" || f.Place == c.home)
-	c.mainGiven = c.mainGiven || first
 	if carrier, ok := c.typedFor(f.typed().Page); ok {
 		return carrier
 	}
@@ -90,7 +96,7 @@ func (c *carriers) of(f *Family) Carrier {
 		}
 	}
 	if f.Service == "" || f.Service == c.main {
-		if ids := c.claim(site.Service, c.main, c.home); len(ids) > 0 && !first && f.Service != "" {
+		if ids := c.claim(site.Service, c.main, c.home); len(ids) > 0 && f.Key != c.first && f.Service != "" {
 			return Carrier{site.Service, c.main, ids}
 		}
 		return Carrier{Kind: site.Home, Pages: c.claim(site.Home, "", c.home)}

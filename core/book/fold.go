@@ -16,7 +16,7 @@ func fold(families []Family, in Input) {
 	var order []string
 	for i := range families {
 		f := &families[i]
-		f.RowGain = f.Gain
+		f.RowGain, f.RowVolume = f.Gain, f.Volume
 		if !f.Kept || !f.Intent.Hires() || f.Service == "" || f.Waits() {
 			continue
 		}
@@ -44,6 +44,7 @@ func fold(families []Family, in Input) {
 			f.Under = lead.Key
 			lead.Also = append(lead.Also, f.Key)
 			lead.RowGain += f.Gain * in.Rules.AlsoShare
+			lead.RowVolume += f.Volume * in.Rules.AlsoShare
 		}
 	}
 }

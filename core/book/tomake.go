@@ -14,7 +14,7 @@ type ToMake struct {
 	Kind site.Kind
 	// Service or Place is what it is for.
 	Service, Place string
-	// Families are those that it would carry, in order of gain; Gain is what they bring
+	// Families are those that it would carry, its first one and then in order of gain; Gain is what they bring
 	// together.
 	Families []Family
 	Gain     float64
@@ -52,6 +52,7 @@ func (s Site) Missing(families []Family) []ToMake {
 	}
 	for i := range m.list {
 		t := &m.list[i]
+		t.Families = FirstFirst(t.Families, "")
 		t.Have = s.Have(t.Kind, t.Service, t.Place)
 	}
 	slices.SortStableFunc(m.list, func(a, b ToMake) int {

@@ -19,7 +19,13 @@ const (
 	Town   = "{town}"
 	Towns  = "{towns}"
 	Phone  = "{phone}"
+	State  = "{state}"
+	// Brand is the name of the firm without the words of its services at its end.
+	Brand = "{brand}"
 )
+
+// blanks returns all of them.
+func blanks() []string { return []string{Phrase, Firm, Town, Towns, Phone, State, Brand} }
 
 // Heading is one of the standing sections: its key, the same in all languages, and its heading.
 type Heading struct{ Key, Heading string }
@@ -27,43 +33,26 @@ type Heading struct{ Key, Heading string }
 // Texts are those of a language.
 type Texts struct {
 	// Standing are the sections that stand on a page where rivals share too few (rule 10.1).
-	Standing []Heading
+	Standing [4]Heading
 	// Services heads a list of services, with {town}; Questions, Towns and About, with {firm}, the sections of
 	// these names.
 	Services, Questions, Towns, About string
-	// Descriptions are whole meta descriptions (rule 9.2), Plain those for want of a better one; Sentences carry
+	// Titles are whole titles (rule 9.2), of which a page gets the first that can be filled and fits.
+	Titles []string
+	// Descriptions are whole meta descriptions (rule 9.2), Short those where none of these fits; Sentences carry
 	// a phrase word for word where it reads badly by itself.
-	Descriptions, Plain, Sentences []string
+	Descriptions, Short, Sentences []string
+	// Superlatives stand in no title, H1 or URL that is proposed (rule 9.2).
+	Superlatives []string
 	// Calls are the words that a call to act begins with (rule 11).
 	Calls []string
 	// Picture is a blank for what an image shows; And stands between the last two of a list.
 	Picture, And string
 }
 
-// languages are those that there are texts for, by the first part of their tags.
-var languages = map[string]Texts{"en": english, "fr": french, "de": german, "es": spanish}
-
-// Languages returns the tags of the languages that have texts.
-func Languages() []string { return []string{"en", "fr", "de", "es"} }
-
-// Of returns the texts of a language by its tag; those of one that has none say the bare phrase, under
-// headings in English.
-func Of(tag string) Texts {
-	base, _, _ := strings.Cut(strings.ToLower(tag), "-")
-	if base == "" {
-		base = "en"
-	}
-	if t, ok := languages[base]; ok {
-		return t
-	}
-	return Texts{Standing: english.Standing, Services: english.Services, Questions: english.Questions,
-		Towns: english.Towns, About: english.About, Descriptions: []string{Phrase + ". " + Firm + ", " + Phone + "."},
-		Picture: english.Picture, And: ","}
-}
-
 // Fill puts what is known into a text; it is not ok where the text asks for something that is not known.
 func Fill(pattern string, known map[string]string) (filled string, ok bool) {
-	for _, name := range []string{Phrase, Firm, Town, Towns, Phone} {
+	for _, name := range blanks() {
 		if !strings.Contains(pattern, name) {
 			continue
 		}
@@ -75,10 +64,27 @@ func Fill(pattern string, known map[string]string) (filled string, ok bool) {
 	return text.Collapse(strings.ReplaceAll(pattern, "..", ".")), true
 }
 
+// Modest returns a phrase without the superlatives of the language: nobody believes them of a firm that says them.
+func (t Texts) Modest(phrase string) string {
+	return strings.Join(slices.DeleteFunc(strings.Fields(phrase), func(word string) bool {
+		return slices.Contains(t.Superlatives, strings.Join(text.Tokens(word), ""))
+	}), " ")
+}
+
+// Title returns the first title that can be filled and is not longer than most characters; empty if there is none.
+func (t Texts) Title(known map[string]string, most int) string {
+	for _, pattern := range t.Titles {
+		if filled, ok := Fill(pattern, known); ok && utf8.RuneCountInString(filled) <= most {
+			return filled
+		}
+	}
+	return ""
+}
+
 // Describe returns the description of the n-th page, of those that can be filled and are not longer than most
 // characters; empty if none can.
 func (t Texts) Describe(n int, known map[string]string, most int) string {
-	for _, patterns := range [][]string{t.Descriptions, t.Plain} {
+	for _, patterns := range [][]string{t.Descriptions, t.Short} {
 		var fit []string
 		for _, pattern := range patterns {
 			if filled, ok := Fill(pattern, known); ok && utf8.RuneCountInString(filled) <= most {

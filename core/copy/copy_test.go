@@ -12,7 +12,7 @@ import (
 // Each language has what the rules ask for, each text once, with the phrase in it; none speaks of typing or
 // searching.
 func TestTexts(t *testing.T) {
-	for _, tag := range Languages() {
+	for _, tag := range Tags() {
 		texts := Of(tag + "-XX")
 		assert.GreaterOrEqual(t, len(texts.Descriptions), 8, tag)
 		assert.GreaterOrEqual(t, len(texts.Sentences), 12, tag)
@@ -60,15 +60,30 @@ func ExampleTexts_List() {
 	// Saint-Orme et Port-Brisé
 }
 
-// Each language has its own sentences, and what a user changes of one leaves the others.
-func TestSentences(t *testing.T) {
-	s := StandardSentences()
-	for _, tag := range Languages() {
-		assert.Equal(t, Of(tag).Sentences, s.Of(tag), tag)
+// What a user changes of one language leaves the others, and what everybody starts with.
+func TestLanguages(t *testing.T) {
+	l := Standard()
+	for _, tag := range Tags() {
+		assert.Equal(t, Of(tag), l.Of(tag), tag)
 	}
-	assert.Equal(t, s.English, s.Of(""))
-	assert.Equal(t, s.French, s.Of("fr-CA"))
-	assert.Empty(t, s.Of("nl"))
-	s.French[0] = "Parlons de {phrase}."
-	assert.NotEqual(t, Of("fr").Sentences[0], s.Of("fr")[0])
+	assert.Equal(t, l.English, l.Of(""))
+	assert.Equal(t, l.French, l.Of("fr-CA"))
+	assert.Nil(t, l.In("nl"))
+	l.In("fr").Standing[0].Heading = "Notre travail"
+	assert.NotEqual(t, Of("fr"), l.Of("fr"))
+	assert.Equal(t, Of("de"), l.Of("de"))
+	assert.NotEqual(t, "Notre travail", Of("fr").Standing[0].Heading)
+}
+
+// A title holds as much as there is room for, and asks for nothing that is not known.
+func TestTitle(t *testing.T) {
+	known := map[string]string{Phrase: "Masonry repair Tarn Harbor", State: "ME", Firm: "Brindle & Ash Chimney",
+		Brand: "Brindle & Ash"}
+	for most, want := range map[int]string{60: "Masonry repair Tarn Harbor, ME | Brindle & Ash Chimney",
+		50: "Masonry repair Tarn Harbor, ME | Brindle & Ash", 40: "Masonry repair Tarn Harbor, ME",
+		28: "Masonry repair Tarn Harbor", 10: ""} {
+		assert.Equal(t, want, Of("en").Title(known, most), most)
+	}
+	delete(known, State)
+	assert.Equal(t, "Masonry repair Tarn Harbor | Brindle & Ash Chimney", Of("de").Title(known, 60))
 }

@@ -1,7 +1,13 @@
 package copy
 
+// titles are the same in all languages: as much of a title as there is room for (rule 9.2).
+var titles = []string{
+	"{phrase}, {state} | {firm}", "{phrase}, {state} | {brand}", "{phrase}, {state}",
+	"{phrase} | {firm}", "{phrase} | {brand}", "{phrase}",
+}
+
 var english = Texts{
-	Standing: []Heading{{"done", "What is included"}, {"when", "When you need it"}, {"visit", "How a visit works"},
+	Standing: [4]Heading{{"done", "What is included"}, {"when", "When you need it"}, {"visit", "How a visit works"},
 		{"price", "What affects the price"}},
 	Services: "What we do in {town}", Questions: "Questions people ask", Towns: "Towns we serve", About: "About {firm}",
 	Descriptions: []string{
@@ -14,7 +20,8 @@ var english = Texts{
 		"{phrase}: ask {firm} for a date or a quote at {phone}.",
 		"{phrase} by {firm}. See what is included and what is not, then call {phone}.",
 	},
-	Plain: []string{"{phrase}. By {firm}.", "{phrase}. Call {phone}."},
+	Titles: titles,
+	Short:  []string{"{phrase}. By {firm}.", "{phrase}. Call {phone}."},
 	Sentences: []string{
 		"Ask about {phrase} when you call.",
 		"{phrase}: what it includes, what it costs and when it makes sense.",
@@ -29,6 +36,7 @@ var english = Texts{
 		"To schedule {phrase}, call or send us a message.",
 		"This page is about {phrase}.",
 	},
+	Superlatives: []string{"best", "top", "finest", "greatest", "cheapest"},
 	Calls: []string{"call", "text us", "book", "schedule", "request", "get a quote", "get a price",
 		"get a free", "get an", "ask for", "contact us", "email us", "reserve",
 		"make an appointment", "start your", "talk to"},
@@ -36,7 +44,7 @@ var english = Texts{
 }
 
 var french = Texts{
-	Standing: []Heading{{"done", "Ce qui est fait"}, {"when", "Quand c’est nécessaire"},
+	Standing: [4]Heading{{"done", "Ce qui est fait"}, {"when", "Quand c’est nécessaire"},
 		{"visit", "Comment se passe une visite"}, {"price", "Ce qui décide du prix"}},
 	Services: "Nos services à {town}", Questions: "Questions fréquentes", Towns: "Où nous travaillons",
 	About: "À propos de {firm}",
@@ -50,7 +58,8 @@ var french = Texts{
 		"{phrase} : demandez une date ou un prix à {firm} au {phone}.",
 		"{phrase}, par {firm}. Lisez ce qui en fait partie, puis appelez le {phone}.",
 	},
-	Plain: []string{"{phrase}. Par {firm}.", "{phrase}. Appelez le {phone}."},
+	Titles: titles,
+	Short:  []string{"{phrase}. Par {firm}.", "{phrase}. Appelez le {phone}."},
 	Sentences: []string{
 		"Parlez-nous de « {phrase} » au téléphone.",
 		"{phrase} : ce qui est compris, ce que cela coûte et quand c’est utile.",
@@ -65,6 +74,7 @@ var french = Texts{
 		"Pour « {phrase} », appelez-nous ou écrivez-nous.",
 		"Cette page est consacrée à « {phrase} ».",
 	},
+	Superlatives: []string{"meilleur", "meilleure", "meilleurs", "meilleures"},
 	Calls: []string{"appelez", "contactez", "demandez", "demander", "réservez", "réserver",
 		"prenez rendez-vous", "prendre rendez-vous",
 		"obtenez", "devis", "écrivez"},
@@ -72,7 +82,7 @@ var french = Texts{
 }
 
 var german = Texts{
-	Standing: []Heading{{"done", "Was gemacht wird"}, {"when", "Wann es nötig ist"},
+	Standing: [4]Heading{{"done", "Was gemacht wird"}, {"when", "Wann es nötig ist"},
 		{"visit", "Wie ein Termin abläuft"}, {"price", "Was den Preis bestimmt"}},
 	Services: "Was wir in {town} machen", Questions: "Häufige Fragen", Towns: "Wo wir arbeiten", About: "Über {firm}",
 	Descriptions: []string{
@@ -85,7 +95,8 @@ var german = Texts{
 		"{phrase}: Fragen Sie {firm} nach einem Termin oder einem Preis, {phone}.",
 		"{phrase}, ausgeführt von {firm}. Lesen Sie, was dazugehört, und rufen Sie an: {phone}.",
 	},
-	Plain: []string{"{phrase}. Von {firm}.", "{phrase}. Telefon {phone}."},
+	Titles: titles,
+	Short:  []string{"{phrase}. Von {firm}.", "{phrase}. Telefon {phone}."},
 	Sentences: []string{
 		"Sprechen Sie uns am Telefon auf „{phrase}“ an.",
 		"{phrase}: was dazugehört, was es kostet und wann es sinnvoll ist.",
@@ -100,6 +111,7 @@ var german = Texts{
 		"Für „{phrase}“ rufen Sie an oder schreiben Sie uns.",
 		"Auf dieser Seite geht es um „{phrase}“.",
 	},
+	Superlatives: []string{"beste", "bester", "bestes", "besten", "billigste", "gunstigste"},
 	Calls: []string{"rufen sie", "ruf", "jetzt", "anrufen", "kontaktieren", "kontakt aufnehmen", "termin",
 		"angebot", "anfrage", "fordern sie",
 		"schreiben sie", "buchen"},
@@ -107,7 +119,7 @@ var german = Texts{
 }
 
 var spanish = Texts{
-	Standing: []Heading{{"done", "Qué se hace"}, {"when", "Cuándo hace falta"}, {"visit", "Cómo es una visita"},
+	Standing: [4]Heading{{"done", "Qué se hace"}, {"when", "Cuándo hace falta"}, {"visit", "Cómo es una visita"},
 		{"price", "De qué depende el precio"}},
 	Services: "Qué hacemos en {town}", Questions: "Preguntas frecuentes", Towns: "Dónde trabajamos",
 	About: "Sobre {firm}",
@@ -121,7 +133,8 @@ var spanish = Texts{
 		"{phrase}: pida fecha o precio a {firm} en el {phone}.",
 		"{phrase}, hecho por {firm}. Lea qué incluye y llame al {phone}.",
 	},
-	Plain: []string{"{phrase}. Por {firm}.", "{phrase}. Llame al {phone}."},
+	Titles: titles,
+	Short:  []string{"{phrase}. Por {firm}.", "{phrase}. Llame al {phone}."},
 	Sentences: []string{
 		"Pregunte por «{phrase}» cuando llame.",
 		"{phrase}: qué incluye, cuánto cuesta y cuándo conviene.",
@@ -136,6 +149,7 @@ var spanish = Texts{
 		"Para «{phrase}», llame o mande un mensaje.",
 		"Esta página trata de «{phrase}».",
 	},
+	Superlatives: []string{"mejor", "mejores"},
 	Calls: []string{"llame", "llámenos", "llama", "contáctenos", "contacte", "contacta", "solicite",
 		"solicita", "pida", "pide", "reserve", "reserva",
 		"presupuesto", "escríbanos"},

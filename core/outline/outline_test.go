@@ -22,7 +22,7 @@ var topics = Topics{Services: []Topic{{Name: "chimney sweep", Forms: []string{"c
 	Towns: []string{"Ostrey", "Quillby", "Pell Crossing"}, Questions: []string{"how often should a chimney be swept"},
 	Firm: "Brindle & Ash"}
 
-var standing = copy.Of("en").Standing
+var texts = copy.Of("en")
 
 func words(n int) string { return strings.Repeat("word ", n) }
 
@@ -58,7 +58,7 @@ func TestOutline(t *testing.T) {
 	assert.Equal(t, map[string]int{"lead": 250, "service: chimney sweep": 440, "service: flue liner installation": 440,
 		"questions": 440, "towns": 220, "about": 210},
 		shares(StandardRules().Of(in)), "what exceeds the lead's 250 goes to the others")
-	in.Topics = Topics{Firm: "Brindle", Standing: standing}
+	in.Topics = Topics{Firm: "Brindle", Standing: texts.Standing[:]}
 	assert.Equal(t, map[string]int{"lead": 250, "standing: done": 700, "standing: when": 700, "about": 350},
 		shares(StandardRules().Of(in)), "the shares of what there is not go to the others")
 }

@@ -1,6 +1,8 @@
 package plan
 
 import (
+	"maps"
+	"slices"
 	"testing"
 
 	"inktally/core/imagename"
@@ -50,6 +52,31 @@ func TestWhatLeadsStaysInTheHead(t *testing.T) {
 			assert.Equal(t, c.want, got)
 		})
 	}
+}
+
+// Who is searched for as the best is not told to say so in a title, an H1 or a URL (rule 9.2).
+func TestNoSuperlativeInTheHead(t *testing.T) {
+	q := asked("best chimney sweep tarn harbor")
+	parts := func(html string) map[PartKind]string {
+		p := Aim{Key: "p1", URL: "http://brindleandash.example/work/", Kind: site.Service, Criteria: q, Topics: topics,
+			Client: sheet.Measure(read(html+"<p>"+words(80)), q), Families: families(q, 100)}
+		out := map[PartKind]string{}
+		for _, target := range StandardRules().OfPage(&p, imagename.NamesOf()) {
+			for _, part := range target.Parts {
+				if part.Kind == Title || part.Kind == H1 || part.Kind == Address {
+					out[part.Kind] = part.Says() + ": " + part.Slot.Wanted
+				}
+			}
+		}
+		return out
+	}
+	assert.Equal(t, map[PartKind]string{
+		Title:   "chimney sweep tarn harbor: Chimney sweep Tarn Harbor, ME | " + topics.Firm,
+		H1:      "chimney sweep tarn harbor: Chimney sweep Tarn Harbor",
+		Address: "chimney sweep tarn harbor: /chimney-sweep-tarn-harbor/",
+	}, parts("<title>Home</title><h1>Welcome</h1>"))
+	done := parts("<title>Chimney sweep in Tarn Harbor</title><h1>Your chimney sweep in Tarn Harbor</h1>")
+	assert.Equal(t, []PartKind{Address}, slices.Collect(maps.Keys(done)), "nothing more is asked of what says it")
 }
 
 // What stands at the first positions is not said less often; each time takes a minute (rule 9.5).

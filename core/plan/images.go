@@ -265,7 +265,7 @@ func (n *naming) hasAlt(image int) bool {
 // altText returns the alt text that an image gets for a phrase (rule 4.3): the one that it has with the phrase
 // behind it, else a blank for what it shows.
 func (n *naming) altText(image int, phrase string) string {
-	shows := n.b.p.texts().Picture
+	shows := n.b.y.texts(n.b.p).Picture
 	if image >= 0 {
 		if alt := n.b.p.Client.Page.Images[image].Alt; alt != nil && strings.TrimSpace(*alt) != "" {
 			shows = text.Collapse(*alt)

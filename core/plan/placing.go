@@ -157,7 +157,11 @@ func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 		return Part{}, false
 	}
 	p := b.part(rule, f, lacks)
-	if p.Slot.Wanted, ok = b.proposal(rule.Kind, f.Text, kept); !ok {
+	if slices.Contains([]sheet.Slot{sheet.Title, sheet.H1, sheet.Address}, slot) {
+		p.Phrase.Text = b.y.texts(b.p).Modest(f.Text)
+	}
+	said := p.Says() != f.Text && b.holdsBut(slot, p.Says())
+	if p.Slot.Wanted, ok = b.proposal(rule.Kind, p.Says(), kept); !ok || said {
 		return Part{}, false
 	}
 	p.Slot.Loose, p.Slot.Late, p.Slot.Within, p.Slot.Lead = share == half || lead, late, b.y.TitleStart, lead
@@ -169,9 +173,13 @@ func (b *builder) placeIn(f *Stake, slot sheet.Slot) (Part, bool) {
 
 // besideSmall reports whether a title or H1 holds a family but for small words: that counts as exact there (rule 9.2).
 func (b *builder) besideSmall(f *Stake, slot sheet.Slot) bool {
-	held, lang := b.now(placing(slot)), b.p.Criteria.Language()
-	return (slot == sheet.Title || slot == sheet.H1) && (lang.HoldsBut(held, f.Text) ||
-		slices.ContainsFunc(f.Members, func(m Member) bool { return lang.HoldsBut(held, m.Text) }))
+	return (slot == sheet.Title || slot == sheet.H1) && (b.holdsBut(slot, f.Text) ||
+		slices.ContainsFunc(f.Members, func(m Member) bool { return b.holdsBut(slot, m.Text) }))
+}
+
+// holdsBut reports whether a slot that holds one text holds a phrase but for small words.
+func (b *builder) holdsBut(slot sheet.Slot, phrase string) bool {
+	return b.p.Criteria.Language().HoldsBut(b.now(placing(slot)), phrase)
 }
 
 // firstPlaces are the positions up to which what a title and an H1 hold stays (rules 9.2, 9.5).

@@ -5,13 +5,11 @@ import (
 	"inktally/core/proposal"
 )
 
-// proposal returns a whole title, description, h1 or address that says a phrase (rule 9.2), empty for
-// other kinds.
 // proposal returns the text that a slot is to hold with a phrase; kept is one that it holds and that stays, empty for
 // none. It is not ok where both do not fit.
 func (b *builder) proposal(kind PartKind, phrase, kept string) (proposed string, ok bool) {
-	p := proposal.Page{Language: b.p.Criteria.Language(), Places: b.places(), Firm: b.p.Topics.Firm, Phone: b.p.Phone,
-		Towns: b.p.Topics.Towns, Turn: b.turn}
+	p := proposal.Page{Language: b.p.Criteria.Language(), Texts: b.y.texts(b.p), Places: b.places(),
+		Firm: b.p.Topics.Firm, Phone: b.p.Phone, Towns: b.p.Topics.Towns, Turn: b.turn}
 	if b.p.there() {
 		p.URL = b.p.URL
 	}

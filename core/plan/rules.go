@@ -50,9 +50,8 @@ type Rules struct {
 	// RedirectPercent and VaguePercent of the first family's gain are what a redirect
 	// and naming the towns bring (rule 12.2).
 	RedirectPercent, VaguePercent float64
-	// Frames are sentences that carry a phrase word for word where it reads badly by
-	// itself; FramePhrase stands in its place.
-	Frames copy.Sentences
+	// Copy is what is proposed for a page, by language.
+	Copy copy.Languages
 	// SlicePercent of the minutes ordered go to slices before all else, as long as a
 	// page is below its guideline (rule 12.4).
 	SlicePercent float64
@@ -71,7 +70,7 @@ func StandardRules() Rules {
 		WordsPerFamily: 75, TitleStart: 60, CarryingHome: 3, CarryingOther: 2,
 		Rate:            rate.StandardRules(),
 		Outline:         outline.StandardRules(),
-		Frames:          copy.StandardSentences(),
+		Copy:            copy.Standard(),
 		RedirectPercent: 10, VaguePercent: 3, SlicePercent: 40,
 	}
 }
@@ -84,6 +83,3 @@ func (y Rules) Carrying(k site.Kind) int {
 	}
 	return y.CarryingOther
 }
-
-// FramePhrase is where a frame carries its phrase.
-const FramePhrase = "{phrase}"

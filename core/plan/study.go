@@ -192,7 +192,8 @@ func (y Rules) OutlineOf(p *Aim) []outline.Section {
 func (y Rules) OutlineFrom(p *Aim) outline.Input {
 	w := y.WordTargetOf(p)
 	topics := p.Topics
-	topics.Standing = p.texts().Standing
+	texts := y.texts(p)
+	topics.Standing = texts.Standing[:]
 	in := outline.Input{Kind: p.Kind, Service: p.Service, Place: p.Place, Language: p.Criteria.Language(),
 		Headings: p.Headings, Topics: topics, Edits: p.Edits,
 		ToWrite: w.ToWrite, Writer: w.Writer}
@@ -211,7 +212,7 @@ func (y Rules) OutlineFrom(p *Aim) outline.Input {
 }
 
 // texts returns those of the client's language.
-func (p *Aim) texts() copy.Texts { return copy.Of(p.Criteria.Language().Tag) }
+func (y Rules) texts(p *Aim) copy.Texts { return y.Copy.Of(p.Criteria.Language().Tag) }
 
 // families is for how many families the words of a page have room, the first included
 // (rule 9.3).

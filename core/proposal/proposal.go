@@ -28,6 +28,8 @@ const (
 // Page is what is known of a page and its client.
 type Page struct {
 	Language phrase.Language
+	// Texts are those of the client's language.
+	Texts copy.Texts
 	// Places are those that are written with capitals.
 	Places []place.Place
 	// Firm is the business with its telephone, Services all names of what it sells, Towns its communities.
@@ -45,17 +47,17 @@ func (p Page) H1(says string) string { return place.Capitals(says, p.Places, tru
 // Title returns the phrase, the state and the name, as much of it as there is room for: a name that is too long
 // is shortened to its brand words before it goes.
 func (p Page) Title(says string) string {
-	spoken := p.H1(says) + p.state(says)
-	fits := func(title string) bool { return utf8.RuneCountInString(title) <= longestTitle }
-	switch whole := spoken + " | " + p.Firm; {
-	case p.Firm != "" && fits(whole):
-		return whole
-	case p.Firm != "" && fits(spoken+" | "+p.brand()):
-		return spoken + " | " + p.brand()
-	case fits(spoken):
-		return spoken
+	known := p.known(says)
+	known[copy.Phrase] = p.H1(says)
+	if title := p.Texts.Title(known, longestTitle); title != "" {
+		return title
 	}
 	return p.H1(says)
+}
+
+// known returns what is known of the client for its texts.
+func (p Page) known(says string) map[string]string {
+	return map[string]string{copy.Firm: p.Firm, copy.Brand: p.brand(), copy.Phone: p.Phone, copy.State: p.state(says)}
 }
 
 // Both returns a title or an H1 that says two phrases, the second one because the page is found by it today; it is not
@@ -80,14 +82,14 @@ func (p Page) brand() string {
 	return strings.TrimRight(strings.Join(words, " "), " &,-")
 }
 
-// state returns the abbreviation of the state, behind a phrase that ends in its town.
+// state returns the abbreviation of the state, for a phrase that ends in its town.
 func (p Page) state(says string) string {
 	tokens := text.Tokens(says)
 	for _, at := range p.Places {
 		name := at.Tokens()
 		short, known := place.StateAbbreviation(at.State)
 		if known && len(name) > 0 && len(tokens) >= len(name) && slices.Equal(tokens[len(tokens)-len(name):], name) {
-			return ", " + strings.ToUpper(short)
+			return strings.ToUpper(short)
 		}
 	}
 	return ""
@@ -95,12 +97,15 @@ func (p Page) state(says string) string {
 
 // Description returns one of the language's sentences about the phrase, another on each page.
 func (p Page) Description(says string) string {
-	texts := copy.Of(p.Language.Tag)
-	known := map[string]string{copy.Phrase: p.H1(says) + p.state(says), copy.Firm: p.Firm, copy.Phone: p.Phone}
-	if len(p.Towns) >= manyTowns {
-		known[copy.Towns] = texts.List(p.Towns[:manyTowns])
+	known := p.known(says)
+	known[copy.Phrase] = p.H1(says)
+	if state := known[copy.State]; state != "" {
+		known[copy.Phrase] += ", " + state
 	}
-	return texts.Describe(p.Turn, known, longestDescription)
+	if len(p.Towns) >= manyTowns {
+		known[copy.Towns] = p.Texts.List(p.Towns[:manyTowns])
+	}
+	return p.Texts.Describe(p.Turn, known, longestDescription)
 }
 
 // Address returns the path that the page gets: that of today with its last part anew, or one of its own.

@@ -5,6 +5,7 @@ import (
 	"testing"
 	"unicode/utf8"
 
+	"inktally/core/copy"
 	"inktally/core/phrase"
 	"inktally/core/place"
 
@@ -15,8 +16,8 @@ import (
 var places = []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}}
 
 func page(firm string) Page {
-	return Page{Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Places: places, Firm: firm,
-		Phone: "207-555-0134", Services: []string{"chimney sweep", "chimney cleaning"},
+	return Page{Language: phrase.LanguageOf("en", places, phrase.Corrections{}), Texts: copy.Of("en"), Places: places,
+		Firm: firm, Phone: "207-555-0134", Services: []string{"chimney sweep", "chimney cleaning"},
 		Towns: []string{"Ostrey", "Quillby", "Wick Island"}}
 }
 

@@ -154,38 +154,47 @@ func (f *finder) missing() {
 	}
 }
 
+// subject is what a service page or an area page is for.
+type subject struct {
+	kind           Kind
+	service, place string
+}
+
 // sameSubject finds pages for a service or a town that another page is for already: they stand in each other's way
-// (rules 9.1, 11). Of these the page is the one of which most says so; it returns the others, with the copies.
+// (rules 9.1, 11). Of these the page is the one of which most says so, and each of the others is beside it; it returns
+// the others that are to go, with the copies.
 func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
 	yield = maps.Clone(copies)
-	type subject struct {
-		kind           Kind
-		service, place string
+	page := map[subject]int{}
+	for i := range f.tree.Pages {
+		if of, ok := f.subject(i); ok && !copies[i] {
+			if at, had := page[of]; !had || f.holds(i, at) {
+				page[of] = i
+			}
+		}
 	}
-	first := map[subject]int{}
 	for i, p := range f.tree.Pages {
-		service := p.Kind == Service && p.Service != ""
-		if !service && (p.Kind != Area || p.Place == "") || copies[i] || f.s.Visited[i].Page == nil {
+		of, ok := f.subject(i)
+		if !ok || copies[i] || page[of] == i {
 			continue
 		}
-		subject := subject{p.Kind, p.Service, p.Place}
-		at, had := first[subject]
-		if !had {
-			first[subject] = i
-			continue
-		}
-		if f.holds(i, at) {
-			first[subject], at, i = i, i, at
-		}
-		found := finding.Finding{Type: finding.SameService, URL: f.tree.Pages[i].URL, Other: f.tree.Pages[at].URL,
-			Place: p.Place, Alike: !service || f.plainly(i) && f.plainly(at)}
+		at := page[of]
+		found := finding.Finding{Type: finding.SameService, URL: p.URL, Other: f.tree.Pages[at].URL,
+			Place: p.Place, Alike: p.Kind == Area || f.plainly(i) && f.plainly(at)}
 		yield[i] = found.Alike
-		if service {
+		if p.Kind == Service {
 			found.Services = []string{p.Service}
 		}
 		f.add(found)
 	}
 	return yield
+}
+
+// subject returns what a page is for; it is not ok for one that is for nothing of its own, or could not be read.
+func (f *finder) subject(i int) (of subject, ok bool) {
+	p := f.tree.Pages[i]
+	ok = p.Kind == Service && p.Service != "" || p.Kind == Area && p.Place != ""
+	return subject{p.Kind, p.Service, p.Place}, ok && f.s.Visited[i].Page != nil
 }
 
 // plainly reports whether a heading, the address or a part of the title of a page names its service and nothing else.

@@ -364,3 +364,25 @@ func TestPagesForOneService(t *testing.T) {
 		}
 	}
 }
+
+// Of three pages for one service two yield to the third, wherever it stands: none to a page that is to go itself.
+func TestThreePagesForOneService(t *testing.T) {
+	for _, words := range [][]int{{200, 300, 900}, {900, 300, 200}, {300, 900, 200}} {
+		list := faultless()
+		for i, n := range words {
+			list = append(list, draft{path: fmt.Sprintf("/flue-liners-%d/", i+1), title: "Flue liners",
+				h1: "Flue liners", links: 3, body: prose(fmt.Sprintf("Flue liners of make %d", i), n)})
+		}
+		others, yielding := map[string]bool{}, map[string]bool{}
+		for _, f := range surveyOf(list).Tree().Findings {
+			if f.Type == finding.SameService {
+				others[f.Other], yielding[f.URL] = true, true
+			}
+		}
+		assert.Len(t, others, 1, words)
+		assert.Len(t, yielding, 3, words)
+		for page := range others {
+			assert.False(t, yielding[page], words)
+		}
+	}
+}

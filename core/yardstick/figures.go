@@ -6,7 +6,6 @@ import (
 	"strconv"
 	"strings"
 
-	"inktally/core/plan"
 	"inktally/core/wordtarget"
 )
 
@@ -28,7 +27,9 @@ const (
 	// Rate is in 1,000 words.
 	Rate   Unit = "per_thousand"
 	Choice Unit = "choice"
-	Lines  Unit = "lines" // of text
+	// Line is a text of one line, Lines are several.
+	Line  Unit = "line"
+	Lines Unit = "lines"
 	// Kilometers are as the crow flies.
 	Kilometers Unit = "kilometers"
 )
@@ -36,7 +37,7 @@ const (
 // Units returns all of them.
 func Units() []Unit {
 	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice,
-		Lines, Kilometers}
+		Line, Lines, Kilometers}
 }
 
 // Figure is one figure of a yardstick as it is told.
@@ -49,16 +50,21 @@ type Figure struct {
 	// Least and Most are its bounds; Choices those of a figure that is none.
 	Least, Most float64
 	Choices     []string
+	// Language is the tag of the language that a text is in, empty for all that is none; Blanks are what it may have
+	// filled in, such as {phrase}, which it must have where it is one of them.
+	Language string
+	Blanks   []string
 	// Value and Default are as they are written down.
 	Value, Default string
 }
 
-// figure is a Figure with its place in a yardstick: one of the four.
+// figure is a Figure with its place in a yardstick: one of the five.
 type figure struct {
 	Figure
 	whole    *int
 	fraction *float64
 	choice   *wordtarget.MarkRule
+	line     *string
 	lines    *[]string
 }
 
@@ -68,6 +74,8 @@ func (f figure) value() string {
 		return strconv.Itoa(*f.whole)
 	case f.fraction != nil:
 		return strconv.FormatFloat(*f.fraction, 'f', -1, 64)
+	case f.line != nil:
+		return *f.line
 	case f.lines != nil:
 		return strings.Join(*f.lines, "\n")
 	}
@@ -77,15 +85,17 @@ func (f figure) value() string {
 // set puts a value that is within the bounds.
 func (f figure) set(value string) error {
 	value = strings.TrimSpace(value)
-	if f.choice != nil {
+	switch {
+	case f.line != nil:
+		return f.setLine(value)
+	case f.lines != nil:
+		return f.setLines(value)
+	case f.choice != nil:
 		if !slices.Contains(f.Choices, value) {
 			return FigureOutOfRange.New(f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
 		}
 		*f.choice = wordtarget.MarkRule(value)
 		return nil
-	}
-	if f.lines != nil {
-		return f.setLines(value)
 	}
 	n, err := strconv.ParseFloat(value, 64)
 	if err != nil || !(n >= f.Least && n <= f.Most) || f.whole != nil && n != float64(int(n)) {
@@ -98,28 +108,6 @@ func (f figure) set(value string) error {
 	}
 	return nil
 }
-
-// setLines puts sentences, one a line, each with the place of its phrase.
-func (f figure) setLines(value string) error {
-	var lines []string
-	for _, line := range strings.Split(value, "\n") {
-		if line = strings.TrimSpace(line); line == "" {
-			continue
-		}
-		if strings.Count(line, plan.FramePhrase) != 1 || len(line) > longestLine {
-			return FrameNeedsPhrase.New(line)
-		}
-		lines = append(lines, line)
-	}
-	if float64(len(lines)) > f.Most {
-		return FigureOutOfRange.New(f.Key, f.Least, f.Most)
-	}
-	*f.lines = lines
-	return nil
-}
-
-// longestLine is how long a sentence of a yardstick may be.
-const longestLine = 200
 
 // Figures returns all figures with their values and defaults.
 func (y Yardstick) Figures() []Figure {
@@ -252,13 +240,7 @@ func (y *Yardstick) ofTargets(t *table) {
 	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.Rate.PerTokens)
 	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Rate.Density)
 	y.ofOutline(t)
-	for _, f := range []struct {
-		key string
-		at  *[]string
-	}{{"phrases.frames", &r.Frames.English}, {"phrases.frames.fr", &r.Frames.French},
-		{"phrases.frames.de", &r.Frames.German}, {"phrases.frames.es", &r.Frames.Spanish}} {
-		t.list = append(t.list, figure{Figure: Figure{Key: f.key, Rule: "10.3", Unit: Lines, Most: 60}, lines: f.at})
-	}
+	y.ofTexts(t)
 	t.fraction("gain.redirect", "12.2", Percent, 0, 100, &r.RedirectPercent)
 	t.fraction("gain.vague_words", "12.2", Percent, 0, 100, &r.VaguePercent)
 	t.fraction("order.slices", "12.4", Percent, 0, 100, &r.SlicePercent)

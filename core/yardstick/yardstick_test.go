@@ -2,6 +2,7 @@ package yardstick
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"inktally/core/fault"
@@ -32,6 +33,8 @@ func TestEachFigure(t *testing.T) {
 				switch f.Unit {
 				case Choice:
 					value = f.Choices[len(f.Choices)-1]
+				case Line:
+					value = "What we do"
 				case Lines:
 					value = "Call us for {phrase}."
 				}
@@ -72,7 +75,13 @@ func TestWith(t *testing.T) {
 		"high over ceiling":   {Changes{"words.service.high": "1300"}, GuidelineBackward.Code},
 		"shares not hundred":  {Changes{"outline.lead": "30"}, SharesNotHundred.Code},
 		"rates backward":      {Changes{"phrases.rate.least": "20"}, RatesBackward.Code},
-		"no place for it":     {Changes{"phrases.frames": "Call us."}, FrameNeedsPhrase.Code},
+		"no place for it":     {Changes{"phrases.frames": "Call us."}, TextNeedsPhrase.Code},
+		"its place twice":     {Changes{"copy.titles": "{phrase} | {phrase}"}, TextNeedsPhrase.Code},
+		"not known there":     {Changes{"copy.titles": "{phrase} | {phone}"}, TextUnknownBlank.Code},
+		"known nowhere":       {Changes{"copy.heading.about.fr": "À propos de {fim}"}, TextUnknownBlank.Code},
+		"no text":             {Changes{"copy.heading.done": " "}, TextEmpty.Code},
+		"no texts":            {Changes{"copy.descriptions.de": "\n \n"}, TextEmpty.Code},
+		"too long":            {Changes{"copy.picture": strings.Repeat("é", 201)}, TextLineTooLong.Code},
 		"weights not hundred": {Changes{"weight.words": "40"}, WeightsNotHundred.Code},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -81,6 +90,17 @@ func TestWith(t *testing.T) {
 			assert.Equal(t, Standard(), same)
 		})
 	}
+}
+
+// What is proposed for a page is that of its language, as it was changed there.
+func TestTexts(t *testing.T) {
+	y, err := Standard().With(Changes{"copy.heading.done.fr": " Ce que  nous faisons ",
+		"copy.titles": "{firm}: {phrase}\n\n{phrase}"})
+	require.NoError(t, err)
+	assert.Equal(t, "Ce que nous faisons", y.Target.Copy.Of("fr-CA").Standing[0].Heading)
+	assert.Equal(t, []string{"{firm}: {phrase}", "{phrase}"}, y.Target.Copy.Of("").Titles)
+	assert.Equal(t, Standard().Target.Copy.German, y.Target.Copy.German)
+	assert.Equal(t, "What is included", Standard().Target.Copy.English.Standing[0].Heading, "the standard stays")
 }
 
 // The presets of rule 8.1.

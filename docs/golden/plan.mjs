@@ -6,6 +6,8 @@
 //   node docs/golden/plan.mjs write    # writes the plans anew, from the figures that are kept
 
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { nameImages } from './names.mjs'
+import { choosePages } from './pages.mjs'
 import { given, sections } from './sections.mjs'
 
 const Y = {
@@ -63,6 +65,15 @@ function bodyCounts(page, words, first) {
 const smallWords = 'a an and at by for from in near of on or our the to with your'.split(' ')
 const content = (s) => (s.toLowerCase().replaceAll('&', ' and ').match(/[\p{L}\p{Nd}]+/gu) ?? []).filter((t) => !smallWords.includes(t)).join(' ')
 
+const superlatives = ['best', 'top', 'finest', 'greatest', 'cheapest']
+
+/** Rule 9.2: title, h1 and URL say a phrase without its superlatives; whether one says it like that already. */
+function saidModestly(page, family, slot) {
+  const modest = family.text.split(' ').filter((w) => !superlatives.includes(w)).join(' ')
+  const held = { title: page.title, h1: page.h1, address: page.url }[slot] ?? ''
+  return modest !== family.text && ` ${content(held)} `.includes(` ${content(modest)} `)
+}
+
 /** Rule 9.2: title and h1 hold a family also where small words stand between; what leads today stays in them. */
 function inHead(page, family, slot) {
   if (!page[slot]) return { held: false, leads: false }
@@ -87,7 +98,7 @@ function firstParts(page, words, first) {
       if (leads) continue
       if (missing === 0.5 && held && !first.exact[slot]) continue
     }
-    if (!missing) continue
+    if (!missing || saidModestly(page, first, slot)) continue
     if (slot === 'h1' || slot === 'opening') planned += missing === 1 && !first.exact[slot] ? 1 : 0
     const redirect = slot === 'address' && page.there ? 5 : 0
     parts.push(part(`${slot}: ${first.key}`, Y.minutes[slot] + redirect, first, w(slot) * missing))
@@ -192,6 +203,19 @@ function repairs(page, client) {
   return Object.values(out)
 }
 
+/** Rule 9.3: one family or member for each 75 words of the target. */
+const roomOf = (words) => Math.max(1, Math.floor(words.target / 75))
+
+/** Rule 9.3: the members that there is room for beside the families. */
+function limitMembers(page) {
+  const room = roomOf(wordTarget(page))
+  let left = Math.max(0, room - Math.min(page.families.length, room))
+  for (const [i, f] of page.families.entries()) {
+    f.members = i < room ? f.members.slice(0, left) : []
+    left -= f.members.length
+  }
+}
+
 function targetsOf(page, client) {
   const out = []
   const add = (kind, key, parts, more = {}) => {
@@ -206,12 +230,7 @@ function targetsOf(page, client) {
   }
   const words = wordTarget(page)
   const [first] = page.families
-  const room = Math.max(1, Math.floor(words.target / 75))
-  let left = Math.max(0, room - Math.min(page.families.length, room))
-  for (const [i, f] of page.families.entries()) {
-    f.members = i < room ? f.members.slice(0, left) : []
-    left -= f.members.length
-  }
+  const room = roomOf(words)
   const list = sections(page, words)
   const sectionOf = given(page, list, room)
   const slices = []
@@ -375,6 +394,9 @@ function fits(list, hours, client) {
 
 /** The plan of a client from the figures of its sheets, a line a target. */
 function planOf(client) {
+  choosePages(client)
+  for (const p of client.pages) limitMembers(p)
+  nameImages(client)
   const known = client.pages.flatMap((p) => p.families).filter((f) => f.known && f.gain > 0)
   const smallest = known.length ? Math.min(...known.map((f) => f.gain)) : 0
   for (const p of client.pages) for (const f of p.families) f.rank = f.known ? f.gain : smallest

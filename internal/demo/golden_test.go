@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"math"
@@ -8,15 +9,19 @@ import (
 	"path/filepath"
 	"slices"
 	"strconv"
+	"strings"
 	"testing"
 
 	"inktally/core/cutline"
 	"inktally/core/finding"
+	"inktally/core/phrase"
 	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/text"
 	"inktally/internal/app/targets"
+	"inktally/internal/store"
+	"inktally/internal/study"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -174,7 +179,12 @@ func figuresOf(w *targets.Worked) map[string]any {
 			directories = append(directories, f.URL)
 		}
 	}
-	return map[string]any{"towns": towns, "pages": pages, "directories": directories}
+	out := bookFigures(w)
+	out["towns"], out["pages"], out["directories"] = towns, pages, directories
+	words := map[string]string{}
+	stems(w.Whole.Known.Language(), out, words)
+	out["stems"] = words
+	return out
 }
 
 func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
@@ -194,6 +204,9 @@ func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 	for _, f := range p.Families {
 		families = append(families, familyFigures(p, f))
 	}
+	slices.SortFunc(families, func(a, b any) int { // the rules put them in order
+		return strings.Compare(a.(map[string]any)["key"].(string), b.(map[string]any)["key"].(string))
+	})
 	out["families"] = families
 	sections := []any{}
 	if in := w.Whole.Known.Yardstick.Target.OutlineFrom(&p); p.Kind.HasWordTarget() {
@@ -202,7 +215,7 @@ func pageFigures(w *targets.Worked, p plan.Aim) map[string]any {
 				"holds": s.Holds, "there": s.There})
 		}
 	}
-	out["sections"], out["images"], out["questions"] = sections, imageFigures(w, p.Key), len(p.Topics.Questions)
+	out["sections"], out["pictures"], out["questions"] = sections, pictureFigures(p), len(p.Topics.Questions)
 	findings := []any{}
 	for _, f := range w.From.Findings {
 		on := f.URL
@@ -263,20 +276,85 @@ func familyFigures(p plan.Aim, f plan.Stake) map[string]any {
 			lead.Exact.Title+lead.Exact.H1 == 0}
 }
 
-// imageFigures returns the names and alt texts that the sheet proposes.
-func imageFigures(w *targets.Worked, page string) map[string]any {
-	names, alts, member := []any{}, []any{}, false
-	at := slices.IndexFunc(w.Targets, func(t plan.Target) bool { return t.Page == page && t.Kind == plan.Images })
-	if at >= 0 {
-		for _, p := range w.Targets[at].Parts {
-			line := map[string]any{"key": p.Key, "family": p.Family()}
-			if p.Kind == plan.Alt {
-				alts = append(alts, line)
-				continue
-			}
-			names = append(names, line)
-			member = member || p.IsMember()
+// bookFigures returns the families of a client's book that are worth writing for, and what the pages for them are
+// chosen by.
+func bookFigures(w *targets.Worked) map[string]any {
+	known := w.Whole.Known
+	keys := map[int64]string{}
+	for _, p := range known.Pages {
+		keys[p.ID] = study.PageKey(p)
+	}
+	families := []any{}
+	for _, f := range known.Families() {
+		if !f.Kept || f.Waits() {
+			continue
+		}
+		typed := ""
+		for _, m := range f.Members {
+			typed = cmp.Or(typed, keys[m.Page])
+		}
+		families = append(families, map[string]any{"key": f.Key, "text": f.Lead().Text, "service": f.Service,
+			"place": f.Place, "near": f.Near, "under": f.Under, "gain": f.Gain, "row_gain": f.RowGain,
+			"volume": f.RowVolume, "own_volume": f.Volume, "uncounted": f.Uncounted, "typed": typed,
+			"urges": known.Judge().Urges(f.Lead().Text)})
+	}
+	slices.SortFunc(families, func(a, b any) int { // not in the order of the program
+		return strings.Compare(a.(map[string]any)["key"].(string), b.(map[string]any)["key"].(string))
+	})
+	services, places, rivals := []any{}, []string{}, []string{}
+	beside, _ := known.Beside(context.Background())
+	for _, s := range known.Services {
+		services = append(services, map[string]any{"name": s.Name, "forms": s.Words})
+	}
+	for _, p := range known.Places {
+		if p.Home {
+			continue
+		}
+		places = append(places, p.Name)
+		if have, _ := study.Have(beside.Of(store.Page{Kind: site.Area, Place: p.Name})); have > 0 {
+			rivals = append(rivals, p.Name)
 		}
 	}
-	return map[string]any{"names": names, "alts": alts, "member": member}
+	return map[string]any{"book": families, "services": services, "home": known.Home().Name, "places": places,
+		"towns_of_rivals": rivals}
+}
+
+// pictureFigures returns the images of a page as they are judged.
+func pictureFigures(p plan.Aim) []any {
+	out := []any{}
+	if p.Client == nil {
+		return out
+	}
+	judge := p.Criteria.Judge()
+	for i, img := range p.Client.Page.Images {
+		out = append(out, map[string]any{"file": img.File, "ext": img.Ext, "words": judge.Words(img.File),
+			"alt": img.Alt, "heading": img.Heading, "frame": img.Frame, "verdict": p.Client.Verdicts[i]})
+	}
+	return out
+}
+
+// stems notes the stems of all words of a value.
+func stems(lang phrase.Language, of any, into map[string]string) {
+	switch v := of.(type) {
+	case string:
+		for _, token := range text.Tokens(v) {
+			into[token] = lang.Stem(token)
+		}
+	case map[string]any:
+		for _, x := range v {
+			stems(lang, x, into)
+		}
+	case []any:
+		for _, x := range v {
+			stems(lang, x, into)
+		}
+	case []string:
+		for _, x := range v {
+			stems(lang, x, into)
+		}
+	case *string:
+		if v != nil {
+			stems(lang, *v, into)
+		}
+	}
 }

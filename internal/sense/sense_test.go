@@ -24,7 +24,7 @@ type check struct {
 func TestSense(t *testing.T) {
 	all := clients(t)
 	assert.GreaterOrEqual(t, len(all), 8)
-	checks := slices.Concat(pageChecks, nameChecks, sizeChecks, orderChecks, wordChecks)
+	checks := slices.Concat(pageChecks, nameChecks, sizeChecks, orderChecks, wordChecks, briefChecks)
 	assert.GreaterOrEqual(t, len(checks), 25)
 	silly := 0
 	for _, ch := range checks {

@@ -33,6 +33,13 @@ type changeInput struct {
 	}
 }
 
+type firstInput struct {
+	PagePath
+	Body struct {
+		Family string `json:"family" doc:"The key of the family; empty for the one with the most counted searches"`
+	}
+}
+
 // filesForm are saved pages and web archives as a form sends them.
 type filesForm struct {
 	Files []huma.FormFile `form:"files" required:"true"`
@@ -77,6 +84,10 @@ func (r api) pages() {
 	handle(r, put, page, "updatePage", "Change the address of a page and what it is for",
 		func(ctx context.Context, in *changeInput) (view.PageInfo, error) {
 			return r.app.Ground.UpdatePage(ctx, in.Client, in.Page, in.Body.PageDraft, in.Body.Was)
+		})
+	do(r, put, page+"/first", "setFirst", "Say which family is the first of a page, that its title and H1 are for",
+		func(ctx context.Context, in *firstInput) error {
+			return r.app.Ground.SetFirst(ctx, in.Client, in.Page, in.Body.Family)
 		})
 	do(r, remove, page, "removePage", "Remove a page of the client",
 		func(ctx context.Context, in *PagePath) error { return r.app.Ground.RemovePage(ctx, in.Client, in.Page) })

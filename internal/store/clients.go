@@ -35,6 +35,8 @@ type Page struct {
 	Service, Place string
 	// ByHand reports whether a person said what it is for; Surveyed that a survey added it.
 	ByHand, Surveyed bool
+	// First is the key of the family that was kept as its first, empty if none was (rule 9.2).
+	First string
 }
 
 // The states of a page of a client.
@@ -195,7 +197,7 @@ func (t *Tx) SetPlaces(client int64, places []place.Place) error {
 	return nil
 }
 
-const pageColumns = `id, client_id, kind, url, service, place, by_hand, surveyed`
+const pageColumns = `id, client_id, kind, url, service, place, by_hand, surveyed, first_family`
 
 // Pages returns the pages of a client, the home page first.
 func (t *Tx) Pages(client int64) ([]Page, error) { return t.pages(client, pageThere) }
@@ -231,7 +233,7 @@ func (t *Tx) RenameToMake(p Page) error {
 }
 
 func (p *Page) fields() []any {
-	return []any{&p.ID, &p.ClientID, &p.Kind, &p.URL, &p.Service, &p.Place, &p.ByHand, &p.Surveyed}
+	return []any{&p.ID, &p.ClientID, &p.Kind, &p.URL, &p.Service, &p.Place, &p.ByHand, &p.Surveyed, &p.First}
 }
 
 // Page returns a page of a client.
@@ -254,6 +256,12 @@ func (t *Tx) UpdatePage(p Page) error {
 		`UPDATE pages SET kind = ?, url = ?, service = ?, place = ?, by_hand = ?, surveyed = ?
 			WHERE client_id = ? AND id = ?`,
 		p.Kind, p.URL, p.Service, p.Place, p.ByHand, p.Surveyed, p.ClientID, p.ID)
+}
+
+// SetFirst keeps a family as the first of a page, by its key; an empty one leaves it to the rule.
+func (t *Tx) SetFirst(client, page int64, family string) error {
+	return t.change(of(client, FacetGround), `UPDATE pages SET first_family = ? WHERE client_id = ? AND id = ?`, family,
+		client, page)
 }
 
 // TakePageOff takes a page off a client; what was said of its targets is kept.

@@ -24,7 +24,7 @@ func (t *Tx) Shelf() ([]ShelfRow, error) {
 			GROUP BY client_id),
 		town AS (SELECT client_id, name, MIN(position - 1000 * home) FROM places GROUP BY client_id)
 		SELECT c.id, c.name, c.trade, COALESCE(town.name, ''), COALESCE(p.id, 0), c.id,
-		COALESCE(p.kind, 'home'), COALESCE(p.url, ''), '', '', 0, 0
+		COALESCE(p.kind, 'home'), COALESCE(p.url, ''), '', '', 0, 0, ''
 		FROM clients c LEFT JOIN home ON home.client_id = c.id LEFT JOIN pages p ON p.id = home.id
 		LEFT JOIN town ON town.client_id = c.id
 		ORDER BY c.id DESC`)

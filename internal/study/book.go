@@ -186,7 +186,7 @@ func (k *Known) bookPages() []book.Carrying {
 	for _, p := range k.Pages {
 		is := k.surveyed[site.BareAddress(p.URL)]
 		out = append(out, book.Carrying{ID: p.ID, URL: p.URL, Kind: p.Kind, Service: p.Service, Place: p.Place,
-			Says: is.Says, Copy: is.Copy})
+			First: p.First, Says: is.Says, Copy: is.Copy})
 	}
 	return out
 }

@@ -191,9 +191,15 @@ func TypedFor(g store.Ground, page int64) []string {
 	return out
 }
 
-// Shown returns the families that a page carries, in order of gain.
+// Shown returns the families that a page carries, its first one first.
 func (k *Known) Shown(page int64) []book.Family {
-	return book.OfPage(k.Families(), page, k.Yardstick.Book.PageFamilies)
+	kept := ""
+	for _, p := range k.Pages {
+		if p.ID == page {
+			kept = p.First
+		}
+	}
+	return book.OfPage(k.Families(), page, kept, k.Yardstick.Book.PageFamilies)
 }
 
 // Home returns the home town, empty if none is known.

@@ -351,6 +351,9 @@ type Figure struct {
 	Least   float64    `json:"least"`
 	Most    float64    `json:"most"`
 	Choices []string   `json:"choices" doc:"Those of a figure that is no number"`
-	Value   string     `json:"value"`
-	Default string     `json:"default" doc:"What an empty change brings back: of a client the workspace's"`
+	// Language and Blanks are those of a text.
+	Language string   `json:"language" doc:"The tag of the language that a text is in, empty for all that is none"`
+	Blanks   []string `json:"blanks" doc:"What a text may have filled in, such as {phrase}: that it must have, where it may"`
+	Value    string   `json:"value"`
+	Default  string   `json:"default" doc:"What an empty change brings back: of a client the workspace's"`
 }

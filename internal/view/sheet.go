@@ -13,7 +13,7 @@ import (
 // Sheet is the client's page and the rivals', side by side.
 type Sheet struct {
 	Page     PageInfo    `json:"page"`
-	Families []Family    `json:"families" doc:"Of the page, in order of gain"`
+	Families []Family    `json:"families" doc:"Of the page: its first one, then in order of gain"`
 	Columns  []Column    `json:"columns" doc:"The client's page first, then its draft if one was kept, then the rivals' in order"`
 	Target   SheetTarget `json:"target"`
 }
@@ -24,6 +24,7 @@ type Family struct {
 	Lead    string         `json:"lead"`
 	Members []FamilyMember `json:"members" doc:"The lead, then the others and the leads of the families folded under it, those searched for most first"`
 	Gain    float64        `json:"gain" doc:"Of the family's row, as the book has it; an estimate"`
+	Near    bool           `json:"near" doc:"It asks for what is near: it is asked for in no text"`
 }
 
 // FamilyMember is a phrase of a family's row.

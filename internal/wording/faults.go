@@ -140,7 +140,10 @@ var faults = map[fault.Code]string{
 	"target_needs_text":   "Write what is to be done.",
 	"weights_not_hundred": "The weights add up to {sum}, not 100.",
 	"shares_not_hundred":  "The shares of the sections add up to {sum}, not 100.",
-	"frame_needs_phrase":  "Each sentence must have the place of its phrase once, and be short: “{line}”.",
+	"text_empty":          "{figure} is empty. Write a text, or go back to the default.",
+	"text_needs_phrase":   "Each line must have {blank} in it once: “{line}”.",
+	"text_unknown_blank":  "{blank} cannot be filled in here: “{line}”.",
+	"text_line_too_long":  "A line has at most {most} characters: “{line}…”.",
 	"yardstick_not_yaml":  "That is no yardstick. It must be YAML: one figure a line, each with its value.",
 	"yardstick_too_large": "That file is larger than {kb} KB.",
 	"rates_backward":      "The least rate of a phrase is above its most.",
@@ -201,6 +204,8 @@ func Fault(f *fault.Fault) string {
 			return Fault(f.Inner)
 		case name == "thing":
 			return thing(value)
+		case name == "figure" && FigureSays(value) != "":
+			return quoted(FigureSays(value))
 		case has && value == "":
 			return "nothing"
 		case has:

@@ -238,9 +238,9 @@ func TestNumbers(t *testing.T) {
 func TestEveryFigureIsWorded(t *testing.T) {
 	seen := map[string]string{}
 	for _, f := range yardstick.Standard().Figures() {
-		says := FigureGroup(f.Key) + ": " + FigureSays(f.Key)
+		says := FigureGroup(f) + ": " + FigureSays(f.Key)
 		assert.NotEmpty(t, FigureSays(f.Key), f.Key)
-		assert.NotEmpty(t, FigureGroup(f.Key), f.Key)
+		assert.NotEmpty(t, FigureGroup(f), f.Key)
 		assert.Empty(t, seen[says], "%s reads like %s", f.Key, seen[says])
 		seen[says] = f.Key
 	}

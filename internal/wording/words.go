@@ -22,19 +22,28 @@ type WordCase struct {
 
 // WordEvidence words which rule decided a word target (rule 8.4).
 func WordEvidence(w wordtarget.Target, c WordCase) string {
-	var parts []string
+	now := ""
 	switch {
 	case c.HasPage && w.Rule == wordtarget.NoTarget:
-		parts = append(parts, Count(c.Seen, "word", ""))
+		now = Count(c.Seen, "word", "")
 	case c.HasPage:
-		parts = append(parts, fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target)))
+		now = fmt.Sprintf("%s → %s words", Number(c.Seen), Number(w.Target))
 	case c.HasURL:
-		parts = append(parts, "the page at its address has not been read")
+		now = "the page at its address has not been read"
 	default:
-		parts = append(parts, "there is no page yet")
+		now = "there is no page yet"
 	}
+	return strings.Join(append([]string{now}, wordReasons(w, c)...), " · ")
+}
+
+// WordReason words why a page needs so many words, empty for one that has no target.
+func WordReason(w wordtarget.Target, c WordCase) string {
+	return capital(strings.Join(wordReasons(w, c), " · "))
+}
+
+func wordReasons(w wordtarget.Target, c WordCase) (parts []string) {
 	if w.Rule == wordtarget.NoTarget {
-		return parts[0]
+		return nil
 	}
 	mark := "the mark"
 	if w.MarkOf >= 0 {
@@ -57,7 +66,7 @@ func WordEvidence(w wordtarget.Target, c WordCase) string {
 		parts = append(parts, fmt.Sprintf("%s with %s does not count: too far above the others", c.Names[i],
 			Number(c.Words[i])))
 	}
-	return strings.Join(parts, " · ")
+	return parts
 }
 
 // CountedAgain words that a rival counts for a word target that did not, or does not any

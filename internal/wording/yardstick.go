@@ -3,11 +3,11 @@ package wording
 import (
 	"strings"
 
+	"inktally/core/copy"
 	"inktally/core/yardstick"
 )
 
-// FigureSays words what a figure of the yardstick means; FigureGroup the part of the
-// yardstick that it stands in.
+// FigureSays words what a figure of the yardstick means by its key; a text's is the same in all languages.
 func FigureSays(key string) string {
 	if says, ok := figureWords[key]; ok {
 		return says
@@ -17,14 +17,24 @@ func FigureSays(key string) string {
 			return strings.ReplaceAll(says, "%", strings.ReplaceAll(rest, "_", "–"))
 		}
 	}
+	for _, tag := range copy.Tags() {
+		if base, ok := strings.CutSuffix(key, "."+tag); ok {
+			return FigureSays(base)
+		}
+	}
 	return ""
 }
 
 // FigureGroup words the part of the yardstick that a figure stands in.
-func FigureGroup(key string) string {
-	room, _, _ := strings.Cut(key, ".")
+func FigureGroup(f yardstick.Figure) string {
+	if f.Language != "" {
+		return "Texts in " + languageNames[f.Language]
+	}
+	room, _, _ := strings.Cut(f.Key, ".")
 	return figureGroups[room]
 }
+
+var languageNames = map[string]string{"en": "English", "fr": "French", "de": "German", "es": "Spanish"}
 
 // PresetSays words a set of changes.
 func PresetSays(p yardstick.Preset) string {
@@ -113,9 +123,19 @@ var figureWords = map[string]string{
 	"phrases.rate.per_tokens":  "How often it is said at most, over the words it has",
 	"phrases.density":          "Keyword density from which a phrase is overused",
 	"phrases.frames":           "Sentences that carry a phrase word for word",
-	"phrases.frames.fr":        "The same, on French pages",
-	"phrases.frames.de":        "The same, on German pages",
-	"phrases.frames.es":        "The same, on Spanish pages",
+
+	"copy.titles":             "Titles: the first that fits is proposed",
+	"copy.descriptions":       "Meta descriptions, another on each page",
+	"copy.short_descriptions": "Meta descriptions where none of these fits",
+	"copy.heading.done":       "Heading: what is done",
+	"copy.heading.when":       "Heading: when it is needed",
+	"copy.heading.visit":      "Heading: how a visit goes",
+	"copy.heading.price":      "Heading: what decides the price",
+	"copy.heading.services":   "Heading of a list of services",
+	"copy.heading.questions":  "Heading of the questions",
+	"copy.heading.towns":      "Heading of the towns",
+	"copy.heading.about":      "Heading about the business",
+	"copy.picture":            "Alt text: in place of what a picture shows",
 
 	"images.carrying_home":  "Images with a phrase in their name, home page",
 	"images.carrying_other": "Images with a phrase in their name, other pages",

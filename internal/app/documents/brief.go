@@ -42,7 +42,7 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief,
 	words := sheets.WordCase(d.page)
 	b := view.BriefOf(d.teller, d.Brief, d.unit)
 	b.Client, b.Page, b.Date, b.Lead = d.page.Known.Client.Name, sheets.PageInfo(d.page), h.Now(), d.lead()
-	b.Words.Now, b.Words.Evidence = words.Seen, wording.WordEvidence(d.Words, words)
+	b.Words.Now, b.Words.Evidence = words.Seen, wording.WordReason(d.Words, words)
 	return b, nil
 }
 
@@ -55,7 +55,7 @@ func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name str
 	of, firm, words := d.page.Page, d.page.Known.Client.Name, sheets.WordCase(d.page)
 	name = wording.PageName(of.Kind, of.Service, of.Place, of.URL)
 	b := export.Brief{Title: wording.BriefTitle(name, firm), URL: d.page.Page.URL, Lead: d.lead(), Date: h.Now(),
-		Words: export.Says(wording.BriefWords(d.Words, words.Seen)), Why: wording.WordEvidence(d.Words, words),
+		Words: export.Says(wording.BriefWords(d.Words, words.Seen)), Why: wording.WordReason(d.Words, words),
 		Note: wording.UnitNote(d.unit), StaysTitle: wording.StaysTitle}
 	for _, s := range d.Sections {
 		section := export.BriefSection{Title: wording.Where(s.Where)}

@@ -172,18 +172,14 @@ type listOfSite struct {
 // put takes rows into a client's book and keeps how to undo it.
 func (b *Book) put(ctx context.Context, client int64, name string, lists []listOfSite, report *view.Report) error {
 	return b.DB.Write(ctx, func(tx *store.Tx) error {
-		pages, err := tx.Pages(client)
+		k, err := b.Studies.In(ctx, tx, client)
 		if err != nil {
 			return err
 		}
-		if _, err := tx.Client(client); err != nil {
+		if err := keepFirsts(tx, k.Known); err != nil {
 			return err
 		}
-		places, err := tx.Places(client)
-		if err != nil {
-			return err
-		}
-		home, _ := place.Home(places)
+		pages, home := k.Pages, k.Home()
 		i := store.Import{Name: name, TakenAt: b.Now()}
 		var rows []book.Phrase
 		for _, list := range lists {

@@ -25,9 +25,9 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 		figures, err := figuresOf(tx, id)
 		for _, f := range figures {
 			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key),
-				Group: wording.FigureGroup(f.Key), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least,
-				Most:    f.Most,
-				Choices: append([]string{}, f.Choices...), Value: f.Value, Default: f.Default})
+				Group: wording.FigureGroup(f), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least,
+				Most: f.Most, Choices: append([]string{}, f.Choices...), Language: f.Language,
+				Blanks: append([]string{}, f.Blanks...), Value: f.Value, Default: f.Default})
 		}
 		return err
 	})

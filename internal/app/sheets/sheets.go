@@ -92,7 +92,7 @@ func PageInfo(c *study.Comparison) view.PageInfo {
 func (c comparison) families() []view.Family {
 	out := []view.Family{}
 	for _, f := range c.Families {
-		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.RowGain,
+		family := view.Family{Key: f.Key, Lead: f.Lead().Text, Gain: f.RowGain, Near: f.Near,
 			Members: []view.FamilyMember{{Text: f.Lead().Text, Searches: f.Lead().Volume}}}
 		for _, m := range c.Members[f.Key] {
 			family.Members = append(family.Members,

@@ -80,7 +80,7 @@ func (w *Worked) outline(page string) *view.Outline {
 // frames returns sentences that carry a phrase, in the client's language.
 func (w *Worked) frames() []string {
 	known := w.Whole.Known
-	return known.Yardstick.Target.Frames.Of(known.Client.Language)
+	return known.Yardstick.Target.Copy.Of(known.Client.Language).Sentences
 }
 
 // sectionFamily returns a family that a section carries: where it stands, and where it is wanted.

@@ -5,7 +5,6 @@ import (
 	"context"
 
 	"inktally/core/book"
-	"inktally/core/copy"
 	"inktally/core/cutline"
 	"inktally/core/plan"
 	"inktally/core/recap"
@@ -53,7 +52,7 @@ func (w *Worked) Teller(page string) wording.Teller {
 
 func (w *Worked) newTeller(page string) wording.Teller {
 	known := w.Whole.Known
-	out := wording.Teller{Firm: known.Client.Name, Copy: copy.Of(known.Client.Language)}
+	out := wording.Teller{Firm: known.Client.Name, Copy: known.Yardstick.Target.Copy.Of(known.Client.Language)}
 	for _, p := range known.Places {
 		if !p.Home {
 			out.Towns = append(out.Towns, p.Name)

@@ -14,6 +14,10 @@ export function usePages(client: Id) {
       mutationFn: ({ page, to, was }: { page: number } & Change<PageDraft>) =>
         taken(api.PUT('/api/clients/{client}/pages/{page}', { ...pathOf(page), body: { ...to, was } })),
     }),
+    setFirst: useMutation({
+      mutationFn: ({ page, family }: { page: number; family: string }) =>
+        taken(api.PUT('/api/clients/{client}/pages/{page}/first', { ...pathOf(page), body: { family } })),
+    }),
     restore: useMutation({
       mutationFn: (page: number) =>
         taken(api.POST('/api/clients/{client}/pages/{page}/restore', pathOf(page))),

@@ -743,6 +743,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/pages/{page}/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say which family is the first of a page, that its title and H1 are for */
+        put: operations["setFirst"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/pages/{page}/made-of": {
         parameters: {
             query?: never;
@@ -2158,7 +2175,7 @@ export interface components {
         };
         Failure: {
             /** @enum {string} */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_empty" | "text_line_too_long" | "text_needs_phrase" | "text_too_long" | "text_unknown_blank" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             says: string;
         };
@@ -2182,6 +2199,8 @@ export interface components {
             lead: string;
             /** @description The lead, then the others and the leads of the families folded under it, those searched for most first */
             members: components["schemas"]["FamilyMember"][];
+            /** @description It asks for what is near: it is asked for in no text */
+            near: boolean;
         };
         FamilyChoice: {
             /** @description The member that is to lead, empty for the rule's */
@@ -2217,6 +2236,8 @@ export interface components {
             members: components["schemas"]["Slots"][];
         };
         Figure: {
+            /** @description What a text may have filled in, such as {phrase}: that it must have, where it may */
+            blanks: string[];
             /** @description Those of a figure that is no number */
             choices: string[];
             /** @description What an empty change brings back: of a client the workspace's */
@@ -2224,6 +2245,8 @@ export interface components {
             /** @description The part of the yardstick that it stands in */
             group: string;
             key: string;
+            /** @description The tag of the language that a text is in, empty for all that is none */
+            language: string;
             /** Format: double */
             least: number;
             /** Format: double */
@@ -2233,7 +2256,7 @@ export interface components {
             /** @description What it means */
             says: string;
             /** @enum {string} */
-            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "per_thousand" | "choice" | "lines" | "kilometers";
+            unit: "share" | "percent" | "words" | "minutes" | "months" | "visits" | "position" | "count" | "characters" | "times" | "per_thousand" | "choice" | "line" | "lines" | "kilometers";
             value: string;
         };
         FigureInputBody: {
@@ -2312,6 +2335,10 @@ export interface components {
             /** @enum {string} */
             type: "under_construction" | "noindex" | "placeholder_text" | "http_beside_https" | "http_only" | "place_contradiction" | "dead_link" | "soft_404" | "drawn_by_script" | "second_copy" | "only_places_differ" | "same_service" | "all_services_page" | "service_without_page" | "thin_page" | "orphan" | "no_home_link" | "no_business_data" | "phone_not_linked" | "vague_area_words";
             url: string;
+        };
+        FirstInputBody: {
+            /** @description The key of the family; empty for the one with the most counted searches */
+            family: string;
         };
         Flaw: {
             /** @enum {string} */
@@ -3237,7 +3264,7 @@ export interface components {
              * @description What failed
              * @enum {string}
              */
-            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "frame_needs_phrase" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_too_long" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
+            code: "address_bad" | "address_missing" | "address_no_dot" | "address_no_site" | "address_scheme" | "address_space" | "archive_damaged" | "archive_empty" | "archive_records" | "archive_too_large" | "archive_too_many" | "archive_unreadable" | "backup_failed" | "backup_over_itself" | "backup_unreadable" | "bad_data_file" | "bad_entry" | "body_too_large" | "browser_lost" | "browser_not_closed" | "browser_not_started" | "change_needs_value" | "changed_elsewhere" | "client_needs_name" | "columns_unreadable" | "data_file_damaged" | "data_file_in_use" | "data_file_newer" | "day_bad" | "disk_full" | "draft_empty" | "draft_no_page" | "draft_too_large" | "draft_unreadable" | "entry_no_name" | "entry_too_long" | "entry_too_many" | "entry_without_site" | "figure_out_of_range" | "file_empty" | "file_is_folder" | "file_not_a_page" | "file_of_nobody" | "file_unreadable" | "file_without_url" | "files_too_large" | "folder_without_page" | "given_up" | "guideline_backward" | "headers_endless" | "home_page_stays" | "hours_out_of_range" | "image_name_bad" | "import_not_last" | "job_negative" | "kept_page_unreadable" | "kind_of_client" | "language_unknown" | "list_empty" | "list_not_text" | "list_too_large" | "no_address" | "no_browser" | "no_connection" | "no_demand_source" | "no_figures" | "no_file" | "no_method" | "no_page_in_files" | "no_phrase_column" | "no_results" | "no_room_for_copy" | "no_search_source" | "no_such_figure" | "no_such_place" | "no_such_service" | "no_such_site" | "not_a_page" | "not_one_word" | "not_our_bookmark" | "not_read" | "not_read_before" | "not_signed_in" | "not_there" | "nothing_joins" | "nothing_pasted" | "nothing_to_read" | "number_too_large" | "number_too_small" | "one_home_page" | "other_origin" | "other_site" | "own_mistake" | "page_cut_short" | "page_kept_nowhere" | "page_needs_address" | "page_needs_place" | "page_needs_service" | "page_not_read_yet" | "page_there" | "page_too_large" | "pages_damaged" | "pasted_too_large" | "phrase_needed" | "phrase_no_word" | "place_no_word" | "port_taken" | "private_address" | "rates_backward" | "redirect_circle" | "redirect_scheme" | "render_failed" | "render_memory" | "render_timed_out" | "render_too_large" | "results_too_large" | "robots_refuse" | "run_under_way" | "search_unknown" | "service_no_word" | "shares_not_hundred" | "site_answered" | "site_line_unread" | "site_list_empty" | "some_rivals_added" | "source_answered" | "source_bad_address" | "source_silent" | "source_unreadable" | "spelling_no_word" | "taken_as_served" | "target_needs_text" | "text_empty" | "text_line_too_long" | "text_needs_phrase" | "text_too_long" | "text_unknown_blank" | "timed_out" | "too_many_files" | "unknown_packing" | "untrusted_certificate" | "weights_not_hundred" | "workbook_empty" | "workbook_unreadable" | "wrong_host" | "yardstick_not_yaml" | "yardstick_too_large";
             /** @description One or two sentences: what happened, and what to do */
             detail: string;
             /** Format: int64 */
@@ -3714,7 +3741,7 @@ export interface components {
         Sheet: {
             /** @description The client's page first, then its draft if one was kept, then the rivals' in order */
             columns: components["schemas"]["Column"][];
-            /** @description Of the page, in order of gain */
+            /** @description Of the page: its first one, then in order of gain */
             families: components["schemas"]["Family"][];
             page: components["schemas"]["PageInfo"];
             target: components["schemas"]["SheetTarget"];
@@ -6089,6 +6116,42 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Filed"][];
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setFirst: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: number;
+                page: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    Changed?: string;
+                    Revision?: number;
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {

@@ -7,6 +7,7 @@ import { count, plural } from '@/parts/format'
 import { useShortcuts } from '@/parts/keys'
 import BesideList from './BesideList.vue'
 import EvidenceText from './EvidenceText.vue'
+import FirstPhrase from './FirstPhrase.vue'
 import HeadingList from './HeadingList.vue'
 import ImageList from './ImageList.vue'
 import MadeOfList from './MadeOfList.vue'
@@ -154,6 +155,13 @@ function copyText() {
         A browser’s find in page says {{ sums.found }}: it looks for these exact characters, also inside words
         and across sentences.
       </p>
+      <FirstPhrase
+        v-if="what === 'phrase' && column.role === 'client'"
+        :sheet="sheet"
+        :client="client"
+        :page="page"
+        :phrase="phrase"
+      />
     </header>
     <div ref="body" class="body" tabindex="0">
       <p v-if="error" class="mistake">{{ error.message }}</p>

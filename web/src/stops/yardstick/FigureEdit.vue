@@ -7,7 +7,7 @@ import { changedElsewhere, useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
-import { boundsOf, unitOf } from './figure'
+import { boundsOf, isText, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
 
 /** A figure of the yardstick in place: what would follow is seen before it is kept. */
@@ -47,7 +47,9 @@ async function keep(to: string) {
   if (!ok) return
   const back = from === props.figure.default ? '' : from
   const now = to || props.figure.default
-  undo.offer(`${says}: ${now}`, () => change.mutateAsync({ to: { [key]: back }, was: { [key]: now } }))
+  undo.offer(isText(props.figure) ? says : `${says}: ${now}`, () =>
+    change.mutateAsync({ to: { [key]: back }, was: { [key]: now } }),
+  )
   effect.value = null
   emit('done')
 }
@@ -68,6 +70,13 @@ const failure = computed(() => change.error.value ?? preview.error.value)
         :aria-label="figure.says"
       ></textarea>
       <input
+        v-else-if="figure.unit === 'line'"
+        v-model="value"
+        class="field wide"
+        :name="figure.key"
+        :aria-label="figure.says"
+      />
+      <input
         v-else
         v-model="value"
         class="field num"
@@ -78,7 +87,7 @@ const failure = computed(() => change.error.value ?? preview.error.value)
       <span class="soft">{{ unitOf(figure) }}</span>
       <button class="link" type="submit" :disabled="!changed">Keep</button>
       <button v-if="figure.value !== figure.default" class="link" type="button" @click="keep('')">
-        Back to {{ figure.unit === 'lines' ? 'the default' : figure.default }}
+        Back to {{ isText(figure) ? 'the default' : figure.default }}
       </button>
       <button class="link" type="button" @click="$emit('done')">Cancel</button>
     </div>
@@ -105,8 +114,7 @@ const failure = computed(() => change.error.value ?? preview.error.value)
 .wide {
   width: 100%;
 }
-.bounds,
-.mistake {
+.bounds {
   margin: 2px 0 0;
   font-size: 12px;
 }

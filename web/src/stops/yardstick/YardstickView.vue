@@ -24,6 +24,9 @@ const editing = ref('')
 const words = ref('')
 const picker = ref<HTMLInputElement>()
 
+/** Whether a figure is of use for the client: a text in another language is not. */
+const language = computed(() => (props.ground.language ?? '').toLowerCase().split('-')[0] || 'en')
+const ofTheirs = (f: Figure) => !f.language || f.language === language.value
 const differs = (f: Figure) => f.value !== f.default
 const changed = computed(() => (figures.value ?? []).filter(differs))
 const only = ref(false)
@@ -33,6 +36,7 @@ const groups = computed(() => {
   for (const f of figures.value ?? []) {
     const text = `${f.group} ${f.says} ${f.key} ${f.rule}`.toLowerCase()
     if ((only.value && !differs(f)) || !asked.every((w) => text.includes(w))) continue
+    if (!all.value && !asked.length && !differs(f) && !ofTheirs(f)) continue
     const group = out.find((g) => g.title === f.group)
     if (group) group.figures.push(f)
     else out.push({ title: f.group, figures: [f] })
@@ -137,13 +141,19 @@ const failure = computed(() => error.value ?? read.error.value ?? preview.error.
         <div v-for="f in g.figures" :key="f.key" class="one" :data-figure="f.key">
           <button
             class="line quiet"
+            :class="{ text: f.unit === 'line' }"
             type="button"
             :aria-expanded="editing === f.key"
             @click="editing = editing === f.key ? '' : f.key"
           >
             <span class="says">{{ f.says }}</span>
             <span class="rule soft" :title="`Rule ${f.rule}`">{{ f.rule }}</span>
-            <span class="num" :class="{ penciled: differs(f) }">{{ shownValue(f) }}</span>
+            <span
+              class="num"
+              :class="{ penciled: differs(f) }"
+              :title="f.unit === 'line' ? f.value : undefined"
+              >{{ shownValue(f) }}</span
+            >
             <span class="unit soft">{{ unitOf(f) }}</span>
           </button>
           <FigureEdit
@@ -238,6 +248,12 @@ h2 {
   align-items: baseline;
   text-align: left;
   padding: 3px 0;
+}
+.line.text {
+  grid-template-columns: minmax(0, 1fr) 34px minmax(0, 188px);
+}
+.line.text .unit {
+  display: none;
 }
 .rule {
   font-size: 11px;
