@@ -163,8 +163,16 @@ func (y Rules) Of(in Input) []Section {
 	o := y.outliner(&in)
 	list := o.share(in.Edits.apply(o.sections()))
 	in.Edits.setWords(list, in.ToWrite)
+	list = slices.DeleteFunc(list, func(s Section) bool { return s.idle(in.Edits) })
 	o.give(list)
 	return list
+}
+
+// idle reports whether a section is neither there nor to be written, and nobody said anything of it: who has enough
+// words is told no new headings.
+func (s *Section) idle(e Edits) bool {
+	_, said := e.Sections[s.Key]
+	return !s.There && s.Words == 0 && s.Kind != LeadSection && !said
 }
 
 // Before returns the sections of a page as they are before any words are shared out.

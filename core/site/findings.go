@@ -165,20 +165,20 @@ type subject struct {
 // the others that are to go, with the copies.
 func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
 	yield = maps.Clone(copies)
-	page := map[subject]int{}
+	first := map[subject]int{}
 	for i := range f.tree.Pages {
 		if of, ok := f.subject(i); ok && !copies[i] {
-			if at, had := page[of]; !had || f.holds(i, at) {
-				page[of] = i
+			if at, had := first[of]; !had || f.holds(i, at) {
+				first[of] = i
 			}
 		}
 	}
 	for i, p := range f.tree.Pages {
 		of, ok := f.subject(i)
-		if !ok || copies[i] || page[of] == i {
+		if !ok || copies[i] || first[of] == i {
 			continue
 		}
-		at := page[of]
+		at := first[of]
 		found := finding.Finding{Type: finding.SameService, URL: p.URL, Other: f.tree.Pages[at].URL,
 			Place: p.Place, Alike: p.Kind == Area || f.plainly(i) && f.plainly(at)}
 		yield[i] = found.Alike

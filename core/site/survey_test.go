@@ -381,8 +381,8 @@ func TestThreePagesForOneService(t *testing.T) {
 		}
 		assert.Len(t, others, 1, words)
 		assert.Len(t, yielding, 3, words)
-		for page := range others {
-			assert.False(t, yielding[page], words)
+		for stays := range others {
+			assert.False(t, yielding[stays], words)
 		}
 	}
 }

@@ -240,10 +240,10 @@ func (y *Yardstick) ofTargets(t *table) {
 	t.fraction("phrases.rate.per_tokens", "9.4", Rate, 1, 1000, &r.Rate.PerTokens)
 	t.fraction("phrases.density", "9.5", Percent, 0.1, 100, &r.Rate.Density)
 	y.ofOutline(t)
-	y.ofTexts(t)
 	t.fraction("gain.redirect", "12.2", Percent, 0, 100, &r.RedirectPercent)
 	t.fraction("gain.vague_words", "12.2", Percent, 0, 100, &r.VaguePercent)
 	t.fraction("order.slices", "12.4", Percent, 0, 100, &r.SlicePercent)
+	y.ofTexts(t)
 }
 
 func (y *Yardstick) ofOutline(t *table) {

@@ -7,6 +7,8 @@ import { ref } from 'vue'
  */
 const props = defineProps<{
   value: string
+  /** A field of so many lines for a text that may be long; it is one line all the same. */
+  rows?: number
   /** Tells whether it was saved, or was none to be. */
   save: (typed: string, was: string) => Promise<boolean>
 }>()
@@ -25,13 +27,22 @@ async function leave() {
   const done = text.trim() === from || (await props.save(text.trim(), from))
   if (done && typed.value === text) typed.value = null
 }
+/** Enter saves, also in a field of several lines. */
+function enter(event: KeyboardEvent) {
+  if (!props.rows) return
+  event.preventDefault()
+  ;(event.target as HTMLElement).blur()
+}
 </script>
 
 <template>
-  <input
+  <component
+    :is="rows ? 'textarea' : 'input'"
+    :rows="rows"
     :value="typed ?? value"
     @input="type"
     @change="leave"
+    @keydown.enter="enter"
     @keydown.esc="((typed = null), (was = null))"
   />
 </template>

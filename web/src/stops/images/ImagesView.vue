@@ -115,6 +115,7 @@ const leave = (r: ImageRow) =>
               v-if="r.name_key && !r.dropped"
               class="field mono penciled"
               name="new-name"
+              :rows="r.wanted.length > 38 ? 2 : undefined"
               :value="r.wanted"
               :aria-label="`New name of ${r.now || 'a new image'}`"
               :save="(typed, was) => type(r.page, r.name_key, r.wanted, typed, was)"
@@ -129,6 +130,7 @@ const leave = (r: ImageRow) =>
               v-if="r.alt_key"
               class="field penciled"
               name="alt"
+              :rows="2"
               :value="r.alt_wanted"
               :aria-label="`Alt text of ${r.now || 'a new image'}`"
               :save="(typed, was) => type(r.page, r.alt_key, r.alt_wanted, typed, was)"
@@ -191,5 +193,9 @@ thead th {
 }
 td .field {
   width: 100%;
+}
+textarea.field {
+  resize: none;
+  line-height: 1.35;
 }
 </style>

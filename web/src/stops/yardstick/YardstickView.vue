@@ -7,7 +7,7 @@ import EditFault from '@/parts/EditFault.vue'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
-import { shownValue, unitOf } from './figure'
+import { isText, shownValue, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
 
 /** All figures that targets are worked out by, of this client or of all clients. */
@@ -141,7 +141,7 @@ const failure = computed(() => error.value ?? read.error.value ?? preview.error.
         <div v-for="f in g.figures" :key="f.key" class="one" :data-figure="f.key">
           <button
             class="line quiet"
-            :class="{ text: f.unit === 'line' }"
+            :class="{ text: isText(f) }"
             type="button"
             :aria-expanded="editing === f.key"
             @click="editing = editing === f.key ? '' : f.key"
