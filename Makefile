@@ -74,6 +74,7 @@ RENDERS := internal/fetch/render
 test: build lint browser compiler
 	cd web && npm run --silent test
 	node docs/golden/plan.mjs
+	go test -run EveryRuleHelps ./core/book
 	CGO_ENABLED=1 go test -race $(QUIET) $$(go list ./core/... ./internal/... ./cmd/... | grep -v $(RENDERS))
 
 check: build browser compiler sense
