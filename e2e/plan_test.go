@@ -32,20 +32,24 @@ func TestPlan(t *testing.T) {
 		at++
 	}
 	for range at + 1 {
-		s.keys("j")
+		s.push("ArrowDown")
 	}
 	id := plan.Targets[at].ID
 	row := fmt.Sprintf(`document.querySelector('[data-target=%q]')`, id)
-	s.until(row + `.classList.contains('at')`)
-	s.keys("i")
+	s.until(row + ` === document.activeElement`)
+	s.keys("w")
 	s.until(`document.querySelector('[data-why]')`)
 	s.sees("Gain per hour, which sets the order")
-	s.keys("x")
+	s.push("Escape")
+	s.until(`!document.querySelector('[data-why]') && ` + row + ` === document.activeElement`)
+	s.push("Delete")
 	s.until(`!` + row)
 	s.press("Show dropped")
 	s.until(row + `.classList.contains('dropped')`)
 	s.press("Undo")
 	s.until(`!` + row + `.classList.contains('dropped')`)
+	eval[bool](s, `(`+row+`.focus(), true)`)
+	s.keys("w")
 
 	// A figure changed in place: its effect is seen before it is kept.
 	s.until(`document.querySelector('[data-figure="weight.title"]')`)
@@ -65,13 +69,13 @@ func TestPlan(t *testing.T) {
 		return figure(t, p, client, "visits.others") == "0.5"
 	}, 90*time.Second, 50*time.Millisecond)
 
-	s.press("Add a target")
+	s.press("New target")
 	s.fill("[name=own-text]", "Ask the owner for a photo of the crew")
 	s.press("Add")
 	s.sees("Ask the owner for a photo of the crew")
 	s.click(`[...document.querySelectorAll('[data-kind=by_hand] button')].find(b => b.textContent.includes('Remove'))`)
 	s.until(`!document.querySelector('[data-kind=by_hand]')`)
-	s.press("By front")
+	s.press("By kind of work")
 	s.sees("Phrases and headings")
 	s.press("By page")
 	s.until(`[...document.querySelectorAll('h2')].some(h => h.innerText === 'Masonry repair')`)

@@ -41,6 +41,6 @@ func TestRecap(t *testing.T) {
 	}
 	s.click(`document.querySelectorAll('[data-recap] li button')[2]`)
 	s.until(fmt.Sprintf(`document.querySelectorAll('[data-target]').length > %d`, plan.Open-folded))
-	s.press("By front")
+	s.press("By kind of work")
 	s.sees("Home: write 1,455 words, 545 → 2,000")
 }

@@ -131,11 +131,13 @@ func (s *screen) paste(css, text string) {
 }
 
 // press clicks the button or link that says a text, once it can be clicked: a
-// button in a disabled fieldset takes no click.
+// button in a disabled fieldset takes no click. A key that stands beside the text is none of it.
 func (s *screen) press(text string) {
 	s.t.Helper()
 	find := fmt.Sprintf(
-		`[...document.querySelectorAll('button, a')].find(e => e.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled'))`, text)
+		`[...document.querySelectorAll('button, a')].find(e => { const c = e.cloneNode(true);
+			c.querySelectorAll('.kbd').forEach(k => k.remove());
+			return c.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled') })`, text)
 	s.click(find)
 }
 
@@ -155,6 +157,30 @@ func (s *screen) keys(keys string) {
 					Type: kind, Key: string(k), Text: map[bool]string{true: string(k)}[kind == "keyDown"]})
 			require.NoError(s.t, err)
 		}
+	}
+}
+
+// push presses a key that types nothing, or one that does by its name: ArrowDown, Enter, Space, Delete, Tab, Escape.
+func (s *screen) push(name string, held ...int64) {
+	s.t.Helper()
+	codes := map[string]int64{"ArrowDown": 40, "ArrowUp": 38, "Enter": 13, "Space": 32, "Delete": 46, "Tab": 9,
+		"Escape": 27, "Home": 36, "End": 35, "z": 90, "k": 75}
+	key, text := name, map[string]string{"Enter": "\r", "Space": " "}[name]
+	if name == "Space" {
+		key = " "
+	}
+	var mod int64
+	for _, m := range held {
+		mod |= m
+	}
+	for _, kind := range []input.DispatchKeyEventType{"keyDown", "keyUp"} {
+		p := input.DispatchKeyEventParams{Type: kind, Key: key, Code: name, WindowsVirtualKeyCode: codes[name],
+			Modifiers: mod}
+		if kind == "keyDown" {
+			p.Text = text
+		}
+		_, err := chromedp.Call(s.ctx, input.DispatchKeyEvent, p)
+		require.NoError(s.t, err)
 	}
 }
 

@@ -93,7 +93,7 @@ func (r report) table(out io.Writer) error {
 		if i.Alt != nil {
 			alt = shortened(*i.Alt)
 		}
-		fmt.Fprintf(w, "  %s\t%s\t%s\n", shortened(i.File), wording.Verdict(i.Verdict), alt)
+		fmt.Fprintf(w, "  %s\t%s\t%s\n", shortened(i.File), wording.Verdict(i.Verdict, i.File), alt)
 	}
 	for _, warning := range r.Warnings {
 		fmt.Fprintf(w, "\nwarning: %s\n", wording.Warning(page.Warning(warning)))

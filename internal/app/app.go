@@ -182,3 +182,6 @@ func IsDamaged(err error) bool { return errors.Is(err, store.ErrDamaged) }
 
 // IsGone reports whether an error says that there is no such thing (any more).
 func IsGone(err error) bool { return errors.Is(err, store.ErrNotFound) }
+
+// IsNoClient reports whether an operation failed because there is no such client.
+func IsNoClient(err error) bool { return errors.Is(err, store.ErrNoClient) }

@@ -134,6 +134,8 @@ func (r api) problem(ctx context.Context, id string, err error) error {
 		return problemOf(http.StatusUnprocessableEntity, reason)
 	case app.IsDamaged(err):
 		return problemOf(http.StatusUnprocessableEntity, fault.KeptPageUnreadable.New())
+	case app.IsNoClient(err):
+		return problemOf(http.StatusNotFound, NoSuchClient.New())
 	case app.IsGone(err):
 		return problemOf(http.StatusNotFound, NotThere.New())
 	case ctx.Err() != nil: // who asked is gone, whatever that broke off

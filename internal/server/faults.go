@@ -7,6 +7,7 @@ var (
 	FilesTooLarge     = fault.Define1("files_too_large", "mb")
 	ColumnsUnreadable = fault.Define0("columns_unreadable")
 	NotThere          = fault.Define0("not_there")
+	NoSuchClient      = fault.Define0("no_such_client")
 	WrongHost         = fault.Define0("wrong_host")
 	OtherSite         = fault.Define0("other_site")
 	NoMethod          = fault.Define0("no_method")

@@ -84,7 +84,7 @@ func TestProblems(t *testing.T) {
 		status             int
 		code               fault.Code
 	}{
-		{"GET", "/api/clients/9", "", 404, NotThere.Code},
+		{"GET", "/api/clients/9", "", 404, NoSuchClient.Code},
 		{"GET", "/api/clients/x", "", 422, BadEntry.Code},
 		{"POST", "/api/quick", `{"address":"file:///x","phrase":"a","rivals":""}`, 422, fetch.AddressScheme.Code},
 		{"POST", "/api/quick", `{"address":"a.example","phrase":"  ","rivals":""}`, 422, fault.PhraseNeeded.Code},
@@ -100,9 +100,9 @@ func TestProblems(t *testing.T) {
 			422, NumberTooSmall.Code},
 		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422,
 			BadEntry.Code},
-		{"DELETE", "/api/clients/9", "", 404, NotThere.Code},
-		{"GET", "/api/clients/9/pages/1/sheet", "", 404, NotThere.Code},
-		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, NotThere.Code},
+		{"DELETE", "/api/clients/9", "", 404, NoSuchClient.Code},
+		{"GET", "/api/clients/9/pages/1/sheet", "", 404, NoSuchClient.Code},
+		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, NoSuchClient.Code},
 		{"GET", "/api/clients/9/readings/1/page", "", 404, NotThere.Code},
 		{"GET", "/api/nowhere", "", 404, NoAddress.Code},
 		{"PATCH", "/api/clients", "", 405, NoMethod.Code},

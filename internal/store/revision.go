@@ -59,7 +59,7 @@ func (t *Tx) Revision(client int64) (Revision, error) {
 		`SELECT c.revision, COALESCE(r.facet, ''), COALESCE(r.revision, 0) FROM clients c
 			LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ?`, client)
 	if err == nil && len(rows) == 0 {
-		err = ErrNotFound
+		err = ErrNoClient
 	}
 	out := Revision{Of: map[Facet]int64{}}
 	for _, v := range rows {

@@ -24,6 +24,9 @@ var migrations embed.FS
 // ErrNotFound is returned if an id has no row.
 var ErrNotFound = errors.New("not found")
 
+// ErrNoClient is that there is no such client.
+var ErrNoClient = fmt.Errorf("client: %w", ErrNotFound)
+
 // ErrDamaged is returned if what was kept cannot be unpacked any more.
 var ErrDamaged = errors.New("what was kept is damaged")
 

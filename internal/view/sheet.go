@@ -127,7 +127,7 @@ func ImageOf(i page.Image, v imagename.Verdict) Image {
 	return Image{Src: i.Src, File: i.File, Ext: i.Ext, Alt: i.Alt, Hidden: i.Hidden, Background: i.Background,
 		Frame:   i.Frame,
 		Heading: i.Heading, Width: i.Width, Height: i.Height, Link: i.Link, Baked: i.Baked, Verdict: VerdictCode(v),
-		VerdictSays: wording.Verdict(v)}
+		VerdictSays: wording.Verdict(v, i.File)}
 }
 
 // Measured puts what was measured of a page on its column.

@@ -295,7 +295,7 @@ func Flaw(f finding.Finding) string {
 }
 
 // Verdict words what an image file name is worth (rule 4.2).
-func Verdict(v imagename.Verdict) string {
+func Verdict(v imagename.Verdict, name string) string {
 	switch v {
 	case imagename.WrongPlace:
 		return "names another place"
@@ -308,7 +308,10 @@ func Verdict(v imagename.Verdict) string {
 	case imagename.Machine:
 		return "generated name"
 	case imagename.Counter:
-		return "numbered name"
+		if strings.ContainsAny(name, "0123456789") {
+			return "numbered name"
+		}
+		return "generic name"
 	case imagename.Plain:
 		return "other words"
 	case imagename.NoName:

@@ -149,6 +149,7 @@ var faults = map[fault.Code]string{
 	"rates_backward":      "The least rate of a phrase is above its most.",
 
 	"not_there":        "This was removed elsewhere. Reload to see what is there.",
+	"no_such_client":   "There is no such client. It may have been deleted.",
 	"given_up":         "The request was canceled.",
 	"own_mistake":      "Something went wrong in the program; its log says more. Try again.",
 	"wrong_host":       "This program answers only under its own address.",

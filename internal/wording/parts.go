@@ -114,7 +114,7 @@ func often(n int) string {
 func (w Teller) partEvidence(p *plan.Part) string {
 	switch {
 	case p.Kind == plan.ImageName && !p.Adds():
-		return Verdict(p.Image.Verdict)
+		return Verdict(p.Image.Verdict, p.Image.File)
 	case p.Kind == plan.ImageName, p.Kind == plan.MenuEntry, p.Kind == plan.HomeLink, p.Kind == plan.Words:
 		return ""
 	case p.Kind == plan.DeadLink:

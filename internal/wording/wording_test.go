@@ -48,7 +48,7 @@ func TestEveryCodeIsWorded(t *testing.T) {
 		worded["flaws"][string(c)] = Flaw(finding.Finding{Type: c})
 	}
 	for _, c := range imagename.Verdicts() {
-		worded["verdicts"][string(c)] = Verdict(c)
+		worded["verdicts"][string(c)] = Verdict(c, "logo")
 	}
 	for _, k := range plan.Kinds() {
 		worded["kinds"][string(k)] = Kind(k)

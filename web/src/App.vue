@@ -1,28 +1,44 @@
 <script setup lang="ts">
+import { useTitle } from '@vueuse/core'
 import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import FinderBox from './parts/FinderBox.vue'
 import HelpSheet from './parts/HelpSheet.vue'
-import { useShortcuts } from './parts/keys'
+import { useCommands, useKeys } from './parts/keys'
 import UndoBar from './parts/UndoBar.vue'
 import { useUndo } from './parts/undo'
+
+/** Goes past header and tabs. */
+function skip() {
+  const main = document.querySelector('main')
+  main?.setAttribute('tabindex', '-1')
+  main?.focus()
+}
 
 const help = ref(false)
 const finder = ref(false)
 const undo = useUndo()
 
-useShortcuts({
-  'mod+k': () => void (finder.value = !finder.value),
-  'mod+z': () => (undo.said ? undo.undo() : false),
-  '?': () => (help.value = !help.value),
-  Escape: () => (help.value = finder.value = false),
-})
+useKeys()
+useCommands([
+  { key: 'mod+k', says: 'Find', run: () => void (finder.value = true) },
+  { key: 'mod+z', says: 'Undo the last change', run: () => undo.canUndo && void undo.undo() },
+  { key: '?', says: 'Keyboard shortcuts and signs', run: () => void (help.value = true) },
+  { key: '', says: 'All clients', run: () => router.push('/') },
+  { key: '', says: 'New client', run: () => router.push('/new') },
+])
+const router = useRouter()
+const route = useRoute()
+/* A client's views name the client too. */
+useTitle(() => (route.params.client ? null : [route.meta.title, 'Ink Tally'].filter(Boolean).join(' – ')))
 </script>
 
 <template>
   <v-app>
-    <router-view @help="help = !help" @find="finder = !finder" />
-    <FinderBox v-if="finder" @close="finder = false" />
-    <HelpSheet v-if="help" @close="help = false" />
+    <a class="skip" href="#main" @click.prevent="skip">Skip to the page</a>
+    <router-view @help="help = true" @find="finder = true" />
+    <FinderBox v-model="finder" />
+    <HelpSheet v-model="help" />
     <UndoBar />
   </v-app>
 </template>

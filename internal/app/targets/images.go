@@ -40,7 +40,7 @@ func (w *Worked) images() *view.ImageNames {
 				seen[file] = true
 				row := view.ImageRow{Page: key, PageURL: address, Now: file,
 					Verdict:     view.VerdictCode(c.Aim.Client.Verdicts[i]),
-					VerdictSays: wording.Verdict(c.Aim.Client.Verdicts[i]), Hidden: img.Hidden}
+					VerdictSays: wording.Verdict(c.Aim.Client.Verdicts[i], img.File), Hidden: img.Hidden}
 				if img.Alt != nil {
 					row.AltNow = *img.Alt
 				}

@@ -24,9 +24,10 @@ const ofColumn = (client: Id, page: Id, entry: Id) => ({
   params: { path: { client: client(), page: page() }, query: { entry: entry() } },
 })
 
-export function useGround(client: Id) {
+export function useGround(client: Id, enabled: () => boolean = () => true) {
   return useQuery({
     queryKey: computed(() => keys.ground(client())),
+    enabled: computed(enabled),
     queryFn: () => taken(api.GET('/api/clients/{client}', ofClient(client))),
   })
 }
@@ -123,9 +124,10 @@ export function useMadeOf(client: Id, page: Id, entry: Id) {
 }
 
 /** A client's phrase book in families. */
-export function useBook(client: Id) {
+export function useBook(client: Id, enabled: () => boolean = () => true) {
   return useQuery({
     queryKey: computed(() => keys.book(client())),
+    enabled: computed(enabled),
     // Thousands of families are replaced as a whole; watching each is slow.
     shallow: true,
     queryFn: () => taken(api.GET('/api/clients/{client}/book', ofClient(client))),

@@ -1,89 +1,199 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { useNames } from '@/api/queries'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
+import { useBook, useGround, useNames } from '@/api/queries'
+import { useFocusOfDialog } from './focus'
 import { words } from './format'
-import { stops, stopLocation } from './stops'
+import { commands, keyName } from './keys'
+import { pageName } from './pages'
+import { pageKey, pageLocation, stopLocation } from './stops'
 
-const emit = defineEmits<{ close: [] }>()
+/** Finds clients, pages, phrases and what can be done here, by their words. */
+const open = defineModel<boolean>({ required: true })
+const route = useRoute()
 const router = useRouter()
 const { data: names } = useNames()
+const client = computed(() => Number(route.params.client) || 0)
+const { data: ground } = useGround(
+  () => client.value,
+  () => open.value && client.value > 0,
+)
 const typed = ref('')
 const at = ref(0)
-const field = ref<HTMLInputElement>()
+const { data: book } = useBook(
+  () => client.value,
+  () => open.value && client.value > 0 && typed.value.length > 1,
+)
 
-/** Every stop of every client, narrowed by what is typed. */
-const found = computed(() => {
+interface Found {
+  id: string
+  says: string
+  key?: string
+  go: () => unknown
+}
+const most = 6
+const to = (where: RouteLocationRaw) => () => router.push(where)
+
+const all = computed<{ title: string; list: () => Found[] }[]>(() => [
+  {
+    title: 'Here',
+    list: () =>
+      commands.value
+        .filter((c) => !c.ofRow && c.key !== 'mod+k' && c.key !== 'Escape')
+        .reverse() // those of the view before those of the program
+        .map((c, i) => ({ id: `c${i}`, says: c.says, key: c.key && keyName(c.key), go: c.run })),
+  },
+  {
+    title: 'Pages',
+    list: () =>
+      (ground.value?.pages ?? []).map((p) => ({
+        id: `p${p.id}`,
+        says: pageName(p),
+        go: to(pageLocation('sheet', client.value, pageKey(p.id))),
+      })),
+  },
+  {
+    title: 'Phrases',
+    list: () =>
+      (book.value?.families ?? []).map((f) => ({
+        id: `f${f.key}`,
+        says: f.members[0]!.text,
+        go: to({
+          name: 'book',
+          params: { client: client.value },
+          query: { words: f.members[0]!.text, part: 'all' },
+        }),
+      })),
+  },
+  {
+    title: 'Clients',
+    list: () =>
+      (names.value ?? []).map((c) => ({
+        id: `k${c.id}`,
+        says: c.name,
+        go: to(stopLocation('ground', c.id, c.page_id)),
+      })),
+  },
+])
+
+const groups = computed(() => {
   const asked = words(typed.value)
-  const all = (names.value ?? []).flatMap((c) =>
-    stops.map((s) => ({
-      client: c,
-      stop: s,
-      text: `${c.name} · ${s.label}`,
-      low: `${c.name} ${s.label}`.toLowerCase(),
-    })),
-  )
-  return all.filter((f) => asked.every((w) => f.low.includes(w))).slice(0, 9)
+  return all.value
+    .map((g) => ({
+      title: g.title,
+      found: g
+        .list()
+        .filter((f) => asked.every((w) => f.says.toLowerCase().includes(w)))
+        .slice(0, asked.length ? most : 20),
+    }))
+    .filter((g) => g.found.length && (asked.length || g.title !== 'Phrases'))
 })
+const found = computed(() => groups.value.flatMap((g) => g.found))
+const here = computed(() => found.value[at.value]?.id ?? '')
 
-function go(i: number) {
-  const f = found.value[i]
-  if (f) void router.push(stopLocation(f.stop.name, f.client.id, f.client.page_id))
-  emit('close')
+function go(id: string) {
+  const f = found.value.find((one) => one.id === id)
+  open.value = false
+  void nextTick(() => f?.go())
 }
-
-function move(by: number) {
-  at.value = (at.value + by + found.value.length) % Math.max(1, found.value.length)
+const list = ref<HTMLElement>()
+async function move(by: number) {
+  const n = found.value.length
+  at.value = n ? (at.value + by + n) % n : 0
+  await nextTick()
+  list.value?.querySelector('[aria-selected=true]')?.scrollIntoView({ block: 'nearest' })
 }
-
-onMounted(() => nextTick(() => field.value?.focus()))
+watch(open, () => {
+  typed.value = ''
+  at.value = 0
+})
+const field = ref<HTMLInputElement>()
+useFocusOfDialog(open, () => field.value)
 </script>
 
 <template>
-  <div class="finder" role="dialog" aria-label="Find a client or a stop">
-    <input
-      ref="field"
-      v-model="typed"
-      class="field"
-      placeholder="Client or stop"
-      aria-label="Client or stop"
-      @input="at = 0"
-      @keydown.down.prevent="move(1)"
-      @keydown.up.prevent="move(-1)"
-      @keydown.enter="go(at)"
-      @keydown.esc="emit('close')"
-    />
-    <ol>
-      <li v-for="(f, i) in found" :key="f.text" :class="{ at: i === at }">
-        <button class="quiet" type="button" @click="go(i)">{{ f.text }}</button>
-      </li>
-    </ol>
-    <p v-if="!found.length" class="soft">No matches</p>
-  </div>
+  <v-dialog
+    v-model="open"
+    class="finder"
+    width="460"
+    :scrim="false"
+    location="top right"
+    aria-label="Find"
+    :transition="false"
+  >
+    <div class="box">
+      <input
+        ref="field"
+        v-model="typed"
+        class="field"
+        name="find"
+        role="combobox"
+        autocomplete="off"
+        aria-label="Find a page, a phrase, a client or a command"
+        aria-controls="found"
+        aria-expanded="true"
+        :aria-activedescendant="here ? `found-${here}` : undefined"
+        placeholder="page, phrase, client or command"
+        @input="at = 0"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="go(here)"
+      />
+      <div id="found" ref="list" class="list" role="listbox" aria-label="What was found">
+        <div v-for="g in groups" :key="g.title" role="group" :aria-label="g.title">
+          <p class="soft title" aria-hidden="true">{{ g.title }}</p>
+          <div
+            v-for="f in g.found"
+            :id="`found-${f.id}`"
+            :key="f.id"
+            role="option"
+            class="one"
+            :class="{ at: f.id === here }"
+            :aria-selected="f.id === here"
+            @click="go(f.id)"
+          >
+            <span>{{ f.says }}</span> <span v-if="f.key" class="kbd">{{ f.key }}</span>
+          </div>
+        </div>
+      </div>
+      <p v-if="!found.length" class="soft">No matches</p>
+    </div>
+  </v-dialog>
 </template>
 
 <style scoped>
 .finder {
-  position: fixed;
-  right: var(--edge);
-  top: 50px;
-  width: 360px;
-  z-index: 40;
+  align-items: flex-start;
+  justify-content: flex-end;
+}
+.box {
   background: var(--paper);
   border: 1px solid var(--ink);
   box-shadow: 0 6px 18px rgb(0 0 0 / 10%);
-  padding: 10px 14px;
+  padding: 12px 16px;
+  font-size: 14px;
+  line-height: 1.4;
+  letter-spacing: 0;
 }
-ol {
-  list-style: none;
-  margin: 6px 0 0;
-  padding: 0;
+.list {
+  max-height: 60vh;
+  overflow-y: auto;
 }
-li button {
+.field {
   width: 100%;
-  padding: 6px 4px;
 }
-.at {
+.title {
+  margin: 10px 0 2px;
+  font-size: 12px;
+}
+.one {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 4px 6px;
+  cursor: pointer;
+}
+.one.at {
   background: var(--band);
 }
 </style>

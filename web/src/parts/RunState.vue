@@ -21,7 +21,8 @@ const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.
         <span :title="told.now">{{ told.says }}</span>
         <button class="link" type="button" @click="stop.mutate(run.id)">Stop</button>
       </template>
-      <span v-else-if="run.state === 'done' && !run.failed" class="soft">{{ told.says }}</span>
+      <!-- What ended well is told to who cannot see the figures come, and takes no room. -->
+      <span v-else-if="run.state === 'done' && !run.failed" class="unseen">{{ told.says }}</span>
       <template v-else>
         <span :title="`started ${moment(run.started)}`">{{ told.says }}</span>
         <button class="link" type="button" @click="resume.mutate(run.id)">

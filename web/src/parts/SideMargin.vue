@@ -1,14 +1,19 @@
 <script setup lang="ts">
+import { ref } from 'vue'
+import { useFocusInto } from './focus'
+
 /** The margin at the right of a stop, which opens on what is asked about a figure. */
 defineProps<{ title: string; label: string }>()
 defineEmits<{ close: [] }>()
+const root = ref<HTMLElement>()
+useFocusInto(root)
 </script>
 
 <template>
-  <aside class="margin" :aria-label="label">
+  <aside ref="root" class="margin" :aria-label="label">
     <header>
       <div class="line">
-        <h2>{{ title }}</h2>
+        <h2 tabindex="-1">{{ title }}</h2>
         <button class="quiet close" type="button" aria-label="Close" @click="$emit('close')">×</button>
       </div>
     </header>

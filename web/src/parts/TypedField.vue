@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 
 /**
  * A field in place. What is typed stays until it is saved, whatever comes from elsewhere meanwhile;
@@ -14,18 +14,29 @@ const props = defineProps<{
 }>()
 const typed = ref<string | null>(null)
 let was: string | null = null
+/* What was saved here last, until it has come back; saves go one after another. */
+let saved: string | null = null
+let saving = Promise.resolve()
+watch(
+  () => props.value,
+  () => (saved = null),
+)
 
 function type(event: Event) {
-  was ??= props.value
+  was ??= saved ?? props.value
   typed.value = (event.target as HTMLInputElement).value
 }
-async function leave() {
+function leave() {
   const text = typed.value
   const from = was
   was = null // whoever is refused is told what stands here by now
   if (text === null || from === null) return
-  const done = text.trim() === from || (await props.save(text.trim(), from))
-  if (done && typed.value === text) typed.value = null
+  saving = saving.then(async () => {
+    const over = saved ?? from
+    const done = text.trim() === over || (await props.save(text.trim(), over))
+    if (done) saved = text.trim()
+    if (done && typed.value === text) typed.value = null
+  })
 }
 /** Enter saves, also in a field of several lines. */
 function enter(event: KeyboardEvent) {

@@ -1,41 +1,70 @@
+import { useQueryClient } from '@tanstack/vue-query'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
-/** For how long a change can be undone, in milliseconds. */
-export const UNDO_TIME = 30_000
+/** For how long a change is offered to be undone, in milliseconds; Ctrl Z undoes it after that too. */
+export const UNDO_TIME = 20_000
 
-/** What was changed last, and how it is undone. */
+interface Change {
+  says: string
+  undo: () => Promise<unknown>
+}
+
+/** What was changed, the last change last, and how it is undone. */
 export const useUndo = defineStore('undo', () => {
+  const cache = useQueryClient()
+  /** What is told, and whether it can be undone. */
   const said = ref('')
-  const back = shallowRef<() => Promise<unknown>>()
+  const offered = ref(false)
+  const changes = shallowRef<Change[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  /** Offers to undo a change that was just made. */
-  function offer(sentence: string, undo: () => Promise<unknown>) {
+  function tell(sentence: string, canUndo: boolean) {
     clearTimeout(timer)
     said.value = sentence
-    back.value = undo
+    offered.value = canUndo
     timer = setTimeout(forget, UNDO_TIME)
   }
 
-  /** Undoes it; what it fails for is said in its place. */
+  /** Offers to undo a change that was just made. */
+  function offer(says: string, undo: () => Promise<unknown>) {
+    changes.value = [...changes.value, { says, undo }]
+    tell(says, true)
+  }
+
+  /** Waits for the changes that are on their way: what is undone is the last one, not the one before. */
+  const answered = () =>
+    new Promise<void>((done) => {
+      if (!cache.isMutating()) return done()
+      const stop = cache.getMutationCache().subscribe(() => {
+        if (cache.isMutating()) return
+        stop()
+        setTimeout(done) // who made the change offers to undo it first
+      })
+    })
+
+  /** Undoes the last change; what it fails for is said in its place. */
   async function undo() {
-    const run = back.value
+    await answered()
+    const last = changes.value.at(-1)
+    if (!last) return
+    changes.value = changes.value.slice(0, -1)
     forget()
     try {
-      await run?.()
+      await last.undo()
+      if (!said.value) tell(`Undone: ${last.says}`, false)
     } catch (failure) {
-      said.value = (failure as Error).message
-      timer = setTimeout(forget, UNDO_TIME)
+      tell((failure as Error).message, false)
     }
   }
 
+  /** Takes the offer away; the change can still be undone by key. */
   function forget() {
     clearTimeout(timer)
     said.value = ''
-    back.value = undefined
+    offered.value = false
   }
 
-  const canUndo = computed(() => back.value !== undefined)
-  return { said, canUndo, offer, undo, forget }
+  const canUndo = computed(() => changes.value.length > 0)
+  return { said, offered, canUndo, offer, undo, forget }
 })

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useTitle } from '@vueuse/core'
+import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useChanges } from '@/api/changes'
 import { useProgress } from '@/api/progress'
-import { useGround, useLineup } from '@/api/queries'
+import { useGround, useLineup, useRun } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
-import { useShortcuts } from '@/parts/keys'
+import { useCommands } from '@/parts/keys'
 import PageStrip from '@/parts/PageStrip.vue'
+import { pageName } from '@/parts/pages'
 import { pageKey, stopLocation, stops, type StopName } from '@/parts/stops'
 import { usePlan } from '@/api/plan'
 
@@ -17,6 +19,7 @@ const router = useRouter()
 const client = () => Number(route.params.client)
 const { data: ground, error } = useGround(client)
 const { data: lineup } = useLineup(client)
+const { data: run } = useRun(client)
 const { measure } = useChanges(client)
 useProgress(client)
 
@@ -67,10 +70,17 @@ const inked = computed<Record<StopName, boolean>>(() => {
 })
 
 const goTo = (name: StopName) => router.push(stopLocation(name, client(), page.value))
-useShortcuts({
-  ...Object.fromEntries(stops.map((s, i) => [String(i + 1), () => goTo(s.name)])),
-  m: () => measure.mutate(),
+useCommands([
+  ...stops.map((s, i) => ({ key: String(i + 1), says: `Go to ${s.label}`, run: () => goTo(s.name) })),
+  { key: 'm', says: 'Measure: read all pages again', run: () => measure.mutate() },
+])
+/* What was refused because pages were being read is no more so when that is over, or elsewhere. */
+watch([() => run.value?.state, () => route.fullPath], () => measure.reset())
+const viewName = computed(() => {
+  const of = tabs.value.find((t) => t.key === tab.value)
+  return [paged.value && of && pageName(of.page), route.meta.title].filter(Boolean).join(', ')
 })
+useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean).join(' – '))
 </script>
 
 <template>

@@ -30,7 +30,7 @@ const pages = distinct('carrier')
         {{ p.says }} <span class="soft">{{ count(countIn(book.families, p.part)) }}</span>
       </button>
     </div>
-    <label><input v-model="filter.near" type="checkbox" /> near misses</label>
+    <label><input v-model="filter.near" type="checkbox" /> almost on page 1</label>
     <select v-model="filter.service" aria-label="Service">
       <option value="">all services</option>
       <option v-for="s in services" :key="s">{{ s }}</option>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
-import { count, figure } from '@/parts/format'
+import { count, figure, plural } from '@/parts/format'
 import FamilyMembers from './FamilyMembers.vue'
 import { gainOf, notCounted, searches, why } from './family'
 import { isUnsure } from './filter'
@@ -47,7 +47,9 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
         @click="emit('fold', row.key)"
       >
         <template v-if="row.members.length > 1">+{{ row.members.length - 1 }}</template>
-        <template v-if="also.length"> also {{ also.length }}</template>
+        <template v-if="also.length">
+          {{ plural(also.length, 'similar search', 'similar searches') }}</template
+        >
       </button>
     </span>
     <span class="num" :title="searches(row).area ? notCounted(row.members[0]!.area) : ''"

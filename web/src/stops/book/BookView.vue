@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useBook } from '@/api/queries'
 import type { Ground } from '@/api/client'
 import { bare, count, plural } from '@/parts/format'
-import { useShortcuts } from '@/parts/keys'
+import { useCommands } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
 import ListLeaf from '../ground/ListLeaf.vue'
 import BookFilters from './BookFilters.vue'
@@ -15,6 +15,7 @@ import GroundPanel from './GroundPanel.vue'
 import ImportedLists from './ImportedLists.vue'
 import ListsPanel from './ListsPanel.vue'
 import { useBookActions } from './useBookActions'
+import { useFilter } from './useFilter'
 import TieList from './TieList.vue'
 import VolumeArea from './VolumeArea.vue'
 import WordsToJudge from './WordsToJudge.vue'
@@ -24,7 +25,7 @@ import WordVerdicts from './WordVerdicts.vue'
 const props = defineProps<{ client: number; ground: Ground }>()
 const { data: book, error } = useBook(() => props.client)
 
-const filter = ref(emptyFilter())
+const filter = useFilter()
 const { picked, pick, reason, say, lead, put, merge, writeFor, askDemand, asking, mistakes } = useBookActions(
   () => props.client,
   () => props.ground,
@@ -57,7 +58,7 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.row_
 /* Families that stand in the rows: they are counted apart. */
 const also = computed(() => rows.value.reduce((sum, r) => sum + r.also.length, 0))
 const judging = ref<InstanceType<typeof WordsToJudge>>()
-useShortcuts({ w: () => judging.value?.start() })
+useCommands([{ key: 'w', says: 'Judge words', run: () => judging.value?.start() }])
 </script>
 
 <template>

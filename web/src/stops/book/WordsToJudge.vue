@@ -35,13 +35,13 @@ function press(event: KeyboardEvent) {
   if (event.ctrlKey || event.metaKey || event.altKey) return
   const word = props.words[at.value]
   const verdict = verdicts.find((v) => v.key === event.key)?.verdict
-  const step = { ArrowDown: 1, j: 1, ArrowUp: -1, k: -1 }[event.key]
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key]
   if (word && verdict) void say(word.word, verdict)
   else if (word && event.key === 'Enter') emit('show', word.word)
   else if (step) void go(at.value + step)
   else return
   event.preventDefault()
-  event.stopPropagation() // the keys go to the stops elsewhere
+  event.stopPropagation() // the figures go to the stops elsewhere
 }
 defineExpose({ start: () => go(0) })
 

@@ -27,7 +27,7 @@ const row = (of: Partial<BookRow>): BookRow =>
 describe('why a family is where it is', () => {
   it.each([
     [{}, 'chimney sweep, Tarn Harbor'],
-    [{ near_miss: true }, 'chimney sweep, Tarn Harbor · near miss'],
+    [{ near_miss: true }, 'chimney sweep, Tarn Harbor · almost on page 1'],
     [{ misspelled: true }, 'misspelled: tie the word first'],
     [{ choice: { state: 'aside' as const, reason: '', lead: '' } }, 'your choice'],
     [{ choice: { state: 'kept' as const, reason: 'asked for', lead: '' } }, 'asked for'],

@@ -5,7 +5,7 @@ import { count, figure, plural } from '@/parts/format'
 export function why(row: Pick<BookRow, 'choice' | 'why' | 'near_miss' | 'misspelled'>): string {
   if (row.choice.state) return row.choice.reason || 'your choice'
   if (row.misspelled) return 'misspelled: tie the word first'
-  return row.near_miss ? `${row.why.says} · near miss` : row.why.says
+  return row.near_miss ? `${row.why.says} · almost on page 1` : row.why.says
 }
 
 /** The areas in which searches are counted, as they are told beside a figure. */

@@ -7,8 +7,8 @@ export const verdicts: { key: string; verdict: Verdict; says: string; of: string
   { key: '1', verdict: 'firm', says: 'business', of: 'is a business' },
   { key: '2', verdict: 'maker', says: 'maker we work on', of: 'is a maker' },
   { key: '3', verdict: 'elsewhere', says: 'other place', of: 'is another place' },
-  { key: '4', verdict: 'not_ours', says: 'not ours', of: 'is not ours' },
-  { key: '5', verdict: 'ordinary', says: 'no matter', of: 'does not matter' },
+  { key: '4', verdict: 'not_ours', says: 'not our service', of: 'is not our service' },
+  { key: '5', verdict: 'ordinary', says: 'ignore this word', of: 'is ignored' },
 ]
 
 /** What a verdict says of a word: “oakum” is a business. */

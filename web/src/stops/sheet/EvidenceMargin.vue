@@ -4,7 +4,8 @@ import { computed, nextTick, ref, watch } from 'vue'
 import type { Sheet } from '@/api/client'
 import { useEvidence } from '@/api/queries'
 import { count, plural } from '@/parts/format'
-import { useShortcuts } from '@/parts/keys'
+import { useFocusInto } from '@/parts/focus'
+import { useCommands } from '@/parts/keys'
 import BesideList from './BesideList.vue'
 import EvidenceText from './EvidenceText.vue'
 import FirstPhrase from './FirstPhrase.vue'
@@ -101,7 +102,12 @@ watch(
   { immediate: true },
 )
 
-useShortcuts({ n: () => step(1), p: () => step(-1) })
+useCommands([
+  { key: 'n', says: 'Next match in the evidence', run: () => step(1) },
+  { key: 'p', says: 'Previous match in the evidence', run: () => step(-1) },
+])
+const root = ref<HTMLElement>()
+useFocusInto(root, () => `${what.value} ${props.margin.column.value} ${phrase.value}`)
 
 const { copy, copied } = useClipboard({ legacy: true })
 function copyText() {
@@ -111,10 +117,10 @@ function copyText() {
 </script>
 
 <template>
-  <aside class="margin" aria-label="Evidence" :data-what="what" :data-column="margin.column.value">
+  <aside ref="root" class="margin" aria-label="Evidence" :data-what="what" :data-column="margin.column.value">
     <header>
       <div class="line">
-        <h2>
+        <h2 tabindex="-1">
           {{ title }}<template v-if="what !== 'rule'"> · {{ column.name }}</template>
         </h2>
         <button class="quiet close" type="button" aria-label="Close" @click="margin.close()">×</button>

@@ -135,7 +135,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
             type="button"
             @click="margin.open('made', i)"
           >
-            <span class="text">{{ narrow && i ? 'words' : 'words it repeats' }}</span>
+            <span class="text">{{ narrow && i ? 'words' : 'its top words' }}</span>
           </button>
         </td>
         <td v-if="i === 0" class="target">

@@ -61,7 +61,7 @@ const groups = computed(() => [
           </th>
           <th class="target" scope="col">
             <span class="slab">Target</span>
-            <span class="under">by the yardstick</span>
+            <span class="under">from your rules</span>
           </th>
           <th v-for="(r, i) in rivals" :key="r.entry_id" :class="r.role" scope="col">
             <ColumnHead

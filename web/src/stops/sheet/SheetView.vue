@@ -4,7 +4,7 @@ import type { Ground } from '@/api/client'
 import { useChanges } from '@/api/changes'
 import { useRun, useSheet } from '@/api/queries'
 import { plural } from '@/parts/format'
-import { useShortcuts } from '@/parts/keys'
+import { useCommands } from '@/parts/keys'
 import ProposalLine from '../ground/ProposalLine.vue'
 import EvidenceMargin from './EvidenceMargin.vue'
 import { pageKey, pageLocation } from '@/parts/stops'
@@ -28,7 +28,7 @@ const nothing = computed(
   () => sheet.value?.columns.every((c) => !c.reading_id && !c.failure && !c.none) ?? false,
 )
 
-useShortcuts({ Escape: () => margin.what.value && margin.close() })
+useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.what.value && margin.close() }])
 </script>
 
 <template>

@@ -16,11 +16,12 @@ export function useMargin() {
   const column = computed(() => Number(text('column') || 0))
   const phrase = computed(() => text('phrase'))
 
-  const set = (query: Record<string, string | undefined>) => router.replace({ query: { ...query } })
+  /* Back closes it: opening it is a step of its own, looking at something else in it is none. */
   function open(show: What, at: number, marked = '') {
-    void set({ show, column: String(at), phrase: marked || undefined })
+    const query = { show, column: String(at), phrase: marked || undefined }
+    void (what.value ? router.replace({ query }) : router.push({ query }))
   }
-  const close = () => void set({})
+  const close = () => void router.replace({ query: {} })
   const mark = (marked: string) => open(what.value || 'phrase', column.value, marked)
   const shows = (show: What, at: number, marked = '') =>
     what.value === show && column.value === at && (show !== 'phrase' || phrase.value === marked)

@@ -11,7 +11,7 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
     <button
       type="button"
       :aria-pressed="choice.state === 'kept'"
-      title="Keep (y)"
+      title="Keep (Space)"
       @click.stop="$emit('keep')"
     >
       <span class="unseen">Keep</span>✓
@@ -20,7 +20,7 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
       v-if="!fixed"
       type="button"
       :aria-pressed="choice.state === 'changed'"
-      title="Change (e)"
+      title="Change (c)"
       @click.stop="$emit('edit')"
     >
       <span class="unseen">Change</span>±
@@ -28,7 +28,7 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
     <button
       type="button"
       :aria-pressed="choice.state === 'dropped'"
-      title="Drop (x)"
+      title="Drop (Delete)"
       @click.stop="$emit('drop')"
     >
       <span class="unseen">Drop</span>×

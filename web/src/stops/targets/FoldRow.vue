@@ -8,12 +8,14 @@ defineEmits<{ toggle: [] }>()
 </script>
 
 <template>
-  <div class="fold">
-    <button class="quiet soft" type="button" :aria-expanded="open" @click="$emit('toggle')">
-      {{ open ? '▾' : '▸' }} {{ fold.says }} ·
-      <template v-if="fold.gain > 0">+{{ gain(fold.gain) }}{{ unit === 'share' ? '%' : '' }} · </template
-      >{{ duration(fold.minutes) }}
-    </button>
+  <div class="fold" role="row">
+    <span role="gridcell"
+      ><button class="quiet soft" type="button" :aria-expanded="open" @click="$emit('toggle')">
+        {{ open ? '▾' : '▸' }} {{ fold.says }} ·
+        <template v-if="fold.gain > 0">+{{ gain(fold.gain) }}{{ unit === 'share' ? '%' : '' }} · </template
+        >{{ duration(fold.minutes) }}
+      </button></span
+    >
   </div>
 </template>
 

@@ -5,21 +5,30 @@ import { duration, gain } from '@/parts/format'
 import ChoiceMarks from './ChoiceMarks.vue'
 
 /** One part of an open target: changed, kept or dropped by itself. */
-const props = defineProps<{ part: Part; unit: GainUnit; at: boolean; editing: boolean; asked: boolean }>()
+const props = defineProps<{
+  part: Part
+  unit: GainUnit
+  /** Its key among the rows, whether it is at hand, and whether Tab comes to it. */
+  row: string
+  at: boolean
+  tabbed: boolean
+  editing: boolean
+  asked: boolean
+}>()
 const emit = defineEmits<{ keep: []; drop: []; edit: []; why: []; say: [choice: Choice, from: Choice] }>()
 
-const row = ref<HTMLElement>()
+const line = ref<HTMLElement>()
 const field = ref<HTMLInputElement>()
 const value = ref('')
 let from: Choice = { state: 'open' }
 watch(
   () => props.at,
-  (at) => at && row.value?.scrollIntoView({ block: 'nearest' }),
+  (at) => at && line.value?.scrollIntoView({ block: 'nearest' }),
 )
 watch(
   () => props.editing,
   async (editing) => {
-    if (!editing) return
+    if (!editing) return line.value?.focus()
     from = { ...props.part.choice }
     value.value = props.part.choice.value || props.part.pencil
     await nextTick()
@@ -37,14 +46,17 @@ function save() {
 
 <template>
   <div
-    ref="row"
+    ref="line"
     class="part"
+    role="row"
+    :tabindex="tabbed ? 0 : -1"
+    :data-row="row"
     :class="{ at, dropped: part.choice.state === 'dropped' }"
     :data-part="part.key"
     :data-state="part.choice.state"
   >
-    <span class="name">{{ part.name }}</span>
-    <form v-if="editing" class="says" @submit.prevent="save">
+    <span class="name" role="gridcell">{{ part.name }}</span>
+    <form v-if="editing" class="says" role="gridcell" @submit.prevent="save">
       <input
         ref="field"
         v-model="value"
@@ -55,7 +67,7 @@ function save() {
       />
       <button class="link" type="submit">Change</button>
     </form>
-    <span v-else class="says" :title="part.note">
+    <span v-else class="says" role="gridcell" :title="part.note">
       <span v-if="part.before">{{ part.before }}</span>
       <span v-if="part.pencil" class="penciled" :class="{ mono: part.kind === 'image_names' }">{{
         part.pencil
@@ -64,20 +76,23 @@ function save() {
       <span v-if="part.choice.state === 'changed'" class="soft">changed by hand</span>
       <span v-if="part.note" class="soft note">{{ part.note }}</span>
     </span>
-    <button
-      class="num gain quiet"
-      type="button"
-      title="Open the sum"
-      :aria-pressed="asked"
-      @click="$emit('why')"
-    >
-      <template v-if="part.gain > 0"
-        >{{ gain(part.gain) }}<template v-if="unit === 'share'">%</template></template
+    <span class="num" role="gridcell">
+      <button
+        class="num gain quiet"
+        type="button"
+        title="Open the sum"
+        :aria-pressed="asked"
+        @click="$emit('why')"
       >
-      <template v-else>—</template>
-    </button>
-    <span class="num soft">{{ part.minutes ? duration(part.minutes) : '' }}</span>
+        <template v-if="part.gain > 0"
+          >{{ gain(part.gain) }}<template v-if="unit === 'share'">%</template></template
+        >
+        <template v-else>—</template>
+      </button>
+    </span>
+    <span class="num soft" role="gridcell">{{ part.minutes ? duration(part.minutes) : '' }}</span>
     <ChoiceMarks
+      role="gridcell"
       small
       :choice="part.choice"
       :fixed="!changeable()"
@@ -125,6 +140,10 @@ function save() {
 .dropped .says {
   text-decoration: line-through;
   color: var(--ink-soft);
+}
+.part:focus-visible {
+  outline: 2px solid var(--pencil);
+  outline-offset: -2px;
 }
 .at {
   box-shadow: inset 4px 0 0 var(--pencil);

@@ -14,6 +14,8 @@ const props = defineProps<{
   unitNote: string
   number: string
   at: boolean
+  /** Whether Tab comes to it. */
+  tabbed: boolean
   open: boolean
   /** Whether its page is said: on the list of one page it is not. */
   paged: boolean
@@ -38,16 +40,26 @@ watch(
   <div
     ref="row"
     class="row"
+    role="row"
+    :tabindex="tabbed ? 0 : -1"
+    :data-row="target.id"
+    :aria-expanded="open"
     :class="{ below: !target.fits, dropped: target.choice.state === 'dropped', at, paged, narrow }"
     :data-target="target.id"
     :data-kind="target.kind"
     :data-fits="target.fits"
     @click="$emit('toggle')"
   >
-    <span class="num soft">{{ number }}</span>
-    <span v-if="paged" class="page soft" :title="pageName">{{ pageName }}</span>
-    <div class="what">
-      <button class="says quiet" type="button" :aria-expanded="open" @click.stop="$emit('toggle')">
+    <span class="num soft" role="gridcell">{{ number }}</span>
+    <span v-if="paged" class="page soft" role="gridcell" :title="pageName">{{ pageName }}</span>
+    <div class="what" role="gridcell">
+      <button
+        class="says quiet"
+        type="button"
+        tabindex="-1"
+        :aria-expanded="open"
+        @click.stop="$emit('toggle')"
+      >
         <span v-if="target.first" class="stamp">fix first</span>
         <span class="before">{{ target.before }}</span>
         <span v-if="target.pencil" class="penciled">{{ target.pencil }}</span>
@@ -60,28 +72,37 @@ watch(
         <template v-if="target.short">only its title and H1 fit · </template>{{ target.evidence }}
       </div>
     </div>
-    <span class="mark">
+    <span class="mark" role="gridcell">
       <TallyStrokes v-if="target.kind === 'slice'" :words="0" :write="target.words" :height="18" :most="3" />
       <PlacementMark v-else-if="target.slots.length && !target.first" target :wanted="target.slots" />
     </span>
-    <button
-      class="num gain quiet"
-      type="button"
-      :title="unitNote + ' Open the sum.'"
-      :aria-pressed="asked"
-      @click.stop="$emit('why')"
-    >
-      <template v-if="target.gain > 0"
-        ><span class="figure">+{{ gain(target.gain) }}</span
-        ><template v-if="unit === 'share'">%</template></template
+    <span class="num" role="gridcell">
+      <button
+        class="num gain quiet"
+        type="button"
+        :title="unitNote + ' Open the sum.'"
+        :aria-pressed="asked"
+        @click.stop="$emit('why')"
       >
-      <template v-else>—</template>
-    </button>
-    <span class="num time">{{ duration(target.minutes) }}</span>
-    <span v-if="target.own_id" class="own"
+        <template v-if="target.gain > 0"
+          ><span class="figure">+{{ gain(target.gain) }}</span
+          ><template v-if="unit === 'share'">%</template></template
+        >
+        <template v-else>—</template>
+      </button>
+    </span>
+    <span class="num time" role="gridcell">{{ duration(target.minutes) }}</span>
+    <span v-if="target.own_id" class="own" role="gridcell"
       ><button class="link" type="button" @click.stop="$emit('remove')">Remove</button></span
     >
-    <ChoiceMarks v-else :choice="target.choice" fixed @keep="$emit('keep')" @drop="$emit('drop')" />
+    <ChoiceMarks
+      v-else
+      role="gridcell"
+      :choice="target.choice"
+      fixed
+      @keep="$emit('keep')"
+      @drop="$emit('drop')"
+    />
   </div>
 </template>
 
@@ -136,9 +157,6 @@ watch(
   font-weight: 600;
 }
 .evidence {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
   font-size: 12.5px;
 }
 .gain {
@@ -168,6 +186,10 @@ watch(
 }
 .dropped .says {
   text-decoration: line-through;
+}
+.row:focus-visible {
+  outline: 2px solid var(--pencil);
+  outline-offset: -2px;
 }
 .at {
   box-shadow: inset 4px 0 0 var(--pencil);
@@ -204,8 +226,9 @@ watch(
   .mark {
     display: none;
   }
-  .gain {
+  .num:has(> .gain) {
     grid-column: 2;
+    text-align: left;
   }
 }
 </style>

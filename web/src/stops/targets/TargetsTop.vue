@@ -23,7 +23,7 @@ defineEmits<{
 
 const orders: { name: Order; label: string }[] = [
   { name: 'work', label: 'Order of work' },
-  { name: 'front', label: 'By front' },
+  { name: 'front', label: 'By kind of work' },
   { name: 'page', label: 'By page' },
 ]
 </script>
@@ -34,11 +34,10 @@ const orders: { name: Order; label: string }[] = [
       <span class="hours"
         ><TypedField
           class="figure"
-          type="number"
+          inputmode="decimal"
+          autocomplete="off"
           name="hours"
-          min="0"
-          max="1000"
-          step="0.5"
+          aria-label="Hours"
           :value="String(plan.hours)"
           :save="hours"
         /><span class="figure">h</span></span
@@ -81,8 +80,12 @@ const orders: { name: Order; label: string }[] = [
     <div class="more">
       <PlanLeaves :client="client" />
       <div class="row">
-        <button class="link" type="button" @click="$emit('ladder')">Rival by rival</button>
-        <button class="link" type="button" @click="$emit('add')">Add a target</button>
+        <button class="link" type="button" @click="$emit('ladder')">
+          Rival by rival <span class="kbd">r</span>
+        </button>
+        <button class="link" type="button" @click="$emit('add')">
+          New target <span class="kbd">n</span>
+        </button>
         <button v-if="hasDropped" class="link" type="button" @click="$emit('dropped', !dropped)">
           {{ dropped ? 'Hide dropped' : 'Show dropped' }}
         </button>
@@ -95,7 +98,7 @@ const orders: { name: Order; label: string }[] = [
 .top {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 30px;
+  gap: 6px 20px;
   align-items: center;
   padding: 9px var(--edge);
   border-bottom: 1px solid var(--ink);
@@ -136,7 +139,7 @@ const orders: { name: Order; label: string }[] = [
   border-bottom: 1px solid var(--rule);
 }
 .orders button {
-  padding: 5px 9px 6px;
+  padding: 5px 7px 6px;
   margin-bottom: -1px;
   color: var(--ink-soft);
   white-space: nowrap;
@@ -157,6 +160,10 @@ const orders: { name: Order; label: string }[] = [
 .row {
   display: flex;
   gap: 14px;
+}
+.row .kbd {
+  font-size: 10.5px;
+  padding: 0 3px;
 }
 @media (max-width: 1150px) {
   .top {

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
 import type { Choice, Ground } from '@/api/client'
+import { useAddress } from '@/parts/address'
 import { useChanges } from '@/api/changes'
 import { usePlan } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { duration, plural } from '@/parts/format'
-import { useShortcuts } from '@/parts/keys'
+import { useCommands } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
+import { useRows } from '@/parts/rows'
 import { useUndo } from '@/parts/undo'
 import { lines, says, type Line, type Order } from './list'
 import DoneList from './DoneList.vue'
@@ -26,8 +27,8 @@ import WhyMargin from './WhyMargin.vue'
 
 /** What all pages must have, in the order that pays; or what one page must have. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const route = useRoute()
-const page = computed(() => String(route.query.page ?? ''))
+const address = useAddress()
+const page = computed(() => address.text('page'))
 const { data: plan, error, isPending } = usePlan(() => props.client)
 const { setHours } = useChanges(() => props.client)
 const { say, toggle, addOwn, removeOwn, failure, again } = useTargetActions(
@@ -36,15 +37,31 @@ const { say, toggle, addOwn, removeOwn, failure, again } = useTargetActions(
 )
 const undo = useUndo()
 
-const order = ref<Order>('work')
-const dropped = ref(false)
+const order = address.field<Order>('order', 'work')
+const dropped = computed({
+  get: () => address.text('dropped') !== '',
+  set: (shown) => void address.set({ dropped: shown ? 'shown' : '' }),
+})
 const adding = ref(false)
 const open = ref(new Set<string>())
-/** The line at hand, and the one that is being changed, by their keys. */
-const at = ref('')
+/** The line that is being changed, by its key. */
 const editing = ref('')
-const ladder = ref(false)
-const why = ref<{ target: string; part: string; title: string } | null>(null)
+const ladder = computed(() => address.text('ladder') !== '')
+/** The line whose figures are explained. */
+const why = computed(() => {
+  const target = plan.value?.targets.find((t) => t.id === address.text('why'))
+  const part = address.text('part')
+  return (
+    target && {
+      target: target.id,
+      part,
+      title: says({ target, part: target.parts.find((p) => p.key === part) }),
+    }
+  )
+})
+const closeMargin = () => void address.set({ why: '', part: '', ladder: '' })
+const showLadder = () =>
+  ladder.value ? closeMargin() : void address.set({ why: '', part: '', ladder: 'shown' }, !why.value)
 
 const { picked, list, first, groups, opened, toggleFold } = useList(
   () => plan.value,
@@ -65,20 +82,17 @@ const keyOf = (l: Line) => (l.part ? `${l.target.id} > ${l.part.key}` : l.target
 const all = computed(() =>
   plan.value ? groups.value.flatMap((g) => lines([...g.above.targets, ...g.below.targets], open.value)) : [],
 )
-const here = () => all.value.find((l) => keyOf(l) === at.value)
 
 function toggleOpen(id: string) {
   const next = new Set(open.value)
   if (!next.delete(id)) next.add(id)
   open.value = next
-  at.value = id
 }
 
 function explain(line: Line) {
-  const asked = { target: line.target.id, part: line.part?.key ?? '' }
-  const same = why.value?.target === asked.target && why.value.part === asked.part
-  ladder.value = false
-  why.value = same ? null : { ...asked, title: says(line) }
+  if (isAsked(line)) return closeMargin()
+  const to = { why: line.target.id, part: line.part?.key ?? '', ladder: '' }
+  void address.set(to, !why.value && !ladder.value)
 }
 const isAsked = (line: Line) =>
   why.value?.target === line.target.id && why.value.part === (line.part?.key ?? '')
@@ -101,44 +115,60 @@ async function hours(typed: string, from: string) {
   return ok !== null
 }
 
-function move(by: number) {
-  const i = all.value.findIndex((l) => keyOf(l) === at.value)
-  const next = all.value[Math.max(0, Math.min(i + by, all.value.length - 1))]
-  if (next) at.value = keyOf(next)
-}
-/** Does something with the line at hand, if there is one. */
-const withLine = (act: (l: Line) => unknown) => () => {
-  const line = here()
-  return line ? act(line) : false
-}
-useShortcuts({
-  j: () => move(1),
-  k: () => move(-1),
-  o: withLine((l) => toggleOpen(l.target.id)),
-  y: withLine((l) => toggle(l, 'kept')),
-  x: withLine((l) => toggle(l, 'dropped')),
-  e: withLine((l) => (l.part?.pencil ? (editing.value = keyOf(l)) : toggleOpen(l.target.id))),
-  i: withLine(explain),
-  a: () => (adding.value = true),
-  l: () => ((why.value = null), (ladder.value = !ladder.value)),
-  Escape: () => {
-    if (!why.value && !ladder.value) return false
-    why.value = null
-    ladder.value = false
+/** What is done with a line by the key that is pressed on its row. */
+const ofRow: { key: string; says: string; run: (l: Line) => unknown }[] = [
+  {
+    key: 'Enter',
+    says: 'Open the target, or change the part',
+    run: (l) => (l.part ? changePart(l) : toggleOpen(l.target.id)),
   },
+  { key: ' ', says: 'Keep the target or part', run: (l) => toggle(l, 'kept') },
+  { key: 'Delete', says: 'Drop the target or part', run: (l) => toggle(l, 'dropped') },
+  {
+    key: 'c',
+    says: 'Change what the part says',
+    run: (l) => (l.part ? changePart(l) : toggleOpen(l.target.id)),
+  },
+  { key: 'w', says: 'Why: how its gain was worked out', run: explain },
+]
+const changePart = (l: Line) => (editing.value = l.part?.pencil ? keyOf(l) : '')
+
+const grid = ref<HTMLElement>()
+const keysOfRows = () => all.value.map(keyOf)
+const rows = useRows(grid, keysOfRows, (key, row) => {
+  const line = all.value.find((l) => keyOf(l) === row)
+  const act = ofRow.find((a) => a.key === key)
+  if (line && act) act.run(line)
+  return !!line && !!act
 })
-watch(page, () => (why.value = null))
+/* The row that Tab comes to. */
+const tabbed = computed(() => {
+  const keys = keysOfRows()
+  return keys.includes(rows.at.value) ? rows.at.value : (keys[0] ?? '')
+})
+
+useCommands([
+  { key: 'ArrowDown', says: 'Next target: arrows move from row to row', ofRow: true, run: enterRows },
+  ...ofRow.map((a) => ({ key: a.key, says: a.says, ofRow: true, run: () => false })),
+  { key: 'n', says: 'New target of your own', run: () => (adding.value = true) },
+  { key: 'r', says: 'Rival by rival', run: showLadder },
+  { key: 'Escape', says: 'Close the margin', run: () => (why.value || ladder.value ? closeMargin() : false) },
+])
+/** Comes to the rows from nowhere, but not from what the arrows scroll. */
+function enterRows() {
+  if (document.activeElement !== document.body || !tabbed.value) return false
+  void rows.focus(tabbed.value)
+}
+watch(page, () => why.value && closeMargin())
 
 /* A link can ask for the sum of the first target of a kind: ?why=placing. */
-let asked = String(route.query.why ?? '')
 watch(
   plan,
   (now) => {
-    const first = asked ? now?.targets.find((t) => t.kind === asked) : undefined
+    const first = now?.targets.find((t) => t.kind === address.text('why'))
     if (!first) return
-    asked = ''
-    toggleOpen(first.id)
-    explain({ target: first })
+    if (!open.value.has(first.id)) toggleOpen(first.id)
+    void address.set({ why: first.id })
   },
   { immediate: true },
 )
@@ -167,7 +197,7 @@ watch(
         @order="order = $event"
         @dropped="dropped = $event"
         @add="adding = true"
-        @ladder="((why = null), (ladder = !ladder))"
+        @ladder="showLadder"
       />
       <WaitingLine v-if="plan.waiting.families && !page" :waiting="plan.waiting" :client="client" />
       <EditFault class="said" :fault="setHours.error.value" :again="hoursEdit.again.value" />
@@ -196,81 +226,102 @@ watch(
         ><span class="num">{{ plan.unit === 'share' ? 'gain' : 'visits, est.' }}</span
         ><span class="num">time</span><span class="num">keep · drop</span>
       </div>
-      <template v-for="g in groups" :key="g.key">
-        <h2 v-if="g.title" class="group">{{ g.title }}</h2>
-        <template v-for="(part, half) in [g.above, g.below]" :key="half">
-          <div v-if="half === 1 && (part.targets.length || order === 'work')" class="cut" data-cut>
-            <span v-if="g.above.targets.length || plan.hours === 0">{{
-              part.targets.length
-                ? `${plural(plan.hours, 'hour')} ${plan.hours === 1 ? 'ends' : 'end'} here`
-                : `all of it fits in ${plural(plan.hours, 'hour')}`
-            }}</span>
-            <span v-else-if="plan.needs && order === 'work'"
-              >nothing fits in {{ plural(plan.hours, 'hour') }}: the first needs
-              {{ duration(plan.needs) }}</span
+      <div
+        ref="grid"
+        role="grid"
+        aria-label="Targets"
+        @keydown="rows.onKeydown"
+        @focusin="rows.onFocusin"
+        @focusout="rows.onFocusout"
+      >
+        <template v-for="g in groups" :key="g.key">
+          <div v-if="g.title" role="row">
+            <h2 class="group" role="rowheader">{{ g.title }}</h2>
+          </div>
+          <template v-for="(part, half) in [g.above, g.below]" :key="half">
+            <div
+              v-if="half === 1 && (part.targets.length || order === 'work')"
+              class="cut"
+              role="row"
+              data-cut
             >
-            <span v-else>not in {{ plural(plan.hours, 'hour') }}</span>
-            <svg viewBox="0 0 80 10" width="80" height="10" aria-hidden="true">
-              <path d="M0 6c10-8 18 6 28 0s18-6 28 0 16 4 24 0" />
-            </svg>
-            <i></i>
-          </div>
-          <div v-for="t in part.targets" :key="t.id" class="one">
-            <h3 v-if="g.sums.get(t.id)" class="sum">{{ g.sums.get(t.id) }}</h3>
-            <TargetRow
-              :target="t"
-              :page-name="names.get(t.page) ?? 'removed page'"
-              :unit="plan.unit"
-              :unit-note="plan.unit_note"
-              :number="numbers.get(t.id) ?? ''"
-              :at="at === t.id"
-              :open="open.has(t.id)"
-              :paged="!page"
-              :asked="isAsked({ target: t })"
-              :narrow="why !== null || ladder"
-              @keep="toggle({ target: t }, 'kept')"
-              @drop="toggle({ target: t }, 'dropped')"
-              @remove="removeOwn(plan, { target: t })"
-              @toggle="toggleOpen(t.id)"
-              @why="explain({ target: t })"
-            />
-            <div v-if="open.has(t.id)" class="parts" :class="{ paged: !page }">
-              <PartRow
-                v-for="p in t.parts"
-                :key="p.key"
-                :part="p"
-                :unit="plan.unit"
-                :at="at === keyOf({ target: t, part: p })"
-                :editing="editing === keyOf({ target: t, part: p })"
-                :asked="isAsked({ target: t, part: p })"
-                @keep="toggle({ target: t, part: p }, 'kept')"
-                @drop="toggle({ target: t, part: p }, 'dropped')"
-                @edit="
-                  editing = editing === keyOf({ target: t, part: p }) ? '' : keyOf({ target: t, part: p })
-                "
-                @say="(choice, from) => change({ target: t, part: p }, choice, from)"
-                @why="explain({ target: t, part: p })"
-              />
+              <span v-if="g.above.targets.length || plan.hours === 0" role="gridcell">{{
+                part.targets.length
+                  ? `your ${plural(plan.hours, 'hour')} ${plan.hours === 1 ? 'ends' : 'end'} here`
+                  : `all of it fits in ${plural(plan.hours, 'hour')}`
+              }}</span>
+              <span v-else-if="plan.needs && order === 'work'" role="gridcell"
+                >nothing fits in {{ plural(plan.hours, 'hour') }}: the first needs
+                {{ duration(plan.needs) }}</span
+              >
+              <span v-else role="gridcell">not in {{ plural(plan.hours, 'hour') }}</span>
+              <svg viewBox="0 0 80 10" width="80" height="10" aria-hidden="true">
+                <path d="M0 6c10-8 18 6 28 0s18-6 28 0 16 4 24 0" />
+              </svg>
+              <i></i>
             </div>
-          </div>
-          <FoldRow
-            v-for="f in part.folded"
-            :key="f.page"
-            :fold="f"
-            :unit="plan.unit"
-            :open="opened.has(f.page)"
-            @toggle="toggleFold(f.page)"
-          />
+            <div v-for="t in part.targets" :key="t.id" class="one" role="rowgroup">
+              <div v-if="g.sums.get(t.id)" role="row">
+                <h3 class="sum" role="rowheader">{{ g.sums.get(t.id) }}</h3>
+              </div>
+              <TargetRow
+                :target="t"
+                :page-name="names.get(t.page) ?? 'removed page'"
+                :unit="plan.unit"
+                :unit-note="plan.unit_note"
+                :number="numbers.get(t.id) ?? ''"
+                :at="rows.at.value === t.id"
+                :tabbed="tabbed === t.id"
+                :open="open.has(t.id)"
+                :paged="!page"
+                :asked="isAsked({ target: t })"
+                :narrow="!!why || ladder"
+                @keep="toggle({ target: t }, 'kept')"
+                @drop="toggle({ target: t }, 'dropped')"
+                @remove="removeOwn(plan, { target: t })"
+                @toggle="toggleOpen(t.id)"
+                @why="explain({ target: t })"
+              />
+              <div v-if="open.has(t.id)" class="parts" :class="{ paged: !page }" role="presentation">
+                <PartRow
+                  v-for="p in t.parts"
+                  :key="p.key"
+                  :part="p"
+                  :unit="plan.unit"
+                  :at="rows.at.value === keyOf({ target: t, part: p })"
+                  :tabbed="tabbed === keyOf({ target: t, part: p })"
+                  :row="keyOf({ target: t, part: p })"
+                  :editing="editing === keyOf({ target: t, part: p })"
+                  :asked="isAsked({ target: t, part: p })"
+                  @keep="toggle({ target: t, part: p }, 'kept')"
+                  @drop="toggle({ target: t, part: p }, 'dropped')"
+                  @edit="
+                    editing = editing === keyOf({ target: t, part: p }) ? '' : keyOf({ target: t, part: p })
+                  "
+                  @say="(choice, from) => change({ target: t, part: p }, choice, from)"
+                  @why="explain({ target: t, part: p })"
+                />
+              </div>
+            </div>
+            <FoldRow
+              v-for="f in part.folded"
+              :key="f.page"
+              :fold="f"
+              :unit="plan.unit"
+              :open="opened.has(f.page)"
+              @toggle="toggleFold(f.page)"
+            />
+          </template>
         </template>
-      </template>
+      </div>
       <DoneList :plan="plan" :page="page" :names="names" />
       <LadderMargin
         v-if="ladder"
         :client="client"
         :page="page"
         :pages="names"
-        @close="ladder = false"
-        @show="(id) => (at = id)"
+        @close="closeMargin"
+        @show="rows.focus"
       />
       <WhyMargin
         v-if="why"
@@ -278,7 +329,7 @@ watch(
         :target="why.target"
         :part="why.part"
         :title="why.title"
-        @close="why = null"
+        @close="closeMargin"
       />
     </template>
   </main>
