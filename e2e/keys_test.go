@@ -45,8 +45,8 @@ func TestSingleKeysAreNotForControls(t *testing.T) {
 	assert.False(t, eval[bool](s, `!!`+switched))
 }
 
-// The rows of the plan are a grid: arrows move the focus, Enter opens, Space keeps, Delete drops, c changes, w tells why.
-// What opens beside them takes the focus and gives it back; Back closes it.
+// The rows of the plan are a grid: arrows move the focus, Enter opens, Space keeps, Delete drops, c changes, w tells
+// why. What opens beside them takes the focus and gives it back; Back closes it.
 func TestRowsByKeys(t *testing.T) {
 	p := demo(t)
 	client, _ := brindle(t, p)

@@ -100,7 +100,7 @@ func TestProblems(t *testing.T) {
 			422, NumberTooSmall.Code},
 		{"PUT", "/api/clients/9/book/families", `{"keys":["a"],"choice":{"state":"lost","reason":"","lead":""}}`, 422,
 			BadEntry.Code},
-		{"DELETE", "/api/clients/9", "", 404, NoSuchClient.Code},
+		{"DELETE", "/api/clients/9", "", 404, NotThere.Code},
 		{"GET", "/api/clients/9/pages/1/sheet", "", 404, NoSuchClient.Code},
 		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, NoSuchClient.Code},
 		{"GET", "/api/clients/9/readings/1/page", "", 404, NotThere.Code},

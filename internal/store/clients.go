@@ -1,7 +1,6 @@
 package store
 
 import (
-	"errors"
 	"time"
 
 	"inktally/core/intent"
@@ -82,9 +81,6 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 	err = scanClient(func(into ...any) error {
 		return t.one(`SELECT `+clientColumns+` FROM clients WHERE id = ?`, []any{id}, into...)
 	}, &c)
-	if errors.Is(err, ErrNotFound) {
-		return c, ErrNoClient
-	}
 	return c, err
 }
 
@@ -106,9 +102,7 @@ func (t *Tx) UpdateClient(c Client) error {
 
 // DeleteClient deletes a client and all that belongs to it.
 func (t *Tx) DeleteClient(id int64) error {
-	if err := t.change(none, `DELETE FROM clients WHERE id = ?`, id); errors.Is(err, ErrNotFound) {
-		return ErrNoClient
-	} else if err != nil {
+	if err := t.change(none, `DELETE FROM clients WHERE id = ?`, id); err != nil {
 		return err
 	}
 	_, err := t.exec(none, `DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)
