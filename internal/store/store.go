@@ -21,14 +21,12 @@ import (
 //go:embed migrations
 var migrations embed.FS
 
-// ErrNotFound is returned if an id has no row.
-var ErrNotFound = errors.New("not found")
-
-// ErrNoClient is that there is no such client.
-var ErrNoClient = fmt.Errorf("client: %w", ErrNotFound)
-
-// ErrDamaged is returned if what was kept cannot be unpacked any more.
-var ErrDamaged = errors.New("what was kept is damaged")
+// What is returned if an id has no row, a client is none, or what was kept cannot be unpacked any more.
+var (
+	ErrNotFound = errors.New("not found")
+	ErrNoClient = fmt.Errorf("client: %w", ErrNotFound)
+	ErrDamaged  = errors.New("what was kept is damaged")
+)
 
 // DB is an open store. It is safe for concurrent use: one writer, many
 // readers.
