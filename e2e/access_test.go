@@ -52,10 +52,20 @@ func TestAccessible(t *testing.T) {
 			s.open(path)
 			s.sees(shown)
 			eval[any](s, string(axe)+";0")
-			found := eval[[]violation](s, `axe.run(document).then(r => r.violations
-				.filter(v => v.impact === 'serious' || v.impact === 'critical')
-				.map(v => ({id: v.id, impact: v.impact, help: v.help, nodes: v.nodes.slice(0, 4).map(n => n.html + ' ' + (n.any[0]?.message ?? ''))})))`)
+			found := eval[[]violation](s, serious)
 			assert.Empty(t, found, "%s, %s", path, scheme)
+		}
+		for open, there := range map[string]string{".find": "[name=find]", "[aria-label^=Keyboard]": "[data-keys]"} {
+			s.open(fmt.Sprintf("/clients/%d/ground", client))
+			s.click(fmt.Sprintf("document.querySelector(%q)", open))
+			s.until(fmt.Sprintf("document.querySelector(%q)?.checkVisibility()", there))
+			eval[any](s, string(axe)+";0")
+			assert.Empty(t, eval[[]violation](s, serious), "%s, %s", open, scheme)
 		}
 	}
 }
+
+// serious finds what is serious on the page.
+const serious = `axe.run(document).then(r => r.violations
+	.filter(v => v.impact === 'serious' || v.impact === 'critical')
+	.map(v => ({id: v.id, impact: v.impact, help: v.help, nodes: v.nodes.slice(0, 4).map(n => n.html + ' ' + (n.any[0]?.message ?? ''))})))`

@@ -36,7 +36,7 @@ func TestWordsAreJudged(t *testing.T) {
 	s.sees(fmt.Sprintf("“%s” is a business: 1 family set aside: %s", words[0], before.Unfamiliar[0].Example))
 	s.until(fmt.Sprintf(`document.activeElement?.querySelector('b')?.textContent === %q`, words[1]))
 	s.keys("5") // the next word has come to the row
-	s.sees(fmt.Sprintf("“%s” does not matter: ", words[1]))
+	s.sees(fmt.Sprintf("“%s” is ignored: ", words[1]))
 	s.sees("sure now")
 	s.press("Undo")
 	s.until(`document.querySelectorAll('[data-unfamiliar] li').length === 4`)

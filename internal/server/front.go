@@ -26,7 +26,9 @@ func serveFront(c *gin.Context, front fs.FS) {
 		if strings.HasPrefix(name, "assets/") {
 			c.Header("Cache-Control", "public, max-age=31536000, immutable")
 		}
-		http.ServeFileFS(c.Writer, c.Request, front, name)
+		if !servePacked(c, front, name) {
+			http.ServeFileFS(c.Writer, c.Request, front, name)
+		}
 		return
 	}
 	if strings.HasPrefix(name, "assets/") {

@@ -50,7 +50,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 	}
 	router.NoMethod(func(c *gin.Context) { problem(c, http.StatusMethodNotAllowed, NoMethod) })
 	router.NoRoute(func(c *gin.Context) { serveFront(c, front) })
-	return router
+	return packed(router)
 }
 
 // OpenAPI describes the API.

@@ -4,7 +4,7 @@ import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
 import { useBook, useGround, useNames } from '@/api/queries'
 import { useFocusOfDialog } from './focus'
 import { words } from './format'
-import { commands, keyName } from './keys'
+import { keyName, nearest } from './keys'
 import { pageName } from './pages'
 import { pageKey, pageLocation, stopLocation } from './stops'
 
@@ -38,9 +38,8 @@ const all = computed<{ title: string; list: () => Found[] }[]>(() => [
   {
     title: 'Here',
     list: () =>
-      commands.value
+      nearest.value
         .filter((c) => !c.ofRow && c.key !== 'mod+k' && c.key !== 'Escape')
-        .reverse() // those of the view before those of the program
         .map((c, i) => ({ id: `c${i}`, says: c.says, key: c.key && keyName(c.key), go: c.run })),
   },
   {
@@ -165,6 +164,7 @@ useFocusOfDialog(open, () => field.value)
 .finder {
   align-items: flex-start;
   justify-content: flex-end;
+  padding-top: var(--header);
 }
 .box {
   background: var(--paper);

@@ -34,7 +34,8 @@ export function moment(at: string | null | undefined, now = new Date()): string 
   const date = new Date(at)
   if (date.toDateString() !== now.toDateString())
     return date.toLocaleDateString('en-US', { day: 'numeric', month: 'short', year: 'numeric' })
-  return `today ${date.toLocaleTimeString('en-US', { hour: 'numeric', minute: '2-digit' })}`
+  const time = date.toLocaleTimeString('en-US', { hour: 'numeric', minute: '2-digit' })
+  return `today ${time.replace(/\s/g, '\u00a0')}`
 }
 
 /** A day in full: November 26, 2026. */

@@ -56,8 +56,9 @@ const isSingle = (key: string) => key.length === 1
 /* The commands of what is on the screen, those of the innermost part last. */
 const registered = shallowReactive<Command[][]>([])
 
-/** All that can be done by now, for help and find. */
+/** All that can be done by now, for help; and that of the innermost part first, for find. */
 export const commands = computed(() => registered.flat())
+export const nearest = computed(() => [...registered].reverse().flat())
 
 /** Makes commands known, and their keys work, as long as a part is on the screen. */
 export function useCommands(list: Command[]) {
@@ -67,7 +68,7 @@ export function useCommands(list: Command[]) {
 
 /** How a key is written. */
 export const keyName = (key: string) =>
-  ({ 'mod+k': 'Ctrl K', 'mod+z': 'Ctrl Z', ' ': 'Space', Escape: 'Esc' })[key] ?? key
+  ({ 'mod+k': 'Ctrl K', 'mod+z': 'Ctrl Z', ' ': 'Space', Escape: 'Esc', ArrowDown: '↓ ↑' })[key] ?? key
 
 /** Listens for the keys of all commands; of two with one key the inner one runs. */
 export function useKeys() {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useSessionStorage } from '@vueuse/core'
+import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Ground, Proof } from '@/api/client'
@@ -11,6 +11,7 @@ import { pageKey } from '@/parts/stops'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import KeptDrafts from './KeptDrafts.vue'
 import ProofReport from './ProofReport.vue'
+import WantedList from './WantedList.vue'
 
 /** A draft measured against its page's targets as it is typed, pasted or dropped. */
 const props = defineProps<{ client: number; ground: Ground }>()
@@ -19,8 +20,8 @@ const page = computed(() => String(route.query.page ?? '') || pageKey(props.grou
 const proof = useProof(() => props.client)
 const { keep } = useDraftChanges(() => props.client)
 
-/* What is typed stays while the tab is open, for each page by itself. */
-const drafts = useSessionStorage<Record<string, string>>(`drafts of ${props.client}`, {})
+/* What is typed stays in this browser, for each page by itself, also when the tab is closed. */
+const drafts = useLocalStorage<Record<string, string>>(`drafts of ${props.client}`, {})
 const text = ref(drafts.value[page.value] ?? '')
 const report = ref<Proof | null>(null)
 const file = ref<DraftOf | null>(null) // what was measured, if it was no text
@@ -131,10 +132,7 @@ async function pick() {
       <div class="report">
         <KeptDrafts :client="client" :page="page" @open="(kept) => (text = kept)" />
         <ProofReport v-if="report" :report="report" />
-        <p v-else class="soft">
-          What is missing, section by section and phrase by phrase, will be listed here. Start with “# ” for
-          the H1 and “## ” for subheads.
-        </p>
+        <WantedList v-else :client="client" :page="page" />
       </div>
     </div>
   </main>

@@ -125,17 +125,16 @@ ol {
   stroke-width: 2.4;
 }
 :deep(.mono),
-:deep(.says),
 :deep(.rated) {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-/* A title is what an owner knows a result by: it is whole, on two lines where it has to be. So is what
-   went wrong. */
-:deep(.says:has(.mistake)) {
-  white-space: normal;
-  line-height: 1.2;
+/* A title is what an owner knows a result by: it is whole, on two lines where it has to be. So is why an entry is
+   what it is, and what went wrong. */
+:deep(.says) {
+  line-height: 1.25;
+  padding: 2px 0;
 }
 :deep(.name) {
   display: -webkit-box;

@@ -339,9 +339,7 @@ async function measureRivals() {
 .conditions {
   flex: 1 1 160px;
   min-width: 0;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.25;
 }
 .gap {
   flex: 1;

@@ -105,17 +105,15 @@ const from = computed(() => redirected(props.column))
 .head > .slab {
   text-decoration: none;
   display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
 }
 .head a:hover {
   text-decoration: underline;
 }
 .head .under {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 1.3;
+  overflow-wrap: anywhere;
 }
 .script {
   white-space: nowrap;

@@ -159,11 +159,14 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
 }
 .name {
   display: flex;
+  align-items: center;
   gap: 6px;
 }
+/* A phrase is never cut: it is what the row is about. */
 .name .text {
-  overflow: hidden;
-  text-overflow: ellipsis;
+  white-space: normal;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
 }
 .name .link,
 .name .soft {

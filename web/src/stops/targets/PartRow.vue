@@ -49,6 +49,7 @@ function save() {
     ref="line"
     class="part"
     role="row"
+    aria-level="2"
     :tabindex="tabbed ? 0 : -1"
     :data-row="row"
     :class="{ at, dropped: part.choice.state === 'dropped' }"

@@ -41,6 +41,7 @@ watch(
     ref="row"
     class="row"
     role="row"
+    aria-level="1"
     :tabindex="tabbed ? 0 : -1"
     :data-row="target.id"
     :aria-expanded="open"

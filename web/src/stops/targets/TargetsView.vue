@@ -228,7 +228,7 @@ watch(
       </div>
       <div
         ref="grid"
-        role="grid"
+        role="treegrid"
         aria-label="Targets"
         @keydown="rows.onKeydown"
         @focusin="rows.onFocusin"
