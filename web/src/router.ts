@@ -1,7 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import ShelfView from './stops/shelf/ShelfView.vue'
 
-/** The shelf, and below each client the five stops of the route. */
+/** The shelf, and below each client the five stops of the route: what a view is called, and whether it has a heading. */
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -26,25 +26,25 @@ export const router = createRouter({
         {
           path: 'ground',
           name: 'ground',
-          meta: { title: 'Ground' },
+          meta: { title: 'Ground', headed: true },
           component: () => import('./stops/ground/GroundView.vue'),
         },
         {
           path: 'site',
           name: 'site',
-          meta: { title: 'Pages of the site' },
+          meta: { title: 'Pages of the site', headed: true },
           component: () => import('./stops/site/SiteView.vue'),
         },
         {
           path: 'book',
           name: 'book',
-          meta: { title: 'Phrase book' },
+          meta: { title: 'Phrase book', headed: true },
           component: () => import('./stops/book/BookView.vue'),
         },
         {
           path: 'found',
           name: 'found',
-          meta: { title: 'Found for' },
+          meta: { title: 'Found for', headed: true },
           component: () => import('./stops/found/FoundView.vue'),
         },
         {
@@ -106,7 +106,7 @@ export const router = createRouter({
         {
           path: 'pages/:page(\\d+)/hand-off',
           name: 'hand-off',
-          meta: { title: 'Hand-off' },
+          meta: { title: 'Hand-off', headed: true },
           component: () => import('./stops/handoff/HandoffView.vue'),
         },
       ],

@@ -7,7 +7,7 @@ import { useFiles } from '@/api/files'
 import { dropped, type DroppedFile } from './dropped'
 import { useFileDrop } from './fileDrop'
 import { plural } from './format'
-import { pageName } from './pages'
+import { namesApart } from './pages'
 import { pageLocation, type StopName } from './stops'
 import TallyStrokes from './TallyStrokes.vue'
 import { useUndo } from './undo'
@@ -46,7 +46,9 @@ const show = () =>
 watch(() => props.page, show, { flush: 'post' })
 onMounted(show)
 
-const labelOf = (id: number) => pageName((props.pages.find((p) => p.page.id === id) ?? props.pages[0]!).page)
+const names = computed(() => namesApart(props.pages))
+const labelOf = (id: number) =>
+  names.value.get((props.pages.find((p) => p.page.id === id) ?? props.pages[0]!).key) ?? ''
 
 async function pick() {
   const files = [...(picker.value?.files ?? [])]
@@ -100,7 +102,7 @@ const told = computed(() => {
         :aria-current="p.key === page ? 'page' : undefined"
         v-on="within(p.page.id || first)"
       >
-        <span class="name" :title="pageName(p.page)">{{ pageName(p.page) }}</span>
+        <span class="name" :title="names.get(p.key)">{{ names.get(p.key) }}</span>
         <TallyStrokes :words="p.page.words ?? 0" :write="p.page.to_write ?? 0" :height="11" :most="5" />
       </RouterLink>
     </div>

@@ -1,4 +1,5 @@
 import type { PageInfo } from '@/api/client'
+import { pathOf } from './format'
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
 
@@ -17,4 +18,19 @@ function lastPart(url: string): string {
     .replace(/\.\w{1,5}$/, '')
     .replace(/[-_+]+|%20/g, ' ')
     .trim()
+}
+
+/** What pages are called beside one another, by their keys: those that would say the same say their paths too. */
+export function namesApart(
+  pages: { key: string; page: Parameters<typeof pageName>[0] }[],
+): Map<string, string> {
+  const named = pages.map((p) => ({ ...p, name: pageName(p.page) }))
+  const times = new Map<string, number>()
+  for (const { name } of named) times.set(name, (times.get(name) ?? 0) + 1)
+  return new Map(
+    named.map(({ key, page, name }) => [
+      key,
+      times.get(name)! > 1 ? `${name} (${page.url ? pathOf(page.url) : 'new'})` : name,
+    ]),
+  )
 }

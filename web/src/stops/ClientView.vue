@@ -101,6 +101,7 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :leaf="ofOnePage ? String(route.name) : ''"
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
+  <h1 v-if="!route.meta.headed" class="unseen">{{ viewName }}</h1>
   <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
   <main v-if="error" class="missing">
     <p class="mistake">{{ error.message }}</p>

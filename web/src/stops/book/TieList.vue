@@ -78,14 +78,14 @@ async function tieUp() {
       </button>
     </p>
     <form @submit.prevent="tieUp">
-      <input v-model="own.word" class="field" name="tied" aria-label="A word" placeholder="sweeper" />
+      <input v-model="own.word" class="field" name="tied" aria-label="A word" placeholder="e.g. sweeper" />
       <span>is</span>
       <input
         v-model="own.means"
         class="field"
         name="tied-to"
         aria-label="The word it means"
-        placeholder="sweep"
+        placeholder="e.g. sweep"
       />
       <button class="press" type="submit" :disabled="!own.word || !own.means">Tie</button>
     </form>

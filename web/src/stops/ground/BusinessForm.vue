@@ -41,10 +41,10 @@ const choices = computed(() =>
       <h2>The business</h2>
       <label>Name <input v-model="form.name" class="field" name="name" /></label>
       <label
-        >Trade <input v-model="form.trade" class="field" name="trade" placeholder="chimney care"
+        >Trade <input v-model="form.trade" class="field" name="trade" placeholder="e.g. chimney care"
       /></label>
       <label
-        >Phone <input v-model="form.phone" class="field" name="phone" placeholder="207-555-0134"
+        >Phone <input v-model="form.phone" class="field" name="phone" placeholder="e.g. 207-555-0134"
       /></label>
       <label
         >Home page

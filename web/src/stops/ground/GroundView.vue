@@ -71,8 +71,8 @@ async function deleteClient() {
         <div class="end">
           <button v-if="!deleting" class="link" type="button" @click="deleting = true">Delete client</button>
           <template v-else>
-            This also deletes its readings and targets.
-            <button class="link" type="button" @click="deleteClient">Delete for good</button>
+            Delete {{ ground.name }} with its readings and targets? This cannot be undone.
+            <button class="link" type="button" @click="deleteClient">Delete {{ ground.name }}</button>
             <button class="link" type="button" @click="deleting = false">Cancel</button>
           </template>
         </div>

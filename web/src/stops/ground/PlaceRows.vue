@@ -10,7 +10,7 @@ const { paste, first } = useRows(rows, emptyPlace, placeOf)
 <template>
   <div class="rows" role="group" aria-label="Places">
     <div class="row soft head">
-      <span>home town first</span><span>state</span><span>other spellings</span>
+      <span>home town first; a list can be pasted</span><span>state</span><span>other spellings</span>
     </div>
     <div v-for="(row, i) in rows" :key="i" class="row">
       <input
@@ -18,7 +18,7 @@ const { paste, first } = useRows(rows, emptyPlace, placeOf)
         class="field"
         name="place"
         :aria-label="`Place ${i + 1}`"
-        :placeholder="i ? '' : 'Tarn Harbor'"
+        :placeholder="i ? '' : 'e.g. Tarn Harbor'"
         @paste="paste($event, i)"
       />
       <input
@@ -26,7 +26,7 @@ const { paste, first } = useRows(rows, emptyPlace, placeOf)
         class="field"
         name="place_state"
         :aria-label="`State of place ${i + 1}`"
-        :placeholder="i ? '' : 'ME'"
+        :placeholder="i ? '' : 'e.g. ME'"
       />
       <input
         v-model="row.spellings"

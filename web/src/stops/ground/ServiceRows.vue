@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { emptyService, serviceOf, type ServiceRow } from './business'
+import { emptyService, isAmount, serviceOf, type ServiceRow } from './business'
 import { useRows } from './rows'
 
 /** What the client sells, the main service first. */
@@ -11,7 +11,7 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
 <template>
   <div class="rows" role="group" aria-label="Services">
     <div class="row soft head">
-      <span>main service first</span><span>other words for it</span
+      <span>main service first; a list can be pasted</span><span>other words for it</span
       ><span class="num">one job, {{ money || '$' }}</span>
     </div>
     <div v-for="(row, i) in rows" :key="i" class="row">
@@ -20,7 +20,7 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
         class="field"
         name="service"
         :aria-label="`Service ${i + 1}`"
-        :placeholder="i ? '' : 'chimney sweep'"
+        :placeholder="i ? '' : 'e.g. chimney sweep'"
         @paste="paste($event, i)"
       />
       <input
@@ -28,7 +28,7 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
         class="field"
         name="service_words"
         :aria-label="`Other words for service ${i + 1}`"
-        :placeholder="i ? '' : 'chimney cleaning'"
+        :placeholder="i ? '' : 'e.g. chimney cleaning'"
       />
       <input
         v-model="row.worth"
@@ -36,6 +36,7 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
         name="service_worth"
         inputmode="decimal"
         :aria-label="`What one job of service ${i + 1} brings`"
+        :aria-invalid="!isAmount(row.worth)"
       />
       <button
         v-if="i && row.name"
@@ -47,6 +48,9 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
       >
         ↑
       </button>
+      <p v-if="!isAmount(row.worth)" class="mistake" role="alert">
+        “{{ row.worth }}” is no amount and is not saved. Enter a number, such as 250.
+      </p>
     </div>
   </div>
 </template>
@@ -55,5 +59,9 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
 <style scoped>
 .rows {
   --columns: minmax(0, 1fr) minmax(0, 1.25fr) 66px 16px;
+}
+.mistake {
+  grid-column: 1 / -1;
+  margin: 2px 0 6px;
 }
 </style>

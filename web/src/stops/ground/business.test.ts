@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import type { Business } from '@/api/client'
-import { emptyForm, placeOf, proposed, serviceOf, toBusiness, toForm, withProposed } from './business'
+import {
+  emptyForm,
+  placeOf,
+  proposed,
+  serviceOf,
+  toBusiness,
+  toForm,
+  withProposed,
+  isAmount,
+} from './business'
 
 const business: Business = {
   name: 'Brindle & Ash',
@@ -53,4 +62,9 @@ describe('a proposal', () => {
     expect(withProposed(business, 'place', 'Ostrey, ME').places[1]!.home).toBe(false)
     expect(withProposed(empty, 'service', 'chimney sweep').services).toEqual([{ name: 'chimney sweep' }])
   })
+})
+
+describe('amounts', () => {
+  it.each(['', '250', '$1,200', '1,200.50', '99 USD', '0'])('are %s', (s) => expect(isAmount(s)).toBe(true))
+  it.each(['abc', '2x5', 'about', '12-15'])('are not %s', (s) => expect(isAmount(s)).toBe(false))
 })

@@ -5,7 +5,7 @@ import { useImageNames, usePlan, usePlanChanges } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
-import { pageName } from '@/parts/pages'
+import { namesApart } from '@/parts/pages'
 import TypedField from '@/parts/TypedField.vue'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
@@ -20,7 +20,7 @@ const undo = useUndo()
 const { make, again } = useEdit()
 const well = ref(false)
 
-const names = computed(() => new Map(plan.value?.pages.map((p) => [p.key, pageName(p.page)]) ?? []))
+const names = computed(() => namesApart(plan.value?.pages ?? []))
 const asked = (r: ImageRow) => r.name_key !== '' || r.alt_key !== ''
 const rows = computed(() => (images.value?.rows ?? []).filter((r) => well.value || asked(r)))
 const renames = computed(() =>

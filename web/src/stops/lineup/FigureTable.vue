@@ -107,7 +107,7 @@ async function takeTable() {
         name="figures_table"
         rows="4"
         aria-label="Table of figures"
-        placeholder="site, referring domains, reviews&#10;harborflue.example, 88, 120"
+        placeholder="e.g.&#10;site, referring domains, reviews&#10;harborflue.example, 88, 120"
       ></textarea>
       <button class="press" type="submit" :disabled="!table.trim() || paste.isPending.value">
         Add figures

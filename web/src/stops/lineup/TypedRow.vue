@@ -69,7 +69,13 @@ async function put() {
       aria-label="Address"
       placeholder="address"
     />
-    <input v-model="row.rating" class="field num" name="typed_rating" aria-label="Rating" placeholder="4.7" />
+    <input
+      v-model="row.rating"
+      class="field num"
+      name="typed_rating"
+      aria-label="Rating"
+      placeholder="e.g. 4.7"
+    />
     <input
       v-model="row.reviews"
       class="field num"

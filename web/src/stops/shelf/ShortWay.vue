@@ -20,7 +20,7 @@ async function go() {
   <form class="short" aria-label="Measure a page now" @submit.prevent="go">
     <label
       >Page to measure
-      <input v-model="line.address" class="field" name="address" placeholder="shop.example" required />
+      <input v-model="line.address" class="field" name="address" placeholder="e.g. shop.example" required />
     </label>
     <label
       >Phrase
@@ -28,13 +28,13 @@ async function go() {
         v-model="line.phrase"
         class="field"
         name="phrase"
-        placeholder="chimney sweep tarn harbor"
+        placeholder="e.g. chimney sweep tarn harbor"
         required
       />
     </label>
     <label class="wide"
       >Rivals’ pages (optional)
-      <input v-model="line.rivals" class="field" name="rivals" placeholder="one.example, two.example" />
+      <input v-model="line.rivals" class="field" name="rivals" placeholder="e.g. one.example, two.example" />
     </label>
     <button class="press main" type="submit" :disabled="quick.isPending.value">Measure</button>
     <p v-if="quick.error.value" class="mistake" role="alert">{{ quick.error.value.message }}</p>

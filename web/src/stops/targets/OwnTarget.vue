@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import type { PlanPage } from '@/api/client'
 import type { OwnDraft } from '@/api/plan'
-import { pageName } from '@/parts/pages'
+import { namesApart } from '@/parts/pages'
 
 /** A target that the user adds by hand: on which page, what, how long it takes, what it brings. */
 const props = defineProps<{ pages: PlanPage[]; page: string }>()
+const names = computed(() => namesApart(props.pages))
 const emit = defineEmits<{ add: [draft: OwnDraft]; close: [] }>()
 
 const at = ref(props.page || props.pages[0]?.key || '')
@@ -31,7 +32,7 @@ function add() {
 <template>
   <form class="own" @submit.prevent="add" @keydown.esc.stop="$emit('close')">
     <select v-model="at" class="field" name="own-page" aria-label="Page">
-      <option v-for="p in pages" :key="p.key" :value="p.key">{{ pageName(p.page) }}</option>
+      <option v-for="p in pages" :key="p.key" :value="p.key">{{ names.get(p.key) }}</option>
     </select>
     <input
       ref="field"

@@ -8,7 +8,7 @@ import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { duration, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
-import { pageName } from '@/parts/pages'
+import { namesApart } from '@/parts/pages'
 import { useRows } from '@/parts/rows'
 import { useUndo } from '@/parts/undo'
 import { lines, says, type Line, type Order } from './list'
@@ -70,7 +70,7 @@ const { picked, list, first, groups, opened, toggleFold } = useList(
   () => dropped.value,
 )
 const hasDropped = computed(() => plan.value?.targets.some((t) => t.choice.state === 'dropped') ?? false)
-const names = computed(() => new Map(plan.value?.pages.map((p) => [p.key, pageName(p.page)]) ?? []))
+const names = computed(() => namesApart(plan.value?.pages ?? []))
 const numbers = computed(() => {
   let n = 0
   return new Map(
