@@ -58,21 +58,22 @@ const pages = distinct('carrier')
 .filters {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: 6px 10px;
   align-items: center;
   padding: 8px var(--edge);
+  font-size: 12.5px;
 }
 .parts {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: 4px 10px;
 }
 .part.now {
   font-weight: 600;
   border-bottom: 2px solid var(--ink);
 }
 .field {
-  width: 130px;
+  width: 104px;
   padding: 2px;
 }
 select {
@@ -81,6 +82,6 @@ select {
   background: none;
   border: 0;
   border-bottom: 1px solid var(--ink-soft);
-  max-width: 118px;
+  max-width: 88px;
 }
 </style>

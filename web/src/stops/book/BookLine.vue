@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import { count, figure, plural } from '@/parts/format'
 import FamilyMembers from './FamilyMembers.vue'
@@ -26,6 +27,16 @@ const emit = defineEmits<{
   pick: [keys: string[], on: boolean]
   choose: [key: string, state: 'kept' | 'aside' | '']
 }>()
+/** What stands folded in the row. */
+const folded = computed(() => {
+  const forms = props.row.members.length - 1
+  return [
+    forms && plural(forms, 'other form'),
+    props.also.length && plural(props.also.length, 'similar search', 'similar searches'),
+  ]
+    .filter(Boolean)
+    .join(' and ')
+})
 const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : props.row.carrier)
 </script>
 
@@ -44,12 +55,11 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
         class="link"
         type="button"
         :aria-expanded="open"
+        :aria-label="folded"
+        :title="folded"
         @click="emit('fold', row.key)"
       >
-        <template v-if="row.members.length > 1">+{{ row.members.length - 1 }}</template>
-        <template v-if="also.length">
-          {{ plural(also.length, 'similar search', 'similar searches') }}</template
-        >
+        +{{ row.members.length - 1 + also.length }}
       </button>
     </span>
     <span class="num" :title="searches(row).area ? notCounted(row.members[0]!.area) : ''"

@@ -10,7 +10,7 @@ const { paste, first } = useRows(rows, emptyPlace, placeOf)
 <template>
   <div class="rows" role="group" aria-label="Places">
     <div class="row soft head">
-      <span>home town first; a list can be pasted</span><span>state</span><span>other spellings</span>
+      <span>home town first; paste a list</span><span>state</span><span>other spellings</span>
     </div>
     <div v-for="(row, i) in rows" :key="i" class="row">
       <input

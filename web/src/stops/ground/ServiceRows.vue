@@ -11,7 +11,7 @@ const { paste, first } = useRows(rows, emptyService, serviceOf)
 <template>
   <div class="rows" role="group" aria-label="Services">
     <div class="row soft head">
-      <span>main service first; a list can be pasted</span><span>other words for it</span
+      <span>main first; paste a list</span><span>other words for it</span
       ><span class="num">one job, {{ money || '$' }}</span>
     </div>
     <div v-for="(row, i) in rows" :key="i" class="row">

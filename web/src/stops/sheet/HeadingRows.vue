@@ -22,12 +22,12 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
             :title="h1(c)"
             @click="margin.open('headings', i)"
           >
-            <span class="text">{{ h1(c) }}</span>
+            <span class="whole">{{ h1(c) }}</span>
           </button>
         </td>
         <td v-if="i === 0" class="target">
           <span v-if="sheet.target.h1" class="cell" :title="sheet.target.h1"
-            ><span class="text">{{ sheet.target.h1 }}</span></span
+            ><span class="whole">{{ sheet.target.h1 }}</span></span
           >
         </td>
       </template>
@@ -55,3 +55,12 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
     </tr>
   </tbody>
 </template>
+
+<style scoped>
+/* What a page calls itself is never cut. */
+.whole {
+  line-height: 1.25;
+  padding: 3px 0;
+  overflow-wrap: anywhere;
+}
+</style>
