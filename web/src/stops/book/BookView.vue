@@ -58,7 +58,11 @@ const gain = computed(() => rows.value.reduce((sum, r) => sum + (r.kept ? r.row_
 /* Families that stand in the rows: they are counted apart. */
 const also = computed(() => rows.value.reduce((sum, r) => sum + r.also.length, 0))
 const judging = ref<InstanceType<typeof WordsToJudge>>()
-useCommands([{ key: 'w', says: 'Judge words', run: () => judging.value?.start() }])
+useCommands([
+  { key: 'w', says: 'Judge words', run: () => judging.value?.start() },
+  ...panels.map((p) => ({ key: '', says: p.says, run: () => show(p.name) })),
+  { key: '', says: 'Get search volumes', run: () => !asking.value && askDemand() },
+])
 </script>
 
 <template>
@@ -229,5 +233,11 @@ aside {
   flex: 1;
   min-height: 0;
   border-top: 1px solid var(--ink);
+}
+@media (max-width: 760px) {
+  .columns {
+    overflow-x: auto;
+    min-height: 60vh;
+  }
 }
 </style>

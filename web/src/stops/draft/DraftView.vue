@@ -7,6 +7,7 @@ import { useDraftChanges, useProof, type DraftOf } from '@/api/drafts'
 import { useFileDrop } from '@/parts/fileDrop'
 import { dropped } from '@/parts/dropped'
 import { count, plural } from '@/parts/format'
+import { useCommands } from '@/parts/keys'
 import { pageKey } from '@/parts/stops'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import KeptDrafts from './KeptDrafts.vue'
@@ -73,6 +74,10 @@ async function take(list: { file: File }[]) {
 /** Keeps what was measured as a version of the page. */
 const keepIt = () => keep.mutate(file.value ?? { page: page.value, text: text.value })
 const { over, on } = useFileDrop<string>(async (data) => await take(await dropped(data)))
+useCommands([
+  { key: '', says: 'Open the file of a draft', run: () => picker.value?.click() },
+  { key: '', says: 'Save the draft as a version', run: () => report.value && keepIt() },
+])
 async function pick() {
   const files = [...(picker.value?.files ?? [])]
   if (picker.value) picker.value.value = ''

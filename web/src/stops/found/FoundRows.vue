@@ -83,6 +83,15 @@ const virtual = useVirtualizer(
   border-bottom: 1px solid var(--ink);
   font-size: 12px;
 }
+@media (max-width: 760px) {
+  .found {
+    overflow-x: auto;
+  }
+  .head,
+  .scroller {
+    min-width: 640px;
+  }
+}
 .site,
 .text {
   overflow: hidden;

@@ -76,6 +76,12 @@ useEventListener(window, 'paste', paste)
 .press {
   padding: 5px 12px;
 }
+@media (max-width: 760px) {
+  .tools {
+    flex-wrap: wrap;
+    margin-left: 0;
+  }
+}
 @media (max-width: 1100px) {
   .title,
   .tools {

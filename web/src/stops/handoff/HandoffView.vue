@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { Ground } from '@/api/client'
 import { useBrief } from '@/api/queries'
+import { useCommands } from '@/parts/keys'
 import BriefPaper from './BriefPaper.vue'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
@@ -16,6 +17,14 @@ const {
 const reasons = ref(true)
 const efforts = ref(true)
 const print = () => window.print()
+const download = ref<HTMLAnchorElement>()
+
+useCommands([
+  { key: '', says: 'Download the brief as .md', run: () => download.value?.click() },
+  { key: '', says: 'Print the brief', run: print },
+  { key: '', says: 'Show or hide reasons', run: () => (reasons.value = !reasons.value) },
+  { key: '', says: 'Show or hide gain and time', run: () => (efforts.value = !efforts.value) },
+])
 </script>
 
 <template>
@@ -35,7 +44,13 @@ const print = () => window.print()
       <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
     </div>
     <aside class="choices no-print" aria-label="Choices">
-      <a class="press main" :href="`/api/clients/${client}/pages/${page}/brief.md`" download data-download>
+      <a
+        ref="download"
+        class="press main"
+        :href="`/api/clients/${client}/pages/${page}/brief.md`"
+        download
+        data-download
+      >
         Download .md
       </a>
       <button class="press" type="button" @click="print">Print</button>
@@ -101,7 +116,12 @@ ul {
 }
 @media (max-width: 900px) {
   .desk {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 760px) {
+  .table {
+    padding: 12px 0 30px;
   }
 }
 @media print {

@@ -96,6 +96,15 @@ ol {
   margin: 0;
   padding: 0;
 }
+@media (max-width: 760px) {
+  ol {
+    overflow-x: auto;
+  }
+  :deep(li) {
+    width: max-content;
+    min-width: 100%;
+  }
+}
 :deep(li) {
   display: grid;
   grid-template-columns:

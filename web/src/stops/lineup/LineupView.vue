@@ -6,6 +6,7 @@ import { useChanges } from '@/api/changes'
 import { useEntries } from '@/api/lineup'
 import { useBusy, useLineup } from '@/api/queries'
 import { moment, plural } from '@/parts/format'
+import { useCommands } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
 import { useEventListener } from '@vueuse/core'
 import BookmarkLink from '@/parts/BookmarkLink.vue'
@@ -71,6 +72,14 @@ watch(
   },
   { immediate: true },
 )
+
+useCommands([
+  { key: '', says: 'Add results from a file', run: () => picker.value?.click() },
+  { key: '', says: 'Type rows', run: () => (typing.value = !typing.value) },
+  { key: '', says: 'Paste addresses of rivals', run: () => (pasting.value = !pasting.value) },
+  { key: '', says: 'Search again', run: () => phrase.value && record() },
+  { key: '', says: 'Measure the rivals', run: () => !busy.value && measureRivals() },
+])
 
 const entries = computed(() => lineup.value?.entries ?? [])
 const part = (name: string) => entries.value.filter((e) => e.part === name)

@@ -6,6 +6,7 @@ import { useOutline, useOutlineChange } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { count, plural } from '@/parts/format'
+import { useCommands } from '@/parts/keys'
 import { pageKey } from '@/parts/stops'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
@@ -36,6 +37,13 @@ const edited = computed(
   () =>
     outline.value && (outline.value.edits.order.length || Object.keys(outline.value.edits.sections).length),
 )
+/* The order that a row was just moved to: it stands so while it is saved, and does not snap back before. */
+const asked = ref<string[] | null>(null)
+const sections = computed(() => {
+  const list = outline.value?.sections ?? []
+  const order = asked.value
+  return order ? [...list].sort((a, b) => order.indexOf(a.key) - order.indexOf(b.key)) : list
+})
 const words = computed(() => toWrite(outline.value?.sections ?? []))
 
 const { make, again } = useEdit()
@@ -60,7 +68,10 @@ async function move(s: OutlineSection, to: number) {
   begun = undefined
   if (moved(outline.value!, s.key, to) === outline.value!.edits) return
   const order = () => moved(outline.value!, s.key, to).order
-  if (!(await put((edits) => ({ ...edits, order: order() }), `Moved: ${s.heading}`))) return
+  asked.value = order()
+  const done = await put((edits) => ({ ...edits, order: order() }), `Moved: ${s.heading}`)
+  asked.value = null
+  if (!done) return
   await nextTick()
   rows.value?.querySelector<HTMLElement>(`[data-section="${CSS.escape(s.key)}"] .grip`)?.focus()
 }
@@ -82,7 +93,13 @@ const section = (s: OutlineSection, edit: SectionEdit, says: string) =>
   put((edits) => withSection(edits, s.key, edit), says)
 const setAlone = (alone: boolean) =>
   put((edits) => ({ ...edits, alone }), alone ? 'Other sections stay as they are' : 'Other sections make up')
+const showFrames = () => (frames.value = !frames.value)
 const restore = () => put(() => ({ order: [], sections: {}, alone: false }), 'Outline by the rules')
+
+useCommands([
+  { key: '', says: 'Sentences for a phrase', run: showFrames },
+  { key: '', says: 'Outline back to the rules', run: () => edited.value && restore() },
+])
 </script>
 
 <template>
@@ -107,7 +124,7 @@ const restore = () => put(() => ({ order: [], sections: {}, alone: false }), 'Ou
           adjust the other sections</label
         >
         <button v-if="edited" class="link" type="button" @click="restore">Back to the rules</button>
-        <button class="link" type="button" @click="frames = !frames">
+        <button class="link" type="button" @click="showFrames">
           {{ frames ? 'Hide sentences' : 'Sentences for a phrase' }}
         </button>
       </template>
@@ -137,7 +154,7 @@ const restore = () => put(() => ({ order: [], sections: {}, alone: false }), 'Ou
       </div>
       <div ref="rows">
         <SectionRow
-          v-for="(s, i) in outline.sections"
+          v-for="(s, i) in sections"
           :key="s.key"
           :section="s"
           :questions="s.kind === 'questions' ? outline.questions : []"

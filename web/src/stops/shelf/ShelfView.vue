@@ -48,43 +48,45 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
       Your clients will be listed here, with the words on their pages, what is still to be written, and what
       to do next. Start with the line above, or add a client.
     </p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th>Client</th>
-          <th>Lead phrase</th>
-          <th>Home page: words now, words to write</th>
-          <th>Position</th>
-          <th>Last measured</th>
-          <th>Next</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <td>
-            <RouterLink class="slab name" :to="open(row, row.words === null ? 'ground' : 'sheet')">{{
-              row.name
-            }}</RouterLink>
-            <span class="soft">{{ [row.trade, row.place].filter(Boolean).join(', ') }}</span>
-          </td>
-          <td>{{ row.lead || '—' }}</td>
-          <td>
-            <div v-if="row.words !== null" class="words">
-              <span class="figure">{{ count(row.words) }}</span>
-              <TallyStrokes :words="row.words" :write="row.to_write ?? 0" :height="20" />
-              <span v-if="row.to_write" class="figure pencil">+{{ count(row.to_write) }}</span>
-              <span v-else class="soft">has enough</span>
-            </div>
-            <span v-else class="soft">not measured</span>
-          </td>
-          <td class="soft">{{ position(row) }}</td>
-          <td class="soft">{{ moment(row.measured_at) || '—' }}</td>
-          <td>
-            <RouterLink :to="open(row, row.next)">{{ nexts[row.next] }}</RouterLink>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <div v-else class="rows">
+      <table>
+        <thead>
+          <tr>
+            <th>Client</th>
+            <th>Lead phrase</th>
+            <th>Home page: words now, words to write</th>
+            <th>Position</th>
+            <th>Last measured</th>
+            <th>Next</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.id">
+            <td>
+              <RouterLink class="slab name" :to="open(row, row.words === null ? 'ground' : 'sheet')">{{
+                row.name
+              }}</RouterLink>
+              <span class="soft">{{ [row.trade, row.place].filter(Boolean).join(', ') }}</span>
+            </td>
+            <td>{{ row.lead || '—' }}</td>
+            <td>
+              <div v-if="row.words !== null" class="words">
+                <span class="figure">{{ count(row.words) }}</span>
+                <TallyStrokes :words="row.words" :write="row.to_write ?? 0" :height="20" />
+                <span v-if="row.to_write" class="figure pencil">+{{ count(row.to_write) }}</span>
+                <span v-else class="soft">has enough</span>
+              </div>
+              <span v-else class="soft">not measured</span>
+            </td>
+            <td class="soft">{{ position(row) }}</td>
+            <td class="soft">{{ moment(row.measured_at) || '—' }}</td>
+            <td>
+              <RouterLink :to="open(row, row.next)">{{ nexts[row.next] }}</RouterLink>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <p v-if="lastBackup && rows?.length" class="soft backups" data-backups :title="lastBackup.file">
       Last backup {{ day(lastBackup.day) }}; {{ plural(backups!.days.length, 'backup') }} kept beside the data
       file.
@@ -121,6 +123,9 @@ h1 {
 .mistake,
 .shelf > .soft {
   padding: 0 var(--edge);
+}
+.rows {
+  overflow-x: auto;
 }
 table {
   width: 100%;

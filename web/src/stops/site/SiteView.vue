@@ -5,6 +5,7 @@ import { useBusy } from '@/api/queries'
 import { useSite, useSites } from '@/api/site'
 import EditFault from '@/parts/EditFault.vue'
 import { bare, moment, plural } from '@/parts/format'
+import { useCommands } from '@/parts/keys'
 import GroundLeaves from '../ground/GroundLeaves.vue'
 import MakeRow from './MakeRow.vue'
 import MissedList from './MissedList.vue'
@@ -23,6 +24,8 @@ const edits = usePageEdits(
   () => props.client,
   () => props.ground,
 )
+
+useCommands([{ key: '', says: 'Survey the site', run: () => !busy.value && survey.mutate() }])
 
 const branches = computed(() => (site.value ? tree(site.value.pages, site.value.to_make) : []))
 const findings = computed(() => byUrgency(site.value?.findings ?? []))

@@ -165,6 +165,13 @@ const orders: { name: Order; label: string }[] = [
   font-size: 10.5px;
   padding: 0 3px;
 }
+@media (max-width: 760px) {
+  .more,
+  .orders {
+    flex-wrap: wrap;
+    white-space: normal;
+  }
+}
 @media (max-width: 1150px) {
   .top {
     flex-wrap: wrap;

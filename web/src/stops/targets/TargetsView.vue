@@ -152,6 +152,10 @@ useCommands([
   ...ofRow.map((a) => ({ key: a.key, says: a.says, ofRow: true, run: () => false })),
   { key: 'n', says: 'New target of your own', run: () => (adding.value = true) },
   { key: 'r', says: 'Rival by rival', run: showLadder },
+  { key: '', says: 'Order of work', run: () => (order.value = 'work') },
+  { key: '', says: 'By kind of work', run: () => (order.value = 'front') },
+  { key: '', says: 'Targets by page', run: () => (order.value = 'page') },
+  { key: '', says: 'Show or hide what was dropped', run: () => (dropped.value = !dropped.value) },
   { key: 'Escape', says: 'Close the margin', run: () => (why.value || ladder.value ? closeMargin() : false) },
 ])
 /** Comes to the rows from nowhere, but not from what the arrows scroll. */

@@ -4,6 +4,7 @@ import type { Figure, Ground, PlanChange } from '@/api/client'
 import { useFigureChanges, useFigures, usePresets, type FigureChanges } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
+import { useCommands } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
@@ -73,6 +74,12 @@ async function put(says: string, to: FigureChanges) {
 
 const restoreAll = () =>
   put('All figures by default', Object.fromEntries(changed.value.map((f) => [f.key, ''])))
+
+useCommands([
+  { key: '', says: 'Read figures from YAML', run: () => picker.value?.click() },
+  { key: '', says: 'All figures by default', run: () => changed.value.length && restoreAll() },
+  { key: '', says: 'Figures of all clients, or of this one', run: () => (all.value = !all.value) },
+])
 
 async function take() {
   const file = picker.value?.files?.[0]
