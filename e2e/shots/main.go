@@ -39,7 +39,7 @@ var views = []struct{ name, path, shown string }{
 	{"targets-why", "/clients/2/targets?why=placing", "Gain per hour, which sets the order"},
 	{"outline", "/clients/2/outline", "Questions people ask"},
 	{"yardstick", "/clients/2/yardstick", "Click-through rate at position 1"},
-	{"draft", "/clients/2/draft", "section by section"},
+	{"draft", "/clients/2/draft", "What is wanted here"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
 }
 

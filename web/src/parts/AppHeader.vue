@@ -224,6 +224,18 @@ const place = computed(() => {
     height: 38px;
     margin: 0;
     overflow-x: auto;
+    justify-content: space-between;
+  }
+  .route a {
+    padding: 0 3px;
+    gap: 4px;
+  }
+  .client {
+    width: auto;
+    max-width: 150px;
+  }
+  .help {
+    margin-left: auto;
   }
 }
 </style>
