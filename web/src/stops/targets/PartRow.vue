@@ -114,10 +114,15 @@ function save() {
   padding: 2px var(--edge) 2px 14px;
 }
 .says {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 6px;
   min-width: 0;
+}
+/* It reads as one sentence, on as many lines as it needs. */
+.says > span {
+  margin-right: 6px;
+}
+form.says {
+  display: flex;
+  gap: 0 6px;
 }
 .says .field {
   flex: 1;
