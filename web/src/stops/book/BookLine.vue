@@ -55,11 +55,10 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
         class="link"
         type="button"
         :aria-expanded="open"
-        :aria-label="folded"
         :title="folded"
         @click="emit('fold', row.key)"
       >
-        +{{ row.members.length - 1 + also.length }}
+        +{{ row.members.length - 1 + also.length }}<span class="unseen">: {{ folded }}</span>
       </button>
     </span>
     <span class="num" :title="searches(row).area ? notCounted(row.members[0]!.area) : ''"
