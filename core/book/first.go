@@ -6,9 +6,8 @@ import (
 )
 
 // compareSearched orders rows by how much is searched for them, as far as it counts: first that of the most counted
-// searches, ties without a word of hiring,
-// as they were typed, then the plainest (rules 3.10, 9.2). It never looks at positions, so that a page
-// that gets ahead keeps what it is for.
+// searches, ties without a word of hiring, as they were typed, then the plainest (rules 3.10, 9.2). It never looks at
+// positions, so that a page that gets ahead keeps what it is for.
 func compareSearched(a, b *Family) int {
 	x, y := a.typed().Typed, b.typed().Typed
 	return cmp.Or(compareBool(a.Near, b.Near), cmp.Compare(b.RowVolume, a.RowVolume), compareBool(a.urges, b.urges),
@@ -33,6 +32,15 @@ func FirstFirst(families []Family, kept string) []Family {
 		return families
 	}
 	return slices.Concat(families[first:first+1], families[:first], families[first+1:])
+}
+
+// Settled returns the key of the first of the families of a page, in their order, once newer figures are to leave it:
+// the page was read, and something is searched for (rule 9.2). It is empty before.
+func Settled(families []Family, read bool) string {
+	if !read || len(families) == 0 || families[0].RowVolume == 0 {
+		return ""
+	}
+	return families[0].Key
 }
 
 // mainFirst returns the key of the family that home holds in any case: of the rows of the main service in the home town

@@ -50,16 +50,30 @@ type Texts struct {
 	Picture, And string
 }
 
+// Known tells what a blank is filled with, nothing where that is not known. It is asked only for what a text asks for.
+type Known func(blank string) string
+
+// One knows one blank alone.
+func One(name, value string) Known {
+	return func(blank string) string {
+		if blank != name {
+			return ""
+		}
+		return value
+	}
+}
+
 // Fill puts what is known into a text; it is not ok where the text asks for something that is not known.
-func Fill(pattern string, known map[string]string) (filled string, ok bool) {
+func Fill(pattern string, known Known) (filled string, ok bool) {
 	for _, name := range blanks() {
 		if !strings.Contains(pattern, name) {
 			continue
 		}
-		if known[name] == "" {
+		value := known(name)
+		if value == "" {
 			return "", false
 		}
-		pattern = strings.ReplaceAll(pattern, name, known[name])
+		pattern = strings.ReplaceAll(pattern, name, value)
 	}
 	return text.Collapse(strings.ReplaceAll(pattern, "..", ".")), true
 }
@@ -72,7 +86,7 @@ func (t Texts) Modest(phrase string) string {
 }
 
 // Title returns the first title that can be filled and is not longer than most characters; empty if there is none.
-func (t Texts) Title(known map[string]string, most int) string {
+func (t Texts) Title(known Known, most int) string {
 	for _, pattern := range t.Titles {
 		if filled, ok := Fill(pattern, known); ok && utf8.RuneCountInString(filled) <= most {
 			return filled
@@ -83,7 +97,7 @@ func (t Texts) Title(known map[string]string, most int) string {
 
 // Describe returns the description of the n-th page, of those that can be filled and are not longer than most
 // characters; empty if none can.
-func (t Texts) Describe(n int, known map[string]string, most int) string {
+func (t Texts) Describe(n int, known Known, most int) string {
 	for _, patterns := range [][]string{t.Descriptions, t.Short} {
 		var fit []string
 		for _, pattern := range patterns {

@@ -41,15 +41,15 @@ func TestDescribe(t *testing.T) {
 		Phone: "207-555-0134"}
 	seen := map[string]bool{}
 	for n := range 7 {
-		d := Of("en").Describe(n, known, 155)
+		d := Of("en").Describe(n, in(known), 155)
 		assert.LessOrEqual(t, len([]rune(d)), 155)
 		assert.NotContains(t, d, "{")
 		seen[d] = true
 	}
 	assert.Len(t, seen, 7)
-	assert.Equal(t, "Masonry repair. By Ash Co.", Of("en").Describe(0, map[string]string{Phrase: "Masonry repair",
-		Firm: "Ash Co."}, 155), "no towns, no telephone")
-	assert.Empty(t, Of("en").Describe(3, nil, 155))
+	assert.Equal(t, "Masonry repair. By Ash Co.", Of("en").Describe(0, in(map[string]string{Phrase: "Masonry repair",
+		Firm: "Ash Co."}), 155), "no towns, no telephone")
+	assert.Empty(t, Of("en").Describe(3, in(nil), 155))
 }
 
 func ExampleTexts_List() {
@@ -82,8 +82,11 @@ func TestTitle(t *testing.T) {
 	for most, want := range map[int]string{60: "Masonry repair Tarn Harbor, ME | Brindle & Ash Chimney",
 		50: "Masonry repair Tarn Harbor, ME | Brindle & Ash", 40: "Masonry repair Tarn Harbor, ME",
 		28: "Masonry repair Tarn Harbor", 10: ""} {
-		assert.Equal(t, want, Of("en").Title(known, most), most)
+		assert.Equal(t, want, Of("en").Title(in(known), most), most)
 	}
 	delete(known, State)
-	assert.Equal(t, "Masonry repair Tarn Harbor | Brindle & Ash Chimney", Of("de").Title(known, 60))
+	assert.Equal(t, "Masonry repair Tarn Harbor | Brindle & Ash Chimney", Of("de").Title(in(known), 60))
 }
+
+// in tells what a map has.
+func in(known map[string]string) Known { return func(blank string) string { return known[blank] } }

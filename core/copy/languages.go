@@ -1,6 +1,6 @@
 package copy
 
-import "strings"
+import "inktally/core/text"
 
 // Languages are the texts of each language that has some (Y).
 type Languages struct{ English, French, German, Spanish Texts }
@@ -13,7 +13,7 @@ func Tags() []string { return []string{"en", "fr", "de", "es"} }
 
 // In returns the texts of the language of a tag to be changed, nil for a language that has none.
 func (l *Languages) In(tag string) *Texts {
-	switch base, _, _ := strings.Cut(strings.ToLower(tag), "-"); base {
+	switch text.Base(tag) {
 	case "", "en":
 		return &l.English
 	case "fr":

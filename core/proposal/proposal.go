@@ -47,17 +47,33 @@ func (p Page) H1(says string) string { return place.Capitals(says, p.Places, tru
 // Title returns the phrase, the state and the name, as much of it as there is room for: a name that is too long
 // is shortened to its brand words before it goes.
 func (p Page) Title(says string) string {
-	known := p.known(says)
-	known[copy.Phrase] = p.H1(says)
-	if title := p.Texts.Title(known, longestTitle); title != "" {
+	if title := p.Texts.Title(p.known(p.H1(says), p.state(says)), longestTitle); title != "" {
 		return title
 	}
 	return p.H1(says)
 }
 
-// known returns what is known of the client for its texts.
-func (p Page) known(says string) map[string]string {
-	return map[string]string{copy.Firm: p.Firm, copy.Brand: p.brand(), copy.Phone: p.Phone, copy.State: p.state(says)}
+// known tells what is known of the client and the page for its texts, with a phrase as it is to be said.
+func (p Page) known(spoken, state string) copy.Known {
+	return func(blank string) string {
+		switch blank {
+		case copy.Phrase:
+			return spoken
+		case copy.State:
+			return state
+		case copy.Firm:
+			return p.Firm
+		case copy.Brand:
+			return p.brand()
+		case copy.Phone:
+			return p.Phone
+		case copy.Towns:
+			if len(p.Towns) >= manyTowns {
+				return p.Texts.List(p.Towns[:manyTowns])
+			}
+		}
+		return ""
+	}
 }
 
 // Both returns a title or an H1 that says two phrases, the second one because the page is found by it today; it is not
@@ -97,15 +113,11 @@ func (p Page) state(says string) string {
 
 // Description returns one of the language's sentences about the phrase, another on each page.
 func (p Page) Description(says string) string {
-	known := p.known(says)
-	known[copy.Phrase] = p.H1(says)
-	if state := known[copy.State]; state != "" {
-		known[copy.Phrase] += ", " + state
+	spoken, state := p.H1(says), p.state(says)
+	if state != "" {
+		spoken += ", " + state
 	}
-	if len(p.Towns) >= manyTowns {
-		known[copy.Towns] = p.Texts.List(p.Towns[:manyTowns])
-	}
-	return p.Texts.Describe(p.Turn, known, longestDescription)
+	return p.Texts.Describe(p.Turn, p.known(spoken, state), longestDescription)
 }
 
 // Address returns the path that the page gets: that of today with its last part anew, or one of its own.

@@ -2,10 +2,9 @@
 // which shares no code with the program. Verdicts and the words of names are given, as they are read off the sheets.
 
 import { stemsOf } from './pages.mjs'
+import { small, tokens } from './words.mjs'
 
 const needed = { home: 3, service: 2, area: 2 }
-const small = 'a an and at by for from in near of on or our the to with your'.split(' ')
-const tokens = (s) => s.toLowerCase().match(/[\p{L}\p{Nd}]+/gu) ?? []
 
 /** Words with hyphens, at most 60 characters. */
 function slug(s) {

@@ -1,10 +1,10 @@
 // Which page holds which family, and which pages are to be made, by docs/rules.md 3.10, 9.1 and 9.2 alone: a part
 // of plan.mjs, which shares no code with the program.
 
+import { tokens } from './words.mjs'
+
 const areaGain = 5 // visits from which a town gets a page of its own
 const most = 12 // families that a page is measured for
-
-const tokens = (s) => s.toLowerCase().match(/[\p{L}\p{Nd}]+/gu) ?? []
 
 /** The stems of a text's words, as the program gives them. */
 export const stemsOf = (s, client) => tokens(s).map((t) => client.stems[t] ?? t)

@@ -193,13 +193,8 @@ func TypedFor(g store.Ground, page int64) []string {
 
 // Shown returns the families that a page carries, its first one first.
 func (k *Known) Shown(page int64) []book.Family {
-	kept := ""
-	for _, p := range k.Pages {
-		if p.ID == page {
-			kept = p.First
-		}
-	}
-	return book.OfPage(k.Families(), page, kept, k.Yardstick.Book.PageFamilies)
+	p, _ := k.Page(page) // one that is to be made has none that was kept
+	return book.OfPage(k.Families(), page, p.First, k.Yardstick.Book.PageFamilies)
 }
 
 // Home returns the home town, empty if none is known.

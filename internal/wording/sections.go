@@ -18,7 +18,7 @@ func (w Teller) Section(s outline.Section) string {
 		return s.Heading
 	}
 	fill := func(pattern, name, value string) string {
-		filled, _ := copy.Fill(pattern, map[string]string{name: value})
+		filled, _ := copy.Fill(pattern, copy.One(name, value))
 		return filled
 	}
 	switch s.Kind {

@@ -1,6 +1,7 @@
 package phrasebook
 
 import (
+	"inktally/core/book"
 	"inktally/internal/store"
 	"inktally/internal/study"
 )
@@ -9,14 +10,15 @@ import (
 // otherwise: a page that was written for one phrase is not to be written for another because a list is newer (9.2).
 func keepFirsts(tx *store.Tx, k *study.Known) error {
 	for _, p := range k.Pages {
-		if _, read := k.Latest[study.ReadingKey(p)]; !read || p.First != "" {
+		if p.First != "" {
 			continue
 		}
-		families := k.Shown(p.ID)
-		if len(families) == 0 || families[0].RowVolume == 0 {
+		_, read := k.Latest[study.ReadingKey(p)]
+		first := book.Settled(k.Shown(p.ID), read)
+		if first == "" {
 			continue
 		}
-		if err := tx.SetFirst(k.Client.ID, p.ID, families[0].Key); err != nil {
+		if err := tx.SetFirst(k.Client.ID, p.ID, first); err != nil {
 			return err
 		}
 	}

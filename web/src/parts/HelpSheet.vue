@@ -10,7 +10,7 @@ const box = ref<HTMLElement>()
 useFocusOfDialog(open, () => box.value)
 /* The five stops are one line. */
 const keys = computed(() => {
-  const stops = commands.value.filter((c) => c.says.startsWith('Go to '))
+  const stops = commands.value.filter((c) => /^\d$/.test(c.key))
   const others = commands.value.filter((c) => c.key && !stops.includes(c))
   const list = others.map((c) => ({ key: keyName(c.key), says: c.says }))
   return stops.length ? [{ key: `1 to ${stops.length}`, says: 'Go to a stop' }, ...list] : list

@@ -31,12 +31,15 @@ function leave() {
   const from = was
   was = null // whoever is refused is told what stands here by now
   if (text === null || from === null) return
-  saving = saving.then(async () => {
-    const over = saved ?? from
-    const done = text.trim() === over || (await props.save(text.trim(), over))
-    if (done) saved = text.trim()
-    if (done && typed.value === text) typed.value = null
-  })
+  saving = saving
+    .catch(() => {})
+    .then(async () => {
+      const over = saved ?? from
+      const shown = props.value
+      const done = text.trim() === over || (await props.save(text.trim(), over))
+      if (done && props.value === shown) saved = text.trim() // it has not come back yet
+      if (done && typed.value === text) typed.value = null
+    })
 }
 /** Enter saves, also in a field of several lines. */
 function enter(event: KeyboardEvent) {

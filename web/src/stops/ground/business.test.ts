@@ -65,6 +65,8 @@ describe('a proposal', () => {
 })
 
 describe('amounts', () => {
-  it.each(['', '250', '$1,200', '1,200.50', '99 USD', '0'])('are %s', (s) => expect(isAmount(s)).toBe(true))
+  it.each(['', '250', '$1,200', '1,200.50', '1 200 €', '99 USD', '0'])('are %s', (s) =>
+    expect(isAmount(s)).toBe(true),
+  )
   it.each(['abc', '2x5', 'about', '12-15'])('are not %s', (s) => expect(isAmount(s)).toBe(false))
 })

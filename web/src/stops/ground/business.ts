@@ -93,7 +93,7 @@ export function toForm(b: Business): Form {
 }
 
 /** Whether a text is an amount as people type it, with a sign of money and parted thousands; an empty one is none yet. */
-export const isAmount = (s: string) => /^(|[^\d.,]{0,4}\d[\d,]*(\.\d+)?[^\d.,]{0,4})$/.test(s.trim())
+export const isAmount = (s: string) => /^(|[^\d.,]{0,4}\d[\d,\s]*(\.\d+)?[^\d.,]{0,4})$/.test(s.trim())
 
 /** A number as people type it, 0 for none. */
 const amount = (s: string) => (isAmount(s) && Number(s.replace(/[^0-9.]/g, ''))) || 0
