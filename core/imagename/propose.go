@@ -59,13 +59,18 @@ func (j *Judge) Propose(images []Image, wishes []string, most int, taken *Names)
 			give(p.image, w.name)
 		}
 	}
+	carrying := count(images, out)
 	for i, img := range images {
-		if carrying := count(images, out); !free(i) || carrying >= most {
+		if carrying >= most {
+			break
+		}
+		if !free(i) {
 			continue
 		}
 		for _, w := range list {
 			if slug := j.more(w, img); slug != "" && taken.Free(j, slug, img.Ext) {
 				give(i, slug)
+				carrying++
 				break
 			}
 		}

@@ -18,7 +18,7 @@ type aspect struct {
 // aspectWords is from how many words a rival's section is an aspect.
 const aspectWords = 15
 
-// aspectHeadings is how many sections the aspects of a page have at most.
+// aspectHeadings is how many sections the aspects of a page have at most: a bit of a mark is for each.
 const aspectHeadings = 8
 
 // likeAspect is from which share of common stems two headings are about one aspect.
@@ -32,7 +32,12 @@ func (a aspect) like(stems []stem) bool {
 			both++
 		}
 	}
-	all := len(stems) + len(a.stems) - both
+	return a.near(both, len(stems))
+}
+
+// near reports whether a heading of so many stems, of which both has it in common with the aspect, is about it.
+func (a aspect) near(both, stems int) bool {
+	all := stems + len(a.stems) - both
 	return both > 0 && float64(both) >= likeAspect*float64(all)
 }
 

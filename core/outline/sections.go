@@ -23,7 +23,7 @@ type outliner struct {
 	firm     []stem
 	own      []stem // those of the page's own service
 	scratch  []stem
-	words    struct{ questions, towns, firm []stem }
+	marks    []mark // of each stem, by its number
 }
 
 // topicStems are a service by the stems of each of its names.
@@ -40,8 +40,6 @@ func (o *outliner) find() {
 		}
 	}
 	o.firm = o.stems(o.p.Topics.Firm)
-	o.words.questions, o.words.towns = o.stems("faq question answer ask"), o.stems("serve area town communities")
-	o.words.firm = o.stems("about us team story history")
 	for _, s := range o.services {
 		if s.name == o.p.Service {
 			o.own = append(o.own, slices.Concat(s.forms...)...)
@@ -50,6 +48,7 @@ func (o *outliner) find() {
 	if hasAspects(o.p.Kind) {
 		o.aspects = o.shared()
 	}
+	o.mark()
 }
 
 // stems returns the stems of the content words of a text.
@@ -146,7 +145,7 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 		return nil
 	}
 	pg := o.p.Page
-	kept = make([]Section, 0, 16)
+	kept = make([]Section, 0, len(pg.Headings))
 	list[0].Holds = pg.Words.Copy
 	for _, h := range pg.Headings {
 		list[0].Holds -= h.Words
@@ -175,14 +174,14 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 
 // keep puts a heading among those that stay; the same heading once more is one with it.
 func keep(kept []Section, h page.Heading) []Section {
-	key := "kept: " + strings.ToLower(h.Text)
 	for i := range kept {
-		if kept[i].Key == key {
+		if strings.EqualFold(kept[i].Heading, h.Text) {
 			kept[i].Holds += h.Words
 			return kept
 		}
 	}
-	return append(kept, Section{Key: key, Kind: KeptText, Heading: h.Text, There: true, Holds: h.Words})
+	return append(kept, Section{Key: "kept: " + strings.ToLower(h.Text), Kind: KeptText, Heading: h.Text, There: true,
+		Holds: h.Words})
 }
 
 // match finds the section that a heading of a page is for, by its text and what that says; -1 for none.
@@ -196,7 +195,8 @@ func (o *outliner) match(list []Section, says string, heading headingWords) int 
 		}
 		return -1
 	}
-	if strings.Contains(says, "?") || overlaps(stems, o.words.questions) {
+	said := o.said(stems)
+	if strings.Contains(says, "?") || said.is&ofQuestions != 0 {
 		if at := of(Questions, ""); at >= 0 {
 			return at
 		}
@@ -206,36 +206,20 @@ func (o *outliner) match(list []Section, says string, heading headingWords) int 
 			return at
 		}
 	}
-	if len(o.aspects) > 0 {
-		o.scratch = o.subject(o.scratch[:0], stems)
-	}
-	for _, a := range o.aspects {
-		if a.like(o.scratch) {
-			for i := range list {
-				if list[i].Key == a.key {
-					return i
-				}
-			}
-			return -1
+	if said.aspects != 0 {
+		if i := o.aspectOf(stems); i >= 0 {
+			return slices.IndexFunc(list, func(s Section) bool { return s.Key == o.aspects[i].key })
 		}
 	}
-	if o.aboutTowns(heading) {
+	if said.is&ofTowns != 0 || o.namesTowns(heading.tokens) {
 		if at := of(Towns, ""); at >= 0 {
 			return at
 		}
 	}
-	if o.aboutFirm(heading) {
+	if said.is&ofFirm != 0 || said.is&inFirmName != 0 && within(o.firm, stems) {
 		return of(AboutFirm, "")
 	}
 	return -1
-}
-
-func (o *outliner) aboutTowns(h headingWords) bool {
-	return o.namesTowns(h.tokens) || overlaps(h.stems, o.words.towns)
-}
-
-func (o *outliner) aboutFirm(h headingWords) bool {
-	return overlaps(h.stems, o.words.firm) || len(o.firm) > 0 && within(o.firm, h.stems)
 }
 
 // serviceIn returns the service of which the longest form stands in a heading, empty for none.

@@ -18,9 +18,10 @@ func NamesOf(pages ...Aim) *imagename.Names {
 		if !pages[i].there() {
 			continue
 		}
-		var list []string
-		for _, img := range pages[i].Client.Page.Images {
-			list = append(list, img.File+img.Ext)
+		images := pages[i].Client.Page.Images
+		list := make([]string, len(images))
+		for k := range images {
+			list[k] = images[k].File + images[k].Ext
 		}
 		files = append(files, list)
 	}
@@ -128,17 +129,19 @@ func (n *naming) images() []imagename.Image {
 	}
 	pg := n.b.p.Client.Page
 	out := make([]imagename.Image, len(pg.Images))
-	seen := map[string]bool{}
-	for i, img := range pg.Images {
+	seen := make(map[string]bool, len(pg.Images))
+	for i := range pg.Images {
+		img := &pg.Images[i]
 		out[i] = imagename.Image{Name: img.File, Ext: img.Ext, Heading: img.Heading, Verdict: n.b.p.Client.Verdicts[i],
 			Frame: img.Frame}
 		if img.Alt != nil {
 			out[i].Alt = *img.Alt
 		}
-		if file := img.File + img.Ext; seen[file] || n.b.taken.Settled(file) {
+		file := img.File + img.Ext
+		if seen[file] || n.b.taken.Settled(file) {
 			out[i].Verdict = imagename.NoName // it gets one name, wherever it stands
 		}
-		seen[img.File+img.Ext] = true
+		seen[file] = true
 	}
 	return out
 }
