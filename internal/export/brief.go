@@ -70,15 +70,19 @@ func BriefMarkdown(b *Brief) []byte {
 }
 
 func (i *BriefItem) markdown(out *strings.Builder) {
+	says := i.Says.markdown()
 	if i.Heads {
-		fmt.Fprintf(out, "\n- [ ] %s  \n", i.Says.markdown())
+		out.WriteString("\n")
 	} else {
-		fmt.Fprintf(out, "- [ ] %s: %s  \n", i.Name, i.Says.markdown())
+		says = i.Name + ": " + says
 	}
-	if i.Now != "" {
-		fmt.Fprintf(out, "  %s  \n", MarkdownText(i.Now))
+	lines := []string{"- [ ] " + says}
+	for _, more := range []string{MarkdownText(i.Now), i.Takes} {
+		if more != "" {
+			lines = append(lines, "  "+more)
+		}
 	}
-	fmt.Fprintf(out, "  %s\n", i.Takes)
+	out.WriteString(strings.Join(lines, "  \n") + "\n") // two spaces before its end break a line
 }
 
 // markdown writes an instruction with what is to be written in bold.

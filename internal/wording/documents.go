@@ -24,10 +24,12 @@ func BriefWords(t wordtarget.Target, now int) Instruction {
 	case t.Hold:
 		return Instruction{Before: words + ": the page has enough. The work is where the phrases stand."}
 	}
-	return Instruction{Before: fmt.Sprintf("%s now, %s wanted:", words, Number(t.Target)),
-		Pencil: Count(t.ToWrite, "word", ""),
-		After: fmt.Sprintf("to write. Hand in %s of copy; the rest are menus and footers.",
-			Count(t.Writer, "word", ""))}
+	says := Instruction{Before: fmt.Sprintf("%s now, %s wanted:", words, Number(t.Target)),
+		Pencil: Count(t.ToWrite, "word", ""), After: "to write."}
+	if t.Writer < t.Target {
+		says.After += fmt.Sprintf(" Hand in %s of copy; the rest are menus and footers.", Count(t.Writer, "word", ""))
+	}
+	return says
 }
 
 // BriefLine words a line of a brief: there a part stands without its target, so that it says

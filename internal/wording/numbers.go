@@ -57,12 +57,17 @@ func UnitNote(unit Unit) string {
 	return "Gains are shares of what the page can win with its phrases. They are estimates."
 }
 
-// Takes writes what work brings, if a rule gives it a gain, and the time that it takes.
+// Takes writes what work brings, if a rule gives it a gain, and the time that it takes, if it is not part of other
+// work; empty for neither.
 func Takes(unit Unit, gain, minutes float64) string {
-	if gain <= 0 {
-		return Duration(minutes)
+	var says []string
+	if gain > 0 {
+		says = append(says, Gain(unit, gain))
 	}
-	return Gain(unit, gain) + " · " + Duration(minutes)
+	if minutes >= 0.5 {
+		says = append(says, Duration(minutes))
+	}
+	return strings.Join(says, " · ")
 }
 
 // Duration writes minutes as hours and minutes: 36 min, 3 h 17 min.

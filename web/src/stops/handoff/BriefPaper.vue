@@ -4,7 +4,18 @@ import { bare, count, day, duration, gain } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** The brief as paper: what a writer fills without asking back. */
-defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
+const props = defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
+
+/** What a line brings and takes; what takes no time of its own is part of making the page. */
+function brought(line: Brief['sections'][number]['lines'][number]) {
+  const unit = props.brief.unit === 'share' ? '%' : ' visits'
+  return [
+    line.gain > 0 && gain(line.gain) + unit,
+    Math.round(line.minutes) > 0 && duration(line.minutes),
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
 </script>
 
 <template>
@@ -29,8 +40,10 @@ defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
       </div>
       <TallyStrokes :words="brief.words.now" :write="brief.words.to_write" :height="30" />
       <p v-if="!brief.words.hold">
-        {{ count(brief.words.now) }} words now, {{ count(brief.words.target) }} wanted. Hand in
-        {{ count(brief.words.writer) }} words of copy; the rest are menus and footer.
+        {{ count(brief.words.now) }} words now, {{ count(brief.words.target) }} wanted.
+        <template v-if="brief.words.writer < brief.words.target">
+          Hand in {{ count(brief.words.writer) }} words of copy; the rest are menus and footers.
+        </template>
       </p>
       <p v-if="reasons" class="soft">{{ brief.words.evidence }}</p>
     </section>
@@ -55,9 +68,7 @@ defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>()
             <div v-if="reasons && t.note" class="soft">{{ t.note }}</div>
           </div>
           <span v-if="efforts" class="num soft">
-            <template v-if="t.gain > 0"
-              >{{ gain(t.gain) }}{{ brief.unit === 'share' ? '%' : ' visits' }} · </template
-            >{{ duration(t.minutes) }}
+            {{ brought(t) }}
           </span>
         </li>
       </ul>

@@ -197,5 +197,6 @@ td .field {
 textarea.field {
   resize: none;
   line-height: 1.35;
+  background: none;
 }
 </style>
