@@ -50,6 +50,7 @@ lint: web/node_modules/.package-lock.json bin/revive bin/staticcheck
 	bin/staticcheck $(GO)
 	bin/revive -config tools/lint/revive.toml $(GO)
 	go run ./cmd/inktally openapi | diff -q - docs/openapi.json || (echo "docs/openapi.json is old: run make api" && false)
+	cd web && npm run --silent api -- --silent -o node_modules/.calls && diff -r node_modules/.calls src/api/gen || (echo "web/src/api/gen is old: run make api" && false)
 	cd web && npm run --silent check && npm run --silent lint
 
 # Debian's Chromium, for the browser tests.

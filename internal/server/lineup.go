@@ -169,7 +169,7 @@ func (r api) lineup() {
 		func(ctx context.Context, in *recordedInput) (*view.Lineup, error) {
 			return r.app.Lineup.Forget(ctx, in.Client, in.Lineup)
 		})
-	handle(r, put, "/clients/{client}/lineups/{lineup}/use", "useLineup",
+	handle(r, put, "/clients/{client}/lineups/{lineup}/use", "chooseLineup",
 		"Use a recorded search: the rivals of the pages judged against it become its own",
 		func(ctx context.Context, in *recordedInput) (*view.Lineup, error) {
 			return r.app.Lineup.Use(ctx, in.Client, in.Lineup)

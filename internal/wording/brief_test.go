@@ -19,5 +19,6 @@ func TestBriefWords(t *testing.T) {
 	words := wordtarget.Target{Rule: wordtarget.ByGuideline, Target: 1500, ToWrite: 1500, Writer: 1500}
 	assert.Equal(t, "to write.", BriefWords(words, 0).After, "a page to make has no menus yet that could be told")
 	words.Writer = 1380
-	assert.Equal(t, "to write. Hand in 1,380 words of copy; the rest are menus and footers.", BriefWords(words, 0).After)
+	assert.Equal(t, "to write. Hand in 1,380 words of copy; the rest are menus and footers.",
+		BriefWords(words, 0).After)
 }

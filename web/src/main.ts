@@ -6,8 +6,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { api } from './api/client'
-import { follows } from './api/follow'
+import { connect } from './api/client'
 import { router } from './router'
 import { vuetify } from './theme'
 import './styles/tokens.css'
@@ -17,6 +16,6 @@ const queryClient = new QueryClient({
   defaultOptions: { queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: false } },
 })
 
-api.use(follows(queryClient))
+connect(queryClient)
 
 createApp(App).use(createPinia()).use(router).use(vuetify).use(VueQueryPlugin, { queryClient }).mount('#app')

@@ -1,23 +1,22 @@
 import { hashKey, type Query, type QueryClient } from '@tanstack/vue-query'
-import type { Middleware } from 'openapi-fetch'
-import { keys } from './keys'
+import { bookQueryKey, planQueryKey, siteKindsQueryKey } from './calls'
+import type { ResolvedRequestOptions } from './gen/client'
 import madeOf from './madeof.json'
 
-/** What each query is made from: the facets of a client, as the program names them. */
+/** What each query is made from: the facets of a client, as the program names them, by its operation. */
 const facetsOf: Record<string, string[]> = madeOf
 
-/** The client of a query and what it is called, by its key; without a client it is of all. */
-function named([first, second, third]: readonly unknown[]) {
-  return first === 'client'
-    ? { client: second, name: String(third) }
-    : { client: undefined, name: String(first) }
-}
+/** The key of a query: the operation, and what it was asked with. */
+type Key = readonly [{ _id: string; path?: { client?: number } }?, ...unknown[]]
+
+/** The client that a query is of; without one it is of all. */
+const clientOf = (key: readonly unknown[]) => (key as Key)[0]?.path?.client
 
 /** Whether a query is made from what changed of a client, of any for none. */
 export function isStale(key: readonly unknown[], client: number | undefined, changed: readonly string[]) {
-  const query = named(key)
-  if (client !== undefined && query.client !== undefined && query.client !== client) return false
-  return (facetsOf[query.name] ?? []).some((facet) => changed.includes(facet))
+  const of = clientOf(key)
+  if (client !== undefined && of !== undefined && of !== client) return false
+  return (facetsOf[(key as Key)[0]?._id ?? ''] ?? []).some((facet) => changed.includes(facet))
 }
 
 /** Asks again for what is made from what changed of a client, but for one query. */
@@ -35,38 +34,42 @@ export const follow = (
 /** Asks again for all of a client where a change was refused: it may have been made from what was. */
 const refused = (cache: QueryClient, client: number | undefined) =>
   cache.invalidateQueries({
-    predicate: ({ queryKey: [first, of] }: Query) =>
-      first === 'yardstick' || (first === 'client' && of === client),
+    predicate: ({ queryKey }: Query) =>
+      clientOf(queryKey) === client || (queryKey as Key)[0]?._id === 'yardstick',
   })
 
+const book = (client = 0) => bookQueryKey({ path: { client } })
+
 /** Changes that answer with what a query shows: it need not be asked for again. */
-const answered: Record<string, (client: number) => readonly unknown[]> = {
-  'PUT /api/clients/{client}/plan/choices': keys.plan,
-  'PUT /api/clients/{client}/book/families': keys.book,
-  'PUT /api/clients/{client}/book/members': keys.book,
-  'PUT /api/clients/{client}/book/words': keys.book,
-  'PUT /api/clients/{client}/book/ties': keys.book,
-  'PUT /api/clients/{client}/book/area': keys.book,
+const answered: Record<string, (client?: number) => readonly unknown[]> = {
+  'PUT /api/clients/{client}/plan/choices': (client = 0) => planQueryKey({ path: { client } }),
+  'PUT /api/clients/{client}/book/families': book,
+  'PUT /api/clients/{client}/book/members': book,
+  'PUT /api/clients/{client}/book/words': book,
+  'PUT /api/clients/{client}/book/ties': book,
+  'PUT /api/clients/{client}/book/area': book,
+  'PUT /api/site-kinds': () => siteKindsQueryKey(),
 }
 
 /**
  * Follows all changes that are made through the API: the program tells with each what it changed, and
  * what is made from that is asked for again. Where a change is refused, what it was made from is.
  */
-export function follows(cache: QueryClient): Middleware {
-  return {
-    async onResponse({ request, response, schemaPath }) {
-      if (request.method === 'GET') return
-      const of = /\/api\/clients\/(\d+)/.exec(request.url)?.[1]
-      const client = of === undefined ? undefined : Number(of)
-      const changed = response.headers.get('Changed')?.split(' ')
-      const answer = client !== undefined && answered[`${request.method} ${schemaPath}`]?.(client)
-      if (changed && answer) {
-        await cache.cancelQueries({ queryKey: answer })
-        cache.setQueryData(answer, await response.clone().json())
-        void follow(cache, client, changed, answer) // it is shown already, and can be undone
-      } else if (changed) await follow(cache, client, changed)
-      else if (!response.ok) await refused(cache, client)
-    },
+export const follows =
+  (cache: QueryClient) =>
+  async (response: Response, request: Request, { url, path }: ResolvedRequestOptions): Promise<Response> => {
+    if (request.method === 'GET') return response
+    const client = path?.client as number | undefined
+    if (!response.ok) {
+      await refused(cache, client)
+      return response
+    }
+    const changed = response.headers.get('Changed')?.split(' ') ?? []
+    const answer = answered[`${request.method} ${url}`]?.(client)
+    if (answer) {
+      await cache.cancelQueries({ queryKey: answer })
+      cache.setQueryData(answer, await response.clone().json())
+      void follow(cache, client, changed, answer) // it is shown already, and can be undone
+    } else await follow(cache, client, changed)
+    return response
   }
-}

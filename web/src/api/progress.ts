@@ -1,12 +1,28 @@
-import { useQueryClient } from '@tanstack/vue-query'
+import { skipToken, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useDocumentVisibility, useEventListener } from '@vueuse/core'
-import { onScopeDispose, watch } from 'vue'
-import type { Id, Run } from './client'
+import { computed, onScopeDispose, watch } from 'vue'
+import { lastRunQueryKey } from './calls'
 import { follow } from './follow'
-import { keys } from './keys'
+import type { Id, Run } from './types'
 
 /** What a run changes of a client: what it reads, the surveys of sites, and the pages that these find. */
 const ofRuns = ['readings', 'surveyed', 'ground']
+
+const keyOf = (client: number) => lastRunQueryKey({ path: { client } })
+
+/**
+ * The newest run, null if there was none. It comes by events alone (useProgress): an answer that was
+ * asked for could be older than an event that came meanwhile, and put it back.
+ */
+export function useRun(client: Id) {
+  return useQuery<Run | null>(() => ({ queryKey: keyOf(client()), queryFn: skipToken }))
+}
+
+/** Whether pages of a client are being read: until that is over no other reading can be started. */
+export function useBusy(client: Id) {
+  const { data: run } = useRun(client)
+  return computed(() => run.value?.state === 'running')
+}
 
 /** Follows the runs of a client and lets the screens follow them. */
 export function useProgress(client: Id) {
@@ -21,7 +37,7 @@ export function useProgress(client: Id) {
     source = new EventSource(`/api/clients/${id}/progress`)
     source.addEventListener('progress', (event) => {
       const { run } = JSON.parse((event as MessageEvent<string>).data) as { run: Run | null }
-      cache.setQueryData(keys.run(id), run)
+      cache.setQueryData(keyOf(id), run)
       if (!run) return
       const now = `${id} ${run.id} ${run.done} ${run.failed} ${run.state}`
       if (seen.startsWith(`${id} `) && now !== seen) refresh(id)

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { namesOptions } from '@/api/calls'
+import type { Ground } from '@/api/types'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import type { Ground } from '@/api/client'
-import { useNames } from '@/api/queries'
 import RunState from './RunState.vue'
 import { stopLocation, stops, type StopName } from './stops'
 
@@ -16,7 +17,7 @@ const props = defineProps<{
 }>()
 defineEmits<{ help: []; find: [] }>()
 
-const { data: names } = useNames()
+const { data: names } = useQuery(namesOptions())
 const place = computed(() => {
   const home = props.ground?.places.find((p) => p.home)
   return home ? [home.name, home.state].filter(Boolean).join(', ') : props.ground?.trade

@@ -1,8 +1,11 @@
 <script setup lang="ts">
-import { useBookmark } from '@/api/received'
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { bookmarkOptions } from '@/api/calls'
 
 /** The bookmark to drag: pressed on any tab it hands that page over. */
-const { data: address } = useBookmark()
+const { data } = useQuery({ ...bookmarkOptions(), staleTime: Infinity })
+const address = computed(() => data.value?.address.replaceAll('__ORIGIN__', location.origin))
 </script>
 
 <template>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import type { Problem } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
+
 /** Why an edit failed; one that was refused for a change elsewhere can be saved again over it. */
-defineProps<{ fault: Error | null | undefined; again?: () => Promise<unknown> }>()
+defineProps<{ fault: Problem | null | undefined; again?: () => Promise<unknown> }>()
 </script>
 
 <template>
-  <p v-if="fault" class="mistake" role="alert">
-    {{ fault.message }}
+  <NoticeLine :fault="fault">
     <button v-if="again" class="link" type="button" name="save-again" @click="again()">Save again</button>
-  </p>
+  </NoticeLine>
 </template>

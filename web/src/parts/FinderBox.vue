@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { bookOptions, groundOptions, namesOptions } from '@/api/calls'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
-import { useBook, useGround, useNames } from '@/api/queries'
 import { useFocusOfDialog } from './focus'
 import { words } from './format'
 import { keyName, nearest } from './keys'
@@ -12,18 +13,19 @@ import { pageKey, pageLocation, stopLocation } from './stops'
 const open = defineModel<boolean>({ required: true })
 const route = useRoute()
 const router = useRouter()
-const { data: names } = useNames()
+const { data: names } = useQuery(namesOptions())
 const client = computed(() => Number(route.params.client) || 0)
-const { data: ground } = useGround(
-  () => client.value,
-  () => open.value && client.value > 0,
-)
+const { data: ground } = useQuery(() => ({
+  ...groundOptions({ path: { client: client.value } }),
+  enabled: open.value && client.value > 0,
+}))
 const typed = ref('')
 const at = ref(0)
-const { data: book } = useBook(
-  () => client.value,
-  () => open.value && client.value > 0 && typed.value.length > 1,
-)
+const { data: book } = useQuery(() => ({
+  ...bookOptions({ path: { client: client.value } }),
+  enabled: open.value && client.value > 0 && typed.value.length > 1,
+  shallow: true,
+}))
 
 interface Found {
   id: string

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { filesMutation, removeReadingMutation } from '@/api/calls'
+import type { PlanPage } from '@/api/types'
 import { computed, onMounted, ref, watch } from 'vue'
 import { RouterLink, type RouteLocationRaw } from 'vue-router'
-import type { PlanPage } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useFiles } from '@/api/files'
 import { dropped, type DroppedFile } from './dropped'
 import { useFileDrop } from './fileDrop'
 import { plural } from './format'
@@ -33,8 +33,8 @@ const everything = computed<RouteLocationRaw>(() =>
     ? pageLocation('targets', props.client, '')
     : { name: 'overview', params: { client: props.client } },
 )
-const added = useFiles(() => props.client)
-const { removeReadings } = useChanges(() => props.client)
+const added = useMutation(filesMutation())
+const removeReading = useMutation(removeReadingMutation())
 const undo = useUndo()
 // The page whose tab files are held over.
 const { over, on, within } = useFileDrop<number>(async (data, page) => await take(page, await dropped(data)))
@@ -61,11 +61,17 @@ async function pick() {
 
 async function take(page: number, files: DroppedFile[]) {
   if (!files.length) return
-  const filed = await added.mutateAsync({ page, files }).catch(() => [])
+  const filed = await added
+    .mutateAsync({
+      path: { client: props.client, page },
+      body: { files: files.map((f) => f.file), paths: JSON.stringify(files.map((f) => f.path)) },
+    })
+    .catch(() => [])
   const readings = filed.map((f) => f.reading_id).filter((id) => id > 0)
   if (readings.length)
     undo.offer(`${plural(readings.length, 'page')} added`, async () => {
-      await removeReadings.mutateAsync(readings)
+      for (const reading of readings)
+        await removeReading.mutateAsync({ path: { client: props.client, reading } })
       added.reset()
     })
 }
@@ -121,7 +127,7 @@ const told = computed(() => {
       @change="pick"
     />
   </nav>
-  <p v-if="added.error.value" class="mistake told" role="alert">{{ added.error.value.message }}</p>
+  <p v-if="added.error.value" class="mistake told" role="alert">{{ added.error.value.detail }}</p>
   <div v-else-if="added.data.value" class="told" role="status">
     <span v-for="t in told.became" :key="t">{{ t }}</span>
     <span v-for="t in told.problems" :key="t" class="mistake">{{ t }}</span>

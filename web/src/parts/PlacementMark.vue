@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Placement } from '@/api/types'
 import { computed } from 'vue'
-import type { Placement } from '@/api/client'
 import { groups, slotLabels, slots, type SlotName } from './slots'
 
 /**

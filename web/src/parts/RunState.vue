@@ -1,17 +1,19 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { resumeMutation, stopMutation } from '@/api/calls'
+import { useRun } from '@/api/progress'
 import { computed } from 'vue'
-import { useChanges } from '@/api/changes'
-import { useRun } from '@/api/queries'
 import { moment } from './format'
 import { runSays } from './runSays'
 
 /** The work in progress, and how to stop it or go on with it. */
 const props = defineProps<{ client: number }>()
 const { data: run } = useRun(() => props.client)
-const { resume, stop } = useChanges(() => props.client)
+const resume = useMutation(resumeMutation())
+const stop = useMutation(stopMutation())
 
 const told = computed(() => (run.value ? runSays(run.value) : { says: '', now: '' }))
-const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.message)
+const mistake = computed(() => resume.error.value?.detail ?? stop.error.value?.detail)
 </script>
 
 <template>
@@ -19,13 +21,15 @@ const mistake = computed(() => resume.error.value?.message ?? stop.error.value?.
     <template v-if="run">
       <template v-if="run.state === 'running'">
         <span :title="told.now">{{ told.says }}</span>
-        <button class="link" type="button" @click="stop.mutate(run.id)">Stop</button>
+        <button class="link" type="button" @click="stop.mutate({ path: { client: client, run: run.id } })">
+          Stop
+        </button>
       </template>
       <!-- What ended well is told to who cannot see the figures come, and takes no room. -->
       <span v-else-if="run.state === 'done' && !run.failed" class="unseen">{{ told.says }}</span>
       <template v-else>
         <span :title="`started ${moment(run.started)}`">{{ told.says }}</span>
-        <button class="link" type="button" @click="resume.mutate(run.id)">
+        <button class="link" type="button" @click="resume.mutate({ path: { client: client, run: run.id } })">
           {{ run.state === 'done' ? 'Try again' : 'Continue' }}
         </button>
       </template>

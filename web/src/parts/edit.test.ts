@@ -1,9 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
-import { ApiError } from '@/api/client'
 import { useEdit } from './edit'
 
-const refused = () =>
-  Promise.reject(new ApiError({ code: 'changed_elsewhere', detail: 'The trade changed.' }))
+const refused = () => Promise.reject({ code: 'changed_elsewhere', detail: 'The trade changed.' })
 
 describe('an edit', () => {
   it('that is refused can be made again, over what is there by then', async () => {
@@ -34,7 +32,7 @@ describe('an edit', () => {
 
   it('that fails for another reason is over', async () => {
     const { make, again } = useEdit()
-    expect(await make(() => Promise.reject(new ApiError(null)))).toBeNull()
+    expect(await make(() => Promise.reject({ code: 'no_connection' }))).toBeNull()
     expect(again.value).toBeUndefined()
   })
 })

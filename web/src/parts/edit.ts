@@ -1,9 +1,9 @@
 import { shallowRef } from 'vue'
-import { ApiError } from '@/api/client'
+import type { Problem } from '@/api/types'
 
 /** Whether an edit was refused because the same thing was changed elsewhere meanwhile. */
 export const changedElsewhere = (failure: unknown) =>
-  failure instanceof ApiError && failure.code === 'changed_elsewhere'
+  (failure as Problem | null)?.code === 'changed_elsewhere'
 
 /**
  * Edits that can be refused because the same thing was changed elsewhere meanwhile. One that was

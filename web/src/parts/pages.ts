@@ -1,4 +1,4 @@
-import type { PageInfo } from '@/api/client'
+import type { PageInfo } from '@/api/types'
 import { pathOf } from './format'
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)

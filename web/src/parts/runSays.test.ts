@@ -1,5 +1,5 @@
+import type { Run } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Run } from '@/api/client'
 import { runSays } from './runSays'
 
 type Item = Run['items'][number]

@@ -1,4 +1,4 @@
-import type { Run } from '@/api/client'
+import type { Run } from '@/api/types'
 import { count, plural } from './format'
 
 const states: Record<string, string> = { stopped: 'Stopped', interrupted: 'Interrupted' }

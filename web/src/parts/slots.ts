@@ -1,4 +1,4 @@
-import type { Slots } from '@/api/client'
+import type { Slots } from '@/api/types'
 
 export type SlotName = Exclude<keyof Slots, 'total' | 'elsewhere'>
 

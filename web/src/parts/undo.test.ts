@@ -78,7 +78,7 @@ describe('undo', () => {
 
   it('says what it fails for', async () => {
     const undo = useUndo()
-    undo.offer('one', async () => Promise.reject(new Error('It changed elsewhere.')))
+    undo.offer('one', async () => Promise.reject({ detail: 'It changed elsewhere.' }))
     await undo.undo()
     expect(undo.said).toBe('It changed elsewhere.')
     expect(undo.offered).toBe(false)

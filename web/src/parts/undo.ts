@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { Problem } from '@/api/types'
 
 /** For how long a change is offered to be undone, in milliseconds; Ctrl Z undoes it after that too. */
 export const UNDO_TIME = 20_000
@@ -54,7 +55,7 @@ export const useUndo = defineStore('undo', () => {
       await last.undo()
       if (!said.value) tell(`Undone: ${last.says}`, false)
     } catch (failure) {
-      tell((failure as Error).message, false)
+      tell((failure as Problem).detail, false)
     }
   }
 

@@ -1,26 +1,27 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { groundOptions, lineupOptions, measureMutation, planOptions } from '@/api/calls'
+import { useRun } from '@/api/progress'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useTitle } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useChanges } from '@/api/changes'
 import { useProgress } from '@/api/progress'
-import { useGround, useLineup, useRun } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
 import { useCommands } from '@/parts/keys'
 import PageStrip from '@/parts/PageStrip.vue'
 import { pageName } from '@/parts/pages'
 import { pageKey, stopLocation, stops, type StopName } from '@/parts/stops'
-import { usePlan } from '@/api/plan'
 
 defineEmits<{ help: []; find: [] }>()
 
 const route = useRoute()
 const router = useRouter()
 const client = () => Number(route.params.client)
-const { data: ground, error } = useGround(client)
-const { data: lineup } = useLineup(client)
+const { data: ground, error } = useQuery(() => groundOptions({ path: { client: client() } }))
+const { data: lineup } = useQuery(() => lineupOptions({ path: { client: client() } }))
 const { data: run } = useRun(client)
-const { measure } = useChanges(client)
+const measure = useMutation(measureMutation())
 useProgress(client)
 
 /* The pages, the phrase book and what sites are found for are leaves of the ground, all pages one of the sheet. */
@@ -37,7 +38,10 @@ const leafOf: Record<string, StopName> = {
 }
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
 /* The targets are about the pages to make too, which have no id. */
-const { data: plan } = usePlan(client, () => stop.value === 'targets')
+const { data: plan } = useQuery(() => ({
+  ...planOptions({ path: { client: client() } }),
+  enabled: stop.value === 'targets',
+}))
 const tabs = computed(() => {
   const own = (ground.value?.pages ?? []).map((p) => ({ key: pageKey(p.id), page: p }))
   return stop.value === 'targets' ? (plan.value?.pages ?? own) : own
@@ -72,7 +76,11 @@ const inked = computed<Record<StopName, boolean>>(() => {
 const goTo = (name: StopName) => router.push(stopLocation(name, client(), page.value))
 useCommands([
   ...stops.map((s, i) => ({ key: String(i + 1), says: `Go to ${s.label}`, run: () => goTo(s.name) })),
-  { key: 'm', says: 'Measure: read all pages again', run: () => measure.mutate() },
+  {
+    key: 'm',
+    says: 'Measure: read all pages again',
+    run: () => measure.mutate({ path: { client: client() } }),
+  },
 ])
 /* What was refused because pages were being read is no more so when that is over, or elsewhere. */
 watch([() => run.value?.state, () => route.fullPath], () => measure.reset())
@@ -102,9 +110,9 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
   <h1 v-if="!route.meta.headed" class="unseen">{{ viewName }}</h1>
-  <p v-if="measure.error.value" class="mistake said">{{ measure.error.value.message }}</p>
+  <NoticeLine :fault="measure.error.value" class="said" />
   <main v-if="error" class="missing">
-    <p class="mistake">{{ error.message }}</p>
+    <p class="mistake">{{ error.detail }}</p>
     <router-link to="/">All clients</router-link>
   </main>
   <router-view v-else-if="ground" :key="client()" :client="client()" :page="page" :ground="ground" />

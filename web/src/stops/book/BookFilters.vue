@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Book } from '@/api/types'
 import { computed } from 'vue'
-import type { Book } from '@/api/client'
 import { count } from '@/parts/format'
 import { countIn, parts, type Filter } from './filter'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { BookPhrase, BookRow, Ground } from '@/api/types'
 import { computed } from 'vue'
-import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import { count, figure, plural } from '@/parts/format'
 import FamilyMembers from './FamilyMembers.vue'
 import { gainOf, notCounted, searches, why } from './family'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { BookPhrase, BookRow, Ground } from '@/api/types'
 import { useVirtualizer, type Range, type VirtualItem } from '@tanstack/vue-virtual'
 import { computed, ref, watch } from 'vue'
-import type { BookPhrase, BookRow, Ground } from '@/api/client'
 import BookLine from './BookLine.vue'
 import { unfolded } from './family'
 

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { bookOptions } from '@/api/calls'
+import type { Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import { useBook } from '@/api/queries'
-import type { Ground } from '@/api/client'
 import { bare, count, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
 import { pageName } from '@/parts/pages'
@@ -23,7 +25,10 @@ import WordVerdicts from './WordVerdicts.vue'
 
 /** The phrase book: the ground's second leaf. Lists are dropped, pasted or chosen. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data: book, error } = useBook(() => props.client)
+const { data: book, error } = useQuery(() => ({
+  ...bookOptions({ path: { client: props.client } }),
+  shallow: true,
+}))
 
 const filter = useFilter()
 const { picked, pick, reason, say, lead, put, merge, writeFor, askDemand, asking, mistakes } = useBookActions(
@@ -92,7 +97,7 @@ useCommands([
     <ListsPanel v-if="panel === 'lists'" :client="client" @done="panel = ''" />
     <CandidateList v-if="panel === 'candidates'" :client="client" @done="panel = ''" />
     <p v-for="m in mistakes" :key="m" class="mistake said" role="alert">{{ m }}</p>
-    <p v-if="error" class="mistake said">{{ error.message }}</p>
+    <NoticeLine v-if="error" :fault="error" class="said" />
     <p v-else-if="!book" class="soft said">Loading the book…</p>
     <div v-else-if="!book.families.length" class="said">
       <p class="big">

@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { addPhrasesMutation, candidatesOptions, undoImportMutation } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import { useBookChanges } from '@/api/book'
-import { useCandidates } from '@/api/queries'
 import { count, plural, words } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
 /** Candidates from services, places and patterns, shown before they are added. */
 const props = defineProps<{ client: number }>()
 const emit = defineEmits<{ done: [] }>()
-const { data } = useCandidates(() => props.client)
-const { add, undoImport } = useBookChanges(() => props.client)
+const { data } = useQuery(() => candidatesOptions({ path: { client: props.client } }))
+const add = useMutation(addPhrasesMutation())
+const undoImport = useMutation(undoImportMutation())
 const undo = useUndo()
 const typed = ref('')
 const list = computed(() => {
@@ -18,9 +20,13 @@ const list = computed(() => {
 })
 
 async function take() {
-  const report = await add.mutateAsync(list.value).catch(() => null)
+  const report = await add
+    .mutateAsync({ path: { client: props.client }, body: { phrases: list.value } })
+    .catch(() => null)
   if (!report) return
-  undo.offer(`${plural(report.added, 'phrase')} added`, () => undoImport.mutateAsync(report.import_id))
+  undo.offer(`${plural(report.added, 'phrase')} added`, () =>
+    undoImport.mutateAsync({ path: { client: props.client, import: report.import_id } }),
+  )
   emit('done')
 }
 </script>
@@ -40,7 +46,7 @@ async function take() {
       </button>
       <button class="link" type="button" @click="emit('done')">Cancel</button>
     </div>
-    <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
+    <NoticeLine :fault="add.error.value" />
     <p v-if="data && !data.length" class="soft">No more suggestions. Add services and places to get some.</p>
     <p class="soft words">
       {{ list.slice(0, 120).join(' · ') }}<template v-if="list.length > 120"> …</template>

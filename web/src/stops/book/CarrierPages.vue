@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import type { CarrierPage } from '@/api/client'
-import { usePages } from '@/api/pages'
+import { useMutation } from '@tanstack/vue-query'
+import { addPageMutation, removePageMutation } from '@/api/calls'
+import type { CarrierPage } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { count } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
@@ -12,7 +14,8 @@ const props = defineProps<{
   addressOf: (id: number) => string
 }>()
 const shown = defineModel<string>({ required: true })
-const { add, remove } = usePages(() => props.client)
+const add = useMutation(addPageMutation())
+const remove = useMutation(removePageMutation())
 const undo = useUndo()
 
 /** Puts a page that is to be made among the client's pages: it gets targets of its own. */
@@ -21,8 +24,11 @@ async function plan(p: CarrierPage) {
     p.kind === 'area'
       ? { kind: 'area' as const, place: p.carrier }
       : { kind: 'service' as const, service: p.carrier }
-  const page = await add.mutateAsync(body).catch(() => null)
-  if (page) undo.offer(`${p.carrier} added to the pages`, () => remove.mutateAsync(page.id))
+  const page = await add.mutateAsync({ path: { client: props.client }, body }).catch(() => null)
+  if (page)
+    undo.offer(`${p.carrier} added to the pages`, () =>
+      remove.mutateAsync({ path: { client: props.client, page: page.id } }),
+    )
 }
 </script>
 
@@ -63,7 +69,7 @@ async function plan(p: CarrierPage) {
         >
       </li>
     </ul>
-    <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
+    <NoticeLine :fault="add.error.value" />
   </section>
 </template>
 

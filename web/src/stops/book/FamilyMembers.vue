@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BookPhrase, BookRow, Ground } from '@/api/client'
+import type { BookPhrase, BookRow, Ground } from '@/api/types'
 import { figure } from '@/parts/format'
 import { alsoSum, areas, gainOf, mapPack, notCounted, sum, worth } from './family'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Ground } from '@/api/client'
+import type { Ground } from '@/api/types'
 import EditFault from '@/parts/EditFault.vue'
 import PlaceRows from '../ground/PlaceRows.vue'
 import ServiceRows from '../ground/ServiceRows.vue'

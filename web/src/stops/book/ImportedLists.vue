@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { useBookChanges } from '@/api/book'
-import type { Book } from '@/api/client'
+import { useMutation } from '@tanstack/vue-query'
+import { undoImportMutation } from '@/api/calls'
+import type { Book } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { count, moment, plural } from '@/parts/format'
 
 /** The lists that were imported; the last one can be undone. */
-const props = defineProps<{ client: number; imports: Book['imports'] }>()
-const { undoImport } = useBookChanges(() => props.client)
+defineProps<{ client: number; imports: Book['imports'] }>()
+const undoImport = useMutation(undoImportMutation())
 
 function came(i: Book['imports'][number]): string {
   const parts = [`${count(i.added)} added`]
@@ -28,13 +30,13 @@ function came(i: Book['imports'][number]): string {
           class="link"
           type="button"
           :disabled="undoImport.isPending.value"
-          @click="undoImport.mutate(i.id)"
+          @click="undoImport.mutate({ path: { client: client, import: i.id } })"
         >
           Undo import
         </button>
       </li>
     </ul>
-    <p v-if="undoImport.error.value" class="mistake" role="alert">{{ undoImport.error.value.message }}</p>
+    <NoticeLine :fault="undoImport.error.value" />
   </section>
 </template>
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { importListMutation, previewListMutation, undoImportMutation } from '@/api/calls'
+import type { ColumnRole, Layout, SearchArea } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { useBookChanges, type SearchArea } from '@/api/book'
-import type { ColumnRole, Layout } from '@/api/client'
 import { count, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
@@ -10,7 +12,9 @@ import { useUndo } from '@/parts/undo'
 const props = defineProps<{ client: number; file: File }>()
 /* An undo may end when another list was chosen: it is told which one is done. */
 const emit = defineEmits<{ done: [file: File] }>()
-const { preview, importList, undoImport } = useBookChanges(() => props.client)
+const preview = useMutation(previewListMutation())
+const importList = useMutation(importListMutation())
+const undoImport = useMutation(undoImportMutation())
 const undo = useUndo()
 const layout = ref<Layout>({ heading: false, roles: [] })
 /* The site whose found-for list it is, empty for phrases for the book. */
@@ -20,7 +24,7 @@ watch(
   () => props.file,
   async (file) => {
     importList.reset()
-    const p = await preview.mutateAsync(file).catch(() => null)
+    const p = await preview.mutateAsync({ path: { client: props.client }, body: { file } }).catch(() => null)
     if (!p || file !== props.file) return // another one was chosen meanwhile
     layout.value = { heading: p.layout.heading, roles: [...p.layout.roles] }
     site.value = p.site
@@ -51,12 +55,20 @@ const areas: { area: SearchArea; says: string }[] = [
 async function run() {
   const file = props.file
   const report = await importList
-    .mutateAsync({ file, layout: layout.value, site: site.value, area: asksArea.value ? area.value : '' })
+    .mutateAsync({
+      path: { client: props.client },
+      body: {
+        file,
+        layout: JSON.stringify(layout.value),
+        site: site.value,
+        area: (asksArea.value && area.value) || undefined,
+      },
+    })
     .catch(() => null)
   if (!report?.import_id) return
   const says = site.value ? `List of ${site.value} imported` : `${plural(report.added, 'phrase')} added`
   undo.offer(says, async () => {
-    await undoImport.mutateAsync(report.import_id)
+    await undoImport.mutateAsync({ path: { client: props.client, import: report.import_id } })
     emit('done', file)
   })
 }
@@ -64,7 +76,7 @@ async function run() {
 
 <template>
   <section class="list" aria-label="Import a list">
-    <p v-if="preview.error.value" class="mistake" role="alert">{{ preview.error.value.message }}</p>
+    <NoticeLine v-if="preview.error.value" :fault="preview.error.value" />
     <p v-else-if="preview.isPending.value" class="soft">Reading {{ file.name }}…</p>
     <template v-else-if="importList.data.value">
       <p role="status" data-report>
@@ -138,7 +150,7 @@ async function run() {
         <button class="link" type="button" @click="emit('done', file)">Cancel</button>
       </div>
     </template>
-    <p v-if="importList.error.value" class="mistake" role="alert">{{ importList.error.value.message }}</p>
+    <NoticeLine :fault="importList.error.value" />
   </section>
 </template>
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { listsOptions, saveListsMutation } from '@/api/calls'
+import type { Lists } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import { useBookChanges } from '@/api/book'
-import { useLists } from '@/api/queries'
-import type { Lists } from '@/api/client'
 import { lines } from '@/parts/format'
 import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
@@ -10,8 +11,8 @@ import { useUndo } from '@/parts/undo'
 /** The lists of words by which intents are judged, to be edited: an entry a line. */
 const props = defineProps<{ client: number }>()
 const emit = defineEmits<{ done: [] }>()
-const { data, error } = useLists(() => props.client)
-const { saveLists } = useBookChanges(() => props.client)
+const { data, error } = useQuery(() => listsOptions({ path: { client: props.client } }))
+const saveLists = useMutation(saveListsMutation())
 const undo = useUndo()
 
 const kinds: { name: keyof Lists; says: string; tells: string }[] = [
@@ -47,20 +48,25 @@ async function save(to: Lists | null) {
   const sent = { ...texts.value! }
   const was = listsOf(typed.was()!)
   const standard = data.value?.standard
-  const now = await saveLists.mutateAsync({ to, was }).catch(() => null)
+  const now = await saveLists
+    .mutateAsync({ path: { client: props.client }, body: { lists: to ?? undefined, was } })
+    .catch(() => null)
   if (!now) return
   const came = textsOf(now)
   typed.saved(to ? sent : came, came)
   if (!to) texts.value = came
   undo.offer('Lists saved', () =>
-    saveLists.mutateAsync({ to: standard ? null : was, was: listsOf(textsOf(now)) }),
+    saveLists.mutateAsync({
+      path: { client: props.client },
+      body: { lists: standard ? undefined : was, was: listsOf(textsOf(now)) },
+    }),
   )
 }
 </script>
 
 <template>
   <section class="panel" aria-label="Word lists">
-    <p v-if="error" class="mistake">{{ error.message }}</p>
+    <NoticeLine :fault="error" />
     <div class="acts">
       <button
         class="press main"
@@ -75,7 +81,7 @@ async function save(to: Lists | null) {
       </button>
       <button class="link" type="button" @click="emit('done')">Close</button>
       <span class="soft">One entry per line; an entry can have several words.</span>
-      <p v-if="saveLists.error.value" class="mistake" role="alert">{{ saveLists.error.value.message }}</p>
+      <NoticeLine :fault="saveLists.error.value" />
     </div>
     <div v-if="texts" class="lists">
       <label v-for="k in kinds" :key="k.name">

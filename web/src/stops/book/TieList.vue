@@ -1,14 +1,16 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { tieWordsMutation } from '@/api/calls'
+import type { Book } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import { useBookChanges } from '@/api/book'
-import type { Book } from '@/api/client'
 import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import { saying } from './words'
 
 /** Words that mean the same: those made by themselves, those proposed, and one's own. */
 const props = defineProps<{ client: number; book: Book }>()
-const { tie } = useBookChanges(() => props.client)
+const tie = useMutation(tieWordsMutation())
 const undo = useUndo()
 const own = ref({ word: '', means: '' })
 
@@ -17,10 +19,13 @@ const proposed = computed(() => props.book.likely.filter((t) => !t.made))
 
 type Tie = { word: string; means: string }
 async function say(ties: Tie[], sentence: string) {
-  const book = await tie.mutateAsync(ties).catch(() => null)
+  const book = await tie.mutateAsync({ path: { client: props.client }, body: { ties } }).catch(() => null)
   if (!book) return false
   undo.offer(saying(sentence, book.changed), () =>
-    tie.mutateAsync(ties.map((t) => ({ word: t.word, means: '' }))),
+    tie.mutateAsync({
+      path: { client: props.client },
+      body: { ties: ties.map((t) => ({ word: t.word, means: '' })) },
+    }),
   )
   return true
 }
@@ -89,7 +94,7 @@ async function tieUp() {
       />
       <button class="press" type="submit" :disabled="!own.word || !own.means">Tie</button>
     </form>
-    <p v-if="tie.error.value" class="mistake" role="alert">{{ tie.error.value.message }}</p>
+    <NoticeLine :fault="tie.error.value" />
   </section>
 </template>
 

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { useBookChanges, type SearchArea } from '@/api/book'
+import { useMutation } from '@tanstack/vue-query'
+import { setAreaMutation } from '@/api/calls'
+import type { SearchArea } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { plural } from '@/parts/format'
 
 /** Searches of which it is not known where they were counted: said once for all of them. */
-const props = defineProps<{ client: number; phrases: number }>()
-const { setArea } = useBookChanges(() => props.client)
+defineProps<{ client: number; phrases: number }>()
+const setArea = useMutation(setAreaMutation())
 const choices: { area: SearchArea; says: string }[] = [
   { area: 'town', says: 'the town' },
   { area: 'state', says: 'the state' },
@@ -22,12 +25,12 @@ const choices: { area: SearchArea; says: string }[] = [
         class="link"
         type="button"
         :disabled="setArea.isPending.value"
-        @click="setArea.mutate({ area: c.area })"
+        @click="setArea.mutate({ path: { client: client }, body: { area: c.area } })"
       >
         {{ c.says }}
       </button>
     </template>
-    <span v-if="setArea.error.value" class="mistake" role="alert">{{ setArea.error.value.message }}</span>
+    <NoticeLine :fault="setArea.error.value" />
   </p>
 </template>
 

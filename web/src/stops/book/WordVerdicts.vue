@@ -1,18 +1,24 @@
 <script setup lang="ts">
-import { useBookChanges, type Verdict } from '@/api/book'
-import type { Book } from '@/api/client'
+import { useMutation } from '@tanstack/vue-query'
+import { judgeWordMutation } from '@/api/calls'
+import type { Book, Verdict } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useUndo } from '@/parts/undo'
 import { saying, told, verdicts } from './words'
 
 /** What was said of words, and the words by which families were set aside as businesses. */
 const props = defineProps<{ client: number; book: Book }>()
-const { judge } = useBookChanges(() => props.client)
+const judge = useMutation(judgeWordMutation())
 const undo = useUndo()
 
 async function say(word: string, verdict: Verdict, before: Verdict) {
-  const book = await judge.mutateAsync({ word, verdict }).catch(() => null)
+  const book = await judge
+    .mutateAsync({ path: { client: props.client }, body: { word, verdict } })
+    .catch(() => null)
   if (book)
-    undo.offer(saying(told(word, verdict), book.changed), () => judge.mutateAsync({ word, verdict: before }))
+    undo.offer(saying(told(word, verdict), book.changed), () =>
+      judge.mutateAsync({ path: { client: props.client }, body: { word, verdict: before } }),
+    )
 }
 const saysOf = (v: Verdict) => verdicts.find((x) => x.verdict === v)?.says ?? 'our service'
 const judgedAlready = (word: string) => props.book.verdicts.some((v) => v.word === word)
@@ -56,7 +62,7 @@ const judgedAlready = (word: string) => props.book.verdicts.some((v) => v.word =
         </li>
       </ul>
     </template>
-    <p v-if="judge.error.value" class="mistake" role="alert">{{ judge.error.value.message }}</p>
+    <NoticeLine :fault="judge.error.value" />
   </section>
 </template>
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { judgeWordMutation } from '@/api/calls'
+import type { Book, Verdict } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { useBookChanges, type Verdict } from '@/api/book'
-import type { Book } from '@/api/client'
 import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import { gainOf } from './family'
@@ -11,7 +13,7 @@ import { saying, told, verdicts } from './words'
 /** Words that nothing is known of: judged by keys 1 to 5, from row to row. */
 const props = defineProps<{ client: number; words: Book['unfamiliar'] }>()
 const emit = defineEmits<{ show: [word: string] }>()
-const { judge } = useBookChanges(() => props.client)
+const judge = useMutation(judgeWordMutation())
 const undo = useUndo()
 
 const list = ref<HTMLElement>()
@@ -25,9 +27,13 @@ async function go(to: number) {
 
 async function say(word: string, verdict: Verdict) {
   if (judge.isPending.value) return
-  const book = await judge.mutateAsync({ word, verdict }).catch(() => null)
+  const book = await judge
+    .mutateAsync({ path: { client: props.client }, body: { word, verdict } })
+    .catch(() => null)
   if (!book) return
-  undo.offer(saying(told(word, verdict), book.changed), () => judge.mutateAsync({ word, verdict: '' }))
+  undo.offer(saying(told(word, verdict), book.changed), () =>
+    judge.mutateAsync({ path: { client: props.client }, body: { word, verdict: '' } }),
+  )
   await go(at.value) // the next word has come to this row
 }
 
@@ -97,7 +103,7 @@ onMounted(() => route.hash === '#words' && void go(0))
         </li>
       </ol>
     </template>
-    <p v-if="judge.error.value" class="mistake" role="alert">{{ judge.error.value.message }}</p>
+    <NoticeLine :fault="judge.error.value" />
   </section>
 </template>
 

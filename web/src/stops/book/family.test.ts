@@ -1,5 +1,5 @@
+import type { BookRow, Ground } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { BookRow, Ground } from '@/api/client'
 import { byChoice, byPlace, mapPack, sum, why, worth } from './family'
 import { countIn, emptyFilter, shown } from './filter'
 

@@ -1,4 +1,4 @@
-import type { BookPhrase, BookRow, FamilyChoice, Ground } from '@/api/client'
+import type { BookPhrase, BookRow, FamilyChoice, Ground } from '@/api/types'
 import { count, figure, plural } from '@/parts/format'
 
 /** Why a family is where it is: the words that decided, or what the user said. */

@@ -1,4 +1,4 @@
-import type { BookRow } from '@/api/client'
+import type { BookRow } from '@/api/types'
 import { words } from '@/parts/format'
 
 /** What of the book is shown. */

@@ -1,7 +1,13 @@
+import { useMutation } from '@tanstack/vue-query'
+import {
+  askDemandMutation,
+  chooseFamiliesMutation,
+  placePhrasesMutation,
+  saveGroundMutation,
+  undoImportMutation,
+} from '@/api/calls'
+import type { BookPhrase, BookRow, FamilyChoice, Ground, Id } from '@/api/types'
 import { computed, ref } from 'vue'
-import { useBookChanges } from '@/api/book'
-import { useChanges } from '@/api/changes'
-import type { BookPhrase, BookRow, FamilyChoice, Ground, Id } from '@/api/client'
 import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import { toBusiness, toForm } from '../ground/business'
@@ -9,8 +15,11 @@ import { byChoice, byPlace } from './family'
 
 /** What can be done with the families of a book; each change can be undone as one. */
 export function useBookActions(client: Id, ground: () => Ground, families: () => BookRow[]) {
-  const { choose, place, ask, undoImport } = useBookChanges(client)
-  const { saveGround } = useChanges(client)
+  const choose = useMutation(chooseFamiliesMutation())
+  const place = useMutation(placePhrasesMutation())
+  const ask = useMutation(askDemandMutation())
+  const undoImport = useMutation(undoImportMutation())
+  const saveGround = useMutation(saveGroundMutation())
   const undo = useUndo()
 
   const picked = ref(new Set<string>())
@@ -36,13 +45,16 @@ export function useBookActions(client: Id, ground: () => Ground, families: () =>
   async function say(rows: string[], state: FamilyChoice['state'], why = '') {
     const keys = withAlso(rows)
     const before = byChoice(keys, families())
-    const ok = await choose.mutateAsync({ keys, state, reason: why, lead: '' }).catch(() => null)
+    const ok = await choose
+      .mutateAsync({ path: { client: client() }, body: { keys, state, reason: why, lead: '' } })
+      .catch(() => null)
     if (!ok) return
     clear()
     reason.value = ''
     const done = { kept: 'kept', aside: 'dismissed', '': 'left to the rule' }[state]
     undo.offer(`${plural(keys.length, 'family', 'families')} ${done}`, async () => {
-      for (const group of before) await choose.mutateAsync({ ...group, lead: '' })
+      for (const group of before)
+        await choose.mutateAsync({ path: { client: client() }, body: { ...group, lead: '' } })
     })
   }
 
@@ -52,17 +64,25 @@ export function useBookActions(client: Id, ground: () => Ground, families: () =>
     if (!had) return
     const choice = { keys: [key], state: had.choice.state, reason: had.choice.reason }
     const before = had.choice.lead || had.members[0]!.text
-    const ok = await choose.mutateAsync({ ...choice, lead: text }).catch(() => null)
-    if (ok) undo.offer(`“${text}” is the lead`, () => choose.mutateAsync({ ...choice, lead: before }))
+    const ok = await choose
+      .mutateAsync({ path: { client: client() }, body: { ...choice, lead: text } })
+      .catch(() => null)
+    if (ok)
+      undo.offer(`“${text}” is the lead`, () =>
+        choose.mutateAsync({ path: { client: client() }, body: { ...choice, lead: before } }),
+      )
   }
 
   /** Puts phrases in another family; undone by putting each where it was. */
   async function put(phrases: BookPhrase[], where: string, says: string) {
-    const ok = await place.mutateAsync({ phrases: phrases.map((p) => p.text), with: where }).catch(() => null)
+    const ok = await place
+      .mutateAsync({ path: { client: client() }, body: { phrases: phrases.map((p) => p.text), with: where } })
+      .catch(() => null)
     if (!ok) return
     clear()
     undo.offer(says, async () => {
-      for (const group of byPlace(phrases)) await place.mutateAsync(group)
+      for (const group of byPlace(phrases))
+        await place.mutateAsync({ path: { client: client() }, body: group })
     })
   }
 
@@ -80,24 +100,26 @@ export function useBookActions(client: Id, ground: () => Ground, families: () =>
     const list = chosen()
     const phrases = [...new Set([...before.phrases, ...list.flatMap((f) => f.members.map((m) => m.text))])]
     const now = { ...before, phrases }
-    const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
+    const ok = await saveGround
+      .mutateAsync({ path: { client: client() }, body: { ...now, was: before } })
+      .catch(() => null)
     if (!ok) return
     clear()
     undo.offer(`${plural(list.length, 'family', 'families')} used on the home page`, () =>
-      saveGround.mutateAsync({ to: before, was: now }),
+      saveGround.mutateAsync({ path: { client: client() }, body: { ...before, was: now } }),
     )
   }
 
   async function askDemand() {
-    const report = await ask.mutateAsync().catch(() => null)
+    const report = await ask.mutateAsync({ path: { client: client() } }).catch(() => null)
     if (report?.import_id)
       undo.offer(`Search volumes of ${plural(report.added + report.joined, 'phrase')} added`, () =>
-        undoImport.mutateAsync(report.import_id),
+        undoImport.mutateAsync({ path: { client: client(), import: report.import_id } }),
       )
   }
 
   const mistakes = computed(() =>
-    [saveGround, ask, choose, place].flatMap((m) => (m.error.value ? [m.error.value.message] : [])),
+    [saveGround, ask, choose, place].flatMap((m) => (m.error.value ? [m.error.value.detail] : [])),
   )
   const asking = computed(() => ask.isPending.value)
   return { picked, pick, reason, say, lead, put, merge, writeFor, askDemand, asking, mistakes }

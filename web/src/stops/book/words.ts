@@ -1,5 +1,4 @@
-import type { Book } from '@/api/client'
-import type { Verdict } from '@/api/book'
+import type { Book, Verdict } from '@/api/types'
 import { plural } from '@/parts/format'
 
 /** The verdicts on a word, by the keys that say them. */

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { keepDraftMutation, proofMutation } from '@/api/calls'
+import type { ProofInputBody, Ground, Proof } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useDebounceFn, useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import type { Ground, Proof } from '@/api/client'
-import { useDraftChanges, useProof, type DraftOf } from '@/api/drafts'
 import { useFileDrop } from '@/parts/fileDrop'
 import { dropped } from '@/parts/dropped'
 import { count, plural } from '@/parts/format'
@@ -18,15 +20,22 @@ import WantedList from './WantedList.vue'
 const props = defineProps<{ client: number; ground: Ground }>()
 const route = useRoute()
 const page = computed(() => String(route.query.page ?? '') || pageKey(props.ground.pages[0]?.id ?? 0))
-const proof = useProof(() => props.client)
-const { keep } = useDraftChanges(() => props.client)
+const proof = useMutation(proofMutation())
+const keep = useMutation(keepDraftMutation())
 
 /* What is typed stays in this browser, for each page by itself, also when the tab is closed. */
 const drafts = useLocalStorage<Record<string, string>>(`drafts of ${props.client}`, {})
 const text = ref(drafts.value[page.value] ?? '')
 const report = ref<Proof | null>(null)
-const file = ref<DraftOf | null>(null) // what was measured, if it was no text
+const file = ref<ProofInputBody | null>(null) // what was measured, if it was no text
 const picker = ref<HTMLInputElement>()
+
+/** A draft, text or file, as it is asked about for the page at hand. */
+const asked = (body: ProofInputBody) => ({
+  path: { client: props.client },
+  query: { page: page.value },
+  body,
+})
 
 const measure = useDebounceFn(async () => {
   const typed = text.value
@@ -35,7 +44,7 @@ const measure = useDebounceFn(async () => {
     proof.reset()
     return
   }
-  const seen = await proof.mutateAsync({ page: page.value, text: typed }).catch(() => null)
+  const seen = await proof.mutateAsync(asked({ text: typed })).catch(() => null)
   if (seen && typed === text.value && seen.page === page.value) report.value = seen
 }, 250)
 watch(text, (typed) => {
@@ -63,8 +72,8 @@ async function take(list: { file: File }[]) {
   let binary = ''
   for (let i = 0; i < bytes.length; i += 0x8000)
     binary += String.fromCharCode(...bytes.subarray(i, i + 0x8000))
-  const draft = { page: page.value, name: first.name, file: btoa(binary) }
-  const seen = await proof.mutateAsync(draft).catch(() => null)
+  const draft = { name: first.name, file: btoa(binary) }
+  const seen = await proof.mutateAsync(asked(draft)).catch(() => null)
   if (seen) {
     report.value = seen
     file.value = draft
@@ -72,7 +81,7 @@ async function take(list: { file: File }[]) {
 }
 
 /** Keeps what was measured as a version of the page. */
-const keepIt = () => keep.mutate(file.value ?? { page: page.value, text: text.value })
+const keepIt = () => keep.mutate(asked(file.value ?? { text: text.value }))
 const { over, on } = useFileDrop<string>(async (data) => await take(await dropped(data)))
 useCommands([
   { key: '', says: 'Open the file of a draft', run: () => picker.value?.click() },
@@ -121,8 +130,8 @@ async function pick() {
         @change="pick"
       />
     </div>
-    <p v-if="proof.error.value" class="mistake said" role="alert">{{ proof.error.value.message }}</p>
-    <p v-if="keep.error.value" class="mistake said" role="alert">{{ keep.error.value.message }}</p>
+    <NoticeLine :fault="proof.error.value" class="said" />
+    <NoticeLine :fault="keep.error.value" class="said" />
     <div class="two">
       <textarea
         v-model="text"

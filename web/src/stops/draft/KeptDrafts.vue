@@ -1,33 +1,42 @@
 <script setup lang="ts">
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import { draftOptions, draftsOptions, removeDraftMutation, restoreDraftMutation } from '@/api/calls'
+import type { Draft } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Draft } from '@/api/client'
-import { draftOf, useDraftChanges, useDrafts } from '@/api/drafts'
 import { moment, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
 /** The drafts that were kept as versions of a page. The newest is a column of the page's sheet. */
 const props = defineProps<{ client: number; page: string }>()
 const emit = defineEmits<{ open: [text: string] }>()
-const { data: drafts } = useDrafts(
-  () => props.client,
-  () => props.page,
-)
-const { remove, restore } = useDraftChanges(() => props.client)
+const { data: drafts } = useQuery(() => ({
+  ...draftsOptions({ path: { client: props.client }, query: { page: props.page } }),
+  enabled: props.page !== '',
+}))
+const remove = useMutation(removeDraftMutation())
+const restore = useMutation(restoreDraftMutation())
 const undo = useUndo()
+const cache = useQueryClient()
 
 /* A page that is not made yet has no sheet. */
 const sheet = computed(() => Number(props.page.match(/^p(\d+)$/)?.[1] ?? 0))
 
 async function open(d: Draft) {
-  const kept = await draftOf(props.client, d.id).catch(() => null)
+  const kept = await cache
+    .fetchQuery(draftOptions({ path: { client: props.client, draft: d.id } }))
+    .catch(() => null)
   if (kept) emit('open', kept.text ?? '')
 }
 async function drop(d: Draft) {
-  const ok = await remove.mutateAsync(d.id).then(
+  const ok = await remove.mutateAsync({ path: { client: props.client, draft: d.id } }).then(
     () => true,
     () => false,
   )
-  if (ok) undo.offer('Removed the draft', () => restore.mutateAsync(d.id))
+  if (ok)
+    undo.offer('Removed the draft', () =>
+      restore.mutateAsync({ path: { client: props.client, draft: d.id } }),
+    )
 }
 </script>
 
@@ -39,7 +48,7 @@ async function drop(d: Draft) {
         >See on the sheet</router-link
       >
     </h2>
-    <p v-if="remove.error.value" class="mistake" role="alert">{{ remove.error.value.message }}</p>
+    <NoticeLine :fault="remove.error.value" />
     <div v-for="d in drafts" :key="d.id" class="line" :data-draft="d.id">
       <span class="soft">{{ moment(d.taken_at) }}</span>
       <span class="num">{{ plural(d.words, 'word') }}</span>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Proof } from '@/api/client'
+import type { Proof } from '@/api/types'
 import { count } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 

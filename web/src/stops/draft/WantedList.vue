@@ -1,20 +1,22 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { outlineOptions } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import { useOutline } from '@/api/plan'
 import { count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** What the page should have, before a word of its draft is typed: its sections, their words, and what goes into them. */
 const props = defineProps<{ client: number; page: string }>()
-const { data: outline, error } = useOutline(
-  () => props.client,
-  () => props.page,
-)
+const { data: outline, error } = useQuery(() => ({
+  ...outlineOptions({ path: { client: props.client }, query: { page: props.page } }),
+  enabled: props.page !== '',
+}))
 const sections = computed(() => (outline.value?.sections ?? []).filter((s) => !s.dropped))
 </script>
 
 <template>
-  <p v-if="error" class="mistake">{{ error.message }}</p>
+  <NoticeLine v-if="error" :fault="error" />
   <section v-else-if="outline" data-wanted>
     <h2>What is wanted here</h2>
     <p class="soft">

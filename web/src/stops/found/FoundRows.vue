@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { Found, FoundPhrase } from '@/api/types'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, ref } from 'vue'
-import type { Found, FoundPhrase } from '@/api/client'
 import { figure } from '@/parts/format'
 
 /** The phrases with the position of each site; only the rows in sight are drawn. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { addPhrasesMutation, askDemandMutation, foundOptions, undoImportMutation } from '@/api/calls'
+import type { FoundPhrase, Ground } from '@/api/types'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { useBookChanges } from '@/api/book'
-import type { FoundPhrase, Ground } from '@/api/client'
-import { useFound } from '@/api/queries'
 import { count, plural, words as wordsOf } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import ListLeaf from '../ground/ListLeaf.vue'
@@ -12,8 +12,13 @@ import SiteRows from './SiteRows.vue'
 
 /** What the client's site and its rivals' are found for: the ground's third leaf. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data: found, error } = useFound(() => props.client)
-const { add, ask, undoImport } = useBookChanges(() => props.client)
+const { data: found, error } = useQuery(() => ({
+  ...foundOptions({ path: { client: props.client } }),
+  shallow: true,
+}))
+const add = useMutation(addPhrasesMutation())
+const ask = useMutation(askDemandMutation())
+const undoImport = useMutation(undoImportMutation())
 const undo = useUndo()
 
 const intent = ref('hire')
@@ -40,18 +45,20 @@ const rows = computed(() => {
 const missing = computed(() => rows.value.filter((r) => !r.in_book))
 
 async function take(phrases: string[]) {
-  const report = await add.mutateAsync(phrases).catch(() => null)
+  const report = await add
+    .mutateAsync({ path: { client: props.client }, body: { phrases } })
+    .catch(() => null)
   if (report?.import_id)
     undo.offer(`${plural(report.added, 'phrase')} added to the book`, () =>
-      undoImport.mutateAsync(report.import_id),
+      undoImport.mutateAsync({ path: { client: props.client, import: report.import_id } }),
     )
 }
 
 async function askSource() {
-  const report = await ask.mutateAsync().catch(() => null)
+  const report = await ask.mutateAsync({ path: { client: props.client } }).catch(() => null)
   if (report?.import_id)
     undo.offer(`${plural(report.found, 'phrase')} that sites are found for imported`, () =>
-      undoImport.mutateAsync(report.import_id),
+      undoImport.mutateAsync({ path: { client: props.client, import: report.import_id } }),
     )
 }
 </script>
@@ -65,10 +72,10 @@ async function askSource() {
     </template>
     <p
       v-for="e in [ask.error.value, add.error.value, error].filter(Boolean)"
-      :key="e!.message"
+      :key="e!.detail"
       class="mistake said"
     >
-      {{ e!.message }}
+      {{ e!.detail }}
     </p>
     <p v-if="!found && !error" class="soft said">Loading…</p>
     <template v-else-if="found">

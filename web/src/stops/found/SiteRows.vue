@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Found } from '@/api/client'
+import type { Found } from '@/api/types'
 import { count, moment, plural } from '@/parts/format'
 
 /** A line for each site: what its list comes to. */

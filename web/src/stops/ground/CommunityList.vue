@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { communitiesOptions } from '@/api/calls'
 import { computed } from 'vue'
-import { useCommunities } from '@/api/queries'
 import { count } from '@/parts/format'
 import type { PlaceRow } from './business'
 
@@ -8,7 +9,7 @@ import type { PlaceRow } from './business'
 const props = defineProps<{ client: number }>()
 const rows = defineModel<PlaceRow[]>({ required: true })
 const emit = defineEmits<{ added: [] }>()
-const { data } = useCommunities(() => props.client)
+const { data } = useQuery(() => communitiesOptions({ path: { client: props.client } }))
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 const left = computed(() =>

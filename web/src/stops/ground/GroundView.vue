@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { deleteClientMutation, measureMutation } from '@/api/calls'
+import { useBusy } from '@/api/progress'
+import type { Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Ground } from '@/api/client'
-import { useChanges, useClients } from '@/api/changes'
-import { useBusy } from '@/api/queries'
 import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
 import BusinessForm from './BusinessForm.vue'
@@ -15,8 +17,8 @@ import { useBusinessForm } from './useBusinessForm'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
-const { measure } = useChanges(() => props.client)
-const { remove } = useClients()
+const measure = useMutation(measureMutation())
+const remove = useMutation(deleteClientMutation())
 const busy = useBusy(() => props.client)
 
 const { form, save, again, error } = useBusinessForm(
@@ -27,12 +29,12 @@ const deleting = ref(false)
 
 async function measureNow() {
   await save()
-  const run = await measure.mutateAsync().catch(() => null)
+  const run = await measure.mutateAsync({ path: { client: props.client } }).catch(() => null)
   if (run) await router.push({ name: 'sheet', params: { client: props.client, page: props.page } })
 }
 
 async function deleteClient() {
-  await remove.mutateAsync(props.client)
+  await remove.mutateAsync({ path: { client: props.client } })
   await router.push('/')
 }
 </script>
@@ -44,7 +46,7 @@ async function deleteClient() {
       <GroundLeaves :client="client" />
       <span class="soft">Fields are saved when you leave them.</span>
       <EditFault :fault="error" :again="again" />
-      <p v-if="measure.error.value" class="mistake" role="alert">{{ measure.error.value.message }}</p>
+      <NoticeLine :fault="measure.error.value" />
       <button
         class="press main"
         type="button"

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { newClientMutation } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useClients } from '@/api/changes'
 import AppHeader from '@/parts/AppHeader.vue'
 import { emptyForm, toBusiness } from './business'
 import BusinessForm from './BusinessForm.vue'
@@ -10,10 +12,10 @@ defineEmits<{ help: []; find: [] }>()
 
 const router = useRouter()
 const form = ref(emptyForm())
-const { add } = useClients()
+const add = useMutation(newClientMutation())
 
 async function save() {
-  const ground = await add.mutateAsync(toBusiness(form.value)).catch(() => null)
+  const ground = await add.mutateAsync({ body: toBusiness(form.value) }).catch(() => null)
   if (ground) await router.push({ name: 'lineup', params: { client: ground.id } })
 }
 </script>
@@ -25,7 +27,7 @@ async function save() {
       <div class="title">
         <h1>New client</h1>
         <span class="soft">A name or an address is enough to start.</span>
-        <p v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</p>
+        <NoticeLine :fault="add.error.value" />
         <router-link class="back" to="/">All clients</router-link>
         <button class="press main" type="submit" :disabled="add.isPending.value">Save and find rivals</button>
       </div>

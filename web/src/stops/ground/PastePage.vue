@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { pasteMutation, removeReadingMutation } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
-import { useChanges } from '@/api/changes'
 import { useUndo } from '@/parts/undo'
 
 /** A page that cannot be reached is pasted: its HTML, or its plain text. */
@@ -9,17 +11,23 @@ const props = withDefaults(
   { entry: 0 },
 )
 const emit = defineEmits<{ closed: [] }>()
-const { paste, removeReadings } = useChanges(() => props.client)
+const paste = useMutation(pasteMutation())
+const removeReading = useMutation(removeReadingMutation())
 const undo = useUndo()
 const open = ref(props.started)
 const html = ref('')
 
 async function run() {
   const filed = await paste
-    .mutateAsync({ page: props.page, entry: props.entry, html: html.value })
+    .mutateAsync({
+      path: { client: props.client, page: props.page },
+      body: { entry: props.entry, html: html.value },
+    })
     .catch(() => null)
   if (!filed) return
-  undo.offer('Page pasted', () => removeReadings.mutateAsync([filed.reading_id]))
+  undo.offer('Page pasted', () =>
+    removeReading.mutateAsync({ path: { client: props.client, reading: filed.reading_id } }),
+  )
   html.value = ''
   close()
 }
@@ -38,7 +46,7 @@ function close() {
         >The page’s HTML or text
         <textarea v-model="html" class="field mono" name="html" rows="5"></textarea>
       </label>
-      <p v-if="paste.error.value" class="mistake" role="alert">{{ paste.error.value.message }}</p>
+      <NoticeLine :fault="paste.error.value" />
       <div class="buttons">
         <button class="press" type="submit" :disabled="paste.isPending.value">Measure</button>
         <button class="link" type="button" @click="close">Cancel</button>

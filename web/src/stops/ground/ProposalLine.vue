@@ -1,25 +1,27 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { proposalOptions, saveGroundMutation } from '@/api/calls'
+import type { Business, Ground } from '@/api/types'
 import { computed } from 'vue'
-import { useChanges } from '@/api/changes'
-import type { Business, Ground } from '@/api/client'
-import { useProposal } from '@/api/queries'
 import { useUndo } from '@/parts/undo'
 import { proposed, toBusiness, toForm, withProposed } from './business'
 
 /** What the home page says of the business and nobody has entered yet: one click enters it. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data } = useProposal(() => props.client)
-const { saveGround } = useChanges(() => props.client)
+const { data } = useQuery(() => proposalOptions({ path: { client: props.client } }))
+const saveGround = useMutation(saveGroundMutation())
 const undo = useUndo()
 const list = computed(() => (data.value ? proposed(data.value) : []))
 
 async function use(fields: typeof list.value) {
   const before: Business = toBusiness(toForm(props.ground))
   const now = fields.reduce((b, f) => withProposed(b, f.field, f.says), before)
-  const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
+  const ok = await saveGround
+    .mutateAsync({ path: { client: props.client }, body: { ...now, was: before } })
+    .catch(() => null)
   if (ok)
     undo.offer(`Saved: ${fields.map((f) => f.says).join(', ')}`, () =>
-      saveGround.mutateAsync({ to: before, was: now }),
+      saveGround.mutateAsync({ path: { client: props.client }, body: { ...before, was: now } }),
     )
 }
 </script>
@@ -42,7 +44,7 @@ async function use(fields: typeof list.value) {
       {{ list.length === 1 ? 'Use it' : 'Use all' }}
     </button>
     <span v-if="saveGround.error.value" class="mistake" role="alert">{{
-      saveGround.error.value.message
+      saveGround.error.value.detail
     }}</span>
   </aside>
 </template>

@@ -1,5 +1,5 @@
+import type { Business } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Business } from '@/api/client'
 import {
   emptyForm,
   placeOf,

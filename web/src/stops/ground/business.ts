@@ -1,4 +1,4 @@
-import type { Business, Proposal } from '@/api/client'
+import type { Business, Proposal } from '@/api/types'
 import { lines, parts } from '@/parts/format'
 
 /** A business as the form holds it: rows of text, the last one empty for more. */

@@ -1,6 +1,7 @@
+import { useMutation } from '@tanstack/vue-query'
+import { saveGroundMutation } from '@/api/calls'
+import type { Ground } from '@/api/types'
 import { computed, ref } from 'vue'
-import type { Ground } from '@/api/client'
-import { useChanges } from '@/api/changes'
 import { changedElsewhere } from '@/parts/edit'
 import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
@@ -12,7 +13,7 @@ import { fieldNames, toBusiness, toForm, type Form } from './business'
  * typed meanwhile: nothing typed is lost, however slow the answer.
  */
 export function useBusinessForm(client: () => number, ground: () => Ground) {
-  const { saveGround } = useChanges(client)
+  const saveGround = useMutation(saveGroundMutation())
   const undo = useUndo()
   const typed = useTyped<Form>(() => toForm(ground()))
   const form = computed({
@@ -32,15 +33,22 @@ export function useBusinessForm(client: () => number, ground: () => Ground) {
     if (JSON.stringify(now) === JSON.stringify(before)) return
     const fields = typed.typed().map((key) => fieldNames[key])
     refused.value = ''
-    const answer = await saveGround.mutateAsync({ to: now, was: before }).catch((failure) => {
-      if (!changedElsewhere(failure)) return
-      typed.tell()
-      refused.value = written
-    })
+    const answer = await saveGround
+      .mutateAsync({ path: { client: client() }, body: { ...now, was: before } })
+      .catch((failure) => {
+        if (!changedElsewhere(failure)) return
+        typed.tell()
+        refused.value = written
+      })
     if (!answer) return // what was typed stays
     typed.saved(sent, toForm(answer))
     undo.offer(`Saved: ${fields.join(', ')}`, () =>
-      inTurn(() => saveGround.mutateAsync({ to: before, was: toBusiness(toForm(answer)) })),
+      inTurn(() =>
+        saveGround.mutateAsync({
+          path: { client: client() },
+          body: { ...before, was: toBusiness(toForm(answer)) },
+        }),
+      ),
     )
   }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Brief } from '@/api/client'
+import type { Brief } from '@/api/types'
 import { bare, count, day, duration, gain } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
@@ -9,10 +9,7 @@ const props = defineProps<{ brief: Brief; reasons: boolean; efforts: boolean }>(
 /** What a line brings and takes; what takes no time of its own is part of making the page. */
 function brought(line: Brief['sections'][number]['lines'][number]) {
   const unit = props.brief.unit === 'share' ? '%' : ' visits'
-  return [
-    line.gain > 0 && gain(line.gain) + unit,
-    Math.round(line.minutes) > 0 && duration(line.minutes),
-  ]
+  return [line.gain > 0 && gain(line.gain) + unit, Math.round(line.minutes) > 0 && duration(line.minutes)]
     .filter(Boolean)
     .join(' · ')
 }

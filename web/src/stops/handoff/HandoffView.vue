@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { briefOptions } from '@/api/calls'
+import type { Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
-import type { Ground } from '@/api/client'
-import { useBrief } from '@/api/queries'
 import { useCommands } from '@/parts/keys'
 import BriefPaper from './BriefPaper.vue'
 
@@ -10,10 +12,7 @@ const {
   data: brief,
   error,
   isPending,
-} = useBrief(
-  () => props.client,
-  () => props.page,
-)
+} = useQuery(() => briefOptions({ path: { client: props.client, page: props.page } }))
 const reasons = ref(true)
 const efforts = ref(true)
 const print = () => window.print()
@@ -39,7 +38,7 @@ useCommands([
       </ul>
     </nav>
     <div class="table">
-      <p v-if="error" class="mistake">{{ error.message }}</p>
+      <NoticeLine v-if="error" :fault="error" />
       <p v-else-if="isPending" class="soft">Loading the brief…</p>
       <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
     </div>

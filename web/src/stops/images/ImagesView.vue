@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { chooseMutation, imageNamesOptions, planOptions } from '@/api/calls'
+import type { Choice, Ground, ImageRow } from '@/api/types'
 import { computed, ref } from 'vue'
-import type { Choice, Ground, ImageRow } from '@/api/client'
-import { useImageNames, usePlan, usePlanChanges } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
@@ -12,10 +13,14 @@ import PlanLeaves from '../targets/PlanLeaves.vue'
 
 /** The images of all pages: what they are called, what they should be called, and their alt texts. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data: images, error, isPending } = useImageNames(() => props.client)
+const {
+  data: images,
+  error,
+  isPending,
+} = useQuery(() => imageNamesOptions({ path: { client: props.client } }))
 /* What was said of names and alt texts, so nothing can be typed before it is there. */
-const { data: plan, error: planError } = usePlan(() => props.client)
-const { choose } = usePlanChanges(() => props.client)
+const { data: plan, error: planError } = useQuery(() => planOptions({ path: { client: props.client } }))
+const choose = useMutation(chooseMutation())
 const undo = useUndo()
 const { make, again } = useEdit()
 const well = ref(false)
@@ -39,9 +44,18 @@ async function say(page: string, key: string, choice: Choice, says: string, from
   let was = from ?? saidOf(page, key)
   const ok = await make((told) => {
     if (told) was = saidOf(page, key)
-    return choose.mutateAsync([{ page, key, ...choice, was }])
+    return choose.mutateAsync({
+      path: { client: props.client },
+      body: { said: [{ page, key, ...choice, was }] },
+    })
   })
-  if (ok) undo.offer(says, () => choose.mutateAsync([{ page, key, ...was, was: choice }]))
+  if (ok)
+    undo.offer(says, () =>
+      choose.mutateAsync({
+        path: { client: props.client },
+        body: { said: [{ page, key, ...was, was: choice }] },
+      }),
+    )
   return ok !== null
 }
 
@@ -78,7 +92,7 @@ const leave = (r: ImageRow) =>
         >Save a rename script</a
       >
     </div>
-    <p v-if="error || planError" class="mistake said" role="alert">{{ (error ?? planError)!.message }}</p>
+    <p v-if="error || planError" class="mistake said" role="alert">{{ (error ?? planError)!.detail }}</p>
     <EditFault class="said" :fault="choose.error.value" :again="again" />
     <p v-if="isPending || (images && !plan && !planError)" class="soft said">Loading the images…</p>
     <p v-else-if="images && !rows.length" class="said">

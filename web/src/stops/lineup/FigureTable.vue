@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { pasteFiguresMutation, setSiteFigureMutation, siteFiguresOptions } from '@/api/calls'
+import type { FigureDraft, SiteFigures } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
-import type { FigureDraft, SiteFigures } from '@/api/client'
-import { useFigures } from '@/api/lineup'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { day, plural } from '@/parts/format'
@@ -10,7 +12,9 @@ import { useUndo } from '@/parts/undo'
 
 /** Figures of the client's site and its rivals' that come from elsewhere: typed in place, or pasted as a table. */
 const props = defineProps<{ client: number }>()
-const { figures, set, paste } = useFigures(() => props.client)
+const { data: figures } = useQuery(() => siteFiguresOptions({ path: { client: props.client } }))
+const set = useMutation(setSiteFigureMutation())
+const paste = useMutation(pasteFiguresMutation())
 const undo = useUndo()
 const source = ref('')
 const takenOn = ref('')
@@ -50,24 +54,28 @@ const edit = useEdit()
 async function put(s: SiteFigures, figure: Code, typed: string, from: string) {
   const value = numberOf(typed)
   if (value !== null && !Number.isFinite(value)) return true
-  const body = { domain: s.domain, figure, value, source: source.value, taken_on: takenOn.value }
+  const path = { client: props.client, domain: s.domain }
+  const body = { figure, value, source: source.value, taken_on: takenOn.value }
   const had = of(s, figure)
   let was = numberOf(from)
   if (had && shown(had.value) === from) was = had.value // it is shown with one decimal
   if (value === was) return true
   const ok = await edit.make((told) => {
-    const now = figures.data.value?.find((x) => x.domain === s.domain)
+    const now = figures.value?.find((x) => x.domain === s.domain)
     if (told) was = (now && of(now, figure)?.value) ?? null
-    return set.mutateAsync({ ...body, was: { value: was } })
+    return set.mutateAsync({ path, body: { ...body, was: { value: was } } })
   })
   if (ok)
     undo.offer('Saved', () =>
       set.mutateAsync({
-        ...body,
-        value: was,
-        source: had?.source ?? '',
-        taken_on: had?.taken_on.slice(0, 10) ?? '',
-        was: { value },
+        path,
+        body: {
+          ...body,
+          value: was,
+          source: had?.source ?? '',
+          taken_on: had?.taken_on.slice(0, 10) ?? '',
+          was: { value },
+        },
       }),
     )
   return ok !== null
@@ -75,7 +83,10 @@ async function put(s: SiteFigures, figure: Code, typed: string, from: string) {
 
 async function takeTable() {
   const ok = await paste
-    .mutateAsync({ table: table.value, source: source.value, taken_on: takenOn.value })
+    .mutateAsync({
+      path: { client: props.client },
+      body: { table: table.value, source: source.value, taken_on: takenOn.value },
+    })
     .catch(() => null)
   if (!ok) return
   table.value = ''
@@ -84,7 +95,7 @@ async function takeTable() {
 </script>
 
 <template>
-  <section v-if="figures.data.value?.length" class="figures" data-figures>
+  <section v-if="figures?.length" class="figures" data-figures>
     <div class="head">
       <h2>Figures from elsewhere</h2>
       <label class="soft"
@@ -113,7 +124,7 @@ async function takeTable() {
         Add figures
       </button>
     </form>
-    <p v-if="paste.error.value" class="mistake" role="alert">{{ paste.error.value.message }}</p>
+    <NoticeLine :fault="paste.error.value" />
     <EditFault :fault="set.error.value" :again="edit.again.value" />
     <div class="scroll">
       <table>
@@ -124,7 +135,7 @@ async function takeTable() {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="s in figures.data.value" :key="s.domain" :class="{ own: s.own }" :data-site="s.domain">
+          <tr v-for="s in figures" :key="s.domain" :class="{ own: s.own }" :data-site="s.domain">
             <th scope="row" :title="s.domain">
               {{ s.name }} <span v-if="s.chain" class="soft">chain: of the whole country</span>
             </th>

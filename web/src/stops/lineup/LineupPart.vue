@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Entry } from '@/api/types'
 import { computed, ref } from 'vue'
-import type { Entry } from '@/api/client'
 import LineupRow from './LineupRow.vue'
 
 /** One part of a recorded result, as a ranked list. Rows are dragged, or moved with Alt and an arrow. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entry } from '@/api/client'
+import type { Entry } from '@/api/types'
 import { bare, count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import { kindKeys, kindOfKey, roleOf } from './entries'

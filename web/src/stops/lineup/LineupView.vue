@@ -1,10 +1,20 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import {
+  deleteEntryMutation,
+  lineupOptions,
+  measureMutation,
+  moveEntryMutation,
+  pasteRivalsMutation,
+  recordSearchMutation,
+  setEntryKindMutation,
+  takeMutation,
+} from '@/api/calls'
+import { useBusy } from '@/api/progress'
+import type { Entry, Ground, Lineup } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Entry, Ground, Lineup } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useEntries } from '@/api/lineup'
-import { useBusy, useLineup } from '@/api/queries'
 import { moment, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
@@ -26,13 +36,17 @@ import { filesOfPaste } from './results'
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
 const route = useRoute()
-const { data: lineup, error } = useLineup(
-  () => props.client,
-  () => Number(route.query.lineup) || 0,
+const { data: lineup, error } = useQuery(() =>
+  lineupOptions({ path: { client: props.client }, query: { lineup: Number(route.query.lineup) || 0 } }),
 )
-const { search, pasteRivals, take, measure } = useChanges(() => props.client)
+const search = useMutation(recordSearchMutation())
+const pasteRivals = useMutation(pasteRivalsMutation())
+const take = useMutation(takeMutation())
+const measure = useMutation(measureMutation())
 const busy = useBusy(() => props.client)
-const { move, setKind, remove } = useEntries(() => props.client)
+const move = useMutation(moveEntryMutation())
+const setKind = useMutation(setEntryKindMutation())
+const remove = useMutation(deleteEntryMutation())
 const undo = useUndo()
 
 /** Shows a recorded search; 0 is the main one. */
@@ -116,24 +130,28 @@ const conditions = computed(() => {
 
 const mistake = computed(
   () =>
-    search.error.value?.message ??
-    pasteRivals.error.value?.message ??
-    take.error.value?.message ??
-    move.error.value?.message ??
-    setKind.error.value?.message ??
-    remove.error.value?.message ??
-    measure.error.value?.message,
+    search.error.value?.detail ??
+    pasteRivals.error.value?.detail ??
+    take.error.value?.detail ??
+    move.error.value?.detail ??
+    setKind.error.value?.detail ??
+    remove.error.value?.detail ??
+    measure.error.value?.detail,
 )
 
 async function record() {
   pasteRivals.reset()
-  const ok = await search.mutateAsync(phrase.value).catch(() => null)
+  const ok = await search
+    .mutateAsync({ path: { client: props.client }, body: { phrase: phrase.value } })
+    .catch(() => null)
   if (ok) await show(ok.id)
 }
 
 async function takePasted() {
   search.reset()
-  const ok = await pasteRivals.mutateAsync(pasted.value).catch(() => null)
+  const ok = await pasteRivals
+    .mutateAsync({ path: { client: props.client }, body: { addresses: pasted.value } })
+    .catch(() => null)
   if (ok) {
     pasted.value = ''
     pasting.value = false
@@ -142,27 +160,36 @@ async function takePasted() {
 
 async function toggle(e: Entry) {
   const was = e.taken
-  const ok = await take.mutateAsync({ entry: e.id, taken: !was }).catch(() => null)
+  const ok = await take
+    .mutateAsync({ path: { client: props.client, entry: e.id }, body: { taken: !was } })
+    .catch(() => null)
   if (ok)
     undo.offer(was ? `${e.name} dismissed` : `${e.name} used as rival`, () =>
-      take.mutateAsync({ entry: e.id, taken: was }),
+      take.mutateAsync({ path: { client: props.client, entry: e.id }, body: { taken: was } }),
     )
 }
 
 async function say(e: Entry, kind: Entry['kind']) {
   const was = e.kind
   if (was === kind) return
-  const ok = await setKind.mutateAsync({ entry: e.id, kind }).catch(() => null)
+  const ok = await setKind
+    .mutateAsync({ path: { client: props.client, entry: e.id }, body: { kind } })
+    .catch(() => null)
   if (ok)
     undo.offer(`${e.name}: ${kindName(kind)}, for all clients`, () =>
-      setKind.mutateAsync({ entry: e.id, kind: was }),
+      setKind.mutateAsync({ path: { client: props.client, entry: e.id }, body: { kind: was } }),
     )
 }
 
 async function put(e: Entry, position: number) {
   const was = e.position
-  const ok = await move.mutateAsync({ entry: e.id, position }).catch(() => null)
-  if (ok) undo.offer(`${e.name} moved to ${position}`, () => move.mutateAsync({ entry: e.id, position: was }))
+  const ok = await move
+    .mutateAsync({ path: { client: props.client, entry: e.id }, body: { position } })
+    .catch(() => null)
+  if (ok)
+    undo.offer(`${e.name} moved to ${position}`, () =>
+      move.mutateAsync({ path: { client: props.client, entry: e.id }, body: { position: was } }),
+    )
 }
 
 /** A search was brought or a row was typed: it is shown. */
@@ -172,7 +199,7 @@ async function brought(l?: Lineup) {
 }
 
 async function measureRivals() {
-  const run = await measure.mutateAsync().catch(() => null)
+  const run = await measure.mutateAsync({ path: { client: props.client } }).catch(() => null)
   if (run) await router.push({ name: 'sheet', params: { client: props.client, page: props.page } })
 }
 </script>
@@ -251,7 +278,7 @@ async function measureRivals() {
       Results from your browser: paste a copied page of results here, drop a saved one, or drag
       <BookmarkLink /> to your bookmarks bar and press it on the page.
     </p>
-    <p v-if="error" class="mistake said">{{ error.message }}</p>
+    <NoticeLine :fault="error" class="said" />
     <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
     <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
       <p v-if="!entries.length" class="empty">
@@ -278,7 +305,7 @@ async function measureRivals() {
         @toggle="toggle"
         @kind="say"
         @move="put"
-        @remove="remove.mutate($event.id)"
+        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
       />
       <LineupPart
         v-if="part('map').length"
@@ -289,7 +316,7 @@ async function measureRivals() {
         @toggle="toggle"
         @kind="say"
         @move="put"
-        @remove="remove.mutate($event.id)"
+        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
       />
       <LineupPart
         v-if="part('organic').length"
@@ -300,7 +327,7 @@ async function measureRivals() {
         @toggle="toggle"
         @kind="say"
         @move="put"
-        @remove="remove.mutate($event.id)"
+        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
       />
       <LineupPart
         v-if="part('typed').length"
@@ -311,7 +338,7 @@ async function measureRivals() {
         @toggle="toggle"
         @kind="say"
         @move="put"
-        @remove="remove.mutate($event.id)"
+        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
       />
       <SiteKinds :client="client" />
       <FigureTable :client="client" />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { keepResultsMutation, previewResultsMutation } from '@/api/calls'
+import type { Lineup, ResultField } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
-import type { Lineup, ResultField } from '@/api/client'
-import { useResults } from '@/api/results'
 import { figure, moment, plural } from '@/parts/format'
 import { fields, partNames, parts } from './results'
 
@@ -14,7 +16,8 @@ const props = defineProps<{
   lineup?: Lineup | undefined
 }>()
 const emit = defineEmits<{ done: [lineup?: Lineup] }>()
-const { preview, keep } = useResults(() => props.client)
+const preview = useMutation(previewResultsMutation())
+const keep = useMutation(keepResultsMutation())
 const asked = ref(props.phrase)
 /* Of the two forms of what was pasted, the one that more entries are read of. */
 const used = ref(props.file)
@@ -29,13 +32,16 @@ function columnTo(at: number, field: string) {
   columns.value = read.value!.columns.map((c, i) =>
     i === at ? (field as ResultField) : c === field ? '' : c,
   )
-  preview.mutate({ file: used.value, columns: columns.value, continues: shown() })
+  preview.mutate({
+    path: { client: props.client },
+    body: { file: used.value, columns: columns.value.join(','), continues: shown() },
+  })
 }
 
 /** Shows what is read of a file, and returns how many entries it has. */
 const look = (file: File) =>
   preview
-    .mutateAsync({ file, columns: [], continues: shown() })
+    .mutateAsync({ path: { client: props.client }, body: { file, columns: '', continues: shown() } })
     .then((r) => r.entries.length)
     .catch(() => 0)
 
@@ -79,10 +85,13 @@ const joins = computed({
 async function use() {
   const ok = await keep
     .mutateAsync({
-      file: used.value,
-      phrase: asked.value,
-      columns: columns.value,
-      continues: joins.value ? before.value!.id : 0,
+      path: { client: props.client },
+      body: {
+        file: used.value,
+        phrase: asked.value,
+        columns: columns.value.join(','),
+        continues: joins.value ? before.value!.id : 0,
+      },
     })
     .catch(() => null)
   if (ok) emit('done', ok)
@@ -92,7 +101,7 @@ async function use() {
 <template>
   <section class="results" aria-label="Search results">
     <p v-if="preview.error.value" class="mistake" role="alert">
-      {{ preview.error.value.message }}
+      {{ preview.error.value.detail }}
       <button class="link" type="button" @click="emit('done')">Close</button>
     </p>
     <p v-else-if="!read" class="soft">Reading {{ file.name }}…</p>
@@ -150,7 +159,7 @@ async function use() {
           </tbody>
         </table>
       </div>
-      <p v-if="keep.error.value" class="mistake" role="alert">{{ keep.error.value.message }}</p>
+      <NoticeLine :fault="keep.error.value" />
     </template>
   </section>
 </template>

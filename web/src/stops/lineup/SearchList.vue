@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { forgetLineupMutation } from '@/api/calls'
+import type { Ground, Lineup, Recorded } from '@/api/types'
 import { computed } from 'vue'
-import type { Ground, Lineup, Recorded } from '@/api/client'
-import { useEntries } from '@/api/lineup'
 import { moment } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import { history, standLine } from './entries'
@@ -9,7 +10,7 @@ import { history, standLine } from './entries'
 /** The recorded searches, which pages are judged against the one shown, and where the client stood over time. */
 const props = defineProps<{ client: number; ground: Ground; lineup: Lineup }>()
 const emit = defineEmits<{ show: [id: number] }>()
-const { forget } = useEntries(() => props.client)
+const forget = useMutation(forgetLineupMutation())
 
 const dated = computed(() => history(props.lineup.recorded, props.lineup))
 const line = computed(() => standLine(dated.value, 104, 24))
@@ -32,7 +33,9 @@ const called = (r: Recorded) =>
     : r.phrase
 
 async function remove() {
-  const ok = await forget.mutateAsync(props.lineup.id).catch(() => null)
+  const ok = await forget
+    .mutateAsync({ path: { client: props.client, lineup: props.lineup.id } })
+    .catch(() => null)
   if (ok) emit('show', 0)
 }
 </script>

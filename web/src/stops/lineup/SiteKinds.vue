@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { useEntries, useSiteKinds } from '@/api/lineup'
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { forgetSiteKindMutation, siteKindsOptions } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { moment } from '@/parts/format'
 import { kindName } from './entries'
 import SiteList from './SiteList.vue'
 
 /** What was said of sites holds for all clients; here it is taken back. */
-const props = defineProps<{ client: number }>()
-const { data: kinds } = useSiteKinds()
-const { forgetKind } = useEntries(() => props.client)
+defineProps<{ client: number }>()
+const { data: kinds } = useQuery(siteKindsOptions())
+const forgetKind = useMutation(forgetSiteKindMutation())
 </script>
 
 <template>
@@ -23,10 +25,16 @@ const { forgetKind } = useEntries(() => props.client)
           <span class="mono">{{ k.domain }}</span> {{ kindName(k.kind) }}
           <span class="soft">said for {{ k.said_for }}, {{ moment(k.said_at) }}</span>
         </span>
-        <button class="link" type="button" @click="forgetKind.mutate(k.domain)">Forget</button>
+        <button
+          class="link"
+          type="button"
+          @click="forgetKind.mutate({ path: { client: client, domain: k.domain } })"
+        >
+          Forget
+        </button>
       </li>
     </ul>
-    <p v-if="forgetKind.error.value" class="mistake" role="alert">{{ forgetKind.error.value.message }}</p>
+    <NoticeLine :fault="forgetKind.error.value" />
   </section>
 </template>
 

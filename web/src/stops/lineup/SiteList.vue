@@ -1,18 +1,20 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { importSiteKindsMutation } from '@/api/calls'
+import type { SiteKind } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import { useEntries } from '@/api/lineup'
-import type { SiteKind } from '@/api/client'
 import { siteListOf } from './entries'
 
 /** The list of sites as text: to keep it elsewhere, and to bring one in. */
 const props = defineProps<{ client: number; kinds: SiteKind[] }>()
-const { importKinds } = useEntries(() => props.client)
+const importKinds = useMutation(importSiteKindsMutation())
 const open = ref(false)
 const typed = ref('')
 const text = computed(() => 'data:text/plain;charset=utf-8,' + encodeURIComponent(siteListOf(props.kinds)))
 
 async function add() {
-  const kept = await importKinds.mutateAsync(typed.value).catch(() => null)
+  const kept = await importKinds.mutateAsync({ body: { list: typed.value } }).catch(() => null)
   if (kept) [typed.value, open.value] = ['', false]
 }
 </script>
@@ -34,7 +36,7 @@ hearthway.example chain"
       <button class="press" type="submit" :disabled="!typed.trim() || importKinds.isPending.value">
         Add sites
       </button>
-      <p v-if="importKinds.error.value" class="mistake" role="alert">{{ importKinds.error.value.message }}</p>
+      <NoticeLine :fault="importKinds.error.value" />
     </form>
   </div>
 </template>

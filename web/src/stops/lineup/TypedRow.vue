@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { addEntryMutation } from '@/api/calls'
+import type { EntryDraft, Lineup } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, reactive, ref } from 'vue'
-import type { EntryDraft, Lineup } from '@/api/client'
-import { useEntries } from '@/api/lineup'
 
 /** A result typed row by row: the next row follows the one before it. */
 const props = defineProps<{ client: number; lineup?: Lineup; phrase: string }>()
 const emit = defineEmits<{ added: [lineup: Lineup] }>()
-const { add } = useEntries(() => props.client)
+const add = useMutation(addEntryMutation())
 const part = ref<EntryDraft['part']>('organic')
 const empty = { position: '', name: '', rating: '', reviews: '', phone: '', years: '', url: '' }
 const row = reactive({ ...empty })
@@ -21,16 +23,19 @@ const number = (s: string) => (s.trim() ? Number(s.replace(',', '.')) : undefine
 async function put() {
   const ok = await add
     .mutateAsync({
-      lineup: props.lineup?.id ?? 0,
-      phrase: props.phrase,
-      part: part.value,
-      position: number(row.position) ?? next.value,
-      name: row.name,
-      url: row.url,
-      phone: row.phone,
-      rating: number(row.rating) ?? null,
-      reviews: number(row.reviews) ?? null,
-      years: number(row.years) ?? 0,
+      path: { client: props.client },
+      body: {
+        lineup: props.lineup?.id ?? 0,
+        phrase: props.phrase,
+        part: part.value,
+        position: number(row.position) ?? next.value,
+        name: row.name,
+        url: row.url,
+        phone: row.phone,
+        rating: number(row.rating) ?? null,
+        reviews: number(row.reviews) ?? null,
+        years: number(row.years) ?? 0,
+      },
     })
     .catch(() => null)
   if (!ok) return
@@ -98,7 +103,7 @@ async function put() {
     >
       Add row
     </button>
-    <span v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</span>
+    <NoticeLine :fault="add.error.value" />
   </form>
 </template>
 

@@ -1,14 +1,16 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { chooseLineupMutation } from '@/api/calls'
+import type { Ground, Lineup } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Ground, Lineup } from '@/api/client'
-import { useEntries } from '@/api/lineup'
 import { moment, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import { useUndo } from '@/parts/undo'
 
 /** A search that is not used yet: which rivals it would change, and the press that uses it. */
 const props = defineProps<{ client: number; ground: Ground; lineup: Lineup }>()
-const { use } = useEntries(() => props.client)
+const use = useMutation(chooseLineupMutation())
 const undo = useUndo()
 
 const waits = computed(() => props.lineup.waits)
@@ -20,10 +22,12 @@ const now = computed(() => props.lineup.recorded.find((r) => r.id === waits.valu
 
 async function take() {
   const { instead } = waits.value
-  const ok = await use.mutateAsync(props.lineup.id).catch(() => null)
+  const ok = await use
+    .mutateAsync({ path: { client: props.client, lineup: props.lineup.id } })
+    .catch(() => null)
   if (ok)
     undo.offer(`${page.value} is compared with the search for “${props.lineup.phrase}”`, () =>
-      use.mutateAsync(instead),
+      use.mutateAsync({ path: { client: props.client, lineup: instead } }),
     )
 }
 </script>
@@ -38,7 +42,7 @@ async function take() {
     <button class="press main" type="button" :disabled="use.isPending.value" @click="take">
       Use this search
     </button>
-    <span v-if="use.error.value" class="mistake" role="alert">{{ use.error.value.message }}</span>
+    <NoticeLine :fault="use.error.value" />
   </p>
 </template>
 

@@ -1,5 +1,5 @@
+import type { Recorded } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Recorded } from '@/api/client'
 import { history, kindOfKey, kindKeys, stand, standLine } from './entries'
 
 const at = (recorded_at: string, organic: number, phrase = 'sweep', place = 'Ostrey') =>

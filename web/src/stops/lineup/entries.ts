@@ -1,4 +1,4 @@
-import type { Entry, Recorded, SiteKind } from '@/api/client'
+import type { Entry, Recorded, SiteKind } from '@/api/types'
 
 /** The kinds that a person may say, with the key that says each. */
 export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [

@@ -1,4 +1,4 @@
-import type { ResultField, ResultPart } from '@/api/client'
+import type { ResultField, ResultPart } from '@/api/types'
 
 /** The parts of a page of results in their order, with what they are called. */
 export const partNames: Record<ResultPart, string> = {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { changeOutlineMutation, outlineOptions } from '@/api/calls'
+import type { Ground, OutlineEdits, OutlineSection } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import type { Ground, OutlineEdits, OutlineSection } from '@/api/client'
-import { useOutline, useOutlineChange } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { count, plural } from '@/parts/format'
@@ -21,11 +23,11 @@ const {
   data: outline,
   error,
   isPending,
-} = useOutline(
-  () => props.client,
-  () => page.value,
-)
-const change = useOutlineChange(() => props.client)
+} = useQuery(() => ({
+  ...outlineOptions({ path: { client: props.client }, query: { page: page.value } }),
+  enabled: page.value !== '',
+}))
+const change = useMutation(changeOutlineMutation())
 const undo = useUndo()
 
 const dragged = ref('')
@@ -58,9 +60,20 @@ async function put(to: (edits: OutlineEdits) => OutlineEdits, says: string) {
   begun = undefined
   const now = await make((told) => {
     if (told) was = outline.value!.edits
-    return change.mutateAsync({ page: at, to: to(was), was })
+    return change.mutateAsync({
+      path: { client: props.client },
+      query: { page: at },
+      body: { ...to(was), was },
+    })
   })
-  if (now) undo.offer(says, () => change.mutateAsync({ page: at, to: was, was: now.edits }))
+  if (now)
+    undo.offer(says, () =>
+      change.mutateAsync({
+        path: { client: props.client },
+        query: { page: at },
+        body: { ...was, was: now.edits },
+      }),
+    )
   return now !== null
 }
 
@@ -129,7 +142,7 @@ useCommands([
         </button>
       </template>
     </div>
-    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <NoticeLine :fault="error" class="said" />
     <EditFault class="said" :fault="change.error.value" :again="again" />
     <p v-if="isPending" class="soft said">Loading the outline…</p>
     <p v-else-if="outline && !outline.sections.length" class="said">

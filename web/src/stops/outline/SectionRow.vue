@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { OutlineSection } from '@/api/types'
 import { nextTick, ref } from 'vue'
-import type { OutlineSection } from '@/api/client'
 import { count } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'

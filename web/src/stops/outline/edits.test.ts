@@ -1,5 +1,5 @@
+import type { Outline } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Outline } from '@/api/client'
 import { moved, toWrite, withAdded, withSection } from './edits'
 
 const outline = {

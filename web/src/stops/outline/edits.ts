@@ -1,4 +1,4 @@
-import type { Outline, OutlineEdits, OutlineSection } from '@/api/client'
+import type { Outline, OutlineEdits, OutlineSection } from '@/api/types'
 
 export type SectionEdit = OutlineEdits['sections'][string]
 

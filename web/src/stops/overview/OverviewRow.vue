@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { addPageMutation } from '@/api/calls'
+import type { OverviewRow, PageDraft } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useRouter } from 'vue-router'
-import type { OverviewRow, PageDraft } from '@/api/client'
-import { usePages } from '@/api/pages'
 import { bare, count, figure } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import PlacementMark from '@/parts/PlacementMark.vue'
@@ -11,12 +13,17 @@ import { haveOne } from './rows'
 /** One page of all: what it has, what it lacks, and whom it has to beat; one to make in pencil. */
 const props = defineProps<{ row: OverviewRow; client: number }>()
 const router = useRouter()
-const { add } = usePages(() => props.client)
+const add = useMutation(addPageMutation())
 
 /** A page that was not planned yet is planned, so that it has a sheet of its own. */
 async function open() {
   const { kind, service, place } = props.row
-  const page = await add.mutateAsync({ kind: kind as PageDraft['kind'], service, place }).catch(() => null)
+  const page = await add
+    .mutateAsync({
+      path: { client: props.client },
+      body: { kind: kind as PageDraft['kind'], service, place },
+    })
+    .catch(() => null)
   if (page) await router.push({ name: 'sheet', params: { client: props.client, page: page.id } })
 }
 </script>
@@ -36,7 +43,7 @@ async function open() {
         {{ pageName(row) }}
       </button>
       <span v-if="row.phrase" class="under soft" :title="row.phrase">{{ row.phrase }}</span>
-      <span v-if="add.error.value" class="mistake" role="alert">{{ add.error.value.message }}</span>
+      <NoticeLine :fault="add.error.value" />
     </th>
     <td class="words">
       <span v-if="row.words !== null" class="figure">{{ count(row.words) }}</span>

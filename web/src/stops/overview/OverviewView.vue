@@ -1,14 +1,16 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { overviewOptions } from '@/api/calls'
+import type { Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Ground } from '@/api/client'
-import { useOverview } from '@/api/site'
 import { count, plural } from '@/parts/format'
 import OverviewRow from './OverviewRow.vue'
 import { byMissing, totals } from './rows'
 
 /** All pages at a glance, what most is missing of first. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data: overview, error } = useOverview(() => props.client)
+const { data: overview, error } = useQuery(() => overviewOptions({ path: { client: props.client } }))
 
 const rows = computed(() => byMissing(overview.value?.rows ?? []))
 const sum = computed(() => totals(rows.value))
@@ -16,7 +18,7 @@ const sum = computed(() => totals(rows.value))
 
 <template>
   <main>
-    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <NoticeLine :fault="error" class="said" />
     <div v-if="overview" class="cells">
       <table>
         <colgroup>

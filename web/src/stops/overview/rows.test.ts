@@ -1,5 +1,5 @@
+import type { OverviewRow } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { OverviewRow } from '@/api/client'
 import { byMissing, haveOne, totals } from './rows'
 
 const row = (r: Partial<OverviewRow>) =>

@@ -1,4 +1,4 @@
-import type { OverviewRow } from '@/api/client'
+import type { OverviewRow } from '@/api/types'
 
 /** What most is missing of comes first; pages that no words are asked of come last, those with findings before. */
 export function byMissing(rows: OverviewRow[]): OverviewRow[] {

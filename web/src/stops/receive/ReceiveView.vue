@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { keepReceivedMutation, recognizeMutation } from '@/api/calls'
+import type { HandedAs } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { HandedAs } from '@/api/client'
-import { useReceived } from '@/api/received'
 import AppHeader from '@/parts/AppHeader.vue'
 import { bare, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
@@ -13,7 +15,8 @@ import { listOf, readMessage, type Page } from './message'
 /** The tab that the bookmark opens: it takes a page over, says where it came from, and asks what it is. */
 defineEmits<{ help: []; find: [] }>()
 const router = useRouter()
-const { look, keep } = useReceived()
+const look = useMutation(recognizeMutation())
+const keep = useMutation(keepReceivedMutation())
 
 const page = ref<Page>()
 const refused = ref('')
@@ -44,7 +47,7 @@ const body = computed(() => {
 })
 watch(page, async (p) => {
   if (!p) return
-  const found = await look.mutateAsync(body.value).catch(() => null)
+  const found = await look.mutateAsync({ body: body.value }).catch(() => null)
   if (!found) return
   as.value = found.as
   const fits = found.clients.find((c) => c.own) ?? found.clients.find((c) => c.rival) ?? found.clients[0]
@@ -86,10 +89,8 @@ async function use() {
   }
   const kept = await keep
     .mutateAsync({
-      ...body.value,
-      client: client.value,
-      as: as.value,
-      page_id: as.value === 'client_page' ? own.value : 0,
+      path: { client: client.value },
+      body: { ...body.value, as: as.value, page_id: as.value === 'client_page' ? own.value : 0 },
     })
     .catch(() => null)
   if (!kept) return
@@ -110,7 +111,7 @@ const close = () => window.close()
     <p v-else-if="!page" class="soft" role="status">Waiting for the page…</p>
     <template v-else-if="look.error.value">
       <h1>This page cannot be taken</h1>
-      <p class="mistake" role="alert">{{ look.error.value.message }}</p>
+      <p class="mistake" role="alert">{{ look.error.value.detail }}</p>
     </template>
     <p v-else-if="!found" class="soft" role="status">Reading the page…</p>
     <form v-else data-received @submit.prevent="use">
@@ -149,7 +150,7 @@ const close = () => window.close()
         There is no client yet to keep it for. <router-link to="/new">Make one</router-link> and press the
         bookmark again.
       </p>
-      <p v-if="keep.error.value" class="mistake" role="alert">{{ keep.error.value.message }}</p>
+      <NoticeLine :fault="keep.error.value" />
       <p class="acts">
         <button class="press main" type="submit" :disabled="!client || keep.isPending.value">
           {{ as === 'results' || as === 'phrases' ? 'Read it' : 'Keep it' }}

@@ -1,17 +1,17 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { besideOptions, chooseBesideMutation, readPageMutation } from '@/api/calls'
+import type { Column, Sheet } from '@/api/types'
 import { computed, ref } from 'vue'
-import { useChanges } from '@/api/changes'
-import type { Column, Sheet } from '@/api/client'
-import { useBeside, useSites } from '@/api/site'
 import { bare, count } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 
 /** Which page of a rival stands beside the client's page: the one that was found, another one, or none. */
 const props = defineProps<{ sheet: Sheet; column: Column; client: number }>()
 const page = () => props.sheet.page.id
-const { data, error } = useBeside(() => props.client, page)
-const { chooseBeside } = useSites(() => props.client)
-const { readPage } = useChanges(() => props.client)
+const { data, error } = useQuery(() => besideOptions({ path: { client: props.client, page: page() } }))
+const chooseBeside = useMutation(chooseBesideMutation())
+const readPage = useMutation(readPageMutation())
 const undo = useUndo()
 const typed = ref('')
 
@@ -23,7 +23,10 @@ async function choose(url: string | null) {
   const was = here.value
   const before = was?.chosen ? (was.page?.url ?? '') : null
   const put = (to: string | null) =>
-    chooseBeside.mutateAsync({ page: page(), entry_id: props.column.entry_id, url: to })
+    chooseBeside.mutateAsync({
+      path: { client: props.client, page: page() },
+      body: { entry_id: props.column.entry_id, url: to },
+    })
   const ok = await put(url).catch(() => null)
   if (!ok) return
   typed.value = ''
@@ -32,7 +35,9 @@ async function choose(url: string | null) {
   )
   const now = ok.find((b) => b.entry_id === props.column.entry_id)?.page
   if (now && now.url && !others.value.some((p) => p.url === now.url))
-    await readPage.mutateAsync({ url: now.url, mode: '' }).catch(() => null)
+    await readPage
+      .mutateAsync({ path: { client: props.client }, body: { url: now.url, mode: '' } })
+      .catch(() => null)
 }
 </script>
 
@@ -76,11 +81,11 @@ async function choose(url: string | null) {
     </form>
     <p
       v-for="e in [error, chooseBeside.error.value, readPage.error.value].filter(Boolean)"
-      :key="e!.message"
+      :key="e!.detail"
       class="mistake"
       role="alert"
     >
-      {{ e!.message }}
+      {{ e!.detail }}
     </p>
     <h3>{{ here.surveyed ? 'All pages of its site' : 'Its site was not surveyed yet' }}</h3>
     <ul class="lines">

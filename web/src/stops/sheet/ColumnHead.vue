@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { ignoreRobotsMutation, readPageMutation } from '@/api/calls'
+import { useBusy, useRun } from '@/api/progress'
+import type { Column } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Column } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useBusy, useRun } from '@/api/queries'
 import { bare } from '@/parts/format'
 import PastePage from '../ground/PastePage.vue'
 import { cameIn, redirected, scriptOnly } from './reading'
@@ -18,7 +20,8 @@ const props = defineProps<{
 defineEmits<{ beside: [] }>()
 const { data: run } = useRun(() => props.client)
 const busy = useBusy(() => props.client)
-const { ignoreRobots, readPage } = useChanges(() => props.client)
+const ignoreRobots = useMutation(ignoreRobotsMutation())
+const readPage = useMutation(readPageMutation())
 const refused = computed(() => props.column.failure?.code === 'robots_refuse')
 
 const under = computed(() => {
@@ -54,7 +57,7 @@ const from = computed(() => redirected(props.column))
       class="link"
       type="button"
       :disabled="busy"
-      @click="ignoreRobots.mutate({ run: run.id, url: column.url })"
+      @click="ignoreRobots.mutate({ path: { client: client, run: run.id }, body: { url: column.url } })"
     >
       Read it anyway
     </button>
@@ -81,7 +84,7 @@ const from = computed(() => redirected(props.column))
         class="link"
         type="button"
         :disabled="busy"
-        @click="readPage.mutate({ url: column.url, mode: 'rendered' })"
+        @click="readPage.mutate({ path: { client: client }, body: { url: column.url, mode: 'rendered' } })"
       >
         Read as rendered
       </button>
@@ -90,7 +93,7 @@ const from = computed(() => redirected(props.column))
       <span v-for="w in column.warnings" :key="w.code" class="told">{{ w.says }}</span>
       <span v-if="column.note" class="told">{{ column.note.says }}</span>
     </template>
-    <span v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</span>
+    <NoticeLine :fault="readPage.error.value" />
     <PastePage
       v-if="!narrow && (column.failure || column.note || (!column.reading_id && column.role === 'client'))"
       :client="client"

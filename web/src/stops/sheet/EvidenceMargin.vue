@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { evidenceOptions } from '@/api/calls'
+import type { Sheet } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useClipboard } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import type { Sheet } from '@/api/client'
-import { useEvidence } from '@/api/queries'
 import { count, plural } from '@/parts/format'
 import { useFocusInto } from '@/parts/focus'
 import { useCommands } from '@/parts/keys'
@@ -24,13 +26,13 @@ const column = computed(() => props.sheet.columns[props.margin.column.value] ?? 
 const textual = computed(() => ['seen', 'copy', 'hidden', 'phrase'].includes(what.value))
 const phrase = computed(() => props.margin.phrase.value)
 
-const { data: evidence, error } = useEvidence(
-  () => props.client,
-  () => props.page,
-  () => column.value.entry_id,
-  () => phrase.value,
-  () => textual.value && column.value.reading_id > 0,
-)
+const { data: evidence, error } = useQuery(() => ({
+  ...evidenceOptions({
+    path: { client: props.client, page: props.page },
+    query: { entry: column.value.entry_id, phrase: phrase.value },
+  }),
+  enabled: textual.value && column.value.reading_id > 0,
+}))
 
 const typed = ref(phrase.value)
 watch(phrase, (p) => (typed.value = p))
@@ -170,7 +172,7 @@ function copyText() {
       />
     </header>
     <div ref="body" class="body" tabindex="0">
-      <p v-if="error" class="mistake">{{ error.message }}</p>
+      <NoticeLine :fault="error" />
       <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
       <HeadingList v-else-if="what === 'headings'" :column="column" />
       <ImageList v-else-if="what === 'images'" :column="column" />

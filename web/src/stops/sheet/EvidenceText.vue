@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Evidence } from '@/api/types'
 import { computed } from 'vue'
-import type { Evidence } from '@/api/client'
 import { slotLabels } from '@/parts/slots'
 import type { What } from './margin'
 

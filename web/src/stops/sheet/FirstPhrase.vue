@@ -1,21 +1,25 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { setFirstMutation } from '@/api/calls'
+import type { Sheet } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Sheet } from '@/api/client'
-import { usePages } from '@/api/pages'
 import { useUndo } from '@/parts/undo'
 
 /** Which phrase the page is for: its title and H1 say it. Any other that it carries can take its place. */
 const props = defineProps<{ sheet: Sheet; client: number; page: number; phrase: string }>()
 
-const { setFirst } = usePages(() => props.client)
+const setFirst = useMutation(setFirstMutation())
 const undo = useUndo()
 const first = computed(() => props.sheet.families[0])
 const family = computed(() => props.sheet.families.find((f) => f.lead === props.phrase))
 
 async function make() {
   const [was, now] = [first.value!, family.value!]
-  await setFirst.mutateAsync({ page: props.page, family: now.key })
-  undo.offer(`First phrase: ${now.lead}`, () => setFirst.mutateAsync({ page: props.page, family: was.key }))
+  await setFirst.mutateAsync({ path: { client: props.client, page: props.page }, body: { family: now.key } })
+  undo.offer(`First phrase: ${now.lead}`, () =>
+    setFirst.mutateAsync({ path: { client: props.client, page: props.page }, body: { family: was.key } }),
+  )
 }
 </script>
 
@@ -23,7 +27,7 @@ async function make() {
   <p v-if="family && family.key !== first?.key && !family.near" class="soft first" data-first>
     This page’s title and H1 are for “{{ first?.lead }}”.
     <button class="link" type="button" @click="make">Make “{{ family.lead }}” the first phrase</button>
-    <span v-if="setFirst.error.value" class="mistake" role="alert">{{ setFirst.error.value.message }}</span>
+    <NoticeLine :fault="setFirst.error.value" />
   </p>
 </template>
 

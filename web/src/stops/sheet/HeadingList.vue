@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column } from '@/api/client'
+import type { Column } from '@/api/types'
 import { count } from '@/parts/format'
 
 /** The outline of a page, with the copy words under each heading. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column, Sheet } from '@/api/client'
+import type { Column, Sheet } from '@/api/types'
 import { count } from '@/parts/format'
 import type { Margin } from './margin'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column } from '@/api/client'
+import type { Column } from '@/api/types'
 
 /** Every image of a page with the verdict on its name and the name proposed. */
 defineProps<{ column: Column }>()

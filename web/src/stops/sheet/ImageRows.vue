@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column, Sheet } from '@/api/client'
+import type { Column, Sheet } from '@/api/types'
 import type { Margin } from './margin'
 
 const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { PageFacts } from '@/api/types'
 import { computed } from 'vue'
-import type { PageFacts } from '@/api/client'
 import { bare, plural } from '@/parts/format'
 
 /** The links of a page by where they stand, each with its words and where it leads. */

@@ -1,20 +1,23 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { addPhrasesMutation, madeOfOptions, undoImportMutation } from '@/api/calls'
+import type { Column } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import { useBookChanges } from '@/api/book'
-import type { Column } from '@/api/client'
-import { useMadeOf } from '@/api/queries'
 import { plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import type { Margin } from './margin'
 
 /** What a page's copy is made of, and what its rivals have in common; each opens the places where it is. */
 const props = defineProps<{ column: Column; client: number; page: number; margin: Margin }>()
-const { data, error } = useMadeOf(
-  () => props.client,
-  () => props.page,
-  () => props.column.entry_id,
+const { data, error } = useQuery(() =>
+  madeOfOptions({
+    path: { client: props.client, page: props.page },
+    query: { entry: props.column.entry_id },
+  }),
 )
-const { add, undoImport } = useBookChanges(() => props.client)
+const add = useMutation(addPhrasesMutation())
+const undoImport = useMutation(undoImportMutation())
 const undo = useUndo()
 const groups = computed(() => {
   const shared = data.value?.shared ?? []
@@ -32,14 +35,18 @@ const groups = computed(() => {
 const show = (text: string) => props.margin.open('phrase', props.margin.column.value, text)
 
 async function toBook(text: string) {
-  const report = await add.mutateAsync([text]).catch(() => null)
+  const report = await add
+    .mutateAsync({ path: { client: props.client }, body: { phrases: [text] } })
+    .catch(() => null)
   if (report?.import_id)
-    undo.offer(`“${text}” added to the book`, () => undoImport.mutateAsync(report.import_id))
+    undo.offer(`“${text}” added to the book`, () =>
+      undoImport.mutateAsync({ path: { client: props.client, import: report.import_id } }),
+    )
 }
 </script>
 
 <template>
-  <p v-if="error" class="mistake">{{ error.message }}</p>
+  <NoticeLine :fault="error" />
   <div v-if="data" data-document>
     <section v-for="g in groups" :key="g.name">
       <template v-if="g.list.length">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MenuItem } from '@/api/client'
+import type { MenuItem } from '@/api/types'
 import { bare } from '@/parts/format'
 
 /** A menu of a page, with what is folded in it. */

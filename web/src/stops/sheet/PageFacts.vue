@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { pageFactsOptions } from '@/api/calls'
+import type { Column } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Column } from '@/api/client'
-import { usePageFacts } from '@/api/queries'
 import LinkList from './LinkList.vue'
 import MenuTree from './MenuTree.vue'
 import { facts } from './pageFacts'
@@ -9,10 +11,11 @@ import ReadMode from './ReadMode.vue'
 
 /** All there is on a page, as an owner would be shown it. */
 const props = defineProps<{ column: Column; client: number; page: number }>()
-const { data, error } = usePageFacts(
-  () => props.client,
-  () => props.page,
-  () => props.column.entry_id,
+const { data, error } = useQuery(() =>
+  pageFactsOptions({
+    path: { client: props.client, page: props.page },
+    query: { entry: props.column.entry_id },
+  }),
 )
 const groups = computed(() => (props.column.details ? facts(props.column, props.column.details) : []))
 const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) ?? [])
@@ -35,7 +38,7 @@ const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) 
         </template>
       </dl>
     </section>
-    <p v-if="error" class="mistake">{{ error.message }}</p>
+    <NoticeLine :fault="error" />
     <template v-if="data">
       <section v-if="data.menus.length">
         <h3>Menus</h3>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column, Details, Sheet } from '@/api/client'
+import type { Column, Details, Sheet } from '@/api/types'
 import type { Margin } from './margin'
 import { formsVideosMaps, phoneSays } from './pageFacts'
 

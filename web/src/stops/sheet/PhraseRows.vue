@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Column, Placement, Sheet } from '@/api/types'
 import { ref } from 'vue'
-import type { Column, Placement, Sheet } from '@/api/client'
 import { figure } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import { groups } from '@/parts/slots'

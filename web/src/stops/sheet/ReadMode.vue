@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { readPageMutation } from '@/api/calls'
+import { useBusy } from '@/api/progress'
+import type { Column, ReadMode } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Column, ReadMode } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useBusy } from '@/api/queries'
 import { cameIn, redirected } from './reading'
 
 /** How a page was read, and the choice of how it is to be read from now on. */
 const props = defineProps<{ column: Column; client: number }>()
-const { readPage } = useChanges(() => props.client)
+const readPage = useMutation(readPageMutation())
 const reading = useBusy(() => props.client)
 const busy = computed(() => reading.value || readPage.isPending.value)
 
@@ -39,12 +41,12 @@ const lines = computed(() => {
         type="button"
         :title="m.tells"
         :aria-pressed="column.mode === m.mode"
-        @click="readPage.mutate({ url: column.url, mode: m.mode })"
+        @click="readPage.mutate({ path: { client: client }, body: { url: column.url, mode: m.mode } })"
       >
         {{ m.says }}
       </button>
     </fieldset>
-    <p v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</p>
+    <NoticeLine :fault="readPage.error.value" />
   </section>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Ground, Sheet } from '@/api/types'
 import { computed, reactive } from 'vue'
-import type { Ground, Sheet } from '@/api/client'
 import ColumnHead from './ColumnHead.vue'
 import HeadingRows from './HeadingRows.vue'
 import ImageRows from './ImageRows.vue'

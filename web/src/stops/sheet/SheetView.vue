@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { measureMutation, sheetOptions } from '@/api/calls'
+import { useRun } from '@/api/progress'
+import type { Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import type { Ground } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useRun, useSheet } from '@/api/queries'
 import { plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
 import ProposalLine from '../ground/ProposalLine.vue'
@@ -16,12 +18,9 @@ const {
   data: sheet,
   error,
   isPending,
-} = useSheet(
-  () => props.client,
-  () => props.page,
-)
+} = useQuery(() => sheetOptions({ path: { client: props.client, page: props.page } }))
 const { data: run } = useRun(() => props.client)
-const { measure } = useChanges(() => props.client)
+const measure = useMutation(measureMutation())
 const margin = useMargin()
 
 const nothing = computed(
@@ -33,7 +32,7 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
 
 <template>
   <main class="sheet" :class="{ open: margin.what.value }">
-    <p v-if="error" class="mistake said">{{ error.message }}</p>
+    <NoticeLine v-if="error" :fault="error" class="said" />
     <p v-else-if="isPending" class="soft said">Loading the sheet…</p>
     <template v-else-if="sheet">
       <div v-if="nothing" class="said">
@@ -56,8 +55,10 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
             The client’s page and its rivals’ will be compared here: words, phrases, headings, image file
             names.
           </p>
-          <p v-if="measure.error.value" class="mistake">{{ measure.error.value.message }}</p>
-          <button class="press main" type="button" @click="measure.mutate()">Measure</button>
+          <NoticeLine :fault="measure.error.value" />
+          <button class="press main" type="button" @click="measure.mutate({ path: { client: client } })">
+            Measure
+          </button>
         </template>
       </div>
       <ProposalLine v-if="!nothing" :client="client" :ground="ground" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Column, Sheet } from '@/api/types'
 import { computed } from 'vue'
-import type { Column, Sheet } from '@/api/client'
 import { count, figure } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import type { Margin, What } from './margin'

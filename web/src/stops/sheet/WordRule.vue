@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Sheet } from '@/api/types'
 import { computed } from 'vue'
-import type { Sheet } from '@/api/client'
 import { count } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 

@@ -1,4 +1,4 @@
-import type { Column, Details } from '@/api/client'
+import type { Column, Details } from '@/api/types'
 import { count, plural } from '@/parts/format'
 
 /** A fact of a page: its name and what there is. */

@@ -1,4 +1,4 @@
-import type { Column } from '@/api/client'
+import type { Column } from '@/api/types'
 import { bare, moment } from '@/parts/format'
 
 const sources: Record<Column['source'], string> = {

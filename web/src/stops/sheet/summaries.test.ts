@@ -1,5 +1,5 @@
+import type { Column, Sheet } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Column, Sheet } from '@/api/client'
 import { summaries } from './summaries'
 
 const placed = (slots: Partial<Column['families'][number]['exact']> = {}) => ({ exact: slots, loose: {} })

@@ -1,4 +1,4 @@
-import type { Column, Sheet } from '@/api/client'
+import type { Column, Sheet } from '@/api/types'
 import { count, plural } from '@/parts/format'
 
 /**

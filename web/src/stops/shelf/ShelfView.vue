@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { backupsOptions, shelfOptions } from '@/api/calls'
+import type { ShelfRow } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import type { ShelfRow } from '@/api/client'
-import { useBackups, useShelf } from '@/api/queries'
 import AppHeader from '@/parts/AppHeader.vue'
 import { count, moment, plural } from '@/parts/format'
 import { stopLocation, type StopName } from '@/parts/stops'
@@ -11,8 +13,8 @@ import ShortWay from './ShortWay.vue'
 
 defineEmits<{ help: []; find: [] }>()
 
-const { data: rows, error, isPending } = useShelf()
-const { data: backups } = useBackups()
+const { data: rows, error, isPending } = useQuery(shelfOptions())
+const { data: backups } = useQuery(backupsOptions())
 const lastBackup = computed(() => backups.value?.days[0])
 const day = (d: string) =>
   new Date(`${d}T12:00:00`).toLocaleDateString('en-US', { month: 'long', day: 'numeric' })
@@ -42,7 +44,7 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
       <h1>Clients</h1>
       <RouterLink class="press" to="/new">New client</RouterLink>
     </div>
-    <p v-if="error" class="mistake">{{ error.message }}</p>
+    <NoticeLine v-if="error" :fault="error" />
     <p v-else-if="isPending" class="soft">Loading clients…</p>
     <p v-else-if="!rows?.length" class="empty">
       Your clients will be listed here, with the words on their pages, what is still to be written, and what

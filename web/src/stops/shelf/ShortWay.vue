@@ -1,16 +1,18 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { quickMutation } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { reactive } from 'vue'
 import { useRouter } from 'vue-router'
-import { useClients } from '@/api/changes'
 import { stopLocation } from '@/parts/stops'
 
 /** The short way in: one line goes straight to the sheet. */
 const router = useRouter()
-const { quick } = useClients()
+const quick = useMutation(quickMutation())
 const line = reactive({ address: '', phrase: '', rivals: '' })
 
 async function go() {
-  const ground = await quick.mutateAsync({ ...line }).catch(() => null)
+  const ground = await quick.mutateAsync({ body: { ...line } }).catch(() => null)
   const page = ground?.pages[0]
   if (ground && page) await router.push(stopLocation('sheet', ground.id, page.id))
 }
@@ -37,7 +39,7 @@ async function go() {
       <input v-model="line.rivals" class="field" name="rivals" placeholder="e.g. one.example, two.example" />
     </label>
     <button class="press main" type="submit" :disabled="quick.isPending.value">Measure</button>
-    <p v-if="quick.error.value" class="mistake" role="alert">{{ quick.error.value.message }}</p>
+    <NoticeLine :fault="quick.error.value" />
   </form>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PageDraft, ToMake } from '@/api/client'
+import type { PageDraft, ToMake } from '@/api/types'
 import { gain, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import type { usePageEdits } from './usePageEdits'

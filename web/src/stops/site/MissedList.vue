@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useMutation } from '@tanstack/vue-query'
+import { readPageMutation } from '@/api/calls'
+import { useBusy } from '@/api/progress'
+import type { ReadMode, Site } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import type { ReadMode, Site } from '@/api/client'
-import { useChanges } from '@/api/changes'
-import { useBusy } from '@/api/queries'
 import { bare } from '@/parts/format'
 import PastePage from '../ground/PastePage.vue'
 import { waysOut } from './missed'
@@ -14,13 +16,14 @@ const props = defineProps<{
   missed: Site['missed']
   edits: ReturnType<typeof usePageEdits>
 }>()
-const { readPage } = useChanges(() => props.client)
+const readPage = useMutation(readPageMutation())
 const reading = useBusy(() => props.client)
 const busy = computed(() => reading.value || readPage.isPending.value || props.edits.add.isPending.value)
 const pasting = ref({ url: '', page: 0 })
 
 async function read(url: string, mode: ReadMode) {
-  if (await props.edits.pageAt(url)) await readPage.mutateAsync({ url, mode }).catch(() => null)
+  if (await props.edits.pageAt(url))
+    await readPage.mutateAsync({ path: { client: props.client }, body: { url, mode } }).catch(() => null)
 }
 
 async function paste(url: string) {
@@ -60,7 +63,7 @@ async function paste(url: string) {
         </div>
       </li>
     </ul>
-    <p v-if="readPage.error.value" class="mistake" role="alert">{{ readPage.error.value.message }}</p>
+    <NoticeLine :fault="readPage.error.value" />
   </section>
 </template>
 

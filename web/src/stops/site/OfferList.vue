@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import type { Ground, Offer, Site } from '@/api/client'
-import { useChanges } from '@/api/changes'
+import { useMutation } from '@tanstack/vue-query'
+import { saveGroundMutation } from '@/api/calls'
+import type { Ground, Offer, Site } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { useUndo } from '@/parts/undo'
 import { emptyPlace, emptyService, toBusiness, toForm } from '../ground/business'
 
 /** Services and towns that the site names and the client does not have yet: one click adds them. */
 const props = defineProps<{ client: number; ground: Ground; site: Site }>()
-const { saveGround } = useChanges(() => props.client)
+const saveGround = useMutation(saveGroundMutation())
 const undo = useUndo()
 
 async function take(o: Offer, what: 'services' | 'places') {
@@ -15,8 +17,13 @@ async function take(o: Offer, what: 'services' | 'places') {
   if (what === 'services') form.services.push({ ...emptyService(), name: o.name })
   else form.places.push({ ...emptyPlace(), name: o.name })
   const now = toBusiness(form)
-  const ok = await saveGround.mutateAsync({ to: now, was: before }).catch(() => null)
-  if (ok) undo.offer(`Saved: ${o.name}`, () => saveGround.mutateAsync({ to: before, was: now }))
+  const ok = await saveGround
+    .mutateAsync({ path: { client: props.client }, body: { ...now, was: before } })
+    .catch(() => null)
+  if (ok)
+    undo.offer(`Saved: ${o.name}`, () =>
+      saveGround.mutateAsync({ path: { client: props.client }, body: { ...before, was: now } }),
+    )
 }
 </script>
 
@@ -37,6 +44,6 @@ async function take(o: Offer, what: 'services' | 'places') {
         <button class="link" type="button" @click="take(o, 'places')">Add</button>
       </li>
     </ul>
-    <p v-if="saveGround.error.value" class="mistake" role="alert">{{ saveGround.error.value.message }}</p>
+    <NoticeLine :fault="saveGround.error.value" />
   </section>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Finding, Ground, PageDraft, SitePage } from '@/api/types'
 import { ref } from 'vue'
-import type { Finding, Ground, PageDraft, SitePage } from '@/api/client'
 import { count, figure, pathOf } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import TallyStrokes from '@/parts/TallyStrokes.vue'

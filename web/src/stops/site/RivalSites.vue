@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Rival } from '@/api/types'
 import { ref } from 'vue'
-import type { Rival } from '@/api/client'
 import { bare, count, plural } from '@/parts/format'
 
 /** The sites of the rivals: how many pages, and for which of the client's services and places. */

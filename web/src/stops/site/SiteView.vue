@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { siteOptions, surveyMutation } from '@/api/calls'
+import { useBusy } from '@/api/progress'
+import type { Ground } from '@/api/types'
 import { computed } from 'vue'
-import type { Ground } from '@/api/client'
-import { useBusy } from '@/api/queries'
-import { useSite, useSites } from '@/api/site'
 import EditFault from '@/parts/EditFault.vue'
 import { bare, moment, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
@@ -17,22 +18,28 @@ import { usePageEdits } from './usePageEdits'
 
 /** The site's pages as a tree by kind, those to make in pencil; beside it what the survey noticed. */
 const props = defineProps<{ client: number; ground: Ground }>()
-const { data: site, error } = useSite(() => props.client)
-const { survey } = useSites(() => props.client)
+const { data: site, error } = useQuery(() => siteOptions({ path: { client: props.client } }))
+const survey = useMutation(surveyMutation())
 const busy = useBusy(() => props.client)
 const edits = usePageEdits(
   () => props.client,
   () => props.ground,
 )
 
-useCommands([{ key: '', says: 'Survey the site', run: () => !busy.value && survey.mutate() }])
+useCommands([
+  {
+    key: '',
+    says: 'Survey the site',
+    run: () => !busy.value && survey.mutate({ path: { client: props.client } }),
+  },
+])
 
 const branches = computed(() => (site.value ? tree(site.value.pages, site.value.to_make) : []))
 const findings = computed(() => byUrgency(site.value?.findings ?? []))
 const elsewhere = computed(() => foundElsewhere(findings.value, site.value?.pages ?? []))
 const mistakes = computed(() =>
   [error.value, survey.error.value, edits.add.error.value, edits.remove.error.value].flatMap((e) =>
-    e ? [e.message] : [],
+    e ? [e.detail] : [],
   ),
 )
 const says = computed(() => {
@@ -58,7 +65,7 @@ const says = computed(() => {
         class="press main"
         type="button"
         :disabled="busy || survey.isPending.value"
-        @click="survey.mutate()"
+        @click="survey.mutate({ path: { client: client } })"
       >
         {{ site?.surveyed_at ? 'Survey again' : 'Survey the site' }}
       </button>

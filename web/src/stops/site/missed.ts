@@ -1,4 +1,4 @@
-import type { ReadMode, Site } from '@/api/client'
+import type { ReadMode, Site } from '@/api/types'
 
 /** A way to have a page that was not read; without a mode it is pasted. */
 export interface WayOut {

@@ -1,5 +1,5 @@
+import type { Finding, SitePage, ToMake } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Finding, SitePage, ToMake } from '@/api/client'
 import { byUrgency, foundElsewhere, foundOn, tree } from './tree'
 
 const page = (kind: string, url: string, service = '', place = '') =>

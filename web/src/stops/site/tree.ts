@@ -1,4 +1,4 @@
-import type { Finding, SitePage, ToMake } from '@/api/client'
+import type { Finding, SitePage, ToMake } from '@/api/types'
 
 /** The kinds in the order in which a site is thought of, and what several pages of one are called. */
 export const kinds = ['home', 'service', 'area', 'about', 'contact', 'gallery', 'article', 'other'] as const

@@ -1,6 +1,7 @@
+import { useMutation } from '@tanstack/vue-query'
+import { addPageMutation, removePageMutation, restorePageMutation, updatePageMutation } from '@/api/calls'
+import type { Ground, Id, PageDraft, PageInfo } from '@/api/types'
 import { ref } from 'vue'
-import type { Ground, Id, PageDraft, PageInfo } from '@/api/client'
-import { usePages } from '@/api/pages'
 import { useEdit } from '@/parts/edit'
 import { plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
@@ -15,7 +16,10 @@ const draftOf = (p: PageInfo): PageDraft => ({
 
 /** Adds, changes, plans and removes pages; each can be undone. */
 export function usePageEdits(client: Id, ground: () => Ground) {
-  const { add, change, remove, restore } = usePages(client)
+  const add = useMutation(addPageMutation())
+  const change = useMutation(updatePageMutation())
+  const remove = useMutation(removePageMutation())
+  const restore = useMutation(restorePageMutation())
   const undo = useUndo()
   const { make, again } = useEdit()
   const addresses = ref('')
@@ -25,7 +29,9 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     const before = [...ground().pages]
     const left = addresses.value.split(/\s+/).filter(Boolean)
     while (left.length) {
-      const page = await add.mutateAsync({ url: left[0]! }).catch(() => null)
+      const page = await add
+        .mutateAsync({ path: { client: client() }, body: { url: left[0]! } })
+        .catch(() => null)
       if (!page) break
       added.push(page)
       left.shift()
@@ -35,15 +41,22 @@ export function usePageEdits(client: Id, ground: () => Ground) {
       undo.offer(`${plural(added.length, 'page')} added`, async () => {
         for (const p of added) {
           const planned = before.find((b) => b.id === p.id)
-          if (planned) await change.mutateAsync({ page: p.id, to: draftOf(planned), was: draftOf(p) })
-          else await remove.mutateAsync(p.id)
+          if (planned)
+            await change.mutateAsync({
+              path: { client: client(), page: p.id },
+              body: { ...draftOf(planned), was: draftOf(p) },
+            })
+          else await remove.mutateAsync({ path: { client: client(), page: p.id } })
         }
       })
   }
 
   async function plan(body: PageDraft) {
-    const page = await add.mutateAsync(body).catch(() => null)
-    if (page) undo.offer(`${pageName(page)} planned`, () => remove.mutateAsync(page.id))
+    const page = await add.mutateAsync({ path: { client: client() }, body }).catch(() => null)
+    if (page)
+      undo.offer(`${pageName(page)} planned`, () =>
+        remove.mutateAsync({ path: { client: client(), page: page.id } }),
+      )
     return page
   }
 
@@ -51,8 +64,11 @@ export function usePageEdits(client: Id, ground: () => Ground) {
   async function pageAt(url: string) {
     const had = ground().pages.find((p) => p.url === url)
     if (had) return had
-    const page = await add.mutateAsync({ url }).catch(() => null)
-    if (page) undo.offer(`${pageName(page)} added`, () => remove.mutateAsync(page.id))
+    const page = await add.mutateAsync({ path: { client: client() }, body: { url } }).catch(() => null)
+    if (page)
+      undo.offer(`${pageName(page)} added`, () =>
+        remove.mutateAsync({ path: { client: client(), page: page.id } }),
+      )
     return page
   }
 
@@ -60,17 +76,26 @@ export function usePageEdits(client: Id, ground: () => Ground) {
     let was = draftOf(p)
     const now = await make((told) => {
       if (told) was = draftOf(ground().pages.find((x) => x.id === p.id) ?? p)
-      return change.mutateAsync({ page: p.id, to: { ...was, ...draft }, was })
+      return change.mutateAsync({
+        path: { client: client(), page: p.id },
+        body: { ...{ ...was, ...draft }, was },
+      })
     })
-    if (now) undo.offer('Saved', () => change.mutateAsync({ page: p.id, to: was, was: draftOf(now) }))
+    if (now)
+      undo.offer('Saved', () =>
+        change.mutateAsync({ path: { client: client(), page: p.id }, body: { ...was, was: draftOf(now) } }),
+      )
   }
 
   async function drop(p: PageInfo) {
-    const ok = await remove.mutateAsync(p.id).then(
+    const ok = await remove.mutateAsync({ path: { client: client(), page: p.id } }).then(
       () => true,
       () => false,
     )
-    if (ok) undo.offer(`${pageName(p)} removed`, () => restore.mutateAsync(p.id))
+    if (ok)
+      undo.offer(`${pageName(p)} removed`, () =>
+        restore.mutateAsync({ path: { client: client(), page: p.id } }),
+      )
   }
 
   return { again, add, change, remove, addresses, addAll, pageAt, plan, put, drop }

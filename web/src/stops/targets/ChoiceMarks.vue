@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Choice } from '@/api/client'
+import type { Choice } from '@/api/types'
 
 /** The marks for keeping, changing and dropping a target or a part of one. */
 defineProps<{ choice: Choice; fixed?: boolean; small?: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Plan } from '@/api/types'
 import { computed } from 'vue'
-import type { Plan } from '@/api/client'
 import { gain, plural } from '@/parts/format'
 
 /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GainUnit, Plan } from '@/api/client'
+import type { GainUnit, Plan } from '@/api/types'
 import { duration, gain } from '@/parts/format'
 
 /** The small lines of a page, as one. */

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import type { Rung } from '@/api/client'
-import { useLadder } from '@/api/plan'
+import { useQuery } from '@tanstack/vue-query'
+import { ladderOptions } from '@/api/calls'
+import type { Rung } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { duration, figure } from '@/parts/format'
 import SideMargin from '@/parts/SideMargin.vue'
 
 /** Rival by rival: who leads on which front, what passes it, and what no page can change. */
 const props = defineProps<{ client: number; page: string; pages: Map<string, string> }>()
 defineEmits<{ close: []; show: [id: string] }>()
-const { data: rungs, error } = useLadder(
-  () => props.client,
-  () => props.page,
+const { data: rungs, error } = useQuery(() =>
+  ladderOptions({ path: { client: props.client }, query: { page: props.page } }),
 )
 const known = (r: Rung) => r.steps.filter((s) => s.own !== null || s.theirs !== null)
 const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival' || s.leader === 'even'))
@@ -22,7 +23,7 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
     data-ladder
     @close="$emit('close')"
   >
-    <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
+    <NoticeLine v-if="error" :fault="error" />
     <p v-else-if="rungs && !rungs.length" class="soft">
       No rival’s page stands beside this one. Take rivals in the lineup and measure them.
     </p>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
+import type { OwnDraft, PlanPage } from '@/api/types'
 import { computed, nextTick, onMounted, ref } from 'vue'
-import type { PlanPage } from '@/api/client'
-import type { OwnDraft } from '@/api/plan'
 import { namesApart } from '@/parts/pages'
 
 /** A target that the user adds by hand: on which page, what, how long it takes, what it brings. */

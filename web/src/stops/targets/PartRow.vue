@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Choice, GainUnit, Part } from '@/api/types'
 import { nextTick, ref, watch } from 'vue'
-import type { Choice, GainUnit, Part } from '@/api/client'
 import { duration, gain } from '@/parts/format'
 import ChoiceMarks from './ChoiceMarks.vue'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan, Target } from '@/api/client'
+import type { Plan, Target } from '@/api/types'
 import { duration, gain } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'

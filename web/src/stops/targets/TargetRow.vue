@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { GainUnit, Target } from '@/api/types'
 import { nextTick, ref, watch } from 'vue'
-import type { GainUnit, Target } from '@/api/client'
 import { duration, gain } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '@/api/client'
+import type { Plan } from '@/api/types'
 import { count, duration, gain } from '@/parts/format'
 import TypedField from '@/parts/TypedField.vue'
 import type { Order } from './list'

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useMutation, useQuery } from '@tanstack/vue-query'
+import { planOptions, setHoursMutation } from '@/api/calls'
+import type { Choice, Ground } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
-import type { Choice, Ground } from '@/api/client'
 import { useAddress } from '@/parts/address'
-import { useChanges } from '@/api/changes'
-import { usePlan } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { duration, plural } from '@/parts/format'
@@ -29,8 +30,8 @@ import WhyMargin from './WhyMargin.vue'
 const props = defineProps<{ client: number; ground: Ground }>()
 const address = useAddress()
 const page = computed(() => address.text('page'))
-const { data: plan, error, isPending } = usePlan(() => props.client)
-const { setHours } = useChanges(() => props.client)
+const { data: plan, error, isPending } = useQuery(() => planOptions({ path: { client: props.client } }))
+const setHours = useMutation(setHoursMutation())
 const { say, toggle, addOwn, removeOwn, failure, again } = useTargetActions(
   () => props.client,
   () => plan.value,
@@ -109,9 +110,12 @@ async function hours(typed: string, from: string) {
   let was = Number(from)
   const ok = await hoursEdit.make((told) => {
     if (told) was = plan.value!.hours
-    return setHours.mutateAsync({ to, was }).then(() => true)
+    return setHours.mutateAsync({ path: { client: props.client }, body: { hours: to, was } }).then(() => true)
   })
-  if (ok) undo.offer(`Hours set to ${to}`, () => setHours.mutateAsync({ to: was, was: to }))
+  if (ok)
+    undo.offer(`Hours set to ${to}`, () =>
+      setHours.mutateAsync({ path: { client: props.client }, body: { hours: was, was: to } }),
+    )
   return ok !== null
 }
 
@@ -180,7 +184,7 @@ watch(
 
 <template>
   <main class="targets" :class="{ aside: why || ladder }">
-    <p v-if="error" class="mistake said" role="alert">{{ error.message }}</p>
+    <NoticeLine v-if="error" :fault="error" class="said" />
     <p v-else-if="isPending" class="soft said">Loading targets…</p>
     <template v-else-if="plan">
       <RecapList

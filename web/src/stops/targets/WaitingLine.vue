@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { Plan } from '@/api/types'
 import { computed } from 'vue'
-import type { Plan } from '@/api/client'
 import { count, plural } from '@/parts/format'
 
 /** What nothing is asked for until a word of it is judged, with the way there. */

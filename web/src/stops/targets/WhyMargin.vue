@@ -1,19 +1,21 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { whyOptions } from '@/api/calls'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
-import { useFigures, useWhy } from '@/api/plan'
 import SideMargin from '@/parts/SideMargin.vue'
 import FigureEdit from '../yardstick/FigureEdit.vue'
+import { useFigures } from '../yardstick/useFigures'
 
 /** The sum that made a figure, line by line, with the figures of the yardstick in place to be changed. */
 const props = defineProps<{ client: number; target: string; part: string; title: string }>()
 defineEmits<{ close: [] }>()
 
-const { data: why, error } = useWhy(
-  () => props.client,
-  () => props.target,
-  () => props.part,
-)
-const { data: figures } = useFigures(() => props.client)
+const { data: why, error } = useQuery(() => ({
+  ...whyOptions({ path: { client: props.client }, query: { target: props.target, part: props.part } }),
+  enabled: props.target !== '',
+}))
+const { figures } = useFigures(() => props.client)
 const byKey = computed(() => new Map((figures.value ?? []).map((f) => [f.key, f])))
 
 /** Which line's figure is being changed. */
@@ -27,7 +29,7 @@ const sign = (value: string) => (/^[−×+]/.test(value) ? '' : 'plain')
 
 <template>
   <SideMargin :title="title" label="Why" data-why @close="$emit('close')">
-    <p v-if="error" class="mistake" role="alert">{{ error.message }}</p>
+    <NoticeLine :fault="error" />
     <section v-for="(w, i) in why" :key="i">
       <h3>{{ w.title }}</h3>
       <dl>

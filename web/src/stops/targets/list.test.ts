@@ -1,5 +1,5 @@
+import type { Plan, Target } from '@/api/types'
 import { describe, expect, it } from 'vitest'
-import type { Plan, Target } from '@/api/client'
 import { cutInTwo, foldsIn, grouped, lines, says, shown, sumsOver, unfolded } from './list'
 
 const target = (id: string, more: Partial<Target> = {}): Target =>

@@ -1,4 +1,4 @@
-import type { Part, Plan, Target } from '@/api/client'
+import type { Part, Plan, Target } from '@/api/types'
 import { count, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 

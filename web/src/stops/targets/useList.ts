@@ -1,5 +1,5 @@
+import type { Plan, Target } from '@/api/types'
 import { computed, ref, watch } from 'vue'
-import type { Plan, Target } from '@/api/client'
 import { cutInTwo, foldsIn, grouped, shown, sumsOver, unfolded, type Order } from './list'
 
 /** What of a plan stands in the list: of all pages or one, of all or one imperative, small lines folded. */

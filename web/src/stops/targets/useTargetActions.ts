@@ -1,12 +1,15 @@
-import type { Choice, Plan } from '@/api/client'
-import { usePlanChanges, type OwnDraft } from '@/api/plan'
+import { useMutation } from '@tanstack/vue-query'
+import { addTargetMutation, chooseMutation, removeTargetMutation } from '@/api/calls'
+import type { Choice, OwnDraft, Plan } from '@/api/types'
 import { useEdit } from '@/parts/edit'
 import { useUndo } from '@/parts/undo'
 import { says, type Line } from './list'
 
 /** What can be done with the targets of a client; all of it can be undone. */
 export function useTargetActions(client: () => number, plan: () => Plan | undefined) {
-  const { choose, add, remove } = usePlanChanges(client)
+  const choose = useMutation(chooseMutation())
+  const add = useMutation(addTargetMutation())
+  const remove = useMutation(removeTargetMutation())
   const undo = useUndo()
   const { make, again } = useEdit()
   let last = ''
@@ -21,11 +24,17 @@ export function useTargetActions(client: () => number, plan: () => Plan | undefi
     let was = { ...(told ? saidNow(line) : (from ?? of.choice)) }
     const ok = await make((told) => {
       if (told) was = { ...saidNow(line) }
-      return choose.mutateAsync([{ page, key: of.key, ...choice, was }])
+      return choose.mutateAsync({
+        path: { client: client() },
+        body: { said: [{ page, key: of.key, ...choice, was }] },
+      })
     })
     if (ok)
       undo.offer(`${words[choice.state]}: ${says(line)}`, () =>
-        choose.mutateAsync([{ page, key: of.key, ...was, was: choice }]),
+        choose.mutateAsync({
+          path: { client: client() },
+          body: { said: [{ page, key: of.key, ...was, was: choice }] },
+        }),
       )
     return ok !== null
   }
@@ -43,8 +52,11 @@ export function useTargetActions(client: () => number, plan: () => Plan | undefi
 
   /** Adds a target by hand. */
   async function addOwn(draft: OwnDraft) {
-    const made = await add.mutateAsync(draft).catch(() => null)
-    if (made) undo.offer(`Added: ${draft.text}`, () => remove.mutateAsync(made.id))
+    const made = await add.mutateAsync({ path: { client: client() }, body: draft }).catch(() => null)
+    if (made)
+      undo.offer(`Added: ${draft.text}`, () =>
+        remove.mutateAsync({ path: { client: client(), own: made.id } }),
+      )
     return made !== null
   }
 
@@ -53,11 +65,12 @@ export function useTargetActions(client: () => number, plan: () => Plan | undefi
     const t = plan.targets.find((x) => x.id === line.target.id)
     if (!t?.own_id) return
     const draft = { id: t.own_id, page: t.page, text: t.before, gain: t.gain, minutes: t.minutes }
-    const ok = await remove.mutateAsync(t.own_id).then(
+    const ok = await remove.mutateAsync({ path: { client: client(), own: t.own_id } }).then(
       () => true,
       () => false,
     )
-    if (ok) undo.offer(`Removed: ${t.before}`, () => add.mutateAsync(draft))
+    if (ok)
+      undo.offer(`Removed: ${t.before}`, () => add.mutateAsync({ path: { client: client() }, body: draft }))
   }
 
   const failure = () => choose.error.value ?? add.error.value ?? remove.error.value

@@ -1,20 +1,20 @@
 <script setup lang="ts">
+import type { Figure, PlanChange } from '@/api/types'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import type { Figure, PlanChange } from '@/api/client'
-import { useFigureChanges } from '@/api/plan'
 import { changedElsewhere, useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { useTyped } from '@/parts/typed'
 import { useUndo } from '@/parts/undo'
 import { boundsOf, isText, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
+import { useFigureChanges } from './useFigures'
 
 /** A figure of the yardstick in place: what would follow is seen before it is kept. */
 const props = defineProps<{ client: number; figure: Figure; workspace?: boolean }>()
 const emit = defineEmits<{ done: [] }>()
 
-const { preview, change } = useFigureChanges(
+const { preview, change, refused, failed } = useFigureChanges(
   () => props.client,
   () => props.workspace ?? false,
 )
@@ -29,7 +29,7 @@ const look = useDebounceFn(async () => {
   const typed = value.value
   effect.value = null
   if (!changed.value) return
-  const seen = await preview.mutateAsync({ [props.figure.key]: typed }).catch(() => null)
+  const seen = await preview({ [props.figure.key]: typed }).catch(() => null)
   if (typed === value.value) effect.value = seen // another one may have been typed by now
 }, 150)
 watch(value, look)
@@ -39,7 +39,7 @@ async function keep(to: string) {
   let from = ''
   const ok = await make(() => {
     from = was()!.value
-    return change.mutateAsync({ to: { [key]: to }, was: { [key]: from } }).catch((failure) => {
+    return change({ [key]: to }, { [key]: from }).catch((failure) => {
       if (changedElsewhere(failure)) tell()
       throw failure
     })
@@ -47,13 +47,11 @@ async function keep(to: string) {
   if (!ok) return
   const back = from === props.figure.default ? '' : from
   const now = to || props.figure.default
-  undo.offer(isText(props.figure) ? says : `${says}: ${now}`, () =>
-    change.mutateAsync({ to: { [key]: back }, was: { [key]: now } }),
-  )
+  undo.offer(isText(props.figure) ? says : `${says}: ${now}`, () => change({ [key]: back }, { [key]: now }))
   effect.value = null
   emit('done')
 }
-const failure = computed(() => change.error.value ?? preview.error.value)
+const failure = computed(() => refused() ?? failed())
 </script>
 
 <template>

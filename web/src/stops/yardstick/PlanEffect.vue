@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import type { PlanChange } from '@/api/types'
 import { computed } from 'vue'
-import type { PlanChange } from '@/api/client'
 import { duration, gain, plural } from '@/parts/format'
 
 /** What a change of figures would change in the plan. */

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { presetsOptions } from '@/api/calls'
+import type { Figure, FigureChanges, Ground, PlanChange } from '@/api/types'
+import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
-import type { Figure, Ground, PlanChange } from '@/api/client'
-import { useFigureChanges, useFigures, usePresets, type FigureChanges } from '@/api/plan'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { useCommands } from '@/parts/keys'
@@ -10,13 +12,14 @@ import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
 import { isText, shownValue, unitOf } from './figure'
 import PlanEffect from './PlanEffect.vue'
+import { useFigureChanges, useFigures } from './useFigures'
 
 /** All figures that targets are worked out by, of this client or of all clients. */
 const props = defineProps<{ client: number; ground: Ground }>()
 const all = ref(false)
-const { data: figures, error } = useFigures(() => (all.value ? 0 : props.client))
-const { data: presets } = usePresets()
-const { preview, change, read } = useFigureChanges(
+const { figures, error } = useFigures(() => (all.value ? 0 : props.client))
+const { data: presets } = useQuery(presetsOptions())
+const { preview, change, read, refused, failed } = useFigureChanges(
   () => props.client,
   () => all.value,
 )
@@ -48,7 +51,7 @@ const groups = computed(() => {
 /** A preset whose effect is being looked at. */
 const trying = ref<{ says: string; changes: FigureChanges; effect: PlanChange } | null>(null)
 async function look(says: string, changes: FigureChanges) {
-  const effect = await preview.mutateAsync(changes).catch(() => null)
+  const effect = await preview(changes).catch(() => null)
   trying.value = effect && { says, changes, effect }
 }
 
@@ -66,10 +69,13 @@ async function put(says: string, to: FigureChanges) {
   const ok = await edit.make(() => {
     const list = of(to)
     back = backTo(list)
-    return change.mutateAsync({ to, was: valuesOf(list, (f) => f.value) })
+    return change(
+      to,
+      valuesOf(list, (f) => f.value),
+    )
   })
   trying.value = null
-  if (ok) undo.offer(says, () => change.mutateAsync({ to: back, was: now }))
+  if (ok) undo.offer(says, () => change(back, now))
 }
 
 const restoreAll = () =>
@@ -86,13 +92,16 @@ async function take() {
   if (picker.value) picker.value.value = ''
   if (!file) return
   const back = backTo(figures.value ?? [])
-  const now = await read.mutateAsync(await file.text()).catch(() => null)
+  const now = await read(await file.text()).catch(() => null)
   if (now)
     undo.offer(`Figures of ${file.name} read`, () =>
-      change.mutateAsync({ to: back, was: valuesOf(now, (f) => f.value) }),
+      change(
+        back,
+        valuesOf(now, (f) => f.value),
+      ),
     )
 }
-const failure = computed(() => error.value ?? read.error.value ?? preview.error.value)
+const failure = computed(() => error.value ?? failed())
 </script>
 
 <template>
@@ -128,8 +137,8 @@ const failure = computed(() => error.value ?? read.error.value ?? preview.error.
         @change="take"
       />
     </div>
-    <p v-if="failure" class="mistake said" role="alert">{{ failure.message }}</p>
-    <EditFault class="said" :fault="change.error.value" :again="edit.again.value" />
+    <NoticeLine :fault="failure" class="said" />
+    <EditFault class="said" :fault="refused()" :again="edit.again.value" />
     <div class="presets">
       <span class="soft">Presets for the word target:</span>
       <button v-for="p in presets" :key="p.says" class="link" type="button" @click="look(p.says, p.changes)">

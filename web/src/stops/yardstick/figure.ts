@@ -1,4 +1,4 @@
-import type { Figure } from '@/api/client'
+import type { Figure } from '@/api/types'
 import { plural } from '@/parts/format'
 
 const units: Partial<Record<Figure['unit'], string>> = {

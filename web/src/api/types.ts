@@ -1,0 +1,42 @@
+import type {
+  Book,
+  BookPhrase,
+  BookRow,
+  Column,
+  EntryInputBody,
+  FigureInputBody,
+  Layout,
+  OwnInputBody,
+  Plan,
+  Recognized,
+  ResultEntry,
+  ResultsPreview,
+} from './gen/types.gen'
+
+/** What the program knows and takes, as its description has it, and names for what is inside of that. */
+export type * from './gen/types.gen'
+
+export type Intent = BookRow['intent']
+export type GainUnit = Plan['unit']
+export type ReadMode = Column['mode']
+export type ResultPart = ResultEntry['part']
+export type ResultField = ResultsPreview['columns'][number]
+export type ColumnRole = Layout['roles'][number]
+export type HandedAs = Recognized['as']
+export type EntryDraft = Omit<EntryInputBody, 'lineup' | 'phrase'>
+export type FigureDraft = Omit<FigureInputBody, 'was'>
+
+/** A target that is added by hand. */
+export type OwnDraft = OwnInputBody
+
+/** Changes of figures by their keys; an empty value brings the other back. */
+export type FigureChanges = Record<string, string>
+
+/** What the user says of a word, empty for nothing. */
+export type Verdict = Book['verdicts'][number]['verdict']
+
+/** Where searches were counted, empty if it is not known. */
+export type SearchArea = BookPhrase['area']
+
+/** An id as all composables take it: it may become another one. */
+export type Id = () => number
