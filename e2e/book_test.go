@@ -66,7 +66,7 @@ func TestPhraseBook(t *testing.T) {
 		}
 	}
 	s.press("Dismiss")
-	s.until(fmt.Sprintf(`[...document.querySelectorAll('.part.now')].some(e => e.innerText.includes(%q))`,
+	s.until(fmt.Sprintf(`[...document.querySelectorAll('[aria-label="Parts of the book"] .here')].some(e => e.innerText.includes(%q))`,
 		fmt.Sprint(kept)))
 	// Only the rows in sight are drawn.
 	assert.Less(t, eval[int](s, `document.querySelectorAll('[data-family]').length`), 80)

@@ -50,7 +50,7 @@ func TestLineupByHand(t *testing.T) {
 	s.sees("Lantern Street Sweeps moved to 2")
 	assert.Equal(t, before[2], organic()[1])
 	s.press("Undo")
-	s.until(fmt.Sprintf(`%s.querySelector('.place').textContent === '3'`, row("Lantern Street Sweeps")))
+	s.until(fmt.Sprintf(`%s.querySelector('[data-place]').textContent === '3'`, row("Lantern Street Sweeps")))
 	assert.Equal(t, before, organic(), "all stand where they stood")
 
 	s.press("Search again")

@@ -193,9 +193,9 @@ func TestDropWhileDrawn(t *testing.T) {
 	require.NoError(t, os.WriteFile(list, []byte("bellows mending ostrey,40\n"), 0o600))
 	carryAway := func(css string) {
 		s.drag(css, list, input.DispatchDragEventTypeDragEnter, input.DispatchDragEventTypeDragOver)
-		s.until(`document.querySelector('.held')`)
+		s.until(`document.querySelector('.dropzone')`)
 		s.drag("header", list, input.DispatchDragEventTypeDragOver)
-		s.until(`!document.querySelector('.held')`)
+		s.until(`!document.querySelector('.dropzone')`)
 	}
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home))
 	s.sees("Add a saved page")

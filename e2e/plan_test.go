@@ -69,6 +69,7 @@ func TestPlan(t *testing.T) {
 		return figure(t, p, client, "visits.others") == "0.5"
 	}, 90*time.Second, 50*time.Millisecond)
 
+	s.click(`document.querySelector('[aria-label=Close]')`)
 	s.press("New target")
 	s.fill("[name=own-text]", "Ask the owner for a photo of the crew")
 	s.press("Add")
@@ -147,7 +148,7 @@ func TestDraftAndImages(t *testing.T) {
 	s.press("Save draft")
 	s.until(`document.querySelector('[data-draft]')`)
 	s.open(fmt.Sprintf("/clients/%d/pages/%d/sheet", client, page))
-	s.until(`document.querySelector('th.draft')?.innerText.includes('not live')`)
+	s.until(`document.querySelector('thead .draft')?.innerText.includes('not live')`)
 	s.until(`document.querySelector('td.draft [data-cell=seen]')?.dataset.figure > 2000`)
 	s.open(fmt.Sprintf("/clients/%d/draft?page=p%d", client, page))
 	s.until(`document.querySelector('[data-draft]')`)

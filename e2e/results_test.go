@@ -70,5 +70,5 @@ func TestColumnsOfResults(t *testing.T) {
 	s.until(`[...document.querySelectorAll('.results tr[data-part]')].some(r => r.textContent.includes('14'))`)
 	s.fill("[name=results_phrase]", "chimney sweep quillby")
 	s.press("Use these results")
-	s.until(`document.querySelector('[data-entry="Harbor Flue"] .place')?.textContent === '14'`)
+	s.until(`document.querySelector('[data-entry="Harbor Flue"] [data-place]')?.textContent === '14'`)
 }

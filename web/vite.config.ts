@@ -25,6 +25,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 1600,
     rolldownOptions: { input: ['index.html', 'api.html'] },
   },
-  test: { include: ['src/**/*.test.ts'] },
+  /* Style sheets are read as they are written (scale.test.ts). */
+  test: { include: ['src/**/*.test.ts'], css: true },
   server: { proxy: { '/api': 'http://127.0.0.1:8017' } },
 })

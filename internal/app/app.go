@@ -53,6 +53,8 @@ type App struct {
 	db     *store.DB
 	behind sync.WaitGroup // what is done behind the scenes
 	end    context.CancelFunc
+	log    *slog.Logger
+	away   away
 }
 
 // Web brings pages, and what sites list of theirs.
@@ -92,8 +94,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 	behind, end := context.WithCancel(context.WithoutCancel(ctx))
 	planned := &targets.Plan{DB: o.DB, Studies: studies, Readings: r}
 	a := &App{
-		db: o.DB, end: end, Studies: studies, Readings: r, Sheet: &sheets.Sheet{Studies: studies},
-		Shelf:     &shelf.Shelf{DB: o.DB, Studies: studies},
+		db: o.DB, end: end, log: o.Log, Studies: studies, Readings: r, Sheet: &sheets.Sheet{Studies: studies},
 		Ground:    &ground.Ground{DB: o.DB, Readings: r, Studies: studies, Now: o.Now},
 		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
@@ -103,6 +104,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Standing:  &figures.Standing{DB: o.DB, Studies: studies, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
+	a.Shelf = &shelf.Shelf{DB: o.DB, Studies: studies, Hides: a.IsAway}
 	a.Received = &handover.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}
 	if err := a.Received.Prepare(ctx); err != nil {
 		return a, err
@@ -123,6 +125,7 @@ func (a *App) Close() {
 	a.end()
 	a.Runs.Close()
 	a.behind.Wait()
+	a.forgetAll()
 }
 
 // Store returns what everything is kept in.
@@ -154,12 +157,6 @@ func (a *App) Quick(ctx context.Context, address, phrase, rivals string) (view.G
 		return view.Ground{}, err
 	}
 	return g, nil
-}
-
-// Delete stops what is under way for a client and deletes it.
-func (a *App) Delete(ctx context.Context, client int64) error {
-	a.Runs.StopClient(ctx, client)
-	return a.Ground.Delete(ctx, client)
 }
 
 // Backups returns those of the data file that were made by themselves, the newest first.

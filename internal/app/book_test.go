@@ -2,6 +2,7 @@ package app_test
 
 import (
 	"bytes"
+	encodingcsv "encoding/csv"
 	"fmt"
 	"strings"
 	"testing"
@@ -267,7 +268,7 @@ func TestBookFile(t *testing.T) {
 	client, _ := newClient(t, a, careful, "")
 	first, err := a.Book.ImportList(ctx, client, "one.csv",
 		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nchimney sweep "+
-			"cost,900,,\nchimney sweep ohio,7,,3\n"), nil, "", "")
+			"cost,900,,\nchimney sweep ohio,7,,3\nbest chimney sweep tarn harbor,90,6,\n"), nil, "", "")
 	require.NoError(t, err)
 	_, err = a.Book.ChooseFamily(ctx, client, []string{bookOf(t, a, client)["chimney sweep ohio"].Key},
 		book.Choice{State: book.Aside, Reason: "=HYPERLINK(\"x\")"})
@@ -276,6 +277,24 @@ func TestBookFile(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "Brindle", name)
 	assert.Contains(t, string(csv), "'=HYPERLINK")
+	table, err := encodingcsv.NewReader(bytes.NewReader(csv)).ReadAll()
+	require.NoError(t, err)
+	b, err := a.Book.Get(ctx, client)
+	require.NoError(t, err)
+	gains, folded := map[string]string{}, 0
+	for _, row := range table[1:] {
+		gains[row[0]] = row[12]
+	}
+	for _, f := range b.Families {
+		want := ""
+		if f.Under != "" {
+			folded++
+		} else if f.RowGain > 0 {
+			want = fmt.Sprintf("%.1f", f.RowGain)
+		}
+		assert.Equal(t, want, gains[f.Members[0].Text], "the gain of a row as the screen shows it")
+	}
+	assert.Equal(t, 1, folded)
 	second, _ := newClient(t, a, careful, "")
 	report, err := a.Book.ImportList(ctx, second, "book.csv", csv, nil, "", "")
 	require.NoError(t, err)
@@ -289,7 +308,7 @@ func TestBookFile(t *testing.T) {
 	later, err := a.Book.AddPhrases(ctx, client, []string{"chimney sweep cost", "flue liner ostrey"})
 	require.NoError(t, err)
 	fails(t, a.Book.UndoImport(ctx, client, first.ImportID), appbook.ImportNotLast.Code)
-	b, err := a.Book.Get(ctx, client)
+	b, err = a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	require.Len(t, b.Imports, 2)
 	assert.Equal(t, later.ImportID, b.Imports[0].ID)

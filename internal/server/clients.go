@@ -2,8 +2,14 @@ package server
 
 import (
 	"context"
+	"net/http"
+	"strconv"
 
+	"inktally/internal/app"
 	"inktally/internal/view"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gin-gonic/gin"
 )
 
 type groundInput struct {
@@ -68,12 +74,37 @@ func (r api) clients() {
 		func(ctx context.Context, in *ClientPath) (view.Proposal, error) {
 			return r.app.Ground.Proposal(ctx, in.Client)
 		})
-	do(r, remove, "/clients/{client}", "deleteClient", "Delete a client and all that belongs to it",
-		func(ctx context.Context, in *ClientPath) error {
-			return r.app.Delete(ctx, in.Client)
-		})
+	whole(r, remove, "/clients/{client}", "deleteClient",
+		"Delete a client and all that belongs to it; for an hour it can be brought back",
+		func(ctx context.Context, client int64) error { return r.app.Delete(ctx, client) })
+	whole(r, post, "/clients/{client}/restore", "restoreClient",
+		"Bring a client back that was deleted a short while ago",
+		func(ctx context.Context, client int64) error { return r.app.Restore(ctx, client) })
 	do(r, put, "/clients/{client}/hours", "setHours", "Set the hours to spend",
 		func(ctx context.Context, in *hoursInput) error {
 			return r.app.Ground.SetHours(ctx, in.Client, in.Body.Hours, in.Body.Was)
 		})
+}
+
+// whole registers an operation that takes a client away as a whole, or brings it back: what lists clients changes.
+func whole(r api, method, path, id, summary string, f func(ctx context.Context, client int64) error) {
+	huma.Register(r.huma, r.operation(method, path, id, summary),
+		func(ctx context.Context, in *ClientPath) (*Change, error) {
+			if err := f(ctx, in.Client); err != nil {
+				return nil, r.problem(ctx, id, err)
+			}
+			return &Change{Changed: string(app.Listed)}, nil
+		})
+}
+
+// present refuses what is asked of a client that was deleted and can still be brought back.
+func present(isAway func(client int64) bool) gin.HandlerFunc {
+	return func(c *gin.Context) {
+		client, err := strconv.ParseInt(c.Param("client"), 10, 64)
+		if err != nil || !isAway(client) || c.FullPath() == "/api/clients/:client/restore" {
+			return
+		}
+		problem(c, http.StatusNotFound, NoSuchClient)
+		c.Abort()
+	}
 }

@@ -40,7 +40,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 		problem(c, http.StatusInternalServerError, fault.OwnMistake)
 	}))
 	g := guard(o)
-	router.Use(g.own, g.signedIn)
+	router.Use(g.own, g.signedIn, present(a.IsAway))
 	api := humagin.New(router, config())
 	api.UseMiddleware(bounded, newTurns().take)
 	register(api, a, log)

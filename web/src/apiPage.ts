@@ -4,6 +4,7 @@ import '@fontsource/ibm-plex-sans/latin-400.css'
 import '@fontsource/ibm-plex-sans/latin-600.css'
 import '@fontsource/ibm-plex-mono/latin-400.css'
 import '@fontsource/zilla-slab/latin-600.css'
+import './styles/tokens.css'
 import './styles/apiPage.css'
 
 /** The API's own page: its description, from this program alone. */

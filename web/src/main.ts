@@ -1,3 +1,4 @@
+import './styles/tokens.css' // the order of the layers first
 import '@fontsource/ibm-plex-mono/latin-400.css'
 import '@fontsource/ibm-plex-sans/latin-400.css'
 import '@fontsource/ibm-plex-sans/latin-600.css'
@@ -9,8 +10,8 @@ import App from './App.vue'
 import { connect } from './api/client'
 import { router } from './router'
 import { vuetify } from './theme'
-import './styles/tokens.css'
 import './styles/base.css'
+import './styles/layout.css'
 
 const queryClient = new QueryClient({
   defaultOptions: { queries: { retry: false, staleTime: 5_000, refetchOnWindowFocus: false } },

@@ -32,6 +32,7 @@ type Ground struct {
 
 // New adds a client with a home page.
 func (g *Ground) New(ctx context.Context, draft view.Business) (view.Ground, error) {
+	draft.HomePage = g.secured(ctx, draft.HomePage)
 	b, err := clean(draft)
 	if err != nil {
 		return view.Ground{}, err
@@ -76,6 +77,7 @@ func (b business) save(tx *store.Tx, id, home int64) error {
 // was is what the change was made from, nil if that is not known: what was changed elsewhere
 // meanwhile stays, and where both changed one thing it is refused with both.
 func (g *Ground) Save(ctx context.Context, id int64, draft view.Business, was *view.Business) (view.Ground, error) {
+	draft.HomePage = g.secured(ctx, draft.HomePage)
 	b, err := clean(draft)
 	if err != nil {
 		return view.Ground{}, err

@@ -24,16 +24,20 @@ func (b *Book) File(ctx context.Context, client int64) (csv []byte, name string,
 	if err != nil {
 		return nil, "", err
 	}
-	rows := [][]string{wording.BookColumns()}
+	rows, leads := [][]string{wording.BookColumns()}, map[string]string{}
+	for _, f := range shown.Families {
+		leads[f.Key] = f.Members[0].Text
+	}
 	for _, f := range shown.Families {
 		for i, m := range f.Members {
 			row := []string{m.Text, f.Members[0].Text, figure(m.Volume), string(m.Area), figure(m.Difficulty),
-				figure(m.Position), string(f.Intent), f.Why.Says, f.Service, f.Place, f.Carrier, yes(f.Kept), "", ""}
+				figure(m.Position), string(f.Intent), f.Why.Says, f.Service, f.Place, f.Carrier, yes(f.Kept), "", "",
+				leads[f.Under]}
 			if f.Choice.Reason != "" {
 				row[7] = f.Choice.Reason
 			}
-			if i == 0 {
-				row[12], row[13] = decimal(f.Gain), decimal(f.Worth)
+			if i == 0 && f.Under == "" { // what is folded under another stands in its gain
+				row[12], row[13] = decimal(f.RowGain), decimal(f.Worth)
 			}
 			rows = append(rows, row)
 		}

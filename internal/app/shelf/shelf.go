@@ -14,6 +14,8 @@ import (
 type Shelf struct {
 	DB      *store.DB
 	Studies *study.Studies
+	// Hides reports whether a client is not to be listed.
+	Hides func(client int64) bool
 }
 
 // List lists all clients with what is known of their home pages.
@@ -21,7 +23,9 @@ func (s *Shelf) List(ctx context.Context) ([]view.ShelfRow, error) {
 	rows, err := s.Studies.Shelf(ctx)
 	out := make([]view.ShelfRow, 0, len(rows))
 	for _, r := range rows {
-		out = append(out, shown(r))
+		if !s.Hides(r.ID) {
+			out = append(out, shown(r))
+		}
 	}
 	return out, err
 }
@@ -53,6 +57,9 @@ func (s *Shelf) Names(ctx context.Context) ([]view.ClientName, error) {
 	err := s.DB.Read(ctx, func(tx *store.Tx) error {
 		rows, err := tx.Names()
 		for _, r := range rows {
+			if s.Hides(r.ID) {
+				continue
+			}
 			out = append(out, view.ClientName{ID: r.ID, Name: r.Name, PageID: r.Home.ID})
 		}
 		return err

@@ -65,6 +65,8 @@ export const follows =
       return response
     }
     const changed = response.headers.get('Changed')?.split(' ') ?? []
+    if (request.method === 'DELETE' && url === '/api/clients/{client}')
+      cache.removeQueries({ predicate: ({ queryKey }) => clientOf(queryKey) === client }) // nobody can ask for it
     const answer = answered[`${request.method} ${url}`]?.(client)
     if (answer) {
       await cache.cancelQueries({ queryKey: answer })

@@ -4,6 +4,7 @@ import { namesOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
+import MenuBox from '@/ui/MenuBox.vue'
 import RunState from './RunState.vue'
 import { stopLocation, stops, type StopName } from './stops'
 
@@ -18,6 +19,14 @@ const props = defineProps<{
 defineEmits<{ help: []; find: [] }>()
 
 const { data: names } = useQuery(namesOptions())
+const clients = computed(() => [
+  ...(names.value ?? []).map((c) => ({
+    key: c.id,
+    says: c.name,
+    to: stopLocation(props.stop ?? 'ground', c.id, c.page_id),
+  })),
+  { key: 'new', says: 'New client', to: '/new' },
+])
 const place = computed(() => {
   const home = props.ground?.places.find((p) => p.home)
   return home ? [home.name, home.state].filter(Boolean).join(', ') : props.ground?.trade
@@ -25,8 +34,8 @@ const place = computed(() => {
 </script>
 
 <template>
-  <header class="bar no-print">
-    <RouterLink class="mark" to="/" aria-label="Ink Tally: all clients">
+  <header class="bar no-print flow on-mid gap-3 pad-0 edge papered thick-below">
+    <RouterLink class="mark flow on-mid gap-2 bare t-title" to="/" aria-label="Ink Tally: all clients">
       <svg viewBox="0 0 32 26" width="28" height="23" aria-hidden="true">
         <path d="M6 3v20M12 3v20M18 3v20M24 3v20" />
         <path class="cross" d="M2 19 29 7" />
@@ -34,30 +43,23 @@ const place = computed(() => {
       <span class="slab">Ink Tally</span>
     </RouterLink>
     <template v-if="ground">
-      <v-menu>
-        <template #activator="{ props: open }">
-          <button
-            v-bind="open"
-            class="client quiet"
-            type="button"
-            :title="[ground.name, place].filter(Boolean).join('\n')"
-          >
-            <span class="slab name">{{ ground.name }}</span>
-            <span class="soft">{{ place || 'no place yet' }}</span>
-          </button>
-        </template>
-        <ul class="clients">
-          <li v-for="c in names" :key="c.id">
-            <RouterLink :to="stopLocation(stop ?? 'ground', c.id, c.page_id)">{{ c.name }}</RouterLink>
-          </li>
-          <li><RouterLink to="/new">New client</RouterLink></li>
-        </ul>
-      </v-menu>
-      <nav class="route" aria-label="The five stops">
+      <MenuBox v-slot="{ opens }" :items="clients">
+        <button
+          v-bind="opens"
+          class="client quiet stacked"
+          type="button"
+          :title="[ground.name, place].filter(Boolean).join('\n')"
+        >
+          <span class="slab t-lead one-line full">{{ ground.name }}</span>
+          <span class="soft one-line full">{{ place || 'no place yet' }}</span>
+        </button>
+      </MenuBox>
+      <nav class="route flow" aria-label="The five stops">
         <RouterLink
           v-for="(s, i) in stops"
           :key="s.name"
           :to="stopLocation(s.name, ground.id, page ?? 0)"
+          class="flow on-mid bare bold nowrap"
           :class="{ here: s.name === stop }"
           :aria-current="s.name === stop ? 'step' : undefined"
         >
@@ -75,12 +77,12 @@ const place = computed(() => {
       </nav>
       <RunState :client="ground.id" />
     </template>
-    <span v-else class="gap"></span>
-    <button class="find quiet" type="button" @click="$emit('find')">
+    <span v-else class="gap grow"></span>
+    <button class="find quiet nowrap soft" type="button" @click="$emit('find')">
       Find <span class="kbd">Ctrl K</span>
     </button>
     <button
-      class="kbd quiet help"
+      class="kbd quiet help pad-0 sides-2"
       type="button"
       aria-label="Keyboard shortcuts and signs"
       @click="$emit('help')"
@@ -96,22 +98,11 @@ const place = computed(() => {
   top: 0;
   z-index: 20;
   height: var(--header);
-  display: flex;
-  align-items: center;
-  gap: 14px;
-  padding: 0 var(--edge);
-  background: var(--paper);
-  border-bottom: 2px solid var(--ink);
 }
 .mark {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  text-decoration: none;
-  font-size: 21px;
-  padding-right: 16px;
-  border-right: 1px solid var(--rule);
-  height: 34px;
+  padding-right: var(--s4);
+  border-right: var(--line);
+  height: var(--w5);
 }
 .mark path {
   fill: none;
@@ -122,52 +113,20 @@ const place = computed(() => {
   stroke: var(--pencil);
 }
 .client {
-  display: flex;
-  flex-direction: column;
   line-height: 1.25;
-  width: 250px;
+  width: var(--w35);
   flex: 0 1 auto;
-  min-width: 120px;
-}
-.client span {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.name {
-  font-size: 15.5px;
-}
-.clients {
-  list-style: none;
-  background: var(--paper);
-  border: 1px solid var(--ink);
-  padding: 6px 0;
-  min-width: 240px;
-}
-.clients a {
-  display: block;
-  padding: 7px 14px;
-  text-decoration: none;
-}
-.clients a:hover,
-.clients a:focus-visible {
-  background: var(--band);
+  min-width: var(--w15);
 }
 .route {
-  display: flex;
   height: 100%;
   margin: 0 auto;
 }
 .route a {
-  display: flex;
-  align-items: center;
-  gap: 7px;
-  padding: 0 12px;
-  text-decoration: none;
-  font-weight: 600;
-  border-bottom: 5px solid transparent;
-  border-top: 5px solid transparent;
-  white-space: nowrap;
+  gap: var(--s2);
+  padding: 0 var(--s3);
+  border-bottom: var(--s1) solid transparent;
+  border-top: var(--s1) solid transparent;
 }
 .route a.here {
   border-bottom-color: var(--ink);
@@ -189,26 +148,18 @@ const place = computed(() => {
   stroke-dasharray: none;
   stroke-width: 2.4;
 }
-.gap {
-  flex: 1;
-}
-.find {
-  white-space: nowrap;
-  color: var(--ink-soft);
-}
 .help {
-  padding: 1px 7px;
-  border: 1px solid var(--rule);
+  border: var(--line);
 }
 @media (max-width: 1100px) {
   .route a {
-    padding: 0 8px;
+    padding: 0 var(--s2);
   }
   .find {
     display: none;
   }
   .client {
-    width: 170px;
+    width: var(--w22);
   }
 }
 @media (max-width: 760px) {
@@ -216,24 +167,24 @@ const place = computed(() => {
     height: auto;
     flex-wrap: wrap;
     position: static;
-    padding: 8px 12px 0;
-    row-gap: 2px;
+    padding: var(--s2) var(--s3) 0;
+    row-gap: var(--s0);
   }
   .route {
     order: 5;
     width: 100%;
-    height: 38px;
+    height: var(--w5);
     margin: 0;
     overflow-x: auto;
     justify-content: space-between;
   }
   .route a {
-    padding: 0 3px;
-    gap: 4px;
+    padding: 0 var(--s1);
+    gap: var(--s1);
   }
   .client {
     width: auto;
-    max-width: 150px;
+    max-width: var(--w19);
   }
   .help {
     margin-left: auto;

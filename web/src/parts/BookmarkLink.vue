@@ -11,7 +11,7 @@ const address = computed(() => data.value?.address.replaceAll('__ORIGIN__', loca
 <template>
   <a
     v-if="address"
-    class="mark"
+    class="mark pad-0 sides-2 bare nowrap"
     :href="address"
     draggable="true"
     title="Drag it to the bookmarks bar. Pressed on a tab, it hands that page to this program and to nobody else."
@@ -23,11 +23,8 @@ const address = computed(() => data.value?.address.replaceAll('__ORIGIN__', loca
 
 <style scoped>
 .mark {
-  border: 1px dashed var(--ink-soft);
-  border-radius: 2px;
-  padding: 1px 9px;
-  text-decoration: none;
-  white-space: nowrap;
+  border: var(--soft-dashes);
+  border-radius: var(--corner);
   cursor: grab;
 }
 .mark:hover {

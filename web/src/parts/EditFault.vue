@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Problem } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 
@@ -8,6 +9,6 @@ defineProps<{ fault: Problem | null | undefined; again?: () => Promise<unknown> 
 
 <template>
   <NoticeLine :fault="fault">
-    <button v-if="again" class="link" type="button" name="save-again" @click="again()">Save again</button>
+    <ActionButton v-if="again" quiet name="save-again" @click="again()">Save again</ActionButton>
   </NoticeLine>
 </template>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { bookOptions, groundOptions, namesOptions } from '@/api/calls'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter, type RouteLocationRaw } from 'vue-router'
-import { useFocusOfDialog } from './focus'
+import DialogBox from '@/ui/DialogBox.vue'
 import { words } from './format'
 import { keyName, nearest } from './keys'
 import { pageName } from './pages'
@@ -109,93 +109,50 @@ watch(open, () => {
   at.value = 0
 })
 const field = ref<HTMLInputElement>()
-useFocusOfDialog(open, () => field.value)
 </script>
 
 <template>
-  <v-dialog
-    v-model="open"
-    class="finder"
-    width="460"
-    :scrim="false"
-    location="top right"
-    aria-label="Find"
-    :transition="false"
-  >
-    <div class="box">
-      <input
-        ref="field"
-        v-model="typed"
-        class="field"
-        name="find"
-        role="combobox"
-        autocomplete="off"
-        aria-label="Find a page, a phrase, a client or a command"
-        aria-controls="found"
-        aria-expanded="true"
-        :aria-activedescendant="here ? `found-${here}` : undefined"
-        placeholder="page, phrase, client or command"
-        @input="at = 0"
-        @keydown.down.prevent="move(1)"
-        @keydown.up.prevent="move(-1)"
-        @keydown.enter.prevent="go(here)"
-      />
-      <div id="found" ref="list" class="list" role="listbox" aria-label="What was found">
-        <div v-for="g in groups" :key="g.title" role="group" :aria-label="g.title">
-          <p class="soft title" aria-hidden="true">{{ g.title }}</p>
-          <div
-            v-for="f in g.found"
-            :id="`found-${f.id}`"
-            :key="f.id"
-            role="option"
-            class="one"
-            :class="{ at: f.id === here }"
-            :aria-selected="f.id === here"
-            @click="go(f.id)"
-          >
-            <span>{{ f.says }}</span> <span v-if="f.key" class="kbd">{{ f.key }}</span>
-          </div>
+  <DialogBox v-model="open" label="Find" corner :into="() => field">
+    <input
+      ref="field"
+      v-model="typed"
+      class="field full"
+      name="find"
+      role="combobox"
+      autocomplete="off"
+      aria-label="Find a page, a phrase, a client or a command"
+      aria-controls="found"
+      aria-expanded="true"
+      :aria-activedescendant="here ? `found-${here}` : undefined"
+      placeholder="page, phrase, client or command"
+      @input="at = 0"
+      @keydown.down.prevent="move(1)"
+      @keydown.up.prevent="move(-1)"
+      @keydown.enter.prevent="go(here)"
+    />
+    <div id="found" ref="list" class="list scroll-y" role="listbox" aria-label="What was found">
+      <div v-for="g in groups" :key="g.title" role="group" :aria-label="g.title">
+        <p class="soft t-small mt-2" aria-hidden="true">{{ g.title }}</p>
+        <div
+          v-for="f in g.found"
+          :id="`found-${f.id}`"
+          :key="f.id"
+          role="option"
+          class="flow apart gap-3 pad-1 sides-2 hand"
+          :class="{ banded: f.id === here }"
+          :aria-selected="f.id === here"
+          @click="go(f.id)"
+        >
+          <span>{{ f.says }}</span> <span v-if="f.key" class="kbd">{{ f.key }}</span>
         </div>
       </div>
-      <p v-if="!found.length" class="soft">No matches</p>
     </div>
-  </v-dialog>
+    <p v-if="!found.length" class="soft">No matches</p>
+  </DialogBox>
 </template>
 
 <style scoped>
-.finder {
-  align-items: flex-start;
-  justify-content: flex-end;
-  padding-top: var(--header);
-}
-.box {
-  background: var(--paper);
-  border: 1px solid var(--ink);
-  box-shadow: 0 6px 18px rgb(0 0 0 / 10%);
-  padding: 12px 16px;
-  font-size: 14px;
-  line-height: 1.4;
-  letter-spacing: 0;
-}
 .list {
   max-height: 60vh;
-  overflow-y: auto;
-}
-.field {
-  width: 100%;
-}
-.title {
-  margin: 10px 0 2px;
-  font-size: 12px;
-}
-.one {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  padding: 4px 6px;
-  cursor: pointer;
-}
-.one.at {
-  background: var(--band);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { filesMutation, removeReadingMutation } from '@/api/calls'
 import type { PlanPage } from '@/api/types'
@@ -87,8 +88,13 @@ const told = computed(() => {
 </script>
 
 <template>
-  <nav class="strip no-print" aria-label="Pages" :class="{ held: over }" v-on="on(at)">
-    <div ref="tabs" class="tabs">
+  <nav
+    class="strip no-print flow at-end gap-1 pad-0 edge banded ink-below"
+    aria-label="Pages"
+    :class="{ dropzone: over }"
+    v-on="on(at)"
+  >
+    <div ref="tabs" class="tabs flow at-end gap-1 slim scroll-x">
       <RouterLink
         v-if="stop !== 'hand-off'"
         :to="everything"
@@ -112,9 +118,15 @@ const told = computed(() => {
         <TallyStrokes :words="p.page.words ?? 0" :write="p.page.to_write ?? 0" :height="11" :most="5" />
       </RouterLink>
     </div>
-    <span v-if="over" class="hint pencil">Drop to add it as the reading of {{ labelOf(over) }}</span>
-    <span v-else-if="added.isPending.value" class="hint soft" role="status">Reading the files…</span>
-    <button v-else class="link hint" type="button" @click="picker?.click()">Add a saved page</button>
+    <span v-if="over" class="hint pencil stiff pl-4 push"
+      >Drop to add it as the reading of {{ labelOf(over) }}</span
+    >
+    <span v-else-if="added.isPending.value" class="hint soft stiff pl-4 push" role="status"
+      >Reading the files…</span
+    >
+    <ActionButton v-else quiet class="hint stiff pl-4 push" @click="picker?.click()">
+      Add a saved page
+    </ActionButton>
     <input
       ref="picker"
       class="unseen"
@@ -127,43 +139,37 @@ const told = computed(() => {
       @change="pick"
     />
   </nav>
-  <p v-if="added.error.value" class="mistake told" role="alert">{{ added.error.value.detail }}</p>
-  <div v-else-if="added.data.value" class="told" role="status">
+  <p
+    v-if="added.error.value"
+    class="mistake told flow wrap gap-5 lines-1 flush pad-2 edge line-below"
+    role="alert"
+  >
+    {{ added.error.value.detail }}
+  </p>
+  <div
+    v-else-if="added.data.value"
+    class="told flow wrap gap-5 lines-1 flush pad-2 edge line-below"
+    role="status"
+  >
     <span v-for="t in told.became" :key="t">{{ t }}</span>
     <span v-for="t in told.problems" :key="t" class="mistake">{{ t }}</span>
-    <button class="link" type="button" @click="added.reset()">Dismiss</button>
+    <ActionButton quiet @click="added.reset()">Dismiss</ActionButton>
   </div>
 </template>
 
 <style scoped>
 .strip {
-  display: flex;
-  align-items: flex-end;
-  gap: 4px;
   height: var(--strip);
-  padding: 0 var(--edge);
-  background: var(--band);
-  border-bottom: 1px solid var(--ink);
-}
-.held {
-  background: var(--pencil-wash);
-  outline: 1.5px dashed var(--pencil);
-  outline-offset: -3px;
 }
 /* More tabs than there is room for are scrolled; the one at hand is in sight. */
 .tabs {
-  display: flex;
-  align-items: flex-end;
-  gap: 4px;
-  min-width: 0;
   height: 100%;
-  overflow-x: auto;
   scrollbar-width: thin;
   scrollbar-color: var(--ink-soft) transparent;
-  margin-bottom: -2px;
+  margin-bottom: calc(-1 * var(--s0));
 }
 .name {
-  max-width: 190px;
+  max-width: var(--w24);
   overflow: hidden;
   text-overflow: ellipsis;
 }
@@ -171,13 +177,13 @@ a {
   display: flex;
   flex: none;
   white-space: nowrap;
-  gap: 10px;
+  gap: var(--s2);
   align-items: center;
-  height: 29px;
-  padding: 0 12px;
+  height: calc(var(--strip) - var(--s2));
+  padding: 0 var(--s3);
   text-decoration: none;
   background: var(--paper);
-  border: 1px solid var(--rule);
+  border: var(--line);
   border-bottom: 0;
 }
 .new {
@@ -186,31 +192,17 @@ a {
   color: var(--pencil);
 }
 .over {
-  border: 1.5px dashed var(--pencil);
+  border: var(--thick-pencil-line);
   border-bottom: 0;
 }
 .here {
-  height: 33px;
-  border: 1px solid var(--ink);
+  height: calc(var(--strip) - var(--s1));
+  border: var(--ink-line);
   border-bottom: 0;
   font-weight: 600;
-  padding-bottom: 1px;
+  padding-bottom: var(--s0);
 }
 .hint {
-  flex: none;
-  padding-left: 16px;
-  margin-left: auto;
   align-self: center;
-}
-.told {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 22px;
-  margin: 0;
-  padding: 7px var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
-.told .mistake {
-  margin: 0;
 }
 </style>

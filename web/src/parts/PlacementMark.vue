@@ -56,7 +56,7 @@ const label = computed(() => {
 
 <template>
   <svg
-    class="placement"
+    class="placement as-block slim"
     :class="tone ?? 'ink'"
     role="img"
     :aria-label="label"
@@ -83,10 +83,8 @@ const label = computed(() => {
 
 <style scoped>
 .placement {
-  display: block;
-  flex: 0 1 142px;
-  width: 142px;
-  min-width: 0;
+  flex: 0 1 var(--w18);
+  width: var(--w18);
   overflow: visible;
   fill: currentColor;
 }

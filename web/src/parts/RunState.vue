@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { resumeMutation, stopMutation } from '@/api/calls'
 import { useRun } from '@/api/progress'
@@ -17,31 +18,23 @@ const mistake = computed(() => resume.error.value?.detail ?? stop.error.value?.d
 </script>
 
 <template>
-  <div class="run" role="status" :data-run="run?.state ?? 'none'">
+  <div class="run flow gap-2 nowrap" role="status" :data-run="run?.state ?? 'none'">
     <template v-if="run">
       <template v-if="run.state === 'running'">
         <span :title="told.now">{{ told.says }}</span>
-        <button class="link" type="button" @click="stop.mutate({ path: { client: client, run: run.id } })">
+        <ActionButton quiet @click="stop.mutate({ path: { client: client, run: run.id } })">
           Stop
-        </button>
+        </ActionButton>
       </template>
       <!-- What ended well is told to who cannot see the figures come, and takes no room. -->
       <span v-else-if="run.state === 'done' && !run.failed" class="unseen">{{ told.says }}</span>
       <template v-else>
         <span :title="`started ${moment(run.started)}`">{{ told.says }}</span>
-        <button class="link" type="button" @click="resume.mutate({ path: { client: client, run: run.id } })">
+        <ActionButton quiet @click="resume.mutate({ path: { client: client, run: run.id } })">
           {{ run.state === 'done' ? 'Try again' : 'Continue' }}
-        </button>
+        </ActionButton>
       </template>
     </template>
     <span v-if="mistake" class="mistake">{{ mistake }}</span>
   </div>
 </template>
-
-<style scoped>
-.run {
-  display: flex;
-  gap: 10px;
-  white-space: nowrap;
-}
-</style>

@@ -63,7 +63,7 @@ const label = computed(
 
 <template>
   <svg
-    class="tally"
+    class="tally stiff"
     :class="tone"
     role="img"
     :aria-label="label"
@@ -84,7 +84,6 @@ const label = computed(
   display: inline-block;
   vertical-align: middle;
   overflow: visible;
-  flex: none;
 }
 path {
   fill: none;

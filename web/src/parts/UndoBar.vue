@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useUndo } from './undo'
 
 /** The line at the foot of the page that tells the last change and takes it back. */
@@ -6,13 +7,13 @@ const undo = useUndo()
 </script>
 
 <template>
-  <div class="undo no-print" role="status" aria-live="polite">
+  <div class="undo no-print flow gap-4 on-base" role="status" aria-live="polite">
     <template v-if="undo.said">
-      <span class="says">{{ undo.said }}</span>
-      <button v-if="undo.offered" class="link" type="button" @click="undo.undo()">
+      <span class="says slim anywhere">{{ undo.said }}</span>
+      <ActionButton v-if="undo.offered" quiet @click="undo.undo()">
         Undo <span class="kbd">Ctrl Z</span>
-      </button>
-      <button class="quiet close" type="button" aria-label="Close" @click="undo.forget()">×</button>
+      </ActionButton>
+      <button class="quiet close push" type="button" aria-label="Close" @click="undo.forget()">×</button>
     </template>
   </div>
 </template>
@@ -23,23 +24,13 @@ const undo = useUndo()
   position: sticky;
   bottom: 0;
   z-index: 30;
-  display: flex;
-  gap: 16px;
-  align-items: baseline;
 }
 .undo:not(:empty) {
   background: var(--paper);
-  border-top: 2px solid var(--ink);
-  padding: 8px var(--edge);
+  border-top: var(--thick-line);
+  padding: var(--s2) var(--edge);
 }
 .undo:empty {
   display: none;
-}
-.says {
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.close {
-  margin-left: auto;
 }
 </style>

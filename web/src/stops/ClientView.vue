@@ -110,18 +110,10 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
   <h1 v-if="!route.meta.headed" class="unseen">{{ viewName }}</h1>
-  <NoticeLine :fault="measure.error.value" class="said" />
-  <main v-if="error" class="missing">
+  <NoticeLine :fault="measure.error.value" class="pad-2 edge" />
+  <main v-if="error" class="pad-2 edge">
     <p class="mistake">{{ error.detail }}</p>
     <router-link to="/">All clients</router-link>
   </main>
   <router-view v-else-if="ground" :key="client()" :client="client()" :page="page" :ground="ground" />
 </template>
-
-<style scoped>
-.missing,
-.said {
-  padding: 8px var(--edge);
-  margin: 0;
-}
-</style>

@@ -6,14 +6,8 @@ defineEmits<{ help: []; find: [] }>()
 
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
-  <main class="nothing">
+  <main class="nothing pad-8 edge">
     <h1>There is nothing at this address</h1>
     <p><router-link to="/">All clients</router-link></p>
   </main>
 </template>
-
-<style scoped>
-.nothing {
-  padding: 30px var(--edge);
-}
-</style>

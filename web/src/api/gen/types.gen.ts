@@ -5861,6 +5861,33 @@ export type KeepReceivedResponses = {
 
 export type KeepReceivedResponse = KeepReceivedResponses[keyof KeepReceivedResponses];
 
+export type RestoreClientData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/restore';
+};
+
+export type RestoreClientErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type RestoreClientError = RestoreClientErrors[keyof RestoreClientErrors];
+
+export type RestoreClientResponses = {
+    /**
+     * No Content
+     */
+    204: void;
+};
+
+export type RestoreClientResponse = RestoreClientResponses[keyof RestoreClientResponses];
+
 export type LastRunData = {
     body?: never;
     path: {

@@ -2,12 +2,21 @@
 import type { Book } from '@/api/types'
 import { computed } from 'vue'
 import { count } from '@/parts/format'
+import ChoiceBox from '@/ui/ChoiceBox.vue'
+import TabRow from '@/ui/TabRow.vue'
 import { countIn, parts, type Filter } from './filter'
 
 /** What of the book is shown: its parts, and within them services, places and pages. */
 const props = defineProps<{ book: Book }>()
 const filter = defineModel<Filter>({ required: true })
 
+const tabs = computed(() =>
+  parts.map((p) => ({ key: p.part, says: p.says, count: count(countIn(props.book.families, p.part)) })),
+)
+const choices = (all: string, names: string[]) => [
+  { value: '', says: all },
+  ...names.map((name) => ({ value: name, says: name })),
+]
 const distinct = (of: 'service' | 'place' | 'carrier') =>
   computed(() => [...new Set(props.book.families.map((f) => f[of]).filter(Boolean))])
 const services = distinct('service')
@@ -16,36 +25,15 @@ const pages = distinct('carrier')
 </script>
 
 <template>
-  <div class="filters">
-    <div class="parts" role="group" aria-label="Parts of the book">
-      <button
-        v-for="p in parts"
-        :key="p.part"
-        class="quiet part"
-        :class="{ now: filter.part === p.part }"
-        type="button"
-        :aria-pressed="filter.part === p.part"
-        @click="filter.part = p.part"
-      >
-        {{ p.says }} <span class="soft">{{ count(countIn(book.families, p.part)) }}</span>
-      </button>
-    </div>
+  <div class="filters flow wrap gap-2 lines-2 on-mid pad-2 edge t-small">
+    <TabRow :tabs="tabs" :at="filter.part" label="Parts of the book" @choose="filter.part = $event" />
     <label><input v-model="filter.near" type="checkbox" /> almost on page 1</label>
-    <select v-model="filter.service" aria-label="Service">
-      <option value="">all services</option>
-      <option v-for="s in services" :key="s">{{ s }}</option>
-    </select>
-    <select v-model="filter.place" aria-label="Place">
-      <option value="">all places</option>
-      <option v-for="p in places" :key="p">{{ p }}</option>
-    </select>
-    <select v-model="filter.page" aria-label="Page">
-      <option value="">all pages</option>
-      <option v-for="p in pages" :key="p">{{ p }}</option>
-    </select>
+    <ChoiceBox v-model="filter.service" label="Service" :options="choices('all services', services)" />
+    <ChoiceBox v-model="filter.place" label="Place" :options="choices('all places', places)" />
+    <ChoiceBox v-model="filter.page" label="Page" :options="choices('all pages', pages)" />
     <input
       v-model="filter.words"
-      class="field"
+      class="field pad-0 sides-0"
       name="words"
       aria-label="Words"
       placeholder="with these words"
@@ -55,33 +43,10 @@ const pages = distinct('carrier')
 </template>
 
 <style scoped>
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  align-items: center;
-  padding: 8px var(--edge);
-  font-size: 12.5px;
-}
-.parts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-}
-.part.now {
-  font-weight: 600;
-  border-bottom: 2px solid var(--ink);
-}
 .field {
-  width: 104px;
-  padding: 2px;
+  width: var(--w13);
 }
 select {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--ink-soft);
-  max-width: 88px;
+  max-width: var(--w11);
 }
 </style>

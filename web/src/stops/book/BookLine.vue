@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { BookPhrase, BookRow, Ground } from '@/api/types'
 import { computed } from 'vue'
 import { count, figure, plural } from '@/parts/format'
@@ -48,18 +49,17 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
       :checked="picked"
       @change="emit('pick', [row.key], !picked)"
     />
-    <span class="lead" :title="row.members[0]!.text">
+    <span class="lead flow gap-2 one-line" :title="row.members[0]!.text">
       <span class="text">{{ row.members[0]!.text }}</span>
-      <button
+      <ActionButton
         v-if="row.members.length > 1 || also.length"
-        class="link"
-        type="button"
+        quiet
         :aria-expanded="open"
         :title="folded"
         @click="emit('fold', row.key)"
       >
         +{{ row.members.length - 1 + also.length }}<span class="unseen">: {{ folded }}</span>
-      </button>
+      </ActionButton>
     </span>
     <span class="num" :title="searches(row).area ? notCounted(row.members[0]!.area) : ''"
       ><span :class="{ soft: searches(row).area }">{{ searches(row).says }}</span>
@@ -68,7 +68,7 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
     <span class="num">{{ figure(row.difficulty) }}</span>
     <span class="num">{{ figure(row.position) }}</span>
     <button
-      class="quiet num gain"
+      class="quiet num gain figure t-lead to-right"
       type="button"
       title="How this was estimated"
       @click="emit('fold', row.key)"
@@ -76,11 +76,14 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
       {{ gainOf({ gain: row.row_gain }) }}
     </button>
     <span v-if="paid" class="num worth">{{ row.worth >= 1 ? ground.money + count(row.worth) : '–' }}</span>
-    <span class="why" :class="isUnsure(row) || row.misspelled ? 'pencil' : 'soft'" :title="why(row)">{{
-      why(row)
-    }}</span>
     <span
-      class="page"
+      class="why t-small one-line"
+      :class="isUnsure(row) || row.misspelled ? 'pencil' : 'soft'"
+      :title="why(row)"
+      >{{ why(row) }}</span
+    >
+    <span
+      class="page one-line"
       :class="{ pencil: row.carrier && !row.page_id }"
       :title="row.carrier && !row.page_id ? `a new page: ${row.carrier}` : pageOf()"
     >
@@ -89,11 +92,9 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
       }}</span>
       {{ pageOf() }}
     </span>
-    <span class="acts">
-      <button v-if="row.kept" class="link" type="button" @click="emit('choose', row.key, 'aside')">
-        Dismiss
-      </button>
-      <button v-else class="link" type="button" @click="emit('choose', row.key, 'kept')">Keep</button>
+    <span class="acts to-right">
+      <ActionButton v-if="row.kept" quiet @click="emit('choose', row.key, 'aside')"> Dismiss </ActionButton>
+      <ActionButton v-else quiet @click="emit('choose', row.key, 'kept')">Keep</ActionButton>
     </span>
   </div>
   <FamilyMembers
@@ -114,40 +115,18 @@ const pageOf = () => (props.row.page_id ? props.pageName(props.row.page_id) : pr
 <style scoped src="./line.css"></style>
 <style scoped>
 .first {
-  height: 33px;
-}
-.lead,
-.why,
-.page {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.why {
-  font-size: 12.5px;
+  height: calc(var(--row) - var(--hair));
 }
 .lead {
   font-weight: 500;
-  display: flex;
-  gap: 6px;
 }
 .text {
   overflow: hidden;
   text-overflow: ellipsis;
 }
-.gain {
-  font-family: var(--slab);
-  font-weight: 600;
-  font-size: 15px;
-  font-variant-numeric: lining-nums tabular-nums;
-  text-align: right;
-}
 .page .stamp {
   transform: none;
   line-height: 1.2;
-  padding: 0 4px;
-}
-.acts {
-  text-align: right;
+  padding: 0 var(--s1);
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { BookPhrase, BookRow, Ground } from '@/api/types'
-import { useVirtualizer, type Range, type VirtualItem } from '@tanstack/vue-virtual'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
+import { useCommands } from '@/parts/keys'
+import LongList from '@/ui/LongList.vue'
 import BookLine from './BookLine.vue'
 import { unfolded } from './family'
 
@@ -31,37 +32,13 @@ const none: BookRow[] = [] // the same for all rows that fold nothing: they need
 const folded = (row: BookRow) =>
   row.also.length ? row.also.flatMap((key) => byKey.value.get(key) ?? none) : none
 
-const scroll = ref<HTMLElement>()
 const open = ref(new Set<string>())
-const rowHeight = 34
-
-const virtual = useVirtualizer(
-  computed(() => ({
-    count: props.rows.length,
-    getScrollElement: () => scroll.value ?? null,
-    estimateSize: (i: number) => {
-      const row = props.rows[i]!
-      return rowHeight + (open.value.has(row.key) ? unfolded(row) * 26 + 10 : 0)
-    },
-    rangeExtractor: inSteps,
-  })),
+/* A row, a line of a row that is unfolded, and the room below these. */
+const rowHeight = 36
+const lineHeight = 24
+const sizeOf = computed(
+  () => (row: BookRow) => rowHeight + (open.value.has(row.key) ? unfolded(row) * lineHeight + 8 : 0),
 )
-
-/* Rows come and go by several at once: most frames of scrolling then change nothing. */
-const step = 6
-function inSteps(range: Range) {
-  const first = Math.max(0, Math.floor(range.startIndex / step - 1) * step)
-  const end = Math.min(range.count, Math.ceil((range.endIndex + 1) / step + 1) * step)
-  return Array.from({ length: end - first }, (_, i) => first + i)
-}
-const items = computed<VirtualItem[]>((had) => {
-  const now = virtual.value.getVirtualItems()
-  const same = (item: VirtualItem, i: number) =>
-    item.index === had![i]!.index && item.start === had![i]!.start && item.size === had![i]!.size
-  return had?.length === now.length && now.every(same) ? had : now
-})
-const height = computed(() => `${virtual.value.getTotalSize()}px`)
-watch([() => props.rows, open], () => virtual.value.measure())
 
 function fold(key: string) {
   const next = new Set(open.value)
@@ -75,6 +52,20 @@ const choose = (key: string, state: 'kept' | 'aside' | '') => emit('choose', key
 const lead = (key: string, text: string) => emit('lead', key, text)
 const place = (phrases: BookPhrase[], where: string) => emit('place', phrases, where)
 
+/* What is pressed on a row does what stands on it. */
+function press(key: string, row: BookRow) {
+  if (key === 'Enter') fold(row.key)
+  else if (key === ' ') pick([row.key], !props.picked.has(row.key))
+  else if (key === 'Delete') choose(row.key, row.kept ? 'aside' : 'kept')
+  else return false
+  return true
+}
+useCommands([
+  { key: 'Enter', says: 'Show the other forms of a phrase', ofRow: true, run: () => false },
+  { key: ' ', says: 'Select a phrase', ofRow: true, run: () => false },
+  { key: 'Delete', says: 'Dismiss a phrase, or keep it again', ofRow: true, run: () => false },
+])
+
 const paid = computed(() => props.rows.some((r) => r.worth > 0))
 const allPicked = computed(() => props.rows.length > 0 && props.rows.every((r) => props.picked.has(r.key)))
 const pickAll = () =>
@@ -85,8 +76,8 @@ const pickAll = () =>
 </script>
 
 <template>
-  <div class="book" :class="{ paid }">
-    <div class="line head soft">
+  <div class="book stacked low grow" :class="{ paid }">
+    <div class="line head soft ink-below t-small">
       <input type="checkbox" aria-label="Select all that are shown" :checked="allPicked" @change="pickAll" />
       <span>phrase</span>
       <span class="num">searches/mo</span>
@@ -100,83 +91,59 @@ const pickAll = () =>
       <span>page</span>
       <span></span>
     </div>
-    <div ref="scroll" class="scroller" tabindex="0" aria-label="Families" data-rows>
-      <div :style="{ height, position: 'relative' }">
-        <div
-          v-for="item in items"
-          :key="rows[item.index]!.key"
-          class="row"
-          :class="{ aside: !rows[item.index]!.kept, band: item.index % 2 }"
-          :style="{ height: `${item.size}px`, transform: `translateY(${item.start}px)` }"
-          :data-family="rows[item.index]!.members[0]!.text"
-        >
-          <BookLine
-            :row="rows[item.index]!"
-            :picked="picked.has(rows[item.index]!.key)"
-            :open="open.has(rows[item.index]!.key)"
-            :paid="paid"
-            :other-share="otherShare"
-            :also-share="alsoShare"
-            :also="folded(rows[item.index]!)"
-            :ground="ground"
-            :page-name="pageName"
-            :address-of="addressOf"
-            @fold="fold"
-            @pick="pick"
-            @choose="choose"
-            @lead="lead"
-            @place="place"
-          />
-        </div>
+    <LongList
+      v-slot="{ row }"
+      class="families"
+      :rows="rows"
+      :key-of="(r) => r.key"
+      :size-of="sizeOf"
+      label="Families"
+      :press="press"
+    >
+      <div :class="{ soft: !row.kept }" :data-family="row.members[0]!.text">
+        <BookLine
+          :row="row"
+          :picked="picked.has(row.key)"
+          :open="open.has(row.key)"
+          :paid="paid"
+          :other-share="otherShare"
+          :also-share="alsoShare"
+          :also="folded(row)"
+          :ground="ground"
+          :page-name="pageName"
+          :address-of="addressOf"
+          @fold="fold"
+          @pick="pick"
+          @choose="choose"
+          @lead="lead"
+          @place="place"
+        />
       </div>
-    </div>
-    <p v-if="!rows.length" class="soft none">No matches</p>
+    </LongList>
+    <p v-if="!rows.length" class="soft none pad-3 edge">No matches</p>
   </div>
 </template>
 
 <style scoped src="./line.css"></style>
 <style scoped>
 .book {
-  --columns: 22px minmax(230px, 1.7fr) 72px 56px 52px 56px minmax(120px, 1.3fr) minmax(112px, 0.95fr) 58px;
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-  flex: 1;
+  --columns: var(--w3) minmax(var(--w30), 2fr) var(--w9) var(--w7) var(--w7) var(--w7) minmax(var(--w15), 1fr)
+    minmax(var(--w18), 1fr) var(--w8);
 }
 .paid {
-  --columns: 22px minmax(230px, 1.7fr) 72px 56px 52px 56px 60px minmax(120px, 1.3fr) minmax(112px, 0.95fr)
-    58px;
+  --columns: var(--w3) minmax(var(--w30), 2fr) var(--w9) var(--w7) var(--w7) var(--w7) var(--w8)
+    minmax(var(--w13), 1fr) minmax(var(--w18), 1fr) var(--w8);
 }
 .head {
-  height: 30px;
-  border-bottom: 1px solid var(--ink);
-  font-size: 12px;
+  height: var(--w4);
 }
-.scroller {
-  flex: 1;
-  overflow-y: auto;
-  min-height: 200px;
-}
-.row {
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 100%;
-  border-bottom: 1px solid var(--rule);
-  contain: strict; /* its height is given: nothing in it moves anything else */
-}
-.band {
-  background: var(--band);
-}
-.aside {
-  color: var(--ink-soft);
-}
-.none {
-  padding: 14px var(--edge);
+.families {
+  min-height: var(--w26);
 }
 @media (max-width: 1100px) {
   .book {
-    --columns: 22px minmax(150px, 1.6fr) 70px 56px 52px 56px minmax(90px, 1.4fr) minmax(90px, 0.97fr) 58px;
+    --columns: var(--w3) minmax(var(--w19), 1.6fr) var(--w9) var(--w7) var(--w7) var(--w7)
+      minmax(var(--w11), 1.4fr) minmax(var(--w11), 0.97fr) var(--w8);
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { bookOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
@@ -78,40 +79,39 @@ useCommands([
       </span>
     </template>
     <template #tools>
-      <button
+      <ActionButton
         v-for="p in panels"
         :key="p.name"
-        class="link"
-        type="button"
+        quiet
         :aria-expanded="panel === p.name"
         @click="show(p.name)"
       >
         {{ p.says }}
-      </button>
-      <button class="link" type="button" :disabled="asking" @click="askDemand">
+      </ActionButton>
+      <ActionButton quiet :disabled="asking" @click="askDemand">
         {{ asking ? 'Getting search volumes…' : 'Get search volumes' }}
-      </button>
-      <a class="link" :href="`/api/clients/${client}/book.csv`" download>Save as .csv</a>
+      </ActionButton>
+      <ActionButton quiet :href="`/api/clients/${client}/book.csv`" download>Save as .csv</ActionButton>
     </template>
     <GroundPanel v-if="panel === 'services'" :client="client" :ground="ground" @done="panel = ''" />
     <ListsPanel v-if="panel === 'lists'" :client="client" @done="panel = ''" />
     <CandidateList v-if="panel === 'candidates'" :client="client" @done="panel = ''" />
-    <p v-for="m in mistakes" :key="m" class="mistake said" role="alert">{{ m }}</p>
-    <NoticeLine v-if="error" :fault="error" class="said" />
-    <p v-else-if="!book" class="soft said">Loading the book…</p>
-    <div v-else-if="!book.families.length" class="said">
-      <p class="big">
+    <p v-for="m in mistakes" :key="m" class="mistake pad-2 edge" role="alert">{{ m }}</p>
+    <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
+    <p v-else-if="!book" class="soft pad-2 edge">Loading the book…</p>
+    <div v-else-if="!book.families.length" class="pad-2 edge">
+      <p class="readable t-lead">
         The phrases that people search for will be listed here, grouped in families. Import a list (CSV, TSV,
         XLSX), paste one, or start with suggestions from the client’s services and places.
       </p>
     </div>
     <template v-else>
       <BookFilters v-model="filter" :book="book">
-        <button class="link beside" type="button" :aria-expanded="beside" @click="beside = !beside">
+        <ActionButton quiet class="beside" :aria-expanded="beside" @click="beside = !beside">
           Pages and words
-        </button>
+        </ActionButton>
       </BookFilters>
-      <div v-if="picked.size" class="bulk">
+      <div v-if="picked.size" class="bulk flow wrap gap-4 lines-2 on-mid pad-2 edge washed">
         <b>{{ picked.size }} selected</b>
         <input
           v-model="reason"
@@ -120,18 +120,23 @@ useCommands([
           aria-label="Reason"
           placeholder="reason (optional)"
         />
-        <button class="press" type="button" @click="say([...picked], 'aside', reason)">Dismiss</button>
-        <button class="press" type="button" @click="say([...picked], 'kept', reason)">Keep</button>
-        <button class="press" type="button" :disabled="picked.size < 2" @click="merge">Merge</button>
-        <button class="press" type="button" @click="writeFor">Use on the home page</button>
-        <button class="link" type="button" @click="say([...picked], '')">Back to the rule</button>
-        <button class="link" type="button" @click="picked = new Set()">Clear selection</button>
+        <ActionButton class="pad-1 sides-3" @click="say([...picked], 'aside', reason)">
+          Dismiss
+        </ActionButton>
+        <ActionButton class="pad-1 sides-3" @click="say([...picked], 'kept', reason)"> Keep </ActionButton>
+        <ActionButton class="pad-1 sides-3" :disabled="picked.size < 2" @click="merge"> Merge </ActionButton>
+        <ActionButton class="pad-1 sides-3" @click="writeFor">Use on the home page</ActionButton>
+        <ActionButton quiet @click="say([...picked], '')">Back to the rule</ActionButton>
+        <ActionButton quiet @click="picked = new Set()">Clear selection</ActionButton>
       </div>
-      <p v-else-if="filter.part === 'kept' && rows.length && !rows.some((r) => r.volume)" class="sum soft">
+      <p
+        v-else-if="filter.part === 'kept' && rows.length && !rows.some((r) => r.volume)"
+        class="sum soft flush"
+      >
         {{ plural(rows.length, 'family', 'families') }}. Search volumes are not known yet. Get them, or import
         a list that has them, to sort the families by gain.
       </p>
-      <p v-else-if="filter.part === 'kept'" class="sum soft">
+      <p v-else-if="filter.part === 'kept'" class="sum soft flush">
         {{ plural(rows.length, 'family', 'families')
         }}<template v-if="also"> and {{ also }} also searched</template>, about
         <b class="figure">{{ count(gain) }}</b> more visits a month at the aimed positions<template
@@ -140,7 +145,7 @@ useCommands([
         >. An estimate from search volume and the click-through rate of each position.
       </p>
       <VolumeArea v-if="book.no_area" :client="client" :phrases="book.no_area" />
-      <div class="columns">
+      <div class="columns flow grow low ink-above">
         <BookTable
           :rows="rows"
           :picked="picked"
@@ -190,54 +195,27 @@ useCommands([
     display: none;
   }
 }
-@media (min-width: 1101px) {
+@media not (max-width: 1100px) {
   .link.beside {
     display: none;
   }
 }
-.said {
-  padding: 14px var(--edge);
-}
-.big {
-  font-size: 15px;
-  max-width: 600px;
-}
-.bulk {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
-  align-items: center;
-  padding: 8px var(--edge);
-}
 .bulk .field {
-  width: 220px;
-  padding: 2px;
-}
-.bulk {
-  background: var(--pencil-wash);
-}
-.press {
-  padding: 4px 12px;
+  width: var(--w28);
+  padding: var(--s0);
 }
 .sum {
-  margin: 0;
-  padding: 2px var(--edge) 8px;
+  padding: var(--s0) var(--edge) var(--s2);
 }
 .sum .figure {
   color: var(--ink);
-  font-size: 16px;
+  font-size: var(--lead);
 }
 aside {
-  width: 250px;
-  border-left: 1px solid var(--ink);
-  padding: 4px 14px 16px;
+  width: var(--w30);
+  border-left: var(--ink-line);
+  padding: var(--s1) var(--s3) var(--s4);
   overflow-y: auto;
-}
-.columns {
-  display: flex;
-  flex: 1;
-  min-height: 0;
-  border-top: 1px solid var(--ink);
 }
 @media (max-width: 760px) {
   .columns {

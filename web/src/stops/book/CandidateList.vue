@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { addPhrasesMutation, candidatesOptions, undoImportMutation } from '@/api/calls'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -32,8 +33,8 @@ async function take() {
 </script>
 
 <template>
-  <section class="candidates" aria-label="Suggestions">
-    <div class="acts">
+  <section class="candidates pad-2 edge ink-below washed" aria-label="Suggestions">
+    <div class="acts readable nowrap flow gap-4 on-mid">
       <input
         v-model="typed"
         class="field"
@@ -41,37 +42,22 @@ async function take() {
         aria-label="Words in the suggestions"
         placeholder="with these words"
       />
-      <button class="press main" type="button" :disabled="!list.length || add.isPending.value" @click="take">
+      <ActionButton main :disabled="!list.length || add.isPending.value" @click="take">
         Add {{ count(list.length) }}
-      </button>
-      <button class="link" type="button" @click="emit('done')">Cancel</button>
+      </ActionButton>
+      <ActionButton quiet @click="emit('done')">Cancel</ActionButton>
     </div>
     <NoticeLine :fault="add.error.value" />
     <p v-if="data && !data.length" class="soft">No more suggestions. Add services and places to get some.</p>
-    <p class="soft words">
+    <p class="soft words scrolls">
       {{ list.slice(0, 120).join(' · ') }}<template v-if="list.length > 120"> …</template>
     </p>
   </section>
 </template>
 
 <style scoped>
-.candidates {
-  padding: 10px var(--edge) 12px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--pencil-wash);
-}
-.acts {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  max-width: 620px;
-}
-.acts .link {
-  white-space: nowrap;
-}
 .words {
-  margin: 8px 0 0;
-  max-height: 104px;
-  overflow: auto;
+  margin: var(--s2) 0 0;
+  max-height: var(--w13);
 }
 </style>

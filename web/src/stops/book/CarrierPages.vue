@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { addPageMutation, removePageMutation } from '@/api/calls'
 import type { CarrierPage } from '@/api/types'
@@ -34,12 +35,16 @@ async function plan(p: CarrierPage) {
 
 <template>
   <section v-if="pages.length">
-    <h2>Pages for these families</h2>
-    <ul>
-      <li class="soft head" aria-hidden="true">
-        <span class="wide">families</span><span class="num">gain</span>
+    <h2 class="t-lead">Pages for these families</h2>
+    <ul class="flush pad-0 sides-0">
+      <li class="soft head grid gap-2 lines-0 on-base pad-1 sides-0 line-below t-small" aria-hidden="true">
+        <span class="wide to-right">families</span><span class="num">gain</span>
       </li>
-      <li v-for="p in pages" :key="p.kind + p.carrier + p.page_id">
+      <li
+        v-for="p in pages"
+        :key="p.kind + p.carrier + p.page_id"
+        class="grid gap-2 lines-0 on-base pad-1 sides-0 line-below"
+      >
         <button
           class="quiet"
           type="button"
@@ -51,19 +56,18 @@ async function plan(p: CarrierPage) {
         </button>
         <span class="soft num">{{ count(p.families) }}</span>
         <span class="num figure">{{ p.gain >= 0.5 ? count(p.gain) : '–' }}</span>
-        <button
+        <ActionButton
           v-if="!p.page_id && p.kind !== 'home'"
-          class="link"
-          type="button"
+          quiet
           :disabled="add.isPending.value"
           :aria-label="`Add page for ${p.carrier}`"
           @click="plan(p)"
         >
           Add page
-        </button>
+        </ActionButton>
         <span
           v-else-if="p.conflict.length"
-          class="stamp"
+          class="stamp pad-0 sides-0"
           :title="[p.page_id, ...p.conflict].map(addressOf).join(', ')"
           >{{ p.conflict.length + 1 }} pages</span
         >
@@ -74,40 +78,21 @@ async function plan(p: CarrierPage) {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 10px 0 4px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 24px 34px 56px;
-  gap: 0 8px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.head {
-  font-size: 12px;
+  grid-template-columns: minmax(0, 1fr) var(--w3) var(--w5) var(--w7);
 }
 .wide {
   grid-column: 1 / 3;
-  text-align: right;
 }
 .now {
   font-weight: 600;
 }
 .link,
 .stamp {
-  font-size: 11.5px;
+  font-size: var(--small);
   white-space: nowrap;
 }
 .stamp {
-  padding: 0 2px;
   transform: none;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { BookPhrase, BookRow, Ground } from '@/api/types'
 import { figure } from '@/parts/format'
 import { alsoSum, areas, gainOf, mapPack, notCounted, sum, worth } from './family'
@@ -22,36 +23,47 @@ const emit = defineEmits<{
 </script>
 
 <template>
-  <p class="sum soft" :title="sum(row, otherShare)">{{ sum(row, otherShare) }}</p>
-  <p v-if="row.volume > 0" class="sum soft" :title="mapPack(row)">{{ mapPack(row) }}</p>
-  <p v-if="row.worth > 0" class="sum soft" :title="worth(row, ground)">{{ worth(row, ground) }}</p>
-  <p v-if="row.conflict.length" class="sum mistake">
+  <p class="sum soft flush" :title="sum(row, otherShare)">{{ sum(row, otherShare) }}</p>
+  <p v-if="row.volume > 0" class="sum soft flush" :title="mapPack(row)">{{ mapPack(row) }}</p>
+  <p v-if="row.worth > 0" class="sum soft flush" :title="worth(row, ground)">{{ worth(row, ground) }}</p>
+  <p v-if="row.conflict.length" class="sum mistake flush">
     {{ row.conflict.length + 1 }} pages are for this family:
     {{ [row.page_id, ...row.conflict].map(addressOf).join(', ') }}. Choose one of them.
   </p>
-  <div v-for="(m, i) in row.members" :key="m.id" class="line member">
+  <div v-for="(m, i) in row.members" :key="m.id" class="line member soft">
     <span class="text" :title="m.text">{{ m.text }}</span>
     <span
       class="num"
       :class="{ off: m.volume !== null && !m.counts }"
       :title="m.counts ? '' : notCounted(m.area)"
-      >{{ figure(m.volume) }} <small v-if="m.volume !== null && m.area">{{ areas[m.area] }}</small></span
+      >{{ figure(m.volume) }}
+      <small v-if="m.volume !== null && m.area" class="t-small bare">{{ areas[m.area] }}</small></span
     >
     <span class="num">{{ figure(m.difficulty) }}</span>
     <span class="num">{{ figure(m.position) }}</span>
-    <span class="pencil exact" :class="{ paid }" title="Must stand on the page exactly, once">{{
-      row.wanted.includes(m.text) ? (paid ? 'exactly once' : 'exact') : ''
-    }}</span>
+    <span
+      class="pencil exact t-small to-right"
+      :class="{ paid }"
+      title="Must stand on the page exactly, once"
+      >{{ row.wanted.includes(m.text) ? (paid ? 'exactly once' : 'exact') : '' }}</span
+    >
     <span v-if="!i">lead</span>
-    <button v-else class="link" type="button" @click="emit('lead', m.text)">Make it the lead</button>
-    <button v-if="m.with" class="link" type="button" @click="emit('place', [m], '')">Back to the rule</button>
-    <button v-else-if="row.members.length > 1" class="link" type="button" @click="emit('place', [m], m.text)">
+    <ActionButton v-else quiet class="to-left" @click="emit('lead', m.text)">Make it the lead</ActionButton>
+    <ActionButton v-if="m.with" quiet class="to-left" @click="emit('place', [m], '')">
+      Back to the rule
+    </ActionButton>
+    <ActionButton
+      v-else-if="row.members.length > 1"
+      quiet
+      class="to-left"
+      @click="emit('place', [m], m.text)"
+    >
       Separate
-    </button>
+    </ActionButton>
   </div>
   <template v-if="also.length">
-    <p class="sum soft">{{ alsoSum(row, also, alsoShare) }}</p>
-    <div v-for="f in also" :key="f.key" class="line member" data-also>
+    <p class="sum soft flush">{{ alsoSum(row, also, alsoShare) }}</p>
+    <div v-for="f in also" :key="f.key" class="line member soft" data-also>
       <span class="text" :title="f.members[0]!.text"
         >{{ f.members[0]!.text
         }}<template v-if="f.members.length > 1"> +{{ f.members.length - 1 }}</template></span
@@ -61,7 +73,7 @@ const emit = defineEmits<{
         :class="{ off: f.uncounted > 0 }"
         :title="f.uncounted ? notCounted(f.members[0]!.area) : ''"
         >{{ figure(f.uncounted || f.members[0]!.volume) }}
-        <small v-if="f.members[0]!.area">{{ areas[f.members[0]!.area] }}</small></span
+        <small v-if="f.members[0]!.area" class="t-small bare">{{ areas[f.members[0]!.area] }}</small></span
       >
       <span class="num">{{ figure(f.difficulty) }}</span>
       <span class="num">{{ figure(f.position) }}</span>
@@ -70,7 +82,7 @@ const emit = defineEmits<{
       <span class="pencil" title="Must stand on the page exactly, once">{{
         row.wanted.includes(f.members[0]!.text) ? 'exactly once' : ''
       }}</span>
-      <button class="link" type="button" @click="emit('choose', f.key, 'aside')">Dismiss</button>
+      <ActionButton quiet class="to-left" @click="emit('choose', f.key, 'aside')">Dismiss</ActionButton>
     </div>
   </template>
 </template>
@@ -78,9 +90,8 @@ const emit = defineEmits<{
 <style scoped src="./line.css"></style>
 <style scoped>
 .sum {
-  margin: 0;
-  height: 26px;
-  padding: 0 14px 0 calc(var(--edge) + 32px);
+  height: var(--w3);
+  padding: 0 var(--s3) 0 calc(var(--edge) + var(--s8));
 }
 .sum,
 .text {
@@ -89,19 +100,11 @@ const emit = defineEmits<{
   white-space: nowrap;
 }
 .member {
-  height: 26px;
-  color: var(--ink-soft);
+  height: var(--w3);
 }
 .member .text {
   grid-column: 1 / span 2;
-  padding-left: 32px;
-}
-.link {
-  text-align: left;
-}
-.exact {
-  font-size: 12px;
-  text-align: right;
+  padding-left: var(--s8);
 }
 .exact.paid {
   grid-column: span 2;
@@ -112,8 +115,6 @@ const emit = defineEmits<{
 }
 small {
   display: inline-block;
-  font-size: 11px;
-  text-decoration: none;
 }
 @media (max-width: 1100px) {
   .member .text {

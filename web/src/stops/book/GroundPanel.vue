@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Ground } from '@/api/types'
 import EditFault from '@/parts/EditFault.vue'
-import PlaceRows from '../ground/PlaceRows.vue'
-import ServiceRows from '../ground/ServiceRows.vue'
+import ServicesAndPlaces from '../ground/ServicesAndPlaces.vue'
 import { useBusinessForm } from '../ground/useBusinessForm'
 
 /** Services and places beside the book: it follows as a field is left. */
@@ -15,11 +15,14 @@ const { form, save, again, error } = useBusinessForm(
 </script>
 
 <template>
-  <section class="panel" aria-label="Services and places" @focusout="save">
-    <ServiceRows v-model="form.services" :money="form.money" />
-    <PlaceRows v-model="form.places" />
-    <div class="end">
-      <button class="link" type="button" @click="emit('done')">Close</button>
+  <section
+    class="panel grid pad-2 edge gap-8 lines-0 ink-below banded scroll-y"
+    aria-label="Services and places"
+    @focusout="save"
+  >
+    <ServicesAndPlaces v-model="form" />
+    <div class="to-right">
+      <ActionButton quiet @click="emit('done')">Close</ActionButton>
       <EditFault :fault="error" :again="again" />
     </div>
   </section>
@@ -27,16 +30,7 @@ const { form, save, again, error } = useBusinessForm(
 
 <style scoped>
 .panel {
-  display: grid;
-  grid-template-columns: 1.4fr 1fr 90px;
-  gap: 0 28px;
-  padding: 8px var(--edge) 12px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--band);
+  grid-template-columns: 1.4fr 1fr var(--w11);
   max-height: 46vh;
-  overflow-y: auto;
-}
-.end {
-  text-align: right;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { undoImportMutation } from '@/api/calls'
 import type { Book } from '@/api/types'
@@ -19,21 +20,21 @@ function came(i: Book['imports'][number]): string {
 
 <template>
   <section v-if="imports.length">
-    <h2>Imported lists</h2>
-    <ul>
-      <li v-for="(i, at) in imports" :key="i.id">
-        <span class="name" :title="i.name">{{ i.name }}</span>
+    <h2 class="t-lead">Imported lists</h2>
+    <ul class="flush pad-0 sides-0">
+      <li v-for="(i, at) in imports" :key="i.id" class="grid gap-2 lines-0 pad-1 sides-0 line-below t-small">
+        <span class="name one-line" :title="i.name">{{ i.name }}</span>
         <span class="soft">{{ moment(i.taken_at) }}</span>
         <span class="soft what">{{ came(i) }}</span>
-        <button
+        <ActionButton
           v-if="!at"
-          class="link"
-          type="button"
+          quiet
+          class="to-right"
           :disabled="undoImport.isPending.value"
           @click="undoImport.mutate({ path: { client: client, import: i.id } })"
         >
           Undo import
-        </button>
+        </ActionButton>
       </li>
     </ul>
     <NoticeLine :fault="undoImport.error.value" />
@@ -41,29 +42,7 @@ function came(i: Book['imports'][number]): string {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 14px 0 4px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 li {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 8px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
-  font-size: 12.5px;
-}
-.name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.link {
-  text-align: right;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { importListMutation, previewListMutation, undoImportMutation } from '@/api/calls'
 import type { ColumnRole, Layout, SearchArea } from '@/api/types'
@@ -75,11 +76,11 @@ async function run() {
 </script>
 
 <template>
-  <section class="list" aria-label="Import a list">
+  <section class="list pad-2 edge ink-below washed" aria-label="Import a list">
     <NoticeLine v-if="preview.error.value" :fault="preview.error.value" />
-    <p v-else-if="preview.isPending.value" class="soft">Reading {{ file.name }}…</p>
+    <p v-else-if="preview.isPending.value" class="soft flush">Reading {{ file.name }}…</p>
     <template v-else-if="importList.data.value">
-      <p role="status" data-report>
+      <p class="flush" role="status" data-report>
         <template v-if="importList.data.value.found">
           {{ site }} is found for {{ plural(importList.data.value.found, 'phrase') }}.
           <RouterLink :to="{ name: 'found', params: { client } }">Compare the sites</RouterLink>.
@@ -87,11 +88,11 @@ async function run() {
         <b>{{ plural(importList.data.value.added, 'phrase') }}</b> added,
         <b>{{ count(importList.data.value.joined) }}</b> updated,
         <b>{{ count(importList.data.value.refused_total) }}</b> not imported.
-        <button class="link" type="button" @click="emit('done', file)">Dismiss</button>
+        <ActionButton quiet @click="emit('done', file)">Dismiss</ActionButton>
       </p>
       <details v-if="importList.data.value.refused.length" :open="importList.data.value.refused.length < 7">
         <summary>What was not imported, and why</summary>
-        <ul>
+        <ul class="scrolls">
           <li v-for="r in importList.data.value.refused" :key="r.line">
             Row {{ r.line }}, {{ r.text }}: {{ r.says }}
           </li>
@@ -99,7 +100,7 @@ async function run() {
       </details>
     </template>
     <template v-else-if="preview.data.value">
-      <div class="scroll">
+      <div class="scroll scroll-x">
         <table>
           <thead>
             <tr>
@@ -121,7 +122,7 @@ async function run() {
           </tbody>
         </table>
       </div>
-      <div class="acts">
+      <div class="acts flow gap-4 on-mid mt-2">
         <label
           >Import as
           <select v-model="site" name="site">
@@ -140,14 +141,14 @@ async function run() {
           </select>
         </label>
         <label><input v-model="layout.heading" type="checkbox" /> The first row names the columns</label>
-        <button class="press main" type="button" :disabled="importList.isPending.value" @click="run">
+        <ActionButton main :disabled="importList.isPending.value" @click="run">
           {{
             importList.isPending.value
               ? 'Importing…'
               : `Import ${plural(preview.data.value.total - (layout.heading ? 1 : 0), 'phrase')}`
           }}
-        </button>
-        <button class="link" type="button" @click="emit('done', file)">Cancel</button>
+        </ActionButton>
+        <ActionButton quiet @click="emit('done', file)">Cancel</ActionButton>
       </div>
     </template>
     <NoticeLine :fault="importList.error.value" />
@@ -155,49 +156,25 @@ async function run() {
 </template>
 
 <style scoped>
-.list {
-  padding: 10px var(--edge) 12px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--pencil-wash);
-}
-p {
-  margin: 0;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
 th,
 td {
   text-align: left;
-  padding: 3px 16px 3px 0;
-  border-bottom: 1px solid var(--rule);
-  max-width: 320px;
+  padding: var(--s1) var(--s4) var(--s1) 0;
+  border-bottom: var(--line);
+  max-width: var(--w40);
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 select {
-  font: inherit;
   color: var(--pencil);
-  background: none;
-  border: 0;
-  border-bottom: 1px dashed var(--pencil);
+  border-bottom: var(--pencil-line);
 }
 .off {
   color: var(--ink-soft);
 }
-.acts {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  margin-top: 10px;
-}
 ul {
-  margin: 4px 0 0;
-  max-height: 140px;
-  overflow: auto;
+  margin: var(--s1) 0 0;
+  max-height: var(--w18);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { listsOptions, saveListsMutation } from '@/api/calls'
 import type { Lists } from '@/api/types'
@@ -65,25 +66,18 @@ async function save(to: Lists | null) {
 </script>
 
 <template>
-  <section class="panel" aria-label="Word lists">
+  <section class="panel ink-below banded scroll-y" aria-label="Word lists">
     <NoticeLine :fault="error" />
-    <div class="acts">
-      <button
-        class="press main"
-        type="button"
-        :disabled="!changed || saveLists.isPending.value"
-        @click="save(listsOf(texts!))"
-      >
+    <div class="flow gap-4 on-mid mb-2">
+      <ActionButton main :disabled="!changed || saveLists.isPending.value" @click="save(listsOf(texts!))">
         Save lists
-      </button>
-      <button v-if="data && !data.standard" class="link" type="button" @click="save(null)">
-        Restore defaults
-      </button>
-      <button class="link" type="button" @click="emit('done')">Close</button>
+      </ActionButton>
+      <ActionButton v-if="data && !data.standard" quiet @click="save(null)"> Restore defaults </ActionButton>
+      <ActionButton quiet @click="emit('done')">Close</ActionButton>
       <span class="soft">One entry per line; an entry can have several words.</span>
       <NoticeLine :fault="saveLists.error.value" />
     </div>
-    <div v-if="texts" class="lists">
+    <div v-if="texts" class="lists grid gap-6 lines-2">
       <label v-for="k in kinds" :key="k.name">
         <b>{{ k.says }}</b> <span class="soft">{{ k.tells }}</span>
         <textarea v-model="texts[k.name]" class="field" :name="`list_${k.name}`" rows="7"></textarea>
@@ -94,25 +88,14 @@ async function save(to: Lists | null) {
 
 <style scoped>
 .panel {
-  padding: 8px var(--edge) 12px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--band);
+  padding: var(--s2) var(--edge) var(--s3);
   max-height: 50vh;
-  overflow-y: auto;
 }
 .lists {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 10px 24px;
+  grid-template-columns: repeat(auto-fill, minmax(var(--w26), 1fr));
 }
 label .soft {
   display: block;
-  font-size: 12px;
-}
-.acts {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  margin-bottom: 10px;
+  font-size: var(--small);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { tieWordsMutation } from '@/api/calls'
 import type { Book } from '@/api/types'
@@ -45,81 +46,69 @@ async function tieUp() {
 <template>
   <section aria-label="Words that mean the same">
     <template v-if="proposed.length">
-      <h2>
+      <h2 class="t-lead">
         May mean the same
-        <button class="link" type="button" :disabled="tie.isPending.value" data-tie-all @click="all">
+        <ActionButton quiet :disabled="tie.isPending.value" data-tie-all @click="all">
           Tie all {{ proposed.length }}
-        </button>
+        </ActionButton>
       </h2>
-      <ul class="lines" data-proposed>
+      <ul class="lines scroll-y" data-proposed>
         <li v-for="t in proposed" :key="t.word">
           <span
             ><b>{{ t.word }}</b> for {{ t.means }} <span class="soft">in {{ t.phrases }}</span></span
           >
-          <button class="link" type="button" :disabled="tie.isPending.value" @click="one(t)">Tie</button>
+          <ActionButton quiet :disabled="tie.isPending.value" @click="one(t)">Tie</ActionButton>
         </li>
       </ul>
     </template>
     <template v-if="made.length">
-      <h2>
+      <h2 class="t-lead">
         Read as the same <span class="soft">{{ made.length }}</span>
       </h2>
-      <ul class="lines" data-made>
+      <ul class="lines scroll-y" data-made>
         <li v-for="t in made" :key="t.word">
           <span
             ><b>{{ t.word }}</b> for {{ t.means }} <span class="soft">in {{ t.phrases }}</span></span
           >
-          <button class="link" type="button" :disabled="tie.isPending.value" @click="apart(t.word)">
-            Separate
-          </button>
+          <ActionButton quiet :disabled="tie.isPending.value" @click="apart(t.word)"> Separate </ActionButton>
         </li>
       </ul>
     </template>
-    <h2>Words treated as one</h2>
+    <h2 class="t-lead">Words treated as one</h2>
     <p v-for="group in book.ties" :key="group[0]">
       {{ group.join(' = ') }}
-      <button v-for="word in group.slice(1)" :key="word" class="link" type="button" @click="forget(word)">
+      <ActionButton v-for="word in group.slice(1)" :key="word" quiet @click="forget(word)">
         separate {{ word }}
-      </button>
+      </ActionButton>
     </p>
-    <form @submit.prevent="tieUp">
-      <input v-model="own.word" class="field" name="tied" aria-label="A word" placeholder="e.g. sweeper" />
+    <form class="flow gap-2 on-mid" @submit.prevent="tieUp">
+      <input
+        v-model="own.word"
+        class="field slim"
+        name="tied"
+        aria-label="A word"
+        placeholder="e.g. sweeper"
+      />
       <span>is</span>
       <input
         v-model="own.means"
-        class="field"
+        class="field slim"
         name="tied-to"
         aria-label="The word it means"
         placeholder="e.g. sweep"
       />
-      <button class="press" type="submit" :disabled="!own.word || !own.means">Tie</button>
+      <ActionButton submit class="pad-1 sides-2" :disabled="!own.word || !own.means">Tie</ActionButton>
     </form>
     <NoticeLine :fault="tie.error.value" />
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 14px 0 4px;
-}
 h2 .link {
-  font: 400 12.5px var(--sans);
-  margin-left: 6px;
+  font: 400 var(--small) var(--sans);
+  margin-left: var(--s2);
 }
 ul {
   max-height: 30vh;
-  overflow-y: auto;
-}
-form {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.field {
-  min-width: 0;
-}
-.press {
-  padding: 4px 10px;
 }
 </style>

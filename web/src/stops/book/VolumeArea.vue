@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { setAreaMutation } from '@/api/calls'
 import type { SearchArea } from '@/api/types'
@@ -16,28 +17,19 @@ const choices: { area: SearchArea; says: string }[] = [
 </script>
 
 <template>
-  <p class="area" data-area>
+  <p class="area flush pad-1 edge washed" data-area>
     {{ plural(phrases, 'phrase') }} without a place, such as “near me”: their searches count only if they are
     the town’s. They were counted in
     <template v-for="(c, i) in choices" :key="c.area">
       <template v-if="i">, </template>
-      <button
-        class="link"
-        type="button"
+      <ActionButton
+        quiet
         :disabled="setArea.isPending.value"
         @click="setArea.mutate({ path: { client: client }, body: { area: c.area } })"
       >
         {{ c.says }}
-      </button>
+      </ActionButton>
     </template>
     <NoticeLine :fault="setArea.error.value" />
   </p>
 </template>
-
-<style scoped>
-.area {
-  margin: 0;
-  padding: 4px var(--edge);
-  background: var(--pencil-wash);
-}
-</style>

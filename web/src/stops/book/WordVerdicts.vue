@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { judgeWordMutation } from '@/api/calls'
 import type { Book, Verdict } from '@/api/types'
@@ -27,48 +28,31 @@ const judgedAlready = (word: string) => props.book.verdicts.some((v) => v.word =
 <template>
   <section aria-label="Words judged">
     <template v-if="book.verdicts.length">
-      <h2>Words judged</h2>
+      <h2 class="t-lead">Words judged</h2>
       <ul class="lines" data-judged>
         <li v-for="v in book.verdicts" :key="v.word">
           <span
             ><b>{{ v.word }}</b> <span class="soft">{{ saysOf(v.verdict) }}</span></span
           >
-          <button
-            class="link"
-            type="button"
-            :disabled="judge.isPending.value"
-            @click="say(v.word, '', v.verdict)"
-          >
+          <ActionButton quiet :disabled="judge.isPending.value" @click="say(v.word, '', v.verdict)">
             Remove
-          </button>
+          </ActionButton>
         </li>
       </ul>
     </template>
     <template v-if="book.firms.some((u) => !judgedAlready(u.word))">
-      <h2>Words in business names</h2>
+      <h2 class="t-lead">Words in business names</h2>
       <ul class="lines">
         <li v-for="u in book.firms.filter((f) => !judgedAlready(f.word)).slice(0, 12)" :key="u.word">
           <span
             ><b>{{ u.word }}</b> <span class="soft">in {{ u.phrases }}</span></span
           >
-          <button
-            class="link"
-            type="button"
-            :disabled="judge.isPending.value"
-            @click="say(u.word, 'ordinary', '')"
-          >
+          <ActionButton quiet :disabled="judge.isPending.value" @click="say(u.word, 'ordinary', '')">
             Not a business
-          </button>
+          </ActionButton>
         </li>
       </ul>
     </template>
     <NoticeLine :fault="judge.error.value" />
   </section>
 </template>
-
-<style scoped>
-h2 {
-  font-size: 15px;
-  margin: 14px 0 4px;
-}
-</style>

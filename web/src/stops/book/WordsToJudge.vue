@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { judgeWordMutation } from '@/api/calls'
 import type { Book, Verdict } from '@/api/types'
@@ -57,26 +58,27 @@ onMounted(() => route.hash === '#words' && void go(0))
 
 <template>
   <section aria-label="Words to judge">
-    <h2>
+    <h2 class="t-lead">
       Words to judge <span class="soft">{{ words.length }}</span>
     </h2>
     <p v-if="!words.length" class="soft">Every word is known.</p>
     <template v-else>
-      <p class="soft hint">
+      <p class="soft mb-1 t-small">
         They make phrases unsure, those with the most gain first. Keys <span class="kbd">1</span> to
         <span class="kbd">5</span>, arrows to move, Enter shows the phrases.
       </p>
-      <ol ref="list" data-unfamiliar @keydown="press">
+      <ol ref="list" class="flush pad-0 sides-0 scroll-y" data-unfamiliar @keydown="press">
         <li
           v-for="(w, i) in words"
           :key="w.word"
+          class="pad-1 sides-2 line-below anywhere"
           :tabindex="i === at ? 0 : -1"
           :class="{ now: i === at }"
           :aria-current="i === at || undefined"
           @focus="at = i"
           @click="at = i"
         >
-          <span class="word">
+          <span class="word flow apart gap-2">
             <b>{{ w.word }}</b>
             <span class="soft"
               >{{ plural(w.families, 'family', 'families')
@@ -88,7 +90,7 @@ onMounted(() => route.hash === '#words' && void go(0))
             <button
               v-for="v in verdicts"
               :key="v.key"
-              class="quiet verdict"
+              class="quiet verdict to-left pad-0 sides-0"
               type="button"
               tabindex="-1"
               :disabled="judge.isPending.value"
@@ -96,9 +98,7 @@ onMounted(() => route.hash === '#words' && void go(0))
             >
               <span class="kbd">{{ v.key }}</span> {{ v.says }}
             </button>
-            <button class="link" type="button" tabindex="-1" @click.stop="say(w.word, 'ours')">
-              our service
-            </button>
+            <ActionButton quiet tabindex="-1" @click.stop="say(w.word, 'ours')"> our service </ActionButton>
           </div>
         </li>
       </ol>
@@ -108,58 +108,30 @@ onMounted(() => route.hash === '#words' && void go(0))
 </template>
 
 <style scoped>
-h2 {
-  font-size: 15px;
-  margin: 12px 0 2px;
-}
-.hint {
-  font-size: 12px;
-  margin: 0 0 4px;
-}
 ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   max-height: 46vh;
-  overflow-y: auto;
 }
 li {
-  padding: 3px 6px;
-  border-bottom: 1px solid var(--rule);
-  overflow-wrap: anywhere;
   cursor: default;
 }
 li.now {
   background: var(--pencil-wash);
 }
-li:focus-visible {
-  outline: 2px solid var(--pencil);
-  outline-offset: -2px;
-}
-.word {
-  display: flex;
-  justify-content: space-between;
-  gap: 8px;
-}
 .word .soft {
-  font-size: 12px;
+  font-size: var(--small);
   white-space: nowrap;
 }
 div.now {
   display: grid;
-  gap: 1px;
-  padding: 2px 0 4px;
-  font-size: 12.5px;
-}
-.verdict {
-  text-align: left;
-  padding: 1px 0;
+  gap: var(--s0);
+  padding: var(--s0) 0 var(--s1);
+  font-size: var(--small);
 }
 .verdict:hover {
   color: var(--pencil);
 }
 div.now .link {
   justify-self: start;
-  margin-left: 24px;
+  margin-left: var(--s6);
 }
 </style>

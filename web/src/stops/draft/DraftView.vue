@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { keepDraftMutation, proofMutation } from '@/api/calls'
 import type { ProofInputBody, Ground, Proof } from '@/api/types'
@@ -107,18 +108,16 @@ async function pick() {
       </span>
       <span v-if="file" class="soft">{{ file.name }}</span>
       <span class="space"></span>
-      <button
+      <ActionButton
         v-if="report"
-        class="press"
-        type="button"
         data-keep
         :disabled="keep.isPending.value"
         title="Save it as a version of the page: it becomes a column of the page's sheet"
         @click="keepIt"
       >
         Save draft
-      </button>
-      <button class="link" type="button" @click="picker?.click()">Open a file</button>
+      </ActionButton>
+      <ActionButton quiet @click="picker?.click()">Open a file</ActionButton>
       <input
         ref="picker"
         class="unseen"
@@ -130,13 +129,13 @@ async function pick() {
         @change="pick"
       />
     </div>
-    <NoticeLine :fault="proof.error.value" class="said" />
-    <NoticeLine :fault="keep.error.value" class="said" />
-    <div class="two">
+    <NoticeLine :fault="proof.error.value" class="pad-2 edge" />
+    <NoticeLine :fault="keep.error.value" class="pad-2 edge" />
+    <div class="two grid">
       <textarea
         v-model="text"
-        class="field paper"
-        :class="{ held: over }"
+        class="field paper pad-4 edge"
+        :class="{ dropzone: over }"
         name="draft"
         aria-label="Draft"
         spellcheck="true"
@@ -155,28 +154,21 @@ async function pick() {
 <style scoped src="../targets/top.css"></style>
 <style scoped>
 .two {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  height: calc(100vh - var(--header) - var(--strip) - 54px);
+  height: calc(100vh - var(--header) - var(--strip) - var(--w7));
 }
 .paper {
   resize: none;
   height: 100%;
-  padding: 16px var(--edge);
   border: 0;
-  border-right: 1px solid var(--ink);
+  border-right: var(--ink-line);
   font: inherit;
-  line-height: 26px;
+  line-height: var(--ruled);
   background-attachment: local;
-}
-.held {
-  background: var(--pencil-wash);
-  outline: 1.5px dashed var(--pencil);
-  outline-offset: -6px;
 }
 .report {
   overflow: auto;
-  padding: 4px var(--edge) 30px;
+  padding: var(--s1) var(--edge) var(--s8);
 }
 @media (max-width: 760px) {
   .two {
@@ -186,7 +178,7 @@ async function pick() {
   .paper {
     min-height: 40vh;
     border-right: 0;
-    border-bottom: 1px solid var(--ink);
+    border-bottom: var(--ink-line);
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { draftOptions, draftsOptions, removeDraftMutation, restoreDraftMutation } from '@/api/calls'
 import type { Draft } from '@/api/types'
@@ -49,12 +50,12 @@ async function drop(d: Draft) {
       >
     </h2>
     <NoticeLine :fault="remove.error.value" />
-    <div v-for="d in drafts" :key="d.id" class="line" :data-draft="d.id">
+    <div v-for="d in drafts" :key="d.id" class="line grid gap-3 pad-1 sides-0 line-below" :data-draft="d.id">
       <span class="soft">{{ moment(d.taken_at) }}</span>
       <span class="num">{{ plural(d.words, 'word') }}</span>
-      <span class="soft name" :title="d.name">{{ d.name }}</span>
-      <button class="link" type="button" @click="open(d)">Open</button>
-      <button class="link" type="button" @click="drop(d)">Remove</button>
+      <span class="soft name one-line" :title="d.name">{{ d.name }}</span>
+      <ActionButton quiet @click="open(d)">Open</ActionButton>
+      <ActionButton quiet @click="drop(d)">Remove</ActionButton>
     </div>
   </section>
 </template>
@@ -63,18 +64,9 @@ async function drop(d: Draft) {
 <style scoped>
 h2 a {
   float: right;
-  font: 400 13px/22px var(--v-font-body);
+  font: 400 var(--text)/var(--ruled) var(--v-font-body);
 }
 .line {
-  display: grid;
-  grid-template-columns: 120px 90px minmax(0, 1fr) auto auto;
-  gap: 12px;
-  padding: 3px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.name {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  grid-template-columns: var(--w15) var(--w11) minmax(0, 1fr) auto auto;
 }
 </style>

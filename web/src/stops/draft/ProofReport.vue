@@ -9,7 +9,7 @@ defineProps<{ report: Proof }>()
 
 <template>
   <div data-proof>
-    <p v-if="!report.short" class="done">Nothing is missing.</p>
+    <p v-if="!report.short" class="done t-lead">Nothing is missing.</p>
     <p v-if="report.menu" class="mistake">
       The draft holds menus and links only. Leave them out and paste the text of the page.
     </p>
@@ -18,13 +18,21 @@ defineProps<{ report: Proof }>()
     </p>
     <section v-if="report.wrong.length">
       <h2>To take out</h2>
-      <ul>
-        <li v-for="w in report.wrong" :key="w"><span class="stamp">wrong</span> {{ w }}</li>
+      <ul class="flush pad-0 sides-0">
+        <li v-for="w in report.wrong" :key="w" class="pad-1 sides-0">
+          <span class="stamp">wrong</span> {{ w }}
+        </li>
       </ul>
     </section>
     <section v-if="report.sections.length">
       <h2>Words by section</h2>
-      <div v-for="s in report.sections" :key="s.key" class="line" :data-section="s.key" :data-left="s.left">
+      <div
+        v-for="s in report.sections"
+        :key="s.key"
+        class="line grid gap-2 on-mid line-below"
+        :data-section="s.key"
+        :data-left="s.left"
+      >
         <span :class="s.left ? 'pencil' : ''">{{ s.heading }}</span>
         <TallyStrokes :words="s.words" :write="s.left" :height="14" :most="4" />
         <span class="num soft">{{ s.words ? count(s.words) : '' }}</span>
@@ -35,7 +43,12 @@ defineProps<{ report: Proof }>()
     </section>
     <section v-if="report.missing.length">
       <h2>Missing</h2>
-      <div v-for="m in report.missing" :key="m.key" class="say" :data-missing="m.key">
+      <div
+        v-for="m in report.missing"
+        :key="m.key"
+        class="say grid gap-2 pad-1 sides-0 line-below"
+        :data-missing="m.key"
+      >
         <span>{{ m.name }}</span>
         <span class="pencil">{{ m.says }}</span>
         <span class="soft">{{ m.note }}</span>
@@ -43,14 +56,19 @@ defineProps<{ report: Proof }>()
     </section>
     <section v-if="report.over.length">
       <h2>Too often</h2>
-      <div v-for="m in report.over" :key="m.key" class="say">
+      <div v-for="m in report.over" :key="m.key" class="say grid gap-2 pad-1 sides-0 line-below">
         <span>{{ m.name }}</span><span>{{ m.says }}</span
         ><span class="soft">{{ m.note }}</span>
       </div>
     </section>
     <section v-if="report.met.length">
       <h2>There</h2>
-      <div v-for="m in report.met" :key="m.key" class="say met" :data-met="m.key">
+      <div
+        v-for="m in report.met"
+        :key="m.key"
+        class="say met grid gap-2 pad-1 sides-0 line-below soft"
+        :data-met="m.key"
+      >
         <span>{{ m.name }}</span>
         <span>{{ m.phrase }}</span>
       </div>
@@ -60,33 +78,11 @@ defineProps<{ report: Proof }>()
 
 <style scoped src="./report.css"></style>
 <style scoped>
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  padding: 3px 0;
-}
 .line {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 128px 50px 110px;
-  gap: 10px;
-  align-items: center;
-  min-height: 27px;
-  border-bottom: 1px solid var(--rule);
+  grid-template-columns: minmax(0, 1fr) var(--w16) var(--w7) var(--w15);
+  min-height: var(--w4);
 }
 .say {
-  display: grid;
-  grid-template-columns: 120px minmax(0, 1fr) auto;
-  gap: 10px;
-  padding: 3px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.met {
-  color: var(--ink-soft);
-}
-.done {
-  font-size: 16px;
+  grid-template-columns: var(--w15) minmax(0, 1fr) auto;
 }
 </style>

@@ -18,7 +18,7 @@ const sections = computed(() => (outline.value?.sections ?? []).filter((s) => !s
 <template>
   <NoticeLine v-if="error" :fault="error" />
   <section v-else-if="outline" data-wanted>
-    <h2>What is wanted here</h2>
+    <h2 class="t-lead">What is wanted here</h2>
     <p class="soft">
       <template v-if="outline.words.to_write"
         >{{ plural(outline.words.to_write, 'word') }} to write; {{ count(outline.words.writer) }} of copy in
@@ -31,11 +31,11 @@ const sections = computed(() => (outline.value?.sections ?? []).filter((s) => !s
     <ol>
       <li v-for="s in sections" :key="s.key">
         <span :class="s.there ? 'ink' : 'penciled'">{{ s.heading }}</span>
-        <span class="words">
+        <span class="words flow on-mid gap-2">
           <TallyStrokes :words="s.holds" :write="s.words" :height="14" :most="3" />
           <span class="num">{{ s.words ? count(s.words) : 'stays' }}</span>
         </span>
-        <ul v-if="s.families.length || s.kind === 'questions'" class="soft">
+        <ul v-if="s.families.length || s.kind === 'questions'" class="soft pl-3 t-small">
           <li v-for="f in s.families" :key="f.key">{{ f.phrase }}</li>
           <template v-if="s.kind === 'questions'">
             <li v-for="q in outline.questions" :key="q">{{ q }}?</li>
@@ -47,22 +47,12 @@ const sections = computed(() => (outline.value?.sections ?? []).filter((s) => !s
 </template>
 
 <style scoped>
-h2 {
-  font-size: 16px;
-  margin: 8px 0 2px;
-}
-ol,
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 ol > li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 12px;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
+  gap: 0 var(--s3);
+  padding: var(--s1) 0;
+  border-bottom: var(--line);
 }
 .ink {
   font-weight: 600;
@@ -73,14 +63,7 @@ ol > li {
 ul > li::first-letter {
   text-transform: uppercase;
 }
-.words {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
 ul {
   grid-column: 1;
-  padding-left: 14px;
-  font-size: 12.5px;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Found, FoundPhrase } from '@/api/types'
-import { useVirtualizer } from '@tanstack/vue-virtual'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import LongList from '@/ui/LongList.vue'
 import { figure } from '@/parts/format'
 
 /** The phrases with the position of each site; only the rows in sight are drawn. */
@@ -10,114 +11,81 @@ const emit = defineEmits<{ take: [text: string] }>()
 
 /* Sites without a list have no column. */
 const columns = computed(() => props.sites.map((s, i) => ({ ...s, at: i })).filter((s) => s.sums))
-const scroll = ref<HTMLElement>()
-const virtual = useVirtualizer(
-  computed(() => ({
-    count: props.rows.length,
-    getScrollElement: () => scroll.value ?? null,
-    estimateSize: () => 32,
-    overscan: 12,
-  })),
-)
+
+/** Enter takes a phrase that is not in the book. */
+function press(key: string, row: FoundPhrase) {
+  if (key !== 'Enter' || row.in_book) return false
+  emit('take', row.text)
+  return true
+}
 </script>
 
 <template>
-  <div class="found" :style="{ '--sites': columns.length }">
-    <div class="line head soft">
+  <div class="found stacked grow ink-above" :style="{ '--sites': columns.length }">
+    <div class="line head soft grid gap-3 lines-0 on-mid ink-below t-small">
       <span>phrase</span><span class="num">searches/mo</span
-      ><span v-for="s in columns" :key="s.site" class="num site" :title="s.site">{{ s.name }}</span
+      ><span v-for="s in columns" :key="s.site" class="num site one-line" :title="s.site">{{ s.name }}</span
       ><span></span>
     </div>
-    <div ref="scroll" class="scroller" tabindex="0" aria-label="Phrases">
-      <div :style="{ height: `${virtual.getTotalSize()}px`, position: 'relative' }">
-        <div
-          v-for="item in virtual.getVirtualItems()"
-          :key="rows[item.index]!.text"
-          class="line row"
-          :class="{ band: item.index % 2 }"
-          :style="{ transform: `translateY(${item.start}px)` }"
-          :data-found="rows[item.index]!.text"
+    <LongList
+      v-slot="{ row }"
+      class="phrases"
+      :rows="rows"
+      :key-of="(r) => r.text"
+      :size-of="() => 32"
+      label="Phrases"
+      :press="press"
+    >
+      <div class="line full grid gap-3 lines-0 on-mid" :data-found="row.text">
+        <span class="text one-line" :title="row.text">{{ row.text }}</span>
+        <span class="num">{{ figure(row.volume) }}</span>
+        <span
+          v-for="s in columns"
+          :key="s.site"
+          class="num place soft"
+          :class="{
+            first: row.positions[s.at]! && row.positions[s.at]! <= 10,
+            rival: s.role !== 'client',
+          }"
+          >{{ row.positions[s.at] || '·' }}</span
         >
-          <span class="text" :title="rows[item.index]!.text">{{ rows[item.index]!.text }}</span>
-          <span class="num">{{ figure(rows[item.index]!.volume) }}</span>
-          <span
-            v-for="s in columns"
-            :key="s.site"
-            class="num place"
-            :class="{
-              first: rows[item.index]!.positions[s.at]! && rows[item.index]!.positions[s.at]! <= 10,
-              rival: s.role !== 'client',
-            }"
-            >{{ rows[item.index]!.positions[s.at] || '·' }}</span
-          >
-          <span class="acts">
-            <span v-if="rows[item.index]!.in_book" class="soft">in the book</span>
-            <button v-else class="link" type="button" @click="emit('take', rows[item.index]!.text)">
-              Add to book
-            </button>
-          </span>
-        </div>
+        <span class="to-right">
+          <span v-if="row.in_book" class="soft">in the book</span>
+          <ActionButton v-else quiet @click="emit('take', row.text)">Add to book</ActionButton>
+        </span>
       </div>
-    </div>
-    <p v-if="!rows.length" class="soft none">No matches</p>
+    </LongList>
+    <p v-if="!rows.length" class="soft none pad-3 edge">No matches</p>
   </div>
 </template>
 
 <style scoped>
 .found {
-  display: flex;
-  flex-direction: column;
-  flex: 1;
-  min-height: 160px;
-  border-top: 1px solid var(--ink);
+  min-height: var(--w20);
 }
 .line {
-  display: grid;
-  grid-template-columns: minmax(200px, 2fr) 70px repeat(var(--sites), minmax(64px, 1fr)) 90px;
-  gap: 0 12px;
-  align-items: center;
-  padding: 0 14px 0 var(--edge);
+  grid-template-columns: minmax(var(--w26), 2fr) var(--w9) repeat(var(--sites), minmax(var(--w8), 1fr)) var(
+      --w11
+    );
+  padding: 0 var(--s3) 0 var(--edge);
+}
+.line {
+  height: 100%;
 }
 .head {
-  height: 30px;
-  border-bottom: 1px solid var(--ink);
-  font-size: 12px;
+  height: var(--w4);
 }
 @media (max-width: 760px) {
   .found {
     overflow-x: auto;
   }
   .head,
-  .scroller {
-    min-width: 640px;
+  .phrases {
+    min-width: var(--w80);
   }
-}
-.site,
-.text {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.scroller {
-  flex: 1;
-  overflow-y: auto;
-}
-.row {
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 100%;
-  height: 32px;
-  border-bottom: 1px solid var(--rule);
-}
-.band {
-  background: var(--band);
 }
 .text {
   font-weight: 500;
-}
-.place {
-  color: var(--ink-soft);
 }
 .place.first {
   color: var(--ink);
@@ -125,11 +93,5 @@ const virtual = useVirtualizer(
 }
 .place.first.rival {
   color: var(--rival);
-}
-.acts {
-  text-align: right;
-}
-.none {
-  padding: 14px var(--edge);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { addPhrasesMutation, askDemandMutation, foundOptions, undoImportMutation } from '@/api/calls'
 import type { FoundPhrase, Ground } from '@/api/types'
@@ -66,30 +67,30 @@ async function askSource() {
 <template>
   <ListLeaf :client="client">
     <template #tools>
-      <button class="link" type="button" :disabled="ask.isPending.value" @click="askSource">
+      <ActionButton quiet :disabled="ask.isPending.value" @click="askSource">
         {{ ask.isPending.value ? 'Getting lists…' : 'Get lists' }}
-      </button>
+      </ActionButton>
     </template>
     <p
       v-for="e in [ask.error.value, add.error.value, error].filter(Boolean)"
       :key="e!.detail"
-      class="mistake said"
+      class="mistake pad-3 edge flush"
     >
       {{ e!.detail }}
     </p>
-    <p v-if="!found && !error" class="soft said">Loading…</p>
+    <p v-if="!found && !error" class="soft pad-3 edge flush">Loading…</p>
     <template v-else-if="found">
       <SiteRows v-if="found.sites.length" :sites="found.sites" />
-      <p v-if="!found.sites.length" class="said big">
+      <p v-if="!found.sites.length" class="said readable pad-3 edge flush t-lead">
         Neither the client nor a rival has a site yet. What their sites are found for will be compared here.
         <RouterLink :to="{ name: 'lineup', params: { client } }">Add rivals in the lineup</RouterLink>.
       </p>
-      <p v-else-if="!imported" class="said big">
+      <p v-else-if="!imported" class="said readable pad-3 edge flush t-lead">
         The phrases that each site is found for will be compared here, with positions. Import a list for the
         client and one for each rival (CSV, TSV, XLSX), or get the lists from the source.
       </p>
       <template v-else>
-        <div class="filters">
+        <div class="filters flow wrap gap-4 lines-2 on-mid pad-2 edge ink-above">
           <select v-model="intent" aria-label="Intent">
             <option value="hire">ready to hire</option>
             <option value="question">questions</option>
@@ -110,15 +111,13 @@ async function askSource() {
             placeholder="with these words"
           />
           <span class="soft">{{ count(rows.length) }} of {{ plural(found.total, 'phrase') }}</span>
-          <button
+          <ActionButton
             v-if="missing.length"
-            class="press"
-            type="button"
             :disabled="add.isPending.value"
             @click="take(missing.map((r) => r.text))"
           >
             Add {{ count(missing.length) }} to the book
-          </button>
+          </ActionButton>
         </div>
         <FoundRows :rows="rows" :sites="found.sites" @take="(text) => take([text])" />
       </template>
@@ -127,35 +126,12 @@ async function askSource() {
 </template>
 
 <style scoped>
-.said {
-  padding: 14px var(--edge);
-  margin: 0;
-}
-.big {
-  font-size: 15px;
-  max-width: 620px;
-}
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  align-items: center;
-  padding: 10px var(--edge);
-  border-top: 1px solid var(--ink);
-}
 .filters .field {
-  width: 150px;
-  padding: 2px;
+  width: var(--w19);
+  padding: var(--s0);
 }
 .filters .press {
   margin-left: auto;
-  padding: 4px 12px;
-}
-select {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--ink-soft);
+  padding: var(--s1) var(--s3);
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Found } from '@/api/types'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import { count, moment, plural } from '@/parts/format'
 
 /** A line for each site: what its list comes to. */
@@ -11,37 +12,30 @@ const intents = [
   { intent: 'elsewhere', says: 'elsewhere' },
   { intent: 'broad', says: 'broad' },
 ]
+const num = (key: string, title: string, hint?: string): Column => ({ key, title, hint, num: true })
+const columns: Column[] = [
+  { key: 'site', title: 'found for' },
+  num('phrases', 'phrases'),
+  num('first_3', 'first 3'),
+  num('first_10', 'first 10'),
+  num('first_20', 'first 20'),
+  ...intents.map((i) => num(i.intent, i.says)),
+  num('visits', 'visits, est.', 'Search volume × click-through rate of each position: an estimate'),
+  { key: 'from', title: 'from' },
+]
 </script>
 
 <template>
-  <div class="scroll">
-    <table data-sites>
-      <thead class="soft">
-        <tr>
-          <th scope="col">found for</th>
-          <th class="num" scope="col">phrases</th>
-          <th class="num" scope="col">first 3</th>
-          <th class="num" scope="col">first 10</th>
-          <th class="num" scope="col">first 20</th>
-          <th v-for="i in intents" :key="i.intent" class="num" scope="col">{{ i.says }}</th>
-          <th
-            class="num"
-            scope="col"
-            title="Search volume × click-through rate of each position: an estimate"
-          >
-            visits, est.
-          </th>
-          <th scope="col">from</th>
-        </tr>
-      </thead>
+  <div class="scroll-x nowrap">
+    <DataTable :columns="columns" data-sites>
       <tbody>
         <tr v-for="s in sites" :key="s.site" :class="s.role" :data-site="s.site">
           <th scope="row">
-            <span class="slab">{{ s.name }}</span>
+            <span class="slab mr-2" :class="s.role">{{ s.name }}</span>
             <span v-if="s.name !== s.site" class="mono soft">{{ s.site }}</span>
           </th>
           <template v-if="s.sums">
-            <td class="num figure large">{{ count(s.sums.phrases) }}</td>
+            <td class="num figure">{{ count(s.sums.phrases) }}</td>
             <td class="num">{{ count(s.sums.first_3) }}</td>
             <td class="num">{{ count(s.sums.first_10) }}</td>
             <td class="num">{{ count(s.sums.first_20) }}</td>
@@ -49,7 +43,7 @@ const intents = [
               {{ count(s.sums.intents[i.intent] ?? 0) }}
             </td>
             <td
-              class="num figure large"
+              class="num figure"
               :title="
                 s.sums.unknown
                   ? `${plural(s.sums.unknown, 'phrase')} without a known search volume count as none`
@@ -63,56 +57,13 @@ const intents = [
           <td v-else colspan="11" class="pencil">no list yet</td>
         </tr>
       </tbody>
-    </table>
+    </DataTable>
   </div>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  padding: 5px 8px;
-  border-bottom: 1px solid var(--rule);
-  white-space: nowrap;
-  font-weight: 400;
-}
-th {
-  text-align: left;
-}
-th.num {
-  text-align: right;
-}
-th:first-child {
-  padding-left: var(--edge);
-  white-space: normal;
-}
-thead th {
-  font-size: 12px;
-  border-bottom-color: var(--ink);
-}
-tbody th .slab {
-  font-size: 15px;
-  margin-right: 8px;
-}
-tr.rival th .slab,
-tr.rival td.num {
-  color: var(--rival);
-}
-.large {
-  font-size: 17px;
-}
 @media (max-width: 1100px) {
-  th,
-  td {
-    padding: 5px 5px;
-  }
-  tbody th .mono {
+  .mono {
     display: block;
   }
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import FieldLine from '@/ui/FieldLine.vue'
 import type { Form } from './business'
-import PlaceRows from './PlaceRows.vue'
-import ServiceRows from './ServiceRows.vue'
+import ServicesAndPlaces from './ServicesAndPlaces.vue'
 
 /** What a person tells of a client. */
 const form = defineModel<Form>({ required: true })
@@ -36,43 +36,37 @@ const choices = computed(() =>
 </script>
 
 <template>
-  <div class="form" @focusout="$emit('settled')">
-    <section aria-label="The business">
+  <div class="form grid" @focusout="$emit('settled')">
+    <section class="pad-3 edge" aria-label="The business">
       <h2>The business</h2>
-      <label>Name <input v-model="form.name" class="field" name="name" /></label>
-      <label
-        >Trade <input v-model="form.trade" class="field" name="trade" placeholder="e.g. chimney care"
-      /></label>
-      <label
-        >Phone <input v-model="form.phone" class="field" name="phone" placeholder="e.g. 207-555-0134"
-      /></label>
-      <label
-        >Home page
-        <input
-          v-model="form.homePage"
-          class="field mono"
-          name="home_page"
-          placeholder="empty if there is no site yet"
+      <FieldLine v-model="form.name" label="Name" name="name" />
+      <FieldLine v-model="form.trade" label="Trade" name="trade" placeholder="e.g. chimney care" />
+      <FieldLine v-model="form.phone" label="Phone" name="phone" placeholder="e.g. 207-555-0134" />
+      <FieldLine
+        v-model="form.homePage"
+        label="Home page"
+        mono
+        name="home_page"
+        placeholder="empty if there is no site yet"
+      />
+      <div class="pair grid gap-3 lines-0 at-end">
+        <FieldLine
+          v-model="form.customers"
+          label="Customers per 100 visits"
+          name="customers"
+          inputmode="decimal"
+          placeholder="not known"
         />
-      </label>
-      <div class="pair">
-        <label
-          >Customers per 100 visits
-          <input
-            v-model="form.customers"
-            class="field"
-            name="customers"
-            inputmode="decimal"
-            placeholder="not known"
-          />
-        </label>
-        <label>Currency <input v-model="form.money" class="field" name="money" maxlength="8" /></label>
+        <FieldLine v-model="form.money" label="Currency" name="money" maxlength="8" />
       </div>
-      <label
-        >Postcode or ZIP
-        <input v-model="form.postcode" class="field" name="postcode" maxlength="20" placeholder="not known" />
-      </label>
-      <label
+      <FieldLine
+        v-model="form.postcode"
+        label="Postcode or ZIP"
+        name="postcode"
+        maxlength="20"
+        placeholder="not known"
+      />
+      <label class="as-block soft"
         >Language of the phrases
         <select v-model="form.language" class="field" name="language">
           <option v-for="l in choices" :key="l.tag" :value="l.tag">{{ l.says }}</option>
@@ -80,18 +74,15 @@ const choices = computed(() =>
       </label>
       <slot name="business" />
     </section>
-    <section aria-label="Services and places">
-      <h2>Services</h2>
-      <ServiceRows v-model="form.services" :money="form.money" />
-      <h2 class="next">Places</h2>
-      <PlaceRows v-model="form.places" />
+    <section class="pad-3 edge" aria-label="Services and places">
+      <ServicesAndPlaces v-model="form" />
       <slot name="places" />
     </section>
-    <section aria-label="Phrases">
-      <label class="list">
-        <h2>Phrases of the home page</h2>
+    <section class="pad-3 edge" aria-label="Phrases">
+      <label class="as-block soft">
+        <h2 class="flush">Phrases of the home page</h2>
         <span class="soft">What people search for, one per line, the lead first. You can paste a list.</span>
-        <textarea v-model="form.phrases" class="field" name="phrases" rows="17"></textarea>
+        <textarea v-model="form.phrases" class="field mt-2" name="phrases" rows="17"></textarea>
       </label>
     </section>
   </div>
@@ -99,49 +90,20 @@ const choices = computed(() =>
 
 <style scoped>
 .form {
-  display: grid;
-  grid-template-columns: minmax(260px, 1fr) minmax(360px, 1.5fr) minmax(220px, 0.95fr);
+  grid-template-columns: minmax(var(--w35), 1fr) minmax(var(--w45), 1.5fr) minmax(var(--w28), 0.95fr);
 }
-section {
-  padding: 14px var(--edge) 24px;
-  border-right: 1px solid var(--rule);
-}
-section:last-child {
-  border-right: 0;
-}
-h2 {
-  font-size: 16.5px;
-  margin: 0 0 2px;
-}
-.next {
-  margin-top: 22px;
+section:not(:last-child) {
+  border-right: var(--line);
 }
 label {
-  display: block;
-  margin-top: 12px;
-  color: var(--ink-soft);
-}
-label .field,
-label h2 {
-  color: var(--ink);
+  margin-top: var(--s3);
 }
 .pair {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 60px;
-  gap: 0 12px;
-  align-items: end;
+  grid-template-columns: minmax(0, 1fr) var(--w8);
 }
-.list {
-  margin-top: 0;
-  margin-bottom: 18px;
-}
-.list textarea {
-  display: block;
-  margin-top: 6px;
-}
-@media (max-width: 860px) {
+@media (max-width: 760px) {
   .form {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

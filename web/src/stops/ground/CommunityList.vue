@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { communitiesOptions } from '@/api/calls'
 import { computed } from 'vue'
@@ -24,13 +25,13 @@ function add(name: string) {
 </script>
 
 <template>
-  <section v-if="data?.home && left.length" class="around" aria-label="Communities around">
-    <p class="soft">Within {{ data.km }} km of {{ data.home }}. Click the ones that are served:</p>
-    <ul>
-      <li v-for="c in left" :key="c.name + c.state">
-        <button class="link" type="button" :title="`Add ${c.name} to the places`" @click="add(c.name)">
+  <section v-if="data?.home && left.length" class="around mt-2" aria-label="Communities around">
+    <p class="soft t-small">Within {{ data.km }} km of {{ data.home }}. Click the ones that are served:</p>
+    <ul class="flush pad-0 sides-0">
+      <li v-for="c in left" :key="c.name + c.state" class="flow apart gap-2 pad-0 sides-0">
+        <ActionButton quiet :title="`Add ${c.name} to the places`" @click="add(c.name)">
           + {{ c.name }}
-        </button>
+        </ActionButton>
         <span class="soft"
           >{{ Math.round(c.km) }} km<template v-if="c.size">, {{ count(c.size) }} people</template></span
         >
@@ -40,29 +41,18 @@ function add(name: string) {
 </template>
 
 <style scoped>
-.around {
-  margin-top: 8px;
-}
 p {
-  margin: 0 0 2px;
-  font-size: 12.5px;
+  margin: 0 0 var(--s0);
 }
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
   columns: 2;
-  column-gap: 20px;
+  column-gap: var(--s5);
 }
 li {
-  display: flex;
-  justify-content: space-between;
-  gap: 8px;
   break-inside: avoid;
-  padding: 2px 0;
 }
 li .soft {
-  font-size: 12px;
+  font-size: var(--small);
   white-space: nowrap;
 }
 </style>

@@ -1,33 +1,21 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import TabRow from '@/ui/TabRow.vue'
 
 /** The leaves of the ground. */
-defineProps<{ client: number }>()
+const props = defineProps<{ client: number }>()
+const route = useRoute()
+const leaves = computed(() =>
+  [
+    { key: 'ground', says: 'Business' },
+    { key: 'site', says: 'Pages' },
+    { key: 'book', says: 'Phrase book' },
+    { key: 'found', says: 'Found for' },
+  ].map((l) => ({ ...l, to: { name: l.key, params: { client: props.client } } })),
+)
 </script>
 
 <template>
-  <nav class="leaves" aria-label="Ground">
-    <RouterLink :to="{ name: 'ground', params: { client } }">Business</RouterLink>
-    <RouterLink :to="{ name: 'site', params: { client } }">Pages</RouterLink>
-    <RouterLink :to="{ name: 'book', params: { client } }">Phrase book</RouterLink>
-    <RouterLink :to="{ name: 'found', params: { client } }">Found for</RouterLink>
-  </nav>
+  <TabRow :tabs="leaves" :at="String(route.name)" label="Ground" />
 </template>
-
-<style scoped>
-.leaves {
-  display: flex;
-  gap: 16px;
-}
-a {
-  white-space: nowrap;
-  text-decoration: none;
-  color: var(--ink-soft);
-  padding: 2px 0;
-}
-.router-link-active {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 2px solid var(--ink);
-}
-</style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
-import { deleteClientMutation, measureMutation } from '@/api/calls'
+import { deleteClientMutation, measureMutation, restoreClientMutation } from '@/api/calls'
 import { useBusy } from '@/api/progress'
 import type { Ground } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -8,6 +9,7 @@ import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
+import { useUndo } from '@/parts/undo'
 import BusinessForm from './BusinessForm.vue'
 import CommunityList from './CommunityList.vue'
 import GroundLeaves from './GroundLeaves.vue'
@@ -19,6 +21,8 @@ const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
 const measure = useMutation(measureMutation())
 const remove = useMutation(deleteClientMutation())
+const restore = useMutation(restoreClientMutation())
+const undo = useUndo()
 const busy = useBusy(() => props.client)
 
 const { form, save, again, error } = useBusinessForm(
@@ -34,7 +38,14 @@ async function measureNow() {
 }
 
 async function deleteClient() {
-  await remove.mutateAsync({ path: { client: props.client } })
+  const path = { client: props.client }
+  const name = props.ground.name
+  const ok = await remove.mutateAsync({ path }).then(
+    () => true,
+    () => false,
+  )
+  if (!ok) return
+  undo.offer(`${name} deleted`, () => restore.mutateAsync({ path }))
   await router.push('/')
 }
 </script>
@@ -47,14 +58,9 @@ async function deleteClient() {
       <span class="soft">Fields are saved when you leave them.</span>
       <EditFault :fault="error" :again="again" />
       <NoticeLine :fault="measure.error.value" />
-      <button
-        class="press main"
-        type="button"
-        :disabled="busy || measure.isPending.value"
-        @click="measureNow"
-      >
+      <ActionButton main class="push" :disabled="busy || measure.isPending.value" @click="measureNow">
         Measure
-      </button>
+      </ActionButton>
     </div>
     <ProposalLine :client="client" :ground="ground" />
     <BusinessForm v-model="form" @settled="save">
@@ -62,21 +68,22 @@ async function deleteClient() {
         <CommunityList v-model="form.places" :client="client" @added="save" />
       </template>
       <template #business>
-        <h2 class="pages">Pages</h2>
-        <p class="count">
+        <h2 class="mt-5">Pages</h2>
+        <p class="mb-2">
           {{ plural(ground.pages.filter((p) => p.url).length, 'page') }} of the site.
           <router-link :to="{ name: 'site', params: { client } }"
             >What they are for, and what is missing</router-link
           >
         </p>
         <PastePage :client="client" :page="page" />
-        <div class="end">
-          <button v-if="!deleting" class="link" type="button" @click="deleting = true">Delete client</button>
+        <div class="end mt-8 soft flow gap-3 wrap">
+          <ActionButton v-if="!deleting" quiet @click="deleting = true">Delete client</ActionButton>
           <template v-else>
-            Delete {{ ground.name }} with its readings and targets? This cannot be undone.
-            <button class="link" type="button" @click="deleteClient">Delete {{ ground.name }}</button>
-            <button class="link" type="button" @click="deleting = false">Cancel</button>
+            Delete {{ ground.name }} with its readings and targets? It can be undone for an hour.
+            <ActionButton quiet @click="deleteClient">Delete {{ ground.name }}</ActionButton>
+            <ActionButton quiet @click="deleting = false">Cancel</ActionButton>
           </template>
+          <NoticeLine :fault="remove.error.value" />
         </div>
       </template>
     </BusinessForm>
@@ -84,25 +91,3 @@ async function deleteClient() {
 </template>
 
 <style scoped src="./title.css"></style>
-<style scoped>
-.title .press {
-  margin-left: auto;
-}
-.mistake {
-  margin: 0;
-}
-.pages {
-  font-size: 16.5px;
-  margin: 26px 0 6px;
-}
-.count {
-  margin: 0 0 10px;
-}
-.end {
-  margin-top: 30px;
-  color: var(--ink-soft);
-  display: flex;
-  gap: 12px;
-  flex-wrap: wrap;
-}
-</style>

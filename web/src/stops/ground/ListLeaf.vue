@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { useFileDrop } from '@/parts/fileDrop'
@@ -33,15 +34,15 @@ useEventListener(window, 'paste', paste)
 </script>
 
 <template>
-  <main class="view" :class="{ held }" v-on="drop(true)">
+  <main class="view stacked" :class="{ dropzone: held }" v-on="drop(true)">
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
       <span v-if="held" class="pencil">Drop the list to see it before it is imported</span>
       <slot v-else name="told" />
-      <span class="tools">
+      <span class="tools push flow gap-4 on-mid nowrap">
         <slot name="tools" />
-        <button class="press main" type="button" @click="picker?.click()">Import a list</button>
+        <ActionButton main class="pad-1 sides-3" @click="picker?.click()">Import a list</ActionButton>
       </span>
       <input
         ref="picker"
@@ -62,19 +63,7 @@ useEventListener(window, 'paste', paste)
 <style scoped src="./title.css"></style>
 <style scoped>
 .view {
-  display: flex;
-  flex-direction: column;
   height: calc(100vh - var(--header));
-}
-.tools {
-  margin-left: auto;
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  white-space: nowrap;
-}
-.press {
-  padding: 5px 12px;
 }
 @media (max-width: 760px) {
   .tools {
@@ -85,7 +74,7 @@ useEventListener(window, 'paste', paste)
 @media (max-width: 1100px) {
   .title,
   .tools {
-    gap: 14px;
+    gap: var(--s3);
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { newClientMutation } from '@/api/calls'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -29,7 +30,7 @@ async function save() {
         <span class="soft">A name or an address is enough to start.</span>
         <NoticeLine :fault="add.error.value" />
         <router-link class="back" to="/">All clients</router-link>
-        <button class="press main" type="submit" :disabled="add.isPending.value">Save and find rivals</button>
+        <ActionButton main submit :disabled="add.isPending.value">Save and find rivals</ActionButton>
       </div>
       <BusinessForm v-model="form" />
     </form>
@@ -40,8 +41,5 @@ async function save() {
 <style scoped>
 .back {
   margin-left: auto;
-}
-.mistake {
-  margin: 0;
 }
 </style>

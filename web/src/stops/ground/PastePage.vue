@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { pasteMutation, removeReadingMutation } from '@/api/calls'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -40,28 +41,17 @@ function close() {
 
 <template>
   <div>
-    <button v-if="!open" class="link" type="button" @click="open = true">Paste the page</button>
+    <ActionButton v-if="!open" quiet class="to-left" @click="open = true">Paste the page</ActionButton>
     <form v-else @submit.prevent="run" @focusout.stop>
       <label class="soft"
         >The page’s HTML or text
         <textarea v-model="html" class="field mono" name="html" rows="5"></textarea>
       </label>
       <NoticeLine :fault="paste.error.value" />
-      <div class="buttons">
-        <button class="press" type="submit" :disabled="paste.isPending.value">Measure</button>
-        <button class="link" type="button" @click="close">Cancel</button>
+      <div class="buttons flow gap-3 mt-2">
+        <ActionButton submit :disabled="paste.isPending.value">Measure</ActionButton>
+        <ActionButton quiet class="to-left" @click="close">Cancel</ActionButton>
       </div>
     </form>
   </div>
 </template>
-
-<style scoped>
-.link {
-  text-align: left;
-}
-.buttons {
-  display: flex;
-  gap: 14px;
-  margin-top: 8px;
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { proposalOptions, saveGroundMutation } from '@/api/calls'
 import type { Business, Ground } from '@/api/types'
@@ -27,9 +28,14 @@ async function use(fields: typeof list.value) {
 </script>
 
 <template>
-  <aside v-if="list.length" class="proposal" aria-label="Proposed from the home page" data-proposal>
+  <aside
+    v-if="list.length"
+    class="proposal flow wrap on-mid gap-4 lines-1 pad-2 edge line-below washed"
+    aria-label="Proposed from the home page"
+    data-proposal
+  >
     <span class="soft">The home page says:</span>
-    <span v-for="f in list" :key="f.field" class="part">
+    <span v-for="f in list" :key="f.field" class="part flow gap-2">
       <span class="soft">{{ f.name }}</span>
       <button
         class="quiet penciled"
@@ -40,36 +46,17 @@ async function use(fields: typeof list.value) {
         {{ f.says }}
       </button>
     </span>
-    <button class="press" type="button" :disabled="saveGround.isPending.value" @click="use(list)">
+    <ActionButton class="pad-1 sides-3" :disabled="saveGround.isPending.value" @click="use(list)">
       {{ list.length === 1 ? 'Use it' : 'Use all' }}
-    </button>
-    <span v-if="saveGround.error.value" class="mistake" role="alert">{{
+    </ActionButton>
+    <span v-if="saveGround.error.value" class="mistake flush" role="alert">{{
       saveGround.error.value.detail
     }}</span>
   </aside>
 </template>
 
 <style scoped>
-.proposal {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 18px;
-  padding: 7px var(--edge);
-  border-bottom: 1px solid var(--rule);
-  background: var(--pencil-wash);
-}
-.part {
-  display: flex;
-  gap: 6px;
-}
 .part button {
-  border-bottom: 1px dashed var(--pencil);
-}
-.press {
-  padding: 3px 12px;
-}
-.mistake {
-  margin: 0;
+  border-bottom: var(--pencil-line);
 }
 </style>

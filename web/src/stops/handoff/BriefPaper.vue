@@ -17,8 +17,8 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
 
 <template>
   <article class="paper" data-brief>
-    <header>
-      <h1>{{ brief.client }}</h1>
+    <header class="thick-below">
+      <h1 class="t-title">{{ brief.client }}</h1>
       <p>
         Brief: {{ brief.page.kind }} page<template v-if="brief.page.url">
           · <span class="mono">{{ bare(brief.page.url) }}</span></template
@@ -30,32 +30,32 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
       </p>
     </header>
     <section class="words">
-      <div class="large">
+      <div class="large flow on-base gap-2">
         <span v-if="brief.words.hold" class="figure">{{ count(brief.words.now) }}</span>
         <span v-else class="figure pencil">{{ count(brief.words.to_write) }}</span>
         <span>{{ brief.words.hold ? 'words: enough' : 'words to write' }}</span>
       </div>
       <TallyStrokes :words="brief.words.now" :write="brief.words.to_write" :height="30" />
-      <p v-if="!brief.words.hold">
+      <p v-if="!brief.words.hold" class="mt-3">
         {{ count(brief.words.now) }} words now, {{ count(brief.words.target) }} wanted.
         <template v-if="brief.words.writer < brief.words.target">
           Hand in {{ count(brief.words.writer) }} words of copy; the rest are menus and footers.
         </template>
       </p>
-      <p v-if="reasons" class="soft">{{ brief.words.evidence }}</p>
+      <p v-if="reasons" class="soft mt-2">{{ brief.words.evidence }}</p>
     </section>
     <section v-for="s in brief.sections" :key="s.part">
-      <h2>{{ s.title }}</h2>
-      <ul>
+      <h2 class="t-head ink-below">{{ s.title }}</h2>
+      <ul class="flush pad-0 sides-0">
         <li
           v-for="t in s.lines"
           :key="t.key"
           :data-line="t.key"
           :class="{ heads: t.heads, inside: t.inside }"
         >
-          <span class="box" aria-hidden="true"></span>
+          <span class="box mt-1" aria-hidden="true"></span>
           <div>
-            <div class="says">
+            <div class="says bold t-text">
               <b v-if="!t.heads">{{ t.name }}:</b> {{ t.before }}
               <span v-if="t.pencil" class="penciled" :class="{ mono: t.kind === 'image_names' }">{{
                 t.pencil
@@ -71,8 +71,8 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
       </ul>
     </section>
     <section v-if="brief.stays.length" data-stays>
-      <h2>What stays</h2>
-      <p v-for="s in brief.stays" :key="s" class="stay">{{ s }}</p>
+      <h2 class="t-head ink-below">What stays</h2>
+      <p v-for="s in brief.stays" :key="s" class="stay flush pad-1 sides-0 line-below">{{ s }}</p>
     </section>
     <p class="soft">{{ brief.unit_note }}</p>
   </article>
@@ -80,80 +80,53 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
 
 <style scoped>
 .paper {
-  max-width: 720px;
+  max-width: var(--w90);
   margin: 0 auto;
   background: #fff;
   background: rgb(var(--v-theme-surface));
-  border: 1px solid var(--rule);
-  padding: 40px 48px 44px;
+  border: var(--line);
+  padding: var(--s10) var(--s12) var(--s10);
 }
 header {
-  border-bottom: 2px solid var(--ink);
-  padding-bottom: 10px;
+  padding-bottom: var(--s2);
 }
 h1 {
-  font-size: 26px;
   line-height: 1.2;
-  margin: 0 0 4px;
+  margin: 0 0 var(--s1);
 }
 header p {
-  margin: 0 0 4px;
+  margin: 0 0 var(--s1);
 }
 .words {
-  padding: 16px 0 6px;
-}
-.large {
-  display: flex;
-  align-items: baseline;
-  gap: 10px;
+  padding: var(--s4) 0 var(--s2);
 }
 .large .figure {
-  font-size: 40px;
+  font-size: var(--figure);
   line-height: 1.2;
-}
-h2 {
-  font-size: 17px;
-  margin: 18px 0 2px;
-  border-bottom: 1px solid var(--ink);
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 section > ul > li {
   display: grid;
-  grid-template-columns: 16px 1fr auto;
-  gap: 12px;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--rule);
+  grid-template-columns: var(--s4) 1fr auto;
+  gap: var(--s3);
+  padding: var(--s2) 0;
+  border-bottom: var(--line);
 }
 section > ul > li.inside {
-  margin-left: 28px;
+  margin-left: var(--s8);
 }
 .heads .says {
-  font-size: 15.5px;
-}
-.stay {
-  margin: 0;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
+  font-size: var(--lead);
 }
 .box {
-  width: 13px;
-  height: 13px;
-  border: 1.5px dashed var(--pencil);
-  margin-top: 3px;
-}
-.says {
-  font-weight: 600;
-  font-size: 14.5px;
+  width: var(--s3);
+  height: var(--s3);
+  border: var(--thick-pencil-line);
 }
 .says .penciled {
   font-weight: 400;
 }
 .parts {
-  margin-top: 4px;
+  margin-top: var(--s1);
 }
 @media print {
   .paper {

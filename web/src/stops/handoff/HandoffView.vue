@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { briefOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
@@ -16,10 +17,10 @@ const {
 const reasons = ref(true)
 const efforts = ref(true)
 const print = () => window.print()
-const download = ref<HTMLAnchorElement>()
+const download = ref<{ $el: HTMLAnchorElement }>()
 
 useCommands([
-  { key: '', says: 'Download the brief as .md', run: () => download.value?.click() },
+  { key: '', says: 'Download the brief as .md', run: () => download.value?.$el.click() },
   { key: '', says: 'Print the brief', run: print },
   { key: '', says: 'Show or hide reasons', run: () => (reasons.value = !reasons.value) },
   { key: '', says: 'Show or hide gain and time', run: () => (efforts.value = !efforts.value) },
@@ -27,32 +28,32 @@ useCommands([
 </script>
 
 <template>
-  <main class="desk">
-    <nav class="documents no-print" aria-label="Documents">
+  <main class="desk grid">
+    <nav class="documents no-print pad-4 edge" aria-label="Documents">
       <h2>Documents</h2>
-      <ul>
-        <li class="here">
-          <span>Brief</span>
+      <ul class="flush pad-0 sides-0">
+        <li class="here pl-2">
+          <b class="as-block">Brief</b>
           <span class="soft">everything a writer needs for this page</span>
         </li>
       </ul>
     </nav>
-    <div class="table">
+    <div class="board banded line-left">
       <NoticeLine v-if="error" :fault="error" />
       <p v-else-if="isPending" class="soft">Loading the brief…</p>
       <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
     </div>
-    <aside class="choices no-print" aria-label="Choices">
-      <a
+    <aside class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
+      <ActionButton
         ref="download"
-        class="press main"
+        main
         :href="`/api/clients/${client}/pages/${page}/brief.md`"
         download
         data-download
       >
         Download .md
-      </a>
-      <button class="press" type="button" @click="print">Print</button>
+      </ActionButton>
+      <ActionButton @click="print">Print</ActionButton>
       <h2>Show</h2>
       <label><input v-model="reasons" type="checkbox" name="reasons" /> reasons</label>
       <label><input v-model="efforts" type="checkbox" name="efforts" /> gain and time</label>
@@ -63,71 +64,32 @@ useCommands([
 
 <style scoped>
 .desk {
-  display: grid;
-  grid-template-columns: 210px minmax(0, 1fr) 220px;
+  grid-template-columns: var(--w26) minmax(0, 1fr) var(--w28);
   min-height: calc(100vh - var(--header) - var(--strip));
 }
-.documents,
-.choices {
-  padding: 18px var(--edge);
-}
-h2 {
-  font-size: 15.5px;
-  margin: 0 0 8px;
-}
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 .here {
-  border-left: 4px solid var(--ink);
-  padding-left: 10px;
+  border-left: var(--s1) solid var(--ink);
 }
-.here span {
-  display: block;
+.board {
+  border-right: var(--line);
+  padding: var(--s6) var(--s8) var(--s12);
 }
-.here span:first-child {
-  font-weight: 600;
-}
-.table {
-  background: var(--band);
-  border-left: 1px solid var(--rule);
-  border-right: 1px solid var(--rule);
-  padding: 26px 30px 60px;
-}
-.choices .press {
-  display: block;
-  width: 100%;
+.press {
   text-align: center;
-  text-decoration: none;
-  margin-bottom: 10px;
 }
-.choices h2 {
-  margin-top: 22px;
-}
-.choices label {
-  display: block;
-  padding: 3px 0;
-}
-.choices input {
-  accent-color: var(--ink);
-}
-@media (max-width: 900px) {
+@media (max-width: 760px) {
   .desk {
     grid-template-columns: minmax(0, 1fr);
   }
-}
-@media (max-width: 760px) {
-  .table {
-    padding: 12px 0 30px;
+  .board {
+    padding: var(--s3) 0 var(--s8);
   }
 }
 @media print {
   .desk {
     display: block;
   }
-  .table {
+  .board {
     background: none;
     border: 0;
     padding: 0;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { chooseMutation, imageNamesOptions, planOptions } from '@/api/calls'
 import type { Choice, Ground, ImageRow } from '@/api/types'
@@ -7,8 +8,9 @@ import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { plural } from '@/parts/format'
 import { namesApart } from '@/parts/pages'
-import TypedField from '@/parts/TypedField.vue'
+import TypedField from '@/ui/TypedField.vue'
 import { useUndo } from '@/parts/undo'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 
 /** The images of all pages: what they are called, what they should be called, and their alt texts. */
@@ -25,12 +27,25 @@ const undo = useUndo()
 const { make, again } = useEdit()
 const well = ref(false)
 
+const columns: Column[] = [
+  { key: 'page', title: 'page', width: 'w18' },
+  { key: 'old', title: 'old name', width: 'w30', narrow: 'w26' },
+  { key: 'new', title: 'new name' },
+  { key: 'alt', title: 'alt text' },
+  { key: 'leave', unseen: 'Leave', width: 'w9' },
+]
 const names = computed(() => namesApart(plan.value?.pages ?? []))
 const asked = (r: ImageRow) => r.name_key !== '' || r.alt_key !== ''
 const rows = computed(() => (images.value?.rows ?? []).filter((r) => well.value || asked(r)))
 const renames = computed(() =>
   (images.value?.rows ?? []).filter((r) => r.now && r.wanted && !r.dropped && !r.twice),
 )
+const added = computed(() => (images.value?.rows ?? []).filter((r) => !r.now && r.wanted && !r.dropped))
+const tells = computed(() => {
+  if (renames.value.length || !added.value.length)
+    return renames.value.length === 1 ? 'file to rename' : 'files to rename'
+  return added.value.length === 1 ? 'image to add' : 'images to add'
+})
 const fine = computed(() => (images.value?.rows ?? []).filter((r) => !asked(r)).length)
 
 /** What is said of a name or an alt text by now. */
@@ -80,54 +95,47 @@ const leave = (r: ImageRow) =>
     <div class="top">
       <PlanLeaves :client="client" />
       <span v-if="images"
-        ><b class="figure">{{ renames.length }}</b>
-        <span class="soft">{{ renames.length === 1 ? 'file to rename' : 'files to rename' }}</span></span
+        ><b class="figure">{{ renames.length || added.length }}</b>
+        <span class="soft">{{ tells }}</span></span
       >
       <label v-if="fine"
         ><input v-model="well" type="checkbox" name="well" /> show {{ fine }} that stay</label
       >
       <span class="space"></span>
-      <a class="link" :href="`/api/clients/${client}/plan/images.csv`">Save as CSV</a>
-      <a v-if="renames.length" class="link" :href="`/api/clients/${client}/plan/rename.sh`"
-        >Save a rename script</a
+      <ActionButton quiet :href="`/api/clients/${client}/plan/images.csv`">Save as CSV</ActionButton>
+      <ActionButton v-if="renames.length" quiet :href="`/api/clients/${client}/plan/rename.sh`"
+        >Save a rename script</ActionButton
       >
     </div>
-    <p v-if="error || planError" class="mistake said" role="alert">{{ (error ?? planError)!.detail }}</p>
-    <EditFault class="said" :fault="choose.error.value" :again="again" />
-    <p v-if="isPending || (images && !plan && !planError)" class="soft said">Loading the images…</p>
-    <p v-else-if="images && !rows.length" class="said">
+    <p v-if="error || planError" class="mistake pad-2 edge" role="alert">
+      {{ (error ?? planError)!.detail }}
+    </p>
+    <EditFault class="pad-2 edge" :fault="choose.error.value" :again="again" />
+    <p v-if="isPending || (images && !plan && !planError)" class="soft pad-2 edge">Loading the images…</p>
+    <p v-else-if="images && !rows.length" class="pad-2 edge">
       <template v-if="images.rows.length"
         >All {{ plural(images.rows.length, 'image') }} are named for what they show.</template
       >
       <template v-else>The images of measured pages will be listed here. Measure the pages first.</template>
     </p>
-    <table v-else-if="images && plan">
-      <thead>
-        <tr class="soft">
-          <th scope="col">page</th>
-          <th scope="col">old name</th>
-          <th scope="col">new name</th>
-          <th scope="col">alt text</th>
-          <th scope="col"></th>
-        </tr>
-      </thead>
+    <DataTable v-else-if="images && plan" :columns="columns" fixed>
       <tbody>
         <tr
           v-for="r in rows"
           :key="r.page + r.now + r.name_key"
           :data-image="r.now || r.wanted"
-          :class="{ left: r.dropped }"
+          class="anywhere"
         >
           <td class="soft">{{ names.get(r.page) ?? '' }}</td>
           <td>
-            <span v-if="r.now" class="mono old">{{ r.now }}</span>
+            <span v-if="r.now" class="mono" :class="{ soft: r.dropped }">{{ r.now }}</span>
             <span v-else class="pencil">a new image</span>
-            <div v-if="r.verdict_says" class="soft small">{{ r.verdict_says }}</div>
+            <div v-if="r.verdict_says" class="soft t-small">{{ r.verdict_says }}</div>
           </td>
           <td>
             <TypedField
               v-if="r.name_key && !r.dropped"
-              class="field mono penciled"
+              class="field mono penciled flat"
               name="new-name"
               :rows="r.wanted.length > 38 ? 2 : undefined"
               :value="r.wanted"
@@ -137,12 +145,12 @@ const leave = (r: ImageRow) =>
             <span v-else class="soft">{{
               r.dropped ? (r.now ? 'keeps its name' : 'is not added') : 'stays'
             }}</span>
-            <div v-if="r.twice" class="mistake small">Another file has this name. Write another one.</div>
+            <div v-if="r.twice" class="mistake t-small">Another file has this name. Write another one.</div>
           </td>
           <td>
             <TypedField
               v-if="r.alt_key"
-              class="field penciled"
+              class="field penciled flat"
               name="alt"
               :rows="2"
               :value="r.alt_wanted"
@@ -152,63 +160,19 @@ const leave = (r: ImageRow) =>
             <span v-else class="soft">{{ r.alt_now }}</span>
           </td>
           <td>
-            <button v-if="r.name_key && r.now" class="link" type="button" @click="leave(r)">
+            <ActionButton v-if="r.name_key && r.now" quiet @click="leave(r)">
               {{ r.dropped ? 'Rename' : 'Leave' }}
-            </button>
+            </ActionButton>
           </td>
         </tr>
       </tbody>
-    </table>
+    </DataTable>
   </main>
 </template>
 
 <style scoped src="../targets/top.css"></style>
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-  table-layout: fixed;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 5px 10px;
-  border-bottom: 1px solid var(--rule);
-  vertical-align: top;
-  overflow-wrap: anywhere;
-}
-th:first-child,
-td:first-child {
-  padding-left: var(--edge);
-  width: 14%;
-}
-th:nth-child(2) {
-  width: 21%;
-}
-th:nth-child(3) {
-  width: 32%;
-}
-th:last-child {
-  width: 84px;
-}
-tr:nth-of-type(even) td {
-  background: var(--band);
-}
-thead th {
-  font-size: 12px;
-  padding: 3px 10px;
-}
-.small {
-  font-size: 12.5px;
-}
-.left .old {
-  color: var(--ink-soft);
-}
-td .field {
-  width: 100%;
-}
-textarea.field {
+textarea.flat {
   resize: none;
   line-height: 1.35;
   background: none;

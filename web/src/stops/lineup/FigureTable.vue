@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { pasteFiguresMutation, setSiteFigureMutation, siteFiguresOptions } from '@/api/calls'
 import type { FigureDraft, SiteFigures } from '@/api/types'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { day, plural } from '@/parts/format'
-import TypedField from '@/parts/TypedField.vue'
+import TypedField from '@/ui/TypedField.vue'
 import { useUndo } from '@/parts/undo'
 
 /** Figures of the client's site and its rivals' that come from elsewhere: typed in place, or pasted as a table. */
@@ -32,6 +34,10 @@ const columns: { figure: Code; name: string }[] = [
   { figure: 'photos', name: 'photos' },
   { figure: 'phrases_found_for', name: 'phrases found for' },
   { figure: 'visits', name: 'visits/mo' },
+]
+const heads: Column[] = [
+  { key: 'site', title: 'site' },
+  ...columns.map((c) => ({ key: c.figure, title: c.name, num: true })),
 ]
 const of = (s: SiteFigures, figure: Code) => s.figures.find((f) => f.figure === figure)
 const shown = (n: number) => n.toLocaleString('en-US', { maximumFractionDigits: 1 })
@@ -95,23 +101,23 @@ async function takeTable() {
 </script>
 
 <template>
-  <section v-if="figures?.length" class="figures" data-figures>
-    <div class="head">
-      <h2>Figures from elsewhere</h2>
+  <section v-if="figures?.length" class="figures pad-4" data-figures>
+    <div class="head edge flow wrap on-base gap-4 lines-1">
+      <h2 class="t-lead flush">Figures from elsewhere</h2>
       <label class="soft"
         >source <input v-model="source" class="field" name="figures_source" placeholder="who says so"
       /></label>
       <label class="soft"
         >day <input v-model="takenOn" class="field" name="figures_day" placeholder="today"
       /></label>
-      <button class="link" type="button" @click="pasting = !pasting">Paste a table</button>
+      <ActionButton quiet @click="pasting = !pasting">Paste a table</ActionButton>
       <span v-if="paste.data.value" class="soft" role="status">
         {{ plural(paste.data.value.kept, 'figure') }} kept{{
           paste.data.value.unknown.length ? `; not in the lineup: ${paste.data.value.unknown.join(', ')}` : ''
         }}
       </span>
     </div>
-    <form v-if="pasting" class="paste" @submit.prevent="takeTable">
+    <form v-if="pasting" class="flow gap-2 at-end pad-2 edge readable" @submit.prevent="takeTable">
       <textarea
         v-model="table"
         class="field mono"
@@ -120,23 +126,15 @@ async function takeTable() {
         aria-label="Table of figures"
         placeholder="e.g.&#10;site, referring domains, reviews&#10;harborflue.example, 88, 120"
       ></textarea>
-      <button class="press" type="submit" :disabled="!table.trim() || paste.isPending.value">
-        Add figures
-      </button>
+      <ActionButton submit :disabled="!table.trim() || paste.isPending.value"> Add figures </ActionButton>
     </form>
-    <NoticeLine :fault="paste.error.value" />
-    <EditFault :fault="set.error.value" :again="edit.again.value" />
-    <div class="scroll">
-      <table>
-        <thead>
-          <tr class="soft">
-            <th scope="col">site</th>
-            <th v-for="c in columns" :key="c.figure" scope="col" class="num">{{ c.name }}</th>
-          </tr>
-        </thead>
+    <NoticeLine :fault="paste.error.value" class="edge" />
+    <EditFault class="edge" :fault="set.error.value" :again="edit.again.value" />
+    <div class="scroll-x">
+      <DataTable :columns="heads">
         <tbody>
-          <tr v-for="s in figures" :key="s.domain" :class="{ own: s.own }" :data-site="s.domain">
-            <th scope="row" :title="s.domain">
+          <tr v-for="s in figures" :key="s.domain" :data-site="s.domain">
+            <th scope="row" class="one-line" :class="{ bold: s.own }" :title="s.domain">
               {{ s.name }} <span v-if="s.chain" class="soft">chain: of the whole country</span>
             </th>
             <td
@@ -145,7 +143,7 @@ async function takeTable() {
               :title="of(s, c.figure) || seen(s, c.figure) !== null ? tells(s, c.figure) : undefined"
             >
               <TypedField
-                class="num"
+                class="num figure-field"
                 :class="{ soft: !of(s, c.figure) }"
                 :value="of(s, c.figure) ? shown(of(s, c.figure)!.value) : ''"
                 :placeholder="seen(s, c.figure) === null ? '–' : shown(seen(s, c.figure)!)"
@@ -156,82 +154,27 @@ async function takeTable() {
             </td>
           </tr>
         </tbody>
-      </table>
+      </DataTable>
     </div>
   </section>
 </template>
 
 <style scoped>
-.figures {
-  padding: 16px var(--edge) 24px;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px 18px;
-}
-h2 {
-  font-size: 15.5px;
-  margin: 0;
-}
 .head .field {
-  width: 130px;
-  padding: 2px;
-}
-.paste {
-  display: flex;
-  gap: 10px;
-  align-items: end;
-  max-width: 660px;
-  margin: 8px 0;
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 6px;
-  width: 100%;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-  padding: 5px 10px 5px 0;
-  white-space: nowrap;
-  border-bottom: 1px solid var(--rule);
-}
-thead th {
-  font-size: 12.5px;
-  border-bottom-color: var(--ink);
-}
-thead .num {
-  text-align: right;
-}
-tbody th {
-  max-width: 260px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.own th {
-  font-weight: 600;
+  width: var(--w16);
+  padding: var(--s0);
 }
 td {
-  border-bottom: 1px solid var(--rule);
   padding: 0;
 }
-td input {
+.figure-field {
   width: 100%;
-  min-width: 64px;
+  min-width: var(--w8);
   border: 0;
   background: none;
-  padding: 6px 10px 6px 0;
+  padding: var(--s2);
 }
-td input::placeholder {
-  color: var(--rival);
-  opacity: 1;
-}
-td input:focus {
-  outline: 1.5px solid var(--pencil);
+.figure-field:focus {
+  outline: var(--focus-line);
 }
 </style>

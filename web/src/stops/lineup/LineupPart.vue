@@ -51,9 +51,10 @@ function moveBy(entry: Entry, by: number) {
 
 <template>
   <section :aria-label="title">
-    <h2>
-      {{ title }} <span class="soft">{{ note }}</span>
-    </h2>
+    <div class="flow on-base gap-3 pad-2 edge banded ink-below">
+      <h2 class="flush">{{ title }}</h2>
+      <span class="soft t-small">{{ note }}</span>
+    </div>
     <ol>
       <template v-for="e in entries" :key="e.id">
         <LineupRow
@@ -70,9 +71,11 @@ function moveBy(entry: Entry, by: number) {
           @move="moveBy(e, $event)"
           @remove="emit('remove', e)"
         />
-        <li v-if="e.open" class="open">
-          <span class="free">Position {{ e.position }}: no business here</span>
-          <span class="soft says">open position</span>
+        <li v-if="e.open" class="flow on-mid gap-2 edge pad-2 line-below">
+          <span class="free pencil washed pad-0 sides-2 ml-9w"
+            >Position {{ e.position }}: no business here</span
+          >
+          <span class="soft">open position</span>
         </li>
       </template>
     </ol>
@@ -80,142 +83,12 @@ function moveBy(entry: Entry, by: number) {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 15.5px;
-  margin: 0;
-  padding: 6px var(--edge);
-  background: var(--band);
-  border-bottom: 1px solid var(--ink);
-}
-h2 span {
-  font: 400 12.5px var(--sans);
-  margin-left: 12px;
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
 @media (max-width: 760px) {
   ol {
     overflow-x: auto;
   }
-  :deep(li) {
-    width: max-content;
-    min-width: 100%;
-  }
-}
-:deep(li) {
-  display: grid;
-  grid-template-columns:
-    40px 22px minmax(180px, 2.2fr) minmax(140px, 1.3fr) minmax(200px, 2fr)
-    minmax(130px, 190px) 140px 84px;
-  align-items: center;
-  gap: 8px;
-  min-height: 34px;
-  padding: 0 var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
-:deep(li:focus-visible) {
-  outline-offset: -2px;
-}
-:deep(.over) {
-  border-top: 2px solid var(--pencil);
-}
-:deep(.place) {
-  text-align: right;
-  font-size: 15px;
-}
-:deep(.stroke) {
-  justify-self: center;
-}
-:deep(.stroke path) {
-  stroke: var(--ink);
-  stroke-width: 2.4;
-}
-:deep(.mono),
-:deep(.rated) {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-/* A title is what an owner knows a result by: it is whole, on two lines where it has to be. So is why an entry is
-   what it is, and what went wrong. */
-:deep(.says) {
-  line-height: 1.25;
-  padding: 2px 0;
-}
-:deep(.name) {
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  overflow: hidden;
-  line-height: 1.2;
-  padding: 2px 0;
-}
-:deep(.mono) {
-  text-decoration: none;
-}
-:deep(.mono:hover) {
-  text-decoration: underline;
-}
-:deep(select) {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  margin-right: 6px;
-}
-:deep(.taken .name),
-:deep(.own .name) {
-  font-weight: 600;
-}
-:deep(.taken.over .name) {
-  font-weight: 600;
-}
-:deep(.aside .name) {
-  text-decoration: line-through;
-  text-decoration-thickness: 1px;
-  color: var(--ink-soft);
-}
-:deep(li.taken .name),
-:deep(li.own .name) {
-  font-weight: 600;
-}
-:deep(li.aside .name) {
-  text-decoration: line-through;
-  text-decoration-thickness: 1px;
-  color: var(--ink-soft);
-}
-:deep(li.own) {
-  background: var(--band);
-  box-shadow: inset 5px 0 0 var(--ink);
-}
-:deep(.words) {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  justify-content: flex-end;
-}
-:deep(li .link) {
-  text-align: right;
-}
-:deep(li.open) {
-  grid-template-columns: 62px auto 1fr;
 }
 .free {
-  grid-column: 2;
-  color: var(--pencil);
-  border: 1px dashed var(--pencil);
-  background: var(--pencil-wash);
-  padding: 2px 10px;
-}
-@media (max-width: 1100px) {
-  :deep(li) {
-    grid-template-columns:
-      30px 16px minmax(140px, 2fr) minmax(110px, 1.1fr) minmax(170px, 1.6fr)
-      110px 110px 84px;
-  }
+  border: var(--pencil-line);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Entry } from '@/api/types'
 import { bare, count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
@@ -52,14 +53,14 @@ function pressed(e: KeyboardEvent) {
     tabindex="0"
     @keydown="pressed"
   >
-    <span class="figure place">{{ position() }}</span>
+    <span class="figure to-right t-lead" data-place>{{ position() }}</span>
     <svg class="stroke" viewBox="0 0 6 18" width="6" height="18" aria-hidden="true">
       <path v-if="entry.taken" d="M3 1v16" />
     </svg>
-    <span class="name" :title="entry.name">{{ entry.name }}</span>
+    <span class="name of-two" :title="entry.name">{{ entry.name }}</span>
     <a
       v-if="entry.url"
-      class="mono soft"
+      class="mono soft one-line address"
       :href="entry.url"
       target="_blank"
       rel="noreferrer"
@@ -76,6 +77,7 @@ function pressed(e: KeyboardEvent) {
       <template v-else-if="paid()">{{ entry.reason.says }}</template>
       <template v-else>
         <select
+          class="mr-2"
           :value="entry.kind"
           :aria-label="`What ${entry.name} is`"
           @change="emit('kind', ($event.target as HTMLSelectElement).value as Entry['kind'])"
@@ -87,7 +89,7 @@ function pressed(e: KeyboardEvent) {
         <span v-else :title="entry.reason.says">{{ entry.reason.says }}</span>
       </template>
     </span>
-    <span class="soft rated" :title="entry.phone">
+    <span class="soft one-line" :title="entry.phone">
       {{
         [
           entry.rating?.toFixed(1),
@@ -98,23 +100,71 @@ function pressed(e: KeyboardEvent) {
           .join(' · ')
       }}
     </span>
-    <span class="words">
+    <span class="flow gap-2 on-mid to-end">
       <template v-if="entry.words !== null">
         <TallyStrokes :words="entry.words" :tone="own() ? 'ink' : 'rival'" :height="15" :most="4" />
         <span class="num">{{ count(entry.words) }}</span>
       </template>
     </span>
-    <button v-if="!own() && entry.url && !double()" class="link" type="button" @click="emit('toggle')">
+    <ActionButton v-if="!own() && entry.url && !double()" quiet class="to-right" @click="emit('toggle')">
       {{ entry.taken ? 'Dismiss' : 'Use as rival' }}
-    </button>
-    <button
+    </ActionButton>
+    <ActionButton
       v-else-if="!own() && !entry.url"
-      class="link"
-      type="button"
+      quiet
+      class="to-right"
       :aria-label="`Remove ${entry.name}`"
       @click="emit('remove')"
     >
       Remove
-    </button>
+    </ActionButton>
   </li>
 </template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: var(--columns-lineup);
+  align-items: center;
+  gap: var(--s2);
+  min-height: var(--w5);
+  padding: 0 var(--edge);
+  border-bottom: var(--line);
+}
+.over {
+  border-top: var(--focus-line);
+}
+.own {
+  background: var(--band);
+  box-shadow: inset var(--s1) 0 0 var(--ink);
+}
+.stroke {
+  justify-self: center;
+  stroke: var(--ink);
+  stroke-width: 2.4;
+}
+/* A title is what an owner knows a result by, and a reason why it is what it is: they are whole, on two lines where
+   they have to be. */
+.name,
+.says {
+  line-height: 1.25;
+}
+.taken .name,
+.own .name {
+  font-weight: 600;
+}
+.aside .name {
+  text-decoration: line-through;
+  text-decoration-thickness: var(--hair);
+  color: var(--ink-soft);
+}
+.address:not(:hover) {
+  text-decoration: none;
+}
+@media (max-width: 760px) {
+  li {
+    width: max-content;
+    min-width: 100%;
+  }
+}
+</style>

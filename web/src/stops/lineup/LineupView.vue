@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import {
   deleteEntryMutation,
@@ -115,6 +116,16 @@ const organicNote = computed(() => {
   return stand(found?.position, looked ?? 0)
 })
 
+/** The parts that hold something, in the order of a page of results. */
+const parts = computed(() =>
+  [
+    { part: 'paid', title: 'Paid', note: 'not compared' },
+    { part: 'map', title: 'Map pack', note: mapNote.value },
+    { part: 'organic', title: 'Organic', note: organicNote.value },
+    { part: 'typed', title: 'Added by hand', note: 'not from a search' },
+  ].filter((p) => part(p.part).length),
+)
+
 const conditions = computed(() => {
   const l = lineup.value
   if (!l?.recorded_at) return ''
@@ -205,8 +216,8 @@ async function measureRivals() {
 </script>
 
 <template>
-  <main class="view" :class="{ held }" v-on="drop(true)">
-    <form class="title" @submit.prevent="record">
+  <main class="view" :class="{ dropzone: held }" v-on="drop(true)">
+    <form class="title flow wrap gap-5 lines-2 on-mid pad-2 edge ink-below" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>
         <input
@@ -221,16 +232,15 @@ async function measureRivals() {
       <datalist id="phrases">
         <option v-for="p in lineup?.phrases" :key="p" :value="p" />
       </datalist>
-      <span v-if="conditions" class="soft conditions" :title="conditions">{{ conditions }}</span>
-      <span v-else class="gap"></span>
-      <button
-        class="link"
-        type="button"
+      <span v-if="conditions" class="soft conditions slim" :title="conditions">{{ conditions }}</span>
+      <span v-else class="gap grow"></span>
+      <ActionButton
+        quiet
         title="Or paste a copied page of results here, or drop a saved one"
         @click="picker?.click()"
       >
         Add results
-      </button>
+      </ActionButton>
       <input
         ref="picker"
         class="unseen"
@@ -241,8 +251,8 @@ async function measureRivals() {
         accept=".html,.htm,.mhtml,.mht,.txt,.csv"
         @change="chosen"
       />
-      <button class="link" type="button" @click="typing = !typing">Type rows</button>
-      <button class="link" type="button" @click="pasting = !pasting">Paste addresses</button>
+      <ActionButton quiet @click="typing = !typing">Type rows</ActionButton>
+      <ActionButton quiet @click="pasting = !pasting">Paste addresses</ActionButton>
       <button
         v-if="lineup?.searchable"
         :class="entries.length ? 'link' : 'press main'"
@@ -251,15 +261,13 @@ async function measureRivals() {
       >
         {{ search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Search again' : 'Search' }}
       </button>
-      <button
-        class="press"
+      <ActionButton
         :class="{ main: entries.length }"
-        type="button"
         :disabled="busy || measure.isPending.value"
         @click="measureRivals"
       >
         {{ rivals ? `Measure ${plural(rivals, 'rival')}` : 'Measure without rivals' }}
-      </button>
+      </ActionButton>
     </form>
     <ResultsImport
       v-if="copied"
@@ -274,14 +282,18 @@ async function measureRivals() {
     <SearchList v-if="lineup?.id" :client="client" :ground="ground" :lineup="lineup" @show="show" />
     <WaitingSearch v-if="lineup?.waits" :client="client" :ground="ground" :lineup="lineup" />
     <TypedRow v-if="typing" :client="client" :lineup="lineup" :phrase="phrase" @added="brought" />
-    <p v-if="lineup" class="ways soft">
+    <p v-if="lineup" class="ways soft flush pad-2 edge line-below">
       Results from your browser: paste a copied page of results here, drop a saved one, or drag
       <BookmarkLink /> to your bookmarks bar and press it on the page.
     </p>
-    <NoticeLine :fault="error" class="said" />
-    <p v-if="mistake" class="mistake said" role="alert">{{ mistake }}</p>
-    <form v-if="pasting || (lineup && !entries.length)" class="paste" @submit.prevent="takePasted">
-      <p v-if="!entries.length" class="empty">
+    <NoticeLine :fault="error" class="pad-2 edge" />
+    <p v-if="mistake" class="mistake pad-2 edge" role="alert">{{ mistake }}</p>
+    <form
+      v-if="pasting || (lineup && !entries.length)"
+      class="pad-2 edge readable"
+      @submit.prevent="takePasted"
+    >
+      <p v-if="!entries.length" class="empty t-lead">
         The search results will be listed here: who is found, who is a rival, and which top positions no
         business holds.
         <template v-if="lineup?.searchable">Search for a phrase above, or search</template>
@@ -293,47 +305,15 @@ async function measureRivals() {
         >Rivals’ pages, one per line
         <textarea v-model="pasted" class="field mono" name="rivals" rows="4"></textarea>
       </label>
-      <button class="press" type="submit" :disabled="pasteRivals.isPending.value">Use as rivals</button>
+      <ActionButton submit class="mt-2" :disabled="pasteRivals.isPending.value">Use as rivals</ActionButton>
     </form>
     <template v-if="entries.length">
       <LineupPart
-        v-if="part('paid').length"
-        title="Paid"
-        note="not compared"
-        :entries="part('paid')"
-        :all="entries"
-        @toggle="toggle"
-        @kind="say"
-        @move="put"
-        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
-      />
-      <LineupPart
-        v-if="part('map').length"
-        title="Map pack"
-        :note="mapNote"
-        :entries="part('map')"
-        :all="entries"
-        @toggle="toggle"
-        @kind="say"
-        @move="put"
-        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
-      />
-      <LineupPart
-        v-if="part('organic').length"
-        title="Organic"
-        :note="organicNote"
-        :entries="part('organic')"
-        :all="entries"
-        @toggle="toggle"
-        @kind="say"
-        @move="put"
-        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
-      />
-      <LineupPart
-        v-if="part('typed').length"
-        title="Added by hand"
-        note="not from a search"
-        :entries="part('typed')"
+        v-for="p in parts"
+        :key="p.part"
+        :title="p.title"
+        :note="p.note"
+        :entries="part(p.part)"
         :all="entries"
         @toggle="toggle"
         @kind="say"
@@ -347,14 +327,6 @@ async function measureRivals() {
 </template>
 
 <style scoped>
-.title {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: center;
-  padding: 9px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
 /* The phrase takes the room that it needs; what stands beside it gives way. */
 .phrase {
   flex: 0 0 auto;
@@ -362,41 +334,18 @@ async function measureRivals() {
 }
 .phrase .field {
   field-sizing: content;
-  min-width: 300px;
+  min-width: var(--w40);
   max-width: 100%;
 }
 .title .link {
   white-space: nowrap;
 }
 .phrase .field {
-  font-size: 20px;
+  font-size: var(--head);
   border-bottom-color: var(--rule);
 }
 .conditions {
-  flex: 1 1 160px;
-  min-width: 0;
+  flex: 1 1 var(--w20);
   line-height: 1.25;
-}
-.gap {
-  flex: 1;
-}
-.ways {
-  margin: 0;
-  padding: 6px var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
-.said,
-.paste {
-  padding: 10px var(--edge);
-  margin: 0;
-}
-.paste {
-  max-width: 660px;
-}
-.paste .press {
-  margin-top: 10px;
-}
-.empty {
-  font-size: 15px;
 }
 </style>

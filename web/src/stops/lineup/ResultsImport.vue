@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { keepResultsMutation, previewResultsMutation } from '@/api/calls'
 import type { Lineup, ResultField } from '@/api/types'
@@ -99,32 +100,32 @@ async function use() {
 </script>
 
 <template>
-  <section class="results" aria-label="Search results">
+  <section class="results pad-2 edge ink-below washed" aria-label="Search results">
     <p v-if="preview.error.value" class="mistake" role="alert">
       {{ preview.error.value.detail }}
-      <button class="link" type="button" @click="emit('done')">Close</button>
+      <ActionButton quiet @click="emit('done')">Close</ActionButton>
     </p>
     <p v-else-if="!read" class="soft">Reading {{ file.name }}…</p>
     <template v-else>
-      <form class="acts" @submit.prevent="use">
+      <form class="acts flow wrap gap-3 lines-2 on-mid" @submit.prevent="use">
         <b data-read>{{ plural(read.entries.length, 'entry', 'entries') }} read:</b> {{ counts }}
         <label>
           searched for
           <input v-model="asked" class="field" name="results_phrase" placeholder="phrase" />
         </label>
-        <button class="press main" type="submit" :disabled="!asked.trim() || keep.isPending.value">
+        <ActionButton main submit :disabled="!asked.trim() || keep.isPending.value">
           {{
             keep.isPending.value ? 'Looking at the pages…' : joins ? 'Add to the search' : 'Use these results'
           }}
-        </button>
+        </ActionButton>
         <label v-if="before" title="The next page of the same results, or a longer list of the map">
           <input v-model="joins" type="checkbox" name="joins" /> continues the search of
           {{ moment(before.recorded_at!) }}
         </label>
-        <button class="link" type="button" @click="emit('done')">Cancel</button>
+        <ActionButton quiet @click="emit('done')">Cancel</ActionButton>
         <span class="soft">Nothing is kept until then. Searches before it stay.</span>
       </form>
-      <p v-if="read.heading.length" class="columns" data-columns>
+      <p v-if="read.heading.length" class="columns flow wrap gap-4 lines-1" data-columns>
         <span class="soft">The columns hold</span>
         <label v-for="(h, i) in read.heading" :key="i">
           <span class="mono">{{ h || `column ${i + 1}` }}</span>
@@ -137,18 +138,18 @@ async function use() {
           </select>
         </label>
       </p>
-      <div class="scroll">
+      <div class="scroll scrolls mt-2">
         <table>
           <tbody>
             <tr v-for="(e, i) in read.entries" :key="i" :data-part="e.part">
               <td class="soft">{{ partNames[e.part] }}</td>
-              <td class="num">{{ e.position || '' }}</td>
+              <td class="num to-right">{{ e.position || '' }}</td>
               <td class="title" :title="e.title">{{ e.title }}</td>
               <td class="mono" :title="e.url ?? e.domain ?? undefined">
                 {{ e.domain || '' }}<span v-if="!e.domain" class="soft">no site known</span>
               </td>
-              <td class="num">{{ e.rating ? e.rating.toFixed(1) : '' }}</td>
-              <td class="num soft">{{ e.reviews === null ? '' : figure(e.reviews) }}</td>
+              <td class="num to-right">{{ e.rating ? e.rating.toFixed(1) : '' }}</td>
+              <td class="num soft to-right">{{ e.reviews === null ? '' : figure(e.reviews) }}</td>
               <td class="soft">{{ e.phone }}</td>
               <td class="soft">{{ e.years ? plural(e.years, 'year') : '' }}</td>
             </tr>
@@ -165,56 +166,30 @@ async function use() {
 </template>
 
 <style scoped>
-.results {
-  padding: 10px var(--edge) 12px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--pencil-wash);
-}
-p {
-  margin: 0;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-}
 .field {
-  width: clamp(150px, 18vw, 240px);
+  width: clamp(var(--w19), 18vw, var(--w30));
 }
 .columns {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 16px;
-  margin-top: 8px;
+  margin-top: var(--s2);
 }
 .columns select {
-  font: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--ink-soft);
-  margin-left: 4px;
+  border-bottom: var(--soft-line);
+  margin-left: var(--s1);
 }
 .scroll {
   max-height: 46vh;
-  overflow: auto;
-  margin-top: 8px;
 }
 table {
-  border-collapse: collapse;
   width: 100%;
 }
 td {
-  padding: 3px 14px 3px 0;
-  border-bottom: 1px solid var(--rule);
+  padding: var(--s1) var(--s3) var(--s1) 0;
+  border-bottom: var(--line);
   white-space: nowrap;
 }
 .title {
-  max-width: 420px;
+  max-width: var(--w52);
   overflow: hidden;
   text-overflow: ellipsis;
-}
-.num {
-  text-align: right;
 }
 </style>

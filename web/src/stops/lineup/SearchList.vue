@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { forgetLineupMutation } from '@/api/calls'
 import type { Ground, Lineup, Recorded } from '@/api/types'
 import { computed } from 'vue'
 import { moment } from '@/parts/format'
 import { pageName } from '@/parts/pages'
+import TabRow from '@/ui/TabRow.vue'
 import { history, standLine } from './entries'
 
 /** The recorded searches, which pages are judged against the one shown, and where the client stood over time. */
@@ -32,6 +34,14 @@ const called = (r: Recorded) =>
     ? `${r.phrase}, ${r.place || 'place not known'}`
     : r.phrase
 
+const searches = computed(() =>
+  newest.value.map((r) => ({
+    key: r.id,
+    says: called(r),
+    hint: [r.place, moment(r.recorded_at)].filter(Boolean).join(' · '),
+  })),
+)
+
 async function remove() {
   const ok = await forget
     .mutateAsync({ path: { client: props.client, lineup: props.lineup.id } })
@@ -41,25 +51,19 @@ async function remove() {
 </script>
 
 <template>
-  <nav class="searches" aria-label="Recorded searches">
-    <template v-if="newest.length > 1">
-      <button
-        v-for="r in newest"
-        :key="r.id"
-        class="quiet search"
-        :class="{ here: r.phrase === lineup.phrase && r.place === lineup.place }"
-        type="button"
-        :title="[r.place, moment(r.recorded_at)].filter(Boolean).join(' · ')"
-        @click="emit('show', r.id)"
-      >
-        {{ called(r) }}
-      </button>
-    </template>
+  <div class="searches flow wrap on-mid gap-4 lines-1 pad-2 edge line-below">
+    <TabRow
+      v-if="newest.length > 1"
+      :tabs="searches"
+      :at="newest.find((r) => r.phrase === lineup.phrase && r.place === lineup.place)?.id"
+      label="Recorded searches"
+      @choose="emit('show', $event)"
+    />
     <span v-if="judged.length" class="soft judged"
       >pages compared with it: {{ judged.slice(0, 3).join('; ')
       }}{{ judged.length > 3 ? ` and ${judged.length - 3} more pages` : '' }}</span
     >
-    <span v-if="dated.length > 1" class="over" data-history>
+    <span v-if="dated.length > 1" class="over flow on-mid gap-2" data-history>
       <svg
         viewBox="0 0 104 24"
         width="104"
@@ -79,47 +83,16 @@ async function remove() {
         </option>
       </select>
     </span>
-    <button v-if="lineup.recorded.length > 1" class="link" type="button" @click="remove">
+    <ActionButton v-if="lineup.recorded.length > 1" quiet class="push" @click="remove">
       Delete this search
-    </button>
-  </nav>
+    </ActionButton>
+  </div>
 </template>
 
 <style scoped>
-.searches {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 18px;
-  padding: 6px var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
-.search {
-  color: var(--ink-soft);
-  padding: 2px 0;
-}
-.here {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 2px solid var(--ink);
-}
-.over {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
 path {
   fill: none;
   stroke: var(--ink);
   stroke-width: 1.6;
-}
-select {
-  font: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-}
-.link {
-  margin-left: auto;
 }
 </style>

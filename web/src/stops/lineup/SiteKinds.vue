@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { forgetSiteKindMutation, siteKindsOptions } from '@/api/calls'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -13,8 +14,8 @@ const forgetKind = useMutation(forgetSiteKindMutation())
 </script>
 
 <template>
-  <section v-if="kinds" class="kinds" data-site-kinds>
-    <h2>Remembered for all clients</h2>
+  <section v-if="kinds" class="kinds pad-4 edge readable" data-site-kinds>
+    <h2 class="t-lead">Remembered for all clients</h2>
     <p v-if="!kinds.length" class="soft">
       What you say a site is (directory, chain, ...) is kept here and holds for every client.
     </p>
@@ -25,26 +26,11 @@ const forgetKind = useMutation(forgetSiteKindMutation())
           <span class="mono">{{ k.domain }}</span> {{ kindName(k.kind) }}
           <span class="soft">said for {{ k.said_for }}, {{ moment(k.said_at) }}</span>
         </span>
-        <button
-          class="link"
-          type="button"
-          @click="forgetKind.mutate({ path: { client: client, domain: k.domain } })"
-        >
+        <ActionButton quiet @click="forgetKind.mutate({ path: { client: client, domain: k.domain } })">
           Forget
-        </button>
+        </ActionButton>
       </li>
     </ul>
     <NoticeLine :fault="forgetKind.error.value" />
   </section>
 </template>
-
-<style scoped>
-.kinds {
-  padding: 16px var(--edge) 6px;
-  max-width: 640px;
-}
-h2 {
-  font-size: 15.5px;
-  margin: 0 0 2px;
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { importSiteKindsMutation } from '@/api/calls'
 import type { SiteKind } from '@/api/types'
@@ -20,10 +21,10 @@ async function add() {
 </script>
 
 <template>
-  <div class="list">
-    <button class="link" type="button" @click="open = !open">Import a list</button>
-    <a v-if="kinds.length" class="link" :href="text" download="sites.txt">Save as .txt</a>
-    <form v-if="open" @submit.prevent="add">
+  <div class="list flow wrap gap-4 lines-2 on-base">
+    <ActionButton quiet @click="open = !open">Import a list</ActionButton>
+    <ActionButton v-if="kinds.length" quiet :href="text" download="sites.txt">Save as .txt</ActionButton>
+    <form v-if="open" class="grid gap-2" @submit.prevent="add">
       <textarea
         v-model="typed"
         class="field mono"
@@ -33,25 +34,15 @@ async function add() {
         placeholder="townledger.example directory
 hearthway.example chain"
       ></textarea>
-      <button class="press" type="submit" :disabled="!typed.trim() || importKinds.isPending.value">
-        Add sites
-      </button>
+      <ActionButton submit :disabled="!typed.trim() || importKinds.isPending.value"> Add sites </ActionButton>
       <NoticeLine :fault="importKinds.error.value" />
     </form>
   </div>
 </template>
 
 <style scoped>
-.list {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  align-items: baseline;
-}
 form {
   flex-basis: 100%;
-  display: grid;
-  gap: 6px;
   justify-items: start;
 }
 textarea {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { addEntryMutation } from '@/api/calls'
 import type { EntryDraft, Lineup } from '@/api/types'
@@ -46,7 +47,7 @@ async function put() {
 </script>
 
 <template>
-  <form class="typed" data-typed @submit.prevent="put">
+  <form class="typed flow wrap gap-3 lines-2 at-end pad-2 edge line-below" data-typed @submit.prevent="put">
     <select v-model="part" aria-label="Part">
       <option value="map">map</option>
       <option value="organic">organic</option>
@@ -54,7 +55,7 @@ async function put() {
     </select>
     <input
       v-model="row.position"
-      class="field num"
+      class="field num pad-1 sides-0"
       name="typed_position"
       aria-label="Position"
       :placeholder="String(next)"
@@ -62,84 +63,71 @@ async function put() {
     <input
       ref="first"
       v-model="row.name"
-      class="field wide"
+      class="field wide pad-1 sides-0"
       name="typed_name"
       aria-label="Name"
       placeholder="name"
     />
     <input
       v-model="row.url"
-      class="field mono wide"
+      class="field mono wide pad-1 sides-0"
       name="typed_url"
       aria-label="Address"
       placeholder="address"
     />
     <input
       v-model="row.rating"
-      class="field num"
+      class="field num pad-1 sides-0"
       name="typed_rating"
       aria-label="Rating"
       placeholder="e.g. 4.7"
     />
     <input
       v-model="row.reviews"
-      class="field num"
+      class="field num pad-1 sides-0"
       name="typed_reviews"
       aria-label="Reviews"
       placeholder="reviews"
     />
-    <input v-model="row.phone" class="field" name="typed_phone" aria-label="Phone" placeholder="phone" />
+    <input
+      v-model="row.phone"
+      class="field pad-1 sides-0"
+      name="typed_phone"
+      aria-label="Phone"
+      placeholder="phone"
+    />
     <input
       v-model="row.years"
-      class="field num"
+      class="field num pad-1 sides-0"
       name="typed_years"
       aria-label="Years in trade"
       placeholder="years"
     />
-    <button
-      class="press"
-      type="submit"
+    <ActionButton
+      submit
+      class="pad-1 sides-3"
       :disabled="(!row.name.trim() && !row.url.trim()) || add.isPending.value"
     >
       Add row
-    </button>
+    </ActionButton>
     <NoticeLine :fault="add.error.value" />
   </form>
 </template>
 
 <style scoped>
-.typed {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 12px;
-  align-items: end;
-  padding: 8px var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
 .field {
-  width: 92px;
-  padding: 4px 2px;
+  width: var(--w12);
 }
 .field:focus {
-  padding-bottom: 3px;
+  padding-bottom: var(--s1);
 }
 .num {
-  width: 62px;
+  width: var(--w8);
 }
 .wide {
-  width: 196px;
+  width: var(--w24);
 }
 select {
-  font: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--ink-soft);
-  padding: 5px 0;
-}
-.press {
-  padding: 4px 12px;
-}
-.mistake {
-  margin: 0;
+  padding: var(--s1) 0;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { chooseLineupMutation } from '@/api/calls'
 import type { Ground, Lineup } from '@/api/types'
@@ -33,28 +34,13 @@ async function take() {
 </script>
 
 <template>
-  <p class="waits" data-waits>
+  <p class="waits flow wrap gap-3 lines-2 on-mid flush pad-2 edge washed line-below" data-waits>
     <b v-if="waits.changed">{{ waits.changed }} of {{ plural(waits.of, 'rival') }} would change.</b>
     <b v-else>The rivals would stay the same.</b>
     <span v-if="now">
       {{ page }} is still compared with the search for “{{ now.phrase }}”, {{ moment(now.recorded_at) }}.
     </span>
-    <button class="press main" type="button" :disabled="use.isPending.value" @click="take">
-      Use this search
-    </button>
+    <ActionButton main :disabled="use.isPending.value" @click="take"> Use this search </ActionButton>
     <NoticeLine :fault="use.error.value" />
   </p>
 </template>
-
-<style scoped>
-.waits {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-  margin: 0;
-  padding: 8px var(--edge);
-  background: var(--pencil-wash);
-  border-bottom: 1px solid var(--rule);
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { changeOutlineMutation, outlineOptions } from '@/api/calls'
 import type { Ground, OutlineEdits, OutlineSection } from '@/api/types'
@@ -136,20 +137,20 @@ useCommands([
           />
           adjust the other sections</label
         >
-        <button v-if="edited" class="link" type="button" @click="restore">Back to the rules</button>
-        <button class="link" type="button" @click="showFrames">
+        <ActionButton v-if="edited" quiet @click="restore">Back to the rules</ActionButton>
+        <ActionButton quiet @click="showFrames">
           {{ frames ? 'Hide sentences' : 'Sentences for a phrase' }}
-        </button>
+        </ActionButton>
       </template>
     </div>
-    <NoticeLine :fault="error" class="said" />
-    <EditFault class="said" :fault="change.error.value" :again="again" />
-    <p v-if="isPending" class="soft said">Loading the outline…</p>
-    <p v-else-if="outline && !outline.sections.length" class="said">
+    <NoticeLine :fault="error" class="pad-2 edge" />
+    <EditFault class="pad-2 edge" :fault="change.error.value" :again="again" />
+    <p v-if="isPending" class="soft pad-2 edge">Loading the outline…</p>
+    <p v-else-if="outline && !outline.sections.length" class="pad-2 edge">
       Pages of this kind have no word target, so there is no outline. Pages for services and towns have one.
     </p>
     <template v-else-if="outline">
-      <section v-if="frames" class="frames" data-frames>
+      <section v-if="frames" class="frames line-below" data-frames>
         <p class="soft">
           Ways to carry “{{ outline.first }}” word for word. They stand in the
           <router-link :to="{ name: 'yardstick', params: { client } }">yardstick</router-link>.
@@ -161,7 +162,7 @@ useCommands([
           </li>
         </ul>
       </section>
-      <div class="captions soft" aria-hidden="true">
+      <div class="captions soft grid gap-3 pad-1 edge t-small banded line-below" aria-hidden="true">
         <span></span><span>heading</span><span>words</span><span class="num">there</span
         ><span class="num">to write</span><span>phrases that it carries</span><span></span>
       </div>
@@ -198,7 +199,7 @@ useCommands([
           "
         />
       </div>
-      <form class="add" @submit.prevent="add">
+      <form class="add flow gap-3 pad-2 edge" @submit.prevent="add">
         <input
           v-model="adding"
           class="field"
@@ -207,7 +208,7 @@ useCommands([
           placeholder="heading of a section of your own"
           aria-label="New section"
         />
-        <button class="link" type="submit" :disabled="!adding.trim()">Add section</button>
+        <ActionButton quiet submit :disabled="!adding.trim()">Add section</ActionButton>
       </form>
     </template>
   </main>
@@ -216,32 +217,24 @@ useCommands([
 <style scoped src="../targets/top.css"></style>
 <style scoped>
 .captions {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1.1fr) 130px 62px 92px minmax(0, 1.15fr) 66px;
-  gap: 12px;
-  padding: 3px var(--edge);
-  font-size: 12px;
-  background: var(--band);
-  border-bottom: 1px solid var(--rule);
+  grid-template-columns: var(--s5) minmax(0, 1.1fr) var(--w16) var(--w8) var(--w12) minmax(0, 1.15fr) var(
+      --w9
+    );
 }
 .frames {
-  padding: 4px var(--edge) 10px;
-  border-bottom: 1px solid var(--rule);
+  padding: var(--s1) var(--edge) var(--s2);
 }
 .frames p {
-  margin: 4px 0;
+  margin: var(--s1) 0;
 }
 .frames ul {
   columns: 2;
-  column-gap: 40px;
+  column-gap: var(--s10);
   margin: 0;
-  padding-left: 18px;
+  padding-left: var(--s4);
 }
 .add {
-  display: flex;
-  gap: 14px;
-  padding: 10px var(--edge);
-  max-width: 560px;
+  max-width: var(--w70);
 }
 .add .link {
   white-space: nowrap;

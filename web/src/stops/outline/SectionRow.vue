@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { OutlineSection } from '@/api/types'
 import { nextTick, ref } from 'vue'
 import { count } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
-import TypedField from '@/parts/TypedField.vue'
+import TypedField from '@/ui/TypedField.vue'
 
 /** One section of an outline: moved, renamed, given other words, dropped. */
 const props = defineProps<{
@@ -50,7 +51,7 @@ async function saveWords(typed: string) {
 <template>
   <div class="section" :class="{ dropped: section.dropped, over }" :data-section="section.key">
     <button
-      class="grip quiet"
+      class="grip quiet soft pad-0 sides-0"
       type="button"
       title="Drag, or Alt and an arrow"
       :aria-label="`Move ${section.heading}`"
@@ -74,7 +75,7 @@ async function saveWords(typed: string) {
       </form>
       <button
         v-else
-        class="quiet heading"
+        class="quiet heading t-lead to-left pad-0 sides-0"
         :class="section.there ? 'inked' : 'penciled'"
         type="button"
         title="Rename"
@@ -82,11 +83,11 @@ async function saveWords(typed: string) {
       >
         {{ section.heading }}
       </button>
-      <div v-if="section.kind === 'aspect'" class="soft small">
+      <div v-if="section.kind === 'aspect'" class="soft small t-small">
         {{ section.have }} of {{ section.rivals }} rivals have a section about it
       </div>
-      <div v-if="section.kind === 'kept'" class="soft small">it stays as it is</div>
-      <div v-if="questions.length" class="soft small">{{ questions.join(' · ') }}</div>
+      <div v-if="section.kind === 'kept'" class="soft small t-small">it stays as it is</div>
+      <div v-if="questions.length" class="soft small t-small">{{ questions.join(' · ') }}</div>
     </div>
     <TallyStrokes
       :words="section.holds"
@@ -110,66 +111,53 @@ async function saveWords(typed: string) {
       />
     </span>
     <div class="families">
-      <div v-if="first" class="family">
+      <div v-if="first" class="family grid gap-3 lines-0 on-mid t-text">
         <span class="soft">first phrase: {{ first }}</span>
       </div>
-      <div v-for="f in section.families" :key="f.key" class="family">
+      <div v-for="f in section.families" :key="f.key" class="family grid gap-3 lines-0 on-mid t-text">
         <span>{{ f.phrase }}</span>
         <PlacementMark both :placement="f.placement ?? undefined" :wanted="f.slots" />
       </div>
     </div>
-    <button class="link" type="button" @click="$emit('dropSection')">
+    <ActionButton quiet @click="$emit('dropSection')">
       {{ section.dropped ? 'Restore' : section.added ? 'Remove' : 'Drop' }}
-    </button>
+    </ActionButton>
   </div>
 </template>
 
 <style scoped>
 .section {
   display: grid;
-  grid-template-columns: 20px minmax(0, 1.1fr) 130px 62px 92px minmax(0, 1.15fr) 66px;
-  gap: 12px;
+  grid-template-columns: var(--s5) minmax(0, 1.1fr) var(--w16) var(--w8) var(--w12) minmax(0, 1.15fr) var(
+      --w9
+    );
+  gap: var(--s3);
   align-items: center;
-  min-height: 44px;
-  padding: 5px var(--edge);
-  border-bottom: 1px solid var(--rule);
+  min-height: var(--w6);
+  padding: var(--s1) var(--edge);
+  border-bottom: var(--line);
 }
 .section:nth-of-type(even) {
   background: var(--band);
 }
 .over {
-  box-shadow: inset 0 2px 0 var(--pencil);
+  box-shadow: inset 0 var(--s0) 0 var(--pencil);
 }
 .grip {
   cursor: grab;
-  color: var(--ink-soft);
-  letter-spacing: -2px;
-  padding: 2px 0;
-}
-.heading {
-  font-size: 15px;
-  text-align: left;
-  padding: 0;
 }
 .inked {
   font-weight: 600;
 }
-.small {
-  font-size: 12.5px;
-}
 .write .field {
-  width: 74px;
+  width: var(--w9);
 }
 .set {
-  border-bottom: 2px solid var(--pencil);
+  border-bottom: var(--focus-line);
   color: var(--pencil);
 }
 .family {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 12px;
-  align-items: center;
-  font-size: 13px;
 }
 .family span:only-child {
   grid-column: span 2;
@@ -185,7 +173,7 @@ async function saveWords(typed: string) {
 }
 @media (max-width: 760px) {
   .section {
-    grid-template-columns: 20px 1fr auto;
+    grid-template-columns: var(--s5) 1fr auto;
   }
 }
 </style>

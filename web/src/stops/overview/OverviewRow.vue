@@ -33,7 +33,7 @@ async function open() {
     <th scope="row">
       <router-link
         v-if="row.id"
-        class="slab"
+        class="slab bare"
         :class="{ pencil: !row.url }"
         :to="{ name: 'sheet', params: { client, page: row.id } }"
         :title="row.url ? bare(row.url) : undefined"
@@ -45,12 +45,12 @@ async function open() {
       <span v-if="row.phrase" class="under soft" :title="row.phrase">{{ row.phrase }}</span>
       <NoticeLine :fault="add.error.value" />
     </th>
-    <td class="words">
+    <td>
       <span v-if="row.words !== null" class="figure">{{ count(row.words) }}</span>
       <span v-else class="pencil">–</span>
     </td>
     <td>
-      <div class="strokes">
+      <div class="flow apart on-mid gap-2">
         <TallyStrokes
           :words="row.words ?? 0"
           :write="row.target === null ? 0 : (row.to_write ?? 0)"
@@ -70,17 +70,17 @@ async function open() {
       <template v-if="row.images">{{ row.carrying }} of {{ row.images }}</template>
     </td>
     <td>
-      <div v-if="row.strongest" class="strongest rival">
+      <div v-if="row.strongest" class="flow wrap apart rival">
         <TallyStrokes :words="row.strongest.words" tone="rival" :height="14" />
         <span class="num">{{ figure(row.strongest.words) }}</span>
-        <span class="under">{{ row.strongest.name }}</span>
+        <span class="under full">{{ row.strongest.name }}</span>
       </div>
     </td>
-    <td class="found">
+    <td>
       <span v-if="!row.url" class="pencil">{{
         ['no page yet', haveOne(row)].filter(Boolean).join(' · ')
       }}</span>
-      <span v-for="f in row.findings" :key="f.type + f.says" class="line" :title="f.says">
+      <span v-for="f in row.findings" :key="f.type + f.says" class="soft of-two" :title="f.says">
         <span v-if="f.first" class="stamp">fix first</span>
         {{ f.says }}
       </span>

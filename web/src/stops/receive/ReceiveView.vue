@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { keepReceivedMutation, recognizeMutation } from '@/api/calls'
 import type { HandedAs } from '@/api/types'
@@ -103,35 +104,35 @@ const close = () => window.close()
 
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
-  <main class="receive">
+  <main class="receive pad-6 edge">
     <template v-if="refused">
-      <h1>Nothing was handed over</h1>
-      <p class="mistake" role="alert">{{ refused }}</p>
+      <h1 class="t-title anywhere">Nothing was handed over</h1>
+      <p class="mistake anywhere" role="alert">{{ refused }}</p>
     </template>
-    <p v-else-if="!page" class="soft" role="status">Waiting for the page…</p>
+    <p v-else-if="!page" class="soft anywhere" role="status">Waiting for the page…</p>
     <template v-else-if="look.error.value">
-      <h1>This page cannot be taken</h1>
-      <p class="mistake" role="alert">{{ look.error.value.detail }}</p>
+      <h1 class="t-title anywhere">This page cannot be taken</h1>
+      <p class="mistake anywhere" role="alert">{{ look.error.value.detail }}</p>
     </template>
-    <p v-else-if="!found" class="soft" role="status">Reading the page…</p>
+    <p v-else-if="!found" class="soft anywhere" role="status">Reading the page…</p>
     <form v-else data-received @submit.prevent="use">
-      <h1>{{ found.title || page.title || 'A page without a title' }}</h1>
-      <p>
+      <h1 class="t-title anywhere">{{ found.title || page.title || 'A page without a title' }}</h1>
+      <p class="anywhere">
         <span class="mono">{{ bare(page.url) }}</span>
         <span class="soft">
           · {{ plural(found.words, 'word') }} · handed over by
           {{ page.origin === 'null' ? 'a tab without an address' : page.origin }}</span
         >
       </p>
-      <p class="soft">Nothing is kept yet, and nothing was sent anywhere else.</p>
-      <fieldset>
-        <legend>What is it?</legend>
+      <p class="soft anywhere">Nothing is kept yet, and nothing was sent anywhere else.</p>
+      <fieldset class="pad-0 sides-0">
+        <legend class="bold t-lead mb-2">What is it?</legend>
         <label v-for="c in choices" :key="c.as">
           <input v-model="as" type="radio" name="as" :value="c.as" />
           {{ c.name }} <span v-if="c.says" class="soft">{{ c.says }}</span>
         </label>
       </fieldset>
-      <p v-if="found.clients.length" class="for">
+      <p v-if="found.clients.length" class="for anywhere flow gap-4">
         <label>
           for
           <select v-model="client" name="client">
@@ -146,16 +147,16 @@ const close = () => window.close()
           </select>
         </label>
       </p>
-      <p v-else>
+      <p v-else class="anywhere">
         There is no client yet to keep it for. <router-link to="/new">Make one</router-link> and press the
         bookmark again.
       </p>
       <NoticeLine :fault="keep.error.value" />
-      <p class="acts">
-        <button class="press main" type="submit" :disabled="!client || keep.isPending.value">
+      <p class="acts anywhere flow gap-4 on-mid">
+        <ActionButton main submit :disabled="!client || keep.isPending.value">
           {{ as === 'results' || as === 'phrases' ? 'Read it' : 'Keep it' }}
-        </button>
-        <button class="link" type="button" @click="close">Discard</button>
+        </ActionButton>
+        <ActionButton quiet @click="close">Discard</ActionButton>
       </p>
     </form>
   </main>
@@ -163,49 +164,30 @@ const close = () => window.close()
 
 <style scoped>
 .receive {
-  max-width: 720px;
-  padding: 26px var(--edge);
+  max-width: var(--w90);
 }
 h1 {
-  font-size: 24px;
-  margin: 0 0 4px;
-  overflow-wrap: anywhere;
+  margin: 0 0 var(--s1);
 }
 p {
-  margin: 0 0 8px;
-  overflow-wrap: anywhere;
+  margin: 0 0 var(--s2);
 }
 fieldset {
   border: 0;
-  padding: 0;
-  margin: 18px 0;
+  margin: var(--s4) 0;
 }
 legend {
   font-family: var(--slab);
-  font-weight: 600;
-  font-size: 16.5px;
-  margin-bottom: 6px;
 }
 fieldset label {
   display: block;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.for {
-  display: flex;
-  gap: 18px;
+  padding: var(--s2) 0;
+  border-bottom: var(--line);
 }
 select {
-  font: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--ink-soft);
-  max-width: 280px;
+  max-width: var(--w35);
 }
 .acts {
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  margin-top: 22px;
+  margin-top: var(--s5);
 }
 </style>

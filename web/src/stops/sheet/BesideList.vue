@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { besideOptions, chooseBesideMutation, readPageMutation } from '@/api/calls'
 import type { Column, Sheet } from '@/api/types'
@@ -57,17 +58,17 @@ async function choose(url: string | null) {
           : 'It has no such page, as far as its site is known.'
       }}</b>
     </p>
-    <p v-if="here.runner_up" class="line">
+    <p v-if="here.runner_up" class="mb-2 flow gap-3">
       Next best:
-      <button class="link" type="button" @click="choose(here.runner_up.url)">
+      <ActionButton quiet @click="choose(here.runner_up.url)">
         {{ here.runner_up.title || bare(here.runner_up.url) }}
-      </button>
+      </ActionButton>
     </p>
-    <p class="line">
-      <button v-if="here.page" class="link" type="button" @click="choose('')">It has no such page</button>
-      <button v-if="here.chosen" class="link" type="button" @click="choose(null)">Automatic</button>
+    <p class="mb-2 flow gap-3">
+      <ActionButton v-if="here.page" quiet @click="choose('')">It has no such page</ActionButton>
+      <ActionButton v-if="here.chosen" quiet @click="choose(null)">Automatic</ActionButton>
     </p>
-    <form class="typed" @submit.prevent="choose(typed)">
+    <form class="typed flow gap-2 at-end" @submit.prevent="choose(typed)">
       <input
         v-model="typed"
         class="field mono"
@@ -75,9 +76,7 @@ async function choose(url: string | null) {
         aria-label="Address of the comparable page"
         placeholder="address of another page"
       />
-      <button class="press" type="submit" :disabled="!typed.trim() || chooseBeside.isPending.value">
-        Use
-      </button>
+      <ActionButton submit :disabled="!typed.trim() || chooseBeside.isPending.value"> Use </ActionButton>
     </form>
     <p
       v-for="e in [error, chooseBeside.error.value, readPage.error.value].filter(Boolean)"
@@ -87,10 +86,10 @@ async function choose(url: string | null) {
     >
       {{ e!.detail }}
     </p>
-    <h3>{{ here.surveyed ? 'All pages of its site' : 'Its site was not surveyed yet' }}</h3>
+    <h3 class="t-text">{{ here.surveyed ? 'All pages of its site' : 'Its site was not surveyed yet' }}</h3>
     <ul class="lines">
       <li v-for="p in others" :key="p.url">
-        <button class="quiet choice" type="button" :title="p.url" @click="choose(p.url)">
+        <button class="quiet choice to-left" type="button" :title="p.url" @click="choose(p.url)">
           {{ p.title || bare(p.url) }}
           <span class="soft">{{ [p.kind, p.service, p.place].filter(Boolean).join(' · ') }}</span>
         </button>
@@ -107,34 +106,17 @@ async function choose(url: string | null) {
 .now a {
   font-family: var(--slab);
   font-weight: 600;
-  font-size: 15px;
+  font-size: var(--lead);
 }
 .now {
-  margin: 0 0 8px;
-}
-.line {
-  display: flex;
-  gap: 14px;
-  margin: 0 0 6px;
-}
-.typed {
-  display: flex;
-  gap: 8px;
-  align-items: end;
+  margin: 0 0 var(--s2);
 }
 .typed .press {
-  padding: 3px 12px;
-}
-h3 {
-  font-size: 14.5px;
-  margin: 18px 0 2px;
-}
-.choice {
-  text-align: left;
+  padding: var(--s1) var(--s3);
 }
 .choice .soft {
   display: block;
-  font-size: 12.5px;
+  font-size: var(--small);
 }
 .choice:hover {
   text-decoration: underline;

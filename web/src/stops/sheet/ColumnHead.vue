@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { ignoreRobotsMutation, readPageMutation } from '@/api/calls'
 import { useBusy, useRun } from '@/api/progress'
@@ -52,18 +53,18 @@ const from = computed(() => redirected(props.column))
     <span class="under" :title="under">{{ under }}</span>
     <span v-if="from" class="under" :title="from">{{ from }}</span>
     <span v-if="column.failure" class="mistake" role="alert">{{ column.failure.says }}</span>
-    <button
+    <ActionButton
       v-if="refused && run"
-      class="link"
-      type="button"
+      quiet
+      class="as-block to-left"
       :disabled="busy"
       @click="ignoreRobots.mutate({ path: { client: client, run: run.id }, body: { url: column.url } })"
     >
       Read it anyway
-    </button>
+    </ActionButton>
     <button
       v-if="column.role === 'rival' && kind !== 'home'"
-      class="quiet under beside"
+      class="quiet under beside as-block"
       type="button"
       :title="column.chosen ? 'chosen by you' : column.like"
       @click="$emit('beside')"
@@ -75,19 +76,21 @@ const from = computed(() => redirected(props.column))
     <span v-if="column.unlike" class="under">another kind of page: not compared</span>
     <span v-if="column.set_aside" class="under">much longer than the others: not counted</span>
     <template v-if="byScript">
-      <span class="stamp script" title="A script builds this page: its words are only there in a browser">{{
-        narrow ? 'script' : 'built by script'
-      }}</span>
+      <span
+        class="stamp script nowrap"
+        title="A script builds this page: its words are only there in a browser"
+        >{{ narrow ? 'script' : 'built by script' }}</span
+      >
       <span v-if="column.note && !narrow" class="told">{{ column.note.says }}</span>
-      <button
+      <ActionButton
         v-if="column.url && !narrow"
-        class="link"
-        type="button"
+        quiet
+        class="as-block to-left"
         :disabled="busy"
         @click="readPage.mutate({ path: { client: client }, body: { url: column.url, mode: 'rendered' } })"
       >
         Read as rendered
-      </button>
+      </ActionButton>
     </template>
     <template v-else>
       <span v-for="w in column.warnings" :key="w.code" class="told">{{ w.says }}</span>
@@ -118,27 +121,19 @@ const from = computed(() => redirected(props.column))
   line-height: 1.3;
   overflow-wrap: anywhere;
 }
-.script {
-  white-space: nowrap;
-}
 .beside {
-  display: block;
   max-width: 100%;
   text-decoration: underline;
-  text-underline-offset: 3px;
+  text-underline-offset: var(--s1);
   text-decoration-color: var(--rule);
-}
-.link {
-  display: block;
-  text-align: left;
 }
 .told,
 .mistake {
   display: block;
   white-space: normal;
-  font-size: 12.5px;
+  font-size: var(--small);
   font-weight: 400;
   line-height: 1.3;
-  margin: 3px 0;
+  margin: var(--s1) 0;
 }
 </style>

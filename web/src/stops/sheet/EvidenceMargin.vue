@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { evidenceOptions } from '@/api/calls'
 import type { Sheet } from '@/api/types'
@@ -6,7 +7,7 @@ import NoticeLine from '@/ui/NoticeLine.vue'
 import { useClipboard } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { count, plural } from '@/parts/format'
-import { useFocusInto } from '@/parts/focus'
+import SideMargin from '@/ui/SideMargin.vue'
 import { useCommands } from '@/parts/keys'
 import BesideList from './BesideList.vue'
 import EvidenceText from './EvidenceText.vue'
@@ -81,7 +82,8 @@ const sums = computed(() => {
 
 const columnOf = (entry: number) => props.sheet.columns.findIndex((c) => c.entry_id === entry)
 
-const body = ref<HTMLElement>()
+const side = ref<InstanceType<typeof SideMargin>>()
+const body = computed(() => side.value?.body)
 let at = -1
 
 /** Goes to the next or previous mark. */
@@ -108,8 +110,7 @@ useCommands([
   { key: 'n', says: 'Next match in the evidence', run: () => step(1) },
   { key: 'p', says: 'Previous match in the evidence', run: () => step(-1) },
 ])
-const root = ref<HTMLElement>()
-useFocusInto(root, () => `${what.value} ${props.margin.column.value} ${phrase.value}`)
+const shows = () => `${what.value} ${props.margin.column.value} ${phrase.value}`
 
 const { copy, copied } = useClipboard({ legacy: true })
 function copyText() {
@@ -119,32 +120,42 @@ function copyText() {
 </script>
 
 <template>
-  <aside ref="root" class="margin" aria-label="Evidence" :data-what="what" :data-column="margin.column.value">
-    <header>
-      <div class="line">
-        <h2 tabindex="-1">
-          {{ title }}<template v-if="what !== 'rule'"> · {{ column.name }}</template>
-        </h2>
-        <button class="quiet close" type="button" aria-label="Close" @click="margin.close()">×</button>
-      </div>
+  <SideMargin
+    ref="side"
+    :title="what === 'rule' ? title : `${title} · ${column.name}`"
+    label="Evidence"
+    :shows="shows"
+    :data-what="what"
+    :data-column="margin.column.value"
+    @close="margin.close()"
+  >
+    <template #head>
       <p v-if="figure" class="soft">{{ figure }}</p>
-      <form v-if="textual" class="find" @submit.prevent="margin.mark(typed)">
+      <form v-if="textual" class="find flow on-mid gap-2 mt-2" @submit.prevent="margin.mark(typed)">
         <label class="unseen" for="marked">Phrase to find</label>
         <input
           id="marked"
           v-model="typed"
-          class="field"
+          class="field grow slim"
           name="marked"
           placeholder="type a phrase to find it"
           @change="margin.mark(typed)"
         />
-        <span v-if="sums" class="sums">
+        <span v-if="sums" class="sums nowrap">
           <b>{{ sums.exact }}</b> exact · <b>{{ sums.loose }}</b> loose
         </span>
-        <button class="kbd quiet" type="button" aria-label="Next match" @click="step(1)">n</button>
-        <button class="kbd quiet" type="button" aria-label="Previous match" @click="step(-1)">p</button>
+        <button class="kbd quiet pad-0 sides-2" type="button" aria-label="Next match" @click="step(1)">
+          n
+        </button>
+        <button class="kbd quiet pad-0 sides-2" type="button" aria-label="Previous match" @click="step(-1)">
+          p
+        </button>
       </form>
-      <p v-if="evidence?.phrase && evidence.across.length > 1" class="across" data-across>
+      <p
+        v-if="evidence?.phrase && evidence.across.length > 1"
+        class="across flow wrap gap-3 lines-0 t-small"
+        data-across
+      >
         <button
           v-for="a in evidence.across"
           :key="a.entry_id"
@@ -159,7 +170,7 @@ function copyText() {
           >
         </button>
       </p>
-      <p v-if="sums && sums.found !== sums.exact" class="soft note">
+      <p v-if="sums && sums.found !== sums.exact" class="soft note t-small">
         A browser’s find in page says {{ sums.found }}: it looks for these exact characters, also inside words
         and across sentences.
       </p>
@@ -170,26 +181,18 @@ function copyText() {
         :page="page"
         :phrase="phrase"
       />
-    </header>
-    <div ref="body" class="body" tabindex="0">
-      <NoticeLine :fault="error" />
-      <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
-      <HeadingList v-else-if="what === 'headings'" :column="column" />
-      <ImageList v-else-if="what === 'images'" :column="column" />
-      <PageFacts v-else-if="what === 'page'" :column="column" :client="client" :page="page" />
-      <MadeOfList
-        v-else-if="what === 'made'"
-        :column="column"
-        :client="client"
-        :page="page"
-        :margin="margin"
-      />
-      <BesideList v-else-if="what === 'beside'" :sheet="sheet" :column="column" :client="client" />
-      <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
-    </div>
-    <footer v-if="what !== 'rule' && column.reading_id" class="soft">
+    </template>
+    <NoticeLine :fault="error" />
+    <EvidenceText v-if="textual && evidence" :evidence="evidence" :what="what" />
+    <HeadingList v-else-if="what === 'headings'" :column="column" />
+    <ImageList v-else-if="what === 'images'" :column="column" />
+    <PageFacts v-else-if="what === 'page'" :column="column" :client="client" :page="page" />
+    <MadeOfList v-else-if="what === 'made'" :column="column" :client="client" :page="page" :margin="margin" />
+    <BesideList v-else-if="what === 'beside'" :sheet="sheet" :column="column" :client="client" />
+    <WordRule v-else-if="what === 'rule'" :sheet="sheet" />
+    <template v-if="what !== 'rule' && column.reading_id" #foot>
       <template v-if="textual">
-        <button class="link" type="button" @click="copyText">{{ copied ? 'Copied' : 'Copy as text' }}</button>
+        <ActionButton quiet @click="copyText">{{ copied ? 'Copied' : 'Copy as text' }}</ActionButton>
         ·
       </template>
       <template v-if="column.url">
@@ -198,42 +201,12 @@ function copyText() {
       <a :href="`/api/clients/${client}/readings/${column.reading_id}/page`" target="_blank"
         >Open saved page</a
       >
-    </footer>
-  </aside>
+    </template>
+  </SideMargin>
 </template>
 
-<style scoped src="@/parts/margin.css"></style>
 <style scoped>
-header p {
-  margin: 2px 0 0;
-}
-.find {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-top: 8px;
-}
-.find .field {
-  flex: 1;
-  min-width: 0;
-}
-.find .kbd {
-  padding: 1px 7px;
-  border: 1px solid var(--rule);
-}
-.sums {
-  white-space: nowrap;
-}
-.across {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  font-size: 12.5px;
-}
 .across .here b {
-  border-bottom: 2px solid var(--ink);
-}
-.note {
-  font-size: 12px;
+  border-bottom: var(--thick-line);
 }
 </style>

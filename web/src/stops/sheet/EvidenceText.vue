@@ -14,10 +14,14 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
 </script>
 
 <template>
-  <dl v-if="labels.length" class="labels">
+  <dl v-if="labels.length" class="labels grid gap-2 lines-1 line-below">
     <template v-for="(l, i) in labels" :key="i">
       <dt class="soft">{{ slotLabels[l.slot] }}</dt>
-      <dd :class="{ mono: l.slot === 'image_names' || l.slot === 'address' }" :data-label="l.slot">
+      <dd
+        class="flush anywhere"
+        :class="{ mono: l.slot === 'image_names' || l.slot === 'address' }"
+        :data-label="l.slot"
+      >
         <template v-for="(p, j) in l.pieces" :key="j"
           ><mark v-if="p.mark" :class="p.mark" :data-mark="p.mark" :data-slots="p.slots?.join(' ')">{{
             p.text
@@ -34,11 +38,11 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
     <div
       v-for="(b, i) in blocks"
       :key="i"
-      class="block"
+      class="block mb-2 anywhere"
       :class="[b.kind, `level${b.level}`, { frame: !b.copy, off: what === 'copy' && !b.copy }]"
       :title="b.path"
     >
-      <span class="words" aria-hidden="true">{{ b.words }}</span>
+      <span class="words t-small soft" aria-hidden="true">{{ b.words }}</span>
       <span data-block :data-copy="b.copy"
         ><template v-for="(p, j) in b.pieces" :key="j"
           ><mark v-if="p.mark" :class="p.mark" :data-mark="p.mark" :data-slots="p.slots?.join(' ')">{{
@@ -53,30 +57,19 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
 
 <style scoped>
 .labels {
-  display: grid;
-  grid-template-columns: 92px 1fr;
-  gap: 4px 10px;
-  margin: 0 0 14px;
-  padding-bottom: 12px;
-  border-bottom: 1px solid var(--rule);
-}
-dd {
-  margin: 0;
-  overflow-wrap: anywhere;
+  grid-template-columns: var(--w12) 1fr;
+  margin: 0 0 var(--s3);
+  padding-bottom: var(--s3);
 }
 .block {
   position: relative;
-  padding-right: 40px;
-  margin-bottom: 6px;
+  padding-right: var(--s10);
   line-height: 1.55;
-  overflow-wrap: anywhere;
 }
 .words {
   position: absolute;
   right: 0;
   top: 0;
-  font-size: 11px;
-  color: var(--ink-soft);
   font-variant-numeric: tabular-nums;
 }
 .frame {
@@ -86,26 +79,26 @@ dd {
 .frame.item,
 .frame.cell {
   display: inline-block;
-  padding: 0 18px 0 0;
-  margin: 0 10px 2px 0;
+  padding: 0 var(--s4) 0 0;
+  margin: 0 var(--s2) var(--s0) 0;
 }
 .off {
   text-decoration: line-through;
 }
 .heading {
-  font: 600 15.5px/1.4 var(--slab);
-  margin-top: 12px;
+  font: 600 var(--lead)/1.4 var(--slab);
+  margin-top: var(--s3);
 }
 .heading.level1 {
-  font-size: 18px;
+  font-size: var(--head);
 }
 .item {
-  padding-left: 12px;
+  padding-left: var(--s3);
 }
 mark {
   background: none;
   color: inherit;
-  border-bottom: 3px solid var(--ink);
+  border-bottom: var(--thick-line);
 }
 mark.loose {
   border-bottom-style: dotted;
@@ -113,7 +106,6 @@ mark.loose {
 .mono mark {
   font-family: var(--mono);
 }
-:deep(mark.now),
 mark.now {
   background: var(--pencil-wash);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { setFirstMutation } from '@/api/calls'
 import type { Sheet } from '@/api/types'
@@ -24,15 +25,9 @@ async function make() {
 </script>
 
 <template>
-  <p v-if="family && family.key !== first?.key && !family.near" class="soft first" data-first>
+  <p v-if="family && family.key !== first?.key && !family.near" class="soft mt-2" data-first>
     This page’s title and H1 are for “{{ first?.lead }}”.
-    <button class="link" type="button" @click="make">Make “{{ family.lead }}” the first phrase</button>
+    <ActionButton quiet @click="make">Make “{{ family.lead }}” the first phrase</ActionButton>
     <NoticeLine :fault="setFirst.error.value" />
   </p>
 </template>
-
-<style scoped>
-.first {
-  margin: 6px 0 0;
-}
-</style>

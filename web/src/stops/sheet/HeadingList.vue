@@ -8,10 +8,15 @@ defineProps<{ column: Column }>()
 
 <template>
   <p v-if="!column.headings.length" class="soft">This page has no headings.</p>
-  <ol v-else data-document>
-    <li v-for="(h, i) in column.headings" :key="i" :style="{ paddingLeft: `${(h.level - 1) * 16}px` }">
+  <ol v-else class="flush pad-0 sides-0" data-document>
+    <li
+      v-for="(h, i) in column.headings"
+      :key="i"
+      class="flow gap-2 pad-1 sides-0 line-below"
+      :style="{ paddingLeft: `calc(${h.level - 1} * var(--s4))` }"
+    >
       <span class="level soft">H{{ h.level }}</span>
-      <span class="text" data-heading>{{ h.text }}</span>
+      <span class="text grow" data-heading>{{ h.text }}</span>
       <span class="num soft" :title="`${count(h.within)} including the sections below it`">{{
         count(h.words)
       }}</span>
@@ -20,21 +25,7 @@ defineProps<{ column: Column }>()
 </template>
 
 <style scoped>
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  gap: 10px;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.text {
-  flex: 1;
-}
 .level {
-  width: 20px;
+  width: var(--s5);
 }
 </style>

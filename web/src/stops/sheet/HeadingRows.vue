@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Column, Sheet } from '@/api/types'
 import { count } from '@/parts/format'
+import SheetCell from './SheetCell.vue'
 import type { Margin } from './margin'
 
 defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
@@ -15,19 +16,13 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
       <th scope="row">H1</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
-            v-if="c.reading_id"
-            class="cell"
-            type="button"
-            :title="h1(c)"
-            @click="margin.open('headings', i)"
-          >
-            <span class="whole">{{ h1(c) }}</span>
-          </button>
+          <SheetCell v-if="c.reading_id" :title="h1(c)" @click="margin.open('headings', i)">
+            <span class="whole pad-1 sides-0 anywhere">{{ h1(c) }}</span>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target">
-          <span v-if="sheet.target.h1" class="cell" :title="sheet.target.h1"
-            ><span class="whole">{{ sheet.target.h1 }}</span></span
+          <SheetCell v-if="sheet.target.h1" plain :title="sheet.target.h1"
+            ><span class="whole pad-1 sides-0 anywhere">{{ sheet.target.h1 }}</span></SheetCell
           >
         </td>
       </template>
@@ -36,19 +31,17 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
       <th scope="row">All headings</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
+          <SheetCell
             v-if="c.reading_id"
-            class="cell"
-            :class="{ at: margin.shows('headings', i) }"
-            type="button"
+            :at="margin.shows('headings', i)"
             data-cell="headings"
             :data-column="i"
             :data-figure="c.headings.length"
             @click="margin.open('headings', i)"
           >
             {{ count(c.headings.length) }}
-            <span v-if="!narrow" class="soft text">{{ subheads(c) }} below the H1</span>
-          </button>
+            <span v-if="!narrow" class="soft one-line">{{ subheads(c) }} below the H1</span>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target"></td>
       </template>
@@ -60,7 +53,5 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
 /* What a page calls itself is never cut. */
 .whole {
   line-height: 1.25;
-  padding: 3px 0;
-  overflow-wrap: anywhere;
 }
 </style>

@@ -7,9 +7,15 @@ defineProps<{ column: Column }>()
 
 <template>
   <p v-if="!column.images.length" class="soft">This page has no images.</p>
-  <ol v-else data-document>
-    <li v-for="(img, i) in column.images" :key="i" data-image :data-verdict="img.verdict">
-      <div class="mono name" :class="{ gone: img.hidden }">
+  <ol v-else class="flush pad-0 sides-0" data-document>
+    <li
+      v-for="(img, i) in column.images"
+      :key="i"
+      class="pad-2 sides-0 line-below anywhere"
+      data-image
+      :data-verdict="img.verdict"
+    >
+      <div class="mono name t-text" :class="{ gone: img.hidden }">
         {{ img.file ? img.file + img.ext : 'inline image' }}
       </div>
       <div v-if="img.proposal" class="mono">
@@ -36,19 +42,6 @@ defineProps<{ column: Column }>()
 </template>
 
 <style scoped>
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  padding: 8px 0;
-  border-bottom: 1px solid var(--rule);
-  overflow-wrap: anywhere;
-}
-.name {
-  font-size: 13px;
-}
 .gone {
   opacity: 0.7;
 }

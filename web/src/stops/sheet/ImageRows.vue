@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Column, Sheet } from '@/api/types'
+import SheetCell from './SheetCell.vue'
 import type { Margin } from './margin'
 
 const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
@@ -26,21 +27,19 @@ const rows: { name: string; key: string; of: (c: Column) => number; target: () =
       <th scope="row">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
+          <SheetCell
             v-if="c.reading_id"
-            class="cell"
-            :class="{ at: row.key === 'images' && margin.shows('images', i) }"
-            type="button"
+            :at="row.key === 'images' && margin.shows('images', i)"
             :data-cell="row.key"
             :data-column="i"
             :data-figure="row.of(c)"
             @click="margin.open('images', i)"
           >
             {{ row.of(c) }} of {{ c.images.length }}
-          </button>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target">
-          <span v-if="row.target()" class="cell">{{ row.target() }}</span>
+          <SheetCell v-if="row.target()" plain>{{ row.target() }}</SheetCell>
         </td>
       </template>
     </tr>

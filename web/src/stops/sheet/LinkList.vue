@@ -23,37 +23,24 @@ const groups = computed(() =>
 
 <template>
   <details v-for="g in groups" :key="g.name" data-links>
-    <summary>
+    <summary class="hand pad-1 sides-0">
       {{ plural(g.links.length, 'link') }} {{ g.name
       }}<span v-if="g.links.some((l) => l.away)" class="soft"
         >, {{ g.links.filter((l) => l.away).length }} to other sites</span
       >
     </summary>
-    <ul>
-      <li v-for="(l, i) in g.links" :key="i" :class="{ soft: l.hidden }">
+    <ul class="line-left">
+      <li v-for="(l, i) in g.links" :key="i" class="pad-0 sides-0 anywhere" :class="{ soft: l.hidden }">
         {{ l.text || 'no anchor text' }}<template v-if="l.hidden"> (hidden)</template>
-        <span class="mono soft">{{ bare(l.address) }}</span>
+        <span class="mono soft as-block">{{ bare(l.address) }}</span>
       </li>
     </ul>
   </details>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  padding: 3px 0;
-}
 ul {
-  list-style: none;
-  margin: 0 0 6px;
-  padding: 0 0 0 14px;
-  border-left: 1px solid var(--rule);
-}
-li {
-  padding: 2px 0;
-  overflow-wrap: anywhere;
-}
-.mono {
-  display: block;
+  margin: 0 0 var(--s2);
+  padding: 0 0 0 var(--s3);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { addPhrasesMutation, madeOfOptions, undoImportMutation } from '@/api/calls'
 import type { Column } from '@/api/types'
@@ -50,49 +51,53 @@ async function toBook(text: string) {
   <div v-if="data" data-document>
     <section v-for="g in groups" :key="g.name">
       <template v-if="g.list.length">
-        <h3>{{ g.name }}</h3>
-        <div v-for="s in g.list.slice(0, 40)" :key="s.text" class="line" data-shared>
-          <button class="quiet text" :class="{ penciled: s.missing }" type="button" @click="show(s.text)">
+        <h3 class="t-text ink-below">{{ g.name }}</h3>
+        <div
+          v-for="s in g.list.slice(0, 40)"
+          :key="s.text"
+          class="line grid gap-3 pad-1 sides-0 line-below"
+          data-shared
+        >
+          <button
+            class="quiet text anywhere"
+            :class="{ penciled: s.missing }"
+            type="button"
+            @click="show(s.text)"
+          >
             {{ s.text }}
           </button>
           <span class="soft"
             >{{ plural(s.rivals, 'rival') }} · {{ s.median.toFixed(1) }} per 1,000 words</span
           >
-          <button class="link" type="button" @click="toBook(s.text)">Add to book</button>
+          <ActionButton quiet @click="toBook(s.text)">Add to book</ActionButton>
         </div>
       </template>
     </section>
     <section>
-      <h3>This page repeats</h3>
+      <h3 class="t-text ink-below">This page repeats</h3>
       <p v-if="!data.sequences.length" class="soft">No words repeat.</p>
-      <div v-for="s in data.sequences" :key="s.text" class="line" data-sequence>
-        <button class="quiet text" type="button" @click="show(s.text)">{{ s.text }}</button>
+      <div
+        v-for="s in data.sequences"
+        :key="s.text"
+        class="line grid gap-3 pad-1 sides-0 line-below"
+        data-sequence
+      >
+        <button class="quiet text anywhere" type="button" @click="show(s.text)">{{ s.text }}</button>
         <span class="soft">{{ plural(s.count, 'time') }} · {{ s.rate.toFixed(1) }} per 1,000 words</span>
-        <button class="link" type="button" @click="toBook(s.text)">Add to book</button>
+        <ActionButton quiet @click="toBook(s.text)">Add to book</ActionButton>
       </div>
     </section>
   </div>
 </template>
 
 <style scoped>
-h3 {
-  font-size: 14px;
-  margin: 14px 0 2px;
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
-}
 section:first-child h3 {
   margin-top: 0;
 }
 .line {
-  display: grid;
   grid-template-columns: 1fr auto auto;
-  gap: 12px;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--rule);
 }
 .text {
-  overflow-wrap: anywhere;
   justify-self: start;
 }
 .text:hover {

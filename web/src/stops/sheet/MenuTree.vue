@@ -7,8 +7,8 @@ defineProps<{ items: MenuItem[] }>()
 </script>
 
 <template>
-  <ul>
-    <li v-for="(item, i) in items" :key="i">
+  <ul class="flush line-left">
+    <li v-for="(item, i) in items" :key="i" class="pad-0 sides-0">
       <span :title="bare(item.address)">{{ item.text || 'no text' }}</span>
       <MenuTree v-if="item.items.length" :items="item.items" />
     </li>
@@ -17,12 +17,6 @@ defineProps<{ items: MenuItem[] }>()
 
 <style scoped>
 ul {
-  list-style: none;
-  margin: 0;
-  padding: 0 0 0 14px;
-  border-left: 1px solid var(--rule);
-}
-li {
-  padding: 2px 0;
+  padding: 0 0 0 var(--s3);
 }
 </style>

@@ -22,14 +22,14 @@ const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) 
 </script>
 
 <template>
-  <p v-if="grave.length" class="grave">
+  <p v-if="grave.length" class="grave flow wrap gap-2 lines-2">
     <span v-for="f in grave" :key="f.code" class="stamp">{{ f.says }}</span>
   </p>
   <ReadMode :column="column" :client="client" />
   <div data-document>
     <section v-for="g in groups" :key="g.name">
-      <h3>{{ g.name }}</h3>
-      <dl>
+      <h3 class="t-text ink-below">{{ g.name }}</h3>
+      <dl class="grid flush">
         <template v-for="f in g.facts" :key="f.name">
           <dt class="soft">{{ f.name }}</dt>
           <dd :class="{ wrong: f.wrong }">
@@ -41,13 +41,13 @@ const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) 
     <NoticeLine :fault="error" />
     <template v-if="data">
       <section v-if="data.menus.length">
-        <h3>Menus</h3>
+        <h3 class="t-text ink-below">Menus</h3>
         <div v-for="(menu, i) in data.menus" :key="i" class="menu" data-menu>
           <MenuTree :items="menu" />
         </div>
       </section>
       <section>
-        <h3>Links</h3>
+        <h3 class="t-text ink-below">Links</h3>
         <p v-if="!data.links.length" class="soft">This page has no links.</p>
         <LinkList v-else :links="data.links" />
       </section>
@@ -57,36 +57,25 @@ const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) 
 
 <style scoped>
 .grave {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  margin: 2px 0 12px;
-}
-h3 {
-  font-size: 14px;
-  margin: 18px 0 2px;
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
+  margin: var(--s0) 0 var(--s3);
 }
 dl {
-  display: grid;
-  grid-template-columns: 108px 1fr;
-  margin: 0;
+  grid-template-columns: var(--w15) 1fr;
 }
 dt,
 dd {
   margin: 0;
-  padding: 5px 0;
-  border-bottom: 1px solid var(--rule);
+  padding: var(--s1) 0;
+  border-bottom: var(--line);
   overflow-wrap: anywhere;
 }
 /* What is wrong is underlined by hand, as a proof-reader does. */
 .wrong div:first-child {
-  text-decoration: underline wavy var(--stamp) 1px;
-  text-underline-offset: 4px;
+  text-decoration: underline wavy var(--stamp) var(--s0);
+  text-underline-offset: var(--s1);
 }
 .menu {
-  margin: 8px 0;
+  margin: var(--s2) 0;
 }
 .menu > ul {
   border-left: 0;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Column, Details, Sheet } from '@/api/types'
+import SheetCell from './SheetCell.vue'
 import type { Margin } from './margin'
 import { formsVideosMaps, phoneSays } from './pageFacts'
 
@@ -18,18 +19,16 @@ const rows: { name: string; of: (d: Details) => string; wanted?: string }[] = [
       <th scope="row">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
+          <SheetCell
             v-if="c.details"
-            class="cell"
-            :class="{ at: row.name === 'Phone' && margin.shows('page', i) }"
-            type="button"
+            :at="row.name === 'Phone' && margin.shows('page', i)"
             @click="margin.open('page', i)"
           >
-            <span class="text">{{ row.of(c.details) }}</span>
-          </button>
+            <span class="one-line">{{ row.of(c.details) }}</span>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target">
-          <span v-if="row.wanted" class="cell">{{ row.wanted }}</span>
+          <SheetCell v-if="row.wanted" plain>{{ row.wanted }}</SheetCell>
         </td>
       </template>
     </tr>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Column, Placement, Sheet } from '@/api/types'
 import { ref } from 'vue'
 import { figure } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import { groups } from '@/parts/slots'
+import SheetCell from './SheetCell.vue'
 import type { Margin } from './margin'
 
 const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
@@ -44,7 +46,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
         :key="i"
         :class="{ target: i === 2, rival: sheet.columns[i - 2]?.role === 'rival' }"
       >
-        <span v-if="!narrow || i <= 2" class="groups">
+        <span v-if="!narrow || i <= 2" class="groups flow t-small">
           <span v-for="g in groups" :key="g.name" :style="{ flexGrow: widths[g.name] }">{{ g.name }}</span>
         </span>
       </td>
@@ -52,27 +54,24 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
     <template v-for="(family, f) in sheet.families" :key="family.key">
       <tr>
         <th scope="row" :title="family.members.map((m) => m.text).join('\n')">
-          <span class="name">
-            <span class="text">{{ family.lead }}</span>
-            <button
+          <span class="name flow on-mid gap-2">
+            <span class="phrase grow">{{ family.lead }}</span>
+            <ActionButton
               v-if="family.members.length > 1"
-              class="link"
-              type="button"
+              quiet
               :aria-expanded="open.has(family.key)"
               :title="open.has(family.key) ? 'Hide its other forms' : 'Show its other forms'"
               @click="fold(family.key)"
             >
               +{{ family.members.length - 1 }}
-            </button>
+            </ActionButton>
           </span>
         </th>
         <template v-for="(c, i) in sheet.columns" :key="i">
           <td :class="c.role">
-            <button
+            <SheetCell
               v-if="c.reading_id"
-              class="cell"
-              :class="{ at: margin.shows('phrase', i, family.lead) }"
-              type="button"
+              :at="margin.shows('phrase', i, family.lead)"
               data-cell="phrase"
               :data-column="i"
               :data-phrase="family.lead"
@@ -85,40 +84,40 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
                 :placement="c.families[f]"
                 :tone="c.role === 'rival' ? 'rival' : 'ink'"
               />
-              <span class="end">{{ total(c.families[f]) }}</span>
-            </button>
+              <span class="push">{{ total(c.families[f]) }}</span>
+            </SheetCell>
           </td>
           <td v-if="i === 0" class="target">
-            <span class="cell">
+            <SheetCell plain>
               <PlacementMark :wanted="sheet.target.wanted[f]?.slots" target />
-              <span class="end">{{ sheet.target.wanted[f]?.slots.length || '' }}</span>
-            </span>
+              <span class="push">{{ sheet.target.wanted[f]?.slots.length || '' }}</span>
+            </SheetCell>
           </td>
         </template>
       </tr>
       <template v-if="open.has(family.key)">
         <tr v-for="{ m, i } in told(f)" :key="m.text" class="member" data-member>
           <th scope="row" :title="m.also ? `${m.text}: also searched, with other words of hiring` : m.text">
-            <span class="name">
-              <span class="text">{{ m.text }}</span>
+            <span class="name flow on-mid gap-2">
+              <span class="phrase grow">{{ m.text }}</span>
               <span class="soft">{{ figure(m.searches) }}</span>
             </span>
           </th>
           <template v-for="(c, x) in sheet.columns" :key="x">
             <td :class="c.role">
-              <span v-if="c.reading_id" class="cell">
+              <SheetCell v-if="c.reading_id" plain>
                 <PlacementMark
                   v-if="!narrow || x === 0"
                   :placement="exactly(c, f, i)"
                   :tone="c.role === 'rival' ? 'rival' : 'ink'"
                 />
-                <span class="end">{{ exactly(c, f, i)?.exact.total }}</span>
-              </span>
+                <span class="push">{{ exactly(c, f, i)?.exact.total }}</span>
+              </SheetCell>
             </td>
             <td v-if="x === 0" class="target">
-              <span v-if="i && m.wanted" class="cell" :class="stands(c, f, i) ? 'soft' : 'pencil'">
-                <span class="text">{{ stands(c, f, i) ? 'stands exactly' : 'once, exactly' }}</span>
-              </span>
+              <SheetCell v-if="i && m.wanted" plain :class="stands(c, f, i) ? 'soft' : 'pencil'">
+                <span class="one-line">{{ stands(c, f, i) ? 'stands exactly' : 'once, exactly' }}</span>
+              </SheetCell>
             </td>
           </template>
         </tr>
@@ -128,20 +127,14 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
       <th scope="row">Made of</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
-            v-if="c.reading_id"
-            class="cell"
-            :class="{ at: margin.shows('made', i) }"
-            type="button"
-            @click="margin.open('made', i)"
-          >
-            <span class="text">{{ narrow && i ? 'words' : 'its top words' }}</span>
-          </button>
+          <SheetCell v-if="c.reading_id" :at="margin.shows('made', i)" @click="margin.open('made', i)">
+            <span class="one-line">{{ narrow && i ? 'words' : 'its top words' }}</span>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target">
-          <button v-if="rivals.length" class="cell" type="button" @click="margin.open('made', 0)">
-            <span class="text">what rivals share</span>
-          </button>
+          <SheetCell v-if="rivals.length" @click="margin.open('made', 0)">
+            <span class="one-line">what rivals share</span>
+          </SheetCell>
         </td>
       </template>
     </tr>
@@ -155,46 +148,30 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
 <style scoped>
 .legend td,
 .legend th {
-  height: 25px;
-}
-.name {
-  display: flex;
-  align-items: center;
-  gap: 6px;
+  height: var(--w4);
 }
 /* A phrase is never cut: it is what the row is about. */
-.name .text {
-  white-space: normal;
+.phrase {
   line-height: 1.2;
   overflow-wrap: anywhere;
 }
-.name .link,
-.name .soft {
-  flex: none;
-}
-.name .soft {
-  margin-left: auto;
-}
 .member th,
 .member td {
-  height: 28px;
+  height: var(--w4);
 }
 .member th {
-  padding-left: 24px;
-  font-size: 12.5px;
+  padding-left: var(--s6);
+  font-size: var(--small);
   color: var(--ink-soft);
 }
 .groups {
-  display: flex;
   gap: 6%;
-  margin: 0 calc(10px + 3ch) 0 10px;
-  max-width: 142px;
-  font-size: 10.5px;
-  letter-spacing: -0.2px;
+  margin: 0 calc(var(--s2) + 3ch) 0 var(--s2);
+  max-width: var(--w18);
   line-height: 1.3;
 }
 .groups span {
   flex-basis: 0;
-  border-bottom: 1px solid currentColor;
+  border-bottom: var(--hair) solid currentColor;
 }
 </style>

@@ -29,10 +29,10 @@ const lines = computed(() => {
 
 <template>
   <section>
-    <h3>How it was read</h3>
-    <p v-for="l in lines" :key="l" class="line">{{ l }}</p>
-    <fieldset v-if="column.url" :disabled="busy">
-      <legend class="soft">Read again, and this way from now on</legend>
+    <h3 class="t-text ink-below">How it was read</h3>
+    <p v-for="l in lines" :key="l" class="line anywhere">{{ l }}</p>
+    <fieldset v-if="column.url" class="pad-0 sides-0 flow wrap" :disabled="busy">
+      <legend class="soft pad-0 sides-0 mb-1">Read again, and this way from now on</legend>
       <button
         v-for="m in modes"
         :key="m.mode"
@@ -51,39 +51,25 @@ const lines = computed(() => {
 </template>
 
 <style scoped>
-h3 {
-  font-size: 14px;
-  margin: 4px 0 2px;
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
-}
 .line {
-  margin: 5px 0;
-  overflow-wrap: anywhere;
+  margin: var(--s1) 0;
 }
 .line::first-letter {
   text-transform: uppercase;
 }
 fieldset {
   border: 0;
-  margin: 8px 0 0;
-  padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-}
-legend {
-  padding: 0;
-  margin-bottom: 4px;
+  margin: var(--s2) 0 0;
 }
 .mode {
   background: none;
-  border: 1px solid var(--ink-soft);
+  border: var(--soft-line);
   border-right-width: 0;
-  padding: 4px 12px;
+  padding: var(--s1) var(--s3);
   cursor: pointer;
 }
 .mode:last-child {
-  border-right-width: 1px;
+  border-right-width: var(--hair);
 }
 .mode.now {
   background: var(--ink);

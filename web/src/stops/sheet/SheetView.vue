@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { measureMutation, sheetOptions } from '@/api/calls'
 import { useRun } from '@/api/progress'
@@ -7,6 +8,7 @@ import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
+import FirstAddress from '../ground/FirstAddress.vue'
 import ProposalLine from '../ground/ProposalLine.vue'
 import EvidenceMargin from './EvidenceMargin.vue'
 import { pageKey, pageLocation } from '@/parts/stops'
@@ -32,33 +34,30 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
 
 <template>
   <main class="sheet" :class="{ open: margin.what.value }">
-    <NoticeLine v-if="error" :fault="error" class="said" />
-    <p v-else-if="isPending" class="soft said">Loading the sheet…</p>
+    <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
+    <p v-else-if="isPending" class="soft pad-2 edge">Loading the sheet…</p>
     <template v-else-if="sheet">
-      <div v-if="nothing" class="said">
+      <div v-if="nothing" class="pad-2 edge">
         <template v-if="run?.state === 'running'">
-          <p class="big">Reading {{ plural(run.items.length, 'page') }}: {{ run.done }} done.</p>
+          <p class="readable t-lead">Reading {{ plural(run.items.length, 'page') }}: {{ run.done }} done.</p>
         </template>
         <template v-else-if="!ground.home_page && sheet.columns.length === 1">
-          <p class="big">No page and no rivals yet. {{ ground.name }} starts with a new page.</p>
+          <p class="readable t-lead">No page and no rivals yet. {{ ground.name }} starts with a new page.</p>
           <p>
-            <router-link class="press main" :to="{ name: 'lineup', params: { client } }"
-              >Find rivals</router-link
-            >
+            <ActionButton main :to="{ name: 'lineup', params: { client } }">Find rivals</ActionButton>
             <router-link class="more" :to="pageLocation('targets', client, pageKey(page))"
               >See what the new page needs</router-link
             >
           </p>
+          <FirstAddress class="mt-5" :client="client" :ground="ground" />
         </template>
         <template v-else>
-          <p class="big">
+          <p class="readable t-lead">
             The client’s page and its rivals’ will be compared here: words, phrases, headings, image file
             names.
           </p>
           <NoticeLine :fault="measure.error.value" />
-          <button class="press main" type="button" @click="measure.mutate({ path: { client: client } })">
-            Measure
-          </button>
+          <ActionButton main @click="measure.mutate({ path: { client: client } })"> Measure </ActionButton>
         </template>
       </div>
       <ProposalLine v-if="!nothing" :client="client" :ground="ground" />
@@ -78,20 +77,13 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
 .sheet.open {
   padding-right: var(--margin);
 }
-.said {
-  padding: 16px var(--edge);
-}
 .press {
   text-decoration: none;
 }
 .more {
-  margin-left: 18px;
+  margin-left: var(--s4);
 }
-.big {
-  font-size: 15px;
-  max-width: 560px;
-}
-@media (max-width: 900px) {
+@media (max-width: 760px) {
   .sheet.open {
     padding-right: 0;
   }

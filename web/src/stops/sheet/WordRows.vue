@@ -3,6 +3,7 @@ import type { Column, Sheet } from '@/api/types'
 import { computed } from 'vue'
 import { count, figure } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
+import SheetCell from './SheetCell.vue'
 import type { Margin, What } from './margin'
 
 const props = defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
@@ -41,78 +42,69 @@ const rows = computed(() =>
     <tr class="tall">
       <th scope="row">Words seen</th>
       <td v-for="(c, i) in sheet.columns.slice(0, 1)" :key="i">
-        <button
+        <SheetCell
           v-if="c.reading_id"
-          class="cell stack"
-          :class="{ at: margin.shows('seen', 0) }"
-          type="button"
+          stacked
+          :at="margin.shows('seen', 0)"
           data-cell="seen"
           data-column="0"
           :data-figure="c.words.seen"
           @click="margin.open('seen', 0)"
         >
-          <span class="figure large">{{ count(c.words.seen) }}</span>
+          <span class="figure large t-title">{{ count(c.words.seen) }}</span>
           <TallyStrokes :words="c.words.seen" :write="words.to_write" :height="18" :most="narrow ? 5 : 6" />
-        </button>
-        <span v-else class="cell soft">no page yet</span>
+        </SheetCell>
+        <SheetCell v-else plain class="soft">no page yet</SheetCell>
       </td>
       <td class="target">
-        <button
-          class="cell stack"
-          :class="{ at: margin.shows('rule', 0) }"
-          type="button"
-          @click="margin.open('rule', 0)"
-        >
-          <span class="figure large">{{
+        <SheetCell stacked :at="margin.shows('rule', 0)" @click="margin.open('rule', 0)">
+          <span class="figure large t-title">{{
             words.rule === 'none' ? '–' : words.hold ? 'enough' : count(words.target)
           }}</span>
           <span v-if="words.rule === 'none'">no word target</span>
           <span v-else-if="words.hold">{{ narrow ? 'place' : 'place phrases, no writing' }}</span>
           <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
-        </button>
+        </SheetCell>
       </td>
       <td v-for="(c, i) in rivals" :key="c.entry_id" :class="c.role">
-        <button
+        <SheetCell
           v-if="c.reading_id"
-          class="cell stack"
-          :class="{ at: margin.shows('seen', i + 1) }"
-          type="button"
+          stacked
+          :at="margin.shows('seen', i + 1)"
           data-cell="seen"
           :data-column="i + 1"
           :data-figure="c.words.seen"
           @click="margin.open('seen', i + 1)"
         >
-          <span class="figure large">{{ count(c.words.seen) }}</span>
+          <span class="figure large t-title">{{ count(c.words.seen) }}</span>
           <TallyStrokes
             :words="c.words.seen"
             :tone="c.role === 'rival' ? 'rival' : 'ink'"
             :height="narrow ? 14 : 18"
             :most="narrow ? 4 : 6"
           />
-        </button>
+        </SheetCell>
       </td>
     </tr>
     <tr v-for="row in rows" :key="row.name">
       <th scope="row" :title="row.title">{{ row.name }}</th>
       <template v-for="(c, i) in sheet.columns" :key="i">
         <td :class="c.role">
-          <button
+          <SheetCell
             v-if="c.reading_id && row.of(c) !== null"
-            class="cell"
-            :class="{ at: margin.shows(row.show, i) }"
-            type="button"
+            :at="margin.shows(row.show, i)"
             :data-cell="row.name === 'Own words' ? 'own' : row.show"
             :data-column="i"
             :data-figure="row.of(c)"
             @click="margin.open(row.show, i)"
           >
             {{ figure(row.of(c)) }}
-          </button>
+          </SheetCell>
         </td>
         <td v-if="i === 0" class="target">
-          <span v-if="row.target?.()" class="cell" title="The target minus menus and footer">{{
+          <SheetCell v-if="row.target?.()" plain title="The target minus menus and footer">{{
             row.target()
-          }}</span>
+          }}</SheetCell>
         </td>
       </template>
     </tr>
@@ -120,21 +112,10 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.tall td,
-.tall th {
-  height: 68px;
-}
-.cell.stack {
-  flex-direction: column;
-  align-items: flex-start;
-  justify-content: center;
-  gap: 3px;
+.tall td {
+  height: var(--w9);
 }
 .large {
-  font-size: 25px;
   line-height: 1.05;
-}
-.tall .rival .large {
-  font-weight: 600;
 }
 </style>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { backupsOptions, shelfOptions } from '@/api/calls'
 import type { ShelfRow } from '@/api/types'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -19,6 +21,14 @@ const lastBackup = computed(() => backups.value?.days[0])
 const day = (d: string) =>
   new Date(`${d}T12:00:00`).toLocaleDateString('en-US', { month: 'long', day: 'numeric' })
 
+const columns: Column[] = [
+  { key: 'client', title: 'Client' },
+  { key: 'lead', title: 'Lead phrase' },
+  { key: 'words', title: 'Home page: words now, words to write' },
+  { key: 'position', title: 'Position' },
+  { key: 'measured', title: 'Last measured' },
+  { key: 'next', title: 'Next' },
+]
 const nexts: Record<ShelfRow['next'], string> = {
   ground: 'Enter phrases',
   lineup: 'Find rivals',
@@ -39,40 +49,30 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
   <ShortWay />
-  <main class="shelf">
-    <div class="title">
-      <h1>Clients</h1>
-      <RouterLink class="press" to="/new">New client</RouterLink>
+  <main>
+    <div class="flow on-mid apart pad-4 edge">
+      <h1 class="t-title flush">Clients</h1>
+      <ActionButton to="/new">New client</ActionButton>
     </div>
-    <NoticeLine v-if="error" :fault="error" />
-    <p v-else-if="isPending" class="soft">Loading clients…</p>
-    <p v-else-if="!rows?.length" class="empty">
+    <NoticeLine v-if="error" :fault="error" class="edge" />
+    <p v-else-if="isPending" class="soft edge">Loading clients…</p>
+    <p v-else-if="!rows?.length" class="readable pad-2 edge t-lead">
       Your clients will be listed here, with the words on their pages, what is still to be written, and what
       to do next. Start with the line above, or add a client.
     </p>
-    <div v-else class="rows">
-      <table>
-        <thead>
-          <tr>
-            <th>Client</th>
-            <th>Lead phrase</th>
-            <th>Home page: words now, words to write</th>
-            <th>Position</th>
-            <th>Last measured</th>
-            <th>Next</th>
-          </tr>
-        </thead>
+    <div v-else class="scroll-x">
+      <DataTable :columns="columns">
         <tbody>
-          <tr v-for="row in rows" :key="row.id">
+          <tr v-for="row in rows" :key="row.id" class="on-mid">
             <td>
-              <RouterLink class="slab name" :to="open(row, row.words === null ? 'ground' : 'sheet')">{{
+              <RouterLink class="slab bare of-two" :to="open(row, row.words === null ? 'ground' : 'sheet')">{{
                 row.name
               }}</RouterLink>
-              <span class="soft">{{ [row.trade, row.place].filter(Boolean).join(', ') }}</span>
+              <span class="soft as-block">{{ [row.trade, row.place].filter(Boolean).join(', ') }}</span>
             </td>
             <td>{{ row.lead || '—' }}</td>
             <td>
-              <div v-if="row.words !== null" class="words">
+              <div v-if="row.words !== null" class="flow on-mid gap-2 nowrap">
                 <span class="figure">{{ count(row.words) }}</span>
                 <TallyStrokes :words="row.words" :write="row.to_write ?? 0" :height="20" />
                 <span v-if="row.to_write" class="figure pencil">+{{ count(row.to_write) }}</span>
@@ -87,9 +87,14 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
             </td>
           </tr>
         </tbody>
-      </table>
+      </DataTable>
     </div>
-    <p v-if="lastBackup && rows?.length" class="soft backups" data-backups :title="lastBackup.file">
+    <p
+      v-if="lastBackup && rows?.length"
+      class="soft t-small pad-4 edge"
+      data-backups
+      :title="lastBackup.file"
+    >
       Last backup {{ day(lastBackup.day) }}; {{ plural(backups!.days.length, 'backup') }} kept beside the data
       file.
     </p>
@@ -97,82 +102,8 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
 </template>
 
 <style scoped>
-.shelf {
-  padding: 0 0 60px;
-}
-.title {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  padding: 18px var(--edge) 10px;
-}
-h1 {
-  font-size: 22px;
-  margin: 0;
-}
-.press {
-  text-decoration: none;
-}
-.backups {
-  margin: 18px 0 0;
-  font-size: 12.5px;
-}
-.empty {
-  padding: 8px var(--edge);
-  max-width: 620px;
-  font-size: 15px;
-}
-.mistake,
-.shelf > .soft {
-  padding: 0 var(--edge);
-}
-.rows {
-  overflow-x: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--ink-soft);
-  border-bottom: 1px solid var(--ink);
-  background: var(--band);
-}
-th,
 td {
-  padding: 7px 10px;
-}
-th:first-child,
-td:first-child {
-  padding-left: var(--edge);
-}
-td {
-  border-bottom: 1px solid var(--rule);
-  height: 58px;
-}
-td:first-child span {
-  display: block;
-}
-.name {
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  overflow: hidden;
-  font-size: 16px;
-  text-decoration: none;
-}
-.name:hover {
-  text-decoration: underline;
-}
-.words {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  white-space: nowrap;
-}
-.words .figure {
-  font-size: 17px;
+  height: var(--w8);
+  vertical-align: middle;
 }
 </style>

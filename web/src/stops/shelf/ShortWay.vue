@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { quickMutation } from '@/api/calls'
+import FieldLine from '@/ui/FieldLine.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { reactive } from 'vue'
 import { useRouter } from 'vue-router'
@@ -19,47 +21,39 @@ async function go() {
 </script>
 
 <template>
-  <form class="short" aria-label="Measure a page now" @submit.prevent="go">
-    <label
-      >Page to measure
-      <input v-model="line.address" class="field" name="address" placeholder="e.g. shop.example" required />
-    </label>
-    <label
-      >Phrase
-      <input
-        v-model="line.phrase"
-        class="field"
-        name="phrase"
-        placeholder="e.g. chimney sweep tarn harbor"
-        required
-      />
-    </label>
-    <label class="wide"
-      >Rivals’ pages (optional)
-      <input v-model="line.rivals" class="field" name="rivals" placeholder="e.g. one.example, two.example" />
-    </label>
-    <button class="press main" type="submit" :disabled="quick.isPending.value">Measure</button>
+  <form
+    class="short grid pad-4 edge gap-5 lines-2 at-end ink-below washed"
+    aria-label="Measure a page now"
+    @submit.prevent="go"
+  >
+    <FieldLine
+      v-model="line.address"
+      label="Page to measure"
+      name="address"
+      placeholder="e.g. shop.example"
+      required
+    />
+    <FieldLine
+      v-model="line.phrase"
+      label="Phrase"
+      name="phrase"
+      placeholder="e.g. chimney sweep tarn harbor"
+      required
+    />
+    <FieldLine
+      v-model="line.rivals"
+      label="Rivals’ pages (optional)"
+      name="rivals"
+      placeholder="e.g. one.example, two.example"
+    />
+    <ActionButton main submit :disabled="quick.isPending.value">Measure</ActionButton>
     <NoticeLine :fault="quick.error.value" />
   </form>
 </template>
 
 <style scoped>
 .short {
-  display: grid;
   grid-template-columns: 1fr 1fr 1.6fr auto;
-  gap: 6px 22px;
-  align-items: end;
-  padding: 18px var(--edge) 20px;
-  border-bottom: 1px solid var(--ink);
-  background: var(--pencil-wash);
-}
-label {
-  color: var(--ink-soft);
-}
-.field {
-  display: block;
-  color: var(--ink);
-  font-size: 15px;
 }
 .mistake {
   grid-column: 1 / -1;

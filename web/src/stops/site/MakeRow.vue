@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { PageDraft, ToMake } from '@/api/types'
 import { gain, plural } from '@/parts/format'
 import { pageName } from '@/parts/pages'
@@ -10,11 +11,11 @@ defineProps<{ page: ToMake; edits: ReturnType<typeof usePageEdits> }>()
 
 <template>
   <tr class="missing" :data-make="page.service + page.place">
-    <td class="name">
-      <span class="slab penciled">{{ pageName(page) }}</span>
-      <span v-if="page.phrase" class="under">{{ page.phrase }}</span>
+    <td>
+      <span class="slab penciled fit">{{ pageName(page) }}</span>
+      <span v-if="page.phrase" class="under pencil">{{ page.phrase }}</span>
     </td>
-    <td class="for pencil">no page yet</td>
+    <td class="pencil">no page yet</td>
     <td class="num pencil">–</td>
     <td class="pencil" colspan="2">
       <template v-if="page.gain">about {{ gain(page.gain) }} visits/mo</template>
@@ -28,17 +29,17 @@ defineProps<{ page: ToMake; edits: ReturnType<typeof usePageEdits> }>()
         }}
       </template>
     </td>
-    <td class="end">
-      <button
-        class="link pencil"
-        type="button"
+    <td class="to-right">
+      <ActionButton
+        quiet
+        class="pencil"
         :aria-label="`Plan ${pageName(page)}`"
         @click="
           edits.plan({ kind: page.kind as PageDraft['kind'], service: page.service, place: page.place })
         "
       >
         Plan it
-      </button>
+      </ActionButton>
     </td>
   </tr>
 </template>

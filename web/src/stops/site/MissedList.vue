@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { readPageMutation } from '@/api/calls'
 import { useBusy } from '@/api/progress'
@@ -48,18 +49,17 @@ async function paste(url: string) {
           started
           @closed="pasting = { url: '', page: 0 }"
         />
-        <div v-else class="ways">
-          <button
+        <div v-else class="ways flow wrap gap-3 lines-0 mt-1">
+          <ActionButton
             v-for="w in waysOut(m.reason)"
             :key="w.says"
-            class="link"
-            type="button"
+            quiet
             :disabled="busy"
             :title="w.tells"
             @click="w.mode === undefined ? paste(m.url) : read(m.url, w.mode)"
           >
             {{ w.says }}
-          </button>
+          </ActionButton>
         </div>
       </li>
     </ul>
@@ -75,11 +75,5 @@ async function paste(url: string) {
 .lines .soft {
   display: block;
   overflow-wrap: anywhere;
-}
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-  margin-top: 3px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { saveGroundMutation } from '@/api/calls'
 import type { Ground, Offer, Site } from '@/api/types'
@@ -35,13 +36,13 @@ async function take(o: Offer, what: 'services' | 'places') {
         <span
           ><span class="penciled">{{ o.name }}</span> <span class="soft">service · {{ o.from }}</span></span
         >
-        <button class="link" type="button" @click="take(o, 'services')">Add</button>
+        <ActionButton quiet @click="take(o, 'services')">Add</ActionButton>
       </li>
       <li v-for="o in site.places" :key="o.name">
         <span
           ><span class="penciled">{{ o.name }}</span> <span class="soft">place · {{ o.from }}</span></span
         >
-        <button class="link" type="button" @click="take(o, 'places')">Add</button>
+        <ActionButton quiet @click="take(o, 'places')">Add</ActionButton>
       </li>
     </ul>
     <NoticeLine :fault="saveGround.error.value" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Finding, Ground, PageDraft, SitePage } from '@/api/types'
 import { ref } from 'vue'
 import { count, figure, pathOf } from '@/parts/format'
@@ -35,17 +36,18 @@ function answer(draft: PageDraft) {
 
 <template>
   <tr :data-page="page.id">
-    <td class="name">
+    <td>
       <router-link
+        class="slab"
         :to="{ name: 'sheet', params: { client, page: page.id } }"
         :class="{ pencil: !page.url }"
         :title="page.title"
         >{{ pageName(page) }}</router-link
       >
-      <span v-if="page.url" class="mono soft" :title="page.url">{{ pathOf(page.url) }}</span>
-      <span v-else class="pencil">planned</span>
+      <span v-if="page.url" class="mono soft under" :title="page.url">{{ pathOf(page.url) }}</span>
+      <span v-else class="pencil under">planned</span>
     </td>
-    <td class="for">
+    <td>
       <template v-if="page.kind !== 'home'">
         <select
           :value="asks || page.kind"
@@ -95,44 +97,49 @@ function answer(draft: PageDraft) {
           </select>
         </template>
       </template>
-      <span class="why soft" :title="page.reason">
+      <span class="under soft" :title="page.reason">
         {{ page.by_hand ? 'set by you' : page.reason }}
-        <button
+        <ActionButton
           v-if="page.by_hand && page.url && page.kind !== 'home'"
-          class="link"
-          type="button"
+          quiet
           @click="edits.put(page, { kind: '' as PageDraft['kind'] })"
         >
           Automatic
-        </button>
+        </ActionButton>
       </span>
-      <button v-if="page.seems" class="link pencil" type="button" @click="edits.put(page, page.seems)">
+      <ActionButton v-if="page.seems" quiet class="pencil" @click="edits.put(page, page.seems)">
         It seems to be for {{ pageName(page.seems as SitePage) }}
-      </button>
+      </ActionButton>
     </td>
-    <td class="num words">
+    <td class="num">
       <span class="figure">{{ figure(page.words) }}</span>
     </td>
-    <td class="strokes">
-      <TallyStrokes :words="page.words ?? 0" :write="page.to_write ?? 0" :height="16" :most="6" />
+    <td class="nowrap">
+      <TallyStrokes
+        :words="page.words ?? 0"
+        :write="page.to_write ?? 0"
+        :height="16"
+        :most="6"
+        class="mr-2"
+      />
       <span v-if="page.to_write" class="num pencil">+{{ count(page.to_write) }}</span>
     </td>
     <td class="num soft" title="Copy words that no other pages repeat">{{ figure(page.own) }}</td>
-    <td class="found">
-      <span v-for="f in findings" :key="f.type + f.says" class="line" :title="f.says">
+    <td>
+      <span v-for="f in findings" :key="f.type + f.says" class="of-three" :title="f.says">
         <span v-if="f.first" class="stamp">fix first</span> {{ f.says }}
       </span>
     </td>
-    <td class="end">
-      <button
+    <td class="to-right">
+      <ActionButton
         v-if="page.kind !== 'home'"
-        class="link off"
-        type="button"
+        quiet
+        class="off"
         :aria-label="`Remove ${pageName(page)}`"
         @click="edits.drop(page)"
       >
         Remove
-      </button>
+      </ActionButton>
     </td>
   </tr>
 </template>

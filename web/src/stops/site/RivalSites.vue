@@ -20,9 +20,14 @@ function pagesRead(r: Rival) {
       No rivals yet.
       <router-link :to="{ name: 'lineup', params: { client } }">Choose some in the lineup</router-link>.
     </p>
-    <div v-for="r in rivals" :key="r.entry_id" class="rival-site" :data-rival="r.domain">
+    <div
+      v-for="r in rivals"
+      :key="r.entry_id"
+      class="rival-site line-below pad-2 sides-0"
+      :data-rival="r.domain"
+    >
       <button
-        class="quiet head"
+        class="quiet head as-block full"
         type="button"
         :aria-expanded="open === r.entry_id"
         @click="open = open === r.entry_id ? 0 : r.entry_id"
@@ -36,12 +41,12 @@ function pagesRead(r: Rival) {
       </button>
       <p v-if="r.failure" class="mistake">{{ r.failure.says }}</p>
       <ul v-if="open === r.entry_id">
-        <li v-for="p in r.all" :key="p.url">
+        <li v-for="p in r.all" :key="p.url" class="grid gap-2 pad-0 sides-0 t-small">
           <a :href="p.url" target="_blank" rel="noreferrer" :title="p.url">{{ p.title || bare(p.url) }}</a>
           <span class="soft">{{ [p.kind, p.service, p.place].filter(Boolean).join(' · ') }}</span>
           <span class="num">{{ count(p.words) }}</span>
         </li>
-        <li v-for="m in r.missed" :key="m.url" data-missed>
+        <li v-for="m in r.missed" :key="m.url" class="grid gap-2 pad-0 sides-0 t-small" data-missed>
           <a :href="m.url" target="_blank" rel="noreferrer" :title="`Open ${m.url}`">{{ bare(m.url) }}</a>
           <span class="soft">not read: {{ m.says }}</span>
         </li>
@@ -51,35 +56,22 @@ function pagesRead(r: Rival) {
 </template>
 
 <style scoped>
-.rival-site {
-  border-bottom: 1px solid var(--rule);
-  padding: 6px 0;
-}
-.head {
-  display: block;
-  width: 100%;
-}
 .head .soft {
   display: block;
 }
 .head .slab {
   text-decoration: underline;
-  text-underline-offset: 3px;
-  text-decoration-thickness: 1px;
+  text-underline-offset: var(--s1);
+  text-decoration-thickness: var(--hair);
   text-decoration-color: var(--rule);
 }
 ul {
-  list-style: none;
-  margin: 6px 0 2px;
-  padding: 0 0 0 10px;
-  border-left: 2px solid var(--rule);
+  margin: var(--s2) 0 var(--s0);
+  padding: 0 0 0 var(--s2);
+  border-left: var(--thick) solid var(--rule);
 }
 li {
-  display: grid;
-  grid-template-columns: 1fr auto 44px;
-  gap: 10px;
-  padding: 2px 0;
-  font-size: 12.5px;
+  grid-template-columns: 1fr auto var(--w6);
 }
 li a {
   overflow: hidden;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { siteOptions, surveyMutation } from '@/api/calls'
 import { useBusy } from '@/api/progress'
@@ -7,6 +8,8 @@ import { computed } from 'vue'
 import EditFault from '@/parts/EditFault.vue'
 import { bare, moment, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
+import FirstAddress from '../ground/FirstAddress.vue'
 import GroundLeaves from '../ground/GroundLeaves.vue'
 import MakeRow from './MakeRow.vue'
 import MissedList from './MissedList.vue'
@@ -34,6 +37,15 @@ useCommands([
   },
 ])
 
+const columns: Column[] = [
+  { key: 'page', title: 'page', width: 'w24', narrow: 'w20' },
+  { key: 'for', title: 'what it is for', width: 'w26', narrow: 'w18' },
+  { key: 'words', title: 'words', num: true, width: 'w8' },
+  { key: 'strokes', title: 'and to write', width: 'w20', narrow: 'w20' },
+  { key: 'own', title: 'own', num: true, hint: 'Copy words that no other pages repeat', width: 'w7' },
+  { key: 'found', title: 'noticed on it' },
+  { key: 'change', unseen: 'Change', width: 'w9' },
+]
 const branches = computed(() => (site.value ? tree(site.value.pages, site.value.to_make) : []))
 const findings = computed(() => byUrgency(site.value?.findings ?? []))
 const elsewhere = computed(() => foundElsewhere(findings.value, site.value?.pages ?? []))
@@ -60,46 +72,32 @@ const says = computed(() => {
       <h1>Ground</h1>
       <GroundLeaves :client="client" />
       <span class="soft" data-surveyed>{{ says }}</span>
-      <button
+      <ActionButton
         v-if="site?.url || site?.rivals.length"
-        class="press main"
-        type="button"
+        main
+        class="push"
         :disabled="busy || survey.isPending.value"
         @click="survey.mutate({ path: { client: client } })"
       >
         {{ site?.surveyed_at ? 'Survey again' : 'Survey the site' }}
-      </button>
+      </ActionButton>
     </div>
-    <p v-for="m in mistakes" :key="m" class="mistake said" role="alert">{{ m }}</p>
-    <EditFault class="said" :fault="edits.change.error.value" :again="edits.again.value" />
-    <p v-if="site?.failure" class="mistake said" role="alert">{{ site.failure.says }}</p>
-    <div v-if="site" class="halves">
+    <p v-for="m in mistakes" :key="m" class="mistake pad-2 edge line-below" role="alert">{{ m }}</p>
+    <EditFault class="pad-2 edge line-below" :fault="edits.change.error.value" :again="edits.again.value" />
+    <p v-if="site?.failure" class="mistake pad-2 edge line-below" role="alert">{{ site.failure.says }}</p>
+    <FirstAddress
+      v-if="site && !site.url"
+      class="pad-3 edge washed ink-below"
+      :client="client"
+      :ground="ground"
+    />
+    <div v-if="site" class="halves grid">
       <section class="pages">
-        <table>
-          <colgroup>
-            <col class="c-name" />
-            <col class="c-for" />
-            <col class="c-words" />
-            <col class="c-strokes" />
-            <col class="c-own" />
-            <col />
-            <col class="c-end" />
-          </colgroup>
-          <thead>
-            <tr class="soft">
-              <th scope="col">page</th>
-              <th scope="col">what it is for</th>
-              <th scope="col" class="num">words</th>
-              <th scope="col">and to write</th>
-              <th scope="col" class="num" title="Copy words that no other pages repeat">own</th>
-              <th scope="col">noticed on it</th>
-              <th scope="col"><span class="unseen">Change</span></th>
-            </tr>
-          </thead>
+        <DataTable :columns="columns" fixed>
           <tbody v-for="b in branches" :key="b.kind" :data-kind="b.kind">
             <tr v-if="b.kind !== 'home'" class="kind">
               <th colspan="7" scope="rowgroup">
-                <span class="slab">{{ kindNames[b.kind] }}</span>
+                <span class="slab mr-2">{{ kindNames[b.kind] }}</span>
                 <span class="soft">
                   {{
                     [b.pages.length, b.toMake.length && `${b.toMake.length} to make`]
@@ -120,26 +118,22 @@ const says = computed(() => {
             />
             <MakeRow v-for="m in b.toMake" :key="m.service + m.place" :page="m" :edits="edits" />
           </tbody>
-        </table>
-        <form class="add" @submit.prevent="edits.addAll" @focusout.stop>
+        </DataTable>
+        <form class="add flow gap-2 at-end pad-3 edge" @submit.prevent="edits.addAll" @focusout.stop>
           <textarea
             v-model="edits.addresses.value"
-            class="field mono"
+            class="field mono slim"
             name="page_addresses"
             rows="1"
             aria-label="Addresses of pages"
             placeholder="more pages: their addresses, one per line"
           ></textarea>
-          <button
-            class="press"
-            type="submit"
-            :disabled="!edits.addresses.value.trim() || edits.add.isPending.value"
-          >
+          <ActionButton submit :disabled="!edits.addresses.value.trim() || edits.add.isPending.value">
             Add
-          </button>
+          </ActionButton>
         </form>
       </section>
-      <aside>
+      <aside class="line-left pad-2 sides-4">
         <MissedList v-if="site.missed.length" :client="client" :missed="site.missed" :edits="edits" />
         <section v-if="elsewhere.length">
           <h2>Noticed on the site</h2>
@@ -161,169 +155,16 @@ const says = computed(() => {
 
 <style scoped src="../ground/title.css"></style>
 <style scoped>
-.title .press {
-  margin-left: auto;
-}
-.said {
-  margin: 0;
-  padding: 8px var(--edge);
-  border-bottom: 1px solid var(--rule);
-}
 .halves {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 280px;
-}
-aside {
-  border-left: 1px solid var(--rule);
-  padding: 10px 18px 30px;
-}
-aside :deep(h2) {
-  font-size: 16.5px;
-  margin: 14px 0 4px;
-}
-table {
-  border-collapse: collapse;
-  table-layout: fixed;
-  width: 100%;
-}
-.c-name {
-  width: 190px;
-}
-.c-for {
-  width: 212px;
-}
-.c-words {
-  width: 58px;
-}
-.c-strokes {
-  width: 164px;
-}
-.c-own {
-  width: 48px;
-}
-.c-end {
-  width: 74px;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-  padding: 7px 10px;
-  border-bottom: 1px solid var(--ink);
-}
-th.num {
-  text-align: right;
-}
-th:first-child,
-:deep(td:first-child) {
-  padding-left: var(--edge);
-}
-.kind th {
-  background: var(--band);
-  padding-top: 5px;
-  padding-bottom: 5px;
-  border-top: 1px solid var(--ink);
-}
-.kind .slab {
-  font-size: 15px;
-  margin-right: 8px;
-}
-:deep(td) {
-  padding: 7px 10px;
-  border-bottom: 1px solid var(--rule);
-  vertical-align: top;
-}
-:deep(.name a),
-:deep(.name .slab) {
-  font-family: var(--slab);
-  font-weight: 600;
-  font-size: 15px;
-  text-decoration-color: var(--rule);
-  overflow-wrap: anywhere;
-}
-:deep(.name .mono),
-:deep(.under),
-:deep(.why) {
-  display: block;
-  font-size: 12px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-:deep(.under) {
-  color: var(--pencil);
-}
-:deep(select) {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  max-width: 100%;
-}
-:deep(.words .figure) {
-  font-size: 16px;
-}
-:deep(.strokes) {
-  white-space: nowrap;
-}
-:deep(.strokes svg) {
-  margin-right: 8px;
-}
-:deep(.found .line) {
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 3;
-  overflow: hidden;
-  overflow-wrap: anywhere;
-}
-:deep(.name > span) {
-  display: block;
-  width: fit-content;
-  max-width: 100%;
-}
-:deep(.end) {
-  text-align: right;
-}
-.add {
-  display: flex;
-  gap: 10px;
-  align-items: end;
-  padding: 12px 18px 24px var(--edge);
+  grid-template-columns: minmax(0, 1fr) var(--w35);
 }
 .add textarea {
-  min-width: 0;
   field-sizing: content;
-  max-height: 140px;
-}
-.add .press {
-  padding: 3px 12px;
+  max-height: var(--w18);
 }
 @media (max-width: 1100px) {
   .halves {
-    grid-template-columns: minmax(0, 1fr) 216px;
-  }
-  .c-name {
-    width: 162px;
-  }
-  .c-for {
-    width: 128px;
-  }
-  .c-words {
-    width: 52px;
-  }
-  .c-strokes {
-    width: 158px;
-  }
-  .c-own {
-    width: 42px;
-  }
-  .c-end {
-    width: 66px;
-  }
-  :deep(td),
-  th {
-    padding-left: 7px;
-    padding-right: 7px;
+    grid-template-columns: minmax(0, 1fr) var(--w26);
   }
 }
 </style>

@@ -7,8 +7,9 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
 </script>
 
 <template>
-  <span class="marks" :class="{ small }">
+  <span class="marks flow gap-2 to-end" :class="{ small }">
     <button
+      class="hand soft"
       type="button"
       :aria-pressed="choice.state === 'kept'"
       title="Keep (Space)"
@@ -18,6 +19,7 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
     </button>
     <button
       v-if="!fixed"
+      class="hand soft"
       type="button"
       :aria-pressed="choice.state === 'changed'"
       title="Change (c)"
@@ -26,6 +28,7 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
       <span class="unseen">Change</span>±
     </button>
     <button
+      class="hand soft"
       type="button"
       :aria-pressed="choice.state === 'dropped'"
       title="Drop (Delete)"
@@ -37,22 +40,15 @@ defineEmits<{ keep: []; edit: []; drop: [] }>()
 </template>
 
 <style scoped>
-.marks {
-  display: flex;
-  gap: 6px;
-  justify-content: flex-end;
-}
 button {
-  width: 28px;
-  height: 26px;
+  width: var(--w4);
+  height: var(--w4);
   background: none;
-  border: 1px solid var(--rule);
-  border-radius: 2px;
-  cursor: pointer;
-  color: var(--ink-soft);
+  border: var(--line);
+  border-radius: var(--corner);
 }
 .small button {
-  height: 22px;
+  height: var(--w3);
   line-height: 1;
 }
 button:hover:not(:disabled) {
@@ -64,7 +60,7 @@ button:disabled {
   opacity: 0.35;
 }
 [aria-pressed='true'] {
-  border: 2px solid var(--ink);
+  border: var(--thick-line);
   color: var(--ink);
   font-weight: 600;
 }

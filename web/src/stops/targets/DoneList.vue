@@ -16,21 +16,26 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
 
 <template>
   <section v-if="notices.length" class="done" data-notices>
-    <h2>Rivals: changed since the previous measurement</h2>
-    <div v-for="n in notices" :key="n.page + n.says" class="line">
+    <h2 class="t-lead flush ink-below">Rivals: changed since the previous measurement</h2>
+    <div v-for="n in notices" :key="n.page + n.says" class="line grid gap-3 on-mid pad-0 edge line-below">
       <span aria-hidden="true">!</span>
       <span class="soft">{{ names.get(n.page) }}</span>
       <span class="says">{{ n.says }}</span>
     </div>
   </section>
   <section v-if="list.length" class="done" data-done>
-    <h2>
+    <h2 class="t-lead flush ink-below">
       Done since the previous measurement: {{ plural(list.length, 'part')
       }}<template v-if="sum >= 0.05"
         >, promised +{{ gain(sum) }}{{ plan.unit === 'share' ? '%' : ' visits a month' }}</template
       >
     </h2>
-    <div v-for="d in list" :key="d.page + d.key" class="line" :data-part="d.key">
+    <div
+      v-for="d in list"
+      :key="d.page + d.key"
+      class="line grid gap-3 on-mid pad-0 edge line-below"
+      :data-part="d.key"
+    >
       <span class="tick" aria-hidden="true">✓</span>
       <span class="soft">{{ names.get(d.page) }}</span>
       <span>{{ d.name }}: {{ d.says }}</span>
@@ -39,9 +44,9 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
   </section>
   <details v-if="idle.length" class="done" data-idle>
     <summary>
-      <h2>Your choices for lines no longer in the plan: {{ idle.length }}</h2>
+      <h2 class="t-lead flush ink-below">Your choices for lines no longer in the plan: {{ idle.length }}</h2>
     </summary>
-    <div v-for="i in idle" :key="i.page + i.key" class="line">
+    <div v-for="i in idle" :key="i.page + i.key" class="line grid gap-3 on-mid pad-0 edge line-below">
       <span></span>
       <span class="soft">{{ names.get(i.page) ?? i.page }}</span>
       <span class="says">{{ i.says }}</span>
@@ -51,10 +56,7 @@ const sum = computed(() => list.value.reduce((all, d) => all + d.gain, 0))
 
 <style scoped>
 h2 {
-  font-size: 15px;
-  margin: 0;
-  padding: 16px var(--edge) 4px;
-  border-bottom: 1px solid var(--ink);
+  padding: var(--s4) var(--edge) var(--s1);
 }
 summary {
   padding-left: var(--edge);
@@ -65,13 +67,8 @@ summary h2 {
   border-bottom: 0;
 }
 .line {
-  display: grid;
-  grid-template-columns: 20px 130px minmax(0, 1fr) minmax(0, 0.7fr);
-  gap: 12px;
-  min-height: 28px;
-  align-items: center;
-  padding: 2px var(--edge);
-  border-bottom: 1px solid var(--rule);
+  grid-template-columns: var(--s5) var(--w16) minmax(0, 1fr) minmax(0, 0.7fr);
+  min-height: var(--w4);
 }
 .says {
   grid-column: span 2;

@@ -8,9 +8,9 @@ defineEmits<{ toggle: [] }>()
 </script>
 
 <template>
-  <div class="fold" role="row">
+  <div class="fold line-below" role="row">
     <span role="gridcell"
-      ><button class="quiet soft" type="button" :aria-expanded="open" @click="$emit('toggle')">
+      ><button class="quiet soft full to-left" type="button" :aria-expanded="open" @click="$emit('toggle')">
         {{ open ? '▾' : '▸' }} {{ fold.says }} ·
         <template v-if="fold.gain > 0">+{{ gain(fold.gain) }}{{ unit === 'share' ? '%' : '' }} · </template
         >{{ duration(fold.minutes) }}
@@ -20,12 +20,7 @@ defineEmits<{ toggle: [] }>()
 </template>
 
 <style scoped>
-.fold {
-  border-bottom: 1px solid var(--rule);
-}
 button {
-  width: 100%;
-  text-align: left;
-  padding: 6px var(--edge) 6px calc(var(--edge) + 42px);
+  padding: var(--s2) var(--edge) var(--s2) calc(var(--edge) + var(--s10));
 }
 </style>

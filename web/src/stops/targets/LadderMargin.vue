@@ -4,7 +4,7 @@ import { ladderOptions } from '@/api/calls'
 import type { Rung } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { duration, figure } from '@/parts/format'
-import SideMargin from '@/parts/SideMargin.vue'
+import SideMargin from '@/ui/SideMargin.vue'
 
 /** Rival by rival: who leads on which front, what passes it, and what no page can change. */
 const props = defineProps<{ client: number; page: string; pages: Map<string, string> }>()
@@ -27,8 +27,8 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
     <p v-else-if="rungs && !rungs.length" class="soft">
       No rival’s page stands beside this one. Take rivals in the lineup and measure them.
     </p>
-    <section v-for="r in rungs" :key="r.name" :data-rung="r.name">
-      <h3>{{ r.name }}</h3>
+    <section v-for="r in rungs" :key="r.name" class="ink-below" :data-rung="r.name">
+      <h3 class="t-lead">{{ r.name }}</h3>
       <table>
         <thead>
           <tr class="soft">
@@ -60,8 +60,8 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
         <p v-else class="soft">
           The targets that are left do not pass it on {{ r.short.join(', ').toLowerCase() }}.
         </p>
-        <ol>
-          <li v-for="t in r.targets" :key="t.id">
+        <ol class="flush pad-0 sides-0">
+          <li v-for="t in r.targets" :key="t.id" class="flow apart gap-2 t-text">
             <button class="quiet" type="button" @click="$emit('show', t.id)">
               <span class="soft">{{ pages.get(t.page) }}:</span> {{ t.says }}
             </button>
@@ -76,47 +76,27 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
 
 <style scoped>
 section {
-  padding: 10px 0 12px;
-  border-bottom: 1px solid var(--ink);
-}
-h3 {
-  font-size: 15px;
-  margin: 0 0 4px;
+  padding: var(--s2) 0 var(--s3);
 }
 table {
-  border-collapse: collapse;
   width: 100%;
 }
 th,
 td {
   font-weight: 400;
   text-align: left;
-  padding: 2px 8px 2px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.num {
-  text-align: right;
+  padding: var(--s0) var(--s2) var(--s0) 0;
+  border-bottom: var(--line);
 }
 .lead {
   font-weight: 700;
 }
 p {
-  margin: 7px 0 2px;
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-  font-size: 13px;
+  margin: var(--s2) 0 var(--s0);
 }
 li button {
   text-align: left;
-  padding: 1px 0;
+  padding: var(--s0) 0;
 }
 li .num {
   white-space: nowrap;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { OwnDraft, PlanPage } from '@/api/types'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { namesApart } from '@/parts/pages'
@@ -29,14 +30,18 @@ function add() {
 </script>
 
 <template>
-  <form class="own" @submit.prevent="add" @keydown.esc.stop="$emit('close')">
+  <form
+    class="own flow wrap gap-3 lines-2 on-mid pad-2 edge washed"
+    @submit.prevent="add"
+    @keydown.esc.stop="$emit('close')"
+  >
     <select v-model="at" class="field" name="own-page" aria-label="Page">
       <option v-for="p in pages" :key="p.key" :value="p.key">{{ names.get(p.key) }}</option>
     </select>
     <input
       ref="field"
       v-model="text"
-      class="field text"
+      class="field text grow"
       name="own-text"
       maxlength="300"
       aria-label="What is to be done"
@@ -50,29 +55,22 @@ function add() {
       ><input v-model="visits" class="field num" name="own-gain" type="number" min="0" step="any" /> visits a
       month, est.</label
     >
-    <button class="link" type="submit" :disabled="!text.trim()">Add</button>
-    <button class="link" type="button" @click="$emit('close')">Cancel</button>
+    <ActionButton quiet submit :disabled="!text.trim()">Add</ActionButton>
+    <ActionButton quiet @click="$emit('close')">Cancel</ActionButton>
   </form>
 </template>
 
 <style scoped>
 .own {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 14px;
-  align-items: center;
-  padding: 8px var(--edge);
-  border-bottom: 1px dashed var(--pencil);
-  background: var(--pencil-wash);
+  border-bottom: var(--pencil-line);
 }
 .own select {
-  width: 160px;
+  width: var(--w20);
 }
 .text {
-  flex: 1;
-  min-width: 220px;
+  min-width: var(--w28);
 }
 .own .num {
-  width: 70px;
+  width: var(--w9);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Choice, GainUnit, Part } from '@/api/types'
 import { nextTick, ref, watch } from 'vue'
 import { duration, gain } from '@/parts/format'
@@ -52,12 +53,12 @@ function save() {
     aria-level="2"
     :tabindex="tabbed ? 0 : -1"
     :data-row="row"
-    :class="{ at, dropped: part.choice.state === 'dropped' }"
+    :class="{ 'at-hand': at, dropped: part.choice.state === 'dropped' }"
     :data-part="part.key"
     :data-state="part.choice.state"
   >
     <span class="name" role="gridcell">{{ part.name }}</span>
-    <form v-if="editing" class="says" role="gridcell" @submit.prevent="save">
+    <form v-if="editing" class="says slim" role="gridcell" @submit.prevent="save">
       <input
         ref="field"
         v-model="value"
@@ -66,20 +67,20 @@ function save() {
         aria-label="New text"
         @keydown.esc.stop="$emit('edit')"
       />
-      <button class="link" type="submit">Change</button>
+      <ActionButton quiet submit>Change</ActionButton>
     </form>
-    <span v-else class="says" role="gridcell" :title="part.note">
+    <span v-else class="says slim" role="gridcell" :title="part.note">
       <span v-if="part.before">{{ part.before }}</span>
       <span v-if="part.pencil" class="penciled" :class="{ mono: part.kind === 'image_names' }">{{
         part.pencil
       }}</span>
       <span v-if="part.after">{{ part.after }}</span>
       <span v-if="part.choice.state === 'changed'" class="soft">changed by hand</span>
-      <span v-if="part.note" class="soft note">{{ part.note }}</span>
+      <span v-if="part.note" class="soft note t-small">{{ part.note }}</span>
     </span>
     <span class="num" role="gridcell">
       <button
-        class="num gain quiet"
+        class="num gain opens quiet to-right pad-0 sides-0"
         type="button"
         title="Open the sum"
         :aria-pressed="asked"
@@ -107,52 +108,30 @@ function save() {
 <style scoped>
 .part {
   display: grid;
-  grid-template-columns: 118px minmax(0, 1fr) 72px 84px 98px;
-  gap: 12px;
+  grid-template-columns: var(--w15) minmax(0, 1fr) var(--w9) var(--w11) var(--w12);
+  gap: var(--s3);
   align-items: center;
-  min-height: 29px;
-  padding: 2px var(--edge) 2px 14px;
-}
-.says {
-  min-width: 0;
+  min-height: var(--w4);
+  padding: var(--s0) var(--edge) var(--s0) var(--s3);
 }
 /* It reads as one sentence, on as many lines as it needs. */
 .says > span {
-  margin-right: 6px;
+  margin-right: var(--s2);
 }
 form.says {
   display: flex;
-  gap: 0 6px;
+  gap: 0 var(--s2);
 }
 .says .field {
   flex: 1;
   min-width: 0;
 }
 .mono {
-  font-size: 12.5px;
-}
-.note {
-  font-size: 12.5px;
-}
-.gain {
-  text-align: right;
-  padding: 1px 0;
-  border-bottom: 1px dotted transparent;
-}
-.gain:hover,
-.gain[aria-pressed='true'] {
-  border-bottom-color: var(--ink);
+  font-size: var(--small);
 }
 .dropped .says {
   text-decoration: line-through;
   color: var(--ink-soft);
-}
-.part:focus-visible {
-  outline: 2px solid var(--pencil);
-  outline-offset: -2px;
-}
-.at {
-  box-shadow: inset 4px 0 0 var(--pencil);
 }
 @container (max-width: 620px) {
   .part {

@@ -17,19 +17,24 @@ defineEmits<{ pick: [index: number] }>()
 </script>
 
 <template>
-  <section class="recap" aria-label="The plan in short" data-recap>
-    <p v-for="t in first" :key="t.id" class="first soft">
+  <section class="recap thick-below" aria-label="The plan in short" data-recap>
+    <p v-for="t in first" :key="t.id" class="first soft pl-10">
       <span class="stamp">fix first</span>
       {{ [t.before, t.pencil, t.after].filter(Boolean).join(' ') }} · {{ names.get(t.page) }} ·
       {{ duration(t.minutes) }}
     </p>
-    <ol>
+    <ol class="flush pad-0 sides-0">
       <li v-for="(r, i) in plan.recap" :key="r.says">
-        <button class="quiet" type="button" :aria-pressed="picked === i" @click="$emit('pick', i)">
-          <span class="number soft">{{ i + 1 }}</span>
+        <button
+          class="quiet grid gap-3 on-mid full pad-1 edge to-left"
+          type="button"
+          :aria-pressed="picked === i"
+          @click="$emit('pick', i)"
+        >
+          <span class="number soft figure t-head to-right">{{ i + 1 }}</span>
           <span class="what">
-            <span class="says">{{ r.says }}</span>
-            <span class="soft evidence">{{ r.evidence }}</span>
+            <span class="says as-block">{{ r.says }}</span>
+            <span class="soft evidence as-block t-small">{{ r.evidence }}</span>
           </span>
           <span class="mark">
             <TallyStrokes
@@ -41,13 +46,13 @@ defineEmits<{ pick: [index: number] }>()
             />
             <PlacementMark v-else-if="r.slots.length" target :wanted="r.slots" />
           </span>
-          <span class="figure"
+          <span class="figure t-title pencil to-right"
             ><template v-if="r.gain > 0"
               >+{{ gain(r.gain) }}<template v-if="plan.unit === 'share'">%</template></template
             ><template v-else>—</template></span
           >
           <span class="num">{{ duration(r.minutes) }}</span>
-          <span class="turn soft" aria-hidden="true">{{ picked === i ? '▾' : '▸' }}</span>
+          <span class="turn soft to-right" aria-hidden="true">{{ picked === i ? '▾' : '▸' }}</span>
         </button>
       </li>
     </ol>
@@ -56,70 +61,37 @@ defineEmits<{ pick: [index: number] }>()
 
 <style scoped>
 .recap {
-  padding: 12px 0 8px;
-  border-bottom: 2px solid var(--ink);
+  padding: var(--s3) 0 var(--s2);
 }
 .first {
-  margin: 0 var(--edge) 4px;
-  padding-left: 42px;
+  margin: 0 var(--edge) var(--s1);
 }
 .first .stamp {
-  margin-right: 8px;
-}
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+  margin-right: var(--s2);
 }
 button {
-  display: grid;
-  grid-template-columns: 30px minmax(0, 1fr) 190px 90px 92px 16px;
-  gap: 12px;
-  align-items: center;
-  width: 100%;
-  padding: 5px var(--edge);
-  text-align: left;
+  grid-template-columns: var(--w4) minmax(0, 1fr) var(--w24) var(--w11) var(--w12) var(--s4);
 }
 button:hover,
 [aria-pressed='true'] {
   background: var(--band);
 }
-.number {
-  font-family: var(--slab);
-  font-weight: 600;
-  font-size: 20px;
-  font-variant-numeric: lining-nums tabular-nums;
-  text-align: right;
-}
 .says {
-  display: block;
-  font: 600 24px/1.15 var(--slab);
+  font: 600 var(--title)/1.15 var(--slab);
   font-variant-numeric: lining-nums tabular-nums;
-}
-.evidence {
-  display: block;
-  font-size: 12.5px;
-}
-.figure {
-  font-size: 21px;
-  color: var(--pencil);
-  text-align: right;
-}
-.turn {
-  text-align: right;
 }
 @media (max-width: 1100px) {
   button {
-    grid-template-columns: 24px minmax(0, 1fr) 150px 76px 82px 14px;
-    gap: 10px;
+    grid-template-columns: var(--w3) minmax(0, 1fr) var(--w19) var(--w10) var(--w10) var(--s3);
+    gap: var(--s2);
   }
   .says {
-    font-size: 21px;
+    font-size: var(--title);
   }
 }
 @media (max-width: 760px) {
   button {
-    grid-template-columns: 24px minmax(0, 1fr) 70px;
+    grid-template-columns: var(--w3) minmax(0, 1fr) var(--w9);
   }
   .mark,
   button .num,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { GainUnit, Target } from '@/api/types'
 import { nextTick, ref, watch } from 'vue'
 import { duration, gain } from '@/parts/format'
@@ -39,47 +40,47 @@ watch(
 <template>
   <div
     ref="row"
-    class="row"
+    class="row grid gap-3 on-mid pad-1 edge line-below hand"
     role="row"
     aria-level="1"
     :tabindex="tabbed ? 0 : -1"
     :data-row="target.id"
     :aria-expanded="open"
-    :class="{ below: !target.fits, dropped: target.choice.state === 'dropped', at, paged, narrow }"
+    :class="{ below: !target.fits, dropped: target.choice.state === 'dropped', 'at-hand': at, paged, narrow }"
     :data-target="target.id"
     :data-kind="target.kind"
     :data-fits="target.fits"
     @click="$emit('toggle')"
   >
     <span class="num soft" role="gridcell">{{ number }}</span>
-    <span v-if="paged" class="page soft" role="gridcell" :title="pageName">{{ pageName }}</span>
+    <span v-if="paged" class="of-two page soft" role="gridcell" :title="pageName">{{ pageName }}</span>
     <div class="what" role="gridcell">
       <button
-        class="says quiet"
+        class="says quiet flow on-base nowrap to-left t-text pad-0 sides-0"
         type="button"
         tabindex="-1"
         :aria-expanded="open"
         @click.stop="$emit('toggle')"
       >
         <span v-if="target.first" class="stamp">fix first</span>
-        <span class="before">{{ target.before }}</span>
+        <span class="before bold">{{ target.before }}</span>
         <span v-if="target.pencil" class="penciled">{{ target.pencil }}</span>
-        <span v-if="target.after" class="before">{{ target.after }}</span>
+        <span v-if="target.after" class="before bold">{{ target.after }}</span>
       </button>
-      <div class="soft evidence" :title="target.evidence">
+      <div class="soft evidence t-small" :title="target.evidence">
         <template v-if="target.choice.state === 'dropped'"
           >dropped<template v-if="target.choice.reason">: {{ target.choice.reason }}</template> ·
         </template>
         <template v-if="target.short">only its title and H1 fit · </template>{{ target.evidence }}
       </div>
     </div>
-    <span class="mark" role="gridcell">
+    <span v-if="!narrow" class="mark" role="gridcell">
       <TallyStrokes v-if="target.kind === 'slice'" :words="0" :write="target.words" :height="18" :most="3" />
       <PlacementMark v-else-if="target.slots.length && !target.first" target :wanted="target.slots" />
     </span>
     <span class="num" role="gridcell">
       <button
-        class="num gain quiet"
+        class="num gain opens quiet to-right pad-0 sides-0"
         type="button"
         :title="unitNote + ' Open the sum.'"
         :aria-pressed="asked"
@@ -93,11 +94,11 @@ watch(
       </button>
     </span>
     <span class="num time" role="gridcell">{{ duration(target.minutes) }}</span>
-    <span v-if="target.own_id" class="own" role="gridcell"
-      ><button class="link" type="button" @click.stop="$emit('remove')">Remove</button></span
+    <span v-if="target.own_id && !narrow" class="to-right" role="gridcell"
+      ><ActionButton quiet @click.stop="$emit('remove')">Remove</ActionButton></span
     >
     <ChoiceMarks
-      v-else
+      v-else-if="!narrow"
       role="gridcell"
       :choice="target.choice"
       fixed
@@ -109,39 +110,19 @@ watch(
 
 <style scoped>
 .row {
-  display: grid;
-  grid-template-columns: 30px minmax(0, 1fr) 148px 72px 84px 98px;
-  gap: 12px;
-  align-items: center;
-  min-height: 48px;
-  padding: 3px var(--edge);
-  border-bottom: 1px solid var(--rule);
-  cursor: pointer;
+  grid-template-columns: var(--columns-plan);
+  min-height: var(--w6);
 }
 .row.paged {
-  grid-template-columns: 30px 124px minmax(0, 1fr) 148px 72px 84px 98px;
-}
-.page {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
-  line-height: 1.25;
+  grid-template-columns: var(--columns-plan-paged);
 }
 /* What a target is about is cut before what it asks: "(1 of 2)" is always seen. */
 .says {
-  display: flex;
-  align-items: baseline;
   max-width: 100%;
-  white-space: nowrap;
-  text-align: left;
-  font-size: 14.5px;
   line-height: 1.45;
-  padding: 0;
 }
 .says > * {
-  margin-right: 5px;
+  margin-right: var(--s1);
 }
 .says > .before,
 .says > .penciled {
@@ -154,26 +135,8 @@ watch(
 .says > .penciled ~ .before {
   flex: none;
 }
-.before {
-  font-weight: 600;
-}
-.evidence {
-  font-size: 12.5px;
-}
-.gain {
-  text-align: right;
-  padding: 2px 0;
-  border-bottom: 1px dotted transparent;
-}
 .gain .figure {
-  font-size: 17px;
-}
-.gain:hover,
-.gain[aria-pressed='true'] {
-  border-bottom-color: var(--ink);
-}
-.own {
-  text-align: right;
+  font-size: var(--head);
 }
 .below .before,
 .below .figure,
@@ -188,30 +151,18 @@ watch(
 .dropped .says {
   text-decoration: line-through;
 }
-.row:focus-visible {
-  outline: 2px solid var(--pencil);
-  outline-offset: -2px;
-}
-.at {
-  box-shadow: inset 4px 0 0 var(--pencil);
-}
-.narrow .mark,
-.narrow .own,
-.narrow :deep(.marks) {
-  display: none;
-}
 .row.narrow {
-  grid-template-columns: 30px minmax(0, 1fr) 62px 84px;
+  grid-template-columns: var(--w4) minmax(0, 1fr) var(--w8) var(--w11);
 }
 .row.narrow.paged {
-  grid-template-columns: 30px 92px minmax(0, 1fr) 62px 84px;
+  grid-template-columns: var(--w4) var(--w12) minmax(0, 1fr) var(--w8) var(--w11);
 }
 @media (max-width: 760px) {
   .row,
   .row.paged {
-    grid-template-columns: 20px auto auto 1fr;
-    padding: 8px 12px;
-    gap: 4px 12px;
+    grid-template-columns: var(--s5) auto auto 1fr;
+    padding: var(--s2) var(--s3);
+    gap: var(--s1) var(--s3);
   }
   .what,
   .page {

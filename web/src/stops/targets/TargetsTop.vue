@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Plan } from '@/api/types'
 import { count, duration, gain } from '@/parts/format'
-import TypedField from '@/parts/TypedField.vue'
+import TypedField from '@/ui/TypedField.vue'
+import TabRow from '@/ui/TabRow.vue'
 import type { Order } from './list'
 import PlanLeaves from './PlanLeaves.vue'
 
@@ -21,17 +23,17 @@ defineEmits<{
   ladder: []
 }>()
 
-const orders: { name: Order; label: string }[] = [
-  { name: 'work', label: 'Order of work' },
-  { name: 'front', label: 'By kind of work' },
-  { name: 'page', label: 'By page' },
+const orders: { key: Order; says: string }[] = [
+  { key: 'work', says: 'Order of work' },
+  { key: 'front', says: 'By kind of work' },
+  { key: 'page', says: 'By page' },
 ]
 </script>
 
 <template>
-  <div class="top">
+  <div class="top flow wrap gap-5 lines-2 on-mid pad-2 edge ink-below">
     <label>
-      <span class="hours"
+      <span class="hours on-base gap-1"
         ><TypedField
           class="figure"
           inputmode="decimal"
@@ -65,57 +67,32 @@ const orders: { name: Order; label: string }[] = [
       <span class="figure">{{ duration(plan.minutes) }}</span>
       <span class="soft">for all of them</span>
     </div>
-    <nav class="orders" aria-label="Order">
-      <button
-        v-for="o in orders"
-        :key="o.name"
-        type="button"
-        class="quiet"
-        :aria-pressed="order === o.name"
-        @click="$emit('order', o.name)"
-      >
-        {{ o.label }}
-      </button>
-    </nav>
-    <div class="more">
+    <TabRow class="push" :tabs="orders" :at="order" label="Order" @choose="$emit('order', $event)" />
+    <div class="more stacked at-end gap-0 t-small nowrap">
       <PlanLeaves :client="client" />
-      <div class="row">
-        <button class="link" type="button" @click="$emit('ladder')">
-          Rival by rival <span class="kbd">r</span>
-        </button>
-        <button class="link" type="button" @click="$emit('add')">
-          New target <span class="kbd">n</span>
-        </button>
-        <button v-if="hasDropped" class="link" type="button" @click="$emit('dropped', !dropped)">
+      <div class="row flow gap-3">
+        <ActionButton quiet shortcut="r" @click="$emit('ladder')"> Rival by rival </ActionButton>
+        <ActionButton quiet shortcut="n" @click="$emit('add')"> New target </ActionButton>
+        <ActionButton v-if="hasDropped" quiet @click="$emit('dropped', !dropped)">
           {{ dropped ? 'Hide dropped' : 'Show dropped' }}
-        </button>
+        </ActionButton>
       </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: center;
-  padding: 9px var(--edge);
-  border-bottom: 1px solid var(--ink);
-}
 .top > div > span,
 .top > label > span {
   display: block;
   white-space: nowrap;
 }
 .figure {
-  font-size: 24px;
+  font-size: var(--title);
   line-height: 1.15;
 }
 .hours {
   display: flex !important;
-  align-items: baseline;
-  gap: 4px;
 }
 .hours input {
   text-align: right;
@@ -124,62 +101,32 @@ const orders: { name: Order; label: string }[] = [
   max-width: 6ch;
   background: none;
   border: 0;
-  border-bottom: 1px dashed var(--ink-soft);
+  border-bottom: var(--soft-dashes);
   padding: 0;
   appearance: textfield;
 }
 .hours input:focus {
   outline: none;
-  border-bottom: 2px solid var(--pencil);
-}
-.orders {
-  display: flex;
-  gap: 4px;
-  margin-left: auto;
-  border-bottom: 1px solid var(--rule);
-}
-.orders button {
-  padding: 5px 7px 6px;
-  margin-bottom: -1px;
-  color: var(--ink-soft);
-  white-space: nowrap;
-}
-.orders [aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 2px solid var(--ink);
-}
-.more {
-  display: flex;
-  flex-direction: column;
-  align-items: flex-end;
-  gap: 1px;
-  font-size: 12.5px;
-  white-space: nowrap;
-}
-.row {
-  display: flex;
-  gap: 14px;
+  border-bottom: var(--focus-line);
 }
 .row .kbd {
-  font-size: 10.5px;
-  padding: 0 3px;
+  font-size: var(--small);
+  padding: 0 var(--s1);
 }
 @media (max-width: 760px) {
-  .more,
-  .orders {
+  .more {
     flex-wrap: wrap;
     white-space: normal;
   }
 }
-@media (max-width: 1150px) {
+@media (max-width: 1100px) {
   .top {
     flex-wrap: wrap;
-    gap: 6px 22px;
+    gap: var(--s2) var(--s5);
   }
   .more {
     flex-direction: row;
-    gap: 14px;
+    gap: var(--s3);
   }
 }
 </style>

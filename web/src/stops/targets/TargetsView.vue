@@ -7,12 +7,12 @@ import { computed, ref, watch } from 'vue'
 import { useAddress } from '@/parts/address'
 import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
-import { duration, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
 import { namesApart } from '@/parts/pages'
-import { useRows } from '@/parts/rows'
+import { useRows } from '@/ui/rows'
 import { useUndo } from '@/parts/undo'
 import { lines, says, type Line, type Order } from './list'
+import CutLine from './CutLine.vue'
 import DoneList from './DoneList.vue'
 import FoldRow from './FoldRow.vue'
 import LadderMargin from './LadderMargin.vue'
@@ -184,8 +184,8 @@ watch(
 
 <template>
   <main class="targets" :class="{ aside: why || ladder }">
-    <NoticeLine v-if="error" :fault="error" class="said" />
-    <p v-else-if="isPending" class="soft said">Loading targets…</p>
+    <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
+    <p v-else-if="isPending" class="soft pad-2 edge">Loading targets…</p>
     <template v-else-if="plan">
       <RecapList
         v-if="plan.recap.length && !page && !why && !ladder"
@@ -208,8 +208,8 @@ watch(
         @ladder="showLadder"
       />
       <WaitingLine v-if="plan.waiting.families && !page" :waiting="plan.waiting" :client="client" />
-      <EditFault class="said" :fault="setHours.error.value" :again="hoursEdit.again.value" />
-      <EditFault class="said" :fault="failure()" :again="again" />
+      <EditFault class="pad-2 edge" :fault="setHours.error.value" :again="hoursEdit.again.value" />
+      <EditFault class="pad-2 edge" :fault="failure()" :again="again" />
       <OwnTarget
         v-if="adding"
         :pages="plan.pages"
@@ -217,7 +217,7 @@ watch(
         @add="async (d) => (await addOwn(d)) && (adding = false)"
         @close="adding = false"
       />
-      <div v-if="!list.length" class="said empty">
+      <div v-if="!list.length" class="empty t-lead pad-2 edge">
         <template v-if="plan.targets.length && page">Nothing is missing on this page.</template>
         <template v-else-if="ground.phrases.length">
           Nothing is missing. Measure the pages again after they change.
@@ -227,7 +227,12 @@ watch(
           <router-link :to="{ name: 'ground', params: { client } }">Add phrases</router-link> to get started.
         </template>
       </div>
-      <div v-else-if="!why && !ladder" class="captions soft" :class="{ paged: !page }" aria-hidden="true">
+      <div
+        v-else-if="!why && !ladder"
+        class="captions soft grid gap-3 pad-1 edge t-small banded line-below"
+        :class="{ paged: !page }"
+        aria-hidden="true"
+      >
         <span></span><span v-if="!page">page</span
         ><span>{{ order === 'work' ? 'most gain per hour first, words not left behind' : 'what to do' }}</span
         ><span>where, and words</span
@@ -244,33 +249,19 @@ watch(
       >
         <template v-for="g in groups" :key="g.key">
           <div v-if="g.title" role="row">
-            <h2 class="group" role="rowheader">{{ g.title }}</h2>
+            <h2 class="group t-lead flush ink-below" role="rowheader">{{ g.title }}</h2>
           </div>
           <template v-for="(part, half) in [g.above, g.below]" :key="half">
-            <div
+            <CutLine
               v-if="half === 1 && (part.targets.length || order === 'work')"
-              class="cut"
-              role="row"
-              data-cut
-            >
-              <span v-if="g.above.targets.length || plan.hours === 0" role="gridcell">{{
-                part.targets.length
-                  ? `your ${plural(plan.hours, 'hour')} ${plan.hours === 1 ? 'ends' : 'end'} here`
-                  : `all of it fits in ${plural(plan.hours, 'hour')}`
-              }}</span>
-              <span v-else-if="plan.needs && order === 'work'" role="gridcell"
-                >nothing fits in {{ plural(plan.hours, 'hour') }}: the first needs
-                {{ duration(plan.needs) }}</span
-              >
-              <span v-else role="gridcell">not in {{ plural(plan.hours, 'hour') }}</span>
-              <svg viewBox="0 0 80 10" width="80" height="10" aria-hidden="true">
-                <path d="M0 6c10-8 18 6 28 0s18-6 28 0 16 4 24 0" />
-              </svg>
-              <i></i>
-            </div>
+              :hours="plan.hours"
+              :above="g.above.targets.length > 0"
+              :below="part.targets.length > 0"
+              :needs="order === 'work' ? plan.needs : 0"
+            />
             <div v-for="t in part.targets" :key="t.id" class="one" role="rowgroup">
               <div v-if="g.sums.get(t.id)" role="row">
-                <h3 class="sum" role="rowheader">{{ g.sums.get(t.id) }}</h3>
+                <h3 class="sum t-lead flush papered line-below" role="rowheader">{{ g.sums.get(t.id) }}</h3>
               </div>
               <TargetRow
                 :target="t"
@@ -290,7 +281,12 @@ watch(
                 @toggle="toggleOpen(t.id)"
                 @why="explain({ target: t })"
               />
-              <div v-if="open.has(t.id)" class="parts" :class="{ paged: !page }" role="presentation">
+              <div
+                v-if="open.has(t.id)"
+                class="parts papered line-below"
+                :class="{ paged: !page }"
+                role="presentation"
+              >
                 <PartRow
                   v-for="p in t.parts"
                   :key="p.key"
@@ -344,76 +340,31 @@ watch(
 </template>
 
 <style scoped>
-.said {
-  padding: 10px var(--edge);
-  margin: 0;
-}
-.empty {
-  font-size: 15px;
-}
 .aside {
   padding-right: var(--margin);
 }
 .captions {
-  display: grid;
-  grid-template-columns: 30px minmax(0, 1fr) 148px 72px 84px 98px;
-  gap: 12px;
-  padding: 3px var(--edge);
-  font-size: 12px;
-  background: var(--band);
-  border-bottom: 1px solid var(--rule);
+  grid-template-columns: var(--columns-plan);
 }
 .captions.paged {
-  grid-template-columns: 30px 124px minmax(0, 1fr) 148px 72px 84px 98px;
+  grid-template-columns: var(--columns-plan-paged);
 }
 .group {
-  font-size: 16px;
-  margin: 0;
-  padding: 12px var(--edge) 4px;
-  border-bottom: 1px solid var(--ink);
+  padding: var(--s3) var(--edge) var(--s1);
 }
 .sum {
-  font-size: 15px;
-  margin: 0;
-  padding: 8px var(--edge) 5px;
-  background: var(--paper);
-  border-bottom: 1px solid var(--rule);
+  padding: var(--s2) var(--edge) var(--s1);
 }
 .one:nth-of-type(even) {
   background: var(--band);
 }
 .parts {
   container-type: inline-size; /* beside an open margin its rows are narrow on a wide screen too */
-  margin-left: calc(var(--edge) + 40px);
-  border-left: 2px solid var(--ink);
-  background: var(--paper);
-  border-bottom: 1px solid var(--rule);
+  margin-left: calc(var(--edge) + var(--s10));
+  border-left: var(--thick-line);
 }
 .parts.paged {
-  margin-left: calc(var(--edge) + 176px);
-}
-.cut {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  color: var(--pencil);
-  padding: 4px var(--edge);
-  height: 30px;
-}
-.cut span {
-  white-space: nowrap;
-}
-.cut svg {
-  flex: none;
-}
-.cut i {
-  flex: 1;
-  border-top: 2px dashed var(--pencil);
-}
-.cut path {
-  fill: none;
-  stroke: var(--pencil);
-  stroke-width: 1.3;
+  margin-left: calc(var(--edge) + var(--w22));
 }
 @media (max-width: 760px) {
   .captions {
@@ -421,7 +372,7 @@ watch(
   }
   .parts,
   .parts.paged {
-    margin-left: 14px;
+    margin-left: var(--s3);
   }
 }
 </style>

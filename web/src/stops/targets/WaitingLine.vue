@@ -13,7 +13,7 @@ const brings = computed(() => {
 </script>
 
 <template>
-  <p class="said waiting" data-waiting>
+  <p class="soft pad-2 edge" data-waiting>
     {{ plural(waiting.families, 'phrase') }} {{ waiting.families === 1 ? 'waits' : 'wait' }} for your
     decision{{ brings }}.
     <router-link :to="{ name: 'book', params: { client }, hash: '#words' }"
@@ -21,9 +21,3 @@ const brings = computed(() => {
     >
   </p>
 </template>
-
-<style scoped>
-.waiting {
-  color: var(--ink-soft);
-}
-</style>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { whyOptions } from '@/api/calls'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
-import SideMargin from '@/parts/SideMargin.vue'
+import SideMargin from '@/ui/SideMargin.vue'
 import FigureEdit from '../yardstick/FigureEdit.vue'
 import { useFigures } from '../yardstick/useFigures'
 
@@ -30,24 +31,23 @@ const sign = (value: string) => (/^[−×+]/.test(value) ? '' : 'plain')
 <template>
   <SideMargin :title="title" label="Why" data-why @close="$emit('close')">
     <NoticeLine :fault="error" />
-    <section v-for="(w, i) in why" :key="i">
-      <h3>{{ w.title }}</h3>
-      <dl>
+    <section v-for="(w, i) in why" :key="i" class="line-below">
+      <h3 class="t-text">{{ w.title }}</h3>
+      <dl class="grid gap-3 lines-1 flush">
         <template v-for="(l, k) in w.lines" :key="k">
           <dt :class="{ sum: l.sum }">
             {{ l.says }}
-            <span class="rule soft" :title="`Rule ${l.rule}`">{{ l.rule }}</span>
-            <button
+            <span class="rule soft t-small plain ml-1" :title="`Rule ${l.rule}`">{{ l.rule }}</span>
+            <ActionButton
               v-if="l.figure && byKey.get(l.figure)"
-              class="link"
-              type="button"
+              quiet
               :data-figure="l.figure"
               @click="editing = editing === `${i}.${k}` ? '' : `${i}.${k}`"
             >
               change
-            </button>
+            </ActionButton>
           </dt>
-          <dd class="num" :class="[sign(l.value), { sum: l.sum }]">{{ l.value }}</dd>
+          <dd class="num flush to-right nowrap" :class="[sign(l.value), { sum: l.sum }]">{{ l.value }}</dd>
           <FigureEdit
             v-if="editing === `${i}.${k}` && byKey.get(l.figure)"
             class="edit"
@@ -67,39 +67,21 @@ const sign = (value: string) => (/^[−×+]/.test(value) ? '' : 'plain')
 
 <style scoped>
 section {
-  padding: 10px 0 12px;
-  border-bottom: 1px solid var(--rule);
-}
-h3 {
-  font-size: 14px;
-  margin: 0 0 4px;
+  padding: var(--s2) 0 var(--s3);
 }
 dl {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 3px 14px;
-  margin: 0;
-}
-dd {
-  margin: 0;
-  text-align: right;
-  white-space: nowrap;
 }
 .sum {
   font-weight: 600;
-  border-top: 1px solid var(--ink);
-  padding-top: 2px;
-}
-.rule {
-  font-size: 11px;
-  font-weight: 400;
-  margin-left: 5px;
+  border-top: var(--ink-line);
+  padding-top: var(--s0);
 }
 .edit {
   grid-column: 1 / -1;
 }
 dt .link {
-  font-size: 12px;
-  margin-left: 8px;
+  font-size: var(--small);
+  margin-left: var(--s2);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import type { Figure, PlanChange } from '@/api/types'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -56,21 +57,21 @@ const failure = computed(() => refused() ?? failed())
 
 <template>
   <form class="figure-edit" @submit.prevent="keep(value.trim())" @keydown.esc.stop="$emit('done')">
-    <div class="line">
+    <div class="line flow wrap gap-2 lines-1 on-mid">
       <select v-if="figure.unit === 'choice'" v-model="value" class="field" :aria-label="figure.says">
         <option v-for="c in figure.choices" :key="c" :value="c">{{ c.replace('_', ' ') }}</option>
       </select>
       <textarea
         v-else-if="figure.unit === 'lines'"
         v-model="value"
-        class="field wide"
+        class="field wide full"
         rows="8"
         :aria-label="figure.says"
       ></textarea>
       <input
         v-else-if="figure.unit === 'line'"
         v-model="value"
-        class="field wide"
+        class="field wide full"
         :name="figure.key"
         :aria-label="figure.says"
       />
@@ -83,13 +84,13 @@ const failure = computed(() => refused() ?? failed())
         :aria-label="figure.says"
       />
       <span class="soft">{{ unitOf(figure) }}</span>
-      <button class="link" type="submit" :disabled="!changed">Keep</button>
-      <button v-if="figure.value !== figure.default" class="link" type="button" @click="keep('')">
+      <ActionButton quiet submit :disabled="!changed">Keep</ActionButton>
+      <ActionButton v-if="figure.value !== figure.default" quiet @click="keep('')">
         Back to {{ isText(figure) ? 'the default' : figure.default }}
-      </button>
-      <button class="link" type="button" @click="$emit('done')">Cancel</button>
+      </ActionButton>
+      <ActionButton quiet @click="$emit('done')">Cancel</ActionButton>
     </div>
-    <p class="soft bounds">{{ boundsOf(figure) }}</p>
+    <p class="soft bounds t-small">{{ boundsOf(figure) }}</p>
     <EditFault v-if="failure" :fault="failure" :again="again" />
     <PlanEffect v-else-if="effect" :effect="effect" />
   </form>
@@ -97,23 +98,13 @@ const failure = computed(() => refused() ?? failed())
 
 <style scoped>
 .figure-edit {
-  padding: 6px 0 8px 10px;
-  border-left: 2px dashed var(--pencil);
-}
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
+  padding: var(--s2) 0 var(--s2) var(--s2);
+  border-left: var(--thick-pencil-line);
 }
 .num {
-  width: 84px;
-}
-.wide {
-  width: 100%;
+  width: var(--w11);
 }
 .bounds {
-  margin: 2px 0 0;
-  font-size: 12px;
+  margin: var(--s0) 0 0;
 }
 </style>

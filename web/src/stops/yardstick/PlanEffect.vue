@@ -12,7 +12,7 @@ const time = (m: number) => (m < 0 ? `−${duration(-m)}` : `+${duration(m)}`)
 </script>
 
 <template>
-  <div class="effect" data-effect>
+  <div class="effect t-small" data-effect>
     <p v-if="!effect.targets.length">No target would change.</p>
     <template v-else>
       <p>
@@ -20,48 +20,26 @@ const time = (m: number) => (m < 0 ? `−${duration(-m)}` : `+${duration(m)}`)
         <b>{{ signed(effect.gain) }}{{ effect.unit === 'share' ? '%' : ' visits' }}</b
         ><template v-if="Math.round(effect.minutes)">; {{ time(effect.minutes) }} in all</template>.
       </p>
-      <ul>
-        <li v-for="t in list" :key="t.id">
-          <span class="says" :class="{ gone: t.gone }">{{ t.says || t.was }}</span>
-          <span class="num soft">
+      <ul class="flush pad-0 sides-0">
+        <li v-for="t in list" :key="t.id" class="flow apart gap-2">
+          <span class="says one-line" :class="{ gone: t.gone }">{{ t.says || t.was }}</span>
+          <span class="num soft nowrap">
             <template v-if="t.new">new</template><template v-else-if="t.gone">gone</template>
             <template v-else-if="Math.abs(t.gain) >= 0.05">{{ signed(t.gain) }}</template>
             <template v-else-if="Math.abs(t.minutes) >= 0.5">{{ time(t.minutes) }}</template>
             <template v-else-if="t.fits !== t.fitted">{{ t.fits ? 'fits' : 'no longer fits' }}</template>
           </span>
         </li>
-        <li v-if="effect.targets.length > most" class="soft">and {{ effect.targets.length - most }} more</li>
+        <li v-if="effect.targets.length > most" class="soft flow apart gap-2">
+          and {{ effect.targets.length - most }} more
+        </li>
       </ul>
     </template>
   </div>
 </template>
 
 <style scoped>
-.effect {
-  font-size: 12.5px;
-}
-p {
-  margin: 4px 0;
-}
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  gap: 10px;
-}
-.says {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .gone {
   text-decoration: line-through;
-}
-.num {
-  white-space: nowrap;
 }
 </style>

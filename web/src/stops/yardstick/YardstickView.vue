@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { presetsOptions } from '@/api/calls'
 import type { Figure, FigureChanges, Ground, PlanChange } from '@/api/types'
@@ -8,6 +9,7 @@ import { useEdit } from '@/parts/edit'
 import EditFault from '@/parts/EditFault.vue'
 import { useCommands } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
+import TabRow from '@/ui/TabRow.vue'
 import PlanLeaves from '../targets/PlanLeaves.vue'
 import FigureEdit from './FigureEdit.vue'
 import { isText, shownValue, unitOf } from './figure'
@@ -106,14 +108,17 @@ const failure = computed(() => error.value ?? failed())
 
 <template>
   <main class="yardstick">
-    <div class="top">
+    <div class="top ink-below">
       <PlanLeaves :client="client" />
-      <nav class="whose" aria-label="Whose figures">
-        <button type="button" class="quiet" :aria-pressed="!all" @click="all = false">
-          {{ ground.name }}
-        </button>
-        <button type="button" class="quiet" :aria-pressed="all" @click="all = true">All clients</button>
-      </nav>
+      <TabRow
+        :tabs="[
+          { key: 'client', says: ground.name },
+          { key: 'all', says: 'All clients' },
+        ]"
+        :at="all ? 'all' : 'client'"
+        label="Whose figures"
+        @choose="all = $event === 'all'"
+      />
       <input
         v-model="words"
         class="field"
@@ -122,10 +127,10 @@ const failure = computed(() => error.value ?? failed())
         aria-label="Find a figure"
       />
       <label><input v-model="only" type="checkbox" name="changed" /> changed ({{ changed.length }})</label>
-      <span class="space"></span>
-      <a class="link" :href="`/api/yardstick.yaml?client=${all ? 0 : client}`">Save as YAML</a>
-      <button class="link" type="button" @click="picker?.click()">Read YAML</button>
-      <button v-if="changed.length" class="link" type="button" @click="restoreAll">All by default</button>
+      <span class="space grow"></span>
+      <ActionButton quiet :href="`/api/yardstick.yaml?client=${all ? 0 : client}`">Save as YAML</ActionButton>
+      <ActionButton quiet @click="picker?.click()">Read YAML</ActionButton>
+      <ActionButton v-if="changed.length" quiet @click="restoreAll">All by default</ActionButton>
       <input
         ref="picker"
         class="unseen"
@@ -137,40 +142,40 @@ const failure = computed(() => error.value ?? failed())
         @change="take"
       />
     </div>
-    <NoticeLine :fault="failure" class="said" />
-    <EditFault class="said" :fault="refused()" :again="edit.again.value" />
+    <NoticeLine :fault="failure" class="pad-2 edge" />
+    <EditFault class="pad-2 edge" :fault="refused()" :again="edit.again.value" />
     <div class="presets">
       <span class="soft">Presets for the word target:</span>
-      <button v-for="p in presets" :key="p.says" class="link" type="button" @click="look(p.says, p.changes)">
+      <ActionButton v-for="p in presets" :key="p.says" quiet @click="look(p.says, p.changes)">
         {{ p.says }}
-      </button>
+      </ActionButton>
     </div>
-    <div v-if="trying" class="trying" data-trying>
+    <div v-if="trying" class="trying pad-2 sides-3" data-trying>
       <b>{{ trying.says }}</b>
       <PlanEffect :effect="trying.effect" />
-      <button class="link" type="button" @click="put(trying.says, trying.changes)">Keep</button>
-      <button class="link" type="button" @click="trying = null">Cancel</button>
+      <ActionButton quiet @click="put(trying.says, trying.changes)">Keep</ActionButton>
+      <ActionButton quiet @click="trying = null">Cancel</ActionButton>
     </div>
     <div class="columns">
       <section v-for="g in groups" :key="g.title">
-        <h2>{{ g.title }}</h2>
-        <div v-for="f in g.figures" :key="f.key" class="one" :data-figure="f.key">
+        <h2 class="t-lead ink-below">{{ g.title }}</h2>
+        <div v-for="f in g.figures" :key="f.key" class="one line-below" :data-figure="f.key">
           <button
-            class="line quiet"
+            class="line quiet grid gap-2 full on-base to-left pad-1 sides-0"
             :class="{ text: isText(f) }"
             type="button"
             :aria-expanded="editing === f.key"
             @click="editing = editing === f.key ? '' : f.key"
           >
             <span class="says">{{ f.says }}</span>
-            <span class="rule soft" :title="`Rule ${f.rule}`">{{ f.rule }}</span>
+            <span class="rule soft t-small" :title="`Rule ${f.rule}`">{{ f.rule }}</span>
             <span
-              class="num"
+              class="num to-right"
               :class="{ penciled: differs(f) }"
               :title="f.unit === 'line' ? f.value : undefined"
               >{{ shownValue(f) }}</span
             >
-            <span class="unit soft">{{ unitOf(f) }}</span>
+            <span class="unit soft t-small">{{ unitOf(f) }}</span>
           </button>
           <FigureEdit
             v-if="editing === f.key"
@@ -191,93 +196,46 @@ const failure = computed(() => error.value ?? failed())
 .presets {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: var(--s2) var(--s4);
   align-items: center;
-  padding: 9px var(--edge);
-}
-.top {
-  border-bottom: 1px solid var(--ink);
-}
-.whose {
-  display: flex;
-  gap: 14px;
-}
-.whose button {
-  padding: 3px 0;
-  color: var(--ink-soft);
-}
-.whose [aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 2px solid var(--ink);
-}
-.space {
-  flex: 1;
+  padding: var(--s2) var(--edge);
 }
 .top .field {
-  width: 190px;
+  width: var(--w24);
 }
 @media (max-width: 1100px) {
   .top {
-    column-gap: 12px;
+    column-gap: var(--s3);
   }
   .top .field {
-    width: 104px;
+    width: var(--w13);
   }
 }
-.said {
-  margin: 0;
-  padding: 8px var(--edge);
-}
 .trying {
-  margin: 0 var(--edge) 8px;
-  padding: 8px 12px;
-  max-width: 640px;
-  border-left: 2px dashed var(--pencil);
+  margin: 0 var(--edge) var(--s2);
+  max-width: var(--w80);
+  border-left: var(--thick-pencil-line);
 }
 .trying .link {
-  margin-right: 14px;
+  margin-right: var(--s3);
 }
 .columns {
-  columns: 2 420px;
-  column-gap: 40px;
-  padding: 0 var(--edge) 40px;
+  columns: 2 var(--w52);
+  column-gap: var(--s10);
+  padding: 0 var(--edge) var(--s10);
 }
 section {
   break-inside: avoid-column;
-  padding-top: 14px;
-}
-h2 {
-  font-size: 15px;
-  margin: 0 0 3px;
-  border-bottom: 1px solid var(--ink);
-}
-.one {
-  border-bottom: 1px solid var(--rule);
+  padding-top: var(--s3);
 }
 .line {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 34px 88px 92px;
-  gap: 8px;
-  width: 100%;
-  min-height: 28px;
-  align-items: baseline;
-  text-align: left;
-  padding: 3px 0;
+  grid-template-columns: minmax(0, 1fr) var(--w5) var(--w11) var(--w12);
+  min-height: var(--w4);
 }
 .line.text {
-  grid-template-columns: minmax(0, 1fr) 34px minmax(0, 188px);
+  grid-template-columns: minmax(0, 1fr) var(--w5) minmax(0, var(--w24));
 }
 .line.text .unit {
   display: none;
-}
-.rule {
-  font-size: 11px;
-}
-.unit {
-  font-size: 12px;
-}
-.num {
-  text-align: right;
 }
 </style>

@@ -5,7 +5,7 @@ import { lines } from '@/parts/format'
  * Rows of a form that grow as they are filled: the last one is always empty. A
  * list that is pasted into the first field of a row becomes rows.
  */
-export function useRows<Row extends { name: string }>(
+export function useFieldRows<Row extends { name: string }>(
   rows: ModelRef<Row[]>,
   empty: () => Row,
   read: (line: string) => Row,
@@ -28,11 +28,11 @@ export function useRows<Row extends { name: string }>(
   }
 
   /** Makes a row the first one. */
-  function first(at: number) {
+  function toFront(at: number) {
     const next = [...rows.value]
     next.unshift(...next.splice(at, 1))
     rows.value = next
   }
 
-  return { paste, first }
+  return { paste, toFront }
 }

@@ -1,5 +1,5 @@
 import { nextTick, ref, watch, type Ref } from 'vue'
-import { isField } from './keys'
+import { isField } from '@/parts/keys'
 
 /**
  * Rows that are walked by keys, one of which can be come to by Tab: arrows, Home and End move the focus, and what else

@@ -1,0 +1,11 @@
+<script setup lang="ts">
+/** What will be here, and in the slot the one next thing to do. */
+defineProps<{ says: string }>()
+</script>
+
+<template>
+  <div class="pad-4 edge">
+    <p class="readable t-lead">{{ says }}</p>
+    <p v-if="$slots.default" class="mt-3"><slot /></p>
+  </div>
+</template>
