@@ -10,7 +10,7 @@ import { useUndo } from './parts/undo'
 
 /** Goes past header and tabs. */
 function skip() {
-  const main = document.querySelector('main')
+  const main = document.getElementById('main')
   main?.setAttribute('tabindex', '-1')
   main?.focus()
 }

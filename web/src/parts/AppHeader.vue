@@ -43,7 +43,7 @@ const place = computed(() => {
       <span class="slab">Ink Tally</span>
     </RouterLink>
     <template v-if="ground">
-      <MenuBox v-slot="{ opens }" :items="clients">
+      <MenuBox v-slot="{ opens }" label="Clients" :items="clients">
         <button
           v-bind="opens"
           class="client quiet stacked"
@@ -89,6 +89,7 @@ const place = computed(() => {
     >
       ?
     </button>
+    <slot />
   </header>
 </template>
 

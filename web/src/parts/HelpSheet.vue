@@ -16,10 +16,10 @@ const keys = computed(() => {
 
 <template>
   <DialogBox v-model="open" label="Keyboard shortcuts">
-    <header class="flow apart">
+    <div class="flow apart">
       <h2 class="t-head flush">Keyboard shortcuts</h2>
       <button class="quiet close" type="button" aria-label="Close" @click="open = false">×</button>
-    </header>
+    </div>
     <dl class="grid gap-2 flush" data-keys>
       <template v-for="k in keys" :key="k.key + k.says">
         <dt>

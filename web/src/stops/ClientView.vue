@@ -99,7 +99,9 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :inked="inked"
     @help="$emit('help')"
     @find="$emit('find')"
-  />
+  >
+    <h1 v-if="!route.meta.headed" class="unseen">{{ viewName }}</h1>
+  </AppHeader>
   <PageStrip
     v-if="paged && ground"
     :client="client()"
@@ -109,9 +111,8 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :leaf="ofOnePage ? String(route.name) : ''"
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
-  <h1 v-if="!route.meta.headed" class="unseen">{{ viewName }}</h1>
   <NoticeLine :fault="measure.error.value" class="pad-2 edge" />
-  <main v-if="error" class="pad-2 edge">
+  <main id="main" v-if="error" class="pad-2 edge">
     <p class="mistake">{{ error.detail }}</p>
     <router-link to="/">All clients</router-link>
   </main>

@@ -6,7 +6,7 @@ defineEmits<{ help: []; find: [] }>()
 
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
-  <main class="nothing pad-8 edge">
+  <main id="main" class="nothing pad-8 edge">
     <h1>There is nothing at this address</h1>
     <p><router-link to="/">All clients</router-link></p>
   </main>

@@ -142,8 +142,8 @@ const pickAll = () =>
 }
 @media (max-width: 1100px) {
   .book {
-    --columns: var(--w3) minmax(var(--w19), 1.6fr) var(--w9) var(--w7) var(--w7) var(--w7)
-      minmax(var(--w11), 1.4fr) minmax(var(--w11), 0.97fr) var(--w8);
+    --columns: var(--w3) minmax(var(--w19), 2fr) var(--w9) var(--w7) var(--w7) var(--w7)
+      minmax(var(--w11), 1fr) minmax(var(--w11), 1fr) var(--w8);
   }
 }
 </style>

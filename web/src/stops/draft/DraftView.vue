@@ -96,7 +96,7 @@ async function pick() {
 </script>
 
 <template>
-  <main class="draft">
+  <main id="main" class="draft">
     <div class="top">
       <PlanLeaves :client="client" />
       <span v-if="report" data-left>

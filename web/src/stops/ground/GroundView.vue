@@ -51,7 +51,7 @@ async function deleteClient() {
 </script>
 
 <template>
-  <main>
+  <main id="main">
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />

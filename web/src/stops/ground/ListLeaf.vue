@@ -34,7 +34,7 @@ useEventListener(window, 'paste', paste)
 </script>
 
 <template>
-  <main class="view stacked" :class="{ dropzone: held }" v-on="drop(true)">
+  <main id="main" class="view stacked" :class="{ dropzone: held }" v-on="drop(true)">
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />

@@ -23,7 +23,7 @@ async function save() {
 
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
-  <main>
+  <main id="main">
     <form @submit.prevent="save">
       <div class="title">
         <h1>New client</h1>

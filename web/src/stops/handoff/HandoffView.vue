@@ -28,7 +28,7 @@ useCommands([
 </script>
 
 <template>
-  <main class="desk grid">
+  <main id="main" class="desk grid">
     <nav class="documents no-print pad-4 edge" aria-label="Documents">
       <h2>Documents</h2>
       <ul class="flush pad-0 sides-0">

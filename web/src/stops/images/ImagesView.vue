@@ -91,7 +91,7 @@ const leave = (r: ImageRow) =>
 </script>
 
 <template>
-  <main class="images">
+  <main id="main" class="images">
     <div class="top">
       <PlanLeaves :client="client" />
       <span v-if="images"

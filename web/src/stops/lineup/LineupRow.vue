@@ -68,7 +68,7 @@ function pressed(e: KeyboardEvent) {
       >{{ bare(entry.url) }}</a
     >
     <span v-else class="soft">{{ entry.phone || 'no site known' }}</span>
-    <span class="soft says">
+    <span class="soft says flow on-mid">
       <span v-if="entry.failure" class="mistake" :title="entry.failure.says"
         ><template v-if="entry.taken && entry.words === null">Add by hand. </template
         >{{ entry.failure.says }}</span
@@ -84,9 +84,13 @@ function pressed(e: KeyboardEvent) {
         >
           <option v-for="k in kindKeys" :key="k.kind" :value="k.kind">{{ k.name }}</option>
         </select>
-        <span v-if="roleOf(entry)" class="role">{{ roleOf(entry) }}</span>
-        <span v-if="unread" class="pencil" :title="`The page of ${unread} cannot be read`">next in line</span>
-        <span v-else :title="entry.reason.says">{{ entry.reason.says }}</span>
+        <span class="slim" :title="entry.reason.says">
+          {{ roleOf(entry) }}
+          <span v-if="unread" class="pencil" :title="`The page of ${unread} cannot be read`"
+            >next in line</span
+          >
+          <template v-else>{{ entry.reason.says }}</template>
+        </span>
       </template>
     </span>
     <span class="soft one-line" :title="entry.phone">

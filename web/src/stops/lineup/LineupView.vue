@@ -216,7 +216,7 @@ async function measureRivals() {
 </script>
 
 <template>
-  <main class="view" :class="{ dropzone: held }" v-on="drop(true)">
+  <main id="main" class="view" :class="{ dropzone: held }" v-on="drop(true)">
     <form class="title flow wrap gap-5 lines-2 on-mid pad-2 edge ink-below" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>

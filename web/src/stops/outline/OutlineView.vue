@@ -117,7 +117,7 @@ useCommands([
 </script>
 
 <template>
-  <main class="outline">
+  <main id="main" class="outline">
     <div class="top">
       <PlanLeaves :client="client" />
       <template v-if="outline && outline.sections.length">

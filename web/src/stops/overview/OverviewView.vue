@@ -27,7 +27,7 @@ const sum = computed(() => totals(rows.value))
 </script>
 
 <template>
-  <main>
+  <main id="main">
     <NoticeLine :fault="error" class="pad-2 edge" />
     <div v-if="overview" class="cells scroll-x">
       <DataTable :columns="columns" lined fixed class="wide">

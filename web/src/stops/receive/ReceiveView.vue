@@ -104,7 +104,7 @@ const close = () => window.close()
 
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
-  <main class="receive pad-6 edge">
+  <main id="main" class="receive pad-6 edge">
     <template v-if="refused">
       <h1 class="t-title anywhere">Nothing was handed over</h1>
       <p class="mistake anywhere" role="alert">{{ refused }}</p>

@@ -33,7 +33,7 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
 </script>
 
 <template>
-  <main class="sheet" :class="{ open: margin.what.value }">
+  <main id="main" class="sheet" :class="{ open: margin.what.value }">
     <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
     <p v-else-if="isPending" class="soft pad-2 edge">Loading the sheet…</p>
     <template v-else-if="sheet">

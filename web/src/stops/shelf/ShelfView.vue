@@ -49,7 +49,7 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
 <template>
   <AppHeader @help="$emit('help')" @find="$emit('find')" />
   <ShortWay />
-  <main>
+  <main id="main">
     <div class="flow on-mid apart pad-4 edge">
       <h1 class="t-title flush">Clients</h1>
       <ActionButton to="/new">New client</ActionButton>

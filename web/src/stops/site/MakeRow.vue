@@ -33,7 +33,7 @@ defineProps<{ page: ToMake; edits: ReturnType<typeof usePageEdits> }>()
       <ActionButton
         quiet
         class="pencil"
-        :aria-label="`Plan ${pageName(page)}`"
+        :aria-label="`Plan it: ${pageName(page)}`"
         @click="
           edits.plan({ kind: page.kind as PageDraft['kind'], service: page.service, place: page.place })
         "

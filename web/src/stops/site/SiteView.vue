@@ -67,7 +67,7 @@ const says = computed(() => {
 </script>
 
 <template>
-  <main>
+  <main id="main">
     <div class="title">
       <h1>Ground</h1>
       <GroundLeaves :client="client" />

@@ -32,7 +32,7 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
       <table>
         <thead>
           <tr class="soft">
-            <th scope="col"></th>
+            <th scope="col"><span class="unseen">Front</span></th>
             <th scope="col" class="num">you</th>
             <th scope="col" class="num">they</th>
             <th scope="col">leads</th>

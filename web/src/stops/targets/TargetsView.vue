@@ -183,7 +183,7 @@ watch(
 </script>
 
 <template>
-  <main class="targets" :class="{ aside: why || ladder }">
+  <main id="main" class="targets" :class="{ aside: why || ladder }">
     <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
     <p v-else-if="isPending" class="soft pad-2 edge">Loading targets…</p>
     <template v-else-if="plan">

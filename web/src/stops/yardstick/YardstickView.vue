@@ -107,7 +107,7 @@ const failure = computed(() => error.value ?? failed())
 </script>
 
 <template>
-  <main class="yardstick">
+  <main id="main" class="yardstick">
     <div class="top ink-below">
       <PlanLeaves :client="client" />
       <TabRow
