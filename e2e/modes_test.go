@@ -134,7 +134,7 @@ func TestFilesAdded(t *testing.T) {
 	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
 	defer p.kill(t)
 	client, home := brindle(t, p)
-	idle(t, p, client) // what the demo reads by itself would be newer than the file
+	ran(t, p, client) // what the demo reads by itself would be newer than the file
 	s := look(t, p)
 	own := func() view.Column {
 		return get[view.Sheet](t, p, fmt.Sprintf("/api/clients/%d/pages/%d/sheet", client, home)).Columns[0]

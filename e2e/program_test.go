@@ -163,6 +163,15 @@ func idle(t *testing.T, p *program, client int64) {
 	}, 90*time.Second, 30*time.Millisecond, "pages are still being read")
 }
 
+// ran waits until the pages of a client were read once: a demo that has just begun reads them by itself.
+func ran(t *testing.T, p *program, client int64) {
+	t.Helper()
+	require.Eventually(t, func() bool {
+		run := get[struct{ Run *view.Run }](t, p, fmt.Sprintf("/api/clients/%d/run", client)).Run
+		return run != nil && run.State != store.JobRunning
+	}, 90*time.Second, 30*time.Millisecond, "pages are still being read")
+}
+
 // brindle returns the id of the demo's main client and of its home page.
 func brindle(t *testing.T, p *program) (client, page int64) {
 	t.Helper()

@@ -1,5 +1,5 @@
-import { QueryClient } from '@tanstack/vue-query'
-import { describe, expect, it } from 'vitest'
+import { QueryClient, QueryObserver } from '@tanstack/vue-query'
+import { describe, expect, it, vi } from 'vitest'
 import {
   bookQueryKey,
   lastRunQueryKey,
@@ -75,6 +75,24 @@ describe('following changes', () => {
     await change(cache, 'PUT', 1, '/api/clients/{client}/hours', answer('', {}, 422))
     expect(stale(cache)).toContain('sheet 1 2')
     expect(stale(cache)).not.toContain('plan 3')
+  })
+
+  it('takes no answer from before a change for the new one', async () => {
+    const cache = new QueryClient()
+    const answers: ((words: number) => void)[] = []
+    const shown = new QueryObserver(cache, {
+      queryKey: sheet(1, 2),
+      queryFn: () => new Promise<number>((answer) => answers.push(answer)),
+    })
+    const end = shown.subscribe(() => {})
+    await vi.waitFor(() => expect(answers.length).toBe(1)) // it is asked for the first time
+    const followed = follow(cache, 1, ['readings'])
+    await vi.waitFor(() => expect(answers.length).toBe(2))
+    answers[0]!(545)
+    answers[1]!(7)
+    await followed
+    expect(shown.getCurrentResult().data).toBe(7)
+    end()
   })
 
   it('follows nothing that was only asked', async () => {

@@ -19,17 +19,23 @@ export function isStale(key: readonly unknown[], client: number | undefined, cha
   return (facetsOf[(key as Key)[0]?._id ?? ''] ?? []).some((facet) => changed.includes(facet))
 }
 
-/** Asks again for what is made from what changed of a client, but for one query. */
-export const follow = (
+/**
+ * Asks again for what is made from what changed of a client, but for one query. What is asked for the first time just
+ * now is given up before: its answer may be from before the change, and would be taken for the new one.
+ */
+export async function follow(
   cache: QueryClient,
   client: number | undefined,
   changed: readonly string[],
   but?: readonly unknown[],
-) =>
-  cache.invalidateQueries({
+) {
+  const stale = {
     predicate: ({ queryKey }: Query) =>
       isStale(queryKey, client, changed) && hashKey(queryKey) !== (but && hashKey(but)),
-  })
+  }
+  await cache.cancelQueries(stale)
+  await cache.invalidateQueries(stale)
+}
 
 /** Asks again for all of a client where a change was refused: it may have been made from what was. */
 const refused = (cache: QueryClient, client: number | undefined) =>
