@@ -129,7 +129,7 @@ func largeBook(ctx context.Context, a *app.App) (client int64, err error) {
 // showAll shows all parts of the book, once it is there.
 const showAll = `new Promise(done => {
 	const look = () => {
-		const all = [...document.querySelectorAll('.part')].find(e => e.textContent.includes('5,000'))
+		const all = [...document.querySelectorAll('[aria-label="Parts of the book"] button')].find(e => e.textContent.includes('5,000'))
 		all?.click()
 		if (all && document.querySelector('[data-rows]').scrollHeight > 5000 * 30) setTimeout(() => done(true), 500)
 		else setTimeout(look, 50)

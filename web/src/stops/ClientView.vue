@@ -112,7 +112,7 @@ useTitle(() => [viewName.value, ground.value?.name, 'Ink Tally'].filter(Boolean)
     :all="stop === 'targets' && plan ? String(plan.open) : ''"
   />
   <NoticeLine :fault="measure.error.value" class="pad-2 edge" />
-  <main id="main" v-if="error" class="pad-2 edge">
+  <main v-if="error" id="main" class="pad-2 edge">
     <p class="mistake">{{ error.detail }}</p>
     <router-link to="/">All clients</router-link>
   </main>

@@ -123,6 +123,11 @@ const token = (name?: string) => name && `var(--${name})`
   .table .rival {
     color: var(--rival);
   }
+  @media print {
+    .table {
+      min-width: 0 !important;
+    }
+  }
   @media (max-width: 1100px) {
     .table col {
       width: var(--narrow);

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="Row">
 import { useVirtualizer, type Range, type VirtualItem } from '@tanstack/vue-virtual'
+import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { isField } from '@/parts/keys'
 
@@ -33,13 +34,18 @@ function inSteps(range: Range) {
   const end = Math.min(range.count, Math.ceil((range.endIndex + 1) / step + 1) * step)
   return Array.from({ length: end - first }, (_, i) => first + i)
 }
-const items = computed<VirtualItem[]>((had) => {
+/* On paper all of them are drawn, one below the other. */
+const printed = ref(false)
+useEventListener(window, 'beforeprint', () => (printed.value = true))
+useEventListener(window, 'afterprint', () => (printed.value = false))
+const items = computed<Pick<VirtualItem, 'index' | 'start' | 'size'>[]>((had) => {
+  if (printed.value) return props.rows.map((row, index) => ({ index, start: 0, size: props.sizeOf(row) }))
   const now = virtual.value.getVirtualItems()
   const same = (item: VirtualItem, i: number) =>
     item.index === had![i]!.index && item.start === had![i]!.start && item.size === had![i]!.size
   return had?.length === now.length && now.every(same) ? had : now
 })
-const height = computed(() => `${virtual.value.getTotalSize()}px`)
+const height = computed(() => (printed.value ? 'auto' : `${virtual.value.getTotalSize()}px`))
 watch(
   () => [props.rows, props.sizeOf],
   () => virtual.value.measure(),
@@ -77,8 +83,8 @@ function onKeydown(event: KeyboardEvent, index: number) {
         v-for="item in items"
         :key="keyOf(rows[item.index]!)"
         class="row full line-below"
-        :class="{ banded: item.index % 2 }"
-        :style="{ height: `${item.size}px`, transform: `translateY(${item.start}px)` }"
+        :class="{ banded: item.index % 2, printed }"
+        :style="{ height: `${item.size}px`, transform: printed ? undefined : `translateY(${item.start}px)` }"
         role="listitem"
         :aria-posinset="item.index + 1"
         :aria-setsize="rows.length"
@@ -102,6 +108,9 @@ function onKeydown(event: KeyboardEvent, index: number) {
   top: 0;
   left: 0;
   contain: strict; /* its height is given: nothing in it moves anything else */
+}
+.row.printed {
+  position: relative;
 }
 .row:focus-visible {
   outline: var(--focus-line);

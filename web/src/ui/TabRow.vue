@@ -67,6 +67,7 @@ function step(event: KeyboardEvent) {
 }
 .tabs > * {
   padding: var(--s0) 0;
+  min-height: var(--s6);
   color: var(--ink-soft);
   text-decoration: none;
   white-space: nowrap;

@@ -118,55 +118,57 @@ const leave = (r: ImageRow) =>
       >
       <template v-else>The images of measured pages will be listed here. Measure the pages first.</template>
     </p>
-    <DataTable v-else-if="images && plan" :columns="columns" fixed>
-      <tbody>
-        <tr
-          v-for="r in rows"
-          :key="r.page + r.now + r.name_key"
-          :data-image="r.now || r.wanted"
-          class="anywhere"
-        >
-          <td class="soft">{{ names.get(r.page) ?? '' }}</td>
-          <td>
-            <span v-if="r.now" class="mono" :class="{ soft: r.dropped }">{{ r.now }}</span>
-            <span v-else class="pencil">a new image</span>
-            <div v-if="r.verdict_says" class="soft t-small">{{ r.verdict_says }}</div>
-          </td>
-          <td>
-            <TypedField
-              v-if="r.name_key && !r.dropped"
-              class="field mono penciled flat"
-              name="new-name"
-              :rows="r.wanted.length > 38 ? 2 : undefined"
-              :value="r.wanted"
-              :aria-label="`New name of ${r.now || 'a new image'}`"
-              :save="(typed, was) => type(r.page, r.name_key, r.wanted, typed, was)"
-            />
-            <span v-else class="soft">{{
-              r.dropped ? (r.now ? 'keeps its name' : 'is not added') : 'stays'
-            }}</span>
-            <div v-if="r.twice" class="mistake t-small">Another file has this name. Write another one.</div>
-          </td>
-          <td>
-            <TypedField
-              v-if="r.alt_key"
-              class="field penciled flat"
-              name="alt"
-              :rows="2"
-              :value="r.alt_wanted"
-              :aria-label="`Alt text of ${r.now || 'a new image'}`"
-              :save="(typed, was) => type(r.page, r.alt_key, r.alt_wanted, typed, was)"
-            />
-            <span v-else class="soft">{{ r.alt_now }}</span>
-          </td>
-          <td>
-            <ActionButton v-if="r.name_key && r.now" quiet @click="leave(r)">
-              {{ r.dropped ? 'Rename' : 'Leave' }}
-            </ActionButton>
-          </td>
-        </tr>
-      </tbody>
-    </DataTable>
+    <div v-else-if="images && plan" class="scroll-x">
+      <DataTable :columns="columns" fixed>
+        <tbody>
+          <tr
+            v-for="r in rows"
+            :key="r.page + r.now + r.name_key"
+            :data-image="r.now || r.wanted"
+            class="anywhere"
+          >
+            <td class="soft">{{ names.get(r.page) ?? '' }}</td>
+            <td>
+              <span v-if="r.now" class="mono" :class="{ soft: r.dropped }">{{ r.now }}</span>
+              <span v-else class="pencil">a new image</span>
+              <div v-if="r.verdict_says" class="soft t-small">{{ r.verdict_says }}</div>
+            </td>
+            <td>
+              <TypedField
+                v-if="r.name_key && !r.dropped"
+                class="field mono penciled flat"
+                name="new-name"
+                :rows="r.wanted.length > 38 ? 2 : undefined"
+                :value="r.wanted"
+                :aria-label="`New name of ${r.now || 'a new image'}`"
+                :save="(typed, was) => type(r.page, r.name_key, r.wanted, typed, was)"
+              />
+              <span v-else class="soft">{{
+                r.dropped ? (r.now ? 'keeps its name' : 'is not added') : 'stays'
+              }}</span>
+              <div v-if="r.twice" class="mistake t-small">Another file has this name. Write another one.</div>
+            </td>
+            <td>
+              <TypedField
+                v-if="r.alt_key"
+                class="field penciled flat"
+                name="alt"
+                :rows="2"
+                :value="r.alt_wanted"
+                :aria-label="`Alt text of ${r.now || 'a new image'}`"
+                :save="(typed, was) => type(r.page, r.alt_key, r.alt_wanted, typed, was)"
+              />
+              <span v-else class="soft">{{ r.alt_now }}</span>
+            </td>
+            <td>
+              <ActionButton v-if="r.name_key && r.now" quiet @click="leave(r)">
+                {{ r.dropped ? 'Rename' : 'Leave' }}
+              </ActionButton>
+            </td>
+          </tr>
+        </tbody>
+      </DataTable>
+    </div>
   </main>
 </template>
 

@@ -159,7 +159,7 @@ function copyText() {
         <button
           v-for="a in evidence.across"
           :key="a.entry_id"
-          class="quiet"
+          class="quiet pad-1"
           :class="{ here: a.entry_id === column.entry_id }"
           type="button"
           :title="`${a.name}: ${a.exact} exact, ${a.loose} loose; find in page: ${a.find_in_page}`"

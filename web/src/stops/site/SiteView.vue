@@ -92,7 +92,7 @@ const says = computed(() => {
       :ground="ground"
     />
     <div v-if="site" class="halves grid">
-      <section class="pages">
+      <section class="scroll-x">
         <DataTable :columns="columns" fixed>
           <tbody v-for="b in branches" :key="b.kind" :data-kind="b.kind">
             <tr v-if="b.kind !== 'home'" class="kind">

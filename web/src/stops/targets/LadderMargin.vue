@@ -96,7 +96,7 @@ p {
 }
 li button {
   text-align: left;
-  padding: var(--s0) 0;
+  padding: var(--s1) 0;
 }
 li .num {
   white-space: nowrap;

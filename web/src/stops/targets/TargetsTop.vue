@@ -71,9 +71,11 @@ const orders: { key: Order; says: string }[] = [
     <div class="more stacked at-end gap-0 t-small nowrap">
       <PlanLeaves :client="client" />
       <div class="row flow gap-3">
-        <ActionButton quiet shortcut="r" @click="$emit('ladder')"> Rival by rival </ActionButton>
-        <ActionButton quiet shortcut="n" @click="$emit('add')"> New target </ActionButton>
-        <ActionButton v-if="hasDropped" quiet @click="$emit('dropped', !dropped)">
+        <ActionButton quiet class="pad-1" shortcut="r" @click="$emit('ladder')">
+          Rival by rival
+        </ActionButton>
+        <ActionButton quiet class="pad-1" shortcut="n" @click="$emit('add')"> New target </ActionButton>
+        <ActionButton v-if="hasDropped" quiet class="pad-1" @click="$emit('dropped', !dropped)">
           {{ dropped ? 'Hide dropped' : 'Show dropped' }}
         </ActionButton>
       </div>
