@@ -76,7 +76,7 @@ func paintBench() error {
 			return fmt.Errorf("%s: %w", v.name, err)
 		}
 		if _, err := chromedp.Call(tab, page.RemoveScriptToEvaluateOnNewDocument,
-			page.RemoveScriptToEvaluateOnNewDocumentParams{Identifier: added.Identifier}); err != nil {
+			page.RemoveScriptToEvaluateOnNewDocumentParams(added)); err != nil {
 			return err
 		}
 		fmt.Printf("%-12s first paint %5.0f ms (goal: 1500), filled %5.0f ms, longest task %4.0f ms (goal: 200)\n",

@@ -334,15 +334,13 @@ async function measureRivals() {
 }
 .phrase .field {
   field-sizing: content;
-  min-width: var(--w40);
+  min-width: var(--w28);
   max-width: 100%;
+  font-size: var(--head);
+  border-bottom-color: var(--rule);
 }
 .title .link {
   white-space: nowrap;
-}
-.phrase .field {
-  font-size: var(--head);
-  border-bottom-color: var(--rule);
 }
 .conditions {
   flex: 1 1 var(--w20);

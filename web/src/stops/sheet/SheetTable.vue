@@ -136,7 +136,7 @@ const groups = computed(() => [
     min-width: calc(var(--w60) + var(--rivals) * var(--w18));
   }
   .sheet.narrow {
-    min-width: calc(var(--w52) + var(--rivals) * var(--w8));
+    min-width: calc(var(--w52) + var(--rivals) * var(--w10));
   }
 }
 </style>

@@ -76,7 +76,7 @@ const rows = computed(() =>
           :data-figure="c.words.seen"
           @click="margin.open('seen', i + 1)"
         >
-          <span class="figure large t-title">{{ count(c.words.seen) }}</span>
+          <span class="figure large" :class="narrow ? 't-head' : 't-title'">{{ count(c.words.seen) }}</span>
           <TallyStrokes
             :words="c.words.seen"
             :tone="c.role === 'rival' ? 'rival' : 'ink'"
