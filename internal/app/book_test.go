@@ -277,12 +277,12 @@ func TestBookFile(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "Brindle", name)
 	assert.Contains(t, string(csv), "'=HYPERLINK")
-	table, err := encodingcsv.NewReader(bytes.NewReader(csv)).ReadAll()
+	lines, err := encodingcsv.NewReader(bytes.NewReader(csv)).ReadAll()
 	require.NoError(t, err)
 	b, err := a.Book.Get(ctx, client)
 	require.NoError(t, err)
 	gains, folded := map[string]string{}, 0
-	for _, row := range table[1:] {
+	for _, row := range lines[1:] {
 		gains[row[0]] = row[12]
 	}
 	for _, f := range b.Families {
