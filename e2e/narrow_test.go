@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 
@@ -9,12 +10,19 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// On a phone no view is wider than the screen: what is wider is scrolled in a box of its own.
+// On a phone, and at twice the size on a small screen, no view is wider than the screen: what is wider is scrolled in a
+// box of its own.
 func TestNoViewScrollsSideways(t *testing.T) {
+	for _, width := range []int64{390, 320} {
+		t.Run(fmt.Sprint(width), func(t *testing.T) { noneScrollsSideways(t, width) })
+	}
+}
+
+func noneScrollsSideways(t *testing.T, width int64) {
 	p := demo(t)
 	client, page := brindle(t, p)
 	s := look(t, p)
-	require.NoError(t, chromedp.Do(s.ctx, chromedp.EmulateViewport(390, 844)))
+	require.NoError(t, chromedp.Do(s.ctx, chromedp.EmulateViewport(width, 844)))
 	for path := range views(client, page) {
 		if strings.Contains(path, "?show=") {
 			continue // a margin covers the whole screen

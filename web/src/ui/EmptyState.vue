@@ -6,6 +6,6 @@ defineProps<{ says: string }>()
 <template>
   <div class="pad-4 edge">
     <p class="readable t-lead">{{ says }}</p>
-    <p v-if="$slots.default" class="mt-3"><slot /></p>
+    <div v-if="$slots.default" class="mt-3"><slot /></div>
   </div>
 </template>

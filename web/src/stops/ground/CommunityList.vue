@@ -53,6 +53,5 @@ li {
 }
 li .soft {
   font-size: var(--small);
-  white-space: nowrap;
 }
 </style>

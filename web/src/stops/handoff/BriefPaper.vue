@@ -106,7 +106,7 @@ header p {
 }
 section > ul > li {
   display: grid;
-  grid-template-columns: var(--s4) 1fr auto;
+  grid-template-columns: var(--s4) minmax(0, 1fr) auto;
   gap: var(--s3);
   padding: var(--s2) 0;
   border-bottom: var(--line);
@@ -127,6 +127,11 @@ section > ul > li.inside {
 }
 .parts {
   margin-top: var(--s1);
+}
+@media (max-width: 760px) {
+  .paper {
+    padding: var(--s4);
+  }
 }
 @media print {
   .paper {

@@ -4,6 +4,7 @@ import { useMutation, useQuery } from '@tanstack/vue-query'
 import { measureMutation, sheetOptions } from '@/api/calls'
 import { useRun } from '@/api/progress'
 import type { Ground } from '@/api/types'
+import EmptyState from '@/ui/EmptyState.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { plural } from '@/parts/format'
@@ -37,28 +38,28 @@ useCommands([{ key: 'Escape', says: 'Close the evidence', run: () => !!margin.wh
     <NoticeLine v-if="error" :fault="error" class="pad-2 edge" />
     <p v-else-if="isPending" class="soft pad-2 edge">Loading the sheet…</p>
     <template v-else-if="sheet">
-      <div v-if="nothing" class="pad-2 edge">
-        <template v-if="run?.state === 'running'">
-          <p class="readable t-lead">Reading {{ plural(run.items.length, 'page') }}: {{ run.done }} done.</p>
-        </template>
-        <template v-else-if="!ground.home_page && sheet.columns.length === 1">
-          <p class="readable t-lead">No page and no rivals yet. {{ ground.name }} starts with a new page.</p>
-          <p>
-            <ActionButton main :to="{ name: 'lineup', params: { client } }">Find rivals</ActionButton>
-            <router-link class="more" :to="pageLocation('targets', client, pageKey(page))"
-              >See what the new page needs</router-link
-            >
-          </p>
+      <div v-if="nothing">
+        <EmptyState
+          v-if="run?.state === 'running'"
+          :says="`Reading ${plural(run.items.length, 'page')}: ${run.done} done.`"
+        />
+        <EmptyState
+          v-else-if="!ground.home_page && sheet.columns.length === 1"
+          :says="`No page and no rivals yet. ${ground.name} starts with a new page.`"
+        >
+          <ActionButton main :to="{ name: 'lineup', params: { client } }">Find rivals</ActionButton>
+          <router-link class="more" :to="pageLocation('targets', client, pageKey(page))"
+            >See what the new page needs</router-link
+          >
           <FirstAddress class="mt-5" :client="client" :ground="ground" />
-        </template>
-        <template v-else>
-          <p class="readable t-lead">
-            The client’s page and its rivals’ will be compared here: words, phrases, headings, image file
-            names.
-          </p>
+        </EmptyState>
+        <EmptyState
+          v-else
+          says="The client’s page and its rivals’ will be compared here: words, phrases, headings, image file names."
+        >
           <NoticeLine :fault="measure.error.value" />
           <ActionButton main @click="measure.mutate({ path: { client: client } })"> Measure </ActionButton>
-        </template>
+        </EmptyState>
       </div>
       <ProposalLine v-if="!nothing" :client="client" :ground="ground" />
       <SheetTable v-if="!nothing" :sheet="sheet" :client="client" :ground="ground" :margin="margin" />

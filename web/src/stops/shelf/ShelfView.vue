@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { backupsOptions, shelfOptions } from '@/api/calls'
 import type { ShelfRow } from '@/api/types'
 import DataTable, { type Column } from '@/ui/DataTable.vue'
+import EmptyState from '@/ui/EmptyState.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -56,10 +57,10 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
     </div>
     <NoticeLine v-if="error" :fault="error" class="edge" />
     <p v-else-if="isPending" class="soft edge">Loading clients…</p>
-    <p v-else-if="!rows?.length" class="readable pad-2 edge t-lead">
-      Your clients will be listed here, with the words on their pages, what is still to be written, and what
-      to do next. Start with the line above, or add a client.
-    </p>
+    <EmptyState
+      v-else-if="!rows?.length"
+      says="Your clients will be listed here, with the words on their pages, what is still to be written, and what to do next. Start with the line above, or add a client."
+    />
     <div v-else class="scroll-x">
       <DataTable :columns="columns">
         <tbody>

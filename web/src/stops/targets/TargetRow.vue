@@ -159,7 +159,9 @@ watch(
 }
 @media (max-width: 760px) {
   .row,
-  .row.paged {
+  .row.paged,
+  .row.narrow,
+  .row.narrow.paged {
     grid-template-columns: var(--s5) auto auto 1fr;
     padding: var(--s2) var(--s3);
     gap: var(--s1) var(--s3);

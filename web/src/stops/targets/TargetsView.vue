@@ -367,6 +367,9 @@ watch(
   margin-left: calc(var(--edge) + var(--w22));
 }
 @media (max-width: 760px) {
+  .aside {
+    padding-right: 0;
+  }
   .captions {
     display: none;
   }
