@@ -83,7 +83,6 @@ const token = (name?: string) => name && `var(--${name})`
   .table.filled thead th {
     height: var(--w7);
     padding-block: var(--s2);
-    color: var(--ink);
     vertical-align: top;
   }
   .table :is(th, td):first-child {
@@ -115,6 +114,9 @@ const token = (name?: string) => name && `var(--${name})`
   }
   .table .figure {
     font-size: var(--head);
+  }
+  .table.filled thead th:not(.target, .label) {
+    color: var(--ink);
   }
   .table .target {
     background: var(--pencil-wash);

@@ -54,6 +54,7 @@ const aside = computed(() => props.sheet.columns.filter((c) => c.set_aside))
 
 <style scoped>
 li {
+  list-style: decimal;
   line-height: 1.5;
 }
 .target .figure {
