@@ -33,6 +33,7 @@ func TestSingleKeysAreNotForControls(t *testing.T) {
 	const switched = `document.querySelector('[name=single]')?.checkVisibility()`
 	s.until(switched)
 	s.sees("Measure: read all pages again")
+	s.until(`document.activeElement?.closest('.v-overlay')`) // the focus has come into it
 	s.click(`document.querySelector('[name=single]')`)
 	s.push("Escape")
 	s.until(`!` + switched)
