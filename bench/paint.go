@@ -91,7 +91,6 @@ func servedDemo(ctx context.Context) (base string, end func(), err error) {
 	if err != nil {
 		return "", nil, err
 	}
-	var db *store.DB
 	db, closeStore, err := newStore(ctx)
 	if err != nil {
 		return "", nil, err

@@ -66,16 +66,15 @@ func (a *App) takeBack(client int64) bool {
 	return true
 }
 
-// forget deletes a client that is away for good.
+// forget deletes a client that is away for good. Who brings it back at the same moment is either first or told that
+// there is none.
 func (a *App) forget(client int64) {
-	if !a.IsAway(client) {
+	if !a.takeBack(client) {
 		return
 	}
 	if err := a.Ground.Delete(context.Background(), client); err != nil {
-		a.log.Error("a deleted client is still in the data file", "client", client, "error", err)
-		return
+		a.log.Error("a deleted client is back: it is still in the data file", "client", client, "error", err)
 	}
-	a.takeBack(client)
 }
 
 // forgetAll deletes all that are away for good.

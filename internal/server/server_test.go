@@ -229,6 +229,30 @@ func TestBookFile(t *testing.T) {
 	assert.Equal(t, http.StatusNotFound, status)
 }
 
+// A deleted client is not there for anybody, and all of it is when it is brought back.
+func TestDeletedClient(t *testing.T) {
+	server := serve(t)
+	status, _ := ask(t, server, "POST", "/api/clients",
+		`{"name":"Ash","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+	require.Equal(t, http.StatusOK, status)
+	const client = "/api/clients/1"
+	for _, step := range []struct {
+		method, path string
+		want         int
+	}{
+		{"POST", client + "/restore", 404}, {"DELETE", client, 204}, {"GET", client, 404},
+		{"GET", client + "/book", 404},
+		{"GET", client + "/book.csv", 404}, {"POST", client + "/run", 404}, {"DELETE", client, 404},
+		{"POST", client + "/restore", 204}, {"GET", client, 200}, {"GET", client + "/book", 200},
+	} {
+		status, answer := ask(t, server, step.method, step.path, "")
+		assert.Equal(t, step.want, status, "%s %s", step.method, step.path)
+		if status == http.StatusNotFound {
+			assert.Equal(t, string(NoSuchClient.Code), answer["code"], "%s %s", step.method, step.path)
+		}
+	}
+}
+
 // A failure of the program itself is in its log; what is told of it holds no
 // word of the inside.
 func TestOwnMistake(t *testing.T) {

@@ -102,7 +102,7 @@ func (t *Tx) UpdateClient(c Client) error {
 
 // DeleteClient deletes a client and all that belongs to it.
 func (t *Tx) DeleteClient(id int64) error {
-	if err := t.change(of(id, FacetGround), `DELETE FROM clients WHERE id = ?`, id); err != nil {
+	if err := t.change(none, `DELETE FROM clients WHERE id = ?`, id); err != nil {
 		return err
 	}
 	_, err := t.exec(none, `DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)

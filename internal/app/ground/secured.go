@@ -16,7 +16,7 @@ const secureWait = 5 * time.Second
 // first. What does not answer there stays as it was typed, which is by http.
 func (g *Ground) secured(ctx context.Context, typed string) string {
 	address, err := fetch.Address(typed)
-	if err != nil || strings.Contains(typed, "://") || g.Readings == nil || g.Readings.Web == nil {
+	if err != nil || strings.Contains(typed, "://") || g.Readings.Web == nil {
 		return typed
 	}
 	ctx, cancel := context.WithTimeout(ctx, secureWait)
