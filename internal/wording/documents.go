@@ -115,5 +115,5 @@ func ImageColumns() []string {
 // BookColumns returns the headings of a phrase book as a table.
 func BookColumns() []string {
 	return []string{"phrase", "family", "searches", "area", "difficulty", "position", "intent", "why", "service",
-		"place", "page", "kept", "visits/mo to gain, an estimate", "worth of it, an estimate", "counted with"}
+		"place", "page", "kept", "gain in visits/mo, estimated", "worth, estimated", "gain counted under"}
 }

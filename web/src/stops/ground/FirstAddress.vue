@@ -33,7 +33,7 @@ async function save() {
   <form class="flow wrap gap-3 at-end" @submit.prevent="save">
     <FieldLine
       v-model="typed"
-      label="The site has an address by now?"
+      label="If there is a site now, enter its address"
       name="first_address"
       mono
       placeholder="e.g. shop.example"

@@ -63,7 +63,10 @@ const rows = computed(() =>
           }}</span>
           <span v-if="words.rule === 'none'">no word target</span>
           <span v-else-if="words.hold">{{ narrow ? 'place' : 'place phrases, no writing' }}</span>
-          <span v-else>write {{ count(words.to_write) }}<template v-if="!narrow"> more</template></span>
+          <span v-else
+            >write {{ count(words.to_write)
+            }}<template v-if="!narrow && sheet.columns[0]?.reading_id"> more</template></span
+          >
         </SheetCell>
       </td>
       <td v-for="(c, i) in rivals" :key="c.entry_id" :class="c.role">
