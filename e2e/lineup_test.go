@@ -35,6 +35,20 @@ func TestLineupByHand(t *testing.T) {
 	s.press("Forget")
 	s.until(`!document.querySelector('[data-site-kinds] li')`)
 
+	eval[bool](s, fmt.Sprintf(`(%s.focus(), true)`, row("Lantern Street Sweeps")))
+	s.push("ArrowDown")
+	next := eval[string](s, `document.activeElement.closest('[role=row]').dataset.entry`)
+	assert.NotEqual(t, "Lantern Street Sweeps", next)
+	s.push("ArrowUp")
+	taken := row("Lantern Street Sweeps") + `.getAttribute('aria-selected')`
+	was := eval[string](s, taken)
+	s.push("Space")
+	s.until(fmt.Sprintf("%s !== %q", taken, was))
+	s.until(`document.activeElement.dataset.entry === 'Lantern Street Sweeps'`)
+	s.push("Space")
+	s.until(fmt.Sprintf("%s === %q", taken, was))
+	assert.Equal(t, 1, eval[int](s, `document.querySelectorAll('[data-entry][tabindex="0"]').length`), "one stop for Tab")
+
 	organic := func() (names []string) {
 		for _, e := range shown(0).Entries {
 			if e.Part == "organic" {

@@ -191,4 +191,10 @@ const place = computed(() => {
     margin-left: auto;
   }
 }
+/* Borders without a color get one where colors are forced: only the stop at hand has its line. */
+@media (forced-colors: active) {
+  .route a:not(.here) {
+    border-color: Canvas;
+  }
+}
 </style>

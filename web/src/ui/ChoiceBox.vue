@@ -1,9 +1,11 @@
 <script setup lang="ts" generic="V extends string | number">
+import type { Choice } from './choices'
+
 /** One of some values, by name. A value that is none of them is shown as it is. */
 const value = defineModel<V>({ required: true })
 const props = defineProps<{
   label: string
-  options: readonly { value: V; says: string }[]
+  options: readonly Choice<V>[]
   /** What stands there as long as nothing is chosen; then nothing can be chosen again. */
   asks?: string
 }>()

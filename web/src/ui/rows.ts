@@ -1,4 +1,4 @@
-import { nextTick, ref, watch, type Ref } from 'vue'
+import { computed, nextTick, ref, watch, type Ref } from 'vue'
 import { isField } from '@/parts/keys'
 
 /**
@@ -57,5 +57,10 @@ export function useRows(
     },
     { flush: 'pre' },
   )
-  return { at, focus, onKeydown, onFocusin, onFocusout }
+  /** The row that Tab comes to: the one at hand, else the first. */
+  const tabbed = computed(() => {
+    const all = keys()
+    return all.includes(at.value) ? at.value : (all[0] ?? '')
+  })
+  return { at, tabbed, focus, onKeydown, onFocusin, onFocusout }
 }

@@ -3,6 +3,7 @@ import type { Book } from '@/api/types'
 import { computed } from 'vue'
 import { count } from '@/parts/format'
 import ChoiceBox from '@/ui/ChoiceBox.vue'
+import { named } from '@/ui/choices'
 import TabRow from '@/ui/TabRow.vue'
 import { countIn, parts, type Filter } from './filter'
 
@@ -13,10 +14,7 @@ const filter = defineModel<Filter>({ required: true })
 const tabs = computed(() =>
   parts.map((p) => ({ key: p.part, says: p.says, count: count(countIn(props.book.families, p.part)) })),
 )
-const choices = (all: string, names: string[]) => [
-  { value: '', says: all },
-  ...names.map((name) => ({ value: name, says: name })),
-]
+const choices = (all: string, names: string[]) => [{ value: '', says: all }, ...named(names)]
 const distinct = (of: 'service' | 'place' | 'carrier') =>
   computed(() => [...new Set(props.book.families.map((f) => f[of]).filter(Boolean))])
 const services = distinct('service')

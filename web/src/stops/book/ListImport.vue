@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { importListMutation, previewListMutation, undoImportMutation } from '@/api/calls'
 import type { ColumnRole, Layout, SearchArea } from '@/api/types'
-import NoticeLine from '@/ui/NoticeLine.vue'
+import FilePreview from '@/parts/FilePreview.vue'
+import DataTable from '@/ui/DataTable.vue'
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { count, plural } from '@/parts/format'
@@ -33,24 +35,32 @@ watch(
   { immediate: true },
 )
 
-const roles: { role: ColumnRole; says: string }[] = [
-  { role: '', says: 'skip' },
-  { role: 'phrase', says: 'phrase' },
-  { role: 'volume', says: 'searches/mo' },
-  { role: 'difficulty', says: 'difficulty' },
-  { role: 'position', says: 'position' },
-  { role: 'address', says: 'URL' },
-  { role: 'area', says: 'area of the searches' },
+const roles: { value: ColumnRole; says: string }[] = [
+  { value: '', says: 'skip' },
+  { value: 'phrase', says: 'phrase' },
+  { value: 'volume', says: 'searches/mo' },
+  { value: 'difficulty', says: 'difficulty' },
+  { value: 'position', says: 'position' },
+  { value: 'address', says: 'URL' },
+  { value: 'area', says: 'area of the searches' },
 ]
+const columns = computed(() => layout.value.roles.map((_, i) => ({ key: `column${i}` })))
+const sites = computed(() => [
+  { value: '', says: 'phrases for the book' },
+  ...(preview.data.value?.sites ?? []).map(({ site }) => ({
+    value: site,
+    says: `phrases that ${site} is found for`,
+  })),
+])
 
 /* Where the searches were counted, asked once for a list that does not say it itself. */
 const area = ref<SearchArea>('')
 const asksArea = computed(() => layout.value.roles.includes('volume') && !layout.value.roles.includes('area'))
-const areas: { area: SearchArea; says: string }[] = [
-  { area: '', says: 'not known' },
-  { area: 'town', says: 'the town' },
-  { area: 'state', says: 'the state' },
-  { area: 'country', says: 'the country' },
+const areas: { value: SearchArea; says: string }[] = [
+  { value: '', says: 'not known' },
+  { value: 'town', says: 'the town' },
+  { value: 'state', says: 'the state' },
+  { value: 'country', says: 'the country' },
 ]
 
 async function run() {
@@ -76,10 +86,16 @@ async function run() {
 </script>
 
 <template>
-  <section class="list pad-2 edge ink-below washed" aria-label="Import a list">
-    <NoticeLine v-if="preview.error.value" :fault="preview.error.value" />
-    <p v-else-if="preview.isPending.value" class="soft flush">Reading {{ file.name }}…</p>
-    <template v-else-if="importList.data.value">
+  <FilePreview
+    class="list"
+    label="Import a list"
+    :file="file"
+    :reading="preview.isPending.value"
+    :unread="preview.error.value"
+    :fault="importList.error.value"
+    @close="emit('done', file)"
+  >
+    <template v-if="importList.data.value">
       <p class="flush" role="status" data-report>
         <template v-if="importList.data.value.found">
           {{ site }} is found for {{ plural(importList.data.value.found, 'phrase') }}.
@@ -101,16 +117,10 @@ async function run() {
     </template>
     <template v-else-if="preview.data.value">
       <div class="scroll scroll-x">
-        <table>
-          <thead>
-            <tr>
-              <th v-for="(role, i) in layout.roles" :key="i" scope="col">
-                <select v-model="layout.roles[i]" :aria-label="`What column ${i + 1} holds`">
-                  <option v-for="r in roles" :key="r.role" :value="r.role">{{ r.says }}</option>
-                </select>
-              </th>
-            </tr>
-          </thead>
+        <DataTable :columns="columns">
+          <template v-for="(c, i) in columns" :key="c.key" #[c.key]>
+            <ChoiceBox v-model="layout.roles[i]!" :label="`What column ${i + 1} holds`" :options="roles" />
+          </template>
           <tbody>
             <tr
               v-for="(row, y) in preview.data.value.rows"
@@ -120,25 +130,18 @@ async function run() {
               <td v-for="(role, x) in layout.roles" :key="x" :class="{ off: !role }">{{ row[x] }}</td>
             </tr>
           </tbody>
-        </table>
+        </DataTable>
       </div>
       <div class="acts flow gap-4 on-mid mt-2">
         <label
           >Import as
-          <select v-model="site" name="site">
-            <option value="">phrases for the book</option>
-            <option v-for="s in preview.data.value.sites" :key="s.site" :value="s.site">
-              phrases that {{ s.site }} is found for
-            </option>
-          </select>
+          <ChoiceBox v-model="site" name="site" label="Import as" :options="sites" />
         </label>
         <label
           v-if="asksArea"
           title="“Near me” and other phrases without a place count only if their searches are the town’s"
           >Searches of
-          <select v-model="area" name="area">
-            <option v-for="a in areas" :key="a.area" :value="a.area">{{ a.says }}</option>
-          </select>
+          <ChoiceBox v-model="area" name="area" label="Searches of" :options="areas" />
         </label>
         <label><input v-model="layout.heading" type="checkbox" /> The first row names the columns</label>
         <ActionButton main :disabled="importList.isPending.value" @click="run">
@@ -151,16 +154,11 @@ async function run() {
         <ActionButton quiet @click="emit('done', file)">Cancel</ActionButton>
       </div>
     </template>
-    <NoticeLine :fault="importList.error.value" />
-  </section>
+  </FilePreview>
 </template>
 
 <style scoped>
-th,
 td {
-  text-align: left;
-  padding: var(--s1) var(--s4) var(--s1) 0;
-  border-bottom: var(--line);
   max-width: var(--w40);
   overflow: hidden;
   text-overflow: ellipsis;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation, useQuery } from '@tanstack/vue-query'
 import { addPhrasesMutation, askDemandMutation, foundOptions, undoImportMutation } from '@/api/calls'
@@ -22,6 +23,14 @@ const ask = useMutation(askDemandMutation())
 const undoImport = useMutation(undoImportMutation())
 const undo = useUndo()
 
+const intents = [
+  { value: 'hire', says: 'ready to hire' },
+  { value: 'question', says: 'questions' },
+  { value: 'brand', says: 'business names' },
+  { value: 'elsewhere', says: 'elsewhere' },
+  { value: 'broad', says: 'too broad' },
+  { value: '', says: 'all intents' },
+]
 const intent = ref('hire')
 const gap = ref(false)
 const words = ref('')
@@ -91,14 +100,7 @@ async function askSource() {
       </p>
       <template v-else>
         <div class="filters flow wrap gap-4 lines-2 on-mid pad-2 edge ink-above">
-          <select v-model="intent" aria-label="Intent">
-            <option value="hire">ready to hire</option>
-            <option value="question">questions</option>
-            <option value="brand">business names</option>
-            <option value="elsewhere">elsewhere</option>
-            <option value="broad">too broad</option>
-            <option value="">all intents</option>
-          </select>
+          <ChoiceBox v-model="intent" label="Intent" :options="intents" />
           <label
             ><input v-model="gap" type="checkbox" name="gap" /> a rival is in the first 20, the client is
             not</label

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import { computed } from 'vue'
 import FieldLine from '@/ui/FieldLine.vue'
 import type { Form } from './business'
@@ -10,28 +11,28 @@ defineEmits<{ settled: [] }>()
 
 /* Those whose word forms are known; in others only the exact words count. */
 const languages = [
-  { tag: 'en', says: 'English' },
-  { tag: 'da', says: 'Danish' },
-  { tag: 'nl', says: 'Dutch' },
-  { tag: 'fi', says: 'Finnish' },
-  { tag: 'fr', says: 'French' },
-  { tag: 'de', says: 'German' },
-  { tag: 'hu', says: 'Hungarian' },
-  { tag: 'it', says: 'Italian' },
-  { tag: 'no', says: 'Norwegian' },
-  { tag: 'pt', says: 'Portuguese' },
-  { tag: 'ro', says: 'Romanian' },
-  { tag: 'ru', says: 'Russian' },
-  { tag: 'es', says: 'Spanish' },
-  { tag: 'sv', says: 'Swedish' },
-  { tag: 'tr', says: 'Turkish' },
-  { tag: 'xx', says: 'Other (exact words only)' },
+  { value: 'en', says: 'English' },
+  { value: 'da', says: 'Danish' },
+  { value: 'nl', says: 'Dutch' },
+  { value: 'fi', says: 'Finnish' },
+  { value: 'fr', says: 'French' },
+  { value: 'de', says: 'German' },
+  { value: 'hu', says: 'Hungarian' },
+  { value: 'it', says: 'Italian' },
+  { value: 'no', says: 'Norwegian' },
+  { value: 'pt', says: 'Portuguese' },
+  { value: 'ro', says: 'Romanian' },
+  { value: 'ru', says: 'Russian' },
+  { value: 'es', says: 'Spanish' },
+  { value: 'sv', says: 'Swedish' },
+  { value: 'tr', says: 'Turkish' },
+  { value: 'xx', says: 'Other (exact words only)' },
 ]
 /* A tag that somebody entered elsewhere stays. */
 const choices = computed(() =>
-  languages.some((l) => l.tag === form.value.language)
+  languages.some((l) => l.value === form.value.language)
     ? languages
-    : [...languages, { tag: form.value.language, says: form.value.language }],
+    : [...languages, { value: form.value.language, says: form.value.language }],
 )
 </script>
 
@@ -68,9 +69,13 @@ const choices = computed(() =>
       />
       <label class="as-block soft"
         >Language of the phrases
-        <select v-model="form.language" class="field" name="language">
-          <option v-for="l in choices" :key="l.tag" :value="l.tag">{{ l.says }}</option>
-        </select>
+        <ChoiceBox
+          v-model="form.language"
+          class="field"
+          name="language"
+          label="Language of the phrases"
+          :options="choices"
+        />
       </label>
       <slot name="business" />
     </section>

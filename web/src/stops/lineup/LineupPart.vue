@@ -3,8 +3,9 @@ import type { Entry } from '@/api/types'
 import { computed, ref } from 'vue'
 import LineupRow from './LineupRow.vue'
 
-/** One part of a recorded result, as a ranked list. Rows are dragged, or moved with Alt and an arrow. */
-const props = defineProps<{ title: string; note: string; entries: Entry[]; all: Entry[] }>()
+/** One part of a recorded result, as a ranked list. Rows are dragged, or moved with Alt and an arrow;
+ * `tabbed` is the key of the one that Tab comes to. */
+const props = defineProps<{ title: string; note: string; entries: Entry[]; all: Entry[]; tabbed: string }>()
 const emit = defineEmits<{
   toggle: [entry: Entry]
   kind: [entry: Entry, kind: Entry['kind']]
@@ -55,11 +56,12 @@ function moveBy(entry: Entry, by: number) {
       <h2 class="flush">{{ title }}</h2>
       <span class="soft t-small">{{ note }}</span>
     </div>
-    <ol>
+    <div class="rows" role="grid" :aria-label="title">
       <template v-for="e in entries" :key="e.id">
         <LineupRow
           :entry="e"
           :over="over === e.id"
+          :tabbed="tabbed === String(e.id)"
           :unread="unread.get(e.offered)"
           :draggable="ranked(e)"
           @dragstart="start($event, e)"
@@ -71,20 +73,20 @@ function moveBy(entry: Entry, by: number) {
           @move="moveBy(e, $event)"
           @remove="emit('remove', e)"
         />
-        <li v-if="e.open" class="flow on-mid gap-2 edge pad-2 line-below">
-          <span class="free pencil washed pad-0 sides-2 ml-9w"
+        <div v-if="e.open" role="row" class="flow on-mid gap-2 edge pad-2 line-below">
+          <span role="gridcell" class="free pencil washed pad-0 sides-2 ml-9w"
             >Position {{ e.position }}: no business here</span
           >
-          <span class="soft">open position</span>
-        </li>
+          <span role="gridcell" class="soft">open position</span>
+        </div>
       </template>
-    </ol>
+    </div>
   </section>
 </template>
 
 <style scoped>
 @media (max-width: 760px) {
-  ol {
+  .rows {
     overflow-x: auto;
   }
 }

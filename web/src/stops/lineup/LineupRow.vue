@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import type { Entry } from '@/api/types'
 import { bare, count, plural } from '@/parts/format'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
-import { kindKeys, kindOfKey, roleOf } from './entries'
+import { canBeRival, isDouble, isOwn, kindKeys, roleOf } from './entries'
 
-/** One entry of a result. A key on it says what its site is, Alt with an arrow moves it. */
-const props = defineProps<{ entry: Entry; over: boolean; unread?: string | undefined }>()
+/** One entry of a result, a row of a grid: `tabbed` is the one that Tab comes to. */
+const props = defineProps<{ entry: Entry; over: boolean; tabbed: boolean; unread?: string | undefined }>()
 const emit = defineEmits<{
   toggle: []
   kind: [kind: Entry['kind']]
@@ -14,61 +15,44 @@ const emit = defineEmits<{
   remove: []
 }>()
 
-const own = () => props.entry.kind === 'client'
-const double = () => props.entry.reason.code === 'taken_already'
+const own = () => isOwn(props.entry)
+const usable = () => canBeRival(props.entry)
 const paid = () => props.entry.part === 'paid' || props.entry.sponsored
-const aside = () => !props.entry.taken && !own() && !double()
+const aside = () => !props.entry.taken && !own() && !isDouble(props.entry)
 const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.entry.position)
-
-function pressed(e: KeyboardEvent) {
-  if (e.target !== e.currentTarget || e.ctrlKey || e.metaKey) return
-  if (e.altKey) {
-    if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
-      e.preventDefault()
-      emit('move', e.key === 'ArrowUp' ? -1 : 1)
-    }
-    return
-  }
-  const row = e.currentTarget as HTMLElement
-  if (e.key === 'ArrowDown' || e.key === 'ArrowUp') {
-    const rows = [...document.querySelectorAll<HTMLElement>('[data-entry]')]
-    rows[rows.indexOf(row) + (e.key === 'ArrowDown' ? 1 : -1)]?.focus()
-    e.preventDefault()
-    return
-  }
-  const kind = kindOfKey(e.key)
-  if (kind && !own()) {
-    e.preventDefault()
-    e.stopPropagation()
-    emit('kind', kind)
-  }
-}
 </script>
 
 <template>
-  <li
+  <div
+    class="row"
     :class="{ own: own(), aside: aside(), taken: entry.taken, over }"
     :data-entry="entry.name"
     :data-kind="entry.kind"
-    tabindex="0"
-    @keydown="pressed"
+    role="row"
+    :data-row="entry.id"
+    :tabindex="tabbed ? 0 : -1"
+    :aria-selected="entry.taken"
+    @keydown.alt.up.prevent="emit('move', -1)"
+    @keydown.alt.down.prevent="emit('move', 1)"
   >
-    <span class="figure to-right t-lead" data-place>{{ position() }}</span>
+    <span class="figure to-right t-lead" role="gridcell" data-place>{{ position() }}</span>
     <svg class="stroke" viewBox="0 0 6 18" width="6" height="18" aria-hidden="true">
       <path v-if="entry.taken" d="M3 1v16" />
     </svg>
-    <span class="name of-two" :title="entry.name">{{ entry.name }}</span>
-    <a
-      v-if="entry.url"
-      class="mono soft one-line address"
-      :href="entry.url"
-      target="_blank"
-      rel="noreferrer"
-      :title="entry.url"
-      >{{ bare(entry.url) }}</a
-    >
-    <span v-else class="soft">{{ entry.phone || 'no site known' }}</span>
-    <span class="soft says flow on-mid">
+    <span class="name of-two" role="rowheader" :title="entry.name">{{ entry.name }}</span>
+    <span class="soft one-line" role="gridcell">
+      <a
+        v-if="entry.url"
+        class="mono as-block address"
+        :href="entry.url"
+        target="_blank"
+        rel="noreferrer"
+        :title="entry.url"
+        >{{ bare(entry.url) }}</a
+      >
+      <template v-else>{{ entry.phone || 'no site known' }}</template>
+    </span>
+    <span class="soft says flow on-mid" role="gridcell">
       <span v-if="entry.failure" class="mistake" :title="entry.failure.says"
         ><template v-if="entry.taken && entry.words === null">Add by hand. </template
         >{{ entry.failure.says }}</span
@@ -76,14 +60,13 @@ function pressed(e: KeyboardEvent) {
       <template v-else-if="own()">the client</template>
       <template v-else-if="paid()">{{ entry.reason.says }}</template>
       <template v-else>
-        <select
+        <ChoiceBox
           class="mr-2"
-          :value="entry.kind"
-          :aria-label="`What ${entry.name} is`"
-          @change="emit('kind', ($event.target as HTMLSelectElement).value as Entry['kind'])"
-        >
-          <option v-for="k in kindKeys" :key="k.kind" :value="k.kind">{{ k.name }}</option>
-        </select>
+          :model-value="entry.kind"
+          :label="`What ${entry.name} is`"
+          :options="kindKeys"
+          @update:model-value="emit('kind', $event)"
+        />
         <span class="slim" :title="entry.reason.says">
           {{ roleOf(entry) }}
           <span v-if="unread" class="pencil" :title="`The page of ${unread} cannot be read`"
@@ -93,7 +76,7 @@ function pressed(e: KeyboardEvent) {
         </span>
       </template>
     </span>
-    <span class="soft one-line" :title="entry.phone">
+    <span class="soft one-line" role="gridcell" :title="entry.phone">
       {{
         [
           entry.rating?.toFixed(1),
@@ -104,29 +87,30 @@ function pressed(e: KeyboardEvent) {
           .join(' · ')
       }}
     </span>
-    <span class="flow gap-2 on-mid to-end">
+    <span class="flow gap-2 on-mid to-end" role="gridcell">
       <template v-if="entry.words !== null">
         <TallyStrokes :words="entry.words" :tone="own() ? 'ink' : 'rival'" :height="15" :most="4" />
         <span class="num">{{ count(entry.words) }}</span>
       </template>
     </span>
-    <ActionButton v-if="!own() && entry.url && !double()" quiet class="to-right" @click="emit('toggle')">
-      {{ entry.taken ? 'Dismiss' : 'Use as rival' }}
-    </ActionButton>
-    <ActionButton
-      v-else-if="!own() && !entry.url"
-      quiet
-      class="to-right"
-      :aria-label="`Remove ${entry.name}`"
-      @click="emit('remove')"
-    >
-      Remove
-    </ActionButton>
-  </li>
+    <span class="to-right" role="gridcell">
+      <ActionButton v-if="usable()" quiet @click="emit('toggle')">
+        {{ entry.taken ? 'Dismiss' : 'Use as rival' }}
+      </ActionButton>
+      <ActionButton
+        v-else-if="!own() && !entry.url"
+        quiet
+        :aria-label="`Remove ${entry.name}`"
+        @click="emit('remove')"
+      >
+        Remove
+      </ActionButton>
+    </span>
+  </div>
 </template>
 
 <style scoped>
-li {
+.row {
   display: grid;
   grid-template-columns: var(--columns-lineup);
   align-items: center;
@@ -162,13 +146,15 @@ li {
   text-decoration-thickness: var(--hair);
   color: var(--ink-soft);
 }
+.address {
+  line-height: var(--s6);
+}
 .address:not(:hover) {
   text-decoration: none;
 }
 @media (max-width: 760px) {
-  li {
-    width: max-content;
-    min-width: 100%;
+  .row {
+    min-width: var(--w125);
   }
 }
 </style>

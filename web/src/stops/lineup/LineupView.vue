@@ -30,9 +30,11 @@ import SearchList from './SearchList.vue'
 import SiteKinds from './SiteKinds.vue'
 import TypedRow from './TypedRow.vue'
 import WaitingSearch from './WaitingSearch.vue'
-import { kindName, stand } from './entries'
+import { canBeRival, isOwn, kindName, kindOfKey, stand } from './entries'
 import { takeHanded } from '../receive/handed'
 import { filesOfPaste } from './results'
+import { ofRow } from './keys'
+import { useRows } from '@/ui/rows'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const router = useRouter()
@@ -58,7 +60,7 @@ const copied = ref(takeHanded('lineup'))
 /* The other form of what was pasted, where the clipboard holds two. */
 const other = ref<File>()
 const picker = ref<HTMLInputElement>()
-const { over: held, on: drop } = useFileDrop<true>((data) => {
+const { over: held, on: dropFile } = useFileDrop<true>((data) => {
   ;[copied.value, other.value] = [data.files[0] ?? copied.value, undefined]
 })
 function chosen() {
@@ -94,6 +96,7 @@ useCommands([
   { key: '', says: 'Paste addresses of rivals', run: () => (pasting.value = !pasting.value) },
   { key: '', says: 'Search again', run: () => phrase.value && record() },
   { key: '', says: 'Measure the rivals', run: () => !busy.value && measureRivals() },
+  ...ofRow,
 ])
 
 const entries = computed(() => lineup.value?.entries ?? [])
@@ -203,6 +206,23 @@ async function put(e: Entry, position: number) {
     )
 }
 
+const drop = (e: Entry) => remove.mutate({ path: { client: props.client, entry: e.id } })
+
+const grid = ref<HTMLElement>()
+/* Rows stand by parts. */
+const keysOfRows = () => parts.value.flatMap((p) => part(p.part).map((e) => String(e.id)))
+const rows = useRows(grid, keysOfRows, (key, row) => {
+  const entry = entries.value.find((e) => String(e.id) === row)
+  const kind = kindOfKey(key)
+  if (!entry || isOwn(entry)) return false
+  if (kind) void say(entry, kind)
+  else if (key === ' ' && canBeRival(entry)) void toggle(entry)
+  else if (key === 'Delete' && canBeRival(entry) && entry.taken) void toggle(entry)
+  else if (key === 'Delete' && !entry.url) drop(entry)
+  else return false
+  return true
+})
+
 /** A search was brought or a row was typed: it is shown. */
 async function brought(l?: Lineup) {
   copied.value = undefined
@@ -216,7 +236,7 @@ async function measureRivals() {
 </script>
 
 <template>
-  <main id="main" class="view" :class="{ dropzone: held }" v-on="drop(true)">
+  <main id="main" class="view" :class="{ dropzone: held }" v-on="dropFile(true)">
     <form class="title flow wrap gap-5 lines-2 on-mid pad-2 edge ink-below" @submit.prevent="record">
       <label class="phrase">
         <span class="unseen">Phrase to search for</span>
@@ -308,18 +328,21 @@ async function measureRivals() {
       <ActionButton submit class="mt-2" :disabled="pasteRivals.isPending.value">Use as rivals</ActionButton>
     </form>
     <template v-if="entries.length">
-      <LineupPart
-        v-for="p in parts"
-        :key="p.part"
-        :title="p.title"
-        :note="p.note"
-        :entries="part(p.part)"
-        :all="entries"
-        @toggle="toggle"
-        @kind="say"
-        @move="put"
-        @remove="remove.mutate({ path: { client: client, entry: $event.id } })"
-      />
+      <div ref="grid" @keydown="rows.onKeydown" @focusin="rows.onFocusin" @focusout="rows.onFocusout">
+        <LineupPart
+          v-for="p in parts"
+          :key="p.part"
+          :title="p.title"
+          :note="p.note"
+          :entries="part(p.part)"
+          :all="entries"
+          :tabbed="rows.tabbed.value"
+          @toggle="toggle"
+          @kind="say"
+          @move="put"
+          @remove="drop"
+        />
+      </div>
       <SiteKinds :client="client" />
       <FigureTable :client="client" />
     </template>

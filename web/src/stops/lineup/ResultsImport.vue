@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { keepResultsMutation, previewResultsMutation } from '@/api/calls'
 import type { Lineup, ResultField } from '@/api/types'
-import NoticeLine from '@/ui/NoticeLine.vue'
+import FilePreview from '@/parts/FilePreview.vue'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import { computed, ref, watch } from 'vue'
 import { figure, moment, plural } from '@/parts/format'
 import { fields, partNames, parts } from './results'
@@ -23,19 +25,28 @@ const asked = ref(props.phrase)
 /* Of the two forms of what was pasted, the one that more entries are read of. */
 const used = ref(props.file)
 /* What a person said that the columns of a table hold; empty leaves it to the headings. */
-const columns = ref<ResultField[]>([])
+const held = ref<ResultField[]>([])
+
+const columns: Column[] = [
+  { key: 'part', title: 'part' },
+  { key: 'position', title: '#', hint: 'Position', num: true },
+  { key: 'name', title: 'name or title' },
+  { key: 'site', title: 'site' },
+  { key: 'rating', title: 'rating', num: true },
+  { key: 'reviews', title: 'reviews', num: true },
+  { key: 'phone', title: 'phone' },
+  { key: 'years', title: 'in trade' },
+]
 
 /** The search that is shown, 0 for none. */
 const shown = () => (props.lineup?.recorded_at ? props.lineup.id : 0)
 
 /** A column of a table holds something else: the table is read anew. */
-function columnTo(at: number, field: string) {
-  columns.value = read.value!.columns.map((c, i) =>
-    i === at ? (field as ResultField) : c === field ? '' : c,
-  )
+function columnTo(at: number, field: ResultField) {
+  held.value = read.value!.columns.map((c, i) => (i === at ? field : c === field ? '' : c))
   preview.mutate({
     path: { client: props.client },
-    body: { file: used.value, columns: columns.value.join(','), continues: shown() },
+    body: { file: used.value, columns: held.value.join(','), continues: shown() },
   })
 }
 
@@ -51,7 +62,7 @@ watch(
   () => props.file,
   async (file) => {
     keep.reset()
-    columns.value = []
+    held.value = []
     used.value = file
     const others = props.other ? await look(props.other) : 0
     if ((await look(file)) < others && props.other) {
@@ -90,7 +101,7 @@ async function use() {
       body: {
         file: used.value,
         phrase: asked.value,
-        columns: columns.value.join(','),
+        columns: held.value.join(','),
         continues: joins.value ? before.value!.id : 0,
       },
     })
@@ -100,13 +111,16 @@ async function use() {
 </script>
 
 <template>
-  <section class="results pad-2 edge ink-below washed" aria-label="Search results">
-    <p v-if="preview.error.value" class="mistake" role="alert">
-      {{ preview.error.value.detail }}
-      <ActionButton quiet @click="emit('done')">Close</ActionButton>
-    </p>
-    <p v-else-if="!read" class="soft">Reading {{ file.name }}…</p>
-    <template v-else>
+  <FilePreview
+    class="results"
+    label="Search results"
+    :file="file"
+    :reading="!read"
+    :unread="preview.error.value"
+    :fault="keep.error.value"
+    @close="emit('done')"
+  >
+    <template v-if="read">
       <form class="acts flow wrap gap-3 lines-2 on-mid" @submit.prevent="use">
         <b data-read>{{ plural(read.entries.length, 'entry', 'entries') }} read:</b> {{ counts }}
         <label>
@@ -129,17 +143,16 @@ async function use() {
         <span class="soft">The columns hold</span>
         <label v-for="(h, i) in read.heading" :key="i">
           <span class="mono">{{ h || `column ${i + 1}` }}</span>
-          <select
-            :value="read.columns[i]"
-            :aria-label="`What ${h || `column ${i + 1}`} holds`"
-            @change="columnTo(i, ($event.target as HTMLSelectElement).value)"
-          >
-            <option v-for="f in fields" :key="f.field" :value="f.field">{{ f.says }}</option>
-          </select>
+          <ChoiceBox
+            :model-value="read.columns[i]!"
+            :label="`What ${h || `column ${i + 1}`} holds`"
+            :options="fields"
+            @update:model-value="columnTo(i, $event)"
+          />
         </label>
       </p>
       <div class="scroll scrolls mt-2">
-        <table>
+        <DataTable :columns="columns">
           <tbody>
             <tr v-for="(e, i) in read.entries" :key="i" :data-part="e.part">
               <td class="soft">{{ partNames[e.part] }}</td>
@@ -158,11 +171,10 @@ async function use() {
               <td colspan="7">{{ u }}</td>
             </tr>
           </tbody>
-        </table>
+        </DataTable>
       </div>
-      <NoticeLine :fault="keep.error.value" />
     </template>
-  </section>
+  </FilePreview>
 </template>
 
 <style scoped>
@@ -179,12 +191,7 @@ async function use() {
 .scroll {
   max-height: 46vh;
 }
-table {
-  width: 100%;
-}
 td {
-  padding: var(--s1) var(--s3) var(--s1) 0;
-  border-bottom: var(--line);
   white-space: nowrap;
 }
 .title {

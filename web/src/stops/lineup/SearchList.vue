@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { forgetLineupMutation } from '@/api/calls'
@@ -17,6 +18,12 @@ const forget = useMutation(forgetLineupMutation())
 const dated = computed(() => history(props.lineup.recorded, props.lineup))
 const line = computed(() => standLine(dated.value, 104, 24))
 const place = (n: number) => (n ? String(n) : 'not found')
+const recordings = computed(() =>
+  [...dated.value].reverse().map((r) => ({
+    value: r.id,
+    says: `${moment(r.recorded_at)}: organic ${place(r.organic)}, map ${place(r.map)}`,
+  })),
+)
 const judged = computed(() =>
   props.ground.pages.filter((p) => props.lineup.pages.includes(p.id)).map((p) => pageName(p)),
 )
@@ -73,15 +80,12 @@ async function remove() {
       >
         <path :d="line" />
       </svg>
-      <select
-        :value="lineup.id"
-        aria-label="When it was recorded"
-        @change="emit('show', Number(($event.target as HTMLSelectElement).value))"
-      >
-        <option v-for="r in [...dated].reverse()" :key="r.id" :value="r.id">
-          {{ moment(r.recorded_at) }}: organic {{ place(r.organic) }}, map {{ place(r.map) }}
-        </option>
-      </select>
+      <ChoiceBox
+        :model-value="lineup.id"
+        label="When it was recorded"
+        :options="recordings"
+        @update:model-value="emit('show', $event)"
+      />
     </span>
     <ActionButton v-if="lineup.recorded.length > 1" quiet class="push" @click="remove">
       Delete this search

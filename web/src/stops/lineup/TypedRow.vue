@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
+import { named } from '@/ui/choices'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { addEntryMutation } from '@/api/calls'
@@ -48,11 +50,7 @@ async function put() {
 
 <template>
   <form class="typed flow wrap gap-3 lines-2 at-end pad-2 edge line-below" data-typed @submit.prevent="put">
-    <select v-model="part" aria-label="Part">
-      <option value="map">map</option>
-      <option value="organic">organic</option>
-      <option value="paid">paid</option>
-    </select>
+    <ChoiceBox v-model="part" label="Part" :options="named(['map', 'organic', 'paid'] as const)" />
     <input
       v-model="row.position"
       class="field num pad-1 sides-0"

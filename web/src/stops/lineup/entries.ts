@@ -1,17 +1,25 @@
 import type { Entry, Recorded, SiteKind } from '@/api/types'
 
 /** The kinds that a person may say, with the key that says each. */
-export const kindKeys: { kind: Entry['kind']; key: string; name: string }[] = [
-  { kind: 'business', key: 'b', name: 'business' },
-  { kind: 'directory', key: 'd', name: 'directory' },
-  { kind: 'list_article', key: 'l', name: 'list article' },
-  { kind: 'chain', key: 'c', name: 'chain' },
-  { kind: 'supplier', key: 's', name: 'supplier' },
-  { kind: 'other_trade', key: 'o', name: 'other trade' },
+export const kindKeys: { value: Entry['kind']; key: string; says: string }[] = [
+  { value: 'business', key: 'b', says: 'business' },
+  { value: 'directory', key: 'd', says: 'directory' },
+  { value: 'list_article', key: 'l', says: 'list article' },
+  { value: 'chain', key: 'c', says: 'chain' },
+  { value: 'supplier', key: 's', says: 'supplier' },
+  { value: 'other_trade', key: 'o', says: 'other trade' },
 ]
 
 export const kindName = (kind: Entry['kind']) =>
-  kind === 'client' ? 'the client' : (kindKeys.find((k) => k.kind === kind)?.name ?? kind)
+  kind === 'client' ? 'the client' : (kindKeys.find((k) => k.value === kind)?.says ?? kind)
+
+export const isOwn = (e: Pick<Entry, 'kind'>) => e.kind === 'client'
+
+/** Whether a firm stands above already, with another entry. */
+export const isDouble = (e: Pick<Entry, 'reason'>) => e.reason.code === 'taken_already'
+
+/** Whether a person can use or dismiss an entry as rival: one needs a page. */
+export const canBeRival = (e: Pick<Entry, 'kind' | 'url' | 'reason'>) => !isOwn(e) && !!e.url && !isDouble(e)
 
 /** For what an entry is compared: its pages, its standing on the map, both; empty for nothing. */
 export const roleOf = (e: Pick<Entry, 'page_rival' | 'map_rival'>) =>
@@ -28,7 +36,7 @@ export const siteListOf = (kinds: SiteKind[]) =>
   kinds.map((k) => `${k.domain} ${k.kind.replaceAll('_', ' ')}\n`).join('')
 
 /** The kind that a key says, undefined for none. */
-export const kindOfKey = (key: string) => kindKeys.find((k) => k.key === key.toLowerCase())?.kind
+export const kindOfKey = (key: string) => kindKeys.find((k) => k.key === key.toLowerCase())?.value
 
 /** Where the client stands, as far as the list was looked at: 11 of 20, not in the first 20. */
 export function stand(position: number | undefined, looked: number): string {

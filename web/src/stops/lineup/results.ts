@@ -23,16 +23,16 @@ export function filesOfPaste(data: Pick<DataTransfer, 'getData'>): File[] {
 }
 
 /** What a column of a table of results may hold. */
-export const fields: { field: ResultField; says: string }[] = [
-  { field: '', says: 'skip' },
-  { field: 'part', says: 'part' },
-  { field: 'position', says: 'position' },
-  { field: 'title', says: 'name or title' },
-  { field: 'url', says: 'URL' },
-  { field: 'domain', says: 'domain' },
-  { field: 'rating', says: 'rating' },
-  { field: 'reviews', says: 'reviews' },
-  { field: 'phone', says: 'phone' },
-  { field: 'years', says: 'years in trade' },
-  { field: 'sponsored', says: 'sponsored' },
+export const fields: { value: ResultField; says: string }[] = [
+  { value: '', says: 'skip' },
+  { value: 'part', says: 'part' },
+  { value: 'position', says: 'position' },
+  { value: 'title', says: 'name or title' },
+  { value: 'url', says: 'URL' },
+  { value: 'domain', says: 'domain' },
+  { value: 'rating', says: 'rating' },
+  { value: 'reviews', says: 'reviews' },
+  { value: 'phone', says: 'phone' },
+  { value: 'years', says: 'years in trade' },
+  { value: 'sponsored', says: 'sponsored' },
 ]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
 import ActionButton from '@/ui/ActionButton.vue'
 import { useMutation } from '@tanstack/vue-query'
 import { keepReceivedMutation, recognizeMutation } from '@/api/calls'
@@ -56,6 +57,11 @@ watch(page, async (p) => {
 })
 const found = computed(() => look.data.value)
 const chosen = computed(() => found.value?.clients.find((c) => c.id === client.value))
+const clients = computed(() => found.value?.clients.map((c) => ({ value: c.id, says: c.name })) ?? [])
+const ownPages = computed(() => [
+  { value: 0, says: 'a page of its own' },
+  ...(chosen.value?.pages.map((p) => ({ value: p.id, says: pageName(p) })) ?? []),
+])
 watch(chosen, (c) => (own.value = c?.page_id ?? 0))
 
 const choices = computed<{ as: HandedAs; name: string; says: string }[]>(() => [
@@ -135,16 +141,11 @@ const close = () => window.close()
       <p v-if="found.clients.length" class="for anywhere flow gap-4">
         <label>
           for
-          <select v-model="client" name="client">
-            <option v-for="c in found.clients" :key="c.id" :value="c.id">{{ c.name }}</option>
-          </select>
+          <ChoiceBox v-model="client" name="client" label="Client" :options="clients" />
         </label>
         <label v-if="as === 'client_page'">
           as
-          <select v-model="own" name="page">
-            <option :value="0">a page of its own</option>
-            <option v-for="p in chosen?.pages" :key="p.id" :value="p.id">{{ pageName(p) }}</option>
-          </select>
+          <ChoiceBox v-model="own" name="page" label="Page" :options="ownPages" />
         </label>
       </p>
       <p v-else class="anywhere">

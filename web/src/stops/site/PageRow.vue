@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
+import { named } from '@/ui/choices'
 import ActionButton from '@/ui/ActionButton.vue'
 import type { Finding, Ground, PageDraft, SitePage } from '@/api/types'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { count, figure, pathOf } from '@/parts/format'
 import { pageName } from '@/parts/pages'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
@@ -20,6 +22,19 @@ const choices = kinds.filter((k) => k !== 'home')
 
 /** A kind that was chosen and still needs its service or town: only a person knows which. */
 const asks = ref<'' | 'service' | 'area'>('')
+
+const services = computed(() => [
+  { value: '', says: 'all services' },
+  ...named(props.ground.services.map((s) => s.name)),
+])
+/* The home town is no place of its own; one that the ground lost stays until another is chosen. */
+const places = computed(() => {
+  const others = props.ground.places.filter((x) => !x.home).map((x) => x.name)
+  const { place } = props.page
+  const lost = place && !props.ground.places.some((x) => x.name === place) ? [place] : []
+  const home = props.ground.places.find((x) => x.home)?.name ?? 'home town'
+  return [{ value: '', says: home }, ...named([...others, ...lost])]
+})
 
 /** An empty kind leaves it to the program. */
 function toKind(kind: string) {
@@ -49,52 +64,42 @@ function answer(draft: PageDraft) {
     </td>
     <td>
       <template v-if="page.kind !== 'home'">
-        <select
-          :value="asks || page.kind"
-          :aria-label="`Kind of ${pageName(page)}`"
+        <ChoiceBox
+          :model-value="asks || page.kind"
+          :label="`Kind of ${pageName(page)}`"
           :title="page.reason"
-          @change="toKind(($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="k in choices" :key="k">{{ k }}</option>
-        </select>
-        <select
+          :options="named(choices)"
+          @update:model-value="toKind"
+        />
+        <ChoiceBox
           v-if="asks === 'service'"
-          class="pencil"
-          aria-label="Which service?"
-          @change="answer({ service: ($event.target as HTMLSelectElement).value })"
-        >
-          <option value="" disabled selected>which service?</option>
-          <option v-for="s in ground.services" :key="s.name">{{ s.name }}</option>
-        </select>
-        <select
+          model-value=""
+          label="Which service?"
+          asks="which service?"
+          :options="named(ground.services.map((s) => s.name))"
+          @update:model-value="answer({ service: $event })"
+        />
+        <ChoiceBox
           v-else-if="asks === 'area'"
-          class="pencil"
-          aria-label="Which town?"
-          @change="answer({ place: ($event.target as HTMLSelectElement).value })"
-        >
-          <option value="" disabled selected>which town?</option>
-          <option v-for="x in ground.places" :key="x.name">{{ x.name }}</option>
-        </select>
+          model-value=""
+          label="Which town?"
+          asks="which town?"
+          :options="named(ground.places.map((x) => x.name))"
+          @update:model-value="answer({ place: $event })"
+        />
         <template v-else-if="page.kind === 'service' || page.kind === 'area'">
-          <select
-            :value="page.service"
-            aria-label="Service"
-            @change="edits.put(page, { service: ($event.target as HTMLSelectElement).value })"
-          >
-            <option value="">all services</option>
-            <option v-for="s in ground.services" :key="s.name">{{ s.name }}</option>
-          </select>
-          <select
-            :value="page.place"
-            aria-label="Place"
-            @change="edits.put(page, { place: ($event.target as HTMLSelectElement).value })"
-          >
-            <option value="">{{ ground.places.find((x) => x.home)?.name ?? 'home town' }}</option>
-            <option v-for="x in ground.places.filter((x) => !x.home)" :key="x.name">{{ x.name }}</option>
-            <option v-if="page.place && !ground.places.some((x) => x.name === page.place)">
-              {{ page.place }}
-            </option>
-          </select>
+          <ChoiceBox
+            :model-value="page.service"
+            label="Service"
+            :options="services"
+            @update:model-value="edits.put(page, { service: $event })"
+          />
+          <ChoiceBox
+            :model-value="page.place"
+            label="Place"
+            :options="places"
+            @update:model-value="edits.put(page, { place: $event })"
+          />
         </template>
       </template>
       <span class="under soft" :title="page.reason">

@@ -4,6 +4,7 @@ import { ladderOptions } from '@/api/calls'
 import type { Rung } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { duration, figure } from '@/parts/format'
+import DataTable, { type Column } from '@/ui/DataTable.vue'
 import SideMargin from '@/ui/SideMargin.vue'
 
 /** Rival by rival: who leads on which front, what passes it, and what no page can change. */
@@ -12,6 +13,12 @@ defineEmits<{ close: []; show: [id: string] }>()
 const { data: rungs, error } = useQuery(() =>
   ladderOptions({ path: { client: props.client }, query: { page: props.page } }),
 )
+const columns: Column[] = [
+  { key: 'front', unseen: 'Front' },
+  { key: 'you', title: 'you', num: true },
+  { key: 'they', title: 'they', num: true },
+  { key: 'leads', title: 'leads' },
+]
 const known = (r: Rung) => r.steps.filter((s) => s.own !== null || s.theirs !== null)
 const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival' || s.leader === 'even'))
 </script>
@@ -29,15 +36,7 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
     </p>
     <section v-for="r in rungs" :key="r.name" class="ink-below" :data-rung="r.name">
       <h3 class="t-lead">{{ r.name }}</h3>
-      <table>
-        <thead>
-          <tr class="soft">
-            <th scope="col"><span class="unseen">Front</span></th>
-            <th scope="col" class="num">you</th>
-            <th scope="col" class="num">they</th>
-            <th scope="col">leads</th>
-          </tr>
-        </thead>
+      <DataTable :columns="columns">
         <tbody>
           <tr v-for="s in known(r)" :key="s.front">
             <td>{{ s.name }}</td>
@@ -48,7 +47,7 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
             </td>
           </tr>
         </tbody>
-      </table>
+      </DataTable>
       <p v-if="!leads(r)">You lead on everything that a page can change.</p>
       <template v-else>
         <p v-if="r.targets.length">
@@ -77,16 +76,6 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
 <style scoped>
 section {
   padding: var(--s2) 0 var(--s3);
-}
-table {
-  width: 100%;
-}
-th,
-td {
-  font-weight: 400;
-  text-align: left;
-  padding: var(--s0) var(--s2) var(--s0) 0;
-  border-bottom: var(--line);
 }
 .lead {
   font-weight: 700;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
+import { named } from '@/ui/choices'
 import ActionButton from '@/ui/ActionButton.vue'
 import type { OwnDraft, PlanPage } from '@/api/types'
 import { computed, nextTick, onMounted, ref } from 'vue'
@@ -35,9 +37,18 @@ function add() {
     @submit.prevent="add"
     @keydown.esc.stop="$emit('close')"
   >
-    <select v-model="at" class="field" name="own-page" aria-label="Page">
-      <option v-for="p in pages" :key="p.key" :value="p.key">{{ names.get(p.key) }}</option>
-    </select>
+    <ChoiceBox
+      v-model="at"
+      class="field"
+      name="own-page"
+      label="Page"
+      :options="
+        named(
+          pages.map((p) => p.key),
+          (key) => names.get(key) ?? key,
+        )
+      "
+    />
     <input
       ref="field"
       v-model="text"

@@ -145,11 +145,7 @@ const rows = useRows(grid, keysOfRows, (key, row) => {
   if (line && act) act.run(line)
   return !!line && !!act
 })
-/* The row that Tab comes to. */
-const tabbed = computed(() => {
-  const keys = keysOfRows()
-  return keys.includes(rows.at.value) ? rows.at.value : (keys[0] ?? '')
-})
+const { tabbed } = rows
 
 useCommands([
   { key: 'ArrowDown', says: 'Next target: arrows move from row to row', ofRow: true, run: enterRows },

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceBox from '@/ui/ChoiceBox.vue'
+import { named } from '@/ui/choices'
 import ActionButton from '@/ui/ActionButton.vue'
 import type { Figure, PlanChange } from '@/api/types'
 import { useDebounceFn } from '@vueuse/core'
@@ -58,9 +60,13 @@ const failure = computed(() => refused() ?? failed())
 <template>
   <form class="figure-edit" @submit.prevent="keep(value.trim())" @keydown.esc.stop="$emit('done')">
     <div class="line flow wrap gap-2 lines-1 on-mid">
-      <select v-if="figure.unit === 'choice'" v-model="value" class="field" :aria-label="figure.says">
-        <option v-for="c in figure.choices" :key="c" :value="c">{{ c.replace('_', ' ') }}</option>
-      </select>
+      <ChoiceBox
+        v-if="figure.unit === 'choice'"
+        v-model="value"
+        class="field"
+        :label="figure.says"
+        :options="named(figure.choices ?? [], (c) => c.replace('_', ' '))"
+      />
       <textarea
         v-else-if="figure.unit === 'lines'"
         v-model="value"
