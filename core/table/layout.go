@@ -1,6 +1,7 @@
 package table
 
 import (
+	"regexp"
 	"strings"
 
 	"inktally/core/text"
@@ -17,11 +18,14 @@ const (
 	Position   Role = "position"
 	Address    Role = "address"
 	Area       Role = "area"
+	Visits     Role = "visits" // that the source itself says a phrase brings
 	Other      Role = ""
 )
 
 // Roles returns all of them; Other is empty.
-func Roles() []Role { return []Role{Other, Phrase, Volume, Difficulty, Position, Address, Area} }
+func Roles() []Role {
+	return []Role{Other, Phrase, Volume, Difficulty, Position, Address, Area, Visits}
+}
 
 // headings are words in a heading that tell what its column holds.
 var headings = []struct {
@@ -30,6 +34,7 @@ var headings = []struct {
 }{
 	{Difficulty, []string{"difficulty", "kd", "competition", "hardness"}},
 	{Volume, []string{"volume", "searches", "search volume", "avg monthly", "monthly", "demand"}},
+	{Visits, []string{"visits", "traffic", "visitors"}},
 	{Position, []string{"position", "rank", "pos", "ranking"}},
 	{Address, []string{"url", "address", "page", "landing"}},
 	{Area, []string{"area", "location", "region", "geo", "searched from", "country"}},
@@ -86,12 +91,18 @@ func Guess(rows [][]string) Layout {
 	return l
 }
 
+// share is what else of visits a column holds: not how many they are.
+var share = regexp.MustCompile(` (share|cost|costs|value|percent|percentage|change|trend|paid) `)
+
 func byHeading(cell string) Role {
 	tokens := " " + strings.Join(text.Tokens(cell), " ") + " "
 	if len(tokens) > 60 {
 		return Other
 	}
 	for _, h := range headings {
+		if h.role == Visits && strings.ContainsAny(cell, "%$€£") || h.role == Visits && share.MatchString(tokens) {
+			continue
+		}
 		for _, w := range h.words {
 			if strings.Contains(tokens, " "+w+" ") {
 				return h.role

@@ -38,7 +38,7 @@ func taken(t *testing.T, body string) ([]Row, []Refused, Layout) {
 
 func TestLists(t *testing.T) {
 	n := func(i int) *int { return &i }
-	want := []Row{{"chimney sweep", n(1300), n(6), nil, "", ""}, {"flue, liner", n(20), nil, nil, "", ""}}
+	want := []Row{{"chimney sweep", n(1300), n(6), nil, "", "", nil}, {"flue, liner", n(20), nil, nil, "", "", nil}}
 	for name, body := range map[string]string{
 		"comma":     "Keyword,Search Volume,KD\nchimney sweep,\"1,300\",6\n\"flue, liner\",20,-\n",
 		"semicolon": "Difficulty;Phrase;Volume\r\n6;chimney sweep;1.3K\r\n\r\n;flue, liner;20\r\n",
@@ -59,10 +59,14 @@ func TestLists(t *testing.T) {
 	assert.Equal(t, []Row{{Phrase: "chimney sweep"}, {Phrase: "flue liner"}}, list)
 	assert.False(t, l.Heading)
 	list, _, _ = taken(t, "7,chimney sweep ostrey,880\n55,flue liner,20\n")
-	assert.Equal(t, []Row{{"chimney sweep ostrey", n(880), n(7), nil, "", ""},
-		{"flue liner", n(20), n(55), nil, "", ""}}, list)
+	assert.Equal(t, []Row{{"chimney sweep ostrey", n(880), n(7), nil, "", "", nil},
+		{"flue liner", n(20), n(55), nil, "", "", nil}}, list)
 	list, _, _ = taken(t, "Keyword,Position,URL\nchimney sweep,14,http://ash.example/\n")
-	assert.Equal(t, []Row{{"chimney sweep", nil, nil, n(14), "http://ash.example/", ""}}, list)
+	assert.Equal(t, []Row{{"chimney sweep", nil, nil, n(14), "http://ash.example/", "", nil}}, list)
+	list, _, _ = taken(t, "Keyword,Volume,Traffic,Traffic (%),Traffic cost\nchimney sweep,380,41.5,12,99\nflue cap,10,,1,2\n")
+	visits := 41.5
+	assert.Equal(t, []Row{{Phrase: "chimney sweep", Volume: n(380), Visits: &visits}, {Phrase: "flue cap", Volume: n(10)}},
+		list, "its own visits, not their share or cost")
 	wide, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewEncoder().String(
 		"phrase\tvolume\nramonage à Ostrey\t20\n煙突\t10\n")
 	require.NoError(t, err)

@@ -11,13 +11,19 @@ import (
 // Number reads a number as lists write it: 1300, 1,300, 1.3K, 2M, 10-100 (its
 // middle), < 10. Dashes and words are none.
 func Number(s string) (int, bool) {
+	n, ok := decimal(s)
+	return int(n + .5), ok
+}
+
+// decimal reads a number with what is behind its point.
+func decimal(s string) (float64, bool) {
 	s = strings.ToLower(strings.TrimSpace(strings.Trim(strings.TrimSpace(s), "<>~≈+")))
 	for _, dash := range []string{"–", "—", " to "} {
 		s = strings.ReplaceAll(s, dash, "-")
 	}
 	if low, high, ok := strings.Cut(s, "-"); ok && low != "" && high != "" {
-		a, okA := Number(low)
-		b, okB := Number(high)
+		a, okA := decimal(low)
+		b, okB := decimal(high)
 		return (a + b) / 2, okA && okB && b >= a
 	}
 	factor := 1.0
@@ -40,7 +46,7 @@ func Number(s string) (int, bool) {
 	if err != nil || n < 0 || n*factor > 1e9 || s == "" || s[0] == '+' || strings.ContainsAny(s, "xein") {
 		return 0, false
 	}
-	return int(n*factor + .5), true
+	return n * factor, true
 }
 
 // Row is a phrase of a list with its figures, nil if there are none.
@@ -50,6 +56,8 @@ type Row struct {
 	Address                      string
 	// Area is where the volume was counted, as the list has it.
 	Area string
+	// Visits are those that the source itself says the phrase brings a month, nil if it says nothing.
+	Visits *float64
 }
 
 // Refused is a row that was not taken.
@@ -114,7 +122,8 @@ func Take(rows [][]string, l Layout) (taken []Row, refused []Refused, err error)
 }
 
 func (r *Row) set(role Role, cell string) {
-	n, ok := Number(cell)
+	number, ok := decimal(cell)
+	n := int(number + .5)
 	switch {
 	case role == Address:
 		r.Address = cell
@@ -126,6 +135,8 @@ func (r *Row) set(role Role, cell string) {
 	case role == Difficulty:
 		n = min(n, 100)
 		r.Difficulty = &n
+	case role == Visits:
+		r.Visits = &number
 	case role == Position && n > 0:
 		r.Position = &n
 	}

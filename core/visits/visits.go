@@ -41,7 +41,7 @@ func Standard() Rules {
 	return Rules{
 		CTR: [10]float64{.33, .20, .11, .08, .06, .045, .035, .03, .025, .02}, Second: .007, Third: .0025,
 		Map: [3]float64{.18, .12, .09}, Others: .5,
-		Aims: [3]Aim{{10, 1}, {25, 2}, {45, 3}}, Else: 5, Unknown: 3, Soon: 4, Late: 10, SoonAt: 10, LateAt: 40,
+		Aims: [3]Aim{{10, 1}, {25, 2}, {45, 3}}, Else: 5, Unknown: 3, Soon: 3, Late: 12, SoonAt: 5, LateAt: 20,
 	}
 }
 

@@ -37,10 +37,10 @@ func TestRules(t *testing.T) {
 		{nil, 0, 3}, {nil, 14, 3}} {
 		assert.Equal(t, c.want, r.Aimed(c.difficulty, c.today))
 	}
-	for difficulty, want := range map[int]float64{0: 4, 10: 4, 25: 7, 40: 10, 80: 10} {
+	for difficulty, want := range map[int]float64{0: 3, 5: 3, 10: 6, 20: 12, 80: 12} {
 		assert.InDelta(t, want, r.Months(p(difficulty)), 1e-9)
 	}
-	assert.Equal(t, 10.0, r.Months(nil))
+	assert.Equal(t, 12.0, r.Months(nil))
 	e := r.Family([]Member{{nil, 3}}, nil)
 	assert.True(t, e.Unknown)
 	assert.Zero(t, e.Gain)

@@ -224,7 +224,9 @@ func TestFound(t *testing.T) {
 	assert.Equal(t, "client", found.Sites[0].Role)
 	assert.Equal(t, []int{2, 1, 1, 2, 1, 1},
 		[]int{sums.Phrases, sums.First3, sums.First10, sums.First20, sums.Intents["hire"], sums.Intents["question"]})
-	assert.InDelta(t, 380*.007+900*.11, sums.Visits, 1e-9)
+	assert.InDelta(t, 380*.007, sums.Hire, 1e-9)
+	assert.Equal(t, []int{1, 900}, []int{sums.Uncounted, sums.Searched}, "where the question was searched is not known")
+	assert.InDelta(t, 380*(.33-.007)+50*.025, *found.Missed, 1e-9)
 	sums = found.Sites[1].Sums
 	assert.Equal(t, []int{3, 2, 3, 1, 1},
 		[]int{sums.Phrases, sums.First3, sums.First10, sums.Unknown, sums.Intents["elsewhere"]})

@@ -16,6 +16,8 @@ type Demanded struct {
 	Difficulty *int   `json:"difficulty"`
 	Position   *int   `json:"position"`
 	Address    string `json:"address,omitempty"`
+	// Visits are those that the source itself says the phrase brings the site a month.
+	Visits *float64 `json:"visits,omitempty"`
 	// Area is where the volume was counted: town, state or country, or its name.
 	Area string `json:"area,omitempty"`
 }

@@ -3,9 +3,8 @@ package store
 import (
 	"time"
 
+	"inktally/core/reach"
 	"inktally/internal/store/kept"
-
-	"inktally/core/book"
 )
 
 // FoundList is what a site is found for, as one list said it.
@@ -14,7 +13,7 @@ type FoundList struct {
 	Site    string // its registrable domain
 	Source  string // the file, or the source that was asked
 	TakenAt time.Time
-	Phrases []book.FoundPhrase
+	Phrases []reach.Phrase
 }
 
 // AddFoundList keeps a list of a client and returns its id.

@@ -72,8 +72,11 @@ type Study struct {
 	// Said is what was said of the plan, Standing are the figures of sites that come from elsewhere.
 	Said     store.SaidOf
 	Standing []store.SiteFigure
+	// Found are the lists of what sites are found for, the last one of each.
+	Found []store.FoundList
 
-	plan part.Of[*Plan]
+	plan    part.Of[*Plan]
+	reached part.Of[*Reached]
 }
 
 // ofKnown are the facets that a Known is made from: all that is measured and judged. What is
@@ -196,6 +199,11 @@ func (s *Studies) load(tx *store.Tx, id int64, had *Study) (*Study, error) {
 	if had != nil && revision.Same(had.Revision, store.FacetStanding) {
 		out.Standing = had.Standing
 	} else if out.Standing, err = tx.SiteFigures(id); err != nil {
+		return nil, err
+	}
+	if had != nil && revision.Same(had.Revision, store.FacetFound) {
+		out.Found = had.Found
+	} else if out.Found, err = tx.FoundLists(id); err != nil {
 		return nil, err
 	}
 	s.made.Studies.Add(1)

@@ -224,11 +224,11 @@ func (l Layout) Core() table.Layout {
 
 // Preview is a list before it is imported: how it was understood.
 type Preview struct {
-	Rows   [][]string  `json:"rows" doc:"The first rows"`
-	Total  int         `json:"total" doc:"How many rows there are, the heading too"`
-	Layout Layout      `json:"layout"`
-	Sites  []FoundSite `json:"sites" doc:"The sites that the list may be of"`
-	Site   string      `json:"site" doc:"The site whose found-for list it seems to be, empty for a list for the book"`
+	Rows   [][]string `json:"rows" doc:"The first rows"`
+	Total  int        `json:"total" doc:"How many rows there are, the heading too"`
+	Layout Layout     `json:"layout"`
+	Sites  []string   `json:"sites" doc:"The domains of the sites that the list may be of"`
+	Site   string     `json:"site" doc:"The site whose found-for list it seems to be, empty for a list for the book"`
 }
 
 // Report is what became of a list.
@@ -289,56 +289,6 @@ type ListsOfWords struct {
 	Lists
 	Language string `json:"language"`
 	Standard bool   `json:"standard" doc:"Whether they are those that the program comes with"`
-}
-
-// Found is what the client's site and its rivals' are found for, side by side
-// (rule 7.5).
-type Found struct {
-	Sites []FoundSite   `json:"sites" doc:"The client's first, then the rivals' in order"`
-	Rows  []FoundPhrase `json:"rows" doc:"Those with the most searches first"`
-	Total int           `json:"total" doc:"How many phrases there are"`
-}
-
-// FoundSite is a site with what its list comes to.
-type FoundSite struct {
-	Site    string     `json:"site" doc:"Its registrable domain"`
-	Name    string     `json:"name"`
-	Role    string     `json:"role" enum:"client,rival,other"`
-	Sums    *FoundSums `json:"sums" doc:"Null if no list of the site was imported"`
-	Source  string     `json:"source" doc:"The file or the source that it is from"`
-	TakenAt *time.Time `json:"taken_at"`
-}
-
-// FoundSums is what a list of phrases that a site is found for comes to.
-type FoundSums struct {
-	Phrases int            `json:"phrases"`
-	First3  int            `json:"first_3" doc:"Phrases at positions 1 to 3"`
-	First10 int            `json:"first_10"`
-	First20 int            `json:"first_20"`
-	Intents map[string]int `json:"intents" doc:"Phrases by intent"`
-	Visits  float64        `json:"visits" doc:"A month, an estimate"`
-	Unknown int            `json:"unknown" doc:"Phrases whose searches are not known: they count as none"`
-}
-
-// FoundSumsOf shows the sums of a list.
-func FoundSumsOf(s book.FoundSums) *FoundSums {
-	out := &FoundSums{Phrases: s.Phrases, First3: s.First3, First10: s.First10, First20: s.First20,
-		Intents: map[string]int{}, Visits: s.Visits,
-		Unknown: s.Unknown}
-	for i, n := range s.Intents {
-		out.Intents[string(i)] = n
-	}
-	return out
-}
-
-// FoundPhrase is a phrase with the positions of the sites.
-type FoundPhrase struct {
-	Text      string     `json:"text"`
-	Intent    IntentCode `json:"intent"`
-	Service   string     `json:"service" doc:"The client's that it names, empty for none"`
-	Volume    *int       `json:"volume" doc:"Searches a month, null if it is not known"`
-	Positions []int      `json:"positions" doc:"Of the sites in their order; 0 for none"`
-	InBook    bool       `json:"in_book" doc:"Whether the client's book has it"`
 }
 
 // Figure is a figure of the yardstick.

@@ -38,12 +38,15 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 		return nil, err
 	}
 	lists := []listOfSite{{rows: known}}
-	for _, s := range sites(k.Known) {
-		found, err := b.Demand.Found(ctx, s.Site)
+	for _, s := range k.Sites() {
+		if s.Role == study.Other {
+			continue
+		}
+		found, err := b.Demand.Found(ctx, s.Domain)
 		if err != nil {
 			return nil, err
 		}
-		lists = append(lists, listOfSite{site: s.Site, rows: rowsOf(found)})
+		lists = append(lists, listOfSite{site: s.Domain, rows: rowsOf(found)})
 	}
 	report := &view.Report{Refused: []view.Refused{}}
 	return report, b.put(ctx, id, wording.DemandImport, lists, report)
@@ -70,7 +73,7 @@ func rowsOf(known []source.Demanded) (rows []table.Row) {
 	for _, d := range known {
 		if d.Phrase != "" {
 			rows = append(rows, table.Row{Phrase: d.Phrase, Volume: d.Volume, Difficulty: d.Difficulty,
-				Position: d.Position, Address: d.Address, Area: d.Area})
+				Position: d.Position, Address: d.Address, Area: d.Area, Visits: d.Visits})
 		}
 	}
 	return rows

@@ -4,9 +4,10 @@ import (
 	"context"
 	"slices"
 
-	"inktally/core/book"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
+	"inktally/core/place"
+	"inktally/core/reach"
 	"inktally/core/table"
 	"inktally/internal/store"
 	"inktally/internal/study"
@@ -18,59 +19,47 @@ const maxFound = 20_000
 
 // Found compares what the sites of a client and its rivals are found for.
 func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
-	k, err := b.Studies.Of(ctx, id)
+	s, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	var lists []store.FoundList
-	err = b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		lists, err = tx.FoundLists(id)
-		return err
-	})
+	r, err := s.Reached(ctx)
 	if err != nil {
 		return nil, err
 	}
-	judge, of := k.Judge(), sites(k.Known)
-	bySite := make([][]book.FoundPhrase, len(of))
-	for _, list := range lists {
-		at := slices.IndexFunc(of, func(s view.FoundSite) bool { return s.Site == list.Site })
-		if at < 0 { // a rival that was dismissed since
-			at = len(of)
-			of = append(of, view.FoundSite{Site: list.Site, Name: list.Site, Role: "other"})
-			bySite = append(bySite, nil)
+	out := &view.Found{Sites: []view.FoundSite{}, Rows: []view.FoundPhrase{}, Total: len(r.Rows)}
+	judge := s.Judge()
+	for i := range r.Sites {
+		of := &r.Sites[i]
+		site := siteOf(of)
+		if of.Known {
+			site.Sums = view.FoundSumsOf(reach.Sum(of.Phrases, judge), of.Reach, view.WorthOf(s.Worth(of.Services)))
+			site.Pages = view.FoundPagesOf(reach.Pages(r.Rows, i))
 		}
-		of[at].Sums = view.FoundSumsOf(book.SumFound(list.Phrases, judge, k.Yardstick.Visits))
-		of[at].Source, of[at].TakenAt = list.Source, view.When(list.TakenAt)
-		bySite[at] = list.Phrases
+		out.Sites = append(out.Sites, site)
 	}
-	rows := book.CompareFound(bySite, judge)
-	out := &view.Found{Sites: of, Rows: []view.FoundPhrase{}, Total: len(rows)}
+	if own := r.Own(); own >= 0 && r.Sites[own].Known {
+		after := s.Aimed(&r.Sites[own])
+		missed := reach.Missed(r.Rows, own)
+		out.Missed, out.Aimed, out.AimedWorth = &missed, &after.Hire, view.WorthOf(s.Worth(after.Services))
+	}
 	had := map[string]bool{}
-	for _, p := range k.Phrases {
+	for _, p := range s.Phrases {
 		had[phrase.Fold(p.Text)] = true
 	}
-	for _, r := range rows[:min(len(rows), maxFound)] {
-		out.Rows = append(out.Rows, view.FoundPhrase{Text: r.Text, Intent: view.IntentCode(r.Intent),
-			Service: r.Service, Volume: r.Volume,
-			Positions: r.Positions, InBook: had[phrase.Fold(r.Text)]})
+	for i := range r.Rows[:min(len(r.Rows), maxFound)] {
+		row := &r.Rows[i]
+		out.Rows = append(out.Rows, view.FoundPhraseOf(row, r.Own(), had[phrase.Fold(row.Text)]))
 	}
 	return out, nil
 }
 
-// sites returns those of the client and of its rivals, each once.
-func sites(k *study.Known) []view.FoundSite {
-	out := []view.FoundSite{}
-	add := func(name, url, role string) {
-		domain := lineup.Domain(url)
-		if domain != "" && !slices.ContainsFunc(out, func(s view.FoundSite) bool { return s.Site == domain }) {
-			out = append(out, view.FoundSite{Site: domain, Name: name, Role: role})
-		}
-	}
-	for _, p := range k.Pages {
-		add(k.Client.Name, p.URL, "client")
-	}
-	for _, e := range k.RivalEntries() {
-		add(e.Name, e.URL, "rival")
+// siteOf shows a site, and where what is known of it is from.
+func siteOf(s *study.ReachedSite) view.FoundSite {
+	out := view.FoundSite{Site: s.Domain, Name: s.Name, Role: string(s.Role), Chain: s.Chain, Searches: s.Searches,
+		Pages: []view.FoundPage{}}
+	if s.List != nil {
+		out.Source, out.TakenAt = s.List.Source, view.When(s.List.TakenAt)
 	}
 	return out
 }
@@ -83,13 +72,12 @@ func owns(pages []store.Page, site string) bool {
 // figures gives phrases the searches and difficulties that the lists of what
 // sites are found for have of them.
 func (b *Book) figures(ctx context.Context, client int64, rows []table.Row) error {
-	var lists []store.FoundList
-	err := b.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		lists, err = tx.FoundLists(client)
+	s, err := b.Studies.Of(ctx, client)
+	if err != nil {
 		return err
-	})
-	known := map[string]book.FoundPhrase{}
-	for _, l := range lists {
+	}
+	known := map[string]reach.Phrase{}
+	for _, l := range s.Found {
 		for _, f := range l.Phrases {
 			if key := phrase.Fold(f.Text); f.Volume != nil && known[key].Volume == nil {
 				known[key] = f
@@ -100,13 +88,13 @@ func (b *Book) figures(ctx context.Context, client int64, rows []table.Row) erro
 		f := known[phrase.Fold(rows[i].Phrase)]
 		rows[i].Volume, rows[i].Difficulty = f.Volume, f.Difficulty
 	}
-	return err
+	return nil
 }
 
 // foundRows returns what a site is found for as rows of a list.
-func foundRows(found []book.FoundPhrase) (rows []table.Row) {
+func foundRows(found []reach.Phrase) (rows []table.Row) {
 	for _, f := range found {
-		r := table.Row{Phrase: f.Text, Volume: f.Volume, Difficulty: f.Difficulty}
+		r := table.Row{Phrase: f.Text, Volume: f.Volume, Difficulty: f.Difficulty, Area: string(f.Area)}
 		if f.Position > 0 {
 			r.Position = &f.Position
 		}
@@ -116,14 +104,15 @@ func foundRows(found []book.FoundPhrase) (rows []table.Row) {
 }
 
 // foundIn returns the phrases of a list as those that a site is found for.
-func foundIn(rows []table.Row) []book.FoundPhrase {
-	out := make([]book.FoundPhrase, 0, len(rows))
-	for _, r := range rows {
-		f := book.FoundPhrase{Text: r.Phrase, Volume: r.Volume, Difficulty: r.Difficulty, Address: r.Address}
+func foundIn(list listOfSite, home place.Place) []reach.Phrase {
+	out := make([]reach.Phrase, 0, len(list.rows))
+	for _, r := range list.rows {
+		f := reach.Phrase{Text: r.Phrase, Volume: r.Volume, Difficulty: r.Difficulty, Address: r.Address, Visits: r.Visits,
+			Area: list.areaOf(r, home)}
 		if r.Position != nil {
 			f.Position = *r.Position
 		}
 		out = append(out, f)
 	}
-	return book.UniqueFound(out)
+	return reach.Unique(out)
 }

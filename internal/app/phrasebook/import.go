@@ -2,6 +2,7 @@ package phrasebook
 
 import (
 	"bytes"
+	"cmp"
 	"context"
 	"slices"
 	"strings"
@@ -14,6 +15,7 @@ import (
 	"inktally/core/text"
 	"inktally/core/visits"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 
 	"github.com/xuri/excelize/v2"
@@ -89,19 +91,24 @@ func (b *Book) PreviewList(ctx context.Context, id int64, name string, body []by
 	}
 	layout := table.Guess(rows)
 	p := &view.Preview{Rows: rows[:min(len(rows), shownRows)], Total: len(rows), Layout: view.LayoutOf(layout)}
-	k, err := b.Studies.Of(ctx, id)
+	s, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	p.Sites = sites(k.Known)
-	p.Site = siteOf(name, rows, layout, p.Sites)
+	p.Sites = []string{}
+	for _, site := range s.Sites() {
+		if site.Role != study.Other {
+			p.Sites = append(p.Sites, site.Domain)
+		}
+	}
+	p.Site = likelySite(name, rows, layout, p.Sites)
 	return p, nil
 }
 
-// siteOf returns which of the sites a list is likely to be of: the one that most
+// likelySite returns which of the sites a list is likely to be of: the one that most
 // of its addresses are of, else the one that its name names. Without positions
 // it is a list of phrases.
-func siteOf(name string, rows [][]string, layout table.Layout, sites []view.FoundSite) string {
+func likelySite(name string, rows [][]string, layout table.Layout, sites []string) string {
 	if !slices.Contains(layout.Roles, table.Position) {
 		return ""
 	}
@@ -110,15 +117,15 @@ func siteOf(name string, rows [][]string, layout table.Layout, sites []view.Foun
 	for _, s := range sites {
 		n := 0
 		for _, row := range rows {
-			if at >= 0 && at < len(row) && lineup.Domain(row[at]) == s.Site {
+			if at >= 0 && at < len(row) && lineup.Domain(row[at]) == s {
 				n++
 			}
 		}
 		if n*2 > len(rows) && n > most {
-			best, most = s.Site, n
+			best, most = s, n
 		}
-		if best == "" && strings.Contains(strings.ToLower(name), s.Site) {
-			best = s.Site
+		if best == "" && strings.Contains(strings.ToLower(name), s) {
+			best = s
 		}
 	}
 	return best
@@ -150,15 +157,18 @@ func phrasesIn(list listOfSite, home place.Place) (out []book.Phrase) {
 	for _, r := range list.rows {
 		p := book.Phrase{Text: strings.ToLower(r.Phrase), Volume: r.Volume, Difficulty: r.Difficulty,
 			Position: r.Position}
-		if r.Volume != nil {
-			p.Area = table.AreaOf(r.Area, home)
-			if p.Area == "" {
-				p.Area = list.area
-			}
-		}
+		p.Area = list.areaOf(r, home)
 		out = append(out, p)
 	}
 	return out
+}
+
+// areaOf returns where the volume of a row was counted: as the row says, else the list.
+func (l listOfSite) areaOf(r table.Row, home place.Place) visits.Area {
+	if r.Volume == nil {
+		return ""
+	}
+	return cmp.Or(table.AreaOf(r.Area, home), l.area)
 }
 
 // listOfSite is a list of phrases, of what a site is found for if it names
@@ -187,12 +197,12 @@ func (b *Book) put(ctx context.Context, client int64, name string, lists []listO
 				rows = append(rows, phrasesIn(list, home)...)
 				continue
 			}
-			found := store.FoundList{Site: list.site, Source: name, TakenAt: i.TakenAt, Phrases: foundIn(list.rows)}
+			found := store.FoundList{Site: list.site, Source: name, TakenAt: i.TakenAt, Phrases: foundIn(list, home)}
 			if len(found.Phrases) == 0 {
 				continue
 			}
 			if owns(pages, list.site) {
-				rows = append(rows, phrasesIn(listOfSite{rows: foundRows(found.Phrases), area: list.area}, home)...)
+				rows = append(rows, phrasesIn(listOfSite{rows: foundRows(found.Phrases)}, home)...)
 			}
 			id, err := tx.AddFoundList(client, found)
 			if err != nil {

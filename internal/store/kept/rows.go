@@ -8,6 +8,7 @@ import (
 	"inktally/core/fault"
 	"inktally/core/intent"
 	"inktally/core/outline"
+	"inktally/core/reach"
 	"inktally/core/site"
 	"inktally/core/visits"
 )
@@ -50,21 +51,24 @@ func (p *Phrases) Scan(column any) error {
 
 // foundRow is a phrase that a site is found for.
 type foundRow struct {
-	Text       string `json:"text"`
-	Volume     *int   `json:"volume"`
-	Difficulty *int   `json:"difficulty"`
-	Position   int    `json:"position"`
-	Address    string `json:"address,omitempty"`
+	Text       string   `json:"text"`
+	Volume     *int     `json:"volume"`
+	Difficulty *int     `json:"difficulty"`
+	Position   int      `json:"position"`
+	Map        int      `json:"map,omitempty"`
+	Address    string   `json:"address,omitempty"`
+	Visits     *float64 `json:"visits,omitempty"`
+	Area       string   `json:"area,omitempty"`
 }
 
 // Found are the phrases that a site is found for.
-type Found []book.FoundPhrase
+type Found []reach.Phrase
 
 // Value returns the phrases as JSON.
 func (f Found) Value() (driver.Value, error) {
 	rows := make([]foundRow, len(f))
 	for i, x := range f {
-		rows[i] = foundRow(x)
+		rows[i] = foundRow{x.Text, x.Volume, x.Difficulty, x.Position, x.Map, x.Address, x.Visits, string(x.Area)}
 	}
 	return write(rows)
 }
@@ -75,7 +79,8 @@ func (f *Found) Scan(column any) error {
 	err := read(column, &rows)
 	*f = nil
 	for _, r := range rows {
-		*f = append(*f, book.FoundPhrase(r))
+		*f = append(*f, reach.Phrase{Text: r.Text, Volume: r.Volume, Difficulty: r.Difficulty, Position: r.Position,
+			Map: r.Map, Address: r.Address, Visits: r.Visits, Area: visits.Area(r.Area)})
 	}
 	return err
 }

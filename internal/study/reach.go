@@ -1,0 +1,194 @@
+package study
+
+import (
+	"context"
+	"maps"
+	"slices"
+	"strings"
+
+	"inktally/core/intent"
+	"inktally/core/lineup"
+	"inktally/core/phrase"
+	"inktally/core/reach"
+	"inktally/internal/store"
+)
+
+// Role is what a site is to the client.
+type Role string
+
+// The roles of sites. Other is one whose list is there, and which is no rival any more.
+const (
+	Own   Role = "client"
+	Rival Role = "rival"
+	Other Role = "other"
+)
+
+// Reached is what the client's site and its rivals' get of searches (rules 7.5, 14.1).
+type Reached struct {
+	// Sites are the client's first, then the rivals' in order.
+	Sites []ReachedSite
+	Rows  []reach.Row
+}
+
+// ReachedSite is a site with what it is found for.
+type ReachedSite struct {
+	Domain, Name string
+	Role         Role
+	// Chain reports whether it is one of a whole country.
+	Chain bool
+	// List is the last that was imported, nil for none; Searches are the recorded searches that add to it.
+	List     *store.FoundList
+	Searches int
+	Phrases  []reach.Phrase
+	// Known reports whether anything is: without a list and a search, what a site gets is not known.
+	Known bool
+	reach.Reach
+}
+
+// Own returns the client's site among them, -1 for none.
+func (r *Reached) Own() int {
+	return slices.IndexFunc(r.Sites, func(s ReachedSite) bool { return s.Role == Own })
+}
+
+// Site returns the site of a domain, nil for none.
+func (r *Reached) Site(domain string) *ReachedSite {
+	if i := slices.IndexFunc(r.Sites, func(s ReachedSite) bool { return s.Domain == domain }); i >= 0 {
+		return &r.Sites[i]
+	}
+	return nil
+}
+
+// Reached returns what the client's site and its rivals' get of searches: by their lists, and where these do not have
+// a phrase, by the searches that were recorded of it.
+func (s *Study) Reached(ctx context.Context) (*Reached, error) {
+	return s.reached.Get(ctx, func(context.Context) (*Reached, error) {
+		r := &Reached{Sites: s.Sites()}
+		searches := s.newest()
+		lists := make([][]reach.Phrase, len(r.Sites))
+		for i := range r.Sites {
+			lists[i] = s.foundFor(&r.Sites[i], searches)
+		}
+		r.Rows = reach.Rows(lists, s.searchesOf(), s.Judge(), s.Yardstick.Visits)
+		for i := range r.Sites {
+			r.Sites[i].Reach = reach.Of(r.Rows, i)
+		}
+		return r, nil
+	})
+}
+
+// Sites returns the client's sites and its rivals', each once, and those of which there is a list.
+func (s *Study) Sites() (out []ReachedSite) {
+	add := func(site ReachedSite) {
+		if site.Domain != "" && !slices.ContainsFunc(out, func(o ReachedSite) bool { return o.Domain == site.Domain }) {
+			out = append(out, site)
+		}
+	}
+	for _, p := range s.Pages {
+		add(ReachedSite{Domain: lineup.Domain(p.URL), Name: s.Client.Name, Role: Own})
+	}
+	for _, e := range s.RivalEntries() {
+		add(ReachedSite{Domain: lineup.Domain(e.URL), Name: e.Name, Role: Rival, Chain: e.Kind == lineup.Chain})
+	}
+	for _, l := range s.Found {
+		add(ReachedSite{Domain: l.Site, Name: l.Site, Role: Other})
+	}
+	return out
+}
+
+// search is the newest recorded one for a phrase.
+type search struct {
+	phrase  string
+	entries []store.Entry
+}
+
+// newest returns the newest search of each phrase.
+func (k *Known) newest() (out []search) {
+	had := map[string]bool{}
+	for _, l := range k.Lineups { // the newest first
+		if key := phrase.Fold(l.Phrase); !had[key] {
+			had[key] = true
+			s := search{phrase: strings.ToLower(l.Phrase)}
+			for _, e := range k.recorded {
+				if e.LineupID == l.ID && !e.Paying() {
+					s.entries = append(s.entries, e)
+				}
+			}
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// foundFor returns what a site is found for, and notes where that is from.
+func (s *Study) foundFor(site *ReachedSite, searches []search) []reach.Phrase {
+	for i := range s.Found {
+		if s.Found[i].Site == site.Domain {
+			site.List, site.Phrases = &s.Found[i], s.Found[i].Phrases
+		}
+	}
+	var booked, seen []reach.Phrase
+	if site.Role == Own {
+		for _, p := range s.Phrases {
+			if p.Position != nil {
+				booked = append(booked, reach.Phrase{Text: p.Text, Position: *p.Position})
+			}
+		}
+	}
+	for _, search := range searches {
+		if p, ok := site.in(search); ok {
+			seen = append(seen, p)
+		}
+	}
+	site.Searches = len(seen)
+	site.Known = site.List != nil || len(booked) > 0 || len(searches) > 0
+	site.Phrases = reach.With(reach.With(site.Phrases, booked), seen)
+	return site.Phrases
+}
+
+// in returns where a site stands in a search; it is not ok where it does not.
+func (s *ReachedSite) in(of search) (reach.Phrase, bool) {
+	p := reach.Phrase{Text: of.phrase}
+	for _, e := range of.entries {
+		if lineup.Domain(e.URL) != s.Domain && (s.Role != Own || e.Kind != lineup.Client) {
+			continue
+		}
+		switch {
+		case e.Part == lineup.Organic && p.Position == 0:
+			p.Position, p.Address = e.Position, e.URL
+		case e.Part == lineup.Map && p.Map == 0:
+			p.Map = e.Position
+		}
+	}
+	return p, p.Position > 0 || p.Map > 0
+}
+
+// searchesOf returns what the book knows of how often phrases are searched for, and where that was counted.
+func (k *Known) searchesOf() reach.Known {
+	out := reach.Known{}
+	for _, p := range k.Phrases {
+		if p.Volume != nil {
+			out[phrase.Fold(p.Text)] = reach.Searched{Volume: p.Volume, Area: p.Area}
+		}
+	}
+	return out
+}
+
+// Aimed returns what the client's site gets where each family of its book stands at the position that is aimed at
+// (rule 7.2), and all else stays as it is.
+func (s *Study) Aimed(own *ReachedSite) reach.Reach {
+	after := own.Reach
+	after.Services = maps.Clone(after.Services)
+	for _, f := range s.Families() {
+		if f.Kept && f.Under == "" && f.Intent == intent.Hire {
+			after.Hire += f.RowGain
+			after.Services[f.Service] += f.RowGain
+		}
+	}
+	return after
+}
+
+// Worth returns what visits ready to hire are worth, by the service that they are for; it is not ok where the client
+// never said how many customers come of visits.
+func (s *Study) Worth(services map[string]float64) (reach.Worth, bool) {
+	return reach.WorthOf(services, s.Client.Customers, s.Judge().Job)
+}
