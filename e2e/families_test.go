@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -154,10 +155,10 @@ func TestFoundFor(t *testing.T) {
 	s := look(t, p)
 	s.open(fmt.Sprintf("/clients/%d/found", client))
 	s.until(`document.querySelectorAll('[data-site]').length === 5`)
-	found := func() view.Found { return get[view.Found](t, p, fmt.Sprintf("/api/clients/%d/found", client)) }
-	site := func(name string) view.FoundSite {
+	found := func() told.Found { return get[told.Found](t, p, fmt.Sprintf("/api/clients/%d/found", client)) }
+	site := func(name string) told.FoundSite {
 		f := found()
-		at := slices.IndexFunc(f.Sites, func(x view.FoundSite) bool { return x.Site == name })
+		at := slices.IndexFunc(f.Sites, func(x told.FoundSite) bool { return x.Site == name })
 		require.GreaterOrEqual(t, at, 0)
 		return f.Sites[at]
 	}
@@ -172,10 +173,10 @@ func TestFoundFor(t *testing.T) {
 	s.press("Import 3 phrases")
 	s.sees("harborflue.example is found for 3 phrases")
 	s.press("Dismiss")
-	s.until(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '3'`)
+	s.until(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '4'`)
 	sums := site("harborflue.example").Sums
-	assert.Equal(t, 2, sums.First3)
-	assert.InDelta(t, 40*.20+70*.11, sums.Visits, 1e-9)
+	assert.Equal(t, 3, sums.First3, "those of the list, and the one of the recorded search")
+	assert.InDelta(t, 30*.20+70*.11+380*.33, sums.Hire, 1e-9)
 
 	s.click(`document.querySelector('[name=gap]')`)
 	s.fill("[name=words]", "brushing")

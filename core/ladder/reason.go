@@ -36,7 +36,8 @@ type Reason struct {
 func Explaining() []Front { return []Front{Words, Slots, Images, Pages, Links, Listings, Reviews} }
 
 // ReasonOf returns why a rival leads by the steps of its rung. The pages and domains of a chain are those of a whole
-// country, and explain nothing. page is the key of the client's page beside it, list are its targets in the order of work.
+// country, and explain nothing. page is the key of the client's page beside it, list are its targets in the order of
+// work.
 func ReasonOf(steps []Step, chain bool, page string, list []plan.Target) Reason {
 	var r Reason
 	for _, f := range Explaining() {

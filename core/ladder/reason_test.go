@@ -22,8 +22,8 @@ type measured struct {
 
 func (m measured) figures() Figures {
 	out := Figures{}
-	for f, n := range map[Front]*float64{Words: m.Words, Slots: m.Slots, Images: m.Images, Pages: m.Pages, Links: m.Links,
-		Listings: m.Listings, Reviews: m.Reviews} {
+	for f, n := range map[Front]*float64{Words: m.Words, Slots: m.Slots, Images: m.Images, Pages: m.Pages,
+		Links: m.Links, Listings: m.Listings, Reviews: m.Reviews} {
 		if n != nil {
 			out[f] = *n
 		}

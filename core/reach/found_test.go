@@ -17,7 +17,8 @@ func n(i int) *int { return &i }
 func brindle() *intent.Judge {
 	places := []place.Place{{Name: "Tarn Harbor", State: "ME", Home: true}, {Name: "Ostrey"}, {Name: "Quillby"}}
 	return intent.NewJudge(intent.Ground{Language: phrase.LanguageOf("en", places, phrase.Corrections{}),
-		Trade: "chimney care", Lists: intent.EnglishLists(), Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth"},
+		Trade: "chimney care", Lists: intent.EnglishLists(),
+		Names: []string{"Brindle & Ash Chimney", "Harbor Flue & Hearth"},
 		Services: []intent.Service{{Name: "chimney sweep", Words: []string{"chimney cleaning"}, Worth: 200},
 			{Name: "masonry repair", Words: []string{"chimney repair"}}}})
 }
@@ -88,15 +89,17 @@ func TestReach(t *testing.T) {
 	known := Known{"chimney sweep near me": {n(880), visits.State}, "chimney cleaning company": {n(40), visits.Town}}
 	mine := []Phrase{found("chimney sweep tarn harbor", 14, n(380)), found("brindle and ash chimney ostrey", 1, n(30))}
 	harbor := With([]Phrase{found("chimney sweep tarn harbor", 1, nil), found("chimney sweep near me", 2, nil),
-		{Text: "chimney repair quillby", Position: 3, Volume: n(50), Visits: own(21), Address: "http://h.example/repair"},
+		{Text: "chimney repair quillby", Position: 3, Volume: n(50), Visits: own(21),
+			Address: "http://h.example/repair"},
 		found("chimney cleaning company", 1, nil), found("masonry repair ostrey", 4, nil),
 		found("chimney sweep cost tarn harbor", 1, n(100))},
 		[]Phrase{{Text: "Chimney sweep Tarn Harbor", Position: 2, Map: 1}})
 	rows := Rows([][]Phrase{mine, harbor}, known, brindle(), visits.Standard())
 	us, they := Of(rows, 0), Of(rows, 1)
-	assert.InDelta(t, 380*.007, us.Hire, 1e-9)
+	assert.InDelta(t, 2.66, us.Hire, 1e-9, "380 x .007")
 	assert.InDelta(t, 30*.33, us.Apart, 1e-9, "a search for the firm itself")
-	assert.InDelta(t, 380*.33+21+40*.33, they.Hire, 1e-9, "the list's position, its own visits, what was counted in the town")
+	assert.InDelta(t, 159.6, they.Hire, 1e-9,
+		"the list's position (380 x .33), its own visits (21), what was counted in the town (40 x .33)")
 	assert.InDelta(t, 100*.33, they.Apart, 1e-9)
 	assert.InDelta(t, 380*.18, they.Map, 1e-9)
 	assert.Equal(t, []int{6, 1, 1, 880}, []int{they.Phrases, they.Unknown, they.Uncounted, they.Searches})

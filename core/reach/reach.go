@@ -6,8 +6,8 @@ import (
 
 // Reach is what a site, or a page of it, gets of searches (rule 14.1).
 type Reach struct {
-	// Hire are the visits of those ready to hire, Apart all others: brand, questions, elsewhere. Map are those of the map
-	// pack ready to hire, in neither.
+	// Hire are the visits of those ready to hire, Apart all others: brand, questions, elsewhere. Map are those of the
+	// map pack ready to hire, in neither.
 	Hire, Apart, Map float64
 	// Services are the visits of those ready to hire by the service that they name.
 	Services map[string]float64

@@ -63,9 +63,11 @@ func TestLists(t *testing.T) {
 		{"flue liner", n(20), n(55), nil, "", "", nil}}, list)
 	list, _, _ = taken(t, "Keyword,Position,URL\nchimney sweep,14,http://ash.example/\n")
 	assert.Equal(t, []Row{{"chimney sweep", nil, nil, n(14), "http://ash.example/", "", nil}}, list)
-	list, _, _ = taken(t, "Keyword,Volume,Traffic,Traffic (%),Traffic cost\nchimney sweep,380,41.5,12,99\nflue cap,10,,1,2\n")
+	list, _, _ = taken(t, "Keyword,Volume,Traffic,Traffic (%),Traffic cost\n"+
+		"chimney sweep,380,41.5,12,99\nflue cap,10,,1,2\n")
 	visits := 41.5
-	assert.Equal(t, []Row{{Phrase: "chimney sweep", Volume: n(380), Visits: &visits}, {Phrase: "flue cap", Volume: n(10)}},
+	assert.Equal(t, []Row{{Phrase: "chimney sweep", Volume: n(380), Visits: &visits},
+		{Phrase: "flue cap", Volume: n(10)}},
 		list, "its own visits, not their share or cost")
 	wide, err := unicode.UTF16(unicode.LittleEndian, unicode.UseBOM).NewEncoder().String(
 		"phrase\tvolume\nramonage à Ostrey\t20\n煙突\t10\n")

@@ -208,9 +208,10 @@ func TestOwnTargetsAndWhy(t *testing.T) {
 	}
 	_, err = a.Plan.Why(ctx, client, "no such", "")
 	assert.Error(t, err)
-	rungs, err := a.Plan.Ladder(ctx, client, "")
+	l, err := a.Plan.Ladder(ctx, client, "")
 	require.NoError(t, err)
-	assert.Empty(t, rungs, "there are no rivals")
+	assert.Empty(t, l.Rungs, "there are no rivals")
+	assert.Empty(t, l.Enough)
 }
 
 // The yardstick comes in and goes out as YAML; what it does not say stays.

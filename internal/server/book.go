@@ -9,6 +9,7 @@ import (
 	"inktally/core/imagename"
 	bookapp "inktally/internal/app/phrasebook"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -127,7 +128,7 @@ func (r api) book() {
 		}, takes(wordLists))
 	handle(r, get, "/clients/{client}/found", "found",
 		"What the client's site and its rivals' are found for, side by side",
-		func(ctx context.Context, in *ClientPath) (*view.Found, error) {
+		func(ctx context.Context, in *ClientPath) (*told.Found, error) {
 			return r.app.Book.Found(ctx, in.Client)
 		})
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),

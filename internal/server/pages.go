@@ -10,6 +10,7 @@ import (
 	"inktally/internal/fetch/saved"
 	"inktally/internal/inert"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -122,7 +123,7 @@ func (r api) pages() {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
 		})
 	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
-		func(ctx context.Context, in *PagePath) (*view.Brief, error) {
+		func(ctx context.Context, in *PagePath) (*told.Brief, error) {
 			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
 		})
 	huma.Register(r.huma, r.operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)

@@ -8,6 +8,7 @@ import (
 	"inktally/internal/app/targets"
 	"inktally/internal/export"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 	"inktally/internal/wording"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -153,7 +154,7 @@ func (r api) plan() {
 		})
 	handle(r, get, "/clients/{client}/plan/ladder", "ladder",
 		"Rival by rival: who leads on which front, and what passes it",
-		func(ctx context.Context, in *ladderPath) ([]view.Rung, error) {
+		func(ctx context.Context, in *ladderPath) (*told.Ladder, error) {
 			return r.app.Plan.Ladder(ctx, in.Client, in.Page)
 		})
 	handleDraft(r, "/clients/{client}/plan/proof", "proof", "Measure a draft against the targets of a page",

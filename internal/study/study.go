@@ -75,8 +75,7 @@ type Study struct {
 	// Found are the lists of what sites are found for, the last one of each.
 	Found []store.FoundList
 
-	plan    part.Of[*Plan]
-	reached part.Of[*Reached]
+	plan part.Of[*Plan]
 }
 
 // ofKnown are the facets that a Known is made from: all that is measured and judged. What is

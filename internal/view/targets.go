@@ -1,9 +1,6 @@
 package view
 
 import (
-	"time"
-
-	"inktally/core/handoff"
 	"inktally/core/plan"
 	"inktally/internal/wording"
 )
@@ -176,8 +173,8 @@ func TargetOf(w wording.Teller, x *plan.Target, fits bool) Target {
 	return out
 }
 
-// partOf shows a part in words.
-func partOf(p *plan.Part, says wording.PartSays) Part {
+// PartOf shows a part in words.
+func PartOf(p *plan.Part, says wording.PartSays) Part {
 	return Part{Key: p.Key, Kind: PartKind(p.Kind), Name: wording.PartName(p.Kind), Before: says.Before,
 		Pencil: says.Pencil, After: says.After, Note: says.Note, Gain: p.Gain, Minutes: p.Minutes,
 		Choice: choiceOf(p.Choice)}
@@ -203,63 +200,6 @@ func WhyLinesOf(lines []wording.WhyLine) []WhyLine {
 	out := make([]WhyLine, 0, len(lines))
 	for _, l := range lines {
 		out = append(out, WhyLine(l))
-	}
-	return out
-}
-
-// Brief is a page's targets as a writer needs them.
-type Brief struct {
-	Client   string         `json:"client"`
-	Page     PageInfo       `json:"page"`
-	Date     time.Time      `json:"date"`
-	Lead     string         `json:"lead"`
-	Unit     GainUnit       `json:"unit"`
-	UnitNote string         `json:"unit_note" doc:"What gains are, in a sentence"`
-	Words    BriefWords     `json:"words"`
-	Sections []BriefSection `json:"sections"`
-	Stays    []string       `json:"stays" doc:"What of the page stays as it is"`
-}
-
-// BriefWords is the figure at the head of a brief.
-type BriefWords struct {
-	Now      int    `json:"now" doc:"Words seen now"`
-	Target   int    `json:"target"`
-	ToWrite  int    `json:"to_write"`
-	Writer   int    `json:"writer" doc:"Copy to hand in: the target less menus and footers"`
-	Hold     bool   `json:"hold"`
-	Evidence string `json:"evidence"`
-}
-
-// BriefSection is a part of a brief.
-type BriefSection struct {
-	Part  BriefPart   `json:"part"`
-	Title string      `json:"title"`
-	Lines []BriefLine `json:"lines"`
-}
-
-// BriefLine is a line of a brief.
-type BriefLine struct {
-	Part
-	Heads  bool `json:"heads" doc:"It is a section to write; the lines that go into it follow"`
-	Inside bool `json:"inside" doc:"It goes into the section above it"`
-}
-
-// BriefOf shows what a brief asks for.
-func BriefOf(w wording.Teller, b handoff.Brief, unit wording.Unit) *Brief {
-	t := b.Words
-	out := &Brief{Unit: GainUnit(unit), UnitNote: wording.UnitNote(unit), Sections: []BriefSection{}, Stays: []string{},
-		Words: BriefWords{Target: t.Target, ToWrite: t.ToWrite, Writer: t.Writer, Hold: t.Hold}}
-	for _, s := range b.Sections {
-		section := BriefSection{Part: BriefPart(s.Where), Title: wording.Where(s.Where), Lines: []BriefLine{}}
-		for _, l := range s.Lines {
-			line := BriefLine{Part: partOf(l.Part, w.BriefLine(l)), Heads: l.Heads(), Inside: l.Inside()}
-			line.Name = wording.LineName(l)
-			section.Lines = append(section.Lines, line)
-		}
-		out.Sections = append(out.Sections, section)
-	}
-	for _, s := range b.Stays {
-		out.Stays = append(out.Stays, wording.Stays(s))
 	}
 	return out
 }

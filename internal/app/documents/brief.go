@@ -15,7 +15,7 @@ import (
 	"inktally/internal/export"
 	"inktally/internal/store"
 	"inktally/internal/study"
-	"inktally/internal/view"
+	"inktally/internal/view/told"
 	"inktally/internal/wording"
 )
 
@@ -34,13 +34,13 @@ type document struct {
 }
 
 // Brief returns the brief of a page for the screen.
-func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*view.Brief, error) {
+func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*told.Brief, error) {
 	d, err := h.brief(ctx, client, pageID)
 	if err != nil {
 		return nil, err
 	}
 	words := sheets.WordCase(d.page)
-	b := view.BriefOf(d.teller, d.Brief, d.unit)
+	b := told.BriefOf(d.teller, d.Brief, d.unit)
 	b.Client, b.Page, b.Date, b.Lead = d.page.Known.Client.Name, sheets.PageInfo(d.page), h.Now(), d.lead()
 	b.Words.Now, b.Words.Evidence = words.Seen, wording.WordReason(d.Words, words)
 	return b, nil

@@ -7,6 +7,7 @@ import (
 	"inktally/internal/app/lineups"
 	"inktally/internal/source"
 	"inktally/internal/study"
+	"inktally/internal/study/reached"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -38,8 +39,8 @@ func (b *Book) AskDemand(ctx context.Context, id int64) (*view.Report, error) {
 		return nil, err
 	}
 	lists := []listOfSite{{rows: known}}
-	for _, s := range k.Sites() {
-		if s.Role == study.Other {
+	for _, s := range reached.List(k) {
+		if s.Role == reached.Other {
 			continue
 		}
 		found, err := b.Demand.Found(ctx, s.Domain)

@@ -10,38 +10,37 @@ import (
 	"inktally/core/reach"
 	"inktally/core/table"
 	"inktally/internal/store"
-	"inktally/internal/study"
+	"inktally/internal/study/reached"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 )
 
 // maxFound bounds the phrases that are shown.
 const maxFound = 20_000
 
 // Found compares what the sites of a client and its rivals are found for.
-func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
+func (b *Book) Found(ctx context.Context, id int64) (*told.Found, error) {
 	s, err := b.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	r, err := s.Reached(ctx)
-	if err != nil {
-		return nil, err
-	}
-	out := &view.Found{Sites: []view.FoundSite{}, Rows: []view.FoundPhrase{}, Total: len(r.Rows)}
+	r := reached.Of(s)
+	out := &told.Found{Sites: []told.FoundSite{}, Rows: []told.FoundPhrase{}, Total: len(r.Rows)}
 	judge := s.Judge()
-	for i := range r.Sites {
-		of := &r.Sites[i]
+	for i := range r.All {
+		of := &r.All[i]
 		site := siteOf(of)
 		if of.Known {
-			site.Sums = view.FoundSumsOf(reach.Sum(of.Phrases, judge), of.Reach, view.WorthOf(s.Worth(of.Services)))
-			site.Pages = view.FoundPagesOf(reach.Pages(r.Rows, i))
+			site.Sums = told.FoundSumsOf(reach.Sum(of.Phrases, judge), of.Reach,
+				told.WorthOf(reached.Worth(s, of.Services)))
+			site.Pages = told.FoundPagesOf(reach.Pages(r.Rows, i))
 		}
 		out.Sites = append(out.Sites, site)
 	}
-	if own := r.Own(); own >= 0 && r.Sites[own].Known {
-		after := s.Aimed(&r.Sites[own])
-		missed := reach.Missed(r.Rows, own)
-		out.Missed, out.Aimed, out.AimedWorth = &missed, &after.Hire, view.WorthOf(s.Worth(after.Services))
+	if own := r.Client(); own.Known {
+		after := reached.Aimed(s, own)
+		missed := reach.Missed(r.Rows, r.Own())
+		out.Missed, out.Aimed, out.AimedWorth = &missed, &after.Hire, told.WorthOf(reached.Worth(s, after.Services))
 	}
 	had := map[string]bool{}
 	for _, p := range s.Phrases {
@@ -49,15 +48,15 @@ func (b *Book) Found(ctx context.Context, id int64) (*view.Found, error) {
 	}
 	for i := range r.Rows[:min(len(r.Rows), maxFound)] {
 		row := &r.Rows[i]
-		out.Rows = append(out.Rows, view.FoundPhraseOf(row, r.Own(), had[phrase.Fold(row.Text)]))
+		out.Rows = append(out.Rows, told.FoundPhraseOf(row, r.Own(), had[phrase.Fold(row.Text)]))
 	}
 	return out, nil
 }
 
 // siteOf shows a site, and where what is known of it is from.
-func siteOf(s *study.ReachedSite) view.FoundSite {
-	out := view.FoundSite{Site: s.Domain, Name: s.Name, Role: string(s.Role), Chain: s.Chain, Searches: s.Searches,
-		Pages: []view.FoundPage{}}
+func siteOf(s *reached.Site) told.FoundSite {
+	out := told.FoundSite{Site: s.Domain, Name: s.Name, Role: string(s.Role), Chain: s.Chain, Searches: s.Searches,
+		Pages: []told.FoundPage{}}
 	if s.List != nil {
 		out.Source, out.TakenAt = s.List.Source, view.When(s.List.TakenAt)
 	}
@@ -107,8 +106,8 @@ func foundRows(found []reach.Phrase) (rows []table.Row) {
 func foundIn(list listOfSite, home place.Place) []reach.Phrase {
 	out := make([]reach.Phrase, 0, len(list.rows))
 	for _, r := range list.rows {
-		f := reach.Phrase{Text: r.Phrase, Volume: r.Volume, Difficulty: r.Difficulty, Address: r.Address, Visits: r.Visits,
-			Area: list.areaOf(r, home)}
+		f := reach.Phrase{Text: r.Phrase, Volume: r.Volume, Difficulty: r.Difficulty, Address: r.Address,
+			Visits: r.Visits, Area: list.areaOf(r, home)}
 		if r.Position != nil {
 			f.Position = *r.Position
 		}

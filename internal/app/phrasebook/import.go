@@ -15,7 +15,7 @@ import (
 	"inktally/core/text"
 	"inktally/core/visits"
 	"inktally/internal/store"
-	"inktally/internal/study"
+	"inktally/internal/study/reached"
 	"inktally/internal/view"
 
 	"github.com/xuri/excelize/v2"
@@ -96,8 +96,8 @@ func (b *Book) PreviewList(ctx context.Context, id int64, name string, body []by
 		return nil, err
 	}
 	p.Sites = []string{}
-	for _, site := range s.Sites() {
-		if site.Role != study.Other {
+	for _, site := range reached.List(s) {
+		if site.Role != reached.Other {
 			p.Sites = append(p.Sites, site.Domain)
 		}
 	}

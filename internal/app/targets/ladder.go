@@ -3,20 +3,23 @@ package targets
 import (
 	"cmp"
 	"context"
+	"slices"
 
 	"inktally/core/ladder"
 	"inktally/core/lineup"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 	"inktally/core/site"
 	"inktally/core/standing"
 	"inktally/internal/store"
 	"inktally/internal/study"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 	"inktally/internal/wording"
 )
 
-// Ladder returns, for each rival beside a page, who leads on which front and what passes it.
-func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, error) {
+// Ladder returns, for each rival beside a page, who leads on which front, why, and what passes it.
+func (p *Plan) Ladder(ctx context.Context, id int64, page string) (*told.Ladder, error) {
 	w, err := p.Work(ctx, id)
 	if err != nil {
 		return nil, err
@@ -25,14 +28,80 @@ func (p *Plan) Ladder(ctx context.Context, id int64, page string) ([]view.Rung, 
 	if err != nil {
 		return nil, err
 	}
-	own := w.figures(c, nil)
-	out := []view.Rung{}
-	for _, r := range c.Counted() {
-		slots := len(sheet.FirstSlots(c.Page.Kind.ForOneSubject())) + 1
-		rung := ladder.Of(r.Name, own, w.figures(c, r), c.Aim.Key, slots, w.Targets)
-		out = append(out, w.rung(rung))
+	l := w.Ladder(c)
+	out := &told.Ladder{Page: c.Aim.Key, Rungs: []told.Rung{}}
+	if l.Enough {
+		out.Enough = wording.EnoughGuideline(l.Guideline)
+	}
+	for _, r := range l.Rungs {
+		out.Rungs = append(out.Rungs, w.rung(r, l.Places))
 	}
 	return out, nil
+}
+
+// Ladder is the rivals beside a page of the client.
+type Ladder struct {
+	Page  *study.Comparison
+	Rungs []Rung
+	// Places are how many the page's first phrase can have, Guideline is where that of its words starts; Enough reports
+	// whether no rival has as many.
+	Places, Guideline int
+	Enough            bool
+	// Own is where the client stands in the search of the page.
+	Own ladder.Places
+}
+
+// Rung is a rival of a ladder.
+type Rung struct {
+	ladder.Rung
+	Side   *study.Side
+	Stands ladder.Places
+	// Reason is why it leads, nil where it does not stand above the client.
+	Reason *ladder.Reason
+}
+
+// Ladder holds the rivals beside a page against the client (rules 12.6, 14.3).
+func (w *Worked) Ladder(c *study.Comparison) *Ladder {
+	l := &Ladder{Page: c, Places: len(sheet.FirstSlots(c.Page.Kind.ForOneSubject())) + 1,
+		Guideline: w.Whole.Known.Yardstick.Target.Words.Guideline(c.Page.Kind).Low}
+	entries := w.Whole.Known.EntriesOf(w.Whole.Known.LineupOf(c.Page.ID).ID)
+	l.Own = stands(entries, func(e store.Entry) bool { return e.Kind == lineup.Client })
+	own, counted := w.figures(c, nil), c.Counted()
+	var words []float64
+	for _, r := range c.Rivals {
+		domain := lineup.Domain(r.Entry.URL)
+		figures := w.figures(c, r)
+		if !slices.Contains(counted, r) { // its page is not known, or not comparable
+			delete(figures, ladder.Words)
+			delete(figures, ladder.Slots)
+			delete(figures, ladder.Images)
+		} else {
+			words = append(words, figures[ladder.Words])
+		}
+		rung := Rung{Rung: ladder.Of(r.Name, own, figures, c.Aim.Key, l.Places, w.Targets), Side: r,
+			Stands: stands(entries, func(e store.Entry) bool { return domain != "" && lineup.Domain(e.URL) == domain })}
+		if rung.Stands.Above(l.Own) {
+			reason := ladder.ReasonOf(rung.Steps, r.Entry.Kind == lineup.Chain, c.Aim.Key, w.Targets)
+			rung.Reason = &reason
+		}
+		l.Rungs = append(l.Rungs, rung)
+	}
+	l.Enough = ladder.Enough(l.Guideline, words)
+	return l
+}
+
+// stands returns where a firm stands among the entries of a search.
+func stands(entries []store.Entry, is func(store.Entry) bool) (p ladder.Places) {
+	for _, e := range entries {
+		switch {
+		case e.Paying() || !is(e):
+		case e.Part == lineup.Organic && p.Organic == 0:
+			p.Organic = e.Position
+		case e.Part == lineup.Map && p.Map == 0:
+			p.Map = e.Position
+		}
+	}
+	return p
 }
 
 // figures returns what is known of a rival, of the client where there is none.
@@ -114,11 +183,11 @@ func slotsOf(column *sheet.Column, family string, kind site.Kind) int {
 }
 
 // rung shows a rung.
-func (w *Worked) rung(r ladder.Rung) view.Rung {
-	out := view.Rung{Name: r.Name, Minutes: r.Minutes, Steps: []view.RungStep{}, Targets: []view.RungTarget{},
+func (w *Worked) rung(r Rung, places int) told.Rung {
+	out := told.Rung{Name: r.Name, Entry: r.Side.Entry.ID, Minutes: r.Minutes, Steps: []told.RungStep{},
 		Short: []string{}, Left: []string{}}
 	for _, s := range r.Steps {
-		step := view.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front),
+		step := told.RungStep{Front: view.LadderFront(s.Front), Name: wording.LadderFront(s.Front),
 			Leader: view.LadderLeader(s.Leader), Content: s.Front.Content()}
 		if s.OwnKnown {
 			step.Own = &s.Own
@@ -128,12 +197,16 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 		}
 		out.Steps = append(out.Steps, step)
 	}
-	for _, ref := range r.Targets {
-		if t, err := w.Find(ref.String()); err == nil {
-			says := w.Teller(t.Page).Instruct(t)
-			out.Targets = append(out.Targets,
-				view.RungTarget{ID: ref.String(), Page: t.Page, Says: join(says.Before, says.Pencil, says.After),
-					Minutes: t.Minutes})
+	out.Targets = w.rungTargets(r.Targets)
+	if r.Reason != nil {
+		out.Reason = &told.Reason{Says: wording.Leads(*r.Reason, places),
+			Fronts: []view.LadderFront{}, Fewer: r.Reason.Fewer, Unknown: []string{},
+			Narrow: w.rungTargets(r.Reason.Narrow)}
+		for _, s := range r.Reason.Leads {
+			out.Reason.Fronts = append(out.Reason.Fronts, view.LadderFront(s.Front))
+		}
+		for _, f := range r.Reason.Unknown {
+			out.Reason.Unknown = append(out.Reason.Unknown, wording.LadderFront(f))
 		}
 	}
 	for _, f := range r.Short {
@@ -141,6 +214,19 @@ func (w *Worked) rung(r ladder.Rung) view.Rung {
 	}
 	for _, f := range r.Left {
 		out.Left = append(out.Left, wording.LadderFront(f))
+	}
+	return out
+}
+
+// rungTargets shows targets of a rung.
+func (w *Worked) rungTargets(refs []plan.Ref) []told.RungTarget {
+	out := []told.RungTarget{}
+	for _, ref := range refs {
+		if t, err := w.Find(ref.String()); err == nil {
+			says := w.Teller(t.Page).Instruct(t)
+			out = append(out, told.RungTarget{ID: ref.String(), Page: t.Page, Name: w.name(t.Page),
+				Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
+		}
 	}
 	return out
 }

@@ -325,7 +325,7 @@ func elsewhere(t *testing.T, path string) string {
 	require.NoError(t, err)
 	cmd := exec.Command(path, "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run",
 		"--disable-background-networking", "--disable-component-update", "--disable-sync", "--remote-debugging-port=0",
-		"--user-data-dir="+dir)
+		"--remote-allow-origins=*", "--user-data-dir="+dir) // the relay of a test names an origin
 	require.NoError(t, cmd.Start())
 	t.Cleanup(func() {
 		_ = cmd.Process.Kill()

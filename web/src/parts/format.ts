@@ -15,6 +15,15 @@ export function gain(figure: number): string {
   return figure < 9.95 ? figure.toFixed(1) : count(figure)
 }
 
+/** Visits a month, none as 0. */
+export const visits = (n: number) => (n < 0.05 ? '0' : gain(n))
+
+/** Money as a range from half to full: $400–800. */
+export function moneyRange(sign: string, worth: { least: number; most: number }): string {
+  const most = count(worth.most)
+  return worth.most < 2 ? sign + most : `${sign}${count(worth.least)}–${most}`
+}
+
 /** A figure, a dash if it is not known. */
 export function figure(n: number | null | undefined): string {
   return n === null || n === undefined ? '–' : count(n)

@@ -1158,6 +1158,18 @@ export type FormFile = {
 
 export type Found = {
     /**
+     * Visits ready to hire a month that the client gets at the positions that are aimed at: an estimate
+     */
+    aimed: number | null;
+    /**
+     * What they are worth, null if that is not known
+     */
+    aimed_worth: Worth;
+    /**
+     * Visits ready to hire a month that the best rivals get, phrase by phrase, and the client does not: an estimate (rule 14.1). Null if it is not known
+     */
+    missed: number | null;
+    /**
      * Those with the most searches first
      */
     rows: Array<FoundPhrase>;
@@ -1171,12 +1183,33 @@ export type Found = {
     total: number;
 };
 
+export type FoundPage = {
+    /**
+     * All other visits a month
+     */
+    apart: number;
+    /**
+     * Visits a month of those ready to hire
+     */
+    hire: number;
+    phrases: number;
+    url: string;
+};
+
 export type FoundPhrase = {
+    /**
+     * Whether the searches are those of the town (rule 7.1)
+     */
+    counts: boolean;
     /**
      * Whether the client's book has it
      */
     in_book: boolean;
     intent: 'brand' | 'elsewhere' | 'question' | 'not_offered' | 'unsure' | 'hire' | 'broad';
+    /**
+     * What the best rival gets and the client does not; 0 for who is not ready to hire
+     */
+    missed: number;
     /**
      * Of the sites in their order; 0 for none
      */
@@ -1187,30 +1220,50 @@ export type FoundPhrase = {
     service: string;
     text: string;
     /**
+     * Of the sites a month, in their order
+     */
+    visits: Array<number>;
+    /**
      * Searches a month, null if it is not known
      */
     volume: number | null;
 };
 
 export type FoundSite = {
+    /**
+     * Whether its figures are of a whole country
+     */
+    chain: boolean;
     name: string;
+    /**
+     * What its pages get, as far as it is known which page is found
+     */
+    pages: Array<FoundPage>;
     role: 'client' | 'rival' | 'other';
+    /**
+     * Recorded searches in which it stands
+     */
+    searches: number;
     /**
      * Its registrable domain
      */
     site: string;
     /**
-     * The file or the source that it is from
+     * The file or the source that its list is from, empty for none
      */
     source: string;
     /**
-     * Null if no list of the site was imported
+     * Null if nothing is known of the site: no list was imported, and no search recorded
      */
     sums: FoundSums;
     taken_at: string | null;
 };
 
 export type FoundSums = {
+    /**
+     * All other visits a month: business names, questions, other places
+     */
+    apart: number;
     first_10: number;
     first_20: number;
     /**
@@ -1218,20 +1271,36 @@ export type FoundSums = {
      */
     first_3: number;
     /**
+     * Visits a month of those ready to hire: the list's own, else an estimate
+     */
+    hire: number;
+    /**
      * Phrases by intent
      */
     intents: {
         [key: string]: number;
     };
+    /**
+     * Visits a month of those ready to hire by the map pack: an estimate, in no other sum
+     */
+    map: number;
     phrases: number;
+    /**
+     * The searches of these
+     */
+    searched: number;
+    /**
+     * Phrases whose searches are not those of the town: they stand in no sum
+     */
+    uncounted: number;
     /**
      * Phrases whose searches are not known: they count as none
      */
     unknown: number;
     /**
-     * A month, an estimate
+     * What the visits ready to hire are worth, null if that is not known
      */
-    visits: number;
+    worth: Worth;
 };
 
 export type Ground = {
@@ -1556,6 +1625,21 @@ export type KindInputBody = {
     kind: 'client' | 'directory' | 'list_article' | 'chain' | 'supplier' | 'other_trade' | 'business';
 };
 
+export type Ladder = {
+    /**
+     * That no rival's page has the words of the guideline, in a sentence; empty where one has
+     */
+    enough: string;
+    /**
+     * The key of the client's page that stands beside the rivals'
+     */
+    page: string;
+    /**
+     * In the order of the lineup
+     */
+    rungs: Array<Rung>;
+};
+
 export type LastRun = {
     /**
      * Null if nothing was measured yet
@@ -1568,7 +1652,7 @@ export type Layout = {
      * The first row names the columns
      */
     heading: boolean;
-    roles: Array<'' | 'phrase' | 'volume' | 'difficulty' | 'position' | 'address' | 'area'>;
+    roles: Array<'' | 'phrase' | 'volume' | 'difficulty' | 'position' | 'address' | 'area' | 'visits'>;
 };
 
 export type Lineup = {
@@ -2338,9 +2422,9 @@ export type Preview = {
      */
     site: string;
     /**
-     * The sites that the list may be of
+     * The domains of the sites that the list may be of
      */
-    sites: Array<FoundSite>;
+    sites: Array<string>;
     /**
      * How many rows there are, the heading too
      */
@@ -2513,6 +2597,29 @@ export type ReadInputBody = {
      * The address of a page of the client or of a rival
      */
     url: string;
+};
+
+export type Reason = {
+    /**
+     * Whether its page has fewer words than the client's
+     */
+    fewer: boolean;
+    /**
+     * Those that explain it, the one in which it is furthest ahead first
+     */
+    fronts: Array<'words' | 'slots' | 'images' | 'pages' | 'found_for' | 'links' | 'listings' | 'reviews'>;
+    /**
+     * Up to three targets of the first of the fronts, those of least time first
+     */
+    narrow: Array<RungTarget>;
+    /**
+     * In a sentence or two
+     */
+    says: string;
+    /**
+     * Fronts of which a figure is not known
+     */
+    unknown: Array<string>;
 };
 
 export type Recap = {
@@ -2776,6 +2883,10 @@ export type RunItem = {
 
 export type Rung = {
     /**
+     * Its entry in the lineup
+     */
+    entry: number;
+    /**
      * Fronts on which the rival leads and that no page can change
      */
     left: Array<string>;
@@ -2784,6 +2895,10 @@ export type Rung = {
      */
     minutes: number;
     name: string;
+    /**
+     * Why it leads; null where it does not stand above the client
+     */
+    reason: Reason;
     /**
      * Fronts of content on which all targets together do not lead
      */
@@ -2819,6 +2934,10 @@ export type RungStep = {
 export type RungTarget = {
     id: string;
     minutes: number;
+    /**
+     * What the page is called
+     */
+    name: string;
     page: string;
     says: string;
 };
@@ -3541,6 +3660,22 @@ export type Words = {
      * What a visitor gets by select-all and copy (rule 2.2)
      */
     seen: number;
+};
+
+export type Worth = {
+    customers: number;
+    /**
+     * Money, of half of the customers; 0 if no job's worth is known
+     */
+    least: number;
+    /**
+     * Money, of all of them
+     */
+    most: number;
+    /**
+     * Whether the worth of some services' jobs is not known
+     */
+    partly: boolean;
 };
 
 export type BackupsData = {
@@ -5462,7 +5597,7 @@ export type LadderResponses = {
     /**
      * OK
      */
-    200: Array<Rung>;
+    200: Ladder;
 };
 
 export type LadderResponse = LadderResponses[keyof LadderResponses];

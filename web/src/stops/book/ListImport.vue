@@ -43,11 +43,12 @@ const roles: { value: ColumnRole; says: string }[] = [
   { value: 'position', says: 'position' },
   { value: 'address', says: 'URL' },
   { value: 'area', says: 'area of the searches' },
+  { value: 'visits', says: 'visits' },
 ]
 const columns = computed(() => layout.value.roles.map((_, i) => ({ key: `column${i}` })))
 const sites = computed(() => [
   { value: '', says: 'phrases for the book' },
-  ...(preview.data.value?.sites ?? []).map(({ site }) => ({
+  ...(preview.data.value?.sites ?? []).map((site) => ({
     value: site,
     says: `phrases that ${site} is found for`,
   })),

@@ -3,11 +3,13 @@ import ActionButton from '@/ui/ActionButton.vue'
 import type { Found, FoundPhrase } from '@/api/types'
 import { computed } from 'vue'
 import LongList from '@/ui/LongList.vue'
-import { figure } from '@/parts/format'
+import { figure, gain } from '@/parts/format'
 
 /** The phrases with the position of each site; only the rows in sight are drawn. */
 const props = defineProps<{ rows: FoundPhrase[]; sites: Found['sites'] }>()
 const emit = defineEmits<{ take: [text: string] }>()
+
+const notOfTown = 'Counted in a wider area than the town: in no sum'
 
 /* Sites without a list have no column. */
 const columns = computed(() => props.sites.map((s, i) => ({ ...s, at: i })).filter((s) => s.sums))
@@ -24,7 +26,9 @@ function press(key: string, row: FoundPhrase) {
   <div class="found stacked grow ink-above" :style="{ '--sites': columns.length }">
     <div class="line head soft grid gap-3 lines-0 on-mid ink-below t-small">
       <span>phrase</span><span class="num">searches/mo</span
-      ><span v-for="s in columns" :key="s.site" class="num site one-line" :title="s.site">{{ s.name }}</span
+      ><span class="num" title="Visits a month that the best rival gets and the client does not: an estimate"
+        >missed</span
+      ><span v-for="s in columns" :key="s.site" class="num site of-two" :title="s.site">{{ s.name }}</span
       ><span></span>
     </div>
     <LongList
@@ -38,7 +42,10 @@ function press(key: string, row: FoundPhrase) {
     >
       <div class="line full grid gap-3 lines-0 on-mid" :data-found="row.text">
         <span class="text one-line" :title="row.text">{{ row.text }}</span>
-        <span class="num">{{ figure(row.volume) }}</span>
+        <span class="num" :class="{ soft: !row.counts }" :title="row.counts ? '' : notOfTown">{{
+          figure(row.volume)
+        }}</span>
+        <span class="num pencil">{{ row.missed > 0 ? gain(row.missed) : '' }}</span>
         <span
           v-for="s in columns"
           :key="s.site"
@@ -64,16 +71,17 @@ function press(key: string, row: FoundPhrase) {
   min-height: var(--w20);
 }
 .line {
-  grid-template-columns: minmax(var(--w26), 2fr) var(--w9) repeat(var(--sites), minmax(var(--w8), 1fr)) var(
-      --w11
-    );
+  grid-template-columns:
+    minmax(var(--w26), 2fr) var(--w9) var(--w7) repeat(var(--sites), minmax(var(--w8), 1fr))
+    var(--w11);
   padding: 0 var(--s3) 0 var(--edge);
 }
-.line {
+.full {
   height: 100%;
 }
 .head {
-  height: var(--w4);
+  min-height: var(--w4);
+  line-height: 1.25;
 }
 @media (max-width: 760px) {
   .found {

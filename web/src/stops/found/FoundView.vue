@@ -6,7 +6,8 @@ import { addPhrasesMutation, askDemandMutation, foundOptions, undoImportMutation
 import type { FoundPhrase, Ground } from '@/api/types'
 import { computed, ref } from 'vue'
 import { RouterLink } from 'vue-router'
-import { count, plural, words as wordsOf } from '@/parts/format'
+import FigureLine from '@/parts/FigureLine.vue'
+import { count, moneyRange, plural, visits, words as wordsOf } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import ListLeaf from '../ground/ListLeaf.vue'
 import FoundRows from './FoundRows.vue'
@@ -35,6 +36,36 @@ const intent = ref('hire')
 const gap = ref(false)
 const words = ref('')
 const imported = computed(() => found.value?.sites.some((s) => s.sums) ?? false)
+
+/* What the client gets, what it misses of what rivals get, and what it can get. */
+const reached = computed(() => {
+  const f = found.value!
+  const now = f.sites[own.value]?.sums?.hire ?? 0
+  const worth = f.aimed_worth
+  return [
+    { figure: visits(now), says: 'visits a month ready to hire now, est.' },
+    {
+      figure: visits(f.missed ?? 0),
+      says: 'missed: a rival gets them',
+      hint: 'Phrase by phrase, what the best rival gets and the client does not',
+    },
+    { figure: visits(f.aimed ?? 0), says: 'at the aimed positions, est.', pencil: true },
+    ...(worth
+      ? [
+          {
+            /* Beside an en dash Zilla Slab forgets its lining figures. */
+            figure: worth.most
+              ? moneyRange(props.ground.money ?? '', worth).replace('–', ' to ')
+              : visits(worth.customers),
+            says: worth.most
+              ? `a month from ${plural(Math.round(worth.customers), 'customer')} then, est.`
+              : 'customers a month then, est.',
+            pencil: true,
+          },
+        ]
+      : []),
+  ]
+})
 
 /* Within reach of a searcher: the first two pages of results. */
 const reach = 20
@@ -89,7 +120,8 @@ async function askSource() {
     </p>
     <p v-if="!found && !error" class="soft pad-3 edge flush">Loading…</p>
     <template v-else-if="found">
-      <SiteRows v-if="found.sites.length" :sites="found.sites" />
+      <FigureLine v-if="found.missed !== null" class="ink-below" :figures="reached" data-reach />
+      <SiteRows v-if="found.sites.length" :sites="found.sites" :money="ground.money ?? ''" />
       <p v-if="!found.sites.length" class="said readable pad-3 edge flush t-lead">
         Neither the client nor a rival has a site yet. What their sites are found for will be compared here.
         <RouterLink :to="{ name: 'lineup', params: { client } }">Add rivals in the lineup</RouterLink>.

@@ -29,6 +29,7 @@ import ResultsImport from './ResultsImport.vue'
 import SearchList from './SearchList.vue'
 import SiteKinds from './SiteKinds.vue'
 import TypedRow from './TypedRow.vue'
+import WhyTheyLead from './WhyTheyLead.vue'
 import WaitingSearch from './WaitingSearch.vue'
 import { canBeRival, isOwn, kindName, kindOfKey, stand } from './entries'
 import { takeHanded } from '../receive/handed'
@@ -128,6 +129,9 @@ const parts = computed(() =>
     { part: 'typed', title: 'Added by hand', note: 'not from a search' },
   ].filter((p) => part(p.part).length),
 )
+
+/** The first of the pages that are judged against the search shown. */
+const judged = computed(() => lineup.value?.pages[0] ?? 0)
 
 const conditions = computed(() => {
   const l = lineup.value
@@ -343,6 +347,7 @@ async function measureRivals() {
           @remove="drop"
         />
       </div>
+      <WhyTheyLead v-if="judged" :client="client" :page="judged" />
       <SiteKinds :client="client" />
       <FigureTable :client="client" />
     </template>

@@ -10,7 +10,7 @@ import SideMargin from '@/ui/SideMargin.vue'
 /** Rival by rival: who leads on which front, what passes it, and what no page can change. */
 const props = defineProps<{ client: number; page: string; pages: Map<string, string> }>()
 defineEmits<{ close: []; show: [id: string] }>()
-const { data: rungs, error } = useQuery(() =>
+const { data: ladder, error } = useQuery(() =>
   ladderOptions({ path: { client: props.client }, query: { page: props.page } }),
 )
 const columns: Column[] = [
@@ -31,11 +31,14 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
     @close="$emit('close')"
   >
     <NoticeLine v-if="error" :fault="error" />
-    <p v-else-if="rungs && !rungs.length" class="soft">
+    <p v-else-if="ladder && !ladder.rungs.length" class="soft">
       No rival’s page stands beside this one. Take rivals in the lineup and measure them.
     </p>
-    <section v-for="r in rungs" :key="r.name" class="ink-below" :data-rung="r.name">
+    <p v-if="ladder?.enough" class="t-text">{{ ladder.enough }}</p>
+    <section v-for="r in ladder?.rungs" :key="r.entry" class="ink-below" :data-rung="r.name">
       <h3 class="t-lead">{{ r.name }}</h3>
+      <p v-if="r.reason" class="t-text" data-reason>{{ r.reason.says }}</p>
+      <p v-else class="soft">It stands below you in this search.</p>
       <DataTable :columns="columns">
         <tbody>
           <tr v-for="s in known(r)" :key="s.front">
@@ -62,7 +65,7 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
         <ol class="flush pad-0 sides-0">
           <li v-for="t in r.targets" :key="t.id" class="flow apart gap-2 t-text">
             <button class="quiet" type="button" @click="$emit('show', t.id)">
-              <span class="soft">{{ pages.get(t.page) }}:</span> {{ t.says }}
+              <span class="soft">{{ t.name }}:</span> {{ t.says }}
             </button>
             <span class="num soft">{{ duration(t.minutes) }}</span>
           </li>
@@ -74,6 +77,9 @@ const leads = (r: Rung) => r.steps.some((s) => s.content && (s.leader === 'rival
 </template>
 
 <style scoped>
+section {
+  --edge: 0;
+}
 section {
   padding: var(--s2) 0 var(--s3);
 }

@@ -1,7 +1,10 @@
-package study
+// Package reached puts together what the client's site and its rivals' get of searches: their lists, the searches that
+// were recorded, the book (rules 7.5, 14.1, 14.2).
+//
+// In goes a study; out come Sites with what each is found for and gets, and the rows of all phrases.
+package reached
 
 import (
-	"context"
 	"maps"
 	"slices"
 	"strings"
@@ -11,6 +14,7 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/reach"
 	"inktally/internal/store"
+	"inktally/internal/study"
 )
 
 // Role is what a site is to the client.
@@ -23,15 +27,15 @@ const (
 	Other Role = "other"
 )
 
-// Reached is what the client's site and its rivals' get of searches (rules 7.5, 14.1).
-type Reached struct {
-	// Sites are the client's first, then the rivals' in order.
-	Sites []ReachedSite
-	Rows  []reach.Row
+// Sites are what the client's site and its rivals' get of searches (rules 7.5, 14.1).
+type Sites struct {
+	// All are the client's first, then the rivals' in order.
+	All  []Site
+	Rows []reach.Row
 }
 
-// ReachedSite is a site with what it is found for.
-type ReachedSite struct {
+// Site is a site with what it is found for.
+type Site struct {
 	Domain, Name string
 	Role         Role
 	// Chain reports whether it is one of a whole country.
@@ -46,51 +50,57 @@ type ReachedSite struct {
 }
 
 // Own returns the client's site among them, -1 for none.
-func (r *Reached) Own() int {
-	return slices.IndexFunc(r.Sites, func(s ReachedSite) bool { return s.Role == Own })
+func (r *Sites) Own() int {
+	return slices.IndexFunc(r.All, func(s Site) bool { return s.Role == Own })
 }
 
-// Site returns the site of a domain, nil for none.
-func (r *Reached) Site(domain string) *ReachedSite {
-	if i := slices.IndexFunc(r.Sites, func(s ReachedSite) bool { return s.Domain == domain }); i >= 0 {
-		return &r.Sites[i]
+// Client returns the client's site; one that has none gets nothing, where anything is known of others.
+func (r *Sites) Client() *Site {
+	if i := r.Own(); i >= 0 {
+		return &r.All[i]
+	}
+	return &Site{Role: Own, Known: len(r.Rows) > 0, Reach: reach.Reach{Services: map[string]float64{}}}
+}
+
+// Of returns the site of a domain, nil for none.
+func (r *Sites) Of(domain string) *Site {
+	if i := slices.IndexFunc(r.All, func(s Site) bool { return s.Domain == domain }); i >= 0 {
+		return &r.All[i]
 	}
 	return nil
 }
 
-// Reached returns what the client's site and its rivals' get of searches: by their lists, and where these do not have
-// a phrase, by the searches that were recorded of it.
-func (s *Study) Reached(ctx context.Context) (*Reached, error) {
-	return s.reached.Get(ctx, func(context.Context) (*Reached, error) {
-		r := &Reached{Sites: s.Sites()}
-		searches := s.newest()
-		lists := make([][]reach.Phrase, len(r.Sites))
-		for i := range r.Sites {
-			lists[i] = s.foundFor(&r.Sites[i], searches)
-		}
-		r.Rows = reach.Rows(lists, s.searchesOf(), s.Judge(), s.Yardstick.Visits)
-		for i := range r.Sites {
-			r.Sites[i].Reach = reach.Of(r.Rows, i)
-		}
-		return r, nil
-	})
+// Of returns what the client's site and its rivals' get of searches: by their lists, and where these do not have a
+// phrase, by the searches that were recorded of it.
+func Of(s *study.Study) *Sites {
+	r := &Sites{All: List(s)}
+	searches := newest(s.Known)
+	lists := make([][]reach.Phrase, len(r.All))
+	for i := range r.All {
+		lists[i] = r.All[i].findsOf(s, searches)
+	}
+	r.Rows = reach.Rows(lists, searchesOf(s.Known), s.Judge(), s.Yardstick.Visits)
+	for i := range r.All {
+		r.All[i].Reach = reach.Of(r.Rows, i)
+	}
+	return r
 }
 
-// Sites returns the client's sites and its rivals', each once, and those of which there is a list.
-func (s *Study) Sites() (out []ReachedSite) {
-	add := func(site ReachedSite) {
-		if site.Domain != "" && !slices.ContainsFunc(out, func(o ReachedSite) bool { return o.Domain == site.Domain }) {
+// List returns the client's sites and its rivals', each once, and those of which there is a list.
+func List(s *study.Study) (out []Site) {
+	add := func(site Site) {
+		if site.Domain != "" && !slices.ContainsFunc(out, func(o Site) bool { return o.Domain == site.Domain }) {
 			out = append(out, site)
 		}
 	}
 	for _, p := range s.Pages {
-		add(ReachedSite{Domain: lineup.Domain(p.URL), Name: s.Client.Name, Role: Own})
+		add(Site{Domain: lineup.Domain(p.URL), Name: s.Client.Name, Role: Own})
 	}
 	for _, e := range s.RivalEntries() {
-		add(ReachedSite{Domain: lineup.Domain(e.URL), Name: e.Name, Role: Rival, Chain: e.Kind == lineup.Chain})
+		add(Site{Domain: lineup.Domain(e.URL), Name: e.Name, Role: Rival, Chain: e.Kind == lineup.Chain})
 	}
 	for _, l := range s.Found {
-		add(ReachedSite{Domain: l.Site, Name: l.Site, Role: Other})
+		add(Site{Domain: l.Site, Name: l.Site, Role: Other})
 	}
 	return out
 }
@@ -102,13 +112,13 @@ type search struct {
 }
 
 // newest returns the newest search of each phrase.
-func (k *Known) newest() (out []search) {
+func newest(k *study.Known) (out []search) {
 	had := map[string]bool{}
 	for _, l := range k.Lineups { // the newest first
 		if key := phrase.Fold(l.Phrase); !had[key] {
 			had[key] = true
 			s := search{phrase: strings.ToLower(l.Phrase)}
-			for _, e := range k.recorded {
+			for _, e := range k.EntriesOf(l.ID) {
 				if e.LineupID == l.ID && !e.Paying() {
 					s.entries = append(s.entries, e)
 				}
@@ -119,8 +129,8 @@ func (k *Known) newest() (out []search) {
 	return out
 }
 
-// foundFor returns what a site is found for, and notes where that is from.
-func (s *Study) foundFor(site *ReachedSite, searches []search) []reach.Phrase {
+// findsOf returns what a site is found for, and notes where that is from.
+func (site *Site) findsOf(s *study.Study, searches []search) []reach.Phrase {
 	for i := range s.Found {
 		if s.Found[i].Site == site.Domain {
 			site.List, site.Phrases = &s.Found[i], s.Found[i].Phrases
@@ -146,7 +156,7 @@ func (s *Study) foundFor(site *ReachedSite, searches []search) []reach.Phrase {
 }
 
 // in returns where a site stands in a search; it is not ok where it does not.
-func (s *ReachedSite) in(of search) (reach.Phrase, bool) {
+func (s *Site) in(of search) (reach.Phrase, bool) {
 	p := reach.Phrase{Text: of.phrase}
 	for _, e := range of.entries {
 		if lineup.Domain(e.URL) != s.Domain && (s.Role != Own || e.Kind != lineup.Client) {
@@ -163,7 +173,7 @@ func (s *ReachedSite) in(of search) (reach.Phrase, bool) {
 }
 
 // searchesOf returns what the book knows of how often phrases are searched for, and where that was counted.
-func (k *Known) searchesOf() reach.Known {
+func searchesOf(k *study.Known) reach.Known {
 	out := reach.Known{}
 	for _, p := range k.Phrases {
 		if p.Volume != nil {
@@ -175,7 +185,7 @@ func (k *Known) searchesOf() reach.Known {
 
 // Aimed returns what the client's site gets where each family of its book stands at the position that is aimed at
 // (rule 7.2), and all else stays as it is.
-func (s *Study) Aimed(own *ReachedSite) reach.Reach {
+func Aimed(s *study.Study, own *Site) reach.Reach {
 	after := own.Reach
 	after.Services = maps.Clone(after.Services)
 	for _, f := range s.Families() {
@@ -189,6 +199,6 @@ func (s *Study) Aimed(own *ReachedSite) reach.Reach {
 
 // Worth returns what visits ready to hire are worth, by the service that they are for; it is not ok where the client
 // never said how many customers come of visits.
-func (s *Study) Worth(services map[string]float64) (reach.Worth, bool) {
+func Worth(s *study.Study, services map[string]float64) (reach.Worth, bool) {
 	return reach.WorthOf(services, s.Client.Customers, s.Judge().Job)
 }

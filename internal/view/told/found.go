@@ -1,9 +1,10 @@
-package view
+package told
 
 import (
 	"time"
 
 	"inktally/core/reach"
+	"inktally/internal/view"
 )
 
 // Found is what the client's site and its rivals' are found for, side by side (rules 7.5, 14.1).
@@ -63,15 +64,15 @@ type Worth struct {
 
 // FoundPhrase is a phrase with the positions of the sites.
 type FoundPhrase struct {
-	Text      string     `json:"text"`
-	Intent    IntentCode `json:"intent"`
-	Service   string     `json:"service" doc:"The client's that it names, empty for none"`
-	Volume    *int       `json:"volume" doc:"Searches a month, null if it is not known"`
-	Counts    bool       `json:"counts" doc:"Whether the searches are those of the town (rule 7.1)"`
-	Positions []int      `json:"positions" doc:"Of the sites in their order; 0 for none"`
-	Visits    []float64  `json:"visits" doc:"Of the sites a month, in their order"`
-	Missed    float64    `json:"missed" doc:"What the best rival gets and the client does not; 0 for who is not ready to hire"`
-	InBook    bool       `json:"in_book" doc:"Whether the client's book has it"`
+	Text      string          `json:"text"`
+	Intent    view.IntentCode `json:"intent"`
+	Service   string          `json:"service" doc:"The client's that it names, empty for none"`
+	Volume    *int            `json:"volume" doc:"Searches a month, null if it is not known"`
+	Counts    bool            `json:"counts" doc:"Whether the searches are those of the town (rule 7.1)"`
+	Positions []int           `json:"positions" doc:"Of the sites in their order; 0 for none"`
+	Visits    []float64       `json:"visits" doc:"Of the sites a month, in their order"`
+	Missed    float64         `json:"missed" doc:"What the best rival gets and the client does not; 0 for who is not ready to hire"`
+	InBook    bool            `json:"in_book" doc:"Whether the client's book has it"`
 }
 
 // FoundSumsOf shows what a site is found for and gets.
@@ -96,8 +97,8 @@ func FoundPagesOf(pages []reach.Page) []FoundPage {
 
 // FoundPhraseOf shows a phrase; own is the client's site among those of the row, -1 for none.
 func FoundPhraseOf(r *reach.Row, own int, inBook bool) FoundPhrase {
-	out := FoundPhrase{Text: r.Text, Intent: IntentCode(r.Intent), Service: r.Service, Volume: r.Volume, Counts: r.Counts,
-		Missed: r.Missed(own), InBook: inBook}
+	out := FoundPhrase{Text: r.Text, Intent: view.IntentCode(r.Intent), Service: r.Service, Volume: r.Volume,
+		Counts: r.Counts, Missed: r.Missed(own), InBook: inBook}
 	for _, p := range r.At {
 		out.Positions, out.Visits = append(out.Positions, p.Position), append(out.Visits, p.Visits)
 	}
