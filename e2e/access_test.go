@@ -46,6 +46,11 @@ func views(client, page int64) map[string]string {
 		"/clients/1/site":                                                      "No site yet",
 		fmt.Sprintf("/clients/%d/yardstick", client):                           "Click-through rate at position 1",
 		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page):             "words to write",
+		fmt.Sprintf("/clients/%d/walk?step=search", client):                    "In this search you come 14th.",
+		fmt.Sprintf("/clients/%d/walk?step=phrase", client):                    "Your page says it once.",
+		fmt.Sprintf("/clients/%d/walk?step=rival", client):                     "Here is why.",
+		fmt.Sprintf("/clients/%d/walk/points", client):                         "to say",
+		fmt.Sprintf("/clients/%d/found", client):                               "missed: a rival gets them",
 	}
 }
 
@@ -80,4 +85,5 @@ func TestAccessible(t *testing.T) {
 
 // wrong finds what is wrong on the page.
 const wrong = `axe.run(document, {rules: {"target-size": {enabled: true}}}).then(r => r.violations
-	.map(v => ({id: v.id, impact: v.impact, help: v.help, nodes: v.nodes.slice(0, 4).map(n => n.html + ' ' + (n.any[0]?.message ?? ''))})))`
+	.map(v => ({id: v.id, impact: v.impact, help: v.help, nodes: v.nodes.slice(0, 4).map(n => n.html + ' ' +
+		(n.any[0]?.message ?? ''))})))`

@@ -127,7 +127,8 @@ func (s *screen) paste(css, text string) {
 	s.t.Helper()
 	s.click(fmt.Sprintf("document.querySelector(%q)", css))
 	eval[bool](s, fmt.Sprintf(`(() => { const data = new DataTransfer(); data.setData('text/plain', %q)
-		return document.querySelector(%q).dispatchEvent(new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true})) || true })()`, text, css))
+		return document.querySelector(%q).dispatchEvent(new ClipboardEvent('paste', {clipboardData: data,
+			bubbles: true, cancelable: true})) || true })()`, text, css))
 }
 
 // press clicks the button or link that says a text, once it can be clicked: a
@@ -137,7 +138,8 @@ func (s *screen) press(text string) {
 	find := fmt.Sprintf(
 		`[...document.querySelectorAll('button, a')].find(e => { const c = e.cloneNode(true);
 			c.querySelectorAll('.kbd').forEach(k => k.remove());
-			return c.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() && !e.matches(':disabled') })`, text)
+			return c.textContent.trim().replace(/\s+/g, ' ') === %q && e.checkVisibility() &&
+				!e.matches(':disabled') })`, text)
 	s.click(find)
 }
 
@@ -164,7 +166,7 @@ func (s *screen) keys(keys string) {
 func (s *screen) push(name string, held ...int64) {
 	s.t.Helper()
 	codes := map[string]int64{"ArrowDown": 40, "ArrowUp": 38, "Enter": 13, "Space": 32, "Delete": 46, "Tab": 9,
-		"Escape": 27, "Home": 36, "End": 35, "z": 90, "k": 75}
+		"Escape": 27, "Home": 36, "ArrowRight": 39, "ArrowLeft": 37, "End": 35, "z": 90, "k": 75}
 	key, text := name, map[string]string{"Enter": "\r", "Space": " "}[name]
 	if name == "Space" {
 		key = " "

@@ -7,14 +7,10 @@ import (
 	"io"
 	"os"
 	"path/filepath"
-	"strconv"
 	"strings"
 
-	"inktally/internal/app"
-	"inktally/internal/datafile"
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
-	"inktally/internal/store"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 
@@ -47,9 +43,7 @@ func proofCommand() *cobra.Command {
 			return err
 		},
 	}
-	dataFlag(cmd, &p.data)
-	cmd.Flags().StringVar(&p.client, "client", "",
-		"the client's name or number; it may be left out if there is only one")
+	p.flags(cmd)
 	cmd.Flags().StringVar(&p.page, "page", "home", "the page: home, its address, or what it is for")
 	cmd.Flags().BoolVar(&p.asJSON, "json", false, "print JSON")
 	return cmd
@@ -57,8 +51,9 @@ func proofCommand() *cobra.Command {
 
 // proving is what is asked of a draft.
 type proving struct {
-	data, client, page string
-	asJSON             bool
+	desk
+	page   string
+	asJSON bool
 }
 
 func (p proving) run(ctx context.Context, from string, in io.Reader) (*view.Proof, error) {
@@ -66,29 +61,11 @@ func (p proving) run(ctx context.Context, from string, in io.Reader) (*view.Proo
 	if err != nil {
 		return nil, err
 	}
-	folder, err := os.MkdirTemp("", "inktally-proof-")
+	a, client, end, err := p.open(ctx)
 	if err != nil {
 		return nil, err
 	}
-	defer os.RemoveAll(folder)
-	aside := filepath.Join(folder, "copy.db") // the program may have the file open meanwhile
-	if err := datafile.Copy(ctx, p.data, aside); err != nil {
-		return nil, datafile.BadDataFile.New(p.data).Because(err)
-	}
-	db, err := store.Open(ctx, aside)
-	if err != nil {
-		return nil, err
-	}
-	defer db.Close()
-	a, err := app.New(ctx, app.Options{DB: db})
-	if err != nil {
-		return nil, err
-	}
-	defer a.Close()
-	client, err := p.find(ctx, a)
-	if err != nil {
-		return nil, err
-	}
+	defer end()
 	page, err := a.Plan.FindPage(ctx, client, p.page)
 	if err != nil {
 		return nil, err
@@ -111,25 +88,6 @@ func draftFrom(from string, in io.Reader) (raw []byte, name string, err error) {
 		err = fetch.FileUnreadable.New(from).Because(err)
 	}
 	return raw, name, err
-}
-
-// find returns the client that is called by its name or number.
-func (p proving) find(ctx context.Context, a *app.App) (int64, error) {
-	list, err := a.Shelf.Names(ctx)
-	if err != nil {
-		return 0, err
-	}
-	if p.client == "" && len(list) == 1 {
-		return list[0].ID, nil
-	}
-	names := []string{}
-	for _, c := range list {
-		if strings.EqualFold(c.Name, p.client) || strconv.FormatInt(c.ID, 10) == p.client {
-			return c.ID, nil
-		}
-		names = append(names, c.Name)
-	}
-	return 0, fmt.Errorf("say --client: %s", strings.Join(names, ", "))
 }
 
 func printProof(out io.Writer, p *view.Proof) error {

@@ -6,13 +6,10 @@
 package inert
 
 import (
-	"bytes"
 	"net/url"
 	"regexp"
 	"slices"
 	"strings"
-
-	"inktally/core/decode"
 
 	"golang.org/x/net/html"
 )
@@ -30,18 +27,6 @@ var kept = []string{"id", "class", "style", "title", "lang", "dir", "alt", "href
 	"fill", "stroke", "x", "y", "points", "transform", "xmlns",
 	"bgcolor", "color", "border", "cellpadding", "cellspacing", "size", "face", "placeholder", "checked", "disabled",
 	"selected", "popover"}
-
-// Page returns the page, still.
-func Page(body []byte, contentType string) ([]byte, error) {
-	doc, err := html.Parse(bytes.NewReader(decode.Page(body, contentType)))
-	if err != nil {
-		return nil, err
-	}
-	calm(doc)
-	var out bytes.Buffer
-	err = html.Render(&out, doc)
-	return out.Bytes(), err
-}
 
 // calm takes from a node what acts, and goes on below it.
 func calm(n *html.Node) {

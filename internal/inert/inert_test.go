@@ -21,7 +21,7 @@ const restless = `<!doctype html><html><head><meta charset=utf-8><meta http-equi
 
 // Nothing that acts is left, and what is to be seen is.
 func TestPage(t *testing.T) {
-	out, err := Page([]byte(restless), "text/html")
+	out, err := Marked([]byte(restless), "text/html", "")
 	require.NoError(t, err)
 	says := string(out)
 	for _, gone := range []string{"evil.example", "javascript:", "<script", "<link", "<iframe", "<base", "http-equiv",
@@ -32,22 +32,35 @@ func TestPage(t *testing.T) {
 		`href="http://shop.example/x"`, "b{color:red}"} {
 		assert.Contains(t, says, there)
 	}
-	latin, err := Page([]byte("<p>caf\xe9"), "text/html; charset=windows-1252")
+	latin, err := Marked([]byte("<p>caf\xe9"), "text/html; charset=windows-1252", "")
 	require.NoError(t, err)
 	assert.Contains(t, string(latin), "café")
+}
+
+// What is looked for is marked wherever a browser would find it, whatever its case; the first can be gone to.
+func TestMarked(t *testing.T) {
+	out, err := Marked([]byte(`<title>Chimney sweep</title><p>A CHIMNEY  sweep, a chimney sweep <b>and</b> chimney sweeps.`+
+		`<textarea>chimney sweep</textarea>`), "text/html", " Chimney sweep ")
+	require.NoError(t, err)
+	assert.Equal(t, 2, bytes.Count(out, []byte("<mark")))
+	assert.Equal(t, 1, bytes.Count(out, []byte(`id="`+First+`"`)))
+	assert.Contains(t, string(out), ">chimney sweep</mark>s.")
+	out, err = Marked([]byte("<p>no such words"), "text/html", "chimney sweep")
+	require.NoError(t, err)
+	assert.NotContains(t, string(out), "<mark")
 }
 
 // Whatever comes in, what comes out stays still when it is read once more: a page cannot hide
 // in how it is parsed twice.
 func FuzzPage(f *testing.F) {
-	f.Add([]byte(restless))
-	f.Add([]byte("<svg><style><img src=x " +
-		"onerror=alert(1)></style></svg><math><mtext><table><mglyph><style><!--</style><img title=\"--&gt;&lt;img " +
-		"src=1 onerror=alert(1)&gt;\">"))
-	f.Add([]byte("<noscript><p title=\"</noscript><img src=x " +
-		"onerror=alert(1)>\"></noscript><xmp><script>x</script></xmp><plaintext><script>"))
-	f.Fuzz(func(t *testing.T, body []byte) {
-		out, err := Page(body, "text/html; charset=utf-8")
+	f.Add([]byte(restless), "")
+	f.Add([]byte("<svg><style><img src=x "+
+		"onerror=alert(1)></style></svg><math><mtext><table><mglyph><style><!--</style><img title=\"--&gt;&lt;img "+
+		"src=1 onerror=alert(1)&gt;\">"), "img")
+	f.Add([]byte("<noscript><p title=\"</noscript><img src=x "+
+		"onerror=alert(1)>\"></noscript><xmp><script>x</script></xmp><plaintext><script>"), "x")
+	f.Fuzz(func(t *testing.T, body []byte, mark string) {
+		out, err := Marked(body, "text/html; charset=utf-8", mark)
 		if err != nil {
 			return
 		}

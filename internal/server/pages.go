@@ -61,9 +61,15 @@ type pasteInput struct {
 	}
 }
 
-type readingPath struct {
+type ReadingPath struct {
 	ClientPath
 	Reading int64 `path:"reading"`
+}
+
+// keptPath names a reading whose page is shown, with what is marked in it.
+type keptPath struct {
+	ReadingPath
+	Mark string `query:"mark" maxLength:"300" doc:"Words that are marked as find-in-page finds them; the first has the id marked-1"`
 }
 
 // file is an answer that a browser saves or shows by itself.
@@ -119,9 +125,15 @@ func (r api) pages() {
 			return r.app.Readings.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
 		}, heavy, takes(aPage))
 	do(r, remove, "/clients/{client}/readings/{reading}", "removeReading", "Remove a reading that was added by mistake",
-		func(ctx context.Context, in *readingPath) error {
+		func(ctx context.Context, in *ReadingPath) error {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
 		})
+	handle(r, get, "/clients/{client}/walk", "walk", "What an owner is told, step by step",
+		func(ctx context.Context, in *ClientPath) (*told.Walk, error) {
+			return r.app.Handoff.Walk(ctx, in.Client)
+		})
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/walk.md", "walkMarkdown",
+		"The walk-through as Markdown"), r.walkMarkdown)
 	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
 		func(ctx context.Context, in *PagePath) (*told.Brief, error) {
 			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
@@ -156,26 +168,36 @@ func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
 	return r.app.Readings.AddFiles(ctx, in.Client, in.Page, form.Entry, files)
 }
 
+func (r api) walkMarkdown(ctx context.Context, in *ClientPath) (*file, error) {
+	name, markdown, err := r.app.Handoff.WalkFile(ctx, in.Client)
+	if err != nil {
+		return nil, r.problem(ctx, "walkMarkdown", err)
+	}
+	return download(name, markdown), nil
+}
+
+// download is a Markdown file that a browser saves.
+func download(name string, markdown []byte) *file {
+	return &file{ContentType: "text/markdown; charset=utf-8",
+		Disposition: fmt.Sprintf("attachment; filename=%q", name), Body: markdown}
+}
+
 func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
 	name, markdown, err := r.app.Handoff.BriefFile(ctx, in.Client, in.Page)
 	if err != nil {
 		return nil, r.problem(ctx, "briefMarkdown", err)
 	}
-	return &file{
-		ContentType: "text/markdown; charset=utf-8",
-		Disposition: fmt.Sprintf("attachment; filename=%q", name),
-		Body:        markdown,
-	}, nil
+	return download(name, markdown), nil
 }
 
 // keptPage shows a kept page with nothing of it alive: no scripts, no request
 // to any host.
-func (r api) keptPage(ctx context.Context, in *readingPath) (*file, error) {
+func (r api) keptPage(ctx context.Context, in *keptPath) (*file, error) {
 	html, contentType, err := r.app.Readings.KeptHTML(ctx, in.Client, in.Reading)
 	if err != nil {
 		return nil, r.problem(ctx, "keptPage", err)
 	}
-	calm, err := inert.Page(html, contentType)
+	calm, err := inert.Marked(html, contentType, in.Mark)
 	if err != nil {
 		return nil, r.problem(ctx, "keptPage", fault.KeptPageUnreadable.New().Because(err))
 	}

@@ -30,7 +30,8 @@ import (
 // Codes are strings of a list that core holds: the API's description has the
 // list, and so have the types of the front end.
 
-func enum[T ~string](list []T) *huma.Schema {
+// Enum describes a code by all that it can be.
+func Enum[T ~string](list []T) *huma.Schema {
 	s := &huma.Schema{Type: huma.TypeString}
 	for _, c := range list {
 		s.Enum = append(s.Enum, string(c))
@@ -121,65 +122,65 @@ type (
 	FigureUnit yardstick.Unit
 )
 
-func (FaultCode) Schema(huma.Registry) *huma.Schema    { return enum(fault.Codes()) }
-func (PageKind) Schema(huma.Registry) *huma.Schema     { return enum(site.Kinds()) }
-func (MissedReason) Schema(huma.Registry) *huma.Schema { return enum(site.MissedReasons()) }
-func (OptionalKind) Schema(huma.Registry) *huma.Schema { return enum(with(site.Kinds(), "")) }
-func (Source) Schema(huma.Registry) *huma.Schema       { return enum(with(reading.Sources(), "")) }
-func (ReadMode) Schema(huma.Registry) *huma.Schema     { return enum(reading.Modes()) }
-func (WarningCode) Schema(huma.Registry) *huma.Schema  { return enum(page.Warnings()) }
-func (FlawCode) Schema(huma.Registry) *huma.Schema     { return enum(finding.TypesShown(finding.OnPage)) }
-func (VerdictCode) Schema(huma.Registry) *huma.Schema  { return enum(imagename.Verdicts()) }
-func (IntentCode) Schema(huma.Registry) *huma.Schema   { return enum(intent.Intents()) }
-func (IntentReason) Schema(huma.Registry) *huma.Schema { return enum(intent.ReasonCodes()) }
-func (EntryPart) Schema(huma.Registry) *huma.Schema    { return enum(lineup.Parts()) }
+func (FaultCode) Schema(huma.Registry) *huma.Schema    { return Enum(fault.Codes()) }
+func (PageKind) Schema(huma.Registry) *huma.Schema     { return Enum(site.Kinds()) }
+func (MissedReason) Schema(huma.Registry) *huma.Schema { return Enum(site.MissedReasons()) }
+func (OptionalKind) Schema(huma.Registry) *huma.Schema { return Enum(with(site.Kinds(), "")) }
+func (Source) Schema(huma.Registry) *huma.Schema       { return Enum(with(reading.Sources(), "")) }
+func (ReadMode) Schema(huma.Registry) *huma.Schema     { return Enum(reading.Modes()) }
+func (WarningCode) Schema(huma.Registry) *huma.Schema  { return Enum(page.Warnings()) }
+func (FlawCode) Schema(huma.Registry) *huma.Schema     { return Enum(finding.TypesShown(finding.OnPage)) }
+func (VerdictCode) Schema(huma.Registry) *huma.Schema  { return Enum(imagename.Verdicts()) }
+func (IntentCode) Schema(huma.Registry) *huma.Schema   { return Enum(intent.Intents()) }
+func (IntentReason) Schema(huma.Registry) *huma.Schema { return Enum(intent.ReasonCodes()) }
+func (EntryPart) Schema(huma.Registry) *huma.Schema    { return Enum(lineup.Parts()) }
 func (TypedPart) Schema(huma.Registry) *huma.Schema {
-	return enum([]lineup.Part{lineup.Paid, lineup.Map, lineup.Organic})
+	return Enum([]lineup.Part{lineup.Paid, lineup.Map, lineup.Organic})
 }
-func (FigureCode) Schema(huma.Registry) *huma.Schema  { return enum(standing.Figures()) }
-func (EntryKind) Schema(huma.Registry) *huma.Schema   { return enum(lineup.Kinds()) }
-func (EntryReason) Schema(huma.Registry) *huma.Schema { return enum(with(lineup.ReasonCodes(), "")) }
-func (RefusalCode) Schema(huma.Registry) *huma.Schema { return enum(table.Refusals()) }
-func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return enum(table.Roles()) }
+func (FigureCode) Schema(huma.Registry) *huma.Schema  { return Enum(standing.Figures()) }
+func (EntryKind) Schema(huma.Registry) *huma.Schema   { return Enum(lineup.Kinds()) }
+func (EntryReason) Schema(huma.Registry) *huma.Schema { return Enum(with(lineup.ReasonCodes(), "")) }
+func (RefusalCode) Schema(huma.Registry) *huma.Schema { return Enum(table.Refusals()) }
+func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return Enum(table.Roles()) }
 func (FamilyState) Schema(huma.Registry) *huma.Schema {
-	return enum([]book.State{"", book.Kept, book.Aside})
+	return Enum([]book.State{"", book.Kept, book.Aside})
 }
-func (TargetKind) Schema(huma.Registry) *huma.Schema { return enum(plan.Kinds()) }
+func (TargetKind) Schema(huma.Registry) *huma.Schema { return Enum(plan.Kinds()) }
 func (PartKind) Schema(huma.Registry) *huma.Schema {
 	var kinds []plan.PartKind
 	for _, k := range plan.PartKinds() {
 		kinds = append(kinds, k.Kind)
 	}
-	return enum(kinds)
+	return Enum(kinds)
 }
-func (LadderFront) Schema(huma.Registry) *huma.Schema  { return enum(ladder.Fronts()) }
-func (LadderLeader) Schema(huma.Registry) *huma.Schema { return enum(ladder.Leaders()) }
-func (FrontCode) Schema(huma.Registry) *huma.Schema    { return enum(plan.Fronts()) }
-func (SectionKind) Schema(huma.Registry) *huma.Schema  { return enum(outline.SectionKinds()) }
-func (TargetState) Schema(huma.Registry) *huma.Schema  { return enum(plan.States()) }
-func (WordRule) Schema(huma.Registry) *huma.Schema     { return enum(wordtarget.Deciding()) }
-func (BriefPart) Schema(huma.Registry) *huma.Schema    { return enum(plan.Wheres()) }
+func (LadderFront) Schema(huma.Registry) *huma.Schema  { return Enum(ladder.Fronts()) }
+func (LadderLeader) Schema(huma.Registry) *huma.Schema { return Enum(ladder.Leaders()) }
+func (FrontCode) Schema(huma.Registry) *huma.Schema    { return Enum(plan.Fronts()) }
+func (SectionKind) Schema(huma.Registry) *huma.Schema  { return Enum(outline.SectionKinds()) }
+func (TargetState) Schema(huma.Registry) *huma.Schema  { return Enum(plan.States()) }
+func (WordRule) Schema(huma.Registry) *huma.Schema     { return Enum(wordtarget.Deciding()) }
+func (BriefPart) Schema(huma.Registry) *huma.Schema    { return Enum(plan.Wheres()) }
 func (GainUnit) Schema(huma.Registry) *huma.Schema {
-	return enum([]wording.Unit{wording.Visits, wording.Share})
+	return Enum([]wording.Unit{wording.Visits, wording.Share})
 }
 func (SlotCode) Schema(huma.Registry) *huma.Schema {
 	var slots []string
 	for _, s := range sheet.AllSlots() {
 		slots = append(slots, s.String())
 	}
-	return enum(slots)
+	return Enum(slots)
 }
 func (WordVerdict) Schema(huma.Registry) *huma.Schema {
-	return enum(with(intent.Verdicts(), ""))
+	return Enum(with(intent.Verdicts(), ""))
 }
-func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return enum(yardstick.Units()) }
-func (ResultField) Schema(huma.Registry) *huma.Schema { return enum(grid.Fields()) }
-func (ResultPart) Schema(huma.Registry) *huma.Schema  { return enum(entry.Parts()) }
+func (FigureUnit) Schema(huma.Registry) *huma.Schema  { return Enum(yardstick.Units()) }
+func (ResultField) Schema(huma.Registry) *huma.Schema { return Enum(grid.Fields()) }
+func (ResultPart) Schema(huma.Registry) *huma.Schema  { return Enum(entry.Parts()) }
 func (FindingType) Schema(huma.Registry) *huma.Schema {
-	return enum(finding.TypesShown(finding.OnSite))
+	return Enum(finding.TypesShown(finding.OnSite))
 }
-func (SearchArea) Schema(huma.Registry) *huma.Schema { return enum(with(visits.Areas(), "")) }
-func (TieKind) Schema(huma.Registry) *huma.Schema    { return enum(tie.Kinds()) }
+func (SearchArea) Schema(huma.Registry) *huma.Schema { return Enum(with(visits.Areas(), "")) }
+func (TieKind) Schema(huma.Registry) *huma.Schema    { return Enum(tie.Kinds()) }
 
 // Core returns the area as the rules have it.
 func (a SearchArea) Core() visits.Area { return visits.Area(a) }

@@ -15,7 +15,7 @@ const (
 
 // Schema describes the codes.
 func (HandedAs) Schema(huma.Registry) *huma.Schema {
-	return enum([]HandedAs{HandedClientPage, HandedRivalPage, HandedResults, HandedPhrases})
+	return Enum([]HandedAs{HandedClientPage, HandedRivalPage, HandedResults, HandedPhrases})
 }
 
 // Bookmark is the bookmark that hands the page of a tab over.

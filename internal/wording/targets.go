@@ -20,6 +20,12 @@ import (
 // the page, Before and After what stands around it.
 type Instruction struct{ Before, Pencil, After string }
 
+// String returns an instruction as one text.
+func (i Instruction) String() string {
+	return strings.Join(slices.DeleteFunc([]string{i.Before, i.Pencil, i.After},
+		func(s string) bool { return s == "" }), " ")
+}
+
 // Teller words the targets of a client.
 type Teller struct {
 	// Display writes a phrase as it would stand in a text.

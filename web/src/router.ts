@@ -19,6 +19,20 @@ export const router = createRouter({
       component: () => import('./stops/ground/NewClient.vue'),
     },
     {
+      path: '/clients/:client(\\d+)/walk',
+      name: 'walk',
+      meta: { title: 'Walk-through' },
+      component: () => import('./stops/walk/WalkView.vue'),
+      props: (to) => ({ client: Number(to.params.client) }),
+    },
+    {
+      path: '/clients/:client(\\d+)/walk/points',
+      name: 'talking-points',
+      meta: { title: 'Talking points' },
+      component: () => import('./stops/walk/TalkingPoints.vue'),
+      props: (to) => ({ client: Number(to.params.client) }),
+    },
+    {
       path: '/clients/:client(\\d+)',
       component: () => import('./stops/ClientView.vue'),
       children: [

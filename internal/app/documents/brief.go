@@ -35,7 +35,7 @@ type document struct {
 
 // Brief returns the brief of a page for the screen.
 func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*told.Brief, error) {
-	d, err := h.brief(ctx, client, pageID)
+	d, err := h.brief(ctx, client, study.PageKey(store.Page{ID: pageID}))
 	if err != nil {
 		return nil, err
 	}
@@ -48,7 +48,12 @@ func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*told.Brief,
 
 // BriefFile returns the brief of a page as Markdown, with a name for the file.
 func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name string, markdown []byte, err error) {
-	d, err := h.brief(ctx, client, pageID)
+	return h.BriefOf(ctx, client, study.PageKey(store.Page{ID: pageID}))
+}
+
+// BriefOf returns the brief of a page by its key in the plan, one to make too, as Markdown.
+func (h *Handoff) BriefOf(ctx context.Context, client int64, key string) (name string, markdown []byte, err error) {
+	d, err := h.brief(ctx, client, key)
 	if err != nil {
 		return "", nil, err
 	}
@@ -73,12 +78,11 @@ func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name str
 	return imagename.Slug(fmt.Sprintf("brief %s %s", firm, name)) + ".md", export.BriefMarkdown(&b), nil
 }
 
-func (h *Handoff) brief(ctx context.Context, client, pageID int64) (*document, error) {
+func (h *Handoff) brief(ctx context.Context, client int64, key string) (*document, error) {
 	w, err := h.Plan.Work(ctx, client)
 	if err != nil {
 		return nil, err
 	}
-	key := study.PageKey(store.Page{ID: pageID})
 	page, ok := w.Pages[key]
 	if !ok {
 		return nil, store.ErrNotFound

@@ -223,9 +223,8 @@ func (w *Worked) rungTargets(refs []plan.Ref) []told.RungTarget {
 	out := []told.RungTarget{}
 	for _, ref := range refs {
 		if t, err := w.Find(ref.String()); err == nil {
-			says := w.Teller(t.Page).Instruct(t)
-			out = append(out, told.RungTarget{ID: ref.String(), Page: t.Page, Name: w.name(t.Page),
-				Says: join(says.Before, says.Pencil, says.After), Minutes: t.Minutes})
+			out = append(out, told.RungTarget{ID: ref.String(), Page: t.Page, Name: w.Name(t.Page),
+				Says: w.Teller(t.Page).Instruct(t).String(), Minutes: t.Minutes})
 		}
 	}
 	return out

@@ -10,9 +10,8 @@ import (
 
 // recap shows the plan in up to three imperatives, and what stands folded in it.
 func (w *Worked) recap(out *view.Plan) {
-	for _, m := range recap.Of(w.Targets) {
-		says := wording.Recap(m, w.recapCase(m))
-		shown := view.Recap{Fronts: []view.FrontCode{}, Says: says.Says, Evidence: says.Evidence, Words: m.Words,
+	for _, m := range w.Imperatives() {
+		shown := view.Recap{Fronts: []view.FrontCode{}, Says: m.Says, Evidence: m.Evidence, Words: m.Words,
 			Slots: []view.SlotCode{}, Gain: m.Gain, Minutes: m.Minutes, Targets: idsOf(m.Targets)}
 		for _, f := range m.Fronts {
 			shown.Fronts = append(shown.Fronts, view.FrontCode(f))
@@ -24,16 +23,30 @@ func (w *Worked) recap(out *view.Plan) {
 		out.Recap = append(out.Recap, shown)
 	}
 	for _, f := range recap.Folded(w.Targets) {
-		out.Folded = append(out.Folded, view.Fold{Page: f.Page, Says: wording.Fold(w.name(f.Page), len(f.Targets)),
+		out.Folded = append(out.Folded, view.Fold{Page: f.Page, Says: wording.Fold(w.Name(f.Page), len(f.Targets)),
 			Gain: f.Gain, Minutes: f.Minutes, Targets: idsOf(f.Targets)})
 	}
+}
+
+// Imperative is a line of the recap in words.
+type Imperative struct {
+	recap.Imperative
+	wording.RecapSays
+}
+
+// Imperatives returns the plan in up to three imperatives (rule 16.2).
+func (w *Worked) Imperatives() (out []Imperative) {
+	for _, m := range recap.Of(w.Targets) {
+		out = append(out, Imperative{m, wording.Recap(m, w.recapCase(m))})
+	}
+	return out
 }
 
 // recapCase returns what the sentences of an imperative speak of.
 func (w *Worked) recapCase(m recap.Imperative) wording.RecapCase {
 	out := wording.RecapCase{Names: []string{}, Teller: w.Teller(m.Pages[0])}
 	for _, page := range m.Pages {
-		out.Names = append(out.Names, w.name(page))
+		out.Names = append(out.Names, w.Name(page))
 	}
 	for _, page := range m.Made {
 		out.Made = append(out.Made, w.Teller(page).Page)
@@ -50,8 +63,8 @@ func (w *Worked) recapCase(m recap.Imperative) wording.RecapCase {
 	return out
 }
 
-// name returns what a page is called.
-func (w *Worked) name(page string) string {
+// Name returns what a page is called.
+func (w *Worked) Name(page string) string {
 	if c, ok := w.Pages[page]; ok {
 		return wording.PageName(c.Page.Kind, c.Page.Service, c.Page.Place, c.Page.URL)
 	}

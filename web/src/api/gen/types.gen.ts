@@ -2724,6 +2724,11 @@ export type Refused = {
     text: string;
 };
 
+export type Renamed = {
+    better: string;
+    now: string;
+};
+
 export type Report = {
     added: number;
     /**
@@ -2961,6 +2966,17 @@ export type SaidBody = {
      * What was said when the change began; then it is refused where something else was said elsewhere meanwhile
      */
     was?: Choice;
+};
+
+export type SearchEntry = {
+    kind: 'client' | 'directory' | 'list_article' | 'chain' | 'supplier' | 'other_trade' | 'business';
+    name: string;
+    own: boolean;
+    position: number;
+    /**
+     * Whether it is measured
+     */
+    rival: boolean;
 };
 
 export type SearchInputBody = {
@@ -3311,6 +3327,115 @@ export type Slots = {
     total: number;
 };
 
+export type Step = {
+    /**
+     * Three at most
+     */
+    figures: Array<StepFigure>;
+    /**
+     * What stands on the screen in large type
+     */
+    head: string;
+    kind: 'advantages' | 'words' | 'phrase' | 'images' | 'search' | 'rival' | 'pages' | 'standing' | 'links' | 'visits' | 'worth' | 'recap' | 'next' | 'own';
+    /**
+     * What is to be done or made, in order
+     */
+    lines: Array<string>;
+    /**
+     * The results of a search, from the top
+     */
+    list: Array<SearchEntry>;
+    /**
+     * The map of a search, from the top
+     */
+    map: Array<SearchEntry>;
+    /**
+     * That it takes to say
+     */
+    minutes: number;
+    /**
+     * File names and the better ones
+     */
+    names: Array<Renamed>;
+    /**
+     * What was searched for, empty for none
+     */
+    phrase: string;
+    /**
+     * What is said to it, sentence by sentence
+     */
+    points: Array<string>;
+    /**
+     * Firms beside one another, the client first
+     */
+    rows: Array<StepRow>;
+    /**
+     * Kept pages: the client's, and a rival's
+     */
+    stills: Array<Still>;
+};
+
+export type StepFigure = {
+    /**
+     * Its column on the sheet: 0 for the client, then the rivals
+     */
+    column: number;
+    /**
+     * Its name
+     */
+    of: string;
+    /**
+     * It is wanted, and not there yet
+     */
+    pencil: boolean;
+    proof: 'sheet' | 'phrase' | 'images' | 'lineup' | 'ladder' | 'overview' | 'found' | 'targets' | 'standing';
+    /**
+     * What it is of, as an owner would call it
+     */
+    says: string;
+    value: number;
+};
+
+export type StepRow = {
+    /**
+     * Of the lineup, 0 for the client
+     */
+    entry: number;
+    name: string;
+    /**
+     * Which of its pages, or where it stands
+     */
+    note: string;
+    /**
+     * The client's beside it
+     */
+    own: string;
+    role: 'client' | 'rival' | 'target';
+    /**
+     * The rival's figure beside the client's, in words; empty for one figure
+     */
+    theirs: string;
+    value: number;
+    /**
+     * What of it is still to be written
+     */
+    write: number;
+};
+
+export type Still = {
+    /**
+     * How often find-in-page finds the phrase
+     */
+    found: number;
+    name: string;
+    reading: number;
+    /**
+     * Where the phrase stands, as an owner would call it
+     */
+    slots: Array<string>;
+    url: string;
+};
+
 export type StrongestPage = {
     entry_id: number;
     name: string;
@@ -3528,6 +3653,22 @@ export type Waiting = {
      * The word that decides about most of it
      */
     word: string;
+};
+
+export type Walk = {
+    client: string;
+    /**
+     * That it takes to say, at 130 words a minute
+     */
+    minutes: number;
+    /**
+     * The client's page that it is about, 0 for none
+     */
+    page: number;
+    /**
+     * In the order of telling; those that have nothing to tell are left out
+     */
+    steps: Array<Step>;
 };
 
 export type WantedSlots = {
@@ -5947,7 +6088,12 @@ export type KeptPageData = {
         client: number;
         reading: number;
     };
-    query?: never;
+    query?: {
+        /**
+         * Words that are marked as find-in-page finds them; the first has the id marked-1
+         */
+        mark?: string;
+    };
     url: '/api/clients/{client}/readings/{reading}/page';
 };
 
@@ -6242,6 +6388,60 @@ export type SurveyResponses = {
 };
 
 export type SurveyResponse = SurveyResponses[keyof SurveyResponses];
+
+export type WalkData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk';
+};
+
+export type WalkErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type WalkError = WalkErrors[keyof WalkErrors];
+
+export type WalkResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type WalkResponse = WalkResponses[keyof WalkResponses];
+
+export type WalkMarkdownData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk.md';
+};
+
+export type WalkMarkdownErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type WalkMarkdownError = WalkMarkdownErrors[keyof WalkMarkdownErrors];
+
+export type WalkMarkdownResponses = {
+    /**
+     * OK
+     */
+    200: string;
+};
+
+export type WalkMarkdownResponse = WalkMarkdownResponses[keyof WalkMarkdownResponses];
 
 export type ClientYardstickData = {
     body?: never;

@@ -5,6 +5,7 @@ import { briefOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
 import { useCommands } from '@/parts/keys'
 import BriefPaper from './BriefPaper.vue'
 
@@ -19,7 +20,13 @@ const efforts = ref(true)
 const print = () => window.print()
 const download = ref<{ $el: HTMLAnchorElement }>()
 
+const router = useRouter()
 useCommands([
+  {
+    key: '',
+    says: 'Walk-through for the owner',
+    run: () => router.push({ name: 'walk', params: { client: props.client } }),
+  },
   { key: '', says: 'Download the brief as .md', run: () => download.value?.$el.click() },
   { key: '', says: 'Print the brief', run: print },
   { key: '', says: 'Show or hide reasons', run: () => (reasons.value = !reasons.value) },
@@ -32,7 +39,13 @@ useCommands([
     <nav class="documents no-print pad-4 edge" aria-label="Documents">
       <h2>Documents</h2>
       <ul class="flush pad-0 sides-0">
-        <li class="here pl-2">
+        <li class="pl-2">
+          <RouterLink class="as-block bold" :to="{ name: 'walk', params: { client } }"
+            >Walk-through</RouterLink
+          >
+          <span class="soft">what you tell the owner, step by step, full screen</span>
+        </li>
+        <li class="here pl-2 mt-3">
           <b class="as-block">Brief</b>
           <span class="soft">everything a writer needs for this page</span>
         </li>

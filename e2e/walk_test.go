@@ -1,0 +1,163 @@
+package e2e
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"inktally/internal/view"
+	"inktally/internal/view/told"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// The walk-through is told by keys from the first step to the last, and back; a figure that is pressed opens its
+// proof, and Back comes back to the step.
+func TestWalkThrough(t *testing.T) {
+	p := demo(t)
+	client, page := brindle(t, p)
+	walk := get[told.Walk](t, p, fmt.Sprintf("/api/clients/%d/walk", client))
+	require.GreaterOrEqual(t, len(walk.Steps), 9)
+	assert.Greater(t, walk.Minutes, 5.0)
+	assert.Less(t, walk.Minutes, 10.0)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page))
+	s.press("Walk-through")
+	for i, step := range walk.Steps {
+		if i > 0 {
+			s.push("ArrowRight")
+		}
+		s.until(fmt.Sprintf(`document.querySelector('[data-step=%q] h1')`, step.Kind))
+		assert.Equal(t, step.Head, eval[string](s, `document.querySelector('h1').textContent`))
+		assert.Equal(t, strings.Join(step.Points, ""),
+			eval[string](s, `[...document.querySelectorAll('[data-points] li')].map(l => l.textContent).join('')`))
+	}
+	s.push("ArrowRight")
+	s.until(`document.querySelector('[data-step=next]')`)
+	s.push("Home")
+	s.until(fmt.Sprintf(`document.querySelector('[data-step=%q]')`, walk.Steps[0].Kind))
+	s.until(`/^\d+:\d\d$/.test(document.querySelector('[data-clock]').textContent.trim())`)
+	s.keys("t")
+	s.until(`!document.querySelector('[data-points]')`)
+	s.keys("t")
+	s.until(`document.querySelector('[data-points]')`)
+
+	s.click(`[...document.querySelectorAll('[data-figures] button')].find(b => b.textContent.includes('1,726'))`)
+	s.until(`location.pathname.endsWith('/sheet') && location.search.includes('column=1')`)
+	s.sees("Harbor Flue & Hearth")
+	eval[bool](s, `(history.back(), true)`)
+	s.until(fmt.Sprintf(`document.querySelector('[data-step=%q]')`, walk.Steps[0].Kind))
+	s.push("Escape")
+	s.until(`location.pathname.endsWith('/hand-off')`)
+}
+
+// Every figure of a step is that of the view that proves it.
+func TestWalkFiguresAreProved(t *testing.T) {
+	p := demo(t)
+	client, page := brindle(t, p)
+	api := fmt.Sprintf("/api/clients/%d", client)
+	walk := get[told.Walk](t, p, api+"/walk")
+	sheet := get[view.Sheet](t, p, fmt.Sprintf("%s/pages/%d/sheet", api, page))
+	found := get[told.Found](t, p, api+"/found")
+	plan := get[view.Plan](t, p, api+"/plan")
+	lineup := get[view.Lineup](t, p, api+"/lineup")
+	rungs := get[told.Ladder](t, p, api+"/plan/ladder")
+	evidence := func(column int) int {
+		address := fmt.Sprintf("%s/pages/%d/evidence?entry=%d&phrase=chimney%%20sweep%%20tarn%%20harbor", api, page,
+			sheet.Columns[column].EntryID)
+		return get[view.Evidence](t, p, address).FindInPage
+	}
+	images := func(column int) (n int) {
+		for _, i := range sheet.Columns[column].Images {
+			if i.Verdict == "carries" {
+				n++
+			}
+		}
+		return n
+	}
+	best := 0.0
+	for _, site := range found.Sites {
+		if site.Role == "rival" && site.Sums != nil {
+			best = max(best, site.Sums.Hire)
+		}
+	}
+	fronts := map[string]float64{}
+	for _, step := range rungs.Rungs[0].Steps {
+		if step.Own != nil && step.Theirs != nil && string(step.Front) == string(rungs.Rungs[0].Reason.Fronts[0]) {
+			fronts["own_front"], fronts["best_front"] = *step.Own, *step.Theirs
+		}
+	}
+	proved, now := 0, found.Sites[0].Sums.Worth
+	for _, step := range walk.Steps {
+		for _, f := range step.Figures {
+			want := map[string]func() float64{
+				"own_words":    func() float64 { return float64(sheet.Columns[f.Column].Words.Seen) },
+				"best_words":   func() float64 { return float64(sheet.Columns[f.Column].Words.Seen) },
+				"wanted_words": func() float64 { return float64(sheet.Target.Words.Target) },
+				"own_phrase":   func() float64 { return float64(evidence(f.Column)) },
+				"best_phrase":  func() float64 { return float64(evidence(f.Column)) },
+				"own_images":   func() float64 { return float64(images(f.Column)) },
+				"best_images":  func() float64 { return float64(images(f.Column)) },
+				"own_organic": func() float64 {
+					for _, e := range lineup.Entries {
+						if e.Kind == "client" && e.Part == "organic" {
+							return float64(e.Position)
+						}
+					}
+					return 0
+				},
+				"own_map": func() float64 { return 0 },
+				"free_places": func() (n float64) {
+					for _, e := range lineup.Entries {
+						if e.Open {
+							n++
+						}
+					}
+					return n
+				},
+				"own_front":    func() float64 { return fronts["own_front"] },
+				"best_front":   func() float64 { return fronts["best_front"] },
+				"own_visits":   func() float64 { return found.Sites[0].Sums.Hire },
+				"best_visits":  func() float64 { return best },
+				"aimed_visits": func() float64 { return *found.Aimed },
+				"hours":        func() float64 { return plan.Hours },
+				"fit":          func() float64 { return float64(plan.Fit) },
+				"open":         func() float64 { return float64(plan.Open) },
+				"new_pages": func() (n float64) {
+					for _, x := range plan.Targets {
+						if x.Kind == "new_page" {
+							n++
+						}
+					}
+					return n
+				},
+				"customers":  func() float64 { return found.AimedWorth.Customers - now.Customers },
+				"most_money": func() float64 { return found.AimedWorth.Most - now.Most },
+			}[f.Of]
+			if want == nil {
+				continue
+			}
+			proved++
+			assert.InDelta(t, want(), f.Value, 1e-6, "%s of %s", f.Of, step.Kind)
+		}
+	}
+	assert.GreaterOrEqual(t, proved, 18)
+}
+
+// The talking points stand in a window of their own, which follows the walk-through and moves it.
+func TestTalkingPointsFollow(t *testing.T) {
+	p := demo(t)
+	client, _ := brindle(t, p)
+	walk := get[told.Walk](t, p, fmt.Sprintf("/api/clients/%d/walk", client))
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/walk?step=%s", client, walk.Steps[2].Kind))
+	s.until(`document.querySelector('[data-points]')`)
+	eval[bool](s, fmt.Sprintf(`!!(window.points = window.open('/clients/%d/walk/points', 'points'))`, client))
+	inside := func(js string) string { return `window.points.document?.querySelector(` + js + `)` }
+	s.until(inside(`'[data-talking] h1'`) + fmt.Sprintf(`?.textContent === %q`, walk.Steps[2].Head))
+	s.push("ArrowRight")
+	s.until(inside(`'[data-talking] h1'`) + fmt.Sprintf(`?.textContent === %q`, walk.Steps[3].Head))
+	eval[bool](s, `(window.points.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowLeft'})), true)`)
+	s.until(fmt.Sprintf(`document.querySelector('[data-step=%q]')`, walk.Steps[2].Kind))
+}

@@ -1,0 +1,220 @@
+package documents
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"slices"
+
+	"inktally/core/handoff"
+	"inktally/core/imagename"
+	"inktally/internal/export"
+	"inktally/internal/study"
+	"inktally/internal/telling"
+	"inktally/internal/view"
+	"inktally/internal/view/told"
+	"inktally/internal/wording"
+)
+
+// Walk returns the walk-through of a client.
+func (h *Handoff) Walk(ctx context.Context, client int64) (*told.Walk, error) {
+	g, err := h.gather(ctx, client)
+	if err != nil {
+		return nil, err
+	}
+	out := &told.Walk{Client: g.walk.Client, Steps: []told.Step{}}
+	if g.page != nil {
+		out.Page = g.page.Page.ID
+	}
+	for _, kind := range g.walk.Steps() {
+		s := g.step(kind)
+		out.Minutes += s.Minutes
+		out.Steps = append(out.Steps, s)
+	}
+	return out, nil
+}
+
+// step shows a step of the walk-through.
+func (g *gathering) step(kind handoff.StepKind) told.Step {
+	says := telling.Teller{Walk: &g.walk}.Step(kind)
+	s := told.Step{Kind: told.StepKind(kind), Head: says.Head, Points: says.Points,
+		Minutes: telling.Minutes(append(says.Points, says.Head)...), Figures: []told.StepFigure{},
+		Rows:   []told.StepRow{},
+		Stills: []told.Still{}, Names: []told.Renamed{}, Lines: []string{}, Map: []told.SearchEntry{},
+		List: []told.SearchEntry{}}
+	for _, f := range g.walk.Figures(kind) {
+		s.Figures = append(s.Figures, told.StepFigure{Of: string(f.Of), Says: telling.Figure(f), Value: f.Value,
+			Pencil: f.Pencil,
+			Proof:  told.ProofCode(f.Proof), Column: g.column(f.Entry)})
+	}
+	switch kind {
+	case handoff.WordsStep:
+		s.Rows = g.wordRows()
+	case handoff.PhraseStep:
+		s.Phrase, s.Stills = g.walk.Phrase.Phrase, g.stills()
+	case handoff.ImagesStep:
+		for _, r := range g.walk.Images.Names {
+			s.Names = append(s.Names, told.Renamed(r))
+		}
+	case handoff.SearchStep:
+		s.Phrase, s.Map, s.List = g.walk.Search.Phrase, results(g.walk.Search.Map), results(g.walk.Search.Organic)
+	case handoff.RivalStep:
+		s.Rows = g.rivalRows()
+	case handoff.PagesStep:
+		s.Lines = g.walk.Pages.Make
+	case handoff.Listed:
+		for _, c := range []*handoff.Compared{g.walk.Reviews, g.walk.Listings} {
+			if c != nil {
+				s.Rows = append(s.Rows, g.compare(c.Own, &c.Best)...)
+			}
+		}
+	case handoff.LinksStep:
+		s.Rows = g.compare(g.walk.Links.Own, &g.walk.Links.Best)
+	case handoff.VisitsStep:
+		s.Rows = g.visitRows()
+	case handoff.RecapStep:
+		for _, m := range g.walk.Recap {
+			s.Lines = append(s.Lines, m.Says)
+		}
+	}
+	return s
+}
+
+// column returns which column of the sheet a rival has, 0 for the client's.
+func (g *gathering) column(entry int64) int {
+	if g.page == nil || entry == 0 {
+		return 0
+	}
+	at := 1 + slices.IndexFunc(g.page.Rivals, func(r *study.Side) bool { return r.Entry.ID == entry })
+	if at > 0 && g.page.Draft != nil {
+		at++ // its column stands between the client's and the rivals'
+	}
+	return at
+}
+
+// wordRows are the words of the client's page, of the strongest rival's, and those that are wanted.
+func (g *gathering) wordRows() []told.StepRow {
+	w := g.walk.Words
+	out := g.compare(w.Own, w.Best)
+	out[0].Note = "your home page"
+	return append(out, told.StepRow{Name: "What we will write", Note: "to " + wording.Number(w.Target), Role: "target",
+		Value: float64(w.Own), Write: float64(w.ToWrite)})
+}
+
+// compare puts a figure of the client beside that of a rival, nil for none.
+func (g *gathering) compare(own int, best *handoff.Firm) []told.StepRow {
+	out := []told.StepRow{{Name: g.walk.Client, Role: "client", Value: float64(own)}}
+	if best != nil {
+		out = append(out, told.StepRow{Name: best.Name, Role: "rival", Value: float64(best.Figure), Entry: best.Entry,
+			Note: whereOf(best)})
+	}
+	return out
+}
+
+// whereOf tells where a rival stands.
+func whereOf(f *handoff.Firm) string {
+	return telling.Stands(f.Places)
+}
+
+// rivalRows are the fronts of the rival that is told whole, both figures in words.
+func (g *gathering) rivalRows() (out []told.StepRow) {
+	r := g.walk.Rival
+	for _, s := range r.Steps {
+		if !s.OwnKnown && !s.TheirsKnown {
+			continue
+		}
+		row := told.StepRow{Name: telling.Front(s.Front), Role: "rival", Value: s.Theirs, Entry: r.Entry,
+			Own: "not known", Theirs: "not known"}
+		if s.OwnKnown {
+			row.Own = wording.Number(int(s.Own))
+		}
+		if s.TheirsKnown {
+			row.Theirs = wording.Number(int(s.Theirs))
+		}
+		out = append(out, row)
+	}
+	return out
+}
+
+// visitRows are the visits of now, of the rival that gets most, and those at the aimed positions.
+func (g *gathering) visitRows() []told.StepRow {
+	v := g.walk.Visits
+	out := []told.StepRow{{Name: g.walk.Client, Note: "now", Role: "client", Value: v.Now}}
+	if v.Best != nil {
+		out = append(out, told.StepRow{Name: v.Best.Name, Note: "now", Role: "rival", Value: v.BestVisits})
+	}
+	return append(out, told.StepRow{Name: "At the places we aim at", Note: "an estimate", Role: "target",
+		Value: v.Aimed})
+}
+
+// stills are the kept pages of the client and of the rival that has the phrase most.
+func (g *gathering) stills() []told.Still {
+	out := []told.Still{}
+	p := g.walk.Phrase
+	add := func(side *study.Side, s handoff.Stands) {
+		if side.Reading != nil && side.Column != nil {
+			out = append(out, told.Still{Name: side.Name, Reading: side.Reading.ID, URL: side.URL, Found: s.Found,
+				Slots: telling.Places(s.Slots)})
+		}
+	}
+	add(g.page.Client, p.Own)
+	if p.Rival != nil {
+		if side, err := g.page.Entry(p.Rival.Entry); err == nil {
+			add(side, *p.Rival)
+		}
+	}
+	return out
+}
+
+func results(list []handoff.Result) []told.SearchEntry {
+	out := []told.SearchEntry{}
+	for _, r := range list {
+		out = append(out, told.SearchEntry{Position: r.Position, Name: r.Name, Own: r.Own, Kind: view.EntryKind(r.Kind),
+			Rival: r.Rival})
+	}
+	return out
+}
+
+// WalkFile returns the walk-through of a client as Markdown, with a name for the file.
+func (h *Handoff) WalkFile(ctx context.Context, client int64) (name string, markdown []byte, err error) {
+	w, err := h.Walk(ctx, client)
+	if err != nil {
+		return "", nil, err
+	}
+	out := export.Walk{Client: w.Client, Date: h.Now(), Minutes: w.Minutes}
+	for _, s := range w.Steps {
+		out.Steps = append(out.Steps, export.WalkStep{Head: s.Head, Shown: shown(&s), Points: s.Points})
+	}
+	return imagename.Slug("walk-through "+w.Client) + ".md", export.WalkMarkdown(&out), nil
+}
+
+// shown returns what a step shows, a line each.
+func shown(s *told.Step) (out []string) {
+	for _, r := range s.Rows {
+		line := r.Name
+		if r.Note != "" {
+			line += " (" + r.Note + ")"
+		}
+		if r.Theirs != "" {
+			out = append(out, fmt.Sprintf("%s: you %s, they %s", line, r.Own, r.Theirs))
+		} else {
+			out = append(out, line+": "+wording.Number(int(math.Round(r.Value+r.Write))))
+		}
+	}
+	for _, of := range s.Stills {
+		out = append(out, fmt.Sprintf("%s: found %s", of.Name, wording.Count(of.Found, "time", "")))
+	}
+	for _, n := range s.Names {
+		out = append(out, n.Now+" → "+n.Better)
+	}
+	for _, list := range [][]told.SearchEntry{s.Map, s.List} {
+		for _, e := range list {
+			line := fmt.Sprintf("%d: %s", e.Position, e.Name)
+			if len(s.Map) > 0 && &list[0] == &s.Map[0] {
+				line = "map " + line
+			}
+			out = append(out, line)
+		}
+	}
+	return append(out, s.Lines...)
+}
