@@ -176,7 +176,7 @@ func TestFoundFor(t *testing.T) {
 	s.until(`document.querySelector('[data-site="harborflue.example"] td').textContent.trim() === '4'`)
 	sums := site("harborflue.example").Sums
 	assert.Equal(t, 3, sums.First3, "those of the list, and the one of the recorded search")
-	assert.InDelta(t, 30*.20+70*.11+380*.33, sums.Hire, 1e-9)
+	assert.InDelta(t, 40*.20+70*.11+380*.33, sums.Hire, 1e-9)
 
 	s.click(`document.querySelector('[name=gap]')`)
 	s.fill("[name=words]", "brushing")

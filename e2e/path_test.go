@@ -35,7 +35,7 @@ func TestWholePath(t *testing.T) {
 	s.sees("lists 17 businesses")
 	s.sees("Position 2: no business here")
 	s.until(`document.querySelectorAll('[role=row].taken').length === 4`)
-	s.until(`document.querySelector('li.own').innerText.startsWith('14')`)
+	s.until(`document.querySelector('[role=row].own').innerText.startsWith('14')`)
 
 	// A rival set aside and taken back.
 	s.click(`document.querySelector('[data-entry="Old Saltbox Masonry"] button')`)

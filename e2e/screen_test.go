@@ -11,6 +11,7 @@ import (
 
 	"inktally/e2e/browser"
 
+	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/chromedp"
@@ -99,9 +100,16 @@ func (s *screen) measured(text string) {
 // slow lets every answer take its time.
 func (s *screen) slow(latency time.Duration) {
 	s.t.Helper()
-	_, err := chromedp.Call(s.ctx, network.EmulateNetworkConditionsByRule, network.EmulateNetworkConditionsByRuleParams{
-		MatchedNetworkConditions: []*network.Conditions{
-			{Latency: float64(latency.Milliseconds()), DownloadThroughput: -1, UploadThroughput: -1}}})
+	// Browsers of half a year ago want to be told beside the conditions that they are not offline.
+	type conditions struct {
+		network.EmulateNetworkConditionsByRuleParams
+		Offline bool `json:"offline"`
+	}
+	emulate := cdp.Command[conditions, cdp.Empty]{Method: network.CommandEmulateNetworkConditionsByRule}
+	_, err := chromedp.Call(s.ctx, emulate, conditions{
+		EmulateNetworkConditionsByRuleParams: network.EmulateNetworkConditionsByRuleParams{
+			MatchedNetworkConditions: []*network.Conditions{
+				{Latency: float64(latency.Milliseconds()), DownloadThroughput: -1, UploadThroughput: -1}}}})
 	require.NoError(s.t, err)
 }
 

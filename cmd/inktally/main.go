@@ -75,7 +75,7 @@ func root() *cobra.Command {
 	}
 	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(),
 		proofCommand(), walkCommand(), briefCommand(), backupCommand(), restoreCommand(), checkCommand(),
-			versionCommand(), openapiCommand())
+		versionCommand(), openapiCommand())
 	return root
 }
 

@@ -74,92 +74,131 @@ const mostFigures = 3
 
 // Figures returns up to three figures of a step, the most telling first.
 func (w *Walk) Figures(kind StepKind) []Figure {
-	var out []Figure
-	ink := func(of FigureOf, value float64, proof Proof, entry int64) {
-		out = append(out, Figure{Of: of, Value: value, Proof: proof, Entry: entry})
+	of := map[StepKind]func() []Figure{
+		Advantages: w.advantageFigures, WordsStep: w.wordFigures, PhraseStep: w.phraseFigures,
+		ImagesStep: w.imageFigures, SearchStep: w.searchFigures, RivalStep: w.rivalFigures, PagesStep: w.pageFigures,
+		Listed: w.listedFigures, VisitsStep: w.visitFigures, WorthStep: w.worthFigures, NextStep: w.nextFigures,
+		LinksStep: func() []Figure { return compared(ladder.Links, w.Links) },
+	}[kind]
+	if of == nil {
+		return nil
 	}
-	pencil := func(of FigureOf, value float64, proof Proof) {
-		out = append(out, Figure{Of: of, Value: value, Proof: proof, Pencil: true})
+	list := of()
+	return list[:min(len(list), mostFigures)]
+}
+
+// ink returns a figure that was measured, pencil one that is wanted.
+func ink(of FigureOf, value float64, proof Proof, entry int64) Figure {
+	return Figure{Of: of, Value: value, Proof: proof, Entry: entry}
+}
+
+func pencil(of FigureOf, value float64, proof Proof) Figure {
+	return Figure{Of: of, Value: value, Proof: proof, Pencil: true}
+}
+
+func count(of FigureOf, n int, proof Proof, entry int64) Figure {
+	return ink(of, float64(n), proof, entry)
+}
+
+// front returns a front of the client and of a rival.
+func front(f ladder.Front, own, theirs float64, proof Proof, entry int64) []Figure {
+	return []Figure{{Of: OwnFront, Value: own, Proof: proof, Front: f},
+		{Of: BestFront, Value: theirs, Proof: proof, Entry: entry, Front: f}}
+}
+
+func compared(f ladder.Front, c *Compared) []Figure {
+	return front(f, float64(c.Own), float64(c.Best.Figure), InStanding, c.Best.Entry)
+}
+
+func (w *Walk) advantageFigures() []Figure {
+	if a := w.Advantages[0]; a.Front != "" {
+		return front(a.Front, a.Own, a.Best, InLadder, 0)
 	}
-	whole := func(of FigureOf, n int, proof Proof, entry int64) { ink(of, float64(n), proof, entry) }
-	front := func(f ladder.Front, own, theirs float64, proof Proof, entry int64) {
-		out = append(out, Figure{Of: OwnFront, Value: own, Proof: proof, Front: f},
-			Figure{Of: BestFront, Value: theirs, Proof: proof, Entry: entry, Front: f})
+	return nil
+}
+
+func (w *Walk) wordFigures() (out []Figure) {
+	if w.Words.There {
+		out = append(out, count(OwnWords, w.Words.Own, InSheet, 0))
 	}
-	switch kind {
-	case Advantages:
-		for _, a := range w.Advantages[:min(len(w.Advantages), 1)] {
-			if a.Front != "" {
-				front(a.Front, a.Own, a.Best, InLadder, 0)
-			}
-		}
-	case WordsStep:
-		if w.Words.There {
-			whole(OwnWords, w.Words.Own, InSheet, 0)
-		}
-		if b := w.Words.Best; b != nil {
-			whole(BestWords, b.Figure, InSheet, b.Entry)
-		}
-		pencil(WantedWords, float64(w.Words.Target), InTargets)
-	case PhraseStep:
-		if w.Phrase.There {
-			whole(OwnPhrase, w.Phrase.Own.Found, InPhrases, 0)
-		}
-		if r := w.Phrase.Rival; r != nil {
-			whole(BestPhrase, r.Found, InPhrases, r.Entry)
-		}
-		if n := w.Phrase.Searches; n != nil {
-			whole(Searches, *n, InFound, 0)
-		}
-	case ImagesStep:
-		whole(OwnImages, w.Images.Named, InImages, 0)
-		if r := w.Images.Rival; r != nil {
-			whole(BestImages, r.Figure, InImages, r.Entry)
-		}
-		pencil(NewNames, float64(len(w.Images.Names)), InTargets)
-	case SearchStep:
-		whole(OwnOrganic, w.Search.Own.Organic, InLineup, 0)
-		whole(OwnMap, w.Search.Own.Map, InLineup, 0)
-		if n := len(w.Search.Free); n > 0 {
-			pencil(FreePlaces, float64(n), InLineup)
-		}
-	case RivalStep:
-		if len(w.Rival.Reason.Leads) > 0 {
-			s := w.Rival.Reason.Leads[0]
-			front(s.Front, s.Own, s.Theirs, InLadder, w.Rival.Entry)
-		}
-	case PagesStep:
-		whole(OwnPages, w.Pages.Own, InSite, 0)
-		if b := w.Pages.Best; b != nil {
-			whole(BestPages, b.Figure, InSite, b.Entry)
-		}
-		pencil(NewPages, float64(len(w.Pages.Make)), InTargets)
-	case Listed:
-		f, c := ladder.Reviews, w.Reviews
-		if !behind(c) {
-			f, c = ladder.Listings, w.Listings
-		}
-		front(f, float64(c.Own), float64(c.Best.Figure), InStanding, c.Best.Entry)
-	case LinksStep:
-		front(ladder.Links, float64(w.Links.Own), float64(w.Links.Best.Figure), InStanding, w.Links.Best.Entry)
-	case VisitsStep:
-		ink(OwnVisits, w.Visits.Now, InFound, 0)
-		if w.Visits.Best != nil {
-			ink(BestVisits, w.Visits.BestVisits, InFound, 0)
-		}
-		pencil(AimedVisits, w.Visits.Aimed, InFound)
-	case WorthStep:
-		pencil(Customers, w.Worth.Customers, InFound)
-		if w.Worth.Most > 0 {
-			pencil(LeastMoney, w.Worth.Least, InFound)
-			pencil(MostMoney, w.Worth.Most, InFound)
-		}
-	case NextStep:
-		if w.Next.Open > 0 {
-			ink(PlanHours, w.Next.Hours, InTargets, 0)
-			whole(PlanFit, w.Next.Fit, InTargets, 0)
-			whole(PlanOpen, w.Next.Open, InTargets, 0)
-		}
+	if b := w.Words.Best; b != nil {
+		out = append(out, count(BestWords, b.Figure, InSheet, b.Entry))
 	}
-	return out[:min(len(out), mostFigures)]
+	return append(out, pencil(WantedWords, float64(w.Words.Target), InTargets))
+}
+
+func (w *Walk) phraseFigures() (out []Figure) {
+	if w.Phrase.There {
+		out = append(out, count(OwnPhrase, w.Phrase.Own.Found, InPhrases, 0))
+	}
+	if r := w.Phrase.Rival; r != nil {
+		out = append(out, count(BestPhrase, r.Found, InPhrases, r.Entry))
+	}
+	if n := w.Phrase.Searches; n != nil {
+		out = append(out, count(Searches, *n, InFound, 0))
+	}
+	return out
+}
+
+func (w *Walk) imageFigures() []Figure {
+	out := []Figure{count(OwnImages, w.Images.Named, InImages, 0)}
+	if r := w.Images.Rival; r != nil {
+		out = append(out, count(BestImages, r.Figure, InImages, r.Entry))
+	}
+	return append(out, pencil(NewNames, float64(len(w.Images.Names)), InTargets))
+}
+
+func (w *Walk) searchFigures() []Figure {
+	out := []Figure{count(OwnOrganic, w.Search.Own.Organic, InLineup, 0), count(OwnMap, w.Search.Own.Map, InLineup, 0)}
+	if n := len(w.Search.Free); n > 0 {
+		out = append(out, pencil(FreePlaces, float64(n), InLineup))
+	}
+	return out
+}
+
+func (w *Walk) rivalFigures() []Figure {
+	if len(w.Rival.Reason.Leads) == 0 {
+		return nil
+	}
+	s := w.Rival.Reason.Leads[0]
+	return front(s.Front, s.Own, s.Theirs, InLadder, w.Rival.Entry)
+}
+
+func (w *Walk) pageFigures() []Figure {
+	out := []Figure{count(OwnPages, w.Pages.Own, InSite, 0)}
+	if b := w.Pages.Best; b != nil {
+		out = append(out, count(BestPages, b.Figure, InSite, b.Entry))
+	}
+	return append(out, pencil(NewPages, float64(len(w.Pages.Make)), InTargets))
+}
+
+func (w *Walk) listedFigures() []Figure {
+	if behind(w.Reviews) {
+		return compared(ladder.Reviews, w.Reviews)
+	}
+	return compared(ladder.Listings, w.Listings)
+}
+
+func (w *Walk) visitFigures() []Figure {
+	out := []Figure{ink(OwnVisits, w.Visits.Now, InFound, 0)}
+	if w.Visits.Best != nil {
+		out = append(out, ink(BestVisits, w.Visits.BestVisits, InFound, 0))
+	}
+	return append(out, pencil(AimedVisits, w.Visits.Aimed, InFound))
+}
+
+func (w *Walk) worthFigures() []Figure {
+	out := []Figure{pencil(Customers, w.Worth.Customers, InFound)}
+	if w.Worth.Most > 0 {
+		out = append(out, pencil(LeastMoney, w.Worth.Least, InFound), pencil(MostMoney, w.Worth.Most, InFound))
+	}
+	return out
+}
+
+func (w *Walk) nextFigures() []Figure {
+	if w.Next.Open == 0 {
+		return nil
+	}
+	return []Figure{ink(PlanHours, w.Next.Hours, InTargets, 0), count(PlanFit, w.Next.Fit, InTargets, 0),
+		count(PlanOpen, w.Next.Open, InTargets, 0)}
 }

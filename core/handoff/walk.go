@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/ladder"
 	"inktally/core/lineup"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 )
 
@@ -203,7 +204,9 @@ type WorthTold struct {
 
 // Imperative is a line of the recap, as the plan words it.
 type Imperative struct {
-	Says    string
+	Says string
+	// Front is what it is about, the first of them where there are two.
+	Front   plan.Front
 	Gain    float64
 	Minutes float64
 }

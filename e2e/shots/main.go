@@ -41,6 +41,7 @@ var views = []struct{ name, path, shown string }{
 	{"yardstick", "/clients/2/yardstick", "Click-through rate at position 1"},
 	{"draft", "/clients/2/draft", "What is wanted here"},
 	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
+	{"walk-through", "/clients/2/walk?step=phrase", "Your page says it once."},
 }
 
 func main() {

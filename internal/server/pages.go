@@ -61,6 +61,7 @@ type pasteInput struct {
 	}
 }
 
+// ReadingPath names a reading of a client.
 type ReadingPath struct {
 	ClientPath
 	Reading int64 `path:"reading"`

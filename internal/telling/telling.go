@@ -82,6 +82,11 @@ func advantage(a handoff.Advantage) string {
 	case ladder.Reviews:
 		return fmt.Sprintf("Customers have written %s reviews about you. The best of the others has %s.", own, best)
 	}
+	return Detail(a.Detail)
+}
+
+// Detail words something of a page that an owner can see, and no rival has.
+func Detail(d handoff.Detail) string {
 	return map[handoff.Detail]string{
 		handoff.Testimonial: "Your page lets customers speak. None of the other firms’ pages does.",
 		handoff.YearsInIt:   "Your page says how long you have been doing this. None of the others does.",
@@ -89,7 +94,7 @@ func advantage(a handoff.Advantage) string {
 		handoff.HasForm:     "People can write to you from your page. None of the others has a form.",
 		handoff.HasVideo:    "Your page has a video. None of the others has one.",
 		handoff.HasMap:      "Your page has a map that shows where you are. None of the others has one.",
-	}[a.Detail]
+	}[d]
 }
 
 func (t Teller) words() Says {
@@ -225,4 +230,12 @@ func none(i int) string {
 		return "none"
 	}
 	return wording.Number(i)
+}
+
+// Few writes a figure as it is told: whole, with a decimal under ten.
+func Few(f float64) string {
+	if f >= 9.95 {
+		return n(f)
+	}
+	return strings.TrimSuffix(fmt.Sprintf("%.1f", f), ".0")
 }

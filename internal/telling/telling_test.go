@@ -8,6 +8,7 @@ import (
 	"inktally/core/handoff"
 	"inktally/core/ladder"
 	"inktally/core/lineup"
+	"inktally/core/plan"
 	"inktally/core/sheet"
 
 	"github.com/stretchr/testify/assert"
@@ -41,8 +42,9 @@ func brindle() *handoff.Walk {
 		Reviews: &handoff.Compared{Own: 13, Best: handoff.Firm{Name: "Old Saltbox", Figure: 212}},
 		Visits:  &handoff.VisitsTold{Now: 4.4, Aimed: 635, Best: &harbor, BestVisits: 418, Soon: 3, Late: 12.4},
 		Worth:   &handoff.WorthTold{Customers: 25.2, Least: 6900, Most: 13800, Money: "$"},
-		Recap:   []handoff.Imperative{{Says: "Make 2 pages"}, {Says: "Write the home page"}},
-		Next:    handoff.NextTold{Hours: 6, Fit: 11, Open: 78, First: "Home: Use “Chimney sweep” in five places"}}
+		Recap: []handoff.Imperative{{Says: "Make 2 pages", Front: plan.PagesFront},
+			{Says: "Write the home page", Front: plan.WordsFront}},
+		Next: handoff.NextTold{Hours: 6, Fit: 11, Open: 78, First: "Home: Use “Chimney sweep” in five places"}}
 }
 
 func all(w *handoff.Walk) (out []Says) {
@@ -141,4 +143,25 @@ func TestFigures(t *testing.T) {
 	for _, f := range ladder.Fronts() {
 		assert.NotEmpty(t, Front(f))
 	}
+}
+
+// A message has at most 150 words, the recap with a figure of proof each, and promises no place.
+func TestMessage(t *testing.T) {
+	w := brindle()
+	m := Teller{Walk: w}.Message()
+	assert.LessOrEqual(t, len(strings.Fields(m)), MostWords)
+	for _, says := range []string{"you come 14th. First is Harbor Flue & Hearth.",
+		"1. Make 2 pages. Harbor Flue & Hearth has 10 pages, you have 1.",
+		"2. Write the home page. Your home page has 545 words, that of Harbor Flue & Hearth 1,726.", "no promise",
+		"In 6 hours we get 11 jobs done."} {
+		assert.Contains(t, m, says)
+	}
+	assert.NotRegexp(t, jargon, m)
+	for i := range w.Recap {
+		w.Recap[i].Says = strings.TrimSpace(strings.Repeat("write and ", 20))
+	}
+	long := Teller{Walk: w}.Message()
+	assert.LessOrEqual(t, len(strings.Fields(long)), MostWords)
+	assert.NotContains(t, long, "545", "proofs go first")
+	assert.Contains(t, Teller{Walk: &handoff.Walk{}}.Message(), "First I look at who is found")
 }

@@ -89,7 +89,7 @@ func (t Teller) next() Says {
 	case x.Open == 0 && !t.tells(handoff.WordsStep):
 		s.Points = append(s.Points, "First I look at who is found, and measure their pages and yours.")
 	case x.Fit > 0:
-		s.Points = append(s.Points, fmt.Sprintf("In %s we get %s done, of %s altogether.", hours(x.Hours),
+		s.Points = append(s.Points, fmt.Sprintf("In %s we get %s done, of %s altogether.", Hours(x.Hours),
 			wording.Count(x.Fit, "job", ""), wording.Number(x.Open)))
 		if x.First != "" {
 			s.Points = append(s.Points, "We begin here. "+x.First+".")
@@ -103,8 +103,8 @@ func (t Teller) next() Says {
 	return s
 }
 
-// hours words a number of hours.
-func hours(h float64) string {
+// Hours words a number of hours.
+func Hours(h float64) string {
 	if h == 1 {
 		return "one hour"
 	}

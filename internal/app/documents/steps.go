@@ -26,6 +26,7 @@ func (h *Handoff) Walk(ctx context.Context, client int64) (*told.Walk, error) {
 	if g.page != nil {
 		out.Page = g.page.Page.ID
 	}
+	out.Message = telling.Teller{Walk: &g.walk}.Message()
 	for _, kind := range g.walk.Steps() {
 		s := g.step(kind)
 		out.Minutes += s.Minutes
@@ -47,7 +48,29 @@ func (g *gathering) step(kind handoff.StepKind) told.Step {
 			Pencil: f.Pencil,
 			Proof:  told.ProofCode(f.Proof), Column: g.column(f.Entry)})
 	}
+	g.show(kind, &s)
+	return s
+}
+
+// show puts what a step shows.
+func (g *gathering) show(kind handoff.StepKind, s *told.Step) {
 	switch kind {
+	case handoff.Advantages:
+		for _, a := range g.walk.Advantages {
+			if a.Front == "" {
+				s.Lines = append(s.Lines, telling.Detail(a.Detail))
+			} else {
+				s.Rows = append(s.Rows, told.StepRow{Name: telling.Front(a.Front), Role: "client", Value: a.Own,
+					Own: wording.Number(int(a.Own)), Theirs: wording.Number(int(a.Best))})
+			}
+		}
+	case handoff.WorthStep:
+		s.Rows = worthRows(g.walk.Worth)
+	case handoff.NextStep:
+		if n := g.walk.Next; n.Open > 0 {
+			s.Rows = []told.StepRow{{Name: "Jobs that fit into " + telling.Hours(n.Hours), Role: "client",
+				Value: float64(n.Fit), Theirs: wording.Number(n.Fit) + " of " + wording.Number(n.Open)}}
+		}
 	case handoff.WordsStep:
 		s.Rows = g.wordRows()
 	case handoff.PhraseStep:
@@ -60,6 +83,13 @@ func (g *gathering) step(kind handoff.StepKind) told.Step {
 		s.Phrase, s.Map, s.List = g.walk.Search.Phrase, results(g.walk.Search.Map), results(g.walk.Search.Organic)
 	case handoff.RivalStep:
 		s.Rows = g.rivalRows()
+	default:
+		g.showMore(kind, s)
+	}
+}
+
+func (g *gathering) showMore(kind handoff.StepKind, s *told.Step) {
+	switch kind {
 	case handoff.PagesStep:
 		s.Lines = g.walk.Pages.Make
 	case handoff.Listed:
@@ -77,7 +107,6 @@ func (g *gathering) step(kind handoff.StepKind) told.Step {
 			s.Lines = append(s.Lines, m.Says)
 		}
 	}
-	return s
 }
 
 // column returns which column of the sheet a rival has, 0 for the client's.
@@ -132,6 +161,19 @@ func (g *gathering) rivalRows() (out []told.StepRow) {
 			row.Theirs = wording.Number(int(s.Theirs))
 		}
 		out = append(out, row)
+	}
+	return out
+}
+
+// worthRows are the customers, and the money that they bring.
+func worthRows(w *handoff.WorthTold) []told.StepRow {
+	out := []told.StepRow{{Name: "More customers a month", Note: "an estimate", Role: "target", Value: w.Customers,
+		Theirs: telling.Few(w.Customers)}}
+	if w.Most > 0 {
+		money := func(n float64) string { return w.Money + wording.Number(int(math.Round(n))) }
+		out = append(out, told.StepRow{Name: "More a month, of half of them", Role: "target", Value: w.Least,
+			Theirs: money(w.Least)},
+			told.StepRow{Name: "Of all of them", Role: "target", Value: w.Most, Theirs: money(w.Most)})
 	}
 	return out
 }

@@ -51,7 +51,8 @@ func (h *Handoff) gather(ctx context.Context, client int64) (*gathering, error) 
 		g.compared(ladder.Reviews), g.compared(ladder.Listings), g.compared(ladder.Links)
 	g.visits()
 	for _, m := range w.Imperatives() {
-		g.walk.Recap = append(g.walk.Recap, handoff.Imperative{Says: m.Says, Gain: m.Gain, Minutes: m.Minutes})
+		g.walk.Recap = append(g.walk.Recap, handoff.Imperative{Says: m.Says, Front: m.Fronts[0], Gain: m.Gain,
+			Minutes: m.Minutes})
 	}
 	g.next()
 	return g, nil
@@ -277,8 +278,8 @@ func (g *gathering) rival() {
 	var list []handoff.Standing
 	for _, r := range g.rivals.Rungs {
 		s := handoff.Standing{Places: r.Stands, Above: r.Reason != nil}
-		if site := g.reached.Of(lineup.Domain(r.Side.Entry.URL)); site != nil {
-			s.Visits = site.Hire
+		if gets := g.reached.Of(lineup.Domain(r.Side.Entry.URL)); gets != nil {
+			s.Visits = gets.Hire
 		}
 		list = append(list, s)
 	}

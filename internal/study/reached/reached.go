@@ -130,29 +130,29 @@ func newest(k *study.Known) (out []search) {
 }
 
 // findsOf returns what a site is found for, and notes where that is from.
-func (site *Site) findsOf(s *study.Study, searches []search) []reach.Phrase {
-	for i := range s.Found {
-		if s.Found[i].Site == site.Domain {
-			site.List, site.Phrases = &s.Found[i], s.Found[i].Phrases
+func (s *Site) findsOf(k *study.Study, searches []search) []reach.Phrase {
+	for i := range k.Found {
+		if k.Found[i].Site == s.Domain {
+			s.List, s.Phrases = &k.Found[i], k.Found[i].Phrases
 		}
 	}
 	var booked, seen []reach.Phrase
-	if site.Role == Own {
-		for _, p := range s.Phrases {
+	if s.Role == Own {
+		for _, p := range k.Phrases {
 			if p.Position != nil {
 				booked = append(booked, reach.Phrase{Text: p.Text, Position: *p.Position})
 			}
 		}
 	}
 	for _, search := range searches {
-		if p, ok := site.in(search); ok {
+		if p, ok := s.in(search); ok {
 			seen = append(seen, p)
 		}
 	}
-	site.Searches = len(seen)
-	site.Known = site.List != nil || len(booked) > 0 || len(searches) > 0
-	site.Phrases = reach.With(reach.With(site.Phrases, booked), seen)
-	return site.Phrases
+	s.Searches = len(seen)
+	s.Known = s.List != nil || len(booked) > 0 || len(searches) > 0
+	s.Phrases = reach.With(reach.With(s.Phrases, booked), seen)
+	return s.Phrases
 }
 
 // in returns where a site stands in a search; it is not ok where it does not.

@@ -24,6 +24,7 @@ type Walk struct {
 	Client  string  `json:"client"`
 	Page    int64   `json:"page" doc:"The client's page that it is about, 0 for none"`
 	Minutes float64 `json:"minutes" doc:"That it takes to say, at 130 words a minute"`
+	Message string  `json:"message" doc:"A message to the owner, of at most 150 words"`
 	Steps   []Step  `json:"steps" doc:"In the order of telling; those that have nothing to tell are left out"`
 }
 

@@ -3658,6 +3658,10 @@ export type Waiting = {
 export type Walk = {
     client: string;
     /**
+     * A message to the owner, of at most 150 words
+     */
+    message: string;
+    /**
      * That it takes to say, at 130 words a minute
      */
     minutes: number;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Brief } from '@/api/types'
 import { bare, count, day, duration, gain } from '@/parts/format'
+import PaperSheet from '@/ui/PaperSheet.vue'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 
 /** The brief as paper: what a writer fills without asking back. */
@@ -16,7 +17,7 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
 </script>
 
 <template>
-  <article class="paper" data-brief>
+  <PaperSheet data-brief>
     <header class="thick-below">
       <h1 class="t-title">{{ brief.client }}</h1>
       <p>
@@ -75,18 +76,10 @@ function brought(line: Brief['sections'][number]['lines'][number]) {
       <p v-for="s in brief.stays" :key="s" class="stay flush pad-1 sides-0 line-below">{{ s }}</p>
     </section>
     <p class="soft">{{ brief.unit_note }}</p>
-  </article>
+  </PaperSheet>
 </template>
 
 <style scoped>
-.paper {
-  max-width: var(--w90);
-  margin: 0 auto;
-  background: #fff;
-  background: rgb(var(--v-theme-surface));
-  border: var(--line);
-  padding: var(--s10) var(--s12) var(--s10);
-}
 header {
   padding-bottom: var(--s2);
 }
@@ -127,17 +120,5 @@ section > ul > li.inside {
 }
 .parts {
   margin-top: var(--s1);
-}
-@media (max-width: 760px) {
-  .paper {
-    padding: var(--s4);
-  }
-}
-@media print {
-  .paper {
-    border: 0;
-    padding: 0;
-    max-width: none;
-  }
 }
 </style>

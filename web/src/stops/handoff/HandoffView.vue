@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
-import { briefOptions } from '@/api/calls'
+import { briefOptions, walkOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { useAddress } from '@/parts/address'
 import { useCommands } from '@/parts/keys'
+import MessagePaper from './MessagePaper.vue'
 import BriefPaper from './BriefPaper.vue'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
@@ -15,6 +17,16 @@ const {
   error,
   isPending,
 } = useQuery(() => briefOptions({ path: { client: props.client, page: props.page } }))
+const address = useAddress()
+const shown = computed(() => address.text('document'))
+const documents = [
+  { key: '', says: 'Brief', note: 'everything a writer needs for this page' },
+  { key: 'message', says: 'Message to the owner', note: 'what there is to do, in a letter' },
+]
+const { data: walk, error: failed } = useQuery(() => ({
+  ...walkOptions({ path: { client: props.client } }),
+  enabled: shown.value === 'message',
+}))
 const reasons = ref(true)
 const efforts = ref(true)
 const print = () => window.print()
@@ -45,18 +57,33 @@ useCommands([
           >
           <span class="soft">what you tell the owner, step by step, full screen</span>
         </li>
-        <li class="here pl-2 mt-3">
-          <b class="as-block">Brief</b>
-          <span class="soft">everything a writer needs for this page</span>
+        <li v-for="d in documents" :key="d.key" class="pl-2 mt-3" :class="{ here: d.key === shown }">
+          <button
+            class="quiet as-block bold to-left"
+            type="button"
+            :aria-current="d.key === shown ? 'page' : undefined"
+            @click="address.set({ document: d.key }, true)"
+          >
+            {{ d.says }}
+          </button>
+          <span class="soft">{{ d.note }}</span>
         </li>
       </ul>
     </nav>
     <div class="board banded line-left">
       <NoticeLine v-if="error" :fault="error" />
       <p v-else-if="isPending" class="soft">Loading the brief…</p>
+      <template v-else-if="shown === 'message'">
+        <NoticeLine v-if="failed" :fault="failed" />
+        <MessagePaper v-if="walk" :message="walk.message" />
+      </template>
       <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
     </div>
-    <aside class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
+    <aside v-if="shown === 'message'" class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
+      <ActionButton @click="print">Print</ActionButton>
+      <p class="soft">At most 150 words: what there is to do, with a figure of proof each.</p>
+    </aside>
+    <aside v-else class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
       <ActionButton
         ref="download"
         main

@@ -43,7 +43,7 @@ const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.e
     <span class="soft one-line" role="gridcell">
       <a
         v-if="entry.url"
-        class="mono as-block address"
+        class="mono as-block one-line address"
         :href="entry.url"
         target="_blank"
         rel="noreferrer"

@@ -19,7 +19,7 @@ defineProps<{ step: Step; client: number; name: string }>()
   />
   <SearchStood v-else-if="step.kind === 'search'" :step="step" :client="name" />
   <template v-else>
-    <div v-if="step.kind === 'rival'" class="heads grid gap-6 soft t-head ink-below">
+    <div v-if="step.rows.some((r) => r.own && r.theirs)" class="heads grid gap-6 soft t-head ink-below">
       <span></span><span class="to-right">you</span><span class="to-right">they</span>
     </div>
     <FirmRows :step="step" />
