@@ -5,6 +5,7 @@ package main
 import (
 	"bufio"
 	"bytes"
+	"context"
 	"crypto/sha256"
 	"errors"
 	"net"
@@ -15,6 +16,8 @@ import (
 	"syscall"
 	"testing"
 	"time"
+
+	"inktally/internal/store"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -205,4 +208,18 @@ func TestSecondStart(t *testing.T) {
 	require.NoError(t, conn.Close())
 	require.NoError(t, first.Process.Signal(os.Interrupt))
 	assert.NoError(t, first.Wait(), "it ends in order")
+}
+
+// What is told of a client is printed from the data file, and a format or a client that there is not is said.
+func TestWalkCommand(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "data.db")
+	db, err := store.Open(context.Background(), data)
+	require.NoError(t, err)
+	require.NoError(t, db.Close())
+	out, err := inktally(t, "walk", "--data", data, "--format", "pdf").CombinedOutput()
+	assert.Error(t, err)
+	assert.Contains(t, string(out), `--format is md or json, not "pdf"`)
+	out, err = inktally(t, "walk", "--data", data, "--client", "Nobody").CombinedOutput()
+	assert.Error(t, err)
+	assert.Contains(t, string(out), "say --client")
 }

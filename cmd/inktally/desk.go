@@ -62,6 +62,16 @@ func (d *desk) open(ctx context.Context) (a *app.App, client int64, end func(), 
 	return a, client, end, err
 }
 
+// with does something with the client of a copy of the data file.
+func (d *desk) with(ctx context.Context, do func(a *app.App, client int64) error) error {
+	a, client, end, err := d.open(ctx)
+	if err != nil {
+		return err
+	}
+	defer end()
+	return do(a, client)
+}
+
 // find returns the client that is called by its name or number.
 func (d *desk) find(ctx context.Context, a *app.App) (int64, error) {
 	list, err := a.Shelf.Names(ctx)

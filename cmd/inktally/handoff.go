@@ -3,6 +3,8 @@ package main
 import (
 	"fmt"
 
+	"inktally/internal/app"
+
 	"github.com/spf13/cobra"
 )
 
@@ -15,27 +17,19 @@ func walkCommand() *cobra.Command {
 		Short: "Prints the walk-through of a client: its steps with what is shown and said",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			a, client, end, err := d.open(cmd.Context())
-			if err != nil {
-				return err
+			if format != "md" && format != "json" {
+				return fmt.Errorf("--format is md or json, not %q", format)
 			}
-			defer end()
-			switch format {
-			case "json":
-				walk, err := a.Handoff.Walk(cmd.Context(), client)
-				if err != nil {
-					return err
+			return d.with(cmd.Context(), func(a *app.App, client int64) error {
+				if format == "json" {
+					walk, err := a.Handoff.Walk(cmd.Context(), client)
+					if err != nil {
+						return err
+					}
+					return printJSON(cmd.OutOrStdout(), walk)
 				}
-				return printJSON(cmd.OutOrStdout(), walk)
-			case "md":
-				_, markdown, err := a.Handoff.WalkFile(cmd.Context(), client)
-				if err != nil {
-					return err
-				}
-				_, err = cmd.OutOrStdout().Write(markdown)
-				return err
-			}
-			return fmt.Errorf("--format is md or json, not %q", format)
+				return handOut(cmd, func() (string, []byte, error) { return a.Handoff.WalkFile(cmd.Context(), client) })
+			})
 		},
 	}
 	d.flags(cmd)
@@ -52,24 +46,27 @@ func briefCommand() *cobra.Command {
 		Short: "Prints the brief of a page, as Markdown",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			a, client, end, err := d.open(cmd.Context())
-			if err != nil {
-				return err
-			}
-			defer end()
-			key, err := a.Plan.FindPage(cmd.Context(), client, page)
-			if err != nil {
-				return err
-			}
-			_, markdown, err := a.Handoff.BriefOf(cmd.Context(), client, key)
-			if err != nil {
-				return err
-			}
-			_, err = cmd.OutOrStdout().Write(markdown)
-			return err
+			return d.with(cmd.Context(), func(a *app.App, client int64) error {
+				key, err := a.Plan.FindPage(cmd.Context(), client, page)
+				if err != nil {
+					return err
+				}
+				return handOut(cmd, func() (string, []byte, error) {
+					return a.Handoff.BriefOf(cmd.Context(), client, key)
+				})
+			})
 		},
 	}
 	d.flags(cmd)
 	cmd.Flags().StringVar(&page, "page", "home", "the page: home, its address, or what it is for")
 	return cmd
+}
+
+// handOut prints a document.
+func handOut(cmd *cobra.Command, document func() (name string, body []byte, err error)) error {
+	_, body, err := document()
+	if err == nil {
+		_, err = cmd.OutOrStdout().Write(body)
+	}
+	return err
 }
