@@ -46,7 +46,7 @@ func views(client, page int64) map[string]string {
 		"/clients/1/site":                                                      "No site yet",
 		fmt.Sprintf("/clients/%d/yardstick", client):                           "Click-through rate at position 1",
 		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, page):             "words to write",
-		fmt.Sprintf("/clients/%d/walk?step=search", client):                    "In this search you come 14th.",
+		fmt.Sprintf("/clients/%d/walk?step=search", client):                    "In this search you come up 14th.",
 		fmt.Sprintf("/clients/%d/walk?step=phrase", client):                    "Your page says it once.",
 		fmt.Sprintf("/clients/%d/walk?step=rival", client):                     "Here is why.",
 		fmt.Sprintf("/clients/%d/walk/points", client):                         "to say",

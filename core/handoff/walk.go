@@ -13,7 +13,7 @@ import (
 // StepKind names a step of the walk-through.
 type StepKind string
 
-// The steps, in the order of telling (rule 16.1). Own is one that the user added.
+// The steps, in the order of telling (rule 16.1).
 const (
 	Advantages StepKind = "advantages"
 	WordsStep  StepKind = "words"
@@ -28,14 +28,12 @@ const (
 	WorthStep  StepKind = "worth"
 	RecapStep  StepKind = "recap"
 	NextStep   StepKind = "next"
-	OwnStep    StepKind = "own"
 )
 
-// StepKinds returns those that are told of figures, in the order of telling, and that of the user last.
+// StepKinds returns all of them, in the order of telling.
 func StepKinds() []StepKind {
 	return []StepKind{Advantages, WordsStep, PhraseStep, ImagesStep, SearchStep, RivalStep, PagesStep, Listed,
-		LinksStep,
-		VisitsStep, WorthStep, RecapStep, NextStep, OwnStep}
+		LinksStep, VisitsStep, WorthStep, RecapStep, NextStep}
 }
 
 // Walk is what is told to an owner: facts as they were measured, nil for what nothing is known of. What has nothing to
@@ -83,8 +81,7 @@ func Details() []Detail { return []Detail{Testimonial, YearsInIt, Calls, HasForm
 
 // WordsTold is how many words there are, how many a rival has and how many are wanted.
 type WordsTold struct {
-	Page                         string // the key of the client's page
-	Own, Target, ToWrite, Enough int    // Enough is where the guideline starts
+	Own, Target, ToWrite, Enough int // Enough is where the guideline starts
 	// Best is the strongest comparable page, nil where there is none.
 	Best *Firm
 	// There reports whether the client has the page; Hold whether it has enough words.
@@ -101,7 +98,7 @@ type Firm struct {
 
 // PhraseTold is where the first phrase stands, on the client's page and on that of the rival that has it most.
 type PhraseTold struct {
-	Page, Phrase string
+	Phrase string
 	// Searches are those a month, nil if they are not known or not the town's.
 	Searches *int
 	Own      Stands
@@ -115,16 +112,15 @@ type PhraseTold struct {
 type Stands struct {
 	Name  string
 	Entry int64
-	// Total is how often it stands there, Found what find-in-page says; Slots are the places that have it.
-	Total, Found int
-	Slots        []sheet.Slot
+	// Found is how often find-in-page finds it; Slots are the places that have it.
+	Found int
+	Slots []sheet.Slot
 }
 
 // ImagesTold is what image files are called.
 type ImagesTold struct {
-	Page string
-	// All are the images of the client's page, Named those of which the name says what they show.
-	All, Named int
+	// Named are the images of the client's page of which the name says what they show.
+	Named int
 	// Names are those to change, with the better name.
 	Names []Renamed
 	// Rival has the most named images, with one of their names; nil for none.
@@ -137,7 +133,6 @@ type Renamed struct{ Now, Better string }
 
 // SearchTold is a recorded search, from the top.
 type SearchTold struct {
-	Lineup        int64
 	Phrase, Place string
 	// Ads is how many results are paid for.
 	Ads          int
@@ -162,13 +157,10 @@ type Result struct {
 // RivalTold is one rival whole: that which stands above the client with most visits, else the highest.
 type RivalTold struct {
 	Firm
-	Page   string
 	Steps  []ladder.Step
 	Reason ladder.Reason
 	// Places are how many the first phrase can have.
 	Places int
-	// URL is its page.
-	URL string
 }
 
 // PagesTold is the pages for services and towns.
@@ -187,7 +179,7 @@ type Compared struct {
 
 // VisitsTold is what searches bring a month: estimates.
 type VisitsTold struct {
-	Now, Missed, Aimed float64
+	Now, Aimed float64
 	// Best is the rival that gets most, BestVisits what it gets.
 	Best       *Firm
 	BestVisits float64
@@ -206,17 +198,14 @@ type WorthTold struct {
 type Imperative struct {
 	Says string
 	// Front is what it is about, the first of them where there are two.
-	Front   plan.Front
-	Gain    float64
-	Minutes float64
+	Front plan.Front
 }
 
 // NextTold is what is done next.
 type NextTold struct {
 	Hours float64
-	// Fit are the targets that fit into them, Gain what they bring, First the first of them.
+	// Fit are the targets that fit into them, First the first of these that brings visits.
 	Fit   int
-	Gain  float64
 	First string
 	// Open are all targets that are open.
 	Open int

@@ -35,13 +35,16 @@ type Reason struct {
 // for phrases is what comes of them.
 func Explaining() []Front { return []Front{Words, Slots, Images, Pages, Links, Listings, Reviews} }
 
+// OfCountry reports whether a firm's figure of a front is that of a whole country: it is held against nobody.
+func OfCountry(f Front, chain bool) bool { return chain && (f == Pages || f == Links) }
+
 // ReasonOf returns why a rival leads by the steps of its rung. The pages and domains of a chain are those of a whole
 // country, and explain nothing. page is the key of the client's page beside it, list are its targets in the order of
 // work.
 func ReasonOf(steps []Step, chain bool, page string, list []plan.Target) Reason {
 	var r Reason
 	for _, f := range Explaining() {
-		if chain && (f == Pages || f == Links) {
+		if OfCountry(f, chain) {
 			continue
 		}
 		s := steps[slices.IndexFunc(steps, func(s Step) bool { return s.Front == f })]

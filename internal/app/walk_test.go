@@ -43,6 +43,7 @@ func TestWalkOfLittle(t *testing.T) {
 			assert.Contains(t, string(markdown), strings.TrimSpace(first))
 		}
 	}
+	assert.NotContains(t, string(markdown), "you ,", "a figure that has no other beside it stands alone")
 	_, err = a.Handoff.Walk(ctx, client+99)
 	assert.Error(t, err)
 }
@@ -57,6 +58,12 @@ func TestWalkOfAPlan(t *testing.T) {
 	assert.Contains(t, kindsOf(w), "recap")
 	plan, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
+	_, markdown, err := a.Handoff.WalkFile(ctx, client)
+	require.NoError(t, err)
+	assert.NotContains(t, string(markdown), "you ,")
+	for _, r := range plan.Recap {
+		assert.Equal(t, 1, strings.Count(string(markdown), r.Says), "what is to be done is told once")
+	}
 	minutes := 0.0
 	for _, s := range w.Steps {
 		minutes += s.Minutes

@@ -60,11 +60,11 @@ func is(count int, one, many string) string { return wording.Count(count, one, m
 func stand(r *handoff.SearchTold) string {
 	switch {
 	case r.Own.Organic > 0 && r.Own.Map > 0:
-		return fmt.Sprintf("In this search you come %s, and %s on the map.", ordinal(r.Own.Organic), ordinal(r.Own.Map))
+		return fmt.Sprintf("In this search you come up %s, and %s on the map.", ordinal(r.Own.Organic), ordinal(r.Own.Map))
 	case r.Own.Organic > 0:
-		return fmt.Sprintf("In this search you come %s.", ordinal(r.Own.Organic))
+		return fmt.Sprintf("In this search you come up %s.", ordinal(r.Own.Organic))
 	case r.Own.Map > 0:
-		return fmt.Sprintf("In this search you come %s on the map, and nowhere below it.", ordinal(r.Own.Map))
+		return fmt.Sprintf("In this search you come up %s on the map, and nowhere below it.", ordinal(r.Own.Map))
 	case r.Looked > 0:
 		return fmt.Sprintf("In this search you are not among the first %d.", r.Looked)
 	}
@@ -115,7 +115,7 @@ func (t Teller) rival() Says {
 	case r.Map > 0:
 		at = ordinal(r.Map) + " on the map"
 	}
-	s := Says{Head: fmt.Sprintf("%s comes %s.\nHere is why.", r.Name, at)}
+	s := Says{Head: fmt.Sprintf("%s comes up %s.\nHere is why.", r.Name, at)}
 	if r.Reason.Fewer {
 		s.Points = append(s.Points, "It is not the words: its page has fewer than yours.")
 	}
@@ -155,17 +155,17 @@ func (t Teller) ahead(s ladder.Step) string {
 		return fmt.Sprintf("The names of %s of its pictures say what they show. Of yours: %s.", theirs, own)
 	case ladder.Pages:
 		if t.tells(handoff.PagesStep) {
-			return "It has more pages, one for each thing that it does. I come to that."
+			return "It has more pages, one for each thing that it does. I will come to that."
 		}
 		return fmt.Sprintf("It has %s pages for services and towns, you have %s.", theirs, own)
 	case ladder.Links:
 		if t.tells(handoff.LinksStep) {
-			return "More websites lead to it. I come to that."
+			return "More websites lead to it. I will come to that."
 		}
 		return fmt.Sprintf("%s websites lead to it, %s to yours.", theirs, own)
 	case ladder.Listings, ladder.Reviews:
 		if t.tells(handoff.Listed) {
-			return "It is better known in directories and reviews. I come to that."
+			return "It is better known in directories and reviews. I will come to that."
 		}
 		return fmt.Sprintf("It has %s %s, you have "+
 			"%s.", theirs, map[ladder.Front]string{ladder.Listings: "directory entries",

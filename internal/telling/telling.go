@@ -33,8 +33,6 @@ func Minutes(texts ...string) float64 {
 // Teller words the steps of a walk-through.
 type Teller struct {
 	*handoff.Walk
-	// Display writes a phrase as it would stand in a text.
-	Display func(phrase string) string
 }
 
 // Step words a step of the walk-through.
@@ -102,8 +100,10 @@ func (t Teller) words() Says {
 	s := Says{Head: fmt.Sprintf("Your home page has %s words.", wording.Number(w.Own))}
 	if !w.There {
 		s.Head = "Your home page is still to be written."
-	}
-	if w.Best != nil {
+		if w.Best != nil {
+			s.Head += fmt.Sprintf("\nThat of %s has %s words.", w.Best.Name, wording.Number(w.Best.Figure))
+		}
+	} else if w.Best != nil {
 		s.Head += fmt.Sprintf("\n%s has %s.", w.Best.Name, wording.Number(w.Best.Figure))
 	}
 	if w.There {

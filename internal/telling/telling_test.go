@@ -24,12 +24,12 @@ func brindle() *handoff.Walk {
 	pages.Figure = 10
 	return &handoff.Walk{Client: "Brindle & Ash Chimney",
 		Advantages: []handoff.Advantage{{Front: ladder.Links, Own: 31, Best: 17}, {Detail: handoff.YearsInIt}},
-		Words: &handoff.WordsTold{Page: "p2", Own: 545, Target: 2000, ToWrite: 1455, Enough: 1500, Best: &harbor,
+		Words: &handoff.WordsTold{Own: 545, Target: 2000, ToWrite: 1455, Enough: 1500, Best: &harbor,
 			There: true},
-		Phrase: &handoff.PhraseTold{Page: "p2", Phrase: "chimney sweep tarn harbor", Searches: n380(), There: true,
+		Phrase: &handoff.PhraseTold{Phrase: "chimney sweep tarn harbor", Searches: n380(), There: true,
 			Own: handoff.Stands{Found: 0}, Rival: &handoff.Stands{Name: "Harbor Flue & Hearth", Found: 3,
 				Slots: []sheet.Slot{sheet.H1, sheet.Title}}, Missing: []sheet.Slot{sheet.Title, sheet.H1}},
-		Images: &handoff.ImagesTold{All: 4, Names: []handoff.Renamed{{Now: "IMG_2041.jpg",
+		Images: &handoff.ImagesTold{Names: []handoff.Renamed{{Now: "IMG_2041.jpg",
 			Better: "chimney-sweep-tarn-harbor.jpg"}, {Now: "hero-final2.png", Better: "chimney-cap.png"}}},
 		Search: &handoff.SearchTold{Phrase: "chimney sweep tarn harbor", Place: "Tarn Harbor, ME", Ads: 2, Looked: 20,
 			Own: ladder.Places{Organic: 14}, Free: []int{2, 4}, Map: []handoff.Result{{Position: 1,
@@ -110,11 +110,14 @@ func TestSmallCases(t *testing.T) {
 	s := step(handoff.WordsStep, handoff.Walk{Words: &handoff.WordsTold{Target: 1500, ToWrite: 1500, Enough: 1500}})
 	assert.Equal(t, "Your home page is still to be written.", s.Head)
 	assert.NotContains(t, strings.Join(s.Points, " "), "copy it", "there is nothing to be copied")
+	s = step(handoff.WordsStep, handoff.Walk{Words: &handoff.WordsTold{Target: 1500, ToWrite: 1500, Enough: 1500,
+		Best: &handoff.Firm{Name: "Needle & Tack", Figure: 205}}})
+	assert.Equal(t, "Your home page is still to be written.\nThat of Needle & Tack has 205 words.", s.Head)
 	s = step(handoff.SearchStep, handoff.Walk{Search: &handoff.SearchTold{Phrase: "x", Looked: 20}})
 	assert.Equal(t, "In this search you are not among the first 20.", s.Head)
 	s = step(handoff.SearchStep, handoff.Walk{Search: &handoff.SearchTold{Phrase: "x",
 		Own: ladder.Places{Organic: 2, Map: 21}}})
-	assert.Equal(t, "In this search you come second, and 21st on the map.", s.Head)
+	assert.Equal(t, "In this search you come up second, and 21st on the map.", s.Head)
 	s = step(handoff.RivalStep, handoff.Walk{Rival: &handoff.RivalTold{Firm: handoff.Firm{Name: "Deep Pile"},
 		Reason: ladder.Reason{Fewer: true}}})
 	assert.Equal(t, []string{"It is not the words: its page has fewer than yours.",
@@ -150,7 +153,7 @@ func TestMessage(t *testing.T) {
 	w := brindle()
 	m := Teller{Walk: w}.Message()
 	assert.LessOrEqual(t, len(strings.Fields(m)), MostWords)
-	for _, says := range []string{"you come 14th. First is Harbor Flue & Hearth.",
+	for _, says := range []string{"you come up 14th. First is Harbor Flue & Hearth.",
 		"1. Make 2 pages. Harbor Flue & Hearth has 10 pages, you have 1.",
 		"2. Write the home page. Your home page has 545 words, that of Harbor Flue & Hearth 1,726.", "no promise",
 		"In 6 hours we get 11 jobs done."} {

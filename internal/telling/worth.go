@@ -92,7 +92,7 @@ func (t Teller) next() Says {
 		s.Points = append(s.Points, fmt.Sprintf("In %s we get %s done, of %s altogether.", Hours(x.Hours),
 			wording.Count(x.Fit, "job", ""), wording.Number(x.Open)))
 		if x.First != "" {
-			s.Points = append(s.Points, "We begin here. "+x.First+".")
+			s.Points = append(s.Points, "The first of them that brings you visits: "+x.First+".")
 		}
 	default:
 		s.Points = append(s.Points, fmt.Sprintf("%s on my list. Tell me how many hours we have, and I tell you which.",

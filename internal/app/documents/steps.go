@@ -135,14 +135,9 @@ func (g *gathering) compare(own int, best *handoff.Firm) []told.StepRow {
 	out := []told.StepRow{{Name: g.walk.Client, Role: "client", Value: float64(own)}}
 	if best != nil {
 		out = append(out, told.StepRow{Name: best.Name, Role: "rival", Value: float64(best.Figure), Entry: best.Entry,
-			Note: whereOf(best)})
+			Note: telling.Stands(best.Places)})
 	}
 	return out
-}
-
-// whereOf tells where a rival stands.
-func whereOf(f *handoff.Firm) string {
-	return telling.Stands(f.Places)
 }
 
 // rivalRows are the fronts of the rival that is told whole, both figures in words.
@@ -171,9 +166,9 @@ func worthRows(w *handoff.WorthTold) []told.StepRow {
 		Theirs: telling.Few(w.Customers)}}
 	if w.Most > 0 {
 		money := func(n float64) string { return w.Money + wording.Number(int(math.Round(n))) }
-		out = append(out, told.StepRow{Name: "More a month, of half of them", Role: "target", Value: w.Least,
+		out = append(out, told.StepRow{Name: "A month, from half of them", Role: "target", Value: w.Least,
 			Theirs: money(w.Least)},
-			told.StepRow{Name: "Of all of them", Role: "target", Value: w.Most, Theirs: money(w.Most)})
+			told.StepRow{Name: "A month, from all of them", Role: "target", Value: w.Most, Theirs: money(w.Most)})
 	}
 	return out
 }
@@ -237,9 +232,12 @@ func shown(s *told.Step) (out []string) {
 		if r.Note != "" {
 			line += " (" + r.Note + ")"
 		}
-		if r.Theirs != "" {
+		switch {
+		case r.Own != "":
 			out = append(out, fmt.Sprintf("%s: you %s, they %s", line, r.Own, r.Theirs))
-		} else {
+		case r.Theirs != "":
+			out = append(out, line+": "+r.Theirs)
+		default:
 			out = append(out, line+": "+wording.Number(int(math.Round(r.Value+r.Write))))
 		}
 	}
@@ -257,6 +255,9 @@ func shown(s *told.Step) (out []string) {
 			}
 			out = append(out, line)
 		}
+	}
+	if kind := handoff.StepKind(s.Kind); kind == handoff.RecapStep || kind == handoff.Advantages {
+		return out // what is said has all of its lines
 	}
 	return append(out, s.Lines...)
 }

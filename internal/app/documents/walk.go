@@ -51,8 +51,7 @@ func (h *Handoff) gather(ctx context.Context, client int64) (*gathering, error) 
 		g.compared(ladder.Reviews), g.compared(ladder.Listings), g.compared(ladder.Links)
 	g.visits()
 	for _, m := range w.Imperatives() {
-		g.walk.Recap = append(g.walk.Recap, handoff.Imperative{Says: m.Says, Front: m.Fronts[0], Gain: m.Gain,
-			Minutes: m.Minutes})
+		g.walk.Recap = append(g.walk.Recap, handoff.Imperative{Says: m.Says, Front: m.Fronts[0]})
 	}
 	g.next()
 	return g, nil
@@ -73,8 +72,7 @@ func step(r targets.Rung, f ladder.Front) ladder.Step {
 func (g *gathering) best(f ladder.Front) (best *handoff.Firm) {
 	for _, r := range g.rivals.Rungs {
 		s := step(r, f)
-		if chain := r.Side.Entry.Kind == lineup.Chain; !s.TheirsKnown || chain && (f == ladder.Pages ||
-			f == ladder.Links) {
+		if !s.TheirsKnown || ladder.OfCountry(f, r.Side.Entry.Kind == lineup.Chain) {
 			continue
 		}
 		if best == nil || int(s.Theirs) > best.Figure {
@@ -99,7 +97,7 @@ func (g *gathering) compared(f ladder.Front) *handoff.Compared {
 
 func (g *gathering) words() {
 	t := g.page.Words
-	told := &handoff.WordsTold{Page: g.page.Aim.Key, Target: t.Target, ToWrite: t.ToWrite, Enough: g.rivals.Guideline,
+	told := &handoff.WordsTold{Target: t.Target, ToWrite: t.ToWrite, Enough: g.rivals.Guideline,
 		Hold: t.Hold, Best: g.best(ladder.Words)}
 	if g.page.Client.Column != nil {
 		told.There, told.Own = true, g.page.Client.Column.Page.Words.Seen
@@ -112,7 +110,7 @@ func (g *gathering) phrase() {
 	if !ok {
 		return
 	}
-	told := &handoff.PhraseTold{Page: g.page.Aim.Key, Phrase: first.Text, Missing: g.missing(first.Key),
+	told := &handoff.PhraseTold{Phrase: first.Text, Missing: g.missing(first.Key),
 		There: g.page.Client.Column != nil}
 	if f := g.Whole.Known.ByKey()[first.Key]; f != nil {
 		if lead := f.Lead(); lead.Volume != nil && lead.Area.Counts(f.Place != "") {
@@ -136,7 +134,7 @@ func stands(of *study.Side, family, text string, kind site.Kind) handoff.Stands 
 		return out
 	}
 	placed := of.Column.Family(family)
-	out.Total, out.Found = placed.Exact.Total, sheet.FindInPage(of.Column.Page, text)
+	out.Found = sheet.FindInPage(of.Column.Page, text)
 	for _, slot := range append(sheet.FirstSlots(kind.ForOneSubject()), sheet.Body) {
 		if placed.Exact.In(slot) > 0 {
 			out.Slots = append(out.Slots, slot)
@@ -167,7 +165,7 @@ func (g *gathering) images() {
 	if column == nil {
 		return
 	}
-	told := &handoff.ImagesTold{Page: g.page.Aim.Key, All: len(column.Verdicts), Named: column.Carrying()}
+	told := &handoff.ImagesTold{Named: column.Carrying()}
 	for _, t := range g.Targets {
 		for _, p := range t.Parts {
 			if t.Page == g.page.Aim.Key && p.Kind == plan.ImageName && p.Image != nil && p.Image.File != "" &&
@@ -201,7 +199,9 @@ func (g *gathering) advantages() {
 	var steps [][]ladder.Step
 	var details [][]handoff.Detail
 	for _, r := range g.rivals.Rungs {
-		steps = append(steps, r.Steps)
+		chain := r.Side.Entry.Kind == lineup.Chain
+		steps = append(steps, slices.DeleteFunc(slices.Clone(r.Steps),
+			func(s ladder.Step) bool { return ladder.OfCountry(s.Front, chain) }))
 	}
 	for _, r := range g.page.Counted() {
 		details = append(details, detailsOf(r))
@@ -243,7 +243,7 @@ func (g *gathering) search() {
 	if l.ID == 0 {
 		return
 	}
-	told := &handoff.SearchTold{Lineup: l.ID, Phrase: l.Phrase, Place: l.Place, Looked: l.LookedAt,
+	told := &handoff.SearchTold{Phrase: l.Phrase, Place: l.Place, Looked: l.LookedAt,
 		MapLooked: l.MapLookedAt, Own: g.rivals.Own}
 	rivals := study.RivalsOf(known.EntriesOf(l.ID), known.Yardstick.Lineup)
 	for _, e := range known.EntriesOf(l.ID) {
@@ -288,8 +288,8 @@ func (g *gathering) rival() {
 		return
 	}
 	r := g.rivals.Rungs[at]
-	g.walk.Rival = &handoff.RivalTold{Firm: *firm(r, 0), Page: g.page.Aim.Key, Steps: r.Steps, Reason: *r.Reason,
-		Places: g.rivals.Places, URL: r.Side.URL}
+	g.walk.Rival = &handoff.RivalTold{Firm: *firm(r, 0), Steps: r.Steps, Reason: *r.Reason,
+		Places: g.rivals.Places}
 }
 
 func (g *gathering) pages() {
@@ -310,38 +310,19 @@ func (g *gathering) visits() {
 	if !own.Known {
 		return
 	}
-	after := reached.Aimed(g.Study, own)
-	told := &handoff.VisitsTold{Now: own.Hire, Aimed: after.Hire, Missed: reach.Missed(g.reached.Rows, g.reached.Own())}
+	after := reach.AimedOf(own.Reach, g.Study.Families())
+	told := &handoff.VisitsTold{Now: own.Hire, Aimed: after.Hire, Soon: after.Soon, Late: after.Late}
 	for i, s := range g.reached.All {
 		if s.Role == reached.Rival && s.Hire > told.BestVisits {
 			told.BestVisits = s.Hire
 			told.Best = &handoff.Firm{Name: g.reached.All[i].Name}
 		}
 	}
-	told.Soon, told.Late = g.months()
 	g.walk.Visits = told
-	more := map[string]float64{}
-	for service, n := range after.Services {
-		more[service] = n - own.Services[service]
-	}
-	if w, ok := reached.Worth(g.Study, more); ok {
+	if w, ok := reached.Worth(g.Study, after.More(own.Reach)); ok {
 		g.walk.Worth = &handoff.WorthTold{Customers: w.Customers, Least: w.Least, Most: w.Most,
 			Money: g.Study.Client.Money}
 	}
-}
-
-// months returns how long it takes to the first and to the last of the positions that are aimed at.
-func (g *gathering) months() (soon, late float64) {
-	for _, f := range g.Whole.Known.Families() {
-		if !f.Kept || f.Under != "" || f.Gain <= 0 {
-			continue
-		}
-		if m := f.Estimate.Months; soon == 0 || m < soon {
-			soon = m
-		}
-		late = max(late, f.Estimate.Months)
-	}
-	return soon, late
 }
 
 func (g *gathering) next() {
@@ -358,11 +339,6 @@ func (g *gathering) next() {
 			continue
 		}
 		told.Fit++
-		gain := t.Gain
-		if cut.Short[i] {
-			_, gain, _ = cutline.Short(t)
-		}
-		told.Gain += gain
 		if told.First == "" && t.Gain > 0 {
 			told.First = g.Name(t.Page) + ": " + g.Teller(t.Page).Instruct(t).String()
 		}

@@ -38,7 +38,7 @@ func (b *Book) Found(ctx context.Context, id int64) (*told.Found, error) {
 		out.Sites = append(out.Sites, site)
 	}
 	if own := r.Client(); own.Known {
-		after := reached.Aimed(s, own)
+		after := reach.AimedOf(own.Reach, s.Families())
 		missed := reach.Missed(r.Rows, r.Own())
 		out.Missed, out.Aimed, out.AimedWorth = &missed, &after.Hire, told.WorthOf(reached.Worth(s, after.Services))
 	}

@@ -5,11 +5,9 @@
 package reached
 
 import (
-	"maps"
 	"slices"
 	"strings"
 
-	"inktally/core/intent"
 	"inktally/core/lineup"
 	"inktally/core/phrase"
 	"inktally/core/reach"
@@ -181,20 +179,6 @@ func searchesOf(k *study.Known) reach.Known {
 		}
 	}
 	return out
-}
-
-// Aimed returns what the client's site gets where each family of its book stands at the position that is aimed at
-// (rule 7.2), and all else stays as it is.
-func Aimed(s *study.Study, own *Site) reach.Reach {
-	after := own.Reach
-	after.Services = maps.Clone(after.Services)
-	for _, f := range s.Families() {
-		if f.Kept && f.Under == "" && f.Intent == intent.Hire {
-			after.Hire += f.RowGain
-			after.Services[f.Service] += f.RowGain
-		}
-	}
-	return after
 }
 
 // Worth returns what visits ready to hire are worth, by the service that they are for; it is not ok where the client

@@ -3336,7 +3336,7 @@ export type Step = {
      * What stands on the screen in large type
      */
     head: string;
-    kind: 'advantages' | 'words' | 'phrase' | 'images' | 'search' | 'rival' | 'pages' | 'standing' | 'links' | 'visits' | 'worth' | 'recap' | 'next' | 'own';
+    kind: 'advantages' | 'words' | 'phrase' | 'images' | 'search' | 'rival' | 'pages' | 'standing' | 'links' | 'visits' | 'worth' | 'recap' | 'next';
     /**
      * What is to be done or made, in order
      */
