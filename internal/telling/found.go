@@ -60,11 +60,13 @@ func is(count int, one, many string) string { return wording.Count(count, one, m
 func stand(r *handoff.SearchTold) string {
 	switch {
 	case r.Own.Organic > 0 && r.Own.Map > 0:
-		return fmt.Sprintf("In this search you come up %s, and %s on the map.", ordinal(r.Own.Organic), ordinal(r.Own.Map))
+		return fmt.Sprintf("In this search you come up %s, and %s on the map.",
+			ordinal(r.Own.Organic), ordinal(r.Own.Map))
 	case r.Own.Organic > 0:
 		return fmt.Sprintf("In this search you come up %s.", ordinal(r.Own.Organic))
 	case r.Own.Map > 0:
-		return fmt.Sprintf("In this search you come up %s on the map, and nowhere below it.", ordinal(r.Own.Map))
+		return fmt.Sprintf("In this search you come up %s on the map, and nowhere below it.",
+			ordinal(r.Own.Map))
 	case r.Looked > 0:
 		return fmt.Sprintf("In this search you are not among the first %d.", r.Looked)
 	}
