@@ -2,71 +2,128 @@ package main
 
 import (
 	"fmt"
+	"os"
+	"slices"
+	"strings"
 
 	"inktally/internal/app"
+	"inktally/internal/app/documents"
+	"inktally/internal/fetch/render"
 
 	"github.com/spf13/cobra"
 )
 
+// handout is a command that writes a document.
+type handout struct {
+	desk
+	format, page, output string
+}
+
+// command returns the command that writes a document of one kind, or of another if a flag says so.
+func (o *handout) command(use, short, usual string, kind func() documents.Kind, more ...string) *cobra.Command {
+	var formats []string
+	for _, f := range kind().Formats() {
+		formats = append(formats, string(f))
+	}
+	formats = append(formats, more...)
+	cmd := &cobra.Command{Use: use, Short: short, Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
+		if !slices.Contains(formats, o.format) {
+			return fmt.Errorf("--format is one of %s, not %q", strings.Join(formats, ", "), o.format)
+		}
+		if o.output == "" && (o.format == string(documents.DOCX) || o.format == string(documents.PDF)) {
+			return fmt.Errorf("%s is no text for a terminal: name a file with --output", o.format)
+		}
+		return o.with(cmd.Context(), func(a *app.App, client int64) error { return o.write(cmd, a, client, kind()) })
+	}}
+	o.flags(cmd)
+	cmd.Flags().StringVar(&o.format, "format", usual, strings.Join(formats, ", "))
+	cmd.Flags().StringVarP(&o.output, "output", "o", "", "the file to write; docx and pdf need one")
+	return cmd
+}
+
+// write writes a document to the standard output.
+func (o *handout) write(cmd *cobra.Command, a *app.App, client int64, kind documents.Kind) error {
+	ask := documents.Ask{Client: client, Kind: kind, Format: documents.Format(o.format)}
+	if kind.OfPage() {
+		key, err := a.Plan.FindPage(cmd.Context(), client, o.page)
+		if err != nil {
+			return err
+		}
+		ask.Page = key
+	}
+	if ask.Format == documents.PDF {
+		browser := render.New(render.Options{})
+		defer browser.Close()
+		a.Handoff.Printer = browser
+	}
+	made, err := a.Handoff.File(cmd.Context(), ask)
+	if err != nil {
+		return err
+	}
+	if o.output != "" {
+		return os.WriteFile(o.output, made.Body, 0o600)
+	}
+	_, err = cmd.OutOrStdout().Write(made.Body)
+	return err
+}
+
 // walkCommand prints what an owner is told.
 func walkCommand() *cobra.Command {
-	var d desk
-	var format string
-	cmd := &cobra.Command{
-		Use:   "walk [--data FILE] [--client NAME] [--format md|json]",
-		Short: "Prints the walk-through of a client: its steps with what is shown and said",
-		Args:  cobra.NoArgs,
-		RunE: func(cmd *cobra.Command, _ []string) error {
-			if format != "md" && format != "json" {
-				return fmt.Errorf("--format is md or json, not %q", format)
+	var o handout
+	cmd := o.command("walk [--data FILE] [--client NAME] [--format FORMAT]",
+		"Prints the walk-through of a client: its steps with what is shown and said", "md",
+		func() documents.Kind { return documents.WalkThrough }, "json")
+	usual := cmd.RunE
+	cmd.RunE = func(cmd *cobra.Command, args []string) error {
+		if o.format != "json" {
+			return usual(cmd, args)
+		}
+		return o.with(cmd.Context(), func(a *app.App, client int64) error {
+			walk, err := a.Handoff.Walk(cmd.Context(), client)
+			if err != nil {
+				return err
 			}
-			return d.with(cmd.Context(), func(a *app.App, client int64) error {
-				if format == "json" {
-					walk, err := a.Handoff.Walk(cmd.Context(), client)
-					if err != nil {
-						return err
-					}
-					return printJSON(cmd.OutOrStdout(), walk)
-				}
-				return handOut(cmd, func() (string, []byte, error) { return a.Handoff.WalkFile(cmd.Context(), client) })
-			})
-		},
+			return printJSON(cmd.OutOrStdout(), walk)
+		})
 	}
-	d.flags(cmd)
-	cmd.Flags().StringVar(&format, "format", "md", "md or json")
+	return cmd
+}
+
+// planCommand prints the owner's plan.
+func planCommand() *cobra.Command {
+	var o handout
+	var short bool
+	cmd := o.command("plan [--data FILE] [--client NAME] [--format FORMAT] [--one-page]",
+		"Prints the plan of a client as its owner needs it", "md", func() documents.Kind {
+			if short {
+				return documents.OnePage
+			}
+			return documents.OwnersPlan
+		})
+	cmd.Flags().BoolVar(&short, "one-page", false, "on one page: the first jobs that fit")
 	return cmd
 }
 
 // briefCommand prints what the writer of a page needs.
 func briefCommand() *cobra.Command {
-	var d desk
-	var page string
-	cmd := &cobra.Command{
-		Use:   "brief [--data FILE] [--client NAME] [--page home|URL|SERVICE]",
-		Short: "Prints the brief of a page, as Markdown",
-		Args:  cobra.NoArgs,
-		RunE: func(cmd *cobra.Command, _ []string) error {
-			return d.with(cmd.Context(), func(a *app.App, client int64) error {
-				key, err := a.Plan.FindPage(cmd.Context(), client, page)
-				if err != nil {
-					return err
-				}
-				return handOut(cmd, func() (string, []byte, error) {
-					return a.Handoff.BriefOf(cmd.Context(), client, key)
-				})
-			})
-		},
-	}
-	d.flags(cmd)
-	cmd.Flags().StringVar(&page, "page", "home", "the page: home, its address, or what it is for")
+	var o handout
+	cmd := o.command("brief [--data FILE] [--client NAME] [--page home|URL|SERVICE|all] [--format FORMAT]",
+		"Prints the brief of a page, or of all", "md", func() documents.Kind {
+			if o.page == "all" {
+				return documents.AllBriefs
+			}
+			return documents.OneBrief
+		})
+	cmd.Flags().StringVar(&o.page, "page", "home", "the page: home, its address, what it is for; or all")
 	return cmd
 }
 
-// handOut prints a document.
-func handOut(cmd *cobra.Command, document func() (name string, body []byte, err error)) error {
-	_, body, err := document()
-	if err == nil {
-		_, err = cmd.OutOrStdout().Write(body)
-	}
-	return err
+// pencilledCommand prints a page as a proof-reader's copy.
+func pencilledCommand() *cobra.Command {
+	var o handout
+	cmd := o.command("pencilled [--data FILE] [--client NAME] [--page home|URL|SERVICE] [--format FORMAT]",
+		"Prints a page with what goes and what comes, as a proof-reader would mark it", "html",
+		func() documents.Kind { return documents.Pencilled })
+	cmd.Flags().StringVar(&o.page, "page", "home", "the page: home, its address, or what it is for")
+	return cmd
 }

@@ -54,7 +54,7 @@ func (s *instance) serve(cmd *cobra.Command) error {
 	}
 	pages := s.web.browser(web)
 	defer pages.Close()
-	o := app.Options{Web: web, Renderer: pages}
+	o := app.Options{Web: web, Renderer: pages, Printer: pages}
 	if s.search != "" {
 		o.Search = source.Search{URL: s.search}
 	}
@@ -88,7 +88,7 @@ func demoCommand() *cobra.Command {
 			fetcher := web.Fetcher()
 			pages := s.web.browser(fetcher)
 			defer pages.Close()
-			o := app.Options{Web: fetcher, Renderer: pages, Search: source.Search{URL: web.SearchURL()},
+			o := app.Options{Web: fetcher, Renderer: pages, Printer: pages, Search: source.Search{URL: web.SearchURL()},
 				Demand: source.Demand{URL: web.DemandURL()}}
 			return s.run(cmd.Context(), cmd.OutOrStdout(), o, demo.Seed)
 		},

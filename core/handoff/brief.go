@@ -41,6 +41,8 @@ type Section struct {
 type Line struct {
 	Target *plan.Target
 	Part   *plan.Part
+	// No is its number on the page; what goes into a section that is written has the number of that.
+	No int
 }
 
 // Heads reports whether a line is the words of a section: the other lines of its target say what goes into it.
@@ -62,10 +64,24 @@ func BriefOf(p *plan.Plan, key string, now *page.Page) Brief {
 			b.Sections = append(b.Sections, s)
 		}
 	}
+	b.number()
 	if now != nil {
 		b.stays(now, p.Outlines[key])
 	}
 	return b
+}
+
+// number numbers the lines from top to bottom.
+func (b *Brief) number() {
+	no := 0
+	for _, s := range b.Sections {
+		for i := range s.Lines {
+			if !s.Lines[i].Inside() {
+				no++
+			}
+			s.Lines[i].No = no
+		}
+	}
 }
 
 // stays notes what of a page no line asks to change.
@@ -115,7 +131,7 @@ func (s *Section) add(t *plan.Target) {
 	for i := range t.Parts {
 		p := &t.Parts[i]
 		if p.Choice.State != plan.Dropped && plan.PartRuleOf(p.Kind).Where == s.Where {
-			s.Lines = append(s.Lines, Line{t, p})
+			s.Lines = append(s.Lines, Line{Target: t, Part: p})
 		}
 	}
 }

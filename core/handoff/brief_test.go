@@ -44,9 +44,10 @@ func TestBriefOf(t *testing.T) {
 // A section that is written is followed by what goes into it.
 func TestLinesOfASection(t *testing.T) {
 	slice := &plan.Target{Kind: plan.Slice}
-	words, phrase := Line{slice, &plan.Part{Kind: plan.Words}}, Line{slice, &plan.Part{Kind: plan.Body}}
+	words, phrase := Line{Target: slice, Part: &plan.Part{Kind: plan.Words}},
+		Line{Target: slice, Part: &plan.Part{Kind: plan.Body}}
 	assert.Equal(t, []bool{true, false}, []bool{words.Heads(), words.Inside()})
 	assert.Equal(t, []bool{false, true}, []bool{phrase.Heads(), phrase.Inside()})
-	placing := Line{&plan.Target{Kind: plan.Placing}, &plan.Part{Kind: plan.Body}}
+	placing := Line{Target: &plan.Target{Kind: plan.Placing}, Part: &plan.Part{Kind: plan.Body}}
 	assert.Equal(t, []bool{false, false}, []bool{placing.Heads(), placing.Inside()})
 }

@@ -5,7 +5,7 @@ import "inktally/core/menu"
 // Rules is the version of the rules that a page is read by. What was kept by
 // another version is read anew; TestRulesVersion fails if a change of the
 // rules forgot it.
-const Rules = 2
+const Rules = 3
 
 // Data is a page as it can be kept: all that was read of it, without its
 // markup.

@@ -73,9 +73,9 @@ func (w *walker) addImage(img Image, ctx *context) {
 	if ctx.link > 0 {
 		img.Link = w.page.Links[ctx.link-1].Href
 	}
+	img.Block = len(w.page.Blocks)
 	w.page.Images = append(w.page.Images, img)
 	w.imageHeads = append(w.imageHeads, len(w.heads))
-	w.imageBlocks = append(w.imageBlocks, len(w.page.Blocks))
 }
 
 func small(size string) bool {
@@ -97,9 +97,9 @@ func (w *walker) findBaked() {
 		if img.Width < bakedWidth || img.Height < bakedHeight || img.Frame || img.Hidden || img.Background {
 			continue
 		}
-		at, together := w.imageBlocks[i], 0
-		for _, other := range w.imageBlocks {
-			if other >= at-1 && other <= at+1 {
+		at, together := img.Block, 0
+		for k := range p.Images {
+			if other := p.Images[k].Block; other >= at-1 && other <= at+1 {
 				together++
 			}
 		}

@@ -186,6 +186,8 @@ type Image struct {
 	Frame bool
 	// Heading is the text of the nearest heading above.
 	Heading string
+	// Block is the index of the block that it stands in or right before.
+	Block int
 	// Width and Height are the pixels that the page or the file's name gives it,
 	// 0 for none.
 	Width, Height int

@@ -140,7 +140,6 @@ type walker struct {
 	much        bool            // more than is kept
 	ended       bool            // all of the page was walked over
 	imageHeads  []int           // for each image how many headings had begun
-	imageBlocks []int           // and how many blocks had ended
 	opened      map[string]bool // names of details that stand open
 	sheetImages map[string]bool // backgrounds from style sheets that were listed
 }

@@ -20,7 +20,7 @@ func (y Rules) order(all []Target, pages map[string]*Aim) []Target {
 	for i := range all {
 		t := &all[i]
 		items[i] = order.Item{Page: t.Page, Kind: t.turn(), Opens: t.opens, Rank: t.Rank, Minutes: t.Minutes,
-			Words: t.words()}
+			Words: t.ToWrite()}
 		for _, ref := range t.Needs {
 			if n, ok := at[ref]; ok {
 				items[i].Needs = append(items[i].Needs, n)

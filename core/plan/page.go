@@ -147,7 +147,7 @@ func (b *builder) mention(list []Target) {
 	rest := max(0, all-b.p.family(b.first()).InCopy-b.brought)
 	given, words := 0, 0
 	for i := range list {
-		words += list[i].words()
+		words += list[i].ToWrite()
 		now := rest * words / max(1, b.words.ToWrite)
 		list[i].Mentions = max(0, now-given)
 		given = now

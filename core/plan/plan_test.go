@@ -96,7 +96,7 @@ func TestWordsAreNotLeftBehind(t *testing.T) {
 			minutes += x.Minutes
 			if x.Kind == Slice {
 				sliced += x.Minutes
-				written[x.Page] += x.words()
+				written[x.Page] += x.ToWrite()
 			}
 		}
 	})

@@ -104,8 +104,8 @@ func (t *Target) PerHour() float64 {
 	return t.Rank * 60 / t.Minutes
 }
 
-// words returns those that a slice brings.
-func (t *Target) words() int {
+// ToWrite returns the words that its parts ask for.
+func (t *Target) ToWrite() int {
 	n := 0
 	for _, p := range t.Parts {
 		if p.Choice.State != Dropped {

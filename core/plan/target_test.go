@@ -78,7 +78,7 @@ func TestGain(t *testing.T) {
 	gain, minutes, words := 0.0, 0.0, 0
 	for _, x := range targets {
 		if x.Kind == Slice {
-			gain, minutes, words = gain+x.Gain, minutes+x.Minutes, words+x.words()
+			gain, minutes, words = gain+x.Gain, minutes+x.Minutes, words+x.ToWrite()
 		}
 	}
 	assert.Equal(t, 1455, words)
@@ -146,7 +146,7 @@ func TestNewPage(t *testing.T) {
 	assert.Equal(t, made.Key, targets[0].Key, "all else depends on it")
 	lead := findPart(targets, "slice: lead words")
 	require.NotNil(t, lead)
-	assert.InDelta(t, 30+float64(made.words())/5, made.Minutes, 1e-9, "its lead section's words")
+	assert.InDelta(t, 30+float64(made.ToWrite())/5, made.Minutes, 1e-9, "its lead section's words")
 	images := find(targets, "images")
 	assert.Equal(t, []Ref{made.Ref()}, images.Needs)
 	assert.NotEmpty(t, plan(Aim{Kind: site.Home, Criteria: asked()}).Targets)

@@ -57,7 +57,7 @@ func (d draft) measured(q *sheet.Criteria) *sheet.Column {
 func (d *draft) follow(t Target, n *int) {
 	at := len(d.parts)
 	if t.Kind == Slice || t.Kind == NewPage {
-		words := t.words()
+		words := t.ToWrite()
 		if t.Slice <= 1 && t.Section.Kind != outline.LeadSection && !t.Section.There {
 			d.parts = append(d.parts, "## Section "+distinct(n, 1))
 			words -= 2

@@ -69,6 +69,8 @@ type Options struct {
 	Web Web
 	// Renderer renders pages; nil if there is no browser.
 	Renderer readings.Renderer
+	// Printer prints documents; nil if there is no browser.
+	Printer documents.Printer
 	// Search answers recorded searches; nil if there is no source.
 	Search lineups.Searcher
 	// Demand returns how often phrases are searched for; nil if there is no
@@ -99,7 +101,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
 		Plan:      planned,
-		Handoff:   &documents.Handoff{Plan: planned, Now: o.Now},
+		Handoff:   &documents.Handoff{Plan: planned, Printer: o.Printer, Now: o.Now},
 		Yardstick: &rules.Yardstick{DB: o.DB},
 		Standing:  &figures.Standing{DB: o.DB, Studies: studies, Now: o.Now},
 		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),

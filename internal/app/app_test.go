@@ -203,9 +203,7 @@ func TestClientWithoutSite(t *testing.T) {
 		written += x.Words
 	}
 	assert.Equal(t, 1500, written)
-	_, brief, err := a.Handoff.BriefFile(ctx, client, p)
-	require.NoError(t, err)
-	assert.Contains(t, string(brief), "Title: use **Chimney sweep tarn harbor")
+	assert.Contains(t, briefOf(t, a, client, p), "Title: use **Chimney sweep tarn harbor")
 
 	for _, bad := range []string{"  ", strings.Repeat("x", fetch.MaxBody+1)} {
 		_, err = a.Readings.Paste(ctx, client, p, 0, bad)

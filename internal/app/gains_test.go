@@ -52,11 +52,10 @@ func TestGainsByVisits(t *testing.T) {
 	assert.Equal(t, view.GainUnit(wording.Visits), unit)
 	assert.InDelta(t, 22.16, title, .005)
 	assert.InDelta(t, 158.27*.34, write, .005)
-	_, brief, err := a.Handoff.BriefFile(ctx, client, home)
-	require.NoError(t, err)
-	assert.Contains(t, string(brief), "about 22 visits a month")
-	assert.Contains(t, string(brief), "Gains are visits a month")
-	assert.Regexp(t, `[\d,]+ words now, [\d,]+ wanted: \*\*[\d,]+ words\*\* to write\.\n`, string(brief),
+	brief := briefOf(t, a, client, home)
+	assert.Contains(t, brief, "about 22 visits a month")
+	assert.Contains(t, brief, "Gains are visits a month")
+	assert.Regexp(t, `[\d,]+ words now, [\d,]+ wanted: \*\*[\d,]+ words\*\* to write\.`, brief,
 		"the figure at the head reads as a sentence")
 }
 

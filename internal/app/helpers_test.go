@@ -14,9 +14,11 @@ import (
 	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/internal/app"
+	"inktally/internal/app/documents"
 	"inktally/internal/app/targets"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -198,4 +200,19 @@ func partsOf(list *view.Plan, kind plan.PartKind) (out []view.Part) {
 		}
 	}
 	return out
+}
+
+// briefOf returns the brief of a page as Markdown.
+func briefOf(t *testing.T, a *app.App, client, page int64) string {
+	t.Helper()
+	return fileOf(t, a, documents.Ask{Client: client, Kind: documents.OneBrief,
+		Page: study.PageKey(store.Page{ID: page}), Format: documents.Markdown})
+}
+
+// fileOf returns a document as a file.
+func fileOf(t *testing.T, a *app.App, ask documents.Ask) string {
+	t.Helper()
+	made, err := a.Handoff.File(ctx, ask)
+	require.NoError(t, err)
+	return string(made.Body)
 }

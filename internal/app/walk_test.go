@@ -5,6 +5,7 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/internal/app/documents"
 	"inktally/internal/view/told"
 
 	"github.com/stretchr/testify/assert"
@@ -31,19 +32,17 @@ func TestWalkOfLittle(t *testing.T) {
 		assert.NotContains(t, kindsOf(w), gone)
 	}
 	assert.Equal(t, "next", kindsOf(w)[len(w.Steps)-1])
-	name, markdown, err := a.Handoff.WalkFile(ctx, client)
-	require.NoError(t, err)
-	assert.True(t, strings.HasPrefix(name, "walk-through-") && strings.HasSuffix(name, ".md"), name)
+	markdown := fileOf(t, a, documents.Ask{Client: client, Kind: documents.WalkThrough, Format: documents.Markdown})
 	for _, s := range w.Steps {
 		assert.NotEmpty(t, s.Head)
 		assert.NotEmpty(t, s.Points)
 		for _, p := range s.Points {
 			assert.NotContains(t, p, "%!")
 			first, _, _ := strings.Cut(p, "“")
-			assert.Contains(t, string(markdown), strings.TrimSpace(first))
+			assert.Contains(t, markdown, strings.TrimSpace(first))
 		}
 	}
-	assert.NotContains(t, string(markdown), "you ,", "a figure that has no other beside it stands alone")
+	assert.NotContains(t, markdown, "you ,", "a figure that has no other beside it stands alone")
 	_, err = a.Handoff.Walk(ctx, client+99)
 	assert.Error(t, err)
 }
@@ -58,11 +57,10 @@ func TestWalkOfAPlan(t *testing.T) {
 	assert.Contains(t, kindsOf(w), "recap")
 	plan, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
-	_, markdown, err := a.Handoff.WalkFile(ctx, client)
-	require.NoError(t, err)
-	assert.NotContains(t, string(markdown), "you ,")
+	markdown := fileOf(t, a, documents.Ask{Client: client, Kind: documents.WalkThrough, Format: documents.Markdown})
+	assert.NotContains(t, markdown, "you ,")
 	for _, r := range plan.Recap {
-		assert.Equal(t, 1, strings.Count(string(markdown), r.Says), "what is to be done is told once")
+		assert.Equal(t, 1, strings.Count(markdown, r.Says), "what is to be done is told once")
 	}
 	minutes := 0.0
 	for _, s := range w.Steps {

@@ -12,11 +12,13 @@ import (
 	"time"
 
 	"inktally/internal/app"
+	"inktally/internal/app/documents"
 	"inktally/internal/app/runs"
 	"inktally/internal/demo"
 	"inktally/internal/practice"
 	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -152,9 +154,10 @@ func told(t *testing.T, a *app.App, name string, id int64) *client {
 		c.outlines[p.Key] = o
 	}
 	for _, p := range c.ground.Pages {
-		_, markdown, err := a.Handoff.BriefFile(ctx, id, p.ID)
+		made, err := a.Handoff.File(ctx, documents.Ask{Client: id, Kind: documents.OneBrief,
+			Page: study.PageKey(store.Page{ID: p.ID}), Format: documents.Markdown})
 		require.NoError(t, err, p.URL)
-		c.briefs[p.URL] = string(markdown)
+		c.briefs[p.URL] = string(made.Body)
 	}
 	return c
 }

@@ -62,6 +62,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r.of("tabs").received()
 	r.of("runs").runs()
 	r.of("pages").pages()
+	r.of("handoff").handoff()
 	r.of("phrase book").book()
 	r.of("plan").plan()
 	r.of("yardstick").yardstick()

@@ -54,7 +54,7 @@ var queries = map[string]string{
 	"pageFacts": "/api/clients/2/pages/2/facts", "madeOf": "/api/clients/2/pages/2/made-of",
 	"drafts": "/api/clients/2/plan/drafts?page=p2", "plan": "/api/clients/2/plan",
 	"outline": "/api/clients/2/plan/outline?page=p2", "imageNames": "/api/clients/2/plan/images",
-	"why": "/api/clients/2/plan/why?target=", "brief": "/api/clients/2/pages/2/brief", "walk": "/api/clients/2/walk",
+	"why": "/api/clients/2/plan/why?target=", "documentFile": "/api/clients/2/documents/plan", "letterhead": "/api/letterhead", "walk": "/api/clients/2/walk",
 	"ladder": "/api/clients/2/plan/ladder",
 }
 
@@ -71,14 +71,6 @@ func asked(t *testing.T, server *httptest.Server, target string) map[string]stri
 		require.NoError(t, err)
 		require.NoError(t, resp.Body.Close())
 		require.True(t, resp.StatusCode == http.StatusOK || name == "why", "%s: %s", path, raw) // a target may be gone
-		// which carries the moment at which it was made
-		if name == "brief" {
-			var brief map[string]any
-			require.NoError(t, json.Unmarshal(raw, &brief))
-			delete(brief, "date")
-			raw, err = json.Marshal(brief)
-			require.NoError(t, err)
-		}
 		out[name] = string(raw)
 	}
 	return out

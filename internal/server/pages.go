@@ -3,14 +3,12 @@ package server
 import (
 	"context"
 	"encoding/json"
-	"fmt"
 	"io"
 
 	"inktally/core/fault"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/inert"
 	"inktally/internal/view"
-	"inktally/internal/view/told"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -129,17 +127,6 @@ func (r api) pages() {
 		func(ctx context.Context, in *ReadingPath) error {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)
 		})
-	handle(r, get, "/clients/{client}/walk", "walk", "What an owner is told, step by step",
-		func(ctx context.Context, in *ClientPath) (*told.Walk, error) {
-			return r.app.Handoff.Walk(ctx, in.Client)
-		})
-	huma.Register(r.huma, r.operation(get, "/clients/{client}/walk.md", "walkMarkdown",
-		"The walk-through as Markdown"), r.walkMarkdown)
-	handle(r, get, page+"/brief", "brief", "The page's targets as a writer needs them",
-		func(ctx context.Context, in *PagePath) (*told.Brief, error) {
-			return r.app.Handoff.Brief(ctx, in.Client, in.Page)
-		})
-	huma.Register(r.huma, r.operation(get, page+"/brief.md", "briefMarkdown", "The brief as Markdown"), r.briefMarkdown)
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/readings/{reading}/page", "keptPage",
 		"The page as it was kept", heavy), r.keptPage)
 }
@@ -167,28 +154,6 @@ func (r api) files(ctx context.Context, in *filesInput) ([]view.Filed, error) {
 		files = append(files, saved.File{Name: name, Body: body})
 	}
 	return r.app.Readings.AddFiles(ctx, in.Client, in.Page, form.Entry, files)
-}
-
-func (r api) walkMarkdown(ctx context.Context, in *ClientPath) (*file, error) {
-	name, markdown, err := r.app.Handoff.WalkFile(ctx, in.Client)
-	if err != nil {
-		return nil, r.problem(ctx, "walkMarkdown", err)
-	}
-	return download(name, markdown), nil
-}
-
-// download is a Markdown file that a browser saves.
-func download(name string, markdown []byte) *file {
-	return &file{ContentType: "text/markdown; charset=utf-8",
-		Disposition: fmt.Sprintf("attachment; filename=%q", name), Body: markdown}
-}
-
-func (r api) briefMarkdown(ctx context.Context, in *PagePath) (*file, error) {
-	name, markdown, err := r.app.Handoff.BriefFile(ctx, in.Client, in.Page)
-	if err != nil {
-		return nil, r.problem(ctx, "briefMarkdown", err)
-	}
-	return download(name, markdown), nil
 }
 
 // keptPage shows a kept page with nothing of it alive: no scripts, no request

@@ -102,7 +102,7 @@ func TestProblems(t *testing.T) {
 			BadEntry.Code},
 		{"DELETE", "/api/clients/9", "", 404, NotThere.Code},
 		{"GET", "/api/clients/9/pages/1/sheet", "", 404, NoSuchClient.Code},
-		{"GET", "/api/clients/9/pages/1/brief.md", "", 404, NoSuchClient.Code},
+		{"GET", "/api/clients/9/documents/brief?page=p1", "", 404, NoSuchClient.Code},
 		{"GET", "/api/clients/9/readings/1/page", "", 404, NotThere.Code},
 		{"GET", "/api/nowhere", "", 404, NoAddress.Code},
 		{"PATCH", "/api/clients", "", 405, NoMethod.Code},

@@ -36,6 +36,16 @@ var fronts = map[ladder.Front]string{ladder.Words: "words", ladder.Slots: "place
 // Front words a front as an owner would call it.
 func Front(f ladder.Front) string { return upper(fronts[f]) }
 
+// PlaceTitle heads a column of where firms stand.
+const PlaceTitle = "Comes up"
+
+// Short words a front as the head of a narrow column.
+func Short(f ladder.Front) string {
+	return map[ladder.Front]string{ladder.Words: "Words", ladder.Slots: "Places with the search words",
+		ladder.Images: "Pictures named", ladder.Pages: "Pages", ladder.FoundFor: "Searches",
+		ladder.Links: "Sites that link", ladder.Listings: "Directories", ladder.Reviews: "Reviews"}[f]
+}
+
 // Stands words where a firm stands in a search.
 func Stands(p ladder.Places) string {
 	switch {

@@ -26,7 +26,7 @@ func (t Teller) search() Says {
 			is(r.Ads, "result is", "results are")))
 	}
 	if names := namesOf(r.Map, 3); len(names) > 0 {
-		says := "On the map: " + and(names) + "."
+		says := "On the map: " + And(names) + "."
 		if r.Own.Map == 0 {
 			says += " You are not on it."
 		}
@@ -49,7 +49,7 @@ func (t Teller) search() Says {
 		}
 		s.Points = append(s.Points, fmt.Sprintf("Positions %s are held by no actual business, but by lists and "+
 			"directories. "+
-			"A firm that does the work can have these places.", and(at)))
+			"A firm that does the work can have these places.", And(at)))
 	}
 	return s
 }
@@ -88,8 +88,8 @@ func ordinal(i int) string {
 }
 
 // noFirm is what an entry is called that is no actual business.
-var noFirm = map[lineup.Kind]string{lineup.Directory: "a directory", lineup.ListArticle: "a list of firms",
-	lineup.Supplier: "a supplier", lineup.OtherTrade: "a firm of another trade"}
+var noFirm = map[lineup.Kind]string{lineup.Directory: "the directory", lineup.ListArticle: "the list of firms",
+	lineup.Supplier: "the supplier", lineup.OtherTrade: "a firm of another trade,"}
 
 // namesOf are the first names of a list, what is no business told as such.
 func namesOf(list []handoff.Result, most int) (out []string) {
@@ -101,7 +101,7 @@ func namesOf(list []handoff.Result, most int) (out []string) {
 		if r.Own {
 			name = "you"
 		} else if is := noFirm[r.Kind]; is != "" {
-			name = is + ", " + name
+			name = is + " " + name
 		}
 		out = append(out, name)
 	}
@@ -189,11 +189,11 @@ func (t Teller) pages() Says {
 	switch first := p.Make[:min(len(p.Make), 3)]; {
 	case len(p.Make) > len(first):
 		s.Points = append(s.Points, fmt.Sprintf("We will make %s, those first that bring most: %s.",
-			wording.Count(len(p.Make), "page", ""), and(first)))
+			wording.Count(len(p.Make), "page", ""), And(first)))
 	case len(first) == 1:
 		s.Points = append(s.Points, "We will make it: "+first[0]+".")
 	default:
-		s.Points = append(s.Points, "We will make them: "+and(first)+".")
+		s.Points = append(s.Points, "We will make them: "+And(first)+".")
 	}
 	s.Points = append(s.Points, "Such a page does not have to be long, and your home page leads to it.")
 	return s

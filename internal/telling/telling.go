@@ -52,14 +52,14 @@ func (t Teller) tells(kind handoff.StepKind) bool { return slices.Contains(t.Ste
 func (t Teller) advantages() Says {
 	s := Says{Head: "First, what you already do better than the others."}
 	for _, a := range t.Advantages {
-		s.Points = append(s.Points, advantage(a))
+		s.Points = append(s.Points, Advantage(a))
 	}
 	s.Points = append(s.Points, "That stays as it is. What follows builds on it.")
 	return s
 }
 
-// advantage words a front in which the client leads, or a detail that no rival has.
-func advantage(a handoff.Advantage) string {
+// Advantage words a front in which the client leads, or a detail that no rival has.
+func Advantage(a handoff.Advantage) string {
 	own, best := n(a.Own), none(int(a.Best))
 	switch a.Front {
 	case ladder.Words:
@@ -167,9 +167,9 @@ const mostPlaces = 4
 // some joins the first of many things as they are spoken.
 func some(list []string) string {
 	if more := len(list) - mostPlaces; more > 1 {
-		return and(append(slices.Clone(list[:mostPlaces]), wording.Number(more)+" more places"))
+		return And(append(slices.Clone(list[:mostPlaces]), wording.Number(more)+" more places"))
 	}
-	return and(list)
+	return And(list)
 }
 
 // Places are the places of a page as an owner would call them, in the order of a page.
@@ -195,7 +195,7 @@ func (t Teller) images() Says {
 	for _, r := range i.Names[:min(len(i.Names), 2)] {
 		names = append(names, "“"+r.Now+"”")
 	}
-	s := Says{Head: "Your pictures have names like " + and(names) + "."}
+	s := Says{Head: "Your pictures have names like " + And(names) + "."}
 	if len(i.Names) == 1 {
 		s.Head = "One of your pictures is called " + names[0] + "."
 	}
@@ -215,8 +215,8 @@ func (t Teller) images() Says {
 	return s
 }
 
-// and joins things as they are spoken: a, b and c.
-func and(list []string) string {
+// And joins things as they are told: a, b and c.
+func And(list []string) string {
 	if len(list) < 2 {
 		return strings.Join(list, "")
 	}

@@ -22,14 +22,8 @@ func (t Teller) visits() Says {
 	s.Points = append(s.Points, "Take these as estimates: how often something is searched for, times how many "+
 		"people click at that place "+
 		"of the results.")
-	switch {
-	case v.Late <= 0:
-	case math.Round(v.Soon) == math.Round(v.Late):
-		s.Points = append(s.Points, fmt.Sprintf("It takes about %s.", wording.Count(int(math.Round(v.Soon)),
-			"month", "")))
-	default:
-		s.Points = append(s.Points, fmt.Sprintf("The easy ones take about %s, the hard ones up to %s.",
-			wording.Count(int(math.Round(v.Soon)), "month", ""), wording.Number(int(math.Round(v.Late)))))
+	if says := months(v); says != "" {
+		s.Points = append(s.Points, says)
 	}
 	s.Points = append(s.Points, "Nobody can promise you a place in the results. What I can promise is the work.")
 	return s

@@ -109,8 +109,6 @@ type (
 	TargetState plan.State
 	// WordRule is what decided a word target.
 	WordRule wordtarget.Rule
-	// BriefPart is a part of a brief.
-	BriefPart plan.Where
 	// GainUnit is what gains are in: visits a month, or shares of the page's gain
 	// in percent if no searches are known.
 	GainUnit wording.Unit
@@ -159,7 +157,6 @@ func (FrontCode) Schema(huma.Registry) *huma.Schema    { return Enum(plan.Fronts
 func (SectionKind) Schema(huma.Registry) *huma.Schema  { return Enum(outline.SectionKinds()) }
 func (TargetState) Schema(huma.Registry) *huma.Schema  { return Enum(plan.States()) }
 func (WordRule) Schema(huma.Registry) *huma.Schema     { return Enum(wordtarget.Deciding()) }
-func (BriefPart) Schema(huma.Registry) *huma.Schema    { return Enum(plan.Wheres()) }
 func (GainUnit) Schema(huma.Registry) *huma.Schema {
 	return Enum([]wording.Unit{wording.Visits, wording.Share})
 }

@@ -41,6 +41,11 @@ var faults = map[fault.Code]string{
 		"it.",
 	"not_read_before": "This page could not be read last time. Try again.",
 
+	"no_printer": "PDF is printed by a browser, and there is none. Install Chromium, or save as DOCX and print that.",
+	"no_format":  "This document is not written as {format}. Choose another format.",
+	"logo_bad":   "This file is no PNG or JPEG picture. Choose another one for the logo.",
+	"logo_large": "The logo is larger than {kb} kB. Save it smaller and add it again.",
+
 	"no_browser":          "There is no browser to render pages. Install Chromium, or name one with --browser-url.",
 	"browser_not_started": "The browser did not start. Read the page as served, or try again.",
 	"browser_not_closed": "This browser would let a page reach other machines past the program, so no page is " +

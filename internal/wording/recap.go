@@ -93,7 +93,7 @@ func joining(m recap.Imperative) string {
 			verbs = append(verbs, of.verb)
 		}
 	}
-	return capital(either(verbs))
+	return Capital(either(verbs))
 }
 
 // recapPlacing words what rivals have of the first placing.
@@ -163,5 +163,5 @@ func PageName(kind site.Kind, service, place, url string) string {
 	if subject == "" {
 		subject = string(kind)
 	}
-	return capital(subject)
+	return Capital(subject)
 }

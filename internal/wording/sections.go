@@ -40,7 +40,7 @@ func (w Teller) Section(s outline.Section) string {
 
 // writeSection words the writing of a slice.
 func (w Teller) writeSection(t *plan.Target) Instruction {
-	says := Instruction{Before: "Write " + Count(words(t), "word", "") + ":"}
+	says := Instruction{Before: "Write " + Count(t.ToWrite(), "word", "") + ":"}
 	if t.Slices > 1 {
 		says.After = fmt.Sprintf("(%d of %d)", t.Slice, t.Slices)
 	}
@@ -65,7 +65,7 @@ func (w Teller) sliceEvidence(t *plan.Target) string {
 	case outline.Towns:
 		parts = append(parts, list(w.Towns))
 	case outline.ServiceList:
-		each := words(t) / max(1, len(t.Lists))
+		each := t.ToWrite() / max(1, len(t.Lists))
 		parts = append(parts, fmt.Sprintf("about %s and a link for each: %s", Count(each, "word", ""), list(t.Lists)))
 	case outline.StandingText:
 		parts = append(parts, standing[s.Subject])
@@ -109,9 +109,9 @@ func (w Teller) theirs(s outline.Section) string {
 func question(q string) string {
 	first, _, _ := strings.Cut(q, " ")
 	if strings.HasSuffix(q, "?") || askWords[strings.ToLower(first)] {
-		return quoted(capital(strings.TrimSuffix(q, "?")) + "?")
+		return quoted(Capital(strings.TrimSuffix(q, "?")) + "?")
 	}
-	return quoted(capital(q))
+	return quoted(Capital(q))
 }
 
 // askWords are those that a question begins with, in the languages that texts are proposed in.

@@ -112,7 +112,7 @@ func (w Teller) Instruct(t *plan.Target) Instruction {
 	case plan.Fix:
 		return w.fix(t)
 	case plan.Placing:
-		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(placings(t), "place", "")}
+		return Instruction{"Use", w.Display(t.Phrase), "in " + Count(Placings(t), "place", "")}
 	case plan.Images:
 		return Instruction{Before: images(t)}
 	case plan.Slice:
@@ -179,7 +179,7 @@ func (w Teller) fix(t *plan.Target) Instruction {
 
 // newPage words what making a page holds: its first words. Its head is told beside it.
 func (w Teller) newPage(t *plan.Target) string {
-	first := words(t)
+	first := t.ToWrite()
 	switch {
 	case t.Words.Rule == wordtarget.NoTarget:
 		return "Create this page"
@@ -199,20 +199,11 @@ func open(t *plan.Target, kinds ...plan.PartKind) (out []plan.Part) {
 	return out
 }
 
-// placings are in how many places a phrase is to be put.
-func placings(t *plan.Target) int {
+// Placings are in how many places a phrase is to be put.
+func Placings(t *plan.Target) int {
 	n := 0
 	for _, p := range open(t) {
 		n += p.Times()
-	}
-	return n
-}
-
-// words returns those that a target brings.
-func words(t *plan.Target) int {
-	n := 0
-	for _, p := range open(t, plan.Words) {
-		n += p.Words
 	}
 	return n
 }
@@ -237,10 +228,11 @@ func images(t *plan.Target) string {
 	if alts > 0 {
 		parts = append(parts, "write "+Count(alts, "alt text", ""))
 	}
-	return capital(strings.Join(parts, ", "))
+	return Capital(strings.Join(parts, ", "))
 }
 
-func capital(s string) string {
+// Capital writes a text with a capital at its beginning.
+func Capital(s string) string {
 	first, size := utf8.DecodeRuneInString(s)
 	if size == 0 {
 		return s

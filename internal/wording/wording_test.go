@@ -105,7 +105,7 @@ func TestEveryKindIsInstructed(t *testing.T) {
 	words := wordtarget.Target{Target: 2000, ToWrite: 1455, Mark: 1720, Rule: wordtarget.ByRivals,
 		Guideline: wordtarget.StandardRules().Home,
 		Figures:   wordtarget.StandardRules().Figures}
-	w := Teller{Display: capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"},
+	w := Teller{Display: Capital, Firm: "Brindle & Ash", Rivals: []string{"Harbor Flue"},
 		Towns: []string{"Ostrey", "Quillby"},
 		Page:  PageCase{Name: "Home", Kind: "home", Words: 545, There: true, HasURL: true, RivalWords: []int{1720}}}
 	for _, k := range plan.Kinds() {
@@ -170,7 +170,7 @@ func TestWhyGain(t *testing.T) {
 		{Text: "tarn harbor chimney sweep", Volume: &other, Area: visits.Town}}, Difficulty: &six, Position: &at,
 		Estimate: rules.Family([]visits.Member{{Volume: &volume, Position: at}, {Volume: &other}}, &six)}
 	f.RowGain = f.Gain + 10
-	lines := (Teller{Display: capital}).WhyGain(&f, f.Sum(rules, .5))
+	lines := (Teller{Display: Capital}).WhyGain(&f, f.Sum(rules, .5))
 	read := []string{}
 	for _, l := range lines {
 		read = append(read, l.Says+": "+l.Value)
@@ -285,6 +285,6 @@ func TestFixesSayWhatTheyFix(t *testing.T) {
 
 // A name that begins with a letter of several bytes keeps it.
 func TestCapital(t *testing.T) {
-	assert.Equal(t, []string{"Écoulement", "Home", ""}, []string{capital("écoulement"), capital("home"), capital("")})
+	assert.Equal(t, []string{"Écoulement", "Home", ""}, []string{Capital("écoulement"), Capital("home"), Capital("")})
 	assert.Equal(t, "Brief: Pell Crossing page of Ash Co", BriefTitle("Pell Crossing", "Ash Co"))
 }

@@ -38,7 +38,7 @@ func WordEvidence(w wordtarget.Target, c WordCase) string {
 
 // WordReason words why a page needs so many words, empty for one that has no target.
 func WordReason(w wordtarget.Target, c WordCase) string {
-	return capital(strings.Join(wordReasons(w, c), " · "))
+	return Capital(strings.Join(wordReasons(w, c), " · "))
 }
 
 func wordReasons(w wordtarget.Target, c WordCase) (parts []string) {

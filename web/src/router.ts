@@ -119,6 +119,14 @@ export const router = createRouter({
         },
         {
           path: 'pages/:page(\\d+)/hand-off',
+          redirect: (to) => ({
+            name: 'hand-off',
+            params: { client: to.params.client },
+            query: { ...to.query, page: `p${to.params.page}` },
+          }),
+        },
+        {
+          path: 'hand-off',
           name: 'hand-off',
           meta: { title: 'Hand-off', headed: true },
           component: () => import('./stops/handoff/HandoffView.vue'),

@@ -1,29 +1,17 @@
-// Package documents is the stop at which the work is handed to those who do it: the
-// brief of a page, on paper and as a file.
 package documents
 
 import (
 	"context"
-	"fmt"
-	"time"
+	"strconv"
 
 	"inktally/core/handoff"
-	"inktally/core/imagename"
-	core "inktally/core/page"
 	"inktally/internal/app/sheets"
 	"inktally/internal/app/targets"
-	"inktally/internal/export"
+	"inktally/internal/paper"
 	"inktally/internal/store"
 	"inktally/internal/study"
-	"inktally/internal/view/told"
 	"inktally/internal/wording"
 )
-
-// Handoff makes documents.
-type Handoff struct {
-	Plan *targets.Plan
-	Now  func() time.Time
-}
 
 // document is a brief with what words it.
 type document struct {
@@ -31,51 +19,144 @@ type document struct {
 	page   *study.Comparison
 	teller wording.Teller
 	unit   wording.Unit
+	bare   bool // without why, what it brings and what it takes
 }
 
-// Brief returns the brief of a page for the screen.
-func (h *Handoff) Brief(ctx context.Context, client, pageID int64) (*told.Brief, error) {
-	d, err := h.brief(ctx, client, study.PageKey(store.Page{ID: pageID}))
+// briefPaper puts the brief of a page on paper.
+func (h *Handoff) briefPaper(ctx context.Context, a Ask, p *paper.Paper) (about string, err error) {
+	d, err := h.brief(ctx, a.Client, a.Page)
 	if err != nil {
-		return nil, err
+		return "", err
 	}
-	words := sheets.WordCase(d.page)
-	b := told.BriefOf(d.teller, d.Brief, d.unit)
-	b.Client, b.Page, b.Date, b.Lead = d.page.Known.Client.Name, sheets.PageInfo(d.page), h.Now(), d.lead()
-	b.Words.Now, b.Words.Evidence = words.Seen, wording.WordReason(d.Words, words)
-	return b, nil
+	d.bare = a.Bare
+	firm := d.page.Known.Client.Name
+	p.Title, p.Lang = wording.BriefTitle(d.name(), firm), d.page.Known.Client.Language
+	p.Under = append(d.under(), h.writtenOn())
+	p.Blocks = d.blocks(1)
+	if !a.Bare {
+		p.Blocks = append(p.Blocks, paper.Text(paper.As(paper.Soft, wording.UnitNote(d.unit))))
+	}
+	return firm + " " + d.name(), nil
 }
 
-// BriefFile returns the brief of a page as Markdown, with a name for the file.
-func (h *Handoff) BriefFile(ctx context.Context, client, pageID int64) (name string, markdown []byte, err error) {
-	return h.BriefOf(ctx, client, study.PageKey(store.Page{ID: pageID}))
-}
-
-// BriefOf returns the brief of a page by its key in the plan, one to make too, as Markdown.
-func (h *Handoff) BriefOf(ctx context.Context, client int64, key string) (name string, markdown []byte, err error) {
-	d, err := h.brief(ctx, client, key)
+// briefsPaper puts the briefs of all pages on paper that a target asks anything of, each on sheets of its own.
+func (h *Handoff) briefsPaper(ctx context.Context, a Ask, p *paper.Paper) (about string, err error) {
+	w, err := h.Plan.Work(ctx, a.Client)
 	if err != nil {
-		return "", nil, err
+		return "", err
 	}
-	of, firm, words := d.page.Page, d.page.Known.Client.Name, sheets.WordCase(d.page)
-	name = wording.PageName(of.Kind, of.Service, of.Place, of.URL)
-	b := export.Brief{Title: wording.BriefTitle(name, firm), URL: d.page.Page.URL, Lead: d.lead(), Date: h.Now(),
-		Words: export.Says(wording.BriefWords(d.Words, words.Seen)), Why: wording.WordReason(d.Words, words),
-		Note: wording.UnitNote(d.unit), StaysTitle: wording.StaysTitle}
-	for _, s := range d.Sections {
-		section := export.BriefSection{Title: wording.Where(s.Where)}
-		for _, l := range s.Lines {
-			says := d.teller.BriefLine(l)
-			section.Items = append(section.Items, export.BriefItem{Name: wording.LineName(l), Heads: l.Heads(),
-				Says: export.Says(says.Instruction), Now: says.Note,
-				Takes: wording.Takes(d.unit, l.Part.Gain, l.Part.Minutes)})
+	firm := w.Study.Client.Name
+	p.Title, p.Lang = "Briefs: all pages of "+firm, w.Study.Client.Language
+	p.Under = []string{h.writtenOn()}
+	var list [][]paper.Run
+	for _, c := range w.Whole.Pages {
+		d := documentOf(w, c.Aim.Key)
+		d.bare = a.Bare
+		if len(d.Sections) == 0 {
+			continue
 		}
-		b.Sections = append(b.Sections, section)
+		list = append(list, paper.Says(d.name()))
+		p.Blocks = append(p.Blocks, paper.Heading{Level: 1, Text: d.name(), NewPage: true})
+		for _, u := range d.under() {
+			p.Blocks = append(p.Blocks, paper.Text(paper.As(paper.Soft, u)))
+		}
+		p.Blocks = append(p.Blocks, d.blocks(2)...)
 	}
-	for _, s := range d.Stays {
-		b.Stays = append(b.Stays, wording.Stays(s))
+	contents := paper.List{}
+	for _, name := range list {
+		contents.Items = append(contents.Items, paper.Item{Says: name})
 	}
-	return imagename.Slug(fmt.Sprintf("brief %s %s", firm, name)) + ".md", export.BriefMarkdown(&b), nil
+	p.Blocks = append([]paper.Block{contents}, p.Blocks...)
+	if !a.Bare {
+		p.Blocks = append(p.Blocks, paper.Text(paper.As(paper.Soft, wording.UnitNote(w.Unit()))))
+	}
+	return firm, nil
+}
+
+func (h *Handoff) writtenOn() string { return "Written on " + h.Now().Format("January 2, 2006") }
+
+// name is what the page is called.
+func (d *document) name() string {
+	of := d.page.Page
+	return wording.PageName(of.Kind, of.Service, of.Place, of.URL)
+}
+
+// under are the lines below the title of a brief.
+func (d *document) under() (out []string) {
+	if d.page.Page.URL != "" {
+		out = append(out, d.page.Page.URL)
+	}
+	if lead := d.lead(); lead != "" {
+		out = append(out, "First phrase: "+lead)
+	}
+	return out
+}
+
+// blocks are the parts of a brief, below headings of a level.
+func (d *document) blocks(level int) []paper.Block {
+	words := sheets.WordCase(d.page)
+	says := wording.BriefWords(d.Words, words.Seen)
+	out := []paper.Block{paper.Heading{Level: level, Text: "Words"}, paper.Text(instruction(says))}
+	if d.Words.ToWrite > 0 {
+		out = append(out, paper.Tally{{Name: d.name(), Words: words.Seen, Write: d.Words.ToWrite}})
+	}
+	if why := wording.WordReason(d.Words, words); why != "" && !d.bare {
+		out = append(out, paper.Text(paper.As(paper.Soft, "Why: "+why)))
+	}
+	for _, s := range d.Sections {
+		list := paper.List{Mark: paper.Box}
+		for _, l := range s.Lines {
+			list.Items = append(list.Items, d.item(l))
+		}
+		out = append(out, paper.Heading{Level: level, Text: wording.Where(s.Where)}, list)
+	}
+	if len(d.Stays) > 0 {
+		list := paper.List{}
+		for _, s := range d.Stays {
+			list.Items = append(list.Items, paper.Item{Says: paper.Says(wording.Stays(s))})
+		}
+		out = append(out, paper.Heading{Level: level, Text: wording.StaysTitle}, list)
+	}
+	return out
+}
+
+// item is a line of a brief, to be ticked off.
+func (d *document) item(l handoff.Line) paper.Item {
+	says := d.teller.BriefLine(l)
+	i := paper.Item{Inside: l.Inside(), Says: instruction(says.Instruction)}
+	if !l.Heads() {
+		i.Says = append(paper.Says(wording.LineName(l)+":"), i.Says...)
+	}
+	if !l.Inside() {
+		i.Says = append(paper.As(paper.Strong, strconv.Itoa(l.No)), i.Says...)
+	}
+	for _, more := range d.reasons(l, says) {
+		i.Under = append(i.Under, paper.As(paper.Soft, more))
+	}
+	return i
+}
+
+// reasons are the lines below a line of a brief: what there is now or what it is to say, what it brings and takes. A
+// bare one has what a section is to say alone.
+func (d *document) reasons(l handoff.Line, says wording.PartSays) (out []string) {
+	takes := wording.Takes(d.unit, l.Part.Gain, l.Part.Minutes)
+	if d.bare {
+		takes = ""
+		if !l.Heads() {
+			says.Note = ""
+		}
+	}
+	for _, more := range []string{says.Note, takes} {
+		if more != "" {
+			out = append(out, more)
+		}
+	}
+	return out
+}
+
+// instruction writes an instruction, what is to be written in pencil.
+func instruction(i wording.Instruction) []paper.Run {
+	return []paper.Run{{Text: i.Before}, {Text: i.Pencil, Style: paper.Wanted}, {Text: i.After}}
 }
 
 func (h *Handoff) brief(ctx context.Context, client int64, key string) (*document, error) {
@@ -83,16 +164,17 @@ func (h *Handoff) brief(ctx context.Context, client int64, key string) (*documen
 	if err != nil {
 		return nil, err
 	}
-	page, ok := w.Pages[key]
-	if !ok {
+	if _, ok := w.Pages[key]; !ok {
 		return nil, store.ErrNotFound
 	}
-	var now *core.Page
-	if own := page.Aim.Client; own != nil {
-		now = own.Page
-	}
-	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, now), page: page, teller: w.Teller(key),
-		unit: w.Unit()}, nil
+	return documentOf(w, key), nil
+}
+
+// documentOf returns the brief of a page of a plan.
+func documentOf(w *targets.Worked, key string) *document {
+	page := w.Pages[key]
+	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, page.Now()), page: page, teller: w.Teller(key),
+		unit: w.Unit()}
 }
 
 // lead returns the first phrase of the page, empty for none.

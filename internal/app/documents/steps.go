@@ -5,10 +5,10 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strings"
 
 	"inktally/core/handoff"
-	"inktally/core/imagename"
-	"inktally/internal/export"
+	"inktally/internal/paper"
 	"inktally/internal/study"
 	"inktally/internal/telling"
 	"inktally/internal/view"
@@ -212,17 +212,30 @@ func results(list []handoff.Result) []told.SearchEntry {
 	return out
 }
 
-// WalkFile returns the walk-through of a client as Markdown, with a name for the file.
-func (h *Handoff) WalkFile(ctx context.Context, client int64) (name string, markdown []byte, err error) {
+// walkPaper puts the walk-through of a client on paper: what each step shows and what is said to it.
+func (h *Handoff) walkPaper(ctx context.Context, client int64, p *paper.Paper) (about string, err error) {
 	w, err := h.Walk(ctx, client)
 	if err != nil {
-		return "", nil, err
+		return "", err
 	}
-	out := export.Walk{Client: w.Client, Date: h.Now(), Minutes: w.Minutes}
-	for _, s := range w.Steps {
-		out.Steps = append(out.Steps, export.WalkStep{Head: s.Head, Shown: shown(&s), Points: s.Points})
+	p.Title, p.Under = w.Client, []string{fmt.Sprintf("Walk-through, %s, about %s to say",
+		h.Now().Format("January 2, 2006"), wording.Count(int(math.Max(1, math.Round(w.Minutes))), "minute", ""))}
+	for i := range w.Steps {
+		s := &w.Steps[i]
+		p.Blocks = append(p.Blocks, paper.Heading{Level: 1, Text: fmt.Sprintf("%d. %s", i+1,
+			strings.ReplaceAll(s.Head, "\n", " "))})
+		list := paper.List{}
+		for _, line := range shown(s) {
+			list.Items = append(list.Items, paper.Item{Says: paper.Says(line)})
+		}
+		if len(list.Items) > 0 {
+			p.Blocks = append(p.Blocks, list)
+		}
+		for _, point := range s.Points {
+			p.Blocks = append(p.Blocks, paper.Quote(paper.Says(point)))
+		}
 	}
-	return imagename.Slug("walk-through "+w.Client) + ".md", export.WalkMarkdown(&out), nil
+	return w.Client, nil
 }
 
 // shown returns what a step shows, a line each.

@@ -86,6 +86,7 @@ type imageRow struct {
 	Background bool    `cbor:"6,keyasint,omitempty"`
 	Frame      bool    `cbor:"7,keyasint,omitempty"`
 	Heading    string  `cbor:"8,keyasint,omitempty"`
+	Block      int     `cbor:"13,keyasint,omitempty"`
 	Width      int     `cbor:"9,keyasint,omitempty"`
 	Height     int     `cbor:"10,keyasint,omitempty"`
 	Link       string  `cbor:"11,keyasint,omitempty"`

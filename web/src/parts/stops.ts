@@ -13,13 +13,14 @@ export const stops: { name: StopName; label: string }[] = [
 
 /** Where a stop of a client is; sheet and hand-off are about one of its pages. */
 export function stopLocation(name: StopName, client: number, page: number): RouteLocationRaw {
-  const params = name === 'sheet' || name === 'hand-off' ? { client, page } : { client }
-  return { name, params }
+  if (name === 'hand-off') return pageLocation(name, client, page ? pageKey(page) : '')
+  return { name, params: name === 'sheet' ? { client, page } : { client } }
 }
 
-/** Where a stop shows one page, by its key; without one the targets of all pages. */
+/** Where a stop shows one page, by its key; without one the targets of all pages, and the first to hand off. */
 export function pageLocation(name: StopName, client: number, key: string): RouteLocationRaw {
-  if (name === 'targets') return { name, params: { client }, query: key ? { page: key } : {} }
+  if (name === 'targets' || name === 'hand-off')
+    return { name, params: { client }, query: key ? { page: key } : {} }
   return { name, params: { client, page: Number(key.slice(1)) } }
 }
 

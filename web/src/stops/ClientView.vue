@@ -11,6 +11,7 @@ import AppHeader from '@/parts/AppHeader.vue'
 import { useCommands } from '@/parts/keys'
 import PageStrip from '@/parts/PageStrip.vue'
 import { pageName } from '@/parts/pages'
+import { handedOver } from './handoff/documents'
 import { pageKey, stopLocation, stops, type StopName } from '@/parts/stops'
 
 defineEmits<{ help: []; find: [] }>()
@@ -37,28 +38,32 @@ const leafOf: Record<string, StopName> = {
   draft: 'targets',
 }
 const page = computed(() => Number(route.params.page) || ground.value?.pages[0]?.id || 0)
-/* The targets are about the pages to make too, which have no id. */
+/* Targets and hand-off are about the pages to make too, which have no id. */
+const planned = computed(() => stop.value === 'targets' || stop.value === 'hand-off')
 const { data: plan } = useQuery(() => ({
   ...planOptions({ path: { client: client() } }),
-  enabled: stop.value === 'targets',
+  enabled: planned.value,
 }))
 const tabs = computed(() => {
   const own = (ground.value?.pages ?? []).map((p) => ({ key: pageKey(p.id), page: p }))
-  return stop.value === 'targets' ? (plan.value?.pages ?? own) : own
+  return planned.value ? (plan.value?.pages ?? own) : own
 })
-/* An outline and a draft are those of one page. */
+/* An outline and a draft are those of one page, and so is a brief. */
 const ofOnePage = computed(() => route.name === 'outline' || route.name === 'draft')
 const tab = computed(() => {
-  if (ofOnePage.value) return String(route.query.page ?? '') || tabs.value[0]?.key || ''
+  if (ofOnePage.value || stop.value === 'hand-off')
+    return String(route.query.page ?? '') || tabs.value[0]?.key || ''
   if (stop.value === 'targets') return String(route.query.page ?? '')
   return route.name === 'overview' ? '' : pageKey(page.value)
 })
-const paged = computed(
-  () =>
+const paged = computed(() => {
+  if (stop.value === 'hand-off') return handedOver(String(route.query.document ?? '')).ofPage
+  return (
     route.name !== 'yardstick' &&
     route.name !== 'images' &&
-    ['sheet', 'targets', 'hand-off'].includes(stop.value),
-)
+    (stop.value === 'sheet' || stop.value === 'targets')
+  )
+})
 
 const inked = computed<Record<StopName, boolean>>(() => {
   const phrases = (ground.value?.phrases.length ?? 0) > 0

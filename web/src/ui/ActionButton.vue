@@ -55,6 +55,7 @@ defineProps<{
     padding: var(--s1) var(--s4);
     line-height: var(--ruled);
     font-weight: 600;
+    text-align: center;
     text-decoration: none;
     cursor: pointer;
     white-space: nowrap;

@@ -374,87 +374,6 @@ export type Bookmark = {
     address: string;
 };
 
-export type Brief = {
-    client: string;
-    date: string;
-    lead: string;
-    page: PageInfo;
-    sections: Array<BriefSection>;
-    /**
-     * What of the page stays as it is
-     */
-    stays: Array<string>;
-    unit: 'visits' | 'share';
-    /**
-     * What gains are, in a sentence
-     */
-    unit_note: string;
-    words: BriefWords;
-};
-
-export type BriefLine = {
-    /**
-     * The rest of the instruction
-     */
-    after: string;
-    /**
-     * The instruction, up to what is to be written
-     */
-    before: string;
-    choice: Choice;
-    /**
-     * In the unit; an estimate
-     */
-    gain: number;
-    /**
-     * It is a section to write; the lines that go into it follow
-     */
-    heads: boolean;
-    /**
-     * It goes into the section above it
-     */
-    inside: boolean;
-    /**
-     * Names it on its page; the same when the page is measured again
-     */
-    key: string;
-    kind: 'title' | 'description' | 'address' | 'h1' | 'opening' | 'words' | 'subheads' | 'body' | 'image_names' | 'alt' | 'menu_entry' | 'home_link' | 'repair' | 'wrong_place' | 'dead_link' | 'add_link' | 'listing';
-    minutes: number;
-    /**
-     * The kind in words
-     */
-    name: string;
-    /**
-     * What there is now
-     */
-    note: string;
-    /**
-     * What is to be written on the page
-     */
-    pencil: string;
-};
-
-export type BriefSection = {
-    lines: Array<BriefLine>;
-    part: 'page' | 'head' | 'text' | 'images';
-    title: string;
-};
-
-export type BriefWords = {
-    evidence: string;
-    hold: boolean;
-    /**
-     * Words seen now
-     */
-    now: number;
-    target: number;
-    to_write: number;
-    /**
-     * Copy to hand in: the target less menus and footers
-     */
-    writer: number;
-};
-
 export type Business = {
     /**
      * Customers that come of a hundred visits, 0 if that is not known
@@ -905,7 +824,7 @@ export type Evidence = {
 };
 
 export type Failure = {
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'logo_bad' | 'logo_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
@@ -1653,6 +1572,27 @@ export type Layout = {
      */
     heading: boolean;
     roles: Array<'' | 'phrase' | 'volume' | 'difficulty' | 'position' | 'address' | 'area' | 'visits'>;
+};
+
+export type Letterhead = {
+    /**
+     * At the foot of each page
+     */
+    footer: string;
+    /**
+     * A PNG or JPEG picture, empty for none
+     */
+    logo: string;
+    /**
+     * Of the agency
+     */
+    name: string;
+    /**
+     * Below the last line, may have several lines
+     */
+    signature: string;
+    size: 'letter' | 'a4';
+    tone: 'ink' | 'pencil' | 'graphite';
 };
 
 export type Lineup = {
@@ -2448,7 +2388,7 @@ export type Problem = {
     /**
      * What failed
      */
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'logo_bad' | 'logo_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
@@ -4471,6 +4411,51 @@ export type CommunitiesResponses = {
 
 export type CommunitiesResponse = CommunitiesResponses[keyof CommunitiesResponses];
 
+export type DocumentFileData = {
+    body?: never;
+    path: {
+        client: number;
+        /**
+         * Which document
+         */
+        document: 'walk' | 'plan' | 'one-page' | 'brief' | 'briefs' | 'pencilled';
+    };
+    query?: {
+        /**
+         * The key of the page in the plan, for a document of a page
+         */
+        page?: string;
+        format?: 'html' | 'docx' | 'pdf' | 'md';
+        /**
+         * Without why, what it brings and what it takes
+         */
+        bare?: boolean;
+        /**
+         * To be saved as a file, not shown
+         */
+        save?: boolean;
+    };
+    url: '/api/clients/{client}/documents/{document}';
+};
+
+export type DocumentFileErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type DocumentFileError = DocumentFileErrors[keyof DocumentFileErrors];
+
+export type DocumentFileResponses = {
+    /**
+     * OK
+     */
+    200: string;
+};
+
+export type DocumentFileResponse = DocumentFileResponses[keyof DocumentFileResponses];
+
 export type SiteFiguresData = {
     body?: never;
     path: {
@@ -5141,62 +5126,6 @@ export type ChooseBesideResponses = {
 };
 
 export type ChooseBesideResponse = ChooseBesideResponses[keyof ChooseBesideResponses];
-
-export type BriefData = {
-    body?: never;
-    path: {
-        client: number;
-        page: number;
-    };
-    query?: never;
-    url: '/api/clients/{client}/pages/{page}/brief';
-};
-
-export type BriefErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type BriefError = BriefErrors[keyof BriefErrors];
-
-export type BriefResponses = {
-    /**
-     * OK
-     */
-    200: Brief;
-};
-
-export type BriefResponse = BriefResponses[keyof BriefResponses];
-
-export type BriefMarkdownData = {
-    body?: never;
-    path: {
-        client: number;
-        page: number;
-    };
-    query?: never;
-    url: '/api/clients/{client}/pages/{page}/brief.md';
-};
-
-export type BriefMarkdownErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type BriefMarkdownError = BriefMarkdownErrors[keyof BriefMarkdownErrors];
-
-export type BriefMarkdownResponses = {
-    /**
-     * OK
-     */
-    200: string;
-};
-
-export type BriefMarkdownResponse = BriefMarkdownResponses[keyof BriefMarkdownResponses];
 
 export type EvidenceData = {
     body?: never;
@@ -6420,33 +6349,6 @@ export type WalkResponses = {
 
 export type WalkResponse = WalkResponses[keyof WalkResponses];
 
-export type WalkMarkdownData = {
-    body?: never;
-    path: {
-        client: number;
-    };
-    query?: never;
-    url: '/api/clients/{client}/walk.md';
-};
-
-export type WalkMarkdownErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type WalkMarkdownError = WalkMarkdownErrors[keyof WalkMarkdownErrors];
-
-export type WalkMarkdownResponses = {
-    /**
-     * OK
-     */
-    200: string;
-};
-
-export type WalkMarkdownResponse = WalkMarkdownResponses[keyof WalkMarkdownResponses];
-
 export type ClientYardstickData = {
     body?: never;
     path: {
@@ -6527,6 +6429,56 @@ export type PreviewYardstickResponses = {
 };
 
 export type PreviewYardstickResponse = PreviewYardstickResponses[keyof PreviewYardstickResponses];
+
+export type LetterheadData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/api/letterhead';
+};
+
+export type LetterheadErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type LetterheadError = LetterheadErrors[keyof LetterheadErrors];
+
+export type LetterheadResponses = {
+    /**
+     * OK
+     */
+    200: Letterhead;
+};
+
+export type LetterheadResponse = LetterheadResponses[keyof LetterheadResponses];
+
+export type SetLetterheadData = {
+    body: Letterhead;
+    path?: never;
+    query?: never;
+    url: '/api/letterhead';
+};
+
+export type SetLetterheadErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type SetLetterheadError = SetLetterheadErrors[keyof SetLetterheadErrors];
+
+export type SetLetterheadResponses = {
+    /**
+     * OK
+     */
+    200: Letterhead;
+};
+
+export type SetLetterheadResponse = SetLetterheadResponses[keyof SetLetterheadResponses];
 
 export type NamesData = {
     body?: never;

@@ -1,104 +1,122 @@
 <script setup lang="ts">
-import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
-import { briefOptions, walkOptions } from '@/api/calls'
+import { documentFileOptions, walkOptions } from '@/api/calls'
 import type { Ground } from '@/api/types'
+import ActionButton from '@/ui/ActionButton.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAddress } from '@/parts/address'
 import { useCommands } from '@/parts/keys'
+import { pageKey } from '@/parts/stops'
+import DocumentPaper from './DocumentPaper.vue'
+import { documents, formatNames, handed, handedOver, type DocumentName, type FormatName } from './documents'
+import LetterheadDialog from './LetterheadDialog.vue'
 import MessagePaper from './MessagePaper.vue'
-import BriefPaper from './BriefPaper.vue'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
-const {
-  data: brief,
-  error,
-  isPending,
-} = useQuery(() => briefOptions({ path: { client: props.client, page: props.page } }))
 const address = useAddress()
-const shown = computed(() => address.text('document'))
-const documents = [
-  { key: '', says: 'Brief', note: 'everything a writer needs for this page' },
-  { key: 'message', says: 'Message to the owner', note: 'what there is to do, in a letter' },
-]
+const shown = computed(() => handedOver(address.text('document')))
+const page = computed(() => address.text('page') || (props.page ? pageKey(props.page) : ''))
+const bare = ref(false)
+const query = computed(() => ({
+  page: shown.value.ofPage ? page.value : undefined,
+  bare: (bare.value && shown.value.name.startsWith('brief')) || undefined,
+}))
+const { data, error, isPending } = useQuery(() => ({
+  ...documentFileOptions({
+    path: { client: props.client, document: shown.value.name as Exclude<DocumentName, 'message'> },
+    query: query.value,
+  }),
+  enabled: shown.value.name !== 'message',
+}))
+const html = computed(() => (data.value === undefined ? '' : String(data.value)))
 const { data: walk, error: failed } = useQuery(() => ({
   ...walkOptions({ path: { client: props.client } }),
-  enabled: shown.value === 'message',
+  enabled: shown.value.name === 'message',
 }))
-const reasons = ref(true)
-const efforts = ref(true)
+
+/** The address of the document as a file. */
+function file(format: FormatName) {
+  const asked = new URLSearchParams({ format, save: 'true' })
+  for (const [name, value] of Object.entries(query.value)) if (value) asked.set(name, String(value))
+  return `/api/clients/${props.client}/documents/${shown.value.name}?${asked}`
+}
+const show = (name: DocumentName) => address.set({ document: name }, true)
 const print = () => window.print()
-const download = ref<{ $el: HTMLAnchorElement }>()
+const heading = ref(false)
+const save = ref<{ $el: HTMLAnchorElement }[]>()
 
 const router = useRouter()
+const walkThrough = () => router.push({ name: 'walk', params: { client: props.client } })
 useCommands([
-  {
-    key: '',
-    says: 'Walk-through for the owner',
-    run: () => router.push({ name: 'walk', params: { client: props.client } }),
-  },
-  { key: '', says: 'Download the brief as .md', run: () => download.value?.$el.click() },
-  { key: '', says: 'Print the brief', run: print },
-  { key: '', says: 'Show or hide reasons', run: () => (reasons.value = !reasons.value) },
-  { key: '', says: 'Show or hide gain and time', run: () => (efforts.value = !efforts.value) },
+  { key: '', says: 'Walk-through for the owner', run: walkThrough },
+  ...documents.map((d) => ({ key: '', says: `${d.says}: ${d.note}`, run: () => void show(d.name) })),
+  { key: '', says: 'Save the document', run: () => save.value?.[0]?.$el.click() },
+  { key: '', says: 'Print the document', run: print },
+  { key: '', says: 'Your name and logo on documents', run: () => (heading.value = true) },
 ])
 </script>
 
 <template>
   <main id="main" class="desk grid">
     <nav class="documents no-print pad-4 edge" aria-label="Documents">
-      <h2>Documents</h2>
-      <ul class="flush pad-0 sides-0">
-        <li class="pl-2">
-          <RouterLink class="as-block bold" :to="{ name: 'walk', params: { client } }"
-            >Walk-through</RouterLink
-          >
-          <span class="soft">what you tell the owner, step by step, full screen</span>
-        </li>
-        <li v-for="d in documents" :key="d.key" class="pl-2 mt-3" :class="{ here: d.key === shown }">
-          <button
-            class="quiet as-block bold to-left"
-            type="button"
-            :aria-current="d.key === shown ? 'page' : undefined"
-            @click="address.set({ document: d.key }, true)"
-          >
-            {{ d.says }}
-          </button>
-          <span class="soft">{{ d.note }}</span>
-        </li>
-      </ul>
+      <h1 class="t-head">Documents</h1>
+      <RouterLink class="as-block bold mt-3 pl-2" :to="{ name: 'walk', params: { client } }"
+        >Walk-through</RouterLink
+      >
+      <span class="as-block soft pl-2">what you tell the owner, full screen</span>
+      <template v-for="part in handed" :key="part.to">
+        <h2 class="mt-3 small soft">{{ part.to }}</h2>
+        <ul class="flush pad-0 sides-0">
+          <li v-for="d in part.list" :key="d.name" class="pl-2 mt-2" :class="{ here: d.name === shown.name }">
+            <button
+              class="quiet as-block bold to-left"
+              type="button"
+              :aria-current="d.name === shown.name ? 'page' : undefined"
+              @click="show(d.name)"
+            >
+              {{ d.says }}
+            </button>
+            <span class="soft">{{ d.note }}</span>
+          </li>
+        </ul>
+      </template>
     </nav>
     <div class="board banded line-left">
-      <NoticeLine v-if="error" :fault="error" />
-      <p v-else-if="isPending" class="soft">Loading the brief…</p>
-      <template v-else-if="shown === 'message'">
+      <template v-if="shown.name === 'message'">
         <NoticeLine v-if="failed" :fault="failed" />
         <MessagePaper v-if="walk" :message="walk.message" />
       </template>
-      <BriefPaper v-else-if="brief" :brief="brief" :reasons="reasons" :efforts="efforts" />
+      <NoticeLine v-else-if="error" :fault="error" />
+      <p v-else-if="isPending" class="soft">Writing the document…</p>
+      <DocumentPaper v-else :html="html" :label="shown.says" />
     </div>
-    <aside v-if="shown === 'message'" class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
-      <ActionButton @click="print">Print</ActionButton>
-      <p class="soft">At most 150 words: what there is to do, with a figure of proof each.</p>
-    </aside>
-    <aside v-else class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
+    <aside class="stacked gap-2 no-print pad-4 edge" aria-label="Choices">
       <ActionButton
-        ref="download"
-        main
-        :href="`/api/clients/${client}/pages/${page}/brief.md`"
+        v-for="(format, at) in shown.formats"
+        :key="format"
+        ref="save"
+        :main="at === 0"
+        :href="file(format)"
         download
-        data-download
+        :data-save="format"
+        >Save as {{ formatNames[format] }}</ActionButton
       >
-        Download .md
-      </ActionButton>
       <ActionButton @click="print">Print</ActionButton>
-      <h2>Show</h2>
-      <label><input v-model="reasons" type="checkbox" name="reasons" /> reasons</label>
-      <label><input v-model="efforts" type="checkbox" name="efforts" /> gain and time</label>
-      <p class="soft">Dropped targets are left out. The download has everything.</p>
+      <label v-if="shown.name.startsWith('brief')"
+        ><input v-model="bare" type="checkbox" name="bare" /> only what to write</label
+      >
+      <p v-if="shown.name === 'pencilled'" class="soft">
+        Numbers are those of the brief. What is crossed out goes, what is in pencil comes.
+      </p>
+      <p v-else-if="shown.name === 'message'" class="soft">
+        At most 150 words: what there is to do, with a figure of proof each.
+      </p>
+      <p class="soft">Dropped targets are left out.</p>
+      <ActionButton quiet class="to-left" @click="heading = true">Your name and logo</ActionButton>
     </aside>
+    <LetterheadDialog v-model="heading" />
   </main>
 </template>
 
@@ -113,9 +131,6 @@ useCommands([
 .board {
   border-right: var(--line);
   padding: var(--s6) var(--s8) var(--s12);
-}
-.press {
-  text-align: center;
 }
 @media (max-width: 760px) {
   .desk {

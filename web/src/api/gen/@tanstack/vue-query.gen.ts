@@ -3,8 +3,8 @@
 import { type InfiniteData, infiniteQueryOptions, queryOptions, type UseMutationOptions } from '@tanstack/vue-query';
 
 import { client } from '../client.gen';
-import { addEntry, addPage, addPhrases, addTarget, askDemand, backups, beside, book, bookFile, bookmark, brief, briefMarkdown, candidates, changeClientYardstick, changeOutline, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importList, importSiteKinds, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, lineup, lists, madeOf, measure, moveEntry, names, newClient, type Options, outline, overview, pageFacts, paste, pasteFigures, pasteRivals, placePhrases, plan, presets, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, setArea, setEntryKind, setFirst, setHours, setSiteFigure, sheet, shelf, site, siteFigures, siteKinds, stop, survey, take, tieWords, undoImport, updatePage, walk, walkMarkdown, why, yardstick, yardstickFile } from '../sdk.gen';
-import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, BriefData, BriefError, BriefMarkdownData, BriefMarkdownError, BriefMarkdownResponse, BriefResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LineupData, LineupError, LineupResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MeasureData, MeasureError, MeasureResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteFiguresData, PasteFiguresError, PasteFiguresResponse, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetSiteFigureData, SetSiteFigureError, SetSiteFigureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteFiguresData, SiteFiguresError, SiteFiguresResponse, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkMarkdownData, WalkMarkdownError, WalkMarkdownResponse, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
+import { addEntry, addPage, addPhrases, addTarget, askDemand, backups, beside, book, bookFile, bookmark, candidates, changeClientYardstick, changeOutline, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, documentFile, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importList, importSiteKinds, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, letterhead, lineup, lists, madeOf, measure, moveEntry, names, newClient, type Options, outline, overview, pageFacts, paste, pasteFigures, pasteRivals, placePhrases, plan, presets, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, setArea, setEntryKind, setFirst, setHours, setLetterhead, setSiteFigure, sheet, shelf, site, siteFigures, siteKinds, stop, survey, take, tieWords, undoImport, updatePage, walk, why, yardstick, yardstickFile } from '../sdk.gen';
+import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DocumentFileData, DocumentFileError, DocumentFileResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LetterheadData, LetterheadError, LetterheadResponse, LineupData, LineupError, LineupResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MeasureData, MeasureError, MeasureResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteFiguresData, PasteFiguresError, PasteFiguresResponse, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetLetterheadData, SetLetterheadError, SetLetterheadResponse, SetSiteFigureData, SetSiteFigureError, SetSiteFigureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteFiguresData, SiteFiguresError, SiteFiguresResponse, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
 
 export type QueryKey<TOptions extends Options> = [
     Pick<TOptions, 'baseUrl' | 'body' | 'headers' | 'path' | 'query'> & {
@@ -439,6 +439,80 @@ export const communitiesOptions = (options: Options<CommunitiesData>) => queryOp
     queryKey: communitiesQueryKey(options)
 });
 
+export const documentFileQueryKey = (options: Options<DocumentFileData>) => createQueryKey('documentFile', options);
+
+/**
+ * A document as a file
+ */
+export const documentFileOptions = (options: Options<DocumentFileData>) => queryOptions<DocumentFileResponse, DocumentFileError, DocumentFileResponse, ReturnType<typeof documentFileQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await documentFile({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: documentFileQueryKey(options)
+});
+
+const createInfiniteParams = <K extends Pick<QueryKey<Options>[0], 'body' | 'headers' | 'path' | 'query'>>(queryKey: QueryKey<Options>, page: K) => {
+    const params = { ...queryKey[0] };
+    if (page.body) {
+        params.body = {
+            ...queryKey[0].body as any,
+            ...page.body as any
+        };
+    }
+    if (page.headers) {
+        params.headers = {
+            ...queryKey[0].headers,
+            ...page.headers
+        };
+    }
+    if (page.path) {
+        params.path = {
+            ...queryKey[0].path as any,
+            ...page.path as any
+        };
+    }
+    if (page.query) {
+        params.query = {
+            ...queryKey[0].query as any,
+            ...page.query as any
+        };
+    }
+    return params as unknown as typeof page;
+};
+
+export const documentFileInfiniteQueryKey = (options: Options<DocumentFileData>): QueryKey<Options<DocumentFileData>> => createQueryKey('documentFile', options, true);
+
+/**
+ * A document as a file
+ */
+export const documentFileInfiniteOptions = (options: Options<DocumentFileData>) => infiniteQueryOptions<DocumentFileResponse, DocumentFileError, InfiniteData<DocumentFileResponse>, QueryKey<Options<DocumentFileData>>, string | Pick<QueryKey<Options<DocumentFileData>>[0], 'body' | 'headers' | 'path' | 'query'>>(
+// @ts-ignore
+{
+    queryFn: async ({ pageParam, queryKey, signal }) => {
+        // @ts-ignore
+        const page: Pick<QueryKey<Options<DocumentFileData>>[0], 'body' | 'headers' | 'path' | 'query'> = typeof pageParam === 'object' ? pageParam : {
+            query: {
+                page: pageParam
+            }
+        };
+        const params = createInfiniteParams(queryKey, page);
+        const { data } = await documentFile({
+            ...options,
+            ...params,
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: documentFileInfiniteQueryKey(options)
+});
+
 export const siteFiguresQueryKey = (options: Options<SiteFiguresData>) => createQueryKey('siteFigures', options);
 
 /**
@@ -818,35 +892,6 @@ export const besideOptions = (options: Options<BesideData>) => queryOptions<Besi
     queryKey: besideQueryKey(options)
 });
 
-const createInfiniteParams = <K extends Pick<QueryKey<Options>[0], 'body' | 'headers' | 'path' | 'query'>>(queryKey: QueryKey<Options>, page: K) => {
-    const params = { ...queryKey[0] };
-    if (page.body) {
-        params.body = {
-            ...queryKey[0].body as any,
-            ...page.body as any
-        };
-    }
-    if (page.headers) {
-        params.headers = {
-            ...queryKey[0].headers,
-            ...page.headers
-        };
-    }
-    if (page.path) {
-        params.path = {
-            ...queryKey[0].path as any,
-            ...page.path as any
-        };
-    }
-    if (page.query) {
-        params.query = {
-            ...queryKey[0].query as any,
-            ...page.query as any
-        };
-    }
-    return params as unknown as typeof page;
-};
-
 export const besideInfiniteQueryKey = (options: Options<BesideData>): QueryKey<Options<BesideData>> => createQueryKey('beside', options, true);
 
 /**
@@ -890,96 +935,6 @@ export const chooseBesideMutation = (options?: Partial<Options<ChooseBesideData>
     };
     return mutationOptions;
 };
-
-export const briefQueryKey = (options: Options<BriefData>) => createQueryKey('brief', options);
-
-/**
- * The page's targets as a writer needs them
- */
-export const briefOptions = (options: Options<BriefData>) => queryOptions<BriefResponse, BriefError, BriefResponse, ReturnType<typeof briefQueryKey>>({
-    queryFn: async ({ queryKey, signal }) => {
-        const { data } = await brief({
-            ...options,
-            ...queryKey[0],
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: briefQueryKey(options)
-});
-
-export const briefInfiniteQueryKey = (options: Options<BriefData>): QueryKey<Options<BriefData>> => createQueryKey('brief', options, true);
-
-/**
- * The page's targets as a writer needs them
- */
-export const briefInfiniteOptions = (options: Options<BriefData>) => infiniteQueryOptions<BriefResponse, BriefError, InfiniteData<BriefResponse>, QueryKey<Options<BriefData>>, number | Pick<QueryKey<Options<BriefData>>[0], 'body' | 'headers' | 'path' | 'query'>>(
-// @ts-ignore
-{
-    queryFn: async ({ pageParam, queryKey, signal }) => {
-        // @ts-ignore
-        const page: Pick<QueryKey<Options<BriefData>>[0], 'body' | 'headers' | 'path' | 'query'> = typeof pageParam === 'object' ? pageParam : {
-            path: {
-                page: pageParam
-            }
-        };
-        const params = createInfiniteParams(queryKey, page);
-        const { data } = await brief({
-            ...options,
-            ...params,
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: briefInfiniteQueryKey(options)
-});
-
-export const briefMarkdownQueryKey = (options: Options<BriefMarkdownData>) => createQueryKey('briefMarkdown', options);
-
-/**
- * The brief as Markdown
- */
-export const briefMarkdownOptions = (options: Options<BriefMarkdownData>) => queryOptions<BriefMarkdownResponse, BriefMarkdownError, BriefMarkdownResponse, ReturnType<typeof briefMarkdownQueryKey>>({
-    queryFn: async ({ queryKey, signal }) => {
-        const { data } = await briefMarkdown({
-            ...options,
-            ...queryKey[0],
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: briefMarkdownQueryKey(options)
-});
-
-export const briefMarkdownInfiniteQueryKey = (options: Options<BriefMarkdownData>): QueryKey<Options<BriefMarkdownData>> => createQueryKey('briefMarkdown', options, true);
-
-/**
- * The brief as Markdown
- */
-export const briefMarkdownInfiniteOptions = (options: Options<BriefMarkdownData>) => infiniteQueryOptions<BriefMarkdownResponse, BriefMarkdownError, InfiniteData<BriefMarkdownResponse>, QueryKey<Options<BriefMarkdownData>>, number | Pick<QueryKey<Options<BriefMarkdownData>>[0], 'body' | 'headers' | 'path' | 'query'>>(
-// @ts-ignore
-{
-    queryFn: async ({ pageParam, queryKey, signal }) => {
-        // @ts-ignore
-        const page: Pick<QueryKey<Options<BriefMarkdownData>>[0], 'body' | 'headers' | 'path' | 'query'> = typeof pageParam === 'object' ? pageParam : {
-            path: {
-                page: pageParam
-            }
-        };
-        const params = createInfiniteParams(queryKey, page);
-        const { data } = await briefMarkdown({
-            ...options,
-            ...params,
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: briefMarkdownInfiniteQueryKey(options)
-});
 
 export const evidenceQueryKey = (options: Options<EvidenceData>) => createQueryKey('evidence', options);
 
@@ -1868,24 +1823,6 @@ export const walkOptions = (options: Options<WalkData>) => queryOptions<WalkResp
     queryKey: walkQueryKey(options)
 });
 
-export const walkMarkdownQueryKey = (options: Options<WalkMarkdownData>) => createQueryKey('walkMarkdown', options);
-
-/**
- * The walk-through as Markdown
- */
-export const walkMarkdownOptions = (options: Options<WalkMarkdownData>) => queryOptions<WalkMarkdownResponse, WalkMarkdownError, WalkMarkdownResponse, ReturnType<typeof walkMarkdownQueryKey>>({
-    queryFn: async ({ queryKey, signal }) => {
-        const { data } = await walkMarkdown({
-            ...options,
-            ...queryKey[0],
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: walkMarkdownQueryKey(options)
-});
-
 export const clientYardstickQueryKey = (options: Options<ClientYardstickData>) => createQueryKey('clientYardstick', options);
 
 /**
@@ -1928,6 +1865,41 @@ export const previewYardstickMutation = (options?: Partial<Options<PreviewYardst
     const mutationOptions: UseMutationOptions<PreviewYardstickResponse, PreviewYardstickError, Options<PreviewYardstickData>> = {
         mutationFn: async (fnOptions) => {
             const { data } = await previewYardstick({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const letterheadQueryKey = (options?: Options<LetterheadData>) => createQueryKey('letterhead', options);
+
+/**
+ * What all documents are headed by
+ */
+export const letterheadOptions = (options?: Options<LetterheadData>) => queryOptions<LetterheadResponse, LetterheadError, LetterheadResponse, ReturnType<typeof letterheadQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await letterhead({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: letterheadQueryKey(options)
+});
+
+/**
+ * Set what all documents are headed by
+ */
+export const setLetterheadMutation = (options?: Partial<Options<SetLetterheadData>>): UseMutationOptions<SetLetterheadResponse, SetLetterheadError, Options<SetLetterheadData>> => {
+    const mutationOptions: UseMutationOptions<SetLetterheadResponse, SetLetterheadError, Options<SetLetterheadData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await setLetterhead({
                 ...options,
                 ...fnOptions,
                 throwOnError: true

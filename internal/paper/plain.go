@@ -1,4 +1,4 @@
-package export
+package paper
 
 import (
 	"net/url"
@@ -47,10 +47,16 @@ func inWord(text []rune, i int) bool {
 	return word(i-1) && word(i+1)
 }
 
+// webAddress returns an address of the web, false for what is none.
+func webAddress(to string) (*url.URL, bool) {
+	u, err := url.Parse(to)
+	return u, err == nil && (u.Scheme == "http" || u.Scheme == "https") && u.Host != ""
+}
+
 // MarkdownLink writes an address as a link, as far as it is one of the web.
 func MarkdownLink(to string) string {
-	u, err := url.Parse(to)
-	if err != nil || u.Scheme != "http" && u.Scheme != "https" || u.Host == "" {
+	u, ok := webAddress(to)
+	if !ok {
 		return MarkdownText(to)
 	}
 	return "<" + strings.NewReplacer("<", "%3C", ">", "%3E", " ", "%20", "\n", "%0A", "\r", "%0D").Replace(u.String()) +

@@ -1,0 +1,94 @@
+package documents
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"errors"
+	"image"
+	_ "image/jpeg" // logos
+	_ "image/png"
+	"slices"
+	"strings"
+
+	"inktally/internal/paper"
+	"inktally/internal/store"
+	"inktally/internal/view/told"
+)
+
+// letterhead is the name of the setting that has the letterhead of all documents.
+const letterhead = "letterhead"
+
+// head is a letterhead as it is kept.
+type head struct {
+	Name      string `json:"name,omitempty"`
+	Signature string `json:"signature,omitempty"`
+	Footer    string `json:"footer,omitempty"`
+	Logo      []byte `json:"logo,omitempty"`
+	Size      string `json:"size,omitempty"`
+	Tone      string `json:"tone,omitempty"`
+}
+
+// logoBytes and logoSide bound a logo; headText bounds the texts of a letterhead.
+const logoBytes, logoSide, headText = 300 << 10, 4000, 600
+
+// Letterhead returns what all documents are headed by: nothing until it is set, on Letter paper.
+func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
+	var kept head
+	err := h.Plan.DB.Read(ctx, func(tx *store.Tx) error {
+		raw, err := tx.Setting(letterhead)
+		if err != nil {
+			return err
+		}
+		return json.Unmarshal([]byte(raw), &kept)
+	})
+	if err != nil && !errors.Is(err, store.ErrNotFound) {
+		return paper.Letterhead{}, err
+	}
+	out := paper.Letterhead{Name: kept.Name, Signature: kept.Signature, Footer: kept.Footer, Logo: kept.Logo,
+		Size: paper.Letter, Tone: paper.Ink}
+	if slices.Contains(paper.Sizes(), paper.Size(kept.Size)) {
+		out.Size = paper.Size(kept.Size)
+	}
+	if slices.Contains(paper.Tones(), paper.Tone(kept.Tone)) {
+		out.Tone = paper.Tone(kept.Tone)
+	}
+	if cfg, _, err := image.DecodeConfig(bytes.NewReader(kept.Logo)); err == nil {
+		out.Wide, out.High = cfg.Width, cfg.Height
+	} else {
+		out.Logo = nil
+	}
+	return out, nil
+}
+
+// SetLetterhead keeps what all documents are headed by.
+func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.Letterhead, error) {
+	if len(l.Logo) > logoBytes {
+		return paper.Letterhead{}, LogoLarge.New(logoBytes >> 10)
+	}
+	if len(l.Logo) > 0 {
+		cfg, _, err := image.DecodeConfig(bytes.NewReader(l.Logo))
+		if err != nil || cfg.Width > logoSide || cfg.Height > logoSide || cfg.Width < 1 || cfg.Height < 1 {
+			return paper.Letterhead{}, LogoBad.New()
+		}
+	}
+	short := func(s string) string {
+		s = strings.TrimSpace(paper.Clean(s))
+		if r := []rune(s); len(r) > headText {
+			s = string(r[:headText])
+		}
+		return s
+	}
+	raw, err := json.Marshal(head{Name: short(l.Name), Signature: short(l.Signature), Footer: short(l.Footer),
+		Logo: l.Logo, Size: string(l.Size), Tone: string(l.Tone)})
+	if err != nil {
+		return paper.Letterhead{}, err
+	}
+	if err := h.Plan.DB.Write(ctx, func(tx *store.Tx) error {
+		return tx.SetSetting(letterhead,
+			string(raw))
+	}); err != nil {
+		return paper.Letterhead{}, err
+	}
+	return h.Letterhead(ctx)
+}

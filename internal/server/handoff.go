@@ -1,0 +1,75 @@
+package server
+
+import (
+	"context"
+	"fmt"
+
+	"inktally/internal/app/documents"
+	"inktally/internal/view"
+	"inktally/internal/view/told"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+// DocumentCode names a document that is handed over.
+type DocumentCode documents.Kind
+
+// Schema lists all of them.
+func (DocumentCode) Schema(huma.Registry) *huma.Schema { return view.Enum(documents.Kinds()) }
+
+// FormatCode names what a file is written in.
+type FormatCode documents.Format
+
+// Schema lists all of them.
+func (FormatCode) Schema(huma.Registry) *huma.Schema {
+	return view.Enum(documents.OwnersPlan.Formats())
+}
+
+type documentInput struct {
+	ClientPath
+	Document DocumentCode `path:"document" doc:"Which document"`
+	Page     string       `query:"page" maxLength:"400" doc:"The key of the page in the plan, for a document of a page"`
+	Format   FormatCode   `query:"format" default:"html"`
+	Bare     bool         `query:"bare" doc:"Without why, what it brings and what it takes"`
+	Save     bool         `query:"save" doc:"To be saved as a file, not shown"`
+}
+
+type letterheadInput struct{ Body told.Letterhead }
+
+func (r api) handoff() {
+	handle(r, get, "/clients/{client}/walk", "walk", "What an owner is told, step by step",
+		func(ctx context.Context, in *ClientPath) (*told.Walk, error) {
+			return r.app.Handoff.Walk(ctx, in.Client)
+		})
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/documents/{document}", "documentFile",
+		"A document as a file", heavy), r.document)
+	handle(r, get, "/letterhead", "letterhead", "What all documents are headed by",
+		func(ctx context.Context, _ *struct{}) (*told.Letterhead, error) {
+			l, err := r.app.Handoff.Letterhead(ctx)
+			return told.LetterheadOf(l), err
+		})
+	handle(r, put, "/letterhead", "setLetterhead", "Set what all documents are headed by",
+		func(ctx context.Context, in *letterheadInput) (*told.Letterhead, error) {
+			l, err := r.app.Handoff.SetLetterhead(ctx, in.Body)
+			return told.LetterheadOf(l), err
+		}, takes(aPage))
+}
+
+// documentPolicy lets a document be read and printed by the screen that frames it, and ask for nothing.
+const documentPolicy = "sandbox allow-same-origin allow-modals; default-src 'none'; style-src 'unsafe-inline'; " +
+	"font-src data:; img-src data:; form-action 'none'; base-uri 'none'; frame-ancestors 'self'"
+
+// document sends a document, to be shown or to be saved.
+func (r api) document(ctx context.Context, in *documentInput) (*file, error) {
+	made, err := r.app.Handoff.File(ctx, documents.Ask{Client: in.Client, Kind: documents.Kind(in.Document),
+		Page: in.Page, Format: documents.Format(in.Format), Bare: in.Bare})
+	if err != nil {
+		return nil, r.problem(ctx, "documentFile", err)
+	}
+	shown := "inline"
+	if in.Save || documents.Format(in.Format) != documents.HTML {
+		shown = fmt.Sprintf("attachment; filename=%q", made.Name)
+	}
+	return &file{ContentType: made.Type, Disposition: shown, Policy: documentPolicy, Prefetch: "off",
+		Body: made.Body}, nil
+}
