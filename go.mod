@@ -19,6 +19,7 @@ require (
 	github.com/gomutex/godocx v0.1.6-0.20250811222946-aefd2d814cd1
 	github.com/hashicorp/golang-lru/v2 v2.0.7
 	github.com/klauspost/compress v1.20.4
+	github.com/ledongthuc/pdf v0.0.0-20260907135840-6c8c28e0e8a0
 	github.com/nlnwa/gowarc/v3 v3.1.0
 	github.com/nyaruka/phonenumbers v1.8.1
 	github.com/pressly/goose/v3 v3.29.0

@@ -32,7 +32,7 @@ func TestPrint(t *testing.T) {
 		fmt.Sprintf("/clients/%d/sheet", client):                   "[data-row]",
 		fmt.Sprintf("/clients/%d/book", client):                    "[data-family]",
 		fmt.Sprintf("/clients/%d/targets", client):                 "[data-row]",
-		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, home): "[data-brief]",
+		fmt.Sprintf("/clients/%d/pages/%d/hand-off", client, home): "[data-document]",
 	} {
 		s.open(path)
 		s.until(fmt.Sprintf("document.querySelector(%q)", there))

@@ -84,11 +84,14 @@ func (s *screen) until(script string) {
 	}
 }
 
-// sees waits until a text stands on the screen.
+// sees waits until a text stands on the screen, or in a document that is shown on it.
 func (s *screen) sees(text string) {
 	s.t.Helper()
-	s.until(fmt.Sprintf("document.body.innerText.includes(%q)", text))
+	s.until(fmt.Sprintf(`document.body.innerText.includes(%q) || %s.includes(%[1]q)`, text, documentText))
 }
+
+// documentText is the text of the document that is shown, which stands in a tree of its own.
+const documentText = `(document.querySelector('[data-document]')?.shadowRoot?.textContent ?? '')`
 
 // measured waits until the strip says a text of a run that is over: until then
 // it may say nearly the same.

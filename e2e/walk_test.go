@@ -50,7 +50,7 @@ func TestWalkThrough(t *testing.T) {
 	s.until(fmt.Sprintf(`document.querySelector('[data-step=%q]')`, walk.Steps[0].Kind))
 	s.push("Escape")
 	s.until(`location.pathname.endsWith('/hand-off')`)
-	s.press("Message to the owner")
+	s.press("Message")
 	s.until(`document.querySelector('[data-message]')`)
 	assert.LessOrEqual(t, len(strings.Fields(walk.Message)), 150)
 	assert.Equal(t, walk.Message, eval[string](s, `document.querySelector('[data-message] p').textContent`))

@@ -54,7 +54,8 @@ var queries = map[string]string{
 	"pageFacts": "/api/clients/2/pages/2/facts", "madeOf": "/api/clients/2/pages/2/made-of",
 	"drafts": "/api/clients/2/plan/drafts?page=p2", "plan": "/api/clients/2/plan",
 	"outline": "/api/clients/2/plan/outline?page=p2", "imageNames": "/api/clients/2/plan/images",
-	"why": "/api/clients/2/plan/why?target=", "documentFile": "/api/clients/2/documents/plan", "letterhead": "/api/letterhead", "walk": "/api/clients/2/walk",
+	"why": "/api/clients/2/plan/why?target=", "documentFile": "/api/clients/2/documents/plan",
+	"letterhead": "/api/letterhead", "walk": "/api/clients/2/walk",
 	"ladder": "/api/clients/2/plan/ladder",
 }
 

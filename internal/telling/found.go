@@ -91,11 +91,11 @@ func ordinal(i int) string {
 var noFirm = map[lineup.Kind]string{lineup.Directory: "the directory", lineup.ListArticle: "the list of firms",
 	lineup.Supplier: "the supplier", lineup.OtherTrade: "a firm of another trade,"}
 
-// namesOf are the first names of a list, what is no business told as such.
+// namesOf are the names at the first positions of a list, what is no business told as such.
 func namesOf(list []handoff.Result, most int) (out []string) {
 	for _, r := range list {
-		if len(out) == most {
-			break
+		if r.Position > most {
+			continue
 		}
 		name := r.Name
 		if r.Own {

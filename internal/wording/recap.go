@@ -160,6 +160,9 @@ func PageName(kind site.Kind, service, place, url string) string {
 	if subject == "" {
 		subject = site.LastOf(url)
 	}
+	if subject == "" && url != "" {
+		return site.PathOf(url)
+	}
 	if subject == "" {
 		subject = string(kind)
 	}

@@ -3,6 +3,7 @@ package documents
 import (
 	"bytes"
 	"context"
+	"encoding/base64"
 	"encoding/json"
 	"errors"
 	"image"
@@ -63,11 +64,15 @@ func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
 
 // SetLetterhead keeps what all documents are headed by.
 func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.Letterhead, error) {
-	if len(l.Logo) > logoBytes {
+	logo, err := base64.StdEncoding.DecodeString(l.Logo)
+	if err != nil {
+		return paper.Letterhead{}, LogoBad.New()
+	}
+	if len(logo) > logoBytes {
 		return paper.Letterhead{}, LogoLarge.New(logoBytes >> 10)
 	}
-	if len(l.Logo) > 0 {
-		cfg, _, err := image.DecodeConfig(bytes.NewReader(l.Logo))
+	if len(logo) > 0 {
+		cfg, _, err := image.DecodeConfig(bytes.NewReader(logo))
 		if err != nil || cfg.Width > logoSide || cfg.Height > logoSide || cfg.Width < 1 || cfg.Height < 1 {
 			return paper.Letterhead{}, LogoBad.New()
 		}
@@ -80,7 +85,7 @@ func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.L
 		return s
 	}
 	raw, err := json.Marshal(head{Name: short(l.Name), Signature: short(l.Signature), Footer: short(l.Footer),
-		Logo: l.Logo, Size: string(l.Size), Tone: string(l.Tone)})
+		Logo: logo, Size: string(l.Size), Tone: string(l.Tone)})
 	if err != nil {
 		return paper.Letterhead{}, err
 	}

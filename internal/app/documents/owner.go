@@ -149,7 +149,7 @@ func (g *gathering) table(t telling.OwnerTeller) []paper.Block {
 	if len(t.Firms) == 0 || len(fronts) == 0 {
 		return nil
 	}
-	out := paper.Table{Head: []string{"", telling.PlaceTitle}, Numbers: 2}
+	out := paper.Table{Head: []string{telling.FirmTitle, telling.PlaceTitle}, Numbers: 2}
 	for _, f := range fronts {
 		out.Head = append(out.Head, telling.Short(f))
 	}
@@ -180,7 +180,7 @@ func (g *gathering) work(t telling.OwnerTeller) (out []paper.Block) {
 	if len(t.Work) == 0 {
 		return nil
 	}
-	sum := paper.Table{Head: []string{"", "Jobs", "If you do it yourself"}, Numbers: 1}
+	sum := paper.Table{Head: []string{"Work", "Jobs", "If you do it yourself"}, Numbers: 1}
 	jobs := 0
 	for _, w := range t.Work {
 		jobs += w.Targets

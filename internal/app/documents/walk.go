@@ -18,6 +18,7 @@ import (
 	"inktally/internal/store"
 	"inktally/internal/study"
 	"inktally/internal/study/reached"
+	"inktally/internal/telling"
 )
 
 // gathering is what a walk-through is put together from.
@@ -340,7 +341,7 @@ func (g *gathering) next() {
 		}
 		told.Fit++
 		if told.First == "" && t.Gain > 0 {
-			told.First = g.Name(t.Page) + ": " + g.Teller(t.Page).Instruct(t).String()
+			told.First = telling.Job(t, g.Teller(t.Page), g.Name(t.Page))
 		}
 	}
 	g.walk.Next = told

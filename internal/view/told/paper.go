@@ -1,6 +1,8 @@
 package told
 
 import (
+	"encoding/base64"
+
 	"inktally/internal/paper"
 	"inktally/internal/view"
 
@@ -12,7 +14,7 @@ type Letterhead struct {
 	Name      string    `json:"name" maxLength:"600" doc:"Of the agency"`
 	Signature string    `json:"signature" maxLength:"600" doc:"Below the last line, may have several lines"`
 	Footer    string    `json:"footer" maxLength:"600" doc:"At the foot of each page"`
-	Logo      []byte    `json:"logo" doc:"A PNG or JPEG picture, empty for none"`
+	Logo      string    `json:"logo" maxLength:"600000" doc:"A PNG or JPEG picture in base64, empty for none"`
 	Size      PaperSize `json:"size"`
 	Tone      PaperTone `json:"tone"`
 }
@@ -31,6 +33,6 @@ func (PaperTone) Schema(huma.Registry) *huma.Schema { return view.Enum(paper.Ton
 
 // LetterheadOf shows a letterhead.
 func LetterheadOf(l paper.Letterhead) *Letterhead {
-	return &Letterhead{Name: l.Name, Signature: l.Signature, Footer: l.Footer, Logo: append([]byte{}, l.Logo...),
+	return &Letterhead{Name: l.Name, Signature: l.Signature, Footer: l.Footer, Logo: base64.StdEncoding.EncodeToString(l.Logo),
 		Size: PaperSize(l.Size), Tone: PaperTone(l.Tone)}
 }

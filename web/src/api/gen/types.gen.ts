@@ -1580,7 +1580,7 @@ export type Letterhead = {
      */
     footer: string;
     /**
-     * A PNG or JPEG picture, empty for none
+     * A PNG or JPEG picture in base64, empty for none
      */
     logo: string;
     /**
