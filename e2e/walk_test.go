@@ -1,13 +1,19 @@
 package e2e
 
 import (
+	"bytes"
 	"fmt"
+	"image"
+	"image/png"
+	"os"
+	"path/filepath"
 	"strings"
 	"testing"
 
 	"inktally/internal/view"
 	"inktally/internal/view/told"
 
+	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -164,4 +170,41 @@ func TestTalkingPointsFollow(t *testing.T) {
 	s.until(inside(`'[data-talking] h1'`) + fmt.Sprintf(`?.textContent === %q`, walk.Steps[3].Head))
 	eval[bool](s, `(window.points.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowLeft'})), true)`)
 	s.until(fmt.Sprintf(`document.querySelector('[data-step=%q]')`, walk.Steps[2].Kind))
+}
+
+// What is said is changed, steps are moved, left out and added with a picture; the address and the files follow.
+func TestWalkIsChanged(t *testing.T) {
+	p := demo(t)
+	client, _ := brindle(t, p)
+	api := fmt.Sprintf("/api/clients/%d/walk", client)
+	made := get[told.Walk](t, p, api)
+	s := look(t, p)
+	s.open(fmt.Sprintf("/clients/%d/walk", client))
+	s.sees(strings.Split(made.Steps[0].Head, "\n")[0])
+	s.keys("e")
+	s.until(`document.querySelector('[data-step-editor]')`)
+	s.fill("[name=head]", "Two pages, side by side")
+	s.press("Save")
+	s.until(`document.querySelector('h1').textContent === 'Two pages, side by side'`)
+	s.press("Add a step after it")
+	s.until(`document.querySelector('h1').textContent === 'A step of your own'`)
+	picture := filepath.Join(t.TempDir(), "van.png")
+	var drawn bytes.Buffer
+	require.NoError(t, png.Encode(&drawn, image.NewGray(image.Rect(0, 0, 60, 40))))
+	require.NoError(t, os.WriteFile(picture, drawn.Bytes(), 0o600))
+	require.NoError(t, chromedp.Do(s.ctx, chromedp.SetUploadFiles(chromedp.CSS("[name=picture]"), []string{picture})))
+	s.until(`document.querySelector('img.picture')?.naturalWidth === 60`)
+	s.press("Earlier")
+	s.until(`document.querySelector('footer').textContent.includes('1 of')`)
+	s.press("Leave this step out")
+	s.until(`document.querySelector('h1').textContent === 'Two pages, side by side'`)
+	s.press("Bring back")
+	s.until(`document.querySelector('img.picture')`)
+	s.push("Escape")
+	s.until(`!document.querySelector('[data-step-editor]')`)
+	now := get[told.Walk](t, p, api)
+	assert.Equal(t, "own", string(now.Steps[0].Kind))
+	assert.Equal(t, "Two pages, side by side", now.Steps[1].Head)
+	said := readBack(t, "md", file(t, p, client, "walk", "md", ""))
+	assert.Contains(t, said, "Two pages, side by side")
 }

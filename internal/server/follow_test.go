@@ -138,6 +138,7 @@ func TestChangesTellWhatFollows(t *testing.T) {
 					"key": lastTarget(plan.Targets, plan.Pages[len(plan.Pages)-1].Key), "state": "kept", "value": "",
 					"reason": ""}}}), "plan"},
 		{"POST", of + "/plan/own", `{"text": "Ask for a photo", "minutes": 5}`, "plan"},
+		{"PUT", of + "/walk/steps/recap", `{"dropped": true, "head": "", "points": []}`, "walk"},
 		{"PUT", of + "/plan/outline?page=p2", `{"order": [], "alone": false, "sections": {"` + "towns" +
 			`": {"heading": "", "words": 90, "dropped": false, "added": false}}}`, ""},
 		{"PUT", of + "/figures/brindleandash.example",

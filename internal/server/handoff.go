@@ -34,6 +34,39 @@ type documentInput struct {
 	Save     bool         `query:"save" doc:"To be saved as a file, not shown"`
 }
 
+// StepPath names a step of a walk-through.
+type StepPath struct {
+	ClientPath
+	Step string `path:"step" maxLength:"40" doc:"The key of the step"`
+}
+
+type changeStepInput struct {
+	StepPath
+	Body told.StepSaid
+}
+
+type addStepInput struct {
+	ClientPath
+	Body struct {
+		told.StepSaid
+		Behind string `json:"behind" maxLength:"40" doc:"The key of the step before it, empty for the first place"`
+	}
+}
+
+type orderInput struct {
+	ClientPath
+	Body struct {
+		Order []string `json:"order" maxItems:"200" doc:"The keys of the steps"`
+	}
+}
+
+type stepPictureInput struct {
+	StepPath
+	Body struct {
+		Picture string `json:"picture" maxLength:"3000000" doc:"PNG or JPEG in base64, empty for none"`
+	}
+}
+
 type letterheadInput struct{ Body told.Letterhead }
 
 func (r api) handoff() {
@@ -41,6 +74,31 @@ func (r api) handoff() {
 		func(ctx context.Context, in *ClientPath) (*told.Walk, error) {
 			return r.app.Handoff.Walk(ctx, in.Client)
 		})
+	handle(r, put, "/clients/{client}/walk/steps/{step}", "changeStep",
+		"Change what is said to a step, or leave it out",
+		func(ctx context.Context, in *changeStepInput) (*told.Walk, error) {
+			return r.app.Handoff.ChangeStep(ctx, in.Client, in.Step, in.Body)
+		})
+	handle(r, remove, "/clients/{client}/walk/steps/{step}", "resetStep",
+		"Take back what was changed of a step; one that was added is removed",
+		func(ctx context.Context, in *StepPath) (*told.Walk, error) {
+			return r.app.Handoff.ResetStep(ctx, in.Client, in.Step)
+		})
+	handle(r, post, "/clients/{client}/walk/steps", "addStep", "Add a step of one's own",
+		func(ctx context.Context, in *addStepInput) (*told.Walk, error) {
+			return r.app.Handoff.AddStep(ctx, in.Client, in.Body.StepSaid, in.Body.Behind)
+		})
+	handle(r, put, "/clients/{client}/walk/order", "orderSteps", "Put the steps into an order",
+		func(ctx context.Context, in *orderInput) (*told.Walk, error) {
+			return r.app.Handoff.OrderSteps(ctx, in.Client, in.Body.Order)
+		})
+	handle(r, put, "/clients/{client}/walk/steps/{step}/picture", "setStepPicture",
+		"Give a step that was added a picture, or take it away",
+		func(ctx context.Context, in *stepPictureInput) (*told.Walk, error) {
+			return r.app.Handoff.SetPicture(ctx, in.Client, in.Step, in.Body.Picture)
+		}, takes(aPage))
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/walk/steps/{step}/picture", "stepPicture",
+		"The picture of a step"), r.stepPicture)
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/documents/{document}", "documentFile",
 		"A document as a file", heavy), r.document)
 	handle(r, get, "/letterhead", "letterhead", "What all documents are headed by",
@@ -72,4 +130,14 @@ func (r api) document(ctx context.Context, in *documentInput) (*file, error) {
 	}
 	return &file{ContentType: made.Type, Disposition: shown, Policy: documentPolicy, Prefetch: "off",
 		Body: made.Body}, nil
+}
+
+// stepPicture sends the picture of a step.
+func (r api) stepPicture(ctx context.Context, in *StepPath) (*file, error) {
+	picture, media, err := r.app.Handoff.Picture(ctx, in.Client, in.Step)
+	if err != nil {
+		return nil, r.problem(ctx, "stepPicture", err)
+	}
+	return &file{ContentType: media, Disposition: "inline", Policy: "sandbox; default-src 'none'", Prefetch: "off",
+		Body: picture}, nil
 }

@@ -23,20 +23,20 @@ type Import struct {
 
 const entryFields = `id, text, volume, difficulty, position, stands_with, area`
 
-func scanPhrase(r scanner, e *book.Phrase) error {
+func scanPhrase(r Scanner, e *book.Phrase) error {
 	return r.Scan(&e.ID, &e.Text, &e.Volume, &e.Difficulty, &e.Position, &e.With, &e.Area)
 }
 
 // BookPhrases returns the phrases of a client's book in the order in which they
 // came.
 func (t *Tx) BookPhrases(client int64) ([]book.Phrase, error) {
-	return all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? ORDER BY id`, client)
+	return All(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? ORDER BY id`, client)
 }
 
 // PutPhrase adds a phrase to a client's book or joins its figures to those of
 // the same phrase. folded is what makes two phrases the same.
 func (t *Tx) PutPhrase(client int64, folded string, e book.Phrase) (id int64, before *book.Phrase, err error) {
-	had, err := all(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded = ?`,
+	had, err := All(t, scanPhrase, `SELECT `+entryFields+` FROM book_phrases WHERE client_id = ? AND folded = ?`,
 		client, folded)
 	if err != nil {
 		return 0, nil, err
@@ -110,7 +110,7 @@ func (t *Tx) Import(client, id int64) (i Import, err error) {
 
 // Imports returns the last imports of a client, the newest first.
 func (t *Tx) Imports(client int64, most int) ([]Import, error) {
-	return all(t, func(r scanner, i *Import) error { return scanImport(r.Scan, i) },
+	return All(t, func(r Scanner, i *Import) error { return scanImport(r.Scan, i) },
 		`SELECT `+importFields+` FROM book_imports WHERE client_id = ? ORDER BY id DESC LIMIT ?`, client, most)
 }
 
@@ -125,7 +125,7 @@ func (t *Tx) BookChoices(client int64) (map[string]book.Choice, error) {
 		key    string
 		choice book.Choice
 	}
-	rows, err := all(t, func(r scanner, v *row) error {
+	rows, err := All(t, func(r Scanner, v *row) error {
 		return r.Scan(&v.key, &v.choice.State, &v.choice.Reason, &v.choice.Lead)
 	},
 		`SELECT family, state, reason, lead FROM book_choices WHERE client_id = ?`, client)
@@ -154,7 +154,7 @@ type BookWord struct{ Word, Verdict, TiedTo string }
 
 // BookWords returns what the user said of words.
 func (t *Tx) BookWords(client int64) ([]BookWord, error) {
-	return all(t, func(r scanner, w *BookWord) error { return r.Scan(&w.Word, &w.Verdict, &w.TiedTo) },
+	return All(t, func(r Scanner, w *BookWord) error { return r.Scan(&w.Word, &w.Verdict, &w.TiedTo) },
 		`SELECT word, verdict, tied_to FROM book_words WHERE client_id = ? ORDER BY word`, client)
 }
 

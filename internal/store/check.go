@@ -9,7 +9,7 @@ import (
 func (db *DB) Check(ctx context.Context) (readings int, damaged []Reading, err error) {
 	var list []Reading
 	err = db.Read(ctx, func(tx *Tx) (err error) {
-		list, err = all(tx, func(r scanner, v *Reading) error {
+		list, err = All(tx, func(r Scanner, v *Reading) error {
 			return scanReading(r.Scan, v)
 		}, `SELECT `+readingColumns+` FROM readings ORDER BY id`)
 		return err

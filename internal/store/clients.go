@@ -72,7 +72,7 @@ func scanClient(scan func(...any) error, c *Client) error {
 
 // Clients returns all clients, the newest first.
 func (t *Tx) Clients() ([]Client, error) {
-	return all(t, func(r scanner, c *Client) error { return scanClient(r.Scan, c) },
+	return All(t, func(r Scanner, c *Client) error { return scanClient(r.Scan, c) },
 		`SELECT `+clientColumns+` FROM clients ORDER BY id DESC`)
 }
 
@@ -114,7 +114,7 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 	if g.Client, err = t.Client(id); err != nil {
 		return g, err
 	}
-	g.Services, err = all(t, func(r scanner, s *intent.Service) error {
+	g.Services, err = All(t, func(r Scanner, s *intent.Service) error {
 		return r.Scan(&s.Name, (*kept.List[string])(&s.Words), &s.Worth)
 	}, `SELECT name, words, worth FROM services WHERE client_id = ? ORDER BY position`, id)
 	if err != nil {
@@ -132,7 +132,7 @@ func (t *Tx) Ground(id int64) (g Ground, err error) {
 
 // Places returns the places of a client in their order.
 func (t *Tx) Places(client int64) ([]place.Place, error) {
-	return all(t, func(r scanner, p *place.Place) error {
+	return All(t, func(r Scanner, p *place.Place) error {
 		return r.Scan(&p.Name, &p.State, &p.Home, (*kept.List[string])(&p.Spellings))
 	}, `SELECT name, state, home, spellings FROM places WHERE client_id = ? ORDER BY position`, client)
 }
@@ -161,7 +161,7 @@ type TypedPhrase struct {
 
 // TypedPhrases returns the phrases that were typed for a client's pages.
 func (t *Tx) TypedPhrases(client int64) ([]TypedPhrase, error) {
-	return all(t, func(r scanner, p *TypedPhrase) error { return r.Scan(&p.Page, &p.Text) },
+	return All(t, func(r Scanner, p *TypedPhrase) error { return r.Scan(&p.Page, &p.Text) },
 		`SELECT COALESCE(page_id, 0), text FROM phrases WHERE client_id = ? ORDER BY position`, client)
 }
 
@@ -203,7 +203,7 @@ const pageColumns = `id, client_id, kind, url, service, place, by_hand, surveyed
 func (t *Tx) Pages(client int64) ([]Page, error) { return t.pages(client, pageThere) }
 
 func (t *Tx) pages(client int64, state string) ([]Page, error) {
-	return all(t, func(r scanner, p *Page) error { return r.Scan(p.fields()...) },
+	return All(t, func(r Scanner, p *Page) error { return r.Scan(p.fields()...) },
 		`SELECT `+pageColumns+` FROM pages WHERE client_id = ? AND state = ? ORDER BY kind <> 'home', id`, client,
 		state)
 }
@@ -295,7 +295,7 @@ func (t *Tx) ReturnPage(p Page) error {
 // RemovedPages returns the pages that were taken off a client; Surveyed ones may
 // come back by a survey.
 func (t *Tx) RemovedPages(client int64) ([]Page, error) {
-	return all(t, func(r scanner, p *Page) error {
+	return All(t, func(r Scanner, p *Page) error {
 		var state string
 		err := r.Scan(append(p.fields(), &state)...)
 		p.Surveyed = state == pageDropped

@@ -34,7 +34,7 @@ func (t *Tx) AddDraft(client int64, d Draft, body []byte) error {
 
 // Drafts returns those of a client, the newest first.
 func (t *Tx) Drafts(client int64) ([]Draft, error) {
-	return all(t, func(r scanner, v *Draft) error {
+	return All(t, func(r Scanner, v *Draft) error {
 		p, state := Page{}, ""
 		err := scanReading(func(into ...any) error {
 			return r.Scan(append([]any{&v.PageID, &v.Name, &v.Format, &p.Kind, &p.Service, &p.Place, &state},

@@ -25,7 +25,7 @@ func (t *Tx) AddFoundList(client int64, l FoundList) (int64, error) {
 
 // FoundLists returns the last list of each site of a client.
 func (t *Tx) FoundLists(client int64) ([]FoundList, error) {
-	return all(t, func(r scanner, l *FoundList) error {
+	return All(t, func(r Scanner, l *FoundList) error {
 		return r.Scan(&l.ID, &l.Site, &l.Source, (*kept.Time)(&l.TakenAt), (*kept.Found)(&l.Phrases))
 	}, `SELECT id, site, source, taken_at, phrases FROM found_lists
 		WHERE id IN (SELECT max(id) FROM found_lists WHERE client_id = ? GROUP BY site) ORDER BY id`, client)

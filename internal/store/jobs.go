@@ -98,7 +98,7 @@ func (t *Tx) EndJob(id int64, state string, at time.Time) error {
 
 // RunningJobs returns the ids of all jobs that are marked as running.
 func (t *Tx) RunningJobs() ([]int64, error) {
-	return all(t, func(r scanner, id *int64) error {
+	return All(t, func(r Scanner, id *int64) error {
 		return r.Scan(id)
 	}, `SELECT id FROM jobs WHERE state = ?`, JobRunning)
 }
@@ -119,7 +119,7 @@ func (t *Tx) job(where string, args ...any) (j Job, err error) {
 	if err != nil {
 		return j, err
 	}
-	j.Items, err = all(t, func(r scanner, i *JobItem) error {
+	j.Items, err = All(t, func(r Scanner, i *JobItem) error {
 		return r.Scan(&i.Position, &i.Kind, &i.Name, &i.URL, &i.State, kept.Fault{To: &i.Fault}, &i.ReadingID,
 			&i.Visited, &i.Known)
 	},
@@ -135,7 +135,7 @@ func (t *Tx) Failures(client int64) (map[string]*fault.Fault, error) {
 		url   string
 		fault *fault.Fault
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, kept.Fault{To: &v.fault}) }, `
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.url, kept.Fault{To: &v.fault}) }, `
 		SELECT url, fault FROM (
 			SELECT i.url, i.fault, i.state, ROW_NUMBER() OVER (PARTITION BY i.url ORDER BY i.job_id DESC) AS age
 			FROM job_items i JOIN jobs j ON j.id = i.job_id

@@ -35,24 +35,15 @@ type Entry struct {
 	Reviews *int
 }
 
-// Results returns entries as the rules have them.
-func Results(entries []Entry) []lineup.Entry {
-	out := make([]lineup.Entry, len(entries))
-	for i := range entries {
-		out[i] = entries[i].Entry
-	}
-	return out
-}
-
 // Lineups returns the recorded searches of a client, the newest first.
 func (t *Tx) Lineups(client int64) ([]Lineup, error) {
-	return all(t, scanLineup, `SELECT `+lineupColumns+
+	return All(t, scanLineup, `SELECT `+lineupColumns+
 		` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
 }
 
 const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at, used`
 
-func scanLineup(r scanner, l *Lineup) error {
+func scanLineup(r Scanner, l *Lineup) error {
 	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads,
 		(*kept.Time)(&l.RecordedAt), &l.Used)
 }
@@ -93,7 +84,7 @@ func scanEntry(scan func(...any) error, e *Entry) error {
 // Entries returns all lineup entries of a client, those of a search in the order of
 // the result.
 func (t *Tx) Entries(client int64) ([]Entry, error) {
-	return all(t, func(r scanner, e *Entry) error { return scanEntry(r.Scan, e) }, `SELECT `+entryColumns+`
+	return All(t, func(r Scanner, e *Entry) error { return scanEntry(r.Scan, e) }, `SELECT `+entryColumns+`
 		FROM lineup_entries WHERE client_id = ? ORDER BY `+entryOrder, client)
 }
 
@@ -152,7 +143,7 @@ type SiteKind struct {
 
 // SiteKinds returns what was said of sites, the newest first.
 func (t *Tx) SiteKinds() ([]SiteKind, error) {
-	return all(t, func(r scanner, k *SiteKind) error {
+	return All(t, func(r Scanner, k *SiteKind) error {
 		return r.Scan(&k.Domain, &k.Kind, &k.SaidFor, (*kept.Time)(&k.SaidAt))
 	}, `SELECT domain, kind, said_for, said_at FROM site_kinds ORDER BY said_at DESC, domain`)
 }
@@ -171,7 +162,7 @@ func (t *Tx) SetSiteKind(k SiteKind) error {
 // OrganicTrades returns the addresses of organic entries with the trades of the clients in
 // whose lineups they stand, each pair once.
 func (t *Tx) OrganicTrades() ([][2]string, error) {
-	return all(t, func(r scanner, v *[2]string) error { return r.Scan(&v[0], &v[1]) },
+	return All(t, func(r Scanner, v *[2]string) error { return r.Scan(&v[0], &v[1]) },
 		`SELECT DISTINCT e.url, lower(trim(c.trade)) FROM lineup_entries e JOIN clients c ON c.id = e.client_id
 		WHERE e.part = 'organic' AND e.url <> '' AND trim(c.trade) <> ''`)
 }

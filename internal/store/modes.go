@@ -32,7 +32,7 @@ func (t *Tx) ReadModes(client int64) (map[string]ReadMode, error) {
 		url string
 		ReadMode
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, &v.Mode, &v.ReadMode.IgnoreRobots) },
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.url, &v.Mode, &v.ReadMode.IgnoreRobots) },
 		`SELECT url, mode, ignore_robots FROM read_modes WHERE client_id = ?`, client)
 	out := make(map[string]ReadMode, len(rows))
 	for _, r := range rows {

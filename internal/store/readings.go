@@ -113,7 +113,7 @@ func scanReading(scan func(...any) error, r *Reading) error {
 
 // LatestReadings returns the last reading of each address of a client; drafts have none.
 func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
-	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+	list, err := All(t, func(r Scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
 		FROM (SELECT MAX(id) AS last FROM readings WHERE client_id = ? AND url <> '' GROUP BY url)
 		JOIN readings ON id = last`, client)
 	return byURL(list), err
@@ -121,7 +121,7 @@ func (t *Tx) LatestReadings(client int64) (map[string]Reading, error) {
 
 // ReadingsBefore returns the readings before the latest of each address, by address.
 func (t *Tx) ReadingsBefore(client int64) (map[string]Reading, error) {
-	list, err := all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+	list, err := All(t, func(r Scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
 		FROM readings WHERE id IN (SELECT MAX(id) FROM readings r WHERE client_id = ?1 AND url <> ''
 			AND id < (SELECT MAX(id) FROM readings l WHERE l.client_id = ?1 AND l.url = r.url) GROUP BY url)`, client)
 	return byURL(list), err
@@ -144,7 +144,7 @@ func (t *Tx) StaleReadings() ([]Reading, error) {
 }
 
 func (t *Tx) latestOfAll(and string, args ...any) ([]Reading, error) {
-	return all(t, func(r scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+	return All(t, func(r Scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
 		FROM readings WHERE `+and+
 		`id IN (SELECT MAX(id) FROM readings GROUP BY client_id, url, CASE url WHEN '' THEN id END) ORDER BY id`,
 		args...)

@@ -25,12 +25,13 @@ const (
 	FacetSaid      Facet = "said"      // what was said of the plan: choices, outlines, own targets, hours
 	FacetStanding  Facet = "standing"  // figures of sites from elsewhere
 	FacetFound     Facet = "found"     // lists of what sites are found for, and imports
+	FacetTold      Facet = "told"      // what was changed of the walk-through
 )
 
 // Facets returns all of them.
 func Facets() []Facet {
 	return []Facet{FacetGround, FacetBook, FacetLineups, FacetReadings, FacetSurveyed, FacetYardstick, FacetSaid,
-		FacetStanding, FacetFound}
+		FacetStanding, FacetFound, FacetTold}
 }
 
 // Revision is the state of what is known of a client. It goes up with each write that
@@ -55,7 +56,7 @@ func (t *Tx) Revision(client int64) (Revision, error) {
 		facet  Facet
 		at     int64
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.number, &v.facet, &v.at) },
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.number, &v.facet, &v.at) },
 		`SELECT c.revision, COALESCE(r.facet, ''), COALESCE(r.revision, 0) FROM clients c
 			LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ?`, client)
 	if err == nil && len(rows) == 0 {

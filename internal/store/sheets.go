@@ -34,7 +34,7 @@ func (t *Tx) ReadingSheets(reading int64) (map[string]string, error) {
 		url string
 		css []byte
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.url, &v.css) },
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.url, &v.css) },
 		`SELECT url, css FROM reading_sheets JOIN sheets ON sheets.id = sheet_id WHERE reading_id = ?`, reading)
 	if err != nil {
 		return nil, err

@@ -17,7 +17,7 @@ type ShelfRow struct {
 
 // Shelf returns all clients, the newest first.
 func (t *Tx) Shelf() ([]ShelfRow, error) {
-	return all(t, func(r scanner, s *ShelfRow) error {
+	return All(t, func(r Scanner, s *ShelfRow) error {
 		return r.Scan(append([]any{&s.ID, &s.Name, &s.Trade, &s.Place}, s.Home.fields()...)...)
 	},
 		`WITH home AS (SELECT client_id, MIN(id) AS id FROM pages WHERE kind = 'home' AND state = 'there'
@@ -45,13 +45,13 @@ type OfAll struct {
 // OfAll returns what the figures of all clients' home pages are worked out from, with a few
 // statements however many there are.
 func (t *Tx) OfAll() (o OfAll, err error) {
-	if o.Typed, err = gathered(t, func(r scanner, of *int64, p *TypedPhrase) error {
+	if o.Typed, err = gathered(t, func(r Scanner, of *int64, p *TypedPhrase) error {
 		return r.Scan(of, &p.Page, &p.Text)
 	},
 		`SELECT client_id, COALESCE(page_id, 0), text FROM phrases ORDER BY client_id, position`); err != nil {
 		return o, err
 	}
-	if o.Lineups, err = gathered(t, func(r scanner, of *int64, l *Lineup) error {
+	if o.Lineups, err = gathered(t, func(r Scanner, of *int64, l *Lineup) error {
 		err := scanLineup(r, l)
 		*of = l.ClientID
 		return err
@@ -59,14 +59,14 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 		`SELECT `+lineupColumns+` FROM lineups ORDER BY client_id, recorded_at DESC, id DESC`); err != nil {
 		return o, err
 	}
-	if o.Entries, err = gathered(t, func(r scanner, of *int64, e *Entry) error {
+	if o.Entries, err = gathered(t, func(r Scanner, of *int64, e *Entry) error {
 		err := scanEntry(r.Scan, e)
 		*of = e.ClientID
 		return err
 	}, `SELECT `+entryColumns+` FROM lineup_entries ORDER BY client_id, `+entryOrder); err != nil {
 		return o, err
 	}
-	if o.Likes, err = gathered(t, func(r scanner, of *int64, c *LikeChoice) error {
+	if o.Likes, err = gathered(t, func(r Scanner, of *int64, c *LikeChoice) error {
 		return r.Scan(of, &c.PageID, &c.Domain, &c.URL)
 	},
 		`SELECT p.client_id, c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id
@@ -74,7 +74,7 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 		return o, err
 	}
 	type figure struct{ key, value string }
-	figures, err := gathered(t, func(r scanner, of *int64, f *figure) error { return r.Scan(of, &f.key, &f.value) },
+	figures, err := gathered(t, func(r Scanner, of *int64, f *figure) error { return r.Scan(of, &f.key, &f.value) },
 		`SELECT COALESCE(client_id, 0), key, value FROM yardstick_figures`)
 	if err != nil {
 		return o, err
@@ -92,7 +92,7 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 
 // homeReadings returns the latest readings of home pages and of what stands beside them.
 func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
-	list, err := gathered(t, func(r scanner, of *int64, v *Reading) error {
+	list, err := gathered(t, func(r Scanner, of *int64, v *Reading) error {
 		return r.Scan(of, &v.ID, &v.URL, &v.Facts.Words.Seen, &v.Facts.Words.Copy,
 			(*kept.List[page.Warning])(&v.Facts.Warnings), (*kept.Time)(&v.TakenAt))
 	}, `WITH wanted AS (
@@ -112,12 +112,12 @@ func (t *Tx) homeReadings() (map[int64]map[string]Reading, error) {
 }
 
 // gathered scans every row of a query, by the client that it is of.
-func gathered[T any](t *Tx, scan func(r scanner, of *int64, v *T) error, query string) (map[int64][]T, error) {
+func gathered[T any](t *Tx, scan func(r Scanner, of *int64, v *T) error, query string) (map[int64][]T, error) {
 	type row struct {
 		of int64
 		v  T
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return scan(r, &v.of, &v.v) }, query)
+	rows, err := All(t, func(r Scanner, v *row) error { return scan(r, &v.of, &v.v) }, query)
 	out := map[int64][]T{}
 	for _, r := range rows {
 		out[r.of] = append(out[r.of], r.v)
@@ -127,7 +127,7 @@ func gathered[T any](t *Tx, scan func(r scanner, of *int64, v *T) error, query s
 
 // Names returns all clients by name with their home pages, the newest first.
 func (t *Tx) Names() ([]ShelfRow, error) {
-	return all(t, func(r scanner, s *ShelfRow) error { return r.Scan(&s.ID, &s.Name, &s.Home.ID) },
+	return All(t, func(r Scanner, s *ShelfRow) error { return r.Scan(&s.ID, &s.Name, &s.Home.ID) },
 		`SELECT c.id, c.name, COALESCE((SELECT MIN(p.id) FROM pages p
 			WHERE p.client_id = c.id AND p.kind = 'home' AND p.state = 'there'), 0)
 		FROM clients c ORDER BY c.id DESC`)

@@ -38,7 +38,7 @@ type SitePage struct {
 
 // Sites returns the sites of a client that were surveyed, by domain.
 func (t *Tx) Sites(client int64) (map[string]Site, error) {
-	list, err := all(t, scanSite,
+	list, err := All(t, scanSite,
 		`SELECT id, client_id, domain, surveyed_at, both, dead, root, plain, missed, fault FROM sites WHERE client_id = ?`,
 		client)
 	if err != nil || len(list) == 0 {
@@ -48,7 +48,7 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 		site int64
 		SitePage
 	}
-	rows, err := all(t, func(r scanner, v *row) error {
+	rows, err := All(t, func(r Scanner, v *row) error {
 		return r.Scan(&v.site, &v.URL, (*kept.List[string])(&v.Labels), &v.InLinks, &v.Canonical)
 	}, `SELECT p.site_id, p.url, p.labels, p.in_links, p.canonical FROM site_pages p JOIN sites s ON s.id = p.site_id
 		WHERE s.client_id = ? ORDER BY p.site_id, p.position`, client)
@@ -64,7 +64,7 @@ func (t *Tx) Sites(client int64) (map[string]Site, error) {
 	return out, err
 }
 
-func scanSite(r scanner, s *Site) error {
+func scanSite(r Scanner, s *Site) error {
 	return r.Scan(&s.ID, &s.ClientID, &s.Domain, (*kept.Time)(&s.SurveyedAt), &s.Both, (*kept.Dead)(&s.Dead),
 		&s.Root, &s.Plain, (*kept.Missed)(&s.Missed), kept.Fault{To: &s.Fault})
 }
@@ -105,7 +105,7 @@ type LikeChoice struct {
 
 // LikeChoices returns what was said of a client's pages.
 func (t *Tx) LikeChoices(client int64) ([]LikeChoice, error) {
-	return all(t, func(r scanner, c *LikeChoice) error { return r.Scan(&c.PageID, &c.Domain, &c.URL) }, `
+	return All(t, func(r Scanner, c *LikeChoice) error { return r.Scan(&c.PageID, &c.Domain, &c.URL) }, `
 		SELECT c.page_id, c.domain, c.url FROM like_choices c JOIN pages p ON p.id = c.page_id WHERE p.client_id = ?`,
 		client)
 }
@@ -136,7 +136,7 @@ func (t *Tx) Answers(client, job int64) (map[string]Reading, error) {
 		url string
 		Reading
 	}
-	list, err := all(t, func(r scanner, a *answer) error {
+	list, err := All(t, func(r Scanner, a *answer) error {
 		return scanReading(func(into ...any) error { return r.Scan(append([]any{&a.url}, into...)...) }, &a.Reading)
 	}, `SELECT a.url, `+readingColumnsOf("r")+
 		` FROM survey_answers a JOIN readings r ON r.id = a.reading_id WHERE a.job_id = ? AND r.client_id = ?`, job,

@@ -20,7 +20,7 @@ type SiteFigure struct {
 
 // SiteFigures returns the figures that a client's user brought.
 func (t *Tx) SiteFigures(client int64) ([]SiteFigure, error) {
-	return all(t, func(r scanner, f *SiteFigure) error {
+	return All(t, func(r Scanner, f *SiteFigure) error {
 		return r.Scan(&f.Domain, &f.Figure, &f.Value, &f.Scale, &f.Source, (*kept.Time)(&f.TakenOn))
 	},
 		`SELECT domain, figure, value, scale, source, taken_on FROM site_figures WHERE client_id = ?

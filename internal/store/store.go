@@ -149,6 +149,15 @@ func (t *Tx) exec(of effect, query string, args ...any) (sql.Result, error) {
 	return t.tx.ExecContext(t.ctx, query, args...)
 }
 
+// Put runs a statement that changes a facet of a client, for what a package of its own keeps.
+func (t *Tx) Put(client int64, f Facet, query string, args ...any) error {
+	_, err := t.exec(of(client, f), query, args...)
+	return err
+}
+
+// One reads one row of what a package of its own keeps, ErrNotFound if there is none.
+func (t *Tx) One(query string, args []any, into ...any) error { return t.one(query, args, into...) }
+
 // insert runs an INSERT and returns the id of the new row.
 func (t *Tx) insert(of effect, query string, args ...any) (int64, error) {
 	result, err := t.exec(of, query, args...)
@@ -180,11 +189,11 @@ func (t *Tx) one(query string, args []any, into ...any) error {
 	return err
 }
 
-// scanner is a row.
-type scanner interface{ Scan(into ...any) error }
+// Scanner is a row.
+type Scanner interface{ Scan(into ...any) error }
 
-// all scans every row of a query with scan.
-func all[T any](t *Tx, scan func(scanner, *T) error, query string, args ...any) ([]T, error) {
+// All scans every row of a query with scan.
+func All[T any](t *Tx, scan func(Scanner, *T) error, query string, args ...any) ([]T, error) {
 	t.counted()
 	rows, err := t.tx.QueryContext(t.ctx, query, args...)
 	if err != nil {

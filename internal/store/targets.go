@@ -61,7 +61,7 @@ func (t *Tx) SetHours(client int64, hours float64) error {
 }
 
 func (t *Tx) choices(where string, args ...any) ([]PageChoice, error) {
-	return all(t, func(r scanner, v *PageChoice) error {
+	return All(t, func(r Scanner, v *PageChoice) error {
 		return r.Scan(&v.PageID, &v.Key, &v.State, &v.Value, &v.Reason)
 	},
 		`SELECT c.page_id, c.key, c.state, c.value, c.reason FROM target_choices c
@@ -93,7 +93,7 @@ func (t *Tx) SetChoice(client, page int64, key string, c plan.Choice) error {
 
 // OwnTargets returns the targets that the user added.
 func (t *Tx) OwnTargets(client int64) ([]OwnTarget, error) {
-	return all(t, func(r scanner, v *OwnTarget) error { return r.Scan(&v.ID, &v.PageID, &v.Text, &v.Gain, &v.Minutes) },
+	return All(t, func(r Scanner, v *OwnTarget) error { return r.Scan(&v.ID, &v.PageID, &v.Text, &v.Gain, &v.Minutes) },
 		`SELECT o.id, o.page_id, o.text, o.gain, o.minutes FROM own_targets o JOIN pages p ON p.id = o.page_id
 			WHERE p.client_id = ? ORDER BY o.id`, client)
 }
@@ -118,7 +118,7 @@ func (t *Tx) Outlines(client int64) (map[int64]outline.Edits, error) {
 		page  int64
 		edits kept.Edits
 	}
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.page, &v.edits) },
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.page, &v.edits) },
 		`SELECT o.page_id, o.edits FROM outlines o JOIN pages p ON p.id = o.page_id WHERE p.client_id = ?`, client)
 	out := make(map[int64]outline.Edits, len(rows))
 	for _, v := range rows {

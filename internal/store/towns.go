@@ -6,7 +6,7 @@ import (
 
 // Towns returns those that the file adds to the gazetteer.
 func (t *Tx) Towns() ([]gazetteer.Town, error) {
-	return all(t, func(r scanner, v *gazetteer.Town) error {
+	return All(t, func(r Scanner, v *gazetteer.Town) error {
 		return r.Scan(&v.Name, &v.Country, &v.State, &v.Lat, &v.Lon, &v.Size)
 	}, `SELECT name, country, state, lat, lon, size FROM towns ORDER BY id`)
 }

@@ -8,7 +8,7 @@ import (
 // the workspace for client 0, else those of a client alone.
 func (t *Tx) YardstickChanges(client int64) (yardstick.Changes, error) {
 	type row struct{ key, value string }
-	rows, err := all(t, func(r scanner, v *row) error { return r.Scan(&v.key, &v.value) },
+	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.key, &v.value) },
 		`SELECT key, value FROM yardstick_figures WHERE COALESCE(client_id, 0) = ?`, client)
 	out := make(yardstick.Changes, len(rows))
 	for _, r := range rows {

@@ -7,7 +7,6 @@ import (
 
 	"inktally/core/book"
 	"inktally/core/fault"
-	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/plan"
 	"inktally/core/profile"
@@ -243,12 +242,4 @@ func (c *Comparison) Entry(id int64) (*Side, error) {
 		}
 	}
 	return nil, store.ErrNotFound
-}
-
-// Now returns the client's page as it is, nil for one that is not there yet.
-func (c *Comparison) Now() *page.Page {
-	if c.Aim.Client == nil {
-		return nil
-	}
-	return c.Aim.Client.Page
 }

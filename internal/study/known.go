@@ -210,7 +210,7 @@ func (k *Known) RivalEntries() []store.Entry { return RivalsOf(k.Entries, k.Yard
 // RivalsOf returns the rivals among entries, in their order, each page once.
 func RivalsOf(entries []store.Entry, rules lineup.Rules) []store.Entry {
 	var out []store.Entry
-	for _, i := range rules.Rivals(store.Results(entries)) {
+	for _, i := range rules.Rivals(Results(entries)) {
 		out = append(out, entries[i])
 	}
 	return out

@@ -106,7 +106,16 @@ func (k *Known) SearchRivals() []store.Entry {
 // directories returns those that hold high places of the client's searches, those of the main one first.
 func (k *Known) directories() (out []finding.Finding) {
 	for _, l := range append([]store.Lineup{k.MainLineup()}, k.Lineups...) {
-		out = append(out, lineup.Directories(l.Phrase, store.Results(k.EntriesOf(l.ID)))...)
+		out = append(out, lineup.Directories(l.Phrase, Results(k.EntriesOf(l.ID)))...)
+	}
+	return out
+}
+
+// Results returns entries as the rules have them.
+func Results(entries []store.Entry) []lineup.Entry {
+	out := make([]lineup.Entry, len(entries))
+	for i := range entries {
+		out[i] = entries[i].Entry
 	}
 	return out
 }

@@ -112,7 +112,7 @@ func lightly(r store.ShelfRow, all *store.OfAll) *Known {
 
 // tell puts the figures of a client on its row.
 func (row *ShelfRow) tell(k *Known, b *Beside) {
-	row.MapPosition, row.OrganicPosition = lineup.Stands(store.Results(k.Entries))
+	row.MapPosition, row.OrganicPosition = lineup.Stands(Results(k.Entries))
 	row.Searched, row.Rivals = len(k.Lineups) > 0, len(k.RivalEntries())
 	row.Lead = k.Lead()
 	if row.Home.ID != 0 {

@@ -41,10 +41,11 @@ var faults = map[fault.Code]string{
 		"it.",
 	"not_read_before": "This page could not be read last time. Try again.",
 
-	"no_printer": "PDF is printed by a browser, and there is none. Install Chromium, or save as DOCX and print that.",
-	"no_format":  "This document is not written as {format}. Choose another format.",
-	"logo_bad":   "This file is no PNG or JPEG picture. Choose another one for the logo.",
-	"logo_large": "The logo is larger than {kb} kB. Save it smaller and add it again.",
+	"no_printer":     "PDF is printed by a browser, and there is none. Install Chromium, or save it as DOCX.",
+	"no_format":      "This document is not written as {format}. Choose another format.",
+	"picture_bad":    "This file is no PNG or JPEG picture. Choose another one.",
+	"picture_large":  "The picture is larger than {kb} kB. Save it smaller and add it again.",
+	"too_many_steps": "{most} steps of your own are the most. Remove one first.",
 
 	"no_browser":          "There is no browser to render pages. Install Chromium, or name one with --browser-url.",
 	"browser_not_started": "The browser did not start. Read the page as served, or try again.",

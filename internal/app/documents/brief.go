@@ -5,6 +5,7 @@ import (
 	"strconv"
 
 	"inktally/core/handoff"
+	"inktally/core/page"
 	"inktally/internal/app/sheets"
 	"inktally/internal/app/targets"
 	"inktally/internal/paper"
@@ -172,8 +173,8 @@ func (h *Handoff) brief(ctx context.Context, client int64, key string) (*documen
 
 // documentOf returns the brief of a page of a plan.
 func documentOf(w *targets.Worked, key string) *document {
-	page := w.Pages[key]
-	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, page.Now()), page: page, teller: w.Teller(key),
+	of := w.Pages[key]
+	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, now(of)), page: of, teller: w.Teller(key),
 		unit: w.Unit()}
 }
 
@@ -184,4 +185,12 @@ func (d *document) lead() string {
 		return ""
 	}
 	return d.page.Display(first.Text)
+}
+
+// now returns a page as it is, nil for one that is not there yet.
+func now(c *study.Comparison) *page.Page {
+	if c.Aim.Client == nil {
+		return nil
+	}
+	return c.Aim.Client.Page
 }

@@ -10,7 +10,6 @@ import (
 	_ "image/jpeg" // logos
 	_ "image/png"
 	"slices"
-	"strings"
 
 	"inktally/internal/paper"
 	"inktally/internal/store"
@@ -66,26 +65,20 @@ func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
 func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.Letterhead, error) {
 	logo, err := base64.StdEncoding.DecodeString(l.Logo)
 	if err != nil {
-		return paper.Letterhead{}, LogoBad.New()
+		return paper.Letterhead{}, PictureBad.New()
 	}
 	if len(logo) > logoBytes {
-		return paper.Letterhead{}, LogoLarge.New(logoBytes >> 10)
+		return paper.Letterhead{}, PictureLarge.New(logoBytes >> 10)
 	}
 	if len(logo) > 0 {
 		cfg, _, err := image.DecodeConfig(bytes.NewReader(logo))
 		if err != nil || cfg.Width > logoSide || cfg.Height > logoSide || cfg.Width < 1 || cfg.Height < 1 {
-			return paper.Letterhead{}, LogoBad.New()
+			return paper.Letterhead{}, PictureBad.New()
 		}
 	}
-	short := func(s string) string {
-		s = strings.TrimSpace(paper.Clean(s))
-		if r := []rune(s); len(r) > headText {
-			s = string(r[:headText])
-		}
-		return s
-	}
-	raw, err := json.Marshal(head{Name: short(l.Name), Signature: short(l.Signature), Footer: short(l.Footer),
-		Logo: logo, Size: string(l.Size), Tone: string(l.Tone)})
+	raw, err := json.Marshal(head{Name: short(l.Name, headText), Signature: short(l.Signature, headText),
+		Footer: short(l.Footer, headText),
+		Logo:   logo, Size: string(l.Size), Tone: string(l.Tone)})
 	if err != nil {
 		return paper.Letterhead{}, err
 	}

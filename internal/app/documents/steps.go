@@ -22,17 +22,48 @@ func (h *Handoff) Walk(ctx context.Context, client int64) (*told.Walk, error) {
 	if err != nil {
 		return nil, err
 	}
-	out := &told.Walk{Client: g.walk.Client, Steps: []told.Step{}}
+	edits, err := h.edits(ctx, client)
+	if err != nil {
+		return nil, err
+	}
+	out := &told.Walk{Client: g.walk.Client, Steps: []told.Step{}, Left: []told.LeftStep{},
+		Order: edits.Keys(g.walk.Steps())}
 	if g.page != nil {
 		out.Page = g.page.Page.ID
 	}
 	out.Message = telling.Teller{Walk: &g.walk}.Message()
-	for _, kind := range g.walk.Steps() {
-		s := g.step(kind)
+	for _, key := range out.Order {
+		s := g.edited(client, key, edits.Steps[key])
+		if edits.Steps[key].Dropped {
+			out.Left = append(out.Left, told.LeftStep{Key: key, Head: s.Head})
+			continue
+		}
 		out.Minutes += s.Minutes
 		out.Steps = append(out.Steps, s)
 	}
 	return out, nil
+}
+
+// edited shows a step with what was changed of it.
+func (g *gathering) edited(client int64, key string, e handoff.StepEdit) told.Step {
+	s := told.Step{Kind: told.StepKind(handoff.OwnStep), Points: []string{}, Figures: []told.StepFigure{},
+		Rows: []told.StepRow{}, Stills: []told.Still{}, Names: []told.Renamed{}, Lines: []string{},
+		Map: []told.SearchEntry{}, List: []told.SearchEntry{}}
+	if !e.Added {
+		s = g.step(handoff.StepKind(key))
+	}
+	s.Key, s.Edited = key, !e.Added && (e.Head != "" || len(e.Points) > 0)
+	if e.Head != "" {
+		s.Head = e.Head
+	}
+	if len(e.Points) > 0 {
+		s.Points = e.Points
+	}
+	if e.Picture {
+		s.Picture = fmt.Sprintf("/api/clients/%d/walk/steps/%s/picture", client, key)
+	}
+	s.Minutes = telling.Minutes(append(slices.Clone(s.Points), s.Head)...)
+	return s
 }
 
 // step shows a step of the walk-through.

@@ -37,7 +37,7 @@ func wouldChange(k *study.Known, recorded store.Lineup, entries []store.Entry) (
 			p.Kind != site.Home && now.ID == main.ID {
 			continue
 		}
-		changed, of := k.Yardstick.Lineup.Changed(store.Results(k.EntriesOf(now.ID)), store.Results(entries))
+		changed, of := k.Yardstick.Lineup.Changed(study.Results(k.EntriesOf(now.ID)), study.Results(entries))
 		if of > 0 {
 			out = append(out, change{p.ID, now.ID, changed, of})
 		}
@@ -98,7 +98,7 @@ type seats struct {
 }
 
 func seatsOf(k *study.Known, entries []store.Entry) seats {
-	s, rules, list := seats{map[int64]bool{}, map[int64]int64{}}, k.Yardstick.Lineup, store.Results(entries)
+	s, rules, list := seats{map[int64]bool{}, map[int64]int64{}}, k.Yardstick.Lineup, study.Results(entries)
 	for _, i := range rules.Rivals(list) {
 		s.rivals[entries[i].ID] = true
 	}

@@ -70,7 +70,7 @@ func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
 		out.Phrases = append(out.Phrases, t.Text)
 	}
 	for _, other := range k.Lineups {
-		inMap, organic := lineup.Stands(store.Results(k.EntriesOf(other.ID)))
+		inMap, organic := lineup.Stands(study.Results(k.EntriesOf(other.ID)))
 		out.Recorded = append(out.Recorded,
 			view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
 				Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})

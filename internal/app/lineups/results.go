@@ -73,7 +73,7 @@ func (l *Lineup) PreviewResults(ctx context.Context, id, beside int64, name stri
 		for _, f := range result.Entries {
 			more = append(more, entryOf(f))
 		}
-		out.Continues = lineup.Continues(store.Results(k.EntriesOf(beside)), more)
+		out.Continues = lineup.Continues(study.Results(k.EntriesOf(beside)), more)
 	}
 	return out, nil
 }
@@ -114,7 +114,7 @@ func (l *Lineup) join(ctx context.Context, k *study.Known, lineupID int64, resul
 	if err != nil {
 		return nil, err
 	}
-	all := store.Results(k.EntriesOf(lineupID))
+	all := study.Results(k.EntriesOf(lineupID))
 	had := len(all)
 	joining := lineup.Join(all, more,
 		map[lineup.Part]int{lineup.Organic: recorded.LookedAt, lineup.Map: recorded.MapLookedAt})

@@ -33,6 +33,7 @@ func (PaperTone) Schema(huma.Registry) *huma.Schema { return view.Enum(paper.Ton
 
 // LetterheadOf shows a letterhead.
 func LetterheadOf(l paper.Letterhead) *Letterhead {
-	return &Letterhead{Name: l.Name, Signature: l.Signature, Footer: l.Footer, Logo: base64.StdEncoding.EncodeToString(l.Logo),
+	return &Letterhead{Name: l.Name, Signature: l.Signature, Footer: l.Footer,
+		Logo: base64.StdEncoding.EncodeToString(l.Logo),
 		Size: PaperSize(l.Size), Tone: PaperTone(l.Tone)}
 }

@@ -11,7 +11,9 @@ import (
 type StepKind handoff.StepKind
 
 // Schema lists all of them.
-func (StepKind) Schema(huma.Registry) *huma.Schema { return view.Enum(handoff.StepKinds()) }
+func (StepKind) Schema(huma.Registry) *huma.Schema {
+	return view.Enum(append(handoff.StepKinds(), handoff.OwnStep))
+}
 
 // ProofCode is the view in which a figure is proved.
 type ProofCode handoff.Proof
@@ -26,11 +28,30 @@ type Walk struct {
 	Minutes float64 `json:"minutes" doc:"That it takes to say, at 130 words a minute"`
 	Message string  `json:"message" doc:"A message to the owner, of at most 150 words"`
 	Steps   []Step  `json:"steps" doc:"In the order of telling; those that have nothing to tell are left out"`
+	// Left are those that its user leaves out.
+	Left  []LeftStep `json:"left" doc:"Steps that are left out, to be brought back"`
+	Order []string   `json:"order" doc:"The keys of all steps in the order of telling, of those left out too"`
+}
+
+// LeftStep is a step that is left out.
+type LeftStep struct {
+	Key  string `json:"key"`
+	Head string `json:"head"`
+}
+
+// StepSaid is what is said to a step instead of what is made.
+type StepSaid struct {
+	Dropped bool     `json:"dropped" doc:"It is left out"`
+	Head    *string  `json:"head,omitempty" maxLength:"2000" doc:"Empty as it is made; left out it stays"`
+	Points  []string `json:"points,omitempty" maxItems:"100" doc:"Empty as they are made; left out they stay"`
 }
 
 // Step is a step of the walk-through.
 type Step struct {
+	Key     string       `json:"key" doc:"Its kind, or what names one that was added"`
 	Kind    StepKind     `json:"kind"`
+	Edited  bool         `json:"edited" doc:"Its words were changed by hand"`
+	Picture string       `json:"picture" doc:"The address of the picture of one that was added, empty for none"`
 	Head    string       `json:"head" doc:"What stands on the screen in large type"`
 	Points  []string     `json:"points" doc:"What is said to it, sentence by sentence"`
 	Minutes float64      `json:"minutes" doc:"That it takes to say"`

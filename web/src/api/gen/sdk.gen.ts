@@ -2,7 +2,7 @@
 
 import { type Client, formDataBodySerializer, type Options as Options2, type TDataShape } from './client';
 import { client } from './client.gen';
-import type { AddEntryData, AddEntryErrors, AddEntryResponses, AddPageData, AddPageErrors, AddPageResponses, AddPhrasesData, AddPhrasesErrors, AddPhrasesResponses, AddTargetData, AddTargetErrors, AddTargetResponses, AskDemandData, AskDemandErrors, AskDemandResponses, BackupsData, BackupsErrors, BackupsResponses, BesideData, BesideErrors, BesideResponses, BookData, BookErrors, BookFileData, BookFileErrors, BookFileResponses, BookmarkData, BookmarkErrors, BookmarkResponses, BookResponses, CandidatesData, CandidatesErrors, CandidatesResponses, ChangeClientYardstickData, ChangeClientYardstickErrors, ChangeClientYardstickResponses, ChangeOutlineData, ChangeOutlineErrors, ChangeOutlineResponses, ChangeYardstickData, ChangeYardstickErrors, ChangeYardstickResponses, ChooseBesideData, ChooseBesideErrors, ChooseBesideResponses, ChooseData, ChooseErrors, ChooseFamiliesData, ChooseFamiliesErrors, ChooseFamiliesResponses, ChooseLineupData, ChooseLineupErrors, ChooseLineupResponses, ChooseResponses, ClientYardstickData, ClientYardstickErrors, ClientYardstickResponses, CommunitiesData, CommunitiesErrors, CommunitiesResponses, DeleteClientData, DeleteClientErrors, DeleteClientResponses, DeleteEntryData, DeleteEntryErrors, DeleteEntryResponses, DocumentFileData, DocumentFileErrors, DocumentFileResponses, DraftData, DraftErrors, DraftResponses, DraftsData, DraftsErrors, DraftsResponses, EvidenceData, EvidenceErrors, EvidenceResponses, FilesData, FilesErrors, FilesResponses, ForgetLineupData, ForgetLineupErrors, ForgetLineupResponses, ForgetSiteKindData, ForgetSiteKindErrors, ForgetSiteKindResponses, FoundData, FoundErrors, FoundResponses, GroundData, GroundErrors, GroundResponses, IgnoreRobotsData, IgnoreRobotsErrors, IgnoreRobotsResponses, ImageNamesCsvData, ImageNamesCsvErrors, ImageNamesCsvResponses, ImageNamesData, ImageNamesErrors, ImageNamesResponses, ImportListData, ImportListErrors, ImportListResponses, ImportSiteKindsData, ImportSiteKindsErrors, ImportSiteKindsResponses, JudgeWordData, JudgeWordErrors, JudgeWordResponses, KeepDraftData, KeepDraftErrors, KeepDraftResponses, KeepReceivedData, KeepReceivedErrors, KeepReceivedResponses, KeepResultsData, KeepResultsErrors, KeepResultsResponses, KeptPageData, KeptPageErrors, KeptPageResponses, LadderData, LadderErrors, LadderResponses, LastRunData, LastRunErrors, LastRunResponses, LetterheadData, LetterheadErrors, LetterheadResponses, LineupData, LineupErrors, LineupResponses, ListsData, ListsErrors, ListsResponses, MadeOfData, MadeOfErrors, MadeOfResponses, MeasureData, MeasureErrors, MeasureResponses, MoveEntryData, MoveEntryErrors, MoveEntryResponses, NamesData, NamesErrors, NamesResponses, NewClientData, NewClientErrors, NewClientResponses, OutlineData, OutlineErrors, OutlineResponses, OverviewData, OverviewErrors, OverviewResponses, PageFactsData, PageFactsErrors, PageFactsResponses, PasteData, PasteErrors, PasteFiguresData, PasteFiguresErrors, PasteFiguresResponses, PasteResponses, PasteRivalsData, PasteRivalsErrors, PasteRivalsResponses, PlacePhrasesData, PlacePhrasesErrors, PlacePhrasesResponses, PlanData, PlanErrors, PlanResponses, PresetsData, PresetsErrors, PresetsResponses, PreviewListData, PreviewListErrors, PreviewListResponses, PreviewResultsData, PreviewResultsErrors, PreviewResultsResponses, PreviewYardstickData, PreviewYardstickErrors, PreviewYardstickResponses, ProgressData, ProgressErrors, ProgressResponse, ProgressResponses, ProofData, ProofErrors, ProofResponses, ProposalData, ProposalErrors, ProposalResponses, QuickData, QuickErrors, QuickResponses, ReadPageData, ReadPageErrors, ReadPageResponses, ReadYardstickData, ReadYardstickErrors, ReadYardstickResponses, RecognizeData, RecognizeErrors, RecognizeResponses, RecordSearchData, RecordSearchErrors, RecordSearchResponses, RemoveDraftData, RemoveDraftErrors, RemoveDraftResponses, RemovePageData, RemovePageErrors, RemovePageResponses, RemoveReadingData, RemoveReadingErrors, RemoveReadingResponses, RemoveTargetData, RemoveTargetErrors, RemoveTargetResponses, RenameScriptData, RenameScriptErrors, RenameScriptResponses, RestoreClientData, RestoreClientErrors, RestoreClientResponses, RestoreDraftData, RestoreDraftErrors, RestoreDraftResponses, RestorePageData, RestorePageErrors, RestorePageResponses, ResumeData, ResumeErrors, ResumeResponses, SaveGroundData, SaveGroundErrors, SaveGroundResponses, SaveListsData, SaveListsErrors, SaveListsResponses, SetAreaData, SetAreaErrors, SetAreaResponses, SetEntryKindData, SetEntryKindErrors, SetEntryKindResponses, SetFirstData, SetFirstErrors, SetFirstResponses, SetHoursData, SetHoursErrors, SetHoursResponses, SetLetterheadData, SetLetterheadErrors, SetLetterheadResponses, SetSiteFigureData, SetSiteFigureErrors, SetSiteFigureResponses, SheetData, SheetErrors, SheetResponses, ShelfData, ShelfErrors, ShelfResponses, SiteData, SiteErrors, SiteFiguresData, SiteFiguresErrors, SiteFiguresResponses, SiteKindsData, SiteKindsErrors, SiteKindsResponses, SiteResponses, StopData, StopErrors, StopResponses, SurveyData, SurveyErrors, SurveyResponses, TakeData, TakeErrors, TakeResponses, TieWordsData, TieWordsErrors, TieWordsResponses, UndoImportData, UndoImportErrors, UndoImportResponses, UpdatePageData, UpdatePageErrors, UpdatePageResponses, WalkData, WalkErrors, WalkResponses, WhyData, WhyErrors, WhyResponses, YardstickData, YardstickErrors, YardstickFileData, YardstickFileErrors, YardstickFileResponses, YardstickResponses } from './types.gen';
+import type { AddEntryData, AddEntryErrors, AddEntryResponses, AddPageData, AddPageErrors, AddPageResponses, AddPhrasesData, AddPhrasesErrors, AddPhrasesResponses, AddStepData, AddStepErrors, AddStepResponses, AddTargetData, AddTargetErrors, AddTargetResponses, AskDemandData, AskDemandErrors, AskDemandResponses, BackupsData, BackupsErrors, BackupsResponses, BesideData, BesideErrors, BesideResponses, BookData, BookErrors, BookFileData, BookFileErrors, BookFileResponses, BookmarkData, BookmarkErrors, BookmarkResponses, BookResponses, CandidatesData, CandidatesErrors, CandidatesResponses, ChangeClientYardstickData, ChangeClientYardstickErrors, ChangeClientYardstickResponses, ChangeOutlineData, ChangeOutlineErrors, ChangeOutlineResponses, ChangeStepData, ChangeStepErrors, ChangeStepResponses, ChangeYardstickData, ChangeYardstickErrors, ChangeYardstickResponses, ChooseBesideData, ChooseBesideErrors, ChooseBesideResponses, ChooseData, ChooseErrors, ChooseFamiliesData, ChooseFamiliesErrors, ChooseFamiliesResponses, ChooseLineupData, ChooseLineupErrors, ChooseLineupResponses, ChooseResponses, ClientYardstickData, ClientYardstickErrors, ClientYardstickResponses, CommunitiesData, CommunitiesErrors, CommunitiesResponses, DeleteClientData, DeleteClientErrors, DeleteClientResponses, DeleteEntryData, DeleteEntryErrors, DeleteEntryResponses, DocumentFileData, DocumentFileErrors, DocumentFileResponses, DraftData, DraftErrors, DraftResponses, DraftsData, DraftsErrors, DraftsResponses, EvidenceData, EvidenceErrors, EvidenceResponses, FilesData, FilesErrors, FilesResponses, ForgetLineupData, ForgetLineupErrors, ForgetLineupResponses, ForgetSiteKindData, ForgetSiteKindErrors, ForgetSiteKindResponses, FoundData, FoundErrors, FoundResponses, GroundData, GroundErrors, GroundResponses, IgnoreRobotsData, IgnoreRobotsErrors, IgnoreRobotsResponses, ImageNamesCsvData, ImageNamesCsvErrors, ImageNamesCsvResponses, ImageNamesData, ImageNamesErrors, ImageNamesResponses, ImportListData, ImportListErrors, ImportListResponses, ImportSiteKindsData, ImportSiteKindsErrors, ImportSiteKindsResponses, JudgeWordData, JudgeWordErrors, JudgeWordResponses, KeepDraftData, KeepDraftErrors, KeepDraftResponses, KeepReceivedData, KeepReceivedErrors, KeepReceivedResponses, KeepResultsData, KeepResultsErrors, KeepResultsResponses, KeptPageData, KeptPageErrors, KeptPageResponses, LadderData, LadderErrors, LadderResponses, LastRunData, LastRunErrors, LastRunResponses, LetterheadData, LetterheadErrors, LetterheadResponses, LineupData, LineupErrors, LineupResponses, ListsData, ListsErrors, ListsResponses, MadeOfData, MadeOfErrors, MadeOfResponses, MeasureData, MeasureErrors, MeasureResponses, MoveEntryData, MoveEntryErrors, MoveEntryResponses, NamesData, NamesErrors, NamesResponses, NewClientData, NewClientErrors, NewClientResponses, OrderStepsData, OrderStepsErrors, OrderStepsResponses, OutlineData, OutlineErrors, OutlineResponses, OverviewData, OverviewErrors, OverviewResponses, PageFactsData, PageFactsErrors, PageFactsResponses, PasteData, PasteErrors, PasteFiguresData, PasteFiguresErrors, PasteFiguresResponses, PasteResponses, PasteRivalsData, PasteRivalsErrors, PasteRivalsResponses, PlacePhrasesData, PlacePhrasesErrors, PlacePhrasesResponses, PlanData, PlanErrors, PlanResponses, PresetsData, PresetsErrors, PresetsResponses, PreviewListData, PreviewListErrors, PreviewListResponses, PreviewResultsData, PreviewResultsErrors, PreviewResultsResponses, PreviewYardstickData, PreviewYardstickErrors, PreviewYardstickResponses, ProgressData, ProgressErrors, ProgressResponse, ProgressResponses, ProofData, ProofErrors, ProofResponses, ProposalData, ProposalErrors, ProposalResponses, QuickData, QuickErrors, QuickResponses, ReadPageData, ReadPageErrors, ReadPageResponses, ReadYardstickData, ReadYardstickErrors, ReadYardstickResponses, RecognizeData, RecognizeErrors, RecognizeResponses, RecordSearchData, RecordSearchErrors, RecordSearchResponses, RemoveDraftData, RemoveDraftErrors, RemoveDraftResponses, RemovePageData, RemovePageErrors, RemovePageResponses, RemoveReadingData, RemoveReadingErrors, RemoveReadingResponses, RemoveTargetData, RemoveTargetErrors, RemoveTargetResponses, RenameScriptData, RenameScriptErrors, RenameScriptResponses, ResetStepData, ResetStepErrors, ResetStepResponses, RestoreClientData, RestoreClientErrors, RestoreClientResponses, RestoreDraftData, RestoreDraftErrors, RestoreDraftResponses, RestorePageData, RestorePageErrors, RestorePageResponses, ResumeData, ResumeErrors, ResumeResponses, SaveGroundData, SaveGroundErrors, SaveGroundResponses, SaveListsData, SaveListsErrors, SaveListsResponses, SetAreaData, SetAreaErrors, SetAreaResponses, SetEntryKindData, SetEntryKindErrors, SetEntryKindResponses, SetFirstData, SetFirstErrors, SetFirstResponses, SetHoursData, SetHoursErrors, SetHoursResponses, SetLetterheadData, SetLetterheadErrors, SetLetterheadResponses, SetSiteFigureData, SetSiteFigureErrors, SetSiteFigureResponses, SetStepPictureData, SetStepPictureErrors, SetStepPictureResponses, SheetData, SheetErrors, SheetResponses, ShelfData, ShelfErrors, ShelfResponses, SiteData, SiteErrors, SiteFiguresData, SiteFiguresErrors, SiteFiguresResponses, SiteKindsData, SiteKindsErrors, SiteKindsResponses, SiteResponses, StepPictureData, StepPictureErrors, StepPictureResponses, StopData, StopErrors, StopResponses, SurveyData, SurveyErrors, SurveyResponses, TakeData, TakeErrors, TakeResponses, TieWordsData, TieWordsErrors, TieWordsResponses, UndoImportData, UndoImportErrors, UndoImportResponses, UpdatePageData, UpdatePageErrors, UpdatePageResponses, WalkData, WalkErrors, WalkResponses, WhyData, WhyErrors, WhyResponses, YardstickData, YardstickErrors, YardstickFileData, YardstickFileErrors, YardstickFileResponses, YardstickResponses } from './types.gen';
 
 export type Options<TData extends TDataShape = TDataShape, ThrowOnError extends boolean = boolean, TResponse = unknown> = Options2<TData, ThrowOnError, TResponse> & {
     /**
@@ -714,6 +714,64 @@ export const survey = <ThrowOnError extends boolean = false>(options: Options<Su
  * What an owner is told, step by step
  */
 export const walk = <ThrowOnError extends boolean = false>(options: Options<WalkData, ThrowOnError>) => (options.client ?? client).get<WalkResponses, WalkErrors, ThrowOnError>({ url: '/api/clients/{client}/walk', ...options });
+
+/**
+ * Put the steps into an order
+ */
+export const orderSteps = <ThrowOnError extends boolean = false>(options: Options<OrderStepsData, ThrowOnError>) => (options.client ?? client).put<OrderStepsResponses, OrderStepsErrors, ThrowOnError>({
+    url: '/api/clients/{client}/walk/order',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * Add a step of one's own
+ */
+export const addStep = <ThrowOnError extends boolean = false>(options: Options<AddStepData, ThrowOnError>) => (options.client ?? client).post<AddStepResponses, AddStepErrors, ThrowOnError>({
+    url: '/api/clients/{client}/walk/steps',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * Take back what was changed of a step; one that was added is removed
+ */
+export const resetStep = <ThrowOnError extends boolean = false>(options: Options<ResetStepData, ThrowOnError>) => (options.client ?? client).delete<ResetStepResponses, ResetStepErrors, ThrowOnError>({ url: '/api/clients/{client}/walk/steps/{step}', ...options });
+
+/**
+ * Change what is said to a step, or leave it out
+ */
+export const changeStep = <ThrowOnError extends boolean = false>(options: Options<ChangeStepData, ThrowOnError>) => (options.client ?? client).put<ChangeStepResponses, ChangeStepErrors, ThrowOnError>({
+    url: '/api/clients/{client}/walk/steps/{step}',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * The picture of a step
+ */
+export const stepPicture = <ThrowOnError extends boolean = false>(options: Options<StepPictureData, ThrowOnError>) => (options.client ?? client).get<StepPictureResponses, StepPictureErrors, ThrowOnError>({ url: '/api/clients/{client}/walk/steps/{step}/picture', ...options });
+
+/**
+ * Give a step that was added a picture, or take it away
+ */
+export const setStepPicture = <ThrowOnError extends boolean = false>(options: Options<SetStepPictureData, ThrowOnError>) => (options.client ?? client).put<SetStepPictureResponses, SetStepPictureErrors, ThrowOnError>({
+    url: '/api/clients/{client}/walk/steps/{step}/picture',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
 
 /**
  * The figures of a client

@@ -15,6 +15,25 @@ export type Across = {
     name: string;
 };
 
+export type AddStepInputBody = {
+    /**
+     * The key of the step before it, empty for the first place
+     */
+    behind: string;
+    /**
+     * It is left out
+     */
+    dropped: boolean;
+    /**
+     * Empty as it is made; left out it stays
+     */
+    head?: string;
+    /**
+     * Empty as they are made; left out they stay
+     */
+    points?: Array<string>;
+};
+
 export type Added = {
     id: number;
 };
@@ -824,7 +843,7 @@ export type Evidence = {
 };
 
 export type Failure = {
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'logo_bad' | 'logo_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
@@ -1574,6 +1593,11 @@ export type Layout = {
     roles: Array<'' | 'phrase' | 'volume' | 'difficulty' | 'position' | 'address' | 'area' | 'visits'>;
 };
 
+export type LeftStep = {
+    head: string;
+    key: string;
+};
+
 export type Letterhead = {
     /**
      * At the foot of each page
@@ -1864,6 +1888,13 @@ export type Offer = {
     from: string;
     name: string;
     url: string;
+};
+
+export type OrderInputBody = {
+    /**
+     * The keys of the steps
+     */
+    order: Array<string>;
 };
 
 export type Outline = {
@@ -2388,7 +2419,7 @@ export type Problem = {
     /**
      * What failed
      */
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'logo_bad' | 'logo_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
@@ -3269,6 +3300,10 @@ export type Slots = {
 
 export type Step = {
     /**
+     * Its words were changed by hand
+     */
+    edited: boolean;
+    /**
      * Three at most
      */
     figures: Array<StepFigure>;
@@ -3276,7 +3311,11 @@ export type Step = {
      * What stands on the screen in large type
      */
     head: string;
-    kind: 'advantages' | 'words' | 'phrase' | 'images' | 'search' | 'rival' | 'pages' | 'standing' | 'links' | 'visits' | 'worth' | 'recap' | 'next';
+    /**
+     * Its kind, or what names one that was added
+     */
+    key: string;
+    kind: 'advantages' | 'words' | 'phrase' | 'images' | 'search' | 'rival' | 'pages' | 'standing' | 'links' | 'visits' | 'worth' | 'recap' | 'next' | 'own';
     /**
      * What is to be done or made, in order
      */
@@ -3301,6 +3340,10 @@ export type Step = {
      * What was searched for, empty for none
      */
     phrase: string;
+    /**
+     * The address of the picture of one that was added, empty for none
+     */
+    picture: string;
     /**
      * What is said to it, sentence by sentence
      */
@@ -3336,6 +3379,13 @@ export type StepFigure = {
     value: number;
 };
 
+export type StepPictureInputBody = {
+    /**
+     * PNG or JPEG in base64, empty for none
+     */
+    picture: string;
+};
+
 export type StepRow = {
     /**
      * Of the lineup, 0 for the client
@@ -3360,6 +3410,21 @@ export type StepRow = {
      * What of it is still to be written
      */
     write: number;
+};
+
+export type StepSaid = {
+    /**
+     * It is left out
+     */
+    dropped: boolean;
+    /**
+     * Empty as it is made; left out it stays
+     */
+    head?: string;
+    /**
+     * Empty as they are made; left out they stay
+     */
+    points?: Array<string>;
 };
 
 export type Still = {
@@ -3598,6 +3663,10 @@ export type Waiting = {
 export type Walk = {
     client: string;
     /**
+     * Steps that are left out, to be brought back
+     */
+    left: Array<LeftStep>;
+    /**
      * A message to the owner, of at most 150 words
      */
     message: string;
@@ -3605,6 +3674,10 @@ export type Walk = {
      * That it takes to say, at 130 words a minute
      */
     minutes: number;
+    /**
+     * The keys of all steps in the order of telling, of those left out too
+     */
+    order: Array<string>;
     /**
      * The client's page that it is about, 0 for none
      */
@@ -6348,6 +6421,184 @@ export type WalkResponses = {
 };
 
 export type WalkResponse = WalkResponses[keyof WalkResponses];
+
+export type OrderStepsData = {
+    body: OrderInputBody;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/order';
+};
+
+export type OrderStepsErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type OrderStepsError = OrderStepsErrors[keyof OrderStepsErrors];
+
+export type OrderStepsResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type OrderStepsResponse = OrderStepsResponses[keyof OrderStepsResponses];
+
+export type AddStepData = {
+    body: AddStepInputBody;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/steps';
+};
+
+export type AddStepErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type AddStepError = AddStepErrors[keyof AddStepErrors];
+
+export type AddStepResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type AddStepResponse = AddStepResponses[keyof AddStepResponses];
+
+export type ResetStepData = {
+    body?: never;
+    path: {
+        client: number;
+        /**
+         * The key of the step
+         */
+        step: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/steps/{step}';
+};
+
+export type ResetStepErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type ResetStepError = ResetStepErrors[keyof ResetStepErrors];
+
+export type ResetStepResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type ResetStepResponse = ResetStepResponses[keyof ResetStepResponses];
+
+export type ChangeStepData = {
+    body: StepSaid;
+    path: {
+        client: number;
+        /**
+         * The key of the step
+         */
+        step: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/steps/{step}';
+};
+
+export type ChangeStepErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type ChangeStepError = ChangeStepErrors[keyof ChangeStepErrors];
+
+export type ChangeStepResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type ChangeStepResponse = ChangeStepResponses[keyof ChangeStepResponses];
+
+export type StepPictureData = {
+    body?: never;
+    path: {
+        client: number;
+        /**
+         * The key of the step
+         */
+        step: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/steps/{step}/picture';
+};
+
+export type StepPictureErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type StepPictureError = StepPictureErrors[keyof StepPictureErrors];
+
+export type StepPictureResponses = {
+    /**
+     * OK
+     */
+    200: string;
+};
+
+export type StepPictureResponse = StepPictureResponses[keyof StepPictureResponses];
+
+export type SetStepPictureData = {
+    body: StepPictureInputBody;
+    path: {
+        client: number;
+        /**
+         * The key of the step
+         */
+        step: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/walk/steps/{step}/picture';
+};
+
+export type SetStepPictureErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type SetStepPictureError = SetStepPictureErrors[keyof SetStepPictureErrors];
+
+export type SetStepPictureResponses = {
+    /**
+     * OK
+     */
+    200: Walk;
+};
+
+export type SetStepPictureResponse = SetStepPictureResponses[keyof SetStepPictureResponses];
 
 export type ClientYardstickData = {
     body?: never;

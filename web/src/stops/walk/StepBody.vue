@@ -18,6 +18,7 @@ defineProps<{ step: Step; client: number; name: string }>()
     :stills="step.stills"
   />
   <SearchStood v-else-if="step.kind === 'search'" :step="step" :client="name" />
+  <img v-else-if="step.picture" class="picture" :src="step.picture" :alt="step.head" />
   <template v-else>
     <div v-if="step.rows.some((r) => r.own && r.theirs)" class="heads grid gap-6 soft t-head ink-below">
       <span></span><span class="to-right">you</span><span class="to-right">they</span>
@@ -36,6 +37,11 @@ defineProps<{ step: Step; client: number; name: string }>()
 </template>
 
 <style scoped>
+.picture {
+  max-width: 100%;
+  max-height: 100%;
+  object-fit: contain;
+}
 .heads {
   grid-template-columns: minmax(0, 1fr) var(--w24) var(--w24);
 }

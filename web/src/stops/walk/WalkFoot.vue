@@ -3,7 +3,7 @@ import { duration } from '@/parts/format'
 
 /** Where the walk-through is: a stroke a step, the clock, and the keys. */
 defineProps<{ client: string; at: number; steps: number; minutes: number; clock: string }>()
-defineEmits<{ to: [step: number]; notes: []; speaker: []; clock: []; leave: [] }>()
+defineEmits<{ to: [step: number]; notes: []; speaker: []; clock: []; leave: []; change: [] }>()
 </script>
 
 <template>
@@ -44,6 +44,7 @@ defineEmits<{ to: [step: number]; notes: []; speaker: []; clock: []; leave: [] }
       <button class="quiet" type="button" @click="$emit('speaker')">
         <span class="kbd">p</span> in a window
       </button>
+      <button class="quiet" type="button" @click="$emit('change')"><span class="kbd">e</span> change</button>
       <button class="quiet" type="button" @click="$emit('leave')"><span class="kbd">Esc</span> leave</button>
     </span>
   </footer>

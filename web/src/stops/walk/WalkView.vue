@@ -9,6 +9,7 @@ import { useViewTitle } from '@/parts/title'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import FigureRow from './FigureRow.vue'
 import StepBody from './StepBody.vue'
+import StepEditor from './StepEditor.vue'
 import WalkFoot from './WalkFoot.vue'
 import { useClock } from './useClock'
 import { useSpeaker } from './useSpeaker'
@@ -26,25 +27,27 @@ const steps = computed(() => walk.value?.steps ?? [])
 const at = computed(() =>
   Math.max(
     0,
-    steps.value.findIndex((s) => s.kind === route.query.step),
+    steps.value.findIndex((s) => s.key === route.query.step),
   ),
 )
 const step = computed(() => steps.value[at.value])
 const notes = useLocalStorage('talking points', true)
 const clock = useClock()
 const head = ref<HTMLElement>()
+const editing = ref(false)
 
 function to(n: number) {
   const next = steps.value[Math.min(Math.max(n, 0), steps.value.length - 1)]
   if (!next || next === step.value) return
   clock.run()
-  void router.replace({ query: { step: next.kind } })
+  toKey(next.key)
 }
+const toKey = (key: string) => void router.replace({ query: { step: key } })
 /** Back to where the walk-through was begun. */
 const leave = () =>
   router.push(
     walk.value?.page
-      ? { name: 'hand-off', params: { client: props.client, page: walk.value.page } }
+      ? { name: 'hand-off', params: { client: props.client } }
       : { name: 'targets', params: { client: props.client } },
   )
 
@@ -59,7 +62,7 @@ const moves: Record<string, () => void> = {
 /* Arrows move from step to step wherever the focus is. */
 useEventListener(window, 'keydown', (e: KeyboardEvent) => {
   const move = moves[e.key]
-  if (!move || isField(e.target) || e.ctrlKey || e.metaKey || e.altKey) return
+  if (!move || editing.value || isField(e.target) || e.ctrlKey || e.metaKey || e.altKey) return
   e.preventDefault()
   move()
 })
@@ -73,17 +76,26 @@ useCommands([
   { key: 'ArrowLeft', says: 'Step before', run: () => false },
   { key: 't', says: 'Show or hide the talking points', run: () => (notes.value = !notes.value) },
   { key: 'p', says: 'Talking points in a window of their own', run: speaker.open },
-  { key: 'Escape', says: 'Leave the walk-through', run: leave },
+  { key: 'e', says: 'Change what is said, the order, or add a step', run: () => (editing.value = true) },
+  {
+    key: 'Escape',
+    says: 'Leave the walk-through',
+    run: () => (editing.value ? (editing.value = false) : leave()),
+  },
 ])
-watch(step, () => head.value?.focus({ preventScroll: true }), { flush: 'post' })
+watch(
+  () => step.value?.key,
+  () => !editing.value && head.value?.focus({ preventScroll: true }),
+  { flush: 'post' },
+)
 </script>
 
 <template>
-  <main id="main" class="walk stacked" :data-step="step?.kind">
+  <main id="main" class="walk stacked" :class="{ editing }" :data-step="step?.kind">
     <NoticeLine v-if="error" :fault="error" />
     <template v-else-if="walk && step">
       <h1 ref="head" class="head slab flush" tabindex="-1">{{ step.head }}</h1>
-      <div :key="step.kind" class="body stacked grow low">
+      <div :key="step.key" class="body stacked grow low">
         <StepBody :step="step" :client="client" :name="walk.client" />
       </div>
       <div class="foot">
@@ -102,8 +114,17 @@ watch(step, () => head.value?.focus({ preventScroll: true }), { flush: 'post' })
           @speaker="speaker.open"
           @clock="clock.reset"
           @leave="leave"
+          @change="editing = true"
         />
       </div>
+      <StepEditor
+        v-if="editing"
+        :client="client"
+        :walk="walk"
+        :at="at"
+        @to="toKey"
+        @close="editing = false"
+      />
     </template>
   </main>
 </template>
@@ -113,6 +134,9 @@ watch(step, () => head.value?.focus({ preventScroll: true }), { flush: 'post' })
   height: 100vh;
   padding: var(--s8) var(--w8) var(--s3);
   gap: var(--s4);
+}
+.editing {
+  padding-right: calc(var(--margin) + var(--s8));
 }
 .head {
   font-size: var(--figure);

@@ -3,8 +3,8 @@
 import { type InfiniteData, infiniteQueryOptions, queryOptions, type UseMutationOptions } from '@tanstack/vue-query';
 
 import { client } from '../client.gen';
-import { addEntry, addPage, addPhrases, addTarget, askDemand, backups, beside, book, bookFile, bookmark, candidates, changeClientYardstick, changeOutline, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, documentFile, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importList, importSiteKinds, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, letterhead, lineup, lists, madeOf, measure, moveEntry, names, newClient, type Options, outline, overview, pageFacts, paste, pasteFigures, pasteRivals, placePhrases, plan, presets, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, setArea, setEntryKind, setFirst, setHours, setLetterhead, setSiteFigure, sheet, shelf, site, siteFigures, siteKinds, stop, survey, take, tieWords, undoImport, updatePage, walk, why, yardstick, yardstickFile } from '../sdk.gen';
-import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DocumentFileData, DocumentFileError, DocumentFileResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LetterheadData, LetterheadError, LetterheadResponse, LineupData, LineupError, LineupResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MeasureData, MeasureError, MeasureResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteFiguresData, PasteFiguresError, PasteFiguresResponse, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetLetterheadData, SetLetterheadError, SetLetterheadResponse, SetSiteFigureData, SetSiteFigureError, SetSiteFigureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteFiguresData, SiteFiguresError, SiteFiguresResponse, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
+import { addEntry, addPage, addPhrases, addStep, addTarget, askDemand, backups, beside, book, bookFile, bookmark, candidates, changeClientYardstick, changeOutline, changeStep, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, documentFile, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importList, importSiteKinds, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, letterhead, lineup, lists, madeOf, measure, moveEntry, names, newClient, type Options, orderSteps, outline, overview, pageFacts, paste, pasteFigures, pasteRivals, placePhrases, plan, presets, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, resetStep, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, setArea, setEntryKind, setFirst, setHours, setLetterhead, setSiteFigure, setStepPicture, sheet, shelf, site, siteFigures, siteKinds, stepPicture, stop, survey, take, tieWords, undoImport, updatePage, walk, why, yardstick, yardstickFile } from '../sdk.gen';
+import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddStepData, AddStepError, AddStepResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeStepData, ChangeStepError, ChangeStepResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DocumentFileData, DocumentFileError, DocumentFileResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LetterheadData, LetterheadError, LetterheadResponse, LineupData, LineupError, LineupResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MeasureData, MeasureError, MeasureResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OrderStepsData, OrderStepsError, OrderStepsResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteFiguresData, PasteFiguresError, PasteFiguresResponse, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, ResetStepData, ResetStepError, ResetStepResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetLetterheadData, SetLetterheadError, SetLetterheadResponse, SetSiteFigureData, SetSiteFigureError, SetSiteFigureResponse, SetStepPictureData, SetStepPictureError, SetStepPictureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteFiguresData, SiteFiguresError, SiteFiguresResponse, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StepPictureData, StepPictureError, StepPictureResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
 
 export type QueryKey<TOptions extends Options> = [
     Pick<TOptions, 'baseUrl' | 'body' | 'headers' | 'path' | 'query'> & {
@@ -1822,6 +1822,109 @@ export const walkOptions = (options: Options<WalkData>) => queryOptions<WalkResp
     },
     queryKey: walkQueryKey(options)
 });
+
+/**
+ * Put the steps into an order
+ */
+export const orderStepsMutation = (options?: Partial<Options<OrderStepsData>>): UseMutationOptions<OrderStepsResponse, OrderStepsError, Options<OrderStepsData>> => {
+    const mutationOptions: UseMutationOptions<OrderStepsResponse, OrderStepsError, Options<OrderStepsData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await orderSteps({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Add a step of one's own
+ */
+export const addStepMutation = (options?: Partial<Options<AddStepData>>): UseMutationOptions<AddStepResponse, AddStepError, Options<AddStepData>> => {
+    const mutationOptions: UseMutationOptions<AddStepResponse, AddStepError, Options<AddStepData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await addStep({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Take back what was changed of a step; one that was added is removed
+ */
+export const resetStepMutation = (options?: Partial<Options<ResetStepData>>): UseMutationOptions<ResetStepResponse, ResetStepError, Options<ResetStepData>> => {
+    const mutationOptions: UseMutationOptions<ResetStepResponse, ResetStepError, Options<ResetStepData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await resetStep({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Change what is said to a step, or leave it out
+ */
+export const changeStepMutation = (options?: Partial<Options<ChangeStepData>>): UseMutationOptions<ChangeStepResponse, ChangeStepError, Options<ChangeStepData>> => {
+    const mutationOptions: UseMutationOptions<ChangeStepResponse, ChangeStepError, Options<ChangeStepData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await changeStep({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const stepPictureQueryKey = (options: Options<StepPictureData>) => createQueryKey('stepPicture', options);
+
+/**
+ * The picture of a step
+ */
+export const stepPictureOptions = (options: Options<StepPictureData>) => queryOptions<StepPictureResponse, StepPictureError, StepPictureResponse, ReturnType<typeof stepPictureQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await stepPicture({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: stepPictureQueryKey(options)
+});
+
+/**
+ * Give a step that was added a picture, or take it away
+ */
+export const setStepPictureMutation = (options?: Partial<Options<SetStepPictureData>>): UseMutationOptions<SetStepPictureResponse, SetStepPictureError, Options<SetStepPictureData>> => {
+    const mutationOptions: UseMutationOptions<SetStepPictureResponse, SetStepPictureError, Options<SetStepPictureData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await setStepPicture({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
 
 export const clientYardstickQueryKey = (options: Options<ClientYardstickData>) => createQueryKey('clientYardstick', options);
 
