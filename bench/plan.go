@@ -72,6 +72,9 @@ func planBench(parse func(), body []byte) error {
 		times = append(times, time.Since(start).Seconds()*1000)
 	}
 	fmt.Printf("%-52s %6.0f ms (goal: under 100)\n", "  a change of the yardstick is seen in", stats.Median(times))
+	if err := handoffBench(ctx, a, client, made.Pages[0].Key); err != nil {
+		return err
+	}
 	return proofBench(parse)
 }
 
