@@ -15,7 +15,7 @@ import (
 func PencilledOf(p *plan.Plan, key string, now *page.Page, criteria *sheet.Criteria) Pencilled {
 	h := &hand{out: Pencilled{Brief: BriefOf(p, key, now), Now: now}, criteria: criteria,
 		on: map[int][]Mark{}, pictures: map[int][]Mark{}, behind: map[int][]Piece{}, used: map[int]bool{},
-		added: map[string]bool{}, written: map[*plan.Target]ruled{},
+		headed: map[string]bool{}, written: map[*plan.Target]ruled{},
 		sections: p.Outlines[key]}
 	h.head()
 	for i := range h.out.Sections {
@@ -39,8 +39,9 @@ type hand struct {
 	// on are the marks of blocks, pictures those of images, behind what is added behind a block: -1 for above all.
 	on, pictures map[int][]Mark
 	behind       map[int][]Piece
-	used         map[int]bool // blocks that a phrase is worked into
-	added        map[string]bool
+	used         map[int]bool    // blocks that a phrase is worked into
+	headed       map[string]bool // sections that have a new heading
+	added        []ruled         // pictures that are added
 	// waits are the phrases for a subhead of a page to make, until there is one.
 	waits []Mark
 	// written is where the words of a target are ruled: behind which block, and as which piece there.
@@ -117,22 +118,46 @@ func (h *hand) image(l *Line) {
 		h.pictures[at] = append(h.pictures[at], Mark{Line: l})
 		return
 	}
-	at := -1
-	if h.out.Now != nil {
-		at = h.endOfLead()
-	}
-	pictures := 0
-	for i, p := range h.behind[at] {
-		if p.Kind == Picture {
-			pictures++
-		} // a name and an alt text of one picture stand together
-		if p.Kind == Picture && p.Image < 0 && len(p.Marks) == 1 && p.Marks[0].Part.Kind != l.Part.Kind {
-			h.behind[at][i].Marks = append(p.Marks, Mark{Line: l})
+	for _, at := range h.added {
+		p := &h.behind[at.behind][at.piece]
+		if len(p.Marks) == 1 && p.Marks[0].Part.Kind != l.Part.Kind { // a name and an alt text of one picture
+			p.Marks = append(p.Marks, Mark{Line: l})
 			return
 		}
 	}
 	picture := Piece{Kind: Picture, Block: -1, Image: -1, Marks: []Mark{{Line: l}}}
-	h.behind[at] = slices.Insert(h.behind[at], behindWords(h.behind[at], pictures), picture)
+	at, pieces := h.pictured(len(h.added))
+	h.behind[at] = slices.Insert(h.behind[at], pieces, picture)
+	for i := range h.added { // those behind it have moved on
+		if a := &h.added[i]; a.behind == at && a.piece >= pieces {
+			a.piece++
+		}
+	}
+	h.added = append(h.added, ruled{at, pieces})
+}
+
+// pictured returns where the n-th picture that is added stands, from 0: behind the n-th section of the page, else
+// behind the n-th words to write.
+func (h *hand) pictured(n int) (block, piece int) {
+	if h.out.Now == nil {
+		return -1, behindWords(h.behind[-1], n)
+	}
+	var ends []int
+	if list := h.paragraphs(fewWords); len(list) > 0 && list[0] <= h.endOfLead() {
+		ends = append(ends, h.endOfLead())
+	}
+	for i := range h.out.Now.Headings {
+		if g := &h.out.Now.Headings[i]; g.Level > 1 && h.out.Now.Blocks[g.Block].Copy() {
+			if end := h.endOf(g.Text); end > g.Block && !slices.Contains(ends, end) {
+				ends = append(ends, end)
+			}
+		}
+	}
+	block = h.endOfLead()
+	if len(ends) > 0 {
+		block = ends[min(n, len(ends)-1)]
+	}
+	return block, len(h.behind[block])
 }
 
 // behindWords returns where among pieces a picture stands: behind the n-th words that are to be written, from 0, else

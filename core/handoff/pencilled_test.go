@@ -163,9 +163,9 @@ func TestPencilledOf(t *testing.T) {
 
 // A page to make is pencilled from nothing.
 func TestPencilledFromNothing(t *testing.T) {
-	plan := everything()
-	plan.Targets = plan.Targets[5:]
-	p := PencilledOf(plan, "p1", nil, criteriaOf("chimney sweep tarn harbor"))
+	asked := everything()
+	asked.Targets = asked.Targets[5:]
+	p := PencilledOf(asked, "p1", nil, criteriaOf("chimney sweep tarn harbor"))
 	complete(t, &p)
 	var kinds []string
 	for _, piece := range p.Pieces {

@@ -15,8 +15,8 @@ func (h *hand) write(l *Line) {
 	}
 	section := l.Target.Section
 	at := h.behindSection(section)
-	if !section.There && section.Kind != outline.LeadSection && !h.added[section.Key] {
-		h.added[section.Key] = true
+	if !section.There && section.Kind != outline.LeadSection && !h.headed[section.Key] {
+		h.headed[section.Key] = true
 		h.behind[at] = append(h.behind[at], Piece{Kind: NewHeading, Block: -1, Image: -1,
 			Marks: append([]Mark{{Line: l}}, h.waits...)})
 		h.waits = nil

@@ -1,7 +1,6 @@
 package handoff
 
 import (
-	"cmp"
 	"slices"
 	"strings"
 
@@ -149,7 +148,7 @@ func (h *hand) shared(a, b string) (n int) {
 }
 
 // inBody works a phrase into as many paragraphs as it is to stand more often: those that have its words loosely, then
-// those into which nothing was worked yet.
+// those all over the page into which nothing was worked yet.
 func (h *hand) inBody(l *Line) {
 	var list []int
 	for _, m := range h.loose(l) {
@@ -157,9 +156,11 @@ func (h *hand) inBody(l *Line) {
 			list = append(list, m.At)
 		}
 	}
-	free := slices.DeleteFunc(h.paragraphs(roomyWords), func(at int) bool { return h.holds(l, at) })
-	slices.SortStableFunc(free, func(a, b int) int { return cmp.Compare(taken(h.used[a]), taken(h.used[b])) })
-	for _, at := range append(free, h.paragraphs(fewWords)...) {
+	free := slices.DeleteFunc(h.paragraphs(roomyWords), func(at int) bool {
+		return h.holds(l, at) || slices.Contains(list, at)
+	})
+	unused := slices.DeleteFunc(slices.Clone(free), func(at int) bool { return h.used[at] })
+	for _, at := range slices.Concat(spread(unused, l.Part.Times()-len(list)), free, h.paragraphs(fewWords)) {
 		if !slices.Contains(list, at) {
 			list = append(list, at)
 		}
@@ -176,9 +177,14 @@ func (h *hand) inBody(l *Line) {
 	}
 }
 
-func taken(used bool) int {
-	if used {
-		return 1
+// spread returns n of the blocks, from all over the page.
+func spread(blocks []int, n int) []int {
+	if n <= 0 || n >= len(blocks) {
+		return blocks
 	}
-	return 0
+	out := make([]int, n)
+	for i := range out {
+		out[i] = blocks[i*len(blocks)/n]
+	}
+	return out
 }

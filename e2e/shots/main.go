@@ -26,21 +26,20 @@ var views = []struct{ name, path, shown string }{
 	{"ground", "/clients/2/ground", "Currency"},
 	{"site", "/clients/2/site", "Surveyed today"},
 	{"overview", "/clients/2/sheet", "words on the site"},
-	{"service-page", "/clients/2/pages/7/sheet", "for the same service"},
 	{"book", "/clients/2/book", "Worth writing for"},
 	{"found", "/clients/2/found", "in the first 20"},
 	{"lineup", "/clients/2/lineup", "Lantern Street Sweeps"},
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
 	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor",
 		"Skip to the text"},
-	{"sheet-images", "/clients/2/pages/2/sheet?show=images&column=0", "camera name"},
 	{"sheet-rule", "/clients/2/pages/2/sheet?show=rule&column=0", "The guideline for a home page"},
 	{"targets", "/clients/2/targets", "Remove the placeholder text"},
 	{"targets-why", "/clients/2/targets?why=placing", "Gain per hour, which sets the order"},
 	{"outline", "/clients/2/outline", "Questions people ask"},
 	{"yardstick", "/clients/2/yardstick", "Click-through rate at position 1"},
 	{"draft", "/clients/2/draft", "What is wanted here"},
-	{"hand-off", "/clients/2/pages/2/hand-off", "words to write"},
+	{"pencilled", "/clients/2/hand-off", "Home page of Brindle"},
+	{"plan", "/clients/2/hand-off?document=plan", "Where you stand today"},
 	{"walk-through", "/clients/2/walk?step=phrase", "Your page says it once."},
 }
 
@@ -92,7 +91,8 @@ func shoot(ctx context.Context, address, shown, file string) error {
 	if err := chromedp.Do(ctx, chromedp.Navigate(address)); err != nil {
 		return err
 	}
-	there := fmt.Sprintf("document.body.innerText.includes(%q)", shown)
+	there := fmt.Sprintf(`document.body.innerText.includes(%q) ||
+		document.querySelector("[data-document]")?.shadowRoot?.textContent.includes(%[1]q)`, shown)
 	for deadline := time.Now().Add(10 * time.Second); ; time.Sleep(50 * time.Millisecond) {
 		if ok, err := chromedp.Run(ctx, chromedp.Evaluate[bool](there)); err == nil && ok {
 			break

@@ -203,10 +203,10 @@ func partsOf(list *view.Plan, kind plan.PartKind) (out []view.Part) {
 }
 
 // briefOf returns the brief of a page as Markdown.
-func briefOf(t *testing.T, a *app.App, client, page int64) string {
+func briefOf(t *testing.T, a *app.App, client, id int64) string {
 	t.Helper()
 	return fileOf(t, a, documents.Ask{Client: client, Kind: documents.OneBrief,
-		Page: study.PageKey(store.Page{ID: page}), Format: documents.Markdown})
+		Page: study.PageKey(store.Page{ID: id}), Format: documents.Markdown})
 }
 
 // fileOf returns a document as a file.

@@ -36,8 +36,11 @@ var fronts = map[ladder.Front]string{ladder.Words: "words", ladder.Slots: "place
 // Front words a front as an owner would call it.
 func Front(f ladder.Front) string { return upper(fronts[f]) }
 
-// FirmTitle heads a column of firms, PlaceTitle one of where they stand.
-const FirmTitle, PlaceTitle = "Firm", "Comes up"
+// FirmTitle heads a column of firms.
+const FirmTitle = "Firm"
+
+// PlaceTitle heads a column of where firms stand.
+const PlaceTitle = "Comes up"
 
 // Short words a front as the head of a narrow column.
 func Short(f ladder.Front) string {
