@@ -6,6 +6,9 @@ import (
 	"testing"
 
 	"inktally/internal/app/documents"
+	"inktally/internal/store"
+	"inktally/internal/study"
+	"inktally/internal/view"
 	"inktally/internal/view/told"
 
 	"github.com/stretchr/testify/assert"
@@ -45,6 +48,34 @@ func TestWalkOfLittle(t *testing.T) {
 	assert.NotContains(t, markdown, "you ,", "a figure that has no other beside it stands alone")
 	_, err = a.Handoff.Walk(ctx, client+99)
 	assert.Error(t, err)
+}
+
+// Of whomever hardly anything is known, and whatever they are called, each document is true and short.
+func TestDocumentsOfLittle(t *testing.T) {
+	a, _ := open(t, &web{})
+	for _, name := range []string{"Lowtide", `=cmd|' /C calc'!A0`, `<script>alert(1)</script> ]]> $(reboot)`,
+		"‮gnp.exe 😀 مرحبا", strings.Repeat("Wells ", 50)} {
+		for _, b := range []view.Business{{Name: name}, {Name: name, Phrases: sweep.Phrases, Services: sweep.Services,
+			Places: sweep.Places}} {
+			client, p := newClient(t, a, b, "")
+			for _, kind := range documents.Kinds() {
+				for _, format := range kind.Formats() {
+					if format == documents.PDF {
+						_, err := a.Handoff.File(ctx, documents.Ask{Client: client, Kind: kind, Format: format,
+							Page: study.PageKey(store.Page{ID: p})})
+						fails(t, err, documents.NoPrinter.Code)
+						continue
+					}
+					said := fileOf(t, a, documents.Ask{Client: client, Kind: kind, Format: format,
+						Page: study.PageKey(store.Page{ID: p})})
+					assert.NotEmpty(t, said)
+					if format != documents.DOCX {
+						assert.NotRegexp(t, `%!|<nil>|<script>|\x{202E}`, said, "%s %s", kind, format)
+					}
+				}
+			}
+		}
+	}
 }
 
 // The walk-through tells what the sheet and the plan have.

@@ -7,6 +7,7 @@ import (
 
 	"inktally/internal/app"
 	"inktally/internal/view"
+	"inktally/internal/view/told"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gin-gonic/gin"
@@ -44,6 +45,8 @@ func (r api) clients() {
 	handle(r, get, "/clients", "shelf", "All clients", func(ctx context.Context, _ *struct{}) ([]view.ShelfRow, error) {
 		return r.app.Shelf.List(ctx)
 	})
+	handle(r, get, "/missed", "missed", "What clients miss of visits of those ready to hire",
+		func(ctx context.Context, _ *struct{}) (*told.MissedOfAll, error) { return r.app.Shelf.Missed(ctx) }, heavy)
 	handle(r, get, "/names", "names", "All clients by their names",
 		func(ctx context.Context, _ *struct{}) ([]view.ClientName, error) {
 			return r.app.Shelf.Names(ctx)

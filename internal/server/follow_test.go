@@ -42,7 +42,7 @@ func serveDemo(t *testing.T) (*httptest.Server, *app.App) {
 
 // queries are what the front end asks for, by the names that it has for them.
 var queries = map[string]string{
-	"shelf": "/api/clients", "names": "/api/names", "yardstick": "/api/yardstick",
+	"shelf": "/api/clients", "missed": "/api/missed", "names": "/api/names", "yardstick": "/api/yardstick",
 	"clientYardstick": "/api/clients/2/yardstick", "siteKinds": "/api/site-kinds", "ground": "/api/clients/2",
 	"proposal":    "/api/clients/2/proposal",
 	"communities": "/api/clients/2/communities", "book": "/api/clients/2/book",

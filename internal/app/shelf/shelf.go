@@ -16,6 +16,8 @@ type Shelf struct {
 	Studies *study.Studies
 	// Hides reports whether a client is not to be listed.
 	Hides func(client int64) bool
+
+	known remembered
 }
 
 // List lists all clients with what is known of their home pages.

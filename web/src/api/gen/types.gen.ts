@@ -1857,6 +1857,22 @@ export type MenuItem = {
     text: string;
 };
 
+export type MissedOf = {
+    client: number;
+    /**
+     * Visits ready to hire a month that the best rivals get and the client does not: an estimate (rule 14.1). Null if it is not known
+     */
+    missed: number | null;
+};
+
+export type MissedOfAll = {
+    clients: Array<MissedOf>;
+    /**
+     * There are more: ask again
+     */
+    rest: boolean;
+};
+
 export type MissedPage = {
     /**
      * What there is to do hangs on it: one that failed can be read again, one that was left out was not tried
@@ -6730,6 +6746,31 @@ export type SetLetterheadResponses = {
 };
 
 export type SetLetterheadResponse = SetLetterheadResponses[keyof SetLetterheadResponses];
+
+export type MissedData = {
+    body?: never;
+    path?: never;
+    query?: never;
+    url: '/api/missed';
+};
+
+export type MissedErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type MissedError = MissedErrors[keyof MissedErrors];
+
+export type MissedResponses = {
+    /**
+     * OK
+     */
+    200: MissedOfAll;
+};
+
+export type MissedResponse = MissedResponses[keyof MissedResponses];
 
 export type NamesData = {
     body?: never;

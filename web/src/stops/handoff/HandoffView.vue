@@ -107,10 +107,7 @@ useCommands([
       <label v-if="shown.name.startsWith('brief')"
         ><input v-model="bare" type="checkbox" name="bare" /> only what to write</label
       >
-      <p v-if="shown.name === 'pencilled'" class="soft">
-        Numbers are those of the brief. What is crossed out goes, what is in pencil comes.
-      </p>
-      <p v-else-if="shown.name === 'message'" class="soft">
+      <p v-if="shown.name === 'message'" class="soft">
         At most 150 words: what there is to do, with a figure of proof each.
       </p>
       <p class="soft">Dropped targets are left out.</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ActionButton from '@/ui/ActionButton.vue'
 import { useQuery } from '@tanstack/vue-query'
-import { backupsOptions, shelfOptions } from '@/api/calls'
+import { backupsOptions, missedOptions, shelfOptions } from '@/api/calls'
 import type { ShelfRow } from '@/api/types'
 import DataTable, { type Column } from '@/ui/DataTable.vue'
 import EmptyState from '@/ui/EmptyState.vue'
@@ -9,7 +9,7 @@ import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import AppHeader from '@/parts/AppHeader.vue'
-import { count, moment, plural } from '@/parts/format'
+import { count, gain, moment, plural } from '@/parts/format'
 import { stopLocation, type StopName } from '@/parts/stops'
 import TallyStrokes from '@/parts/TallyStrokes.vue'
 import ShortWay from './ShortWay.vue'
@@ -17,6 +17,12 @@ import ShortWay from './ShortWay.vue'
 defineEmits<{ help: []; find: [] }>()
 
 const { data: rows, error, isPending } = useQuery(shelfOptions())
+/* What takes longer comes bit by bit. */
+const { data: missed } = useQuery({
+  ...missedOptions(),
+  refetchInterval: (query) => (query.state.data?.rest ? 1000 : false),
+})
+const misses = computed(() => new Map(missed.value?.clients.map((c) => [c.client, c.missed]) ?? []))
 const { data: backups } = useQuery(backupsOptions())
 const lastBackup = computed(() => backups.value?.days[0])
 const day = (d: string) =>
@@ -27,6 +33,7 @@ const columns: Column[] = [
   { key: 'lead', title: 'Lead phrase' },
   { key: 'words', title: 'Home page: words now, words to write' },
   { key: 'position', title: 'Position' },
+  { key: 'missed', title: 'Visits/mo missed', num: true },
   { key: 'measured', title: 'Last measured' },
   { key: 'next', title: 'Next' },
 ]
@@ -82,6 +89,16 @@ const open = (row: ShelfRow, name: StopName) => stopLocation(name, row.id, row.p
               <span v-else class="soft">not measured</span>
             </td>
             <td class="soft">{{ position(row) }}</td>
+            <td class="num">
+              <RouterLink
+                v-if="typeof misses.get(row.id) === 'number'"
+                :to="{ name: 'found', params: { client: row.id } }"
+                :title="`about ${gain(misses.get(row.id)!)} visits a month that rivals get, an estimate`"
+                data-missed
+                >{{ count(Math.round(misses.get(row.id)!)) }}</RouterLink
+              >
+              <span v-else class="soft">—</span>
+            </td>
             <td class="soft">{{ moment(row.measured_at) || '—' }}</td>
             <td>
               <RouterLink :to="open(row, row.next)">{{ nexts[row.next] }}</RouterLink>
