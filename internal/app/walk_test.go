@@ -54,7 +54,7 @@ func TestWalkOfLittle(t *testing.T) {
 func TestDocumentsOfLittle(t *testing.T) {
 	a, _ := open(t, &web{})
 	for _, name := range []string{"Lowtide", `=cmd|' /C calc'!A0`, `<script>alert(1)</script> ]]> $(reboot)`,
-		"‮gnp.exe 😀 مرحبا", strings.Repeat("Wells ", 50)} {
+		"\u202egnp.exe 😀 مرحبا", strings.Repeat("Wells ", 50)} {
 		for _, b := range []view.Business{{Name: name}, {Name: name, Phrases: sweep.Phrases, Services: sweep.Services,
 			Places: sweep.Places}} {
 			client, p := newClient(t, a, b, "")

@@ -139,13 +139,14 @@ func TestStrangers(t *testing.T) {
 
 // Whatever stands on a page and in its targets, a pencilled page is text and nothing else.
 func TestPencilledStrangers(t *testing.T) {
-	allowed := strings.Fields("html head meta title style body h1 h2 h3 p div span strong s b i svg path footer class= " +
-		"charset= content= name= http-equiv= lang= d= role= aria-label= viewbox= viewBox= width= height=")
+	allowed := strings.Fields("html head meta title style body h1 h2 h3 p div span strong s b i svg path footer " +
+		"class= charset= content= name= http-equiv= lang= d= role= aria-label= viewbox= viewBox= width= height=")
 	for _, text := range strange {
 		rows := []Row{}
 		for kind := Prose; kind <= Alone; kind++ {
 			rows = append(rows, Row{Kind: kind, Label: text, File: text, Named: text, Alt: text, Rules: 2,
-				Runs:  []Run{{Text: text}, {Text: text, Style: Wanted}, {Text: text, Style: Struck}, {Text: text, Style: Meant}},
+				Runs: []Run{{Text: text}, {Text: text, Style: Wanted}, {Text: text, Style: Struck},
+					{Text: text, Style: Meant}},
 				Notes: []Note{{No: 3, Says: As(Wanted, text), Under: text, Write: 250}}})
 		}
 		rows = append(rows, Row{Kind: Pictured, Label: text, Named: text})
