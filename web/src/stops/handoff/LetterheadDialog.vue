@@ -14,6 +14,7 @@ import DialogBox from '@/ui/DialogBox.vue'
 import FieldLine from '@/ui/FieldLine.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { ref, watch } from 'vue'
+import { chosenPicture } from '@/parts/picture'
 
 /** What all documents are headed by: set once, for all clients. */
 const open = defineModel<boolean>({ required: true })
@@ -31,14 +32,9 @@ const saved = useMutation(setLetterheadMutation())
 const cache = useQueryClient()
 const picker = ref<HTMLInputElement>()
 
-/** Reads the picture that was chosen; the program tells whether it is one. */
+/** Takes the picture that was chosen; the program tells whether it is one. */
 async function pick() {
-  const file = picker.value?.files?.[0]
-  if (!file) return
-  const bytes = new Uint8Array(await file.arrayBuffer())
-  let text = ''
-  for (const b of bytes) text += String.fromCharCode(b)
-  typed.value.logo = btoa(text)
+  typed.value.logo = (await chosenPicture(picker.value)) ?? typed.value.logo
 }
 
 async function save() {

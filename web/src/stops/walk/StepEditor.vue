@@ -10,6 +10,7 @@ import {
 import type { Walk } from '@/api/types'
 import { computed, ref, watch } from 'vue'
 import { duration } from '@/parts/format'
+import { chosenPicture } from '@/parts/picture'
 import { useUndo } from '@/parts/undo'
 import ActionButton from '@/ui/ActionButton.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
@@ -85,11 +86,8 @@ async function add() {
 }
 const picker = ref<HTMLInputElement>()
 async function pick() {
-  const file = picker.value?.files?.[0]
-  if (!file) return
-  let text = ''
-  for (const b of new Uint8Array(await file.arrayBuffer())) text += String.fromCharCode(b)
-  await pictured.mutateAsync({ path: path(), body: { picture: btoa(text) } }).catch(() => null)
+  const picture = await chosenPicture(picker.value)
+  if (picture !== null) await pictured.mutateAsync({ path: path(), body: { picture } }).catch(() => null)
 }
 </script>
 
