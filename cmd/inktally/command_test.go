@@ -17,7 +17,9 @@ import (
 	"testing"
 	"time"
 
+	"inktally/internal/app"
 	"inktally/internal/store"
+	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -216,10 +218,43 @@ func TestWalkCommand(t *testing.T) {
 	db, err := store.Open(context.Background(), data)
 	require.NoError(t, err)
 	require.NoError(t, db.Close())
-	out, err := inktally(t, "walk", "--data", data, "--format", "pdf").CombinedOutput()
-	assert.Error(t, err)
-	assert.Contains(t, string(out), `--format is md or json, not "pdf"`)
-	out, err = inktally(t, "walk", "--data", data, "--client", "Nobody").CombinedOutput()
-	assert.Error(t, err)
-	assert.Contains(t, string(out), "say --client")
+	for _, c := range []struct{ args, says string }{
+		{"walk --format xml", `--format is one of html, docx, pdf, md, json, not "xml"`},
+		{"pencilled --format docx --output x", `--format is one of html, pdf, not "docx"`},
+		{"plan --format docx", "docx is no text for a terminal: name a file with --output"},
+		{"brief --page all --client Nobody", "say --client"},
+	} {
+		out, err := inktally(t, append(strings.Fields(c.args), "--data", data)...).CombinedOutput()
+		assert.Error(t, err, c.args)
+		assert.Contains(t, string(out), c.says, c.args)
+	}
+}
+
+// Documents are written as files of each format, the plan on one page and the briefs of all pages too.
+func TestDocumentCommands(t *testing.T) {
+	dir := t.TempDir()
+	data := filepath.Join(dir, "data.db")
+	db, err := store.Open(context.Background(), data)
+	require.NoError(t, err)
+	a, err := app.New(context.Background(), app.Options{DB: db})
+	require.NoError(t, err)
+	_, err = a.Ground.New(context.Background(), view.Business{Name: "Lowtide Upholstery",
+		Services: []view.Service{{Name: "furniture upholstery"}},
+		Places:   []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true}},
+		Phrases:  []string{"furniture upholstery tarn harbor"}})
+	require.NoError(t, err)
+	a.Close()
+	require.NoError(t, db.Close())
+	for _, c := range []struct{ args, begins string }{
+		{"plan --format docx", "PK"}, {"plan --one-page --format html", "<!doctype html>"},
+		{"brief --page all --format docx", "PK"}, {"brief", "# Brief: Home page of Lowtide Upholstery"},
+		{"pencilled", "<!doctype html>"}, {"walk", "# Lowtide Upholstery"},
+	} {
+		file := filepath.Join(dir, "out")
+		out, err := inktally(t, append(strings.Fields(c.args), "--data", data, "--output", file)...).CombinedOutput()
+		require.NoError(t, err, "%s: %s", c.args, out)
+		written, err := os.ReadFile(file)
+		require.NoError(t, err)
+		assert.True(t, strings.HasPrefix(string(written), c.begins), c.args)
+	}
 }
