@@ -15,7 +15,7 @@ var (
 	// written by its name, opening what begins a list, a heading or a line.
 	address = regexp.MustCompile(`(?i)(www|https?|ftp|mailto|xmpp)([.:])`)
 	entity  = regexp.MustCompile(`&(#?[[:alnum:]]+;)`)
-	opening = regexp.MustCompile(`^(\d*)([-+#=.)])`)
+	opening = regexp.MustCompile(`^(?:(\d+)([.)])(\s|$)|([-+#=.)]))`)
 )
 
 // MarkdownText writes a text of strangers so that it is nothing but text in Markdown: no
@@ -36,7 +36,10 @@ func MarkdownText(s string) string {
 	}
 	spoken := address.ReplaceAllString(out.String(), `$1\$2`)
 	spoken = entity.ReplaceAllString(spoken, `\&$1`)
-	return opening.ReplaceAllString(spoken, `$1\$2`)
+	return opening.ReplaceAllStringFunc(spoken, func(s string) string {
+		at := strings.IndexAny(s, "-+#=.)")
+		return s[:at] + `\` + s[at:]
+	})
 }
 
 // inWord reports whether a character stands between two letters or digits.

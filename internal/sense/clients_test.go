@@ -7,6 +7,7 @@ import (
 	"encoding/json"
 	"io/fs"
 	"path/filepath"
+	"regexp"
 	"strings"
 	"testing"
 	"time"
@@ -157,10 +158,13 @@ func told(t *testing.T, a *app.App, name string, id int64) *client {
 		made, err := a.Handoff.File(ctx, documents.Ask{Client: id, Kind: documents.OneBrief,
 			Page: study.PageKey(store.Page{ID: p.ID}), Format: documents.Markdown})
 		require.NoError(t, err, p.URL)
-		c.briefs[p.URL] = string(made.Body)
+		c.briefs[p.URL] = lineNumber.ReplaceAllString(string(made.Body), "$1")
 	}
 	return c
 }
+
+// lineNumber is the number of a line of a brief, which is no figure.
+var lineNumber = regexp.MustCompile(`(?m)^(\s*- \[ \] )\*\*\d+\*\* `)
 
 // learn notes what is known of the words of a book.
 func (c *client) learn(b *view.Book) {
