@@ -77,7 +77,7 @@ func TestWholePath(t *testing.T) {
 	s.press("Hand-off")
 	s.sees("Numbers are those of the brief")
 	s.press("Brief")
-	s.sees("What stays")
+	s.sees("Brief: Home page of")
 	written := eval[string](s, documentText)
 	markdown := string(saved(t, s, "md", "Save as Markdown"))
 	made := get[view.Plan](t, p, fmt.Sprintf("/api/clients/%d/plan", client))

@@ -21,10 +21,16 @@ const open = defineModel<boolean>({ required: true })
 type Letterhead = SetLetterheadData['body']
 const { data, error } = useQuery(() => ({ ...letterheadOptions(), enabled: open.value }))
 const typed = ref<Letterhead>({ name: '', signature: '', footer: '', logo: '', size: 'letter', tone: 'ink' })
+/* The form is filled once it is opened: what is typed is not written over by what comes later. */
+const filled = ref(false)
 watch(
   [data, open],
   () => {
-    if (data.value && open.value) typed.value = { ...data.value }
+    if (!open.value) filled.value = false
+    else if (data.value && !filled.value) {
+      typed.value = { ...data.value }
+      filled.value = true
+    }
   },
   { immediate: true },
 )
@@ -52,7 +58,7 @@ async function save() {
 
 <template>
   <DialogBox v-model="open" label="Your name and logo">
-    <form class="stacked gap-3" data-letterhead @submit.prevent="save">
+    <form v-if="filled || error" class="stacked gap-3" data-letterhead @submit.prevent="save">
       <h2 class="t-head flush">Your name and logo</h2>
       <p class="soft flush">They head every document, of all clients.</p>
       <NoticeLine v-if="error" :fault="error" />

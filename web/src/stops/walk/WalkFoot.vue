@@ -21,7 +21,7 @@ defineEmits<{ to: [step: number]; notes: []; speaker: []; clock: []; leave: []; 
         @click="$emit('to', n - 1)"
       ></button>
     </span>
-    <span class="flow on-mid gap-3">
+    <span class="flow on-mid gap-3 wrap">
       <button
         class="quiet num"
         type="button"
