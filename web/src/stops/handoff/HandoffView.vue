@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useMutation, useQuery } from '@tanstack/vue-query'
 import { documentFileOptions, walkOptions } from '@/api/calls'
-import type { Ground } from '@/api/types'
+import type { Ground, Problem } from '@/api/types'
 import ActionButton from '@/ui/ActionButton.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAddress } from '@/parts/address'
 import { useCommands } from '@/parts/keys'
+import { saveFile } from '@/parts/saveFile'
 import { pageKey } from '@/parts/stops'
 import DocumentPaper from './DocumentPaper.vue'
 import { documents, formatNames, handed, handedOver, type DocumentName, type FormatName } from './documents'
@@ -45,14 +46,20 @@ function file(format: FormatName) {
 const show = (name: DocumentName) => address.set({ document: name }, true)
 const print = () => window.print()
 const heading = ref(false)
-const save = ref<{ $el: HTMLAnchorElement }[]>()
+/* A PDF takes a moment: a browser prints it. What fails is said beside the buttons. */
+const saved = useMutation<void, Problem, FormatName>({ mutationFn: (format) => saveFile(file(format)) })
+watch(shown, () => saved.reset())
 
 const router = useRouter()
 const walkThrough = () => router.push({ name: 'walk', params: { client: props.client } })
 useCommands([
   { key: '', says: 'Walk-through for the owner', run: walkThrough },
   ...documents.map((d) => ({ key: '', says: `${d.says}: ${d.note}`, run: () => void show(d.name) })),
-  { key: '', says: 'Save the document', run: () => save.value?.[0]?.$el.click() },
+  {
+    key: '',
+    says: 'Save the document',
+    run: () => shown.value.formats[0] && saved.mutate(shown.value.formats[0]),
+  },
   { key: '', says: 'Print the document', run: print },
   { key: '', says: 'Your name and logo on documents', run: () => (heading.value = true) },
 ])
@@ -96,13 +103,13 @@ useCommands([
       <ActionButton
         v-for="(format, at) in shown.formats"
         :key="format"
-        ref="save"
         :main="at === 0"
-        :href="file(format)"
-        download
+        :disabled="saved.isPending.value"
         :data-save="format"
+        @click="saved.mutate(format)"
         >Save as {{ formatNames[format] }}</ActionButton
       >
+      <NoticeLine v-if="saved.error.value" :fault="saved.error.value" />
       <ActionButton @click="print">Print</ActionButton>
       <label v-if="shown.name.startsWith('brief')"
         ><input v-model="bare" type="checkbox" name="bare" /> only what to write</label
