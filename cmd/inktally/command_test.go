@@ -248,7 +248,7 @@ func TestDocumentCommands(t *testing.T) {
 	for _, c := range []struct{ args, begins string }{
 		{"plan --format docx", "PK"}, {"plan --one-page --format html", "<!doctype html>"},
 		{"brief --page all --format docx", "PK"}, {"brief", "# Brief: Home page of Lowtide Upholstery"},
-		{"pencilled", "<!doctype html>"}, {"walk", "# Lowtide Upholstery"},
+		{"pencilled", "<!doctype html>"}, {"walk", "# Lowtide Upholstery"}, {"walk --format json", "{"},
 	} {
 		file := filepath.Join(dir, "out")
 		out, err := inktally(t, append(strings.Fields(c.args), "--data", data, "--output", file)...).CombinedOutput()

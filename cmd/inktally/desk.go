@@ -24,9 +24,8 @@ func (d *desk) flags(cmd *cobra.Command) {
 		"the client's name or number; it may be left out if there is only one")
 }
 
-// open opens a copy of the data file, for the program may have it open meanwhile, and finds the client in it. end
-// closes
-// it.
+// open opens a copy of the data file, for the program may have it open meanwhile, and finds the client in it.
+// end closes it.
 func (d *desk) open(ctx context.Context) (a *app.App, client int64, end func(), err error) {
 	folder, err := os.MkdirTemp("", "inktally-desk-")
 	if err != nil {

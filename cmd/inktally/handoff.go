@@ -1,6 +1,8 @@
 package main
 
 import (
+	"bytes"
+	"context"
 	"fmt"
 	"os"
 	"slices"
@@ -41,13 +43,35 @@ func (o *handout) command(use, short, usual string, kind func() documents.Kind, 
 	return cmd
 }
 
-// write writes a document to the standard output.
+// write writes a document to the file that is named, else to the standard output.
 func (o *handout) write(cmd *cobra.Command, a *app.App, client int64, kind documents.Kind) error {
+	body, err := o.made(cmd.Context(), a, client, kind)
+	if err != nil {
+		return err
+	}
+	if o.output != "" {
+		return os.WriteFile(o.output, body, 0o600)
+	}
+	_, err = cmd.OutOrStdout().Write(body)
+	return err
+}
+
+// made returns a document in the format that is asked for.
+func (o *handout) made(ctx context.Context, a *app.App, client int64, kind documents.Kind) ([]byte, error) {
+	if o.format == asJSON {
+		walk, err := a.Handoff.Walk(ctx, client)
+		if err != nil {
+			return nil, err
+		}
+		var out bytes.Buffer
+		err = printJSON(&out, walk)
+		return out.Bytes(), err
+	}
 	ask := documents.Ask{Client: client, Kind: kind, Format: documents.Format(o.format)}
 	if kind.OfPage() {
-		key, err := a.Plan.FindPage(cmd.Context(), client, o.page)
+		key, err := a.Plan.FindPage(ctx, client, o.page)
 		if err != nil {
-			return err
+			return nil, err
 		}
 		ask.Page = key
 	}
@@ -56,36 +80,22 @@ func (o *handout) write(cmd *cobra.Command, a *app.App, client int64, kind docum
 		defer browser.Close()
 		a.Handoff.Printer = browser
 	}
-	made, err := a.Handoff.File(cmd.Context(), ask)
+	file, err := a.Handoff.File(ctx, ask)
 	if err != nil {
-		return err
+		return nil, err
 	}
-	if o.output != "" {
-		return os.WriteFile(o.output, made.Body, 0o600)
-	}
-	_, err = cmd.OutOrStdout().Write(made.Body)
-	return err
+	return file.Body, nil
 }
+
+// asJSON is the format of the walk-through with all that its screen has.
+const asJSON = "json"
 
 // walkCommand prints what an owner is told.
 func walkCommand() *cobra.Command {
 	var o handout
 	cmd := o.command("walk [--data FILE] [--client NAME] [--format FORMAT]",
 		"Prints the walk-through of a client: its steps with what is shown and said", "md",
-		func() documents.Kind { return documents.WalkThrough }, "json")
-	usual := cmd.RunE
-	cmd.RunE = func(cmd *cobra.Command, args []string) error {
-		if o.format != "json" {
-			return usual(cmd, args)
-		}
-		return o.with(cmd.Context(), func(a *app.App, client int64) error {
-			walk, err := a.Handoff.Walk(cmd.Context(), client)
-			if err != nil {
-				return err
-			}
-			return printJSON(cmd.OutOrStdout(), walk)
-		})
-	}
+		func() documents.Kind { return documents.WalkThrough }, asJSON)
 	return cmd
 }
 

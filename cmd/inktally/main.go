@@ -75,8 +75,7 @@ func root() *cobra.Command {
 	}
 	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(),
 		proofCommand(), walkCommand(), planCommand(), briefCommand(), pencilledCommand(), backupCommand(),
-		restoreCommand(), checkCommand(),
-		versionCommand(), openapiCommand())
+		restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
 	return root
 }
 

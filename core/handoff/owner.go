@@ -6,16 +6,17 @@ import (
 
 	"inktally/core/ladder"
 	"inktally/core/plan"
+	"inktally/core/recap"
 )
 
 // Owner is the plan as an owner needs it: what is told of the firm, firm by firm what the others have, and the work by
-// front.
+// task.
 type Owner struct {
 	*Walk
 	// Firms are the rivals beside the home page, those first that stand highest.
 	Firms []FirmTold
 	// Work is what is done, task by task.
-	Work []FrontWork
+	Work []TaskWork
 	// Jobs are the targets that fit into the hours, in the order of work.
 	Jobs []*plan.Target
 	// Minutes is the work of the whole plan.
@@ -45,8 +46,8 @@ const (
 	Besides  Task = "by_hand" // what the user added
 )
 
-// FrontWork is the work of one task.
-type FrontWork struct {
+// TaskWork is the work of one task.
+type TaskWork struct {
 	Task Task
 	Jobs []Job
 	// Targets counts the lines of the plan that it is made of.
@@ -71,25 +72,22 @@ type Beyond struct {
 
 // WorkOf returns the work of a plan, that of most gain first, and what is to be put right before it; what is dropped is
 // none. All that a page to make asks for is one job, and so are the words of a page.
-func WorkOf(targets []plan.Target) (out []FrontWork) {
-	made := map[string]bool{}
-	for _, t := range targets {
-		made[t.Page] = made[t.Page] || t.Kind == plan.NewPage && t.Choice.State != plan.Dropped
-	}
+func WorkOf(targets []plan.Target) (out []TaskWork) {
+	made := recap.Made(targets)
 	for i := range targets {
 		t := &targets[i]
 		if t.Choice.State == plan.Dropped {
 			continue
 		}
 		task := taskOf(t, made[t.Page])
-		at := slices.IndexFunc(out, func(w FrontWork) bool { return w.Task == task })
+		at := slices.IndexFunc(out, func(w TaskWork) bool { return w.Task == task })
 		if at < 0 {
-			out = append(out, FrontWork{Task: task})
+			out = append(out, TaskWork{Task: task})
 			at = len(out) - 1
 		}
 		out[at].add(t, made[t.Page] || task == Write || task == Name)
 	}
-	slices.SortStableFunc(out, func(a, b FrontWork) int {
+	slices.SortStableFunc(out, func(a, b TaskWork) int {
 		return cmp.Or(cmp.Compare(last(a.Task), last(b.Task)), cmp.Compare(b.Gain, a.Gain))
 	})
 	return out
@@ -115,7 +113,7 @@ func taskOf(t *plan.Target, made bool) Task {
 func last(t Task) int { return map[Task]int{PutRight: -1, Besides: 1}[t] }
 
 // add adds a target; those of a page are one job where they belong together.
-func (w *FrontWork) add(t *plan.Target, together bool) {
+func (w *TaskWork) add(t *plan.Target, together bool) {
 	w.Targets++
 	w.Minutes += t.Minutes
 	w.Gain += t.Gain

@@ -148,7 +148,7 @@ func (h *hand) pictured(n int) (block, piece int) {
 	}
 	for i := range h.out.Now.Headings {
 		if g := &h.out.Now.Headings[i]; g.Level > 1 && h.out.Now.Blocks[g.Block].Copy() {
-			if end := h.endOf(g.Text); end > g.Block && !slices.Contains(ends, end) {
+			if end := h.endOf(g.Block); end > g.Block {
 				ends = append(ends, end)
 			}
 		}

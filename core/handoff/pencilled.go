@@ -51,22 +51,8 @@ const (
 // Mark is a line of the brief where it belongs in a text.
 type Mark struct {
 	*Line
-	// Start and End are the bytes of the text that it is about: what goes if Goes is set, else what is meant. Where
-	// they
-	// are equal it is put in there.
+	// Start and End are the bytes of the text that it is about: what goes if Goes is set, else what is meant. It is put
+	// in where they are equal.
 	Start, End int
 	Goes       bool
-}
-
-// Lines returns the marks of a pencilled page, from top to bottom; a line that says something in several places has
-// several.
-func (p *Pencilled) Lines() (out []Mark) {
-	out = append(out, p.Top...)
-	for _, h := range p.Head {
-		out = append(out, h.Marks...)
-	}
-	for _, piece := range p.Pieces {
-		out = append(out, piece.Marks...)
-	}
-	return out
 }

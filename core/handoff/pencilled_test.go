@@ -3,6 +3,7 @@ package handoff
 import (
 	"os"
 	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 
@@ -82,6 +83,18 @@ func everything() *plan.Plan {
 	return p
 }
 
+// marksOf returns all marks of a pencilled page.
+func marksOf(p *Pencilled) []Mark {
+	out := slices.Clone(p.Top)
+	for _, h := range p.Head {
+		out = append(out, h.Marks...)
+	}
+	for _, piece := range p.Pieces {
+		out = append(out, piece.Marks...)
+	}
+	return out
+}
+
 // complete asserts that a pencilled page says all lines of its brief and nothing else, within the bounds of its texts,
 // and that all of the page's own text stands in it once and in order.
 func complete(t require.TestingT, p *Pencilled) {
@@ -91,7 +104,7 @@ func complete(t require.TestingT, p *Pencilled) {
 			asked[l.Part] = true
 		}
 	}
-	for _, m := range p.Lines() {
+	for _, m := range marksOf(p) {
 		assert.True(t, asked[m.Part], "%s is in no line of the brief", m.Part.Key)
 		assert.Positive(t, m.No)
 		said[m.Part] = true

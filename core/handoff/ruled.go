@@ -58,8 +58,8 @@ func (h *hand) behindSection(s outline.Section) int {
 	at := h.endOfLead()
 	for _, of := range h.sections {
 		if of.There && of.Kind != outline.LeadSection {
-			if end := h.endOf(of.Heading); end >= 0 {
-				at = end
+			if begin := h.heading(func(g *page.Heading) bool { return g.Text == of.Heading }); begin >= 0 {
+				at = h.endOf(begin)
 			}
 		}
 		if of.Kind == outline.LeadSection && s.Kind == outline.LeadSection {
@@ -81,12 +81,8 @@ func (h *hand) endOfLead() int {
 	return h.lastCopy(0, first)
 }
 
-// endOf returns the last block of copy below a heading and above the next, -1 if there is no such heading.
-func (h *hand) endOf(heading string) int {
-	begin := h.heading(func(g *page.Heading) bool { return g.Text == heading })
-	if begin < 0 {
-		return -1
-	}
+// endOf returns the last block of copy below a heading, by its block, and above the next.
+func (h *hand) endOf(begin int) int {
 	end := h.heading(func(g *page.Heading) bool { return g.Block > begin })
 	if end < 0 {
 		end = len(h.out.Now.Blocks)

@@ -4,6 +4,7 @@ import (
 	"slices"
 	"strings"
 
+	"inktally/core/cues"
 	"inktally/core/finding"
 	"inktally/core/page"
 	"inktally/core/plan"
@@ -101,7 +102,7 @@ func (h *hand) repair(l *Line) {
 	case f == nil:
 		h.top(l)
 	case f.Type == finding.PlaceholderText:
-		h.strikeBlocks(l, f.Texts)
+		h.strikeFiller(l)
 	case f.Type == finding.PhoneNotLinked:
 		h.meant(l, f.Text())
 	case f.Type == finding.VagueAreaWords:
@@ -113,15 +114,13 @@ func (h *hand) repair(l *Line) {
 	}
 }
 
-// strikeBlocks strikes the blocks that hold one of some texts.
-func (h *hand) strikeBlocks(l *Line, texts []string) {
+// strikeFiller strikes the blocks of left-over text.
+func (h *hand) strikeFiller(l *Line) {
 	struck := false
 	if h.out.Now != nil {
 		for i := range h.out.Now.Blocks {
 			says := h.out.Now.Text(i)
-			if !h.out.Now.Blocks[i].Hidden && slices.ContainsFunc(texts, func(t string) bool {
-				return indexFold(says, t) >= 0
-			}) {
+			if !h.out.Now.Blocks[i].Hidden && cues.IsFiller(says) {
 				h.on[i] = append(h.on[i], Mark{Line: l, End: len(says), Goes: true})
 				struck = true
 			}

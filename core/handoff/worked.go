@@ -106,15 +106,13 @@ func (h *hand) inSubhead(l *Line) {
 		return
 	}
 	best, most := -1, 0
-	if h.out.Now != nil {
-		for i := range h.out.Now.Headings {
-			g := &h.out.Now.Headings[i]
-			if g.Level == 1 || !h.out.Now.Blocks[g.Block].Copy() || h.used[g.Block] || h.holds(l, g.Block) {
-				continue
-			}
-			if n := h.shared(g.Text, l.Part.Says()); best < 0 || n > most {
-				best, most = g.Block, n
-			}
+	for i := range h.out.Now.Headings {
+		g := &h.out.Now.Headings[i]
+		if g.Level == 1 || !h.out.Now.Blocks[g.Block].Copy() || h.used[g.Block] || h.holds(l, g.Block) {
+			continue
+		}
+		if n := h.shared(g.Text, l.Part.Says()); best < 0 || n > most {
+			best, most = g.Block, n
 		}
 	}
 	if best >= 0 {

@@ -31,10 +31,7 @@ type Imperative struct {
 // Of returns the imperatives of a plan, those of most gain first. Pages are one front with all that depends on them:
 // new ones, and those to redirect, split or write anew. Fixes and what the user added are told by themselves.
 func Of(targets []plan.Target) []Imperative {
-	made := map[string]bool{}
-	for _, t := range targets {
-		made[t.Page] = made[t.Page] || t.Kind == plan.NewPage && t.Choice.State != plan.Dropped
-	}
+	made := Made(targets)
 	var list []Imperative
 	for i := range targets {
 		t := &targets[i]
@@ -58,6 +55,17 @@ func Of(targets []plan.Target) []Imperative {
 	}
 	slices.SortStableFunc(list, func(a, b Imperative) int { return cmp.Compare(b.Rank, a.Rank) })
 	return list
+}
+
+// Made returns which pages are to be made, by their keys.
+func Made(targets []plan.Target) map[string]bool {
+	made := map[string]bool{}
+	for i := range targets {
+		if t := &targets[i]; t.Kind == plan.NewPage && t.Choice.State != plan.Dropped {
+			made[t.Page] = true
+		}
+	}
+	return made
 }
 
 // add puts a line into the sum.

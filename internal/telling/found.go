@@ -40,16 +40,14 @@ func (t Teller) search() Says {
 	case 0:
 	case 1:
 		s.Points = append(s.Points, fmt.Sprintf("Position %d is held by no actual business, but by a list or a "+
-			"directory. "+
-			"A firm that does the work can have that place.", r.Free[0]))
+			"directory. A firm that does the work can have that place.", r.Free[0]))
 	default:
 		var at []string
 		for _, f := range r.Free {
 			at = append(at, strconv.Itoa(f))
 		}
 		s.Points = append(s.Points, fmt.Sprintf("Positions %s are held by no actual business, but by lists and "+
-			"directories. "+
-			"A firm that does the work can have these places.", And(at)))
+			"directories. A firm that does the work can have these places.", And(at)))
 	}
 	return s
 }
@@ -125,11 +123,11 @@ func (t Teller) rival() Says {
 		s.Points = append(s.Points, t.ahead(l))
 	}
 	if len(r.Reason.Leads) == 0 {
-		s.Points = append(s.Points, "Nothing that I measured explains it. That happens: some sites are simply "+
-			"older, or better known.")
+		s.Points = append(s.Points, "Nothing that I measured explains it. That happens: some sites are simply older, "+
+			"or better known.")
 	} else {
-		s.Points = append(s.Points, "Each of these can be counted on their page and on yours, and each can be "+
-			"caught up with.")
+		s.Points = append(s.Points, "Each of these can be counted on their page and on yours, and each can be caught "+
+			"up with.")
 	}
 	return s
 }
@@ -148,8 +146,8 @@ func (t Teller) ahead(s ladder.Step) string {
 		if int(s.Theirs) == t.Rival.Places {
 			in = "all " + theirs
 		}
-		return fmt.Sprintf("It has the words that people search for in %s places that count. Yours has them in "+
-			"%s.", in, own)
+		return fmt.Sprintf("It has the words that people search for in %s places that count. Yours has them in %s.",
+			in, own)
 	case ladder.Images:
 		if s.Theirs == 1 {
 			return "One of its pictures is named for what it shows. Of yours: " + own + "."
@@ -169,8 +167,8 @@ func (t Teller) ahead(s ladder.Step) string {
 		if t.tells(handoff.Listed) {
 			return "It is better known in directories and reviews. I will come to that."
 		}
-		return fmt.Sprintf("It has %s %s, you have "+
-			"%s.", theirs, map[ladder.Front]string{ladder.Listings: "directory entries",
+		return fmt.Sprintf("It has %s %s, you have %s.", theirs, map[ladder.Front]string{ladder.Listings: "directory " +
+			"entries",
 			ladder.Reviews: "reviews"}[s.Front], own)
 	}
 	return ""
@@ -183,8 +181,8 @@ func (t Teller) pages() Says {
 		s.Head = fmt.Sprintf("%s has %s for its services and towns.\nYou have %s.", p.Best.Name,
 			wording.Count(p.Best.Figure, "page", ""), none(p.Own))
 	}
-	s.Points = []string{"A search engine shows pages, not firms. Where one page speaks of everything, none of it " +
-		"can be found by itself.",
+	s.Points = []string{"A search engine shows pages, not firms. Where one page speaks of everything, none of it can " +
+		"be found by itself.",
 		"Somebody with one certain problem wants a page about that problem, with your phone number on it."}
 	switch first := p.Make[:min(len(p.Make), 3)]; {
 	case len(p.Make) > len(first):

@@ -17,7 +17,7 @@ func Page(p wording.PageCase, name string) string {
 		return "your home page"
 	}
 	if !p.There {
-		return "the new page for " + name
+		return "the new page “" + name + "”"
 	}
 	return "the page “" + name + "”"
 }
@@ -40,12 +40,12 @@ func Job(t *plan.Target, w wording.Teller, name string) string {
 	case plan.Split:
 		return "Give each service on " + on + " a page of its own"
 	case plan.Redirect:
-		return fmt.Sprintf("Two addresses show the same page: let %s lead to %s", site.PathOf(t.Finding.URL),
+		return fmt.Sprintf("Two addresses show the same page: send visitors of %s to %s", site.PathOf(t.Finding.URL),
 			at(t.Finding.Other))
 	case plan.Merge:
 		return "Two pages are for the same: move what only " + on + " says to the other, and let it lead there"
 	case plan.Rewrite:
-		return "Write " + on + " anew for its own town"
+		return "Rewrite " + on + " for its own town"
 	case plan.VagueWords:
 		return fmt.Sprintf("Name the towns you work in on %s, instead of “%s”", on, t.Finding.Text())
 	case plan.CutBack:
@@ -79,15 +79,15 @@ var plainFixes = map[finding.Type]string{
 	finding.PlaceholderText: "Take out the filler text that was left on %s",
 	finding.NoIndex:         "Let search engines show %s: a setting keeps them out",
 	finding.PhoneNotLinked:  "Let people call by tapping the phone number on %s",
-	finding.NoTestimonial:   "Put the words of a customer on %s",
-	finding.NoCallToAct:     "Ask visitors to call you, on %s",
+	finding.NoTestimonial:   "Add the words of a customer to %s",
+	finding.NoCallToAct:     "Ask visitors on %s to call you",
 }
 
 // siteFixes are those that are about the whole site.
 var siteFixes = map[finding.Type]string{
 	finding.HTTPBesideHTTPS: "Send every visitor to the safe address of your site, the one with the padlock",
 	finding.HTTPOnly:        "Make your site safe to visit, so that browsers show the padlock",
-	finding.NoBusinessData:  "Write name, address, phone and hours into your site in the form that search engines read",
+	finding.NoBusinessData:  "Add your name, address, phone and hours to the site in the form that search engines read",
 }
 
 func fix(t *plan.Target, on string) string {
@@ -104,13 +104,13 @@ func fix(t *plan.Target, on string) string {
 		}
 		return fmt.Sprintf("Repair %s on %s that lead nowhere", wording.Count(len(t.Parts), "link", ""), on)
 	case finding.NoHomeLink, finding.Orphan:
-		return fmt.Sprintf("Let %s lead to %s that can hardly be found from it", on,
+		return fmt.Sprintf("Link %s to %s that can hardly be found from it", on,
 			wording.Count(len(t.Parts), "page", ""))
 	case finding.DirectoryAhead:
 		if len(t.Parts) == 1 {
-			return "Get into the directory " + t.Parts[0].Finding.Label + ", which comes up before you"
+			return "Get listed in " + t.Parts[0].Finding.Label + ", a directory that comes up before you"
 		}
-		return fmt.Sprintf("Get into %s that come up before you", wording.Count(len(t.Parts), "directory",
+		return fmt.Sprintf("Get listed in %s that come up before you", wording.Count(len(t.Parts), "directory",
 			"directories"))
 	}
 	return fmt.Sprintf("Correct the wrong town on %s, in %s", on, wording.Count(len(t.Parts), "place", ""))
@@ -120,7 +120,7 @@ func newPage(t *plan.Target, w wording.Teller, name string) string {
 	if w.Page.Kind == site.Home {
 		return "Make your home page"
 	}
-	says := "Make a page for " + name
+	says := "Make a page for “" + name + "”"
 	if n := t.ToWrite(); n > 0 {
 		says += ", with its first " + wording.Count(n, "word", "")
 	}
@@ -161,7 +161,7 @@ func images(t *plan.Target, on string) string {
 func Task(t handoff.Task) string {
 	return map[handoff.Task]string{handoff.Make: "Pages to make", handoff.Write: "Words to write",
 		handoff.Place: "The words that people search for", handoff.Name: "Pictures",
-		handoff.PutRight: "What to put right first", handoff.Besides: "What we agreed on besides"}[t]
+		handoff.PutRight: "What to put right first", handoff.Besides: "What else we agreed on"}[t]
 }
 
 // Work words a job; name is what its page is called.
@@ -175,7 +175,7 @@ func Work(task handoff.Task, j handoff.Job, w wording.Teller, name string) strin
 	case task == handoff.Make && w.Page.Kind == site.Home:
 		return "Make your home page: " + held(j)
 	case task == handoff.Make:
-		return "Make a page for " + name + ": " + held(j)
+		return "Make a page for “" + name + "”: " + held(j)
 	}
 	return fmt.Sprintf("Give %s on %s a name that says what it shows", wording.Count(j.Pictures, "picture", ""),
 		Page(w.Page, name))
@@ -183,9 +183,15 @@ func Work(task handoff.Task, j handoff.Job, w wording.Teller, name string) strin
 
 // held words what a page to make holds.
 func held(j handoff.Job) string {
-	says := []string{wording.Count(j.Words, "word", "")}
+	var says []string
+	if j.Words > 0 {
+		says = append(says, wording.Count(j.Words, "word", ""))
+	}
 	if j.Pictures > 0 {
 		says = append(says, wording.Count(j.Pictures, "picture", ""))
+	}
+	if len(says) == 0 {
+		return wording.Count(len(j.Targets), "job", "")
 	}
 	return And(says)
 }

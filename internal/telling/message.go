@@ -52,8 +52,7 @@ func (t Teller) message(proofs []string) string {
 	}
 	if v := t.Visits; v != nil && v.Aimed > v.Now {
 		lines = append(lines, "", fmt.Sprintf("Searches bring you %s a month from people who are ready to hire. "+
-			"About %s are possible: "+
-			"an estimate, and no promise.", visits(v.Now), n(v.Aimed)))
+			"About %s are possible: an estimate, and no promise.", visits(v.Now), n(v.Aimed)))
 	}
 	if t.Next.Fit > 0 {
 		lines = append(lines, "", fmt.Sprintf("In %s we get %s done. Shall I begin?", Hours(t.Next.Hours),
@@ -75,7 +74,7 @@ func (t Teller) proof(front plan.Front) string {
 		return fmt.Sprintf("%s has %s, you have %s.", t.Pages.Best.Name, wording.Count(t.Pages.Best.Figure, "page", ""),
 			none(t.Pages.Own))
 	case front == plan.PhrasesFront && t.Phrase != nil && t.Phrase.There && len(t.Phrase.Missing) > 0:
-		return fmt.Sprintf("Those words are missing from %s of your home page.",
+		return fmt.Sprintf("“%s” is missing from %s of your home page.", t.Phrase.Phrase,
 			wording.Count(len(t.Phrase.Missing), "place", ""))
 	case front == plan.ImagesFront && t.tells(handoff.ImagesStep):
 		return fmt.Sprintf("One is called “%s”.", t.Images.Names[0].Now)

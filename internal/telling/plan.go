@@ -15,9 +15,9 @@ const (
 	AheadTitle  = "What you already do better"
 	StandTitle  = "Where you stand today"
 	OthersTitle = "What the others have"
-	WhyTitle    = "Why they come before you"
+	WhyTitle    = "Why they come up before you"
 	WorkTitle   = "What we do"
-	WorthTitle  = "What it may bring, and when"
+	WorthTitle  = "What it could bring, and when"
 	BeyondTitle = "What no page changes"
 	NextTitle   = "What happens next"
 	JobsTitle   = "The first jobs"
@@ -112,8 +112,8 @@ func (o OwnerTeller) Unknown() string {
 }
 
 // unknown is what a front is called of which nothing is known.
-var unknown = map[ladder.Front]string{ladder.Reviews: "your reviews beside theirs",
-	ladder.Listings: "in which directories you all stand", ladder.Links: "which websites lead to yours and to theirs"}
+var unknown = map[ladder.Front]string{ladder.Reviews: "your reviews next to theirs",
+	ladder.Listings: "which directories list you and them", ladder.Links: "which websites link to you and to them"}
 
 // Brings words what the plan may bring, and when.
 func (t Teller) Brings() (out []string) {
@@ -122,8 +122,7 @@ func (t Teller) Brings() (out []string) {
 		return nil
 	}
 	out = append(out, fmt.Sprintf("Searches bring you %s a month from people who are ready to hire. At the places "+
-		"that "+
-		"we aim at, they could bring %s.", visits(v.Now), n(v.Aimed)))
+		"that we aim at, they could bring %s.", visits(v.Now), n(v.Aimed)))
 	if v.Best != nil && v.BestVisits > v.Now {
 		out = append(out, fmt.Sprintf("%s gets about %s today.", v.Best.Name, n(v.BestVisits)))
 	}
@@ -160,8 +159,8 @@ func Beyond(b handoff.Beyond) string {
 	own := none(b.Own)
 	switch b.Front {
 	case ladder.Reviews:
-		return fmt.Sprintf("Reviews: you have %s, %s. Ask every customer who was pleased, on the day that the work is "+
-			"done; never pay for one.", own, best)
+		return fmt.Sprintf("Reviews: you have %s, %s. Ask every customer who was pleased, on the day that the work "+
+			"is done; never pay for one.", own, best)
 	case ladder.Listings:
 		return fmt.Sprintf("Directories: you are in %s, %s. Name, address and phone number should read the same in "+
 			"each.",

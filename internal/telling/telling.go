@@ -66,8 +66,7 @@ func Advantage(a handoff.Advantage) string {
 		return fmt.Sprintf("Your page has %s words. The longest of the other firms’ pages has %s.", own, best)
 	case ladder.Slots:
 		return fmt.Sprintf("Your page has the words that people search for in %s of the places that count, the best "+
-			"of the "+
-			"others in %s.", own, best)
+			"of the others in %s.", own, best)
 	case ladder.Images:
 		return fmt.Sprintf("%s of your pictures are named for what they show. The best of the others has %s.", own,
 			best)
@@ -110,24 +109,21 @@ func (t Teller) words() Says {
 		s.Points = append(s.Points, "That is everything a visitor can read on the page, menus included.",
 			"You can check it yourself: select the whole page, copy it, and paste it into any word counter.")
 	}
-	s.Points = append(s.Points, "Words are what a search engine goes by. A short page tells it little about what "+
-		"you do and "+
-		"where you do it, so it shows somebody else.")
+	s.Points = append(s.Points, "Words are what a search engine goes by. A short page tells it little about what you "+
+		"do and where you do it, so it shows somebody else.")
 	switch {
 	case w.Best != nil && w.Target > w.Best.Figure && w.Best.Figure >= w.Enough:
 		s.Points = append(s.Points, fmt.Sprintf("We want %s, so that yours is the page with more to say.",
 			wording.Number(w.Target)))
 	case w.Best != nil && w.Best.Figure < w.Enough:
 		s.Points = append(s.Points, fmt.Sprintf("None of them has what a home page should have, which is %s. That "+
-			"many are "+
-			"enough to lead.", wording.Number(w.Enough)))
+			"many are enough to lead.", wording.Number(w.Enough)))
 	default:
 		s.Points = append(s.Points, fmt.Sprintf("A page like this needs about %s.", wording.Number(w.Target)))
 	}
 	if w.There {
-		s.Points = append(s.Points, fmt.Sprintf("So there are %s words to write. They do not have to be clever. "+
-			"They have to "+
-			"answer what people ask before they call.", wording.Number(w.ToWrite)))
+		s.Points = append(s.Points, fmt.Sprintf("So there are %s words to write. They do not have to be clever. They "+
+			"have to answer what people ask before they call.", wording.Number(w.ToWrite)))
 	}
 	return s
 }
@@ -154,9 +150,8 @@ func (t Teller) phrase() Says {
 	if r := p.Rival; r != nil && len(r.Slots) > len(p.Own.Slots) {
 		s.Points = append(s.Points, fmt.Sprintf("On the page of %s it stands in %s.", r.Name, some(Places(r.Slots))))
 	}
-	s.Points = append(s.Points, "These places weigh more than the rest of the page: a search engine reads them "+
-		"first to find out "+
-		"what the page is about.",
+	s.Points = append(s.Points, "These places weigh more than the rest of the page: a search engine reads them first "+
+		"to find out what the page is about.",
 		fmt.Sprintf("We will put it into %s.", some(Places(p.Missing))))
 	return s
 }

@@ -13,15 +13,13 @@ func (t Teller) visits() Says {
 	v := t.Visits
 	now := "Searches bring you " + visits(v.Now) + " a month."
 	s := Says{Head: fmt.Sprintf("%s\nThey could bring %s.", now, n(v.Aimed))}
-	s.Points = append(s.Points, "I counted only people who are ready to hire somebody, not those who look for a "+
-		"firm by its name or "+
-		"want to do the work themselves.")
+	s.Points = append(s.Points, "I counted only people who are ready to hire somebody, not those who look for a firm "+
+		"by its name or want to do the work themselves.")
 	if v.Best != nil && v.BestVisits > v.Now {
 		s.Points = append(s.Points, fmt.Sprintf("%s gets about %s of them.", v.Best.Name, n(v.BestVisits)))
 	}
-	s.Points = append(s.Points, "Take these as estimates: how often something is searched for, times how many "+
-		"people click at that place "+
-		"of the results.")
+	s.Points = append(s.Points, "Take these as estimates: how often something is searched for, times how many people "+
+		"click at that place of the results.")
 	if says := months(v); says != "" {
 		s.Points = append(s.Points, says)
 	}

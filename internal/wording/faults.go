@@ -37,8 +37,7 @@ var faults = map[fault.Code]string{
 	"no_connection":   "No connection to {host} could be made. Try again later, or paste the page.",
 	"not_read":        "{host} could not be read. Try again later, or paste the page.",
 	"unknown_packing": "{host} packs its pages as {packing}, which cannot be unpacked here. Paste the page instead.",
-	"robots_refuse": "{host} asks programs not to read this page (robots.txt). You can read it anyway, or paste " +
-		"it.",
+	"robots_refuse":   "{host} asks programs not to read this page (robots.txt). You can read it anyway, or paste it.",
 	"not_read_before": "This page could not be read last time. Try again.",
 
 	"no_printer":     "PDF is printed by a browser, and there is none. Install Chromium, or save it as DOCX.",

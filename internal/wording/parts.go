@@ -129,6 +129,8 @@ func (w Teller) partEvidence(p *plan.Part) string {
 		return fmt.Sprintf("it is there, but after the first %d characters", p.Slot.Within)
 	case p.Phrase.Member:
 		return searches(p.Phrase.Searches) + " in this order"
+	case !w.Page.There: // nobody asks what a page says that is to be made
+		return ""
 	}
 	if p.Kind == plan.Address && p.Slot.Now != "" {
 		return "now " + p.Slot.Now + " · redirect the old address to the new one"

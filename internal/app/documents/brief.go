@@ -17,6 +17,7 @@ import (
 // document is a brief with what words it.
 type document struct {
 	handoff.Brief
+	work   *targets.Worked
 	page   *study.Comparison
 	teller wording.Teller
 	unit   wording.Unit
@@ -174,8 +175,8 @@ func (h *Handoff) brief(ctx context.Context, client int64, key string) (*documen
 // documentOf returns the brief of a page of a plan.
 func documentOf(w *targets.Worked, key string) *document {
 	of := w.Pages[key]
-	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, now(of)), page: of, teller: w.Teller(key),
-		unit: w.Unit()}
+	return &document{Brief: handoff.BriefOf(&w.Plan.Plan, key, now(of)), work: w, page: of,
+		teller: w.Teller(key), unit: w.Unit()}
 }
 
 // lead returns the first phrase of the page, empty for none.

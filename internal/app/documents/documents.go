@@ -4,6 +4,7 @@ package documents
 
 import (
 	"context"
+	"slices"
 	"time"
 
 	"inktally/core/imagename"
@@ -90,11 +91,7 @@ type Ask struct {
 
 // File writes a document.
 func (h *Handoff) File(ctx context.Context, a Ask) (*File, error) {
-	known := false
-	for _, f := range a.Kind.Formats() {
-		known = known || f == a.Format
-	}
-	if !known {
+	if !slices.Contains(a.Kind.Formats(), a.Format) {
 		return nil, NoFormat.New(string(a.Format))
 	}
 	if a.Kind == Pencilled {

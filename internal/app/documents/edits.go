@@ -1,11 +1,8 @@
 package documents
 
 import (
-	"bytes"
 	"context"
-	"encoding/base64"
 	"fmt"
-	"image"
 	"net/http"
 	"slices"
 	"strings"
@@ -20,7 +17,7 @@ import (
 // The bounds of what is said to a step, and of its picture.
 const (
 	headRunes, pointRunes, mostPoints = 300, 2000, 40
-	pictureBytes, pictureSide         = 2 << 20, 6000
+	pictureBytes                      = 2 << 20
 	mostAdded                         = 40
 )
 
@@ -79,7 +76,7 @@ func (h *Handoff) ResetStep(ctx context.Context, client int64, key string) (*tol
 
 // AddStep adds a step of the user's own behind another.
 func (h *Handoff) AddStep(ctx context.Context, client int64, said told.StepSaid, behind string) (*told.Walk, error) {
-	w, err := h.Walk(ctx, client)
+	g, err := h.gather(ctx, client)
 	if err != nil {
 		return nil, err
 	}
@@ -94,9 +91,8 @@ func (h *Handoff) AddStep(ctx context.Context, client int64, said told.StepSaid,
 		if err := telling.SetStep(tx, client, key, edit(handoff.StepEdit{Added: true}, said)); err != nil {
 			return err
 		}
-		order := w.Order
-		at := slices.Index(order, behind)
-		return telling.SetOrder(tx, client, slices.Insert(slices.Clone(order), at+1, key))
+		order := e.Keys(g.walk.Steps())
+		return telling.SetOrder(tx, client, slices.Insert(order, slices.Index(order, behind)+1, key))
 	})
 }
 
@@ -110,20 +106,9 @@ func (h *Handoff) OrderSteps(ctx context.Context, client int64, keys []string) (
 
 // SetPicture gives a step that was added a picture, as PNG or JPEG in base64, empty for none.
 func (h *Handoff) SetPicture(ctx context.Context, client int64, key, encoded string) (*told.Walk, error) {
-	picture, err := base64.StdEncoding.DecodeString(encoded)
+	picture, err := pictureOf(encoded, pictureBytes)
 	if err != nil {
-		return nil, PictureBad.New()
-	}
-	if len(picture) > pictureBytes {
-		return nil, PictureLarge.New(pictureBytes >> 10)
-	}
-	if len(picture) > 0 {
-		cfg, _, err := image.DecodeConfig(bytes.NewReader(picture))
-		if err != nil || cfg.Width > pictureSide || cfg.Height > pictureSide {
-			return nil, PictureBad.New()
-		}
-	} else {
-		picture = nil
+		return nil, err
 	}
 	return h.editing(ctx, client, func(tx *store.Tx, e handoff.Edits) error {
 		if !e.Steps[key].Added {

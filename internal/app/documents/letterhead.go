@@ -3,12 +3,9 @@ package documents
 import (
 	"bytes"
 	"context"
-	"encoding/base64"
 	"encoding/json"
 	"errors"
 	"image"
-	_ "image/jpeg" // logos
-	_ "image/png"
 	"slices"
 
 	"inktally/internal/paper"
@@ -29,8 +26,8 @@ type head struct {
 	Tone      string `json:"tone,omitempty"`
 }
 
-// logoBytes and logoSide bound a logo; headText bounds the texts of a letterhead.
-const logoBytes, logoSide, headText = 300 << 10, 4000, 600
+// logoBytes bounds a logo, headText the texts of a letterhead.
+const logoBytes, headText = 300 << 10, 600
 
 // Letterhead returns what all documents are headed by: nothing until it is set, on Letter paper.
 func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
@@ -63,29 +60,17 @@ func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
 
 // SetLetterhead keeps what all documents are headed by.
 func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.Letterhead, error) {
-	logo, err := base64.StdEncoding.DecodeString(l.Logo)
-	if err != nil {
-		return paper.Letterhead{}, PictureBad.New()
-	}
-	if len(logo) > logoBytes {
-		return paper.Letterhead{}, PictureLarge.New(logoBytes >> 10)
-	}
-	if len(logo) > 0 {
-		cfg, _, err := image.DecodeConfig(bytes.NewReader(logo))
-		if err != nil || cfg.Width > logoSide || cfg.Height > logoSide || cfg.Width < 1 || cfg.Height < 1 {
-			return paper.Letterhead{}, PictureBad.New()
-		}
-	}
-	raw, err := json.Marshal(head{Name: short(l.Name, headText), Signature: short(l.Signature, headText),
-		Footer: short(l.Footer, headText),
-		Logo:   logo, Size: string(l.Size), Tone: string(l.Tone)})
+	logo, err := pictureOf(l.Logo, logoBytes)
 	if err != nil {
 		return paper.Letterhead{}, err
 	}
-	if err := h.Plan.DB.Write(ctx, func(tx *store.Tx) error {
-		return tx.SetSetting(letterhead,
-			string(raw))
-	}); err != nil {
+	raw, err := json.Marshal(head{Name: short(l.Name, headText), Signature: short(l.Signature, headText),
+		Footer: short(l.Footer, headText), Logo: logo, Size: string(l.Size), Tone: string(l.Tone)})
+	if err != nil {
+		return paper.Letterhead{}, err
+	}
+	err = h.Plan.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetSetting(letterhead, string(raw)) })
+	if err != nil {
 		return paper.Letterhead{}, err
 	}
 	return h.Letterhead(ctx)

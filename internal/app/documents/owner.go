@@ -4,10 +4,8 @@ import (
 	"context"
 	"strings"
 
-	"inktally/core/cutline"
 	"inktally/core/handoff"
 	"inktally/core/ladder"
-	"inktally/core/plan"
 	"inktally/internal/paper"
 	"inktally/internal/telling"
 	"inktally/internal/wording"
@@ -19,18 +17,12 @@ func (h *Handoff) owner(ctx context.Context, client int64) (*gathering, telling.
 	if err != nil {
 		return nil, telling.OwnerTeller{}, err
 	}
-	o := &handoff.Owner{Walk: &g.walk, Work: handoff.WorkOf(g.Targets)}
+	o := &handoff.Owner{Walk: &g.walk, Work: handoff.WorkOf(g.Targets), Jobs: g.fits}
 	for _, r := range g.rivals.Rungs {
 		o.Firms = append(o.Firms, handoff.FirmTold{Firm: *firm(r, 0), Steps: r.Steps, Reason: r.Reason})
 	}
 	for _, w := range o.Work {
 		o.Minutes += w.Minutes
-	}
-	cut := cutline.Of(g.Targets, g.Study.Said.Hours*60)
-	for i := range g.Targets {
-		if cut.Fits[i] && g.Targets[i].Choice.State != plan.Dropped {
-			o.Jobs = append(o.Jobs, &g.Targets[i])
-		}
 	}
 	for _, b := range []handoff.Beyond{{Front: ladder.Reviews}, {Front: ladder.Listings}, {Front: ladder.Links}} {
 		if c := g.compared(b.Front); c != nil && c.Own < c.Best.Figure {
@@ -41,7 +33,7 @@ func (h *Handoff) owner(ctx context.Context, client int64) (*gathering, telling.
 	return g, telling.OwnerTeller{Teller: telling.Teller{Walk: &g.walk}, Owner: o, Places: g.rivals.Places}, nil
 }
 
-// mostJobs bounds the jobs that are told of a front, onePageJobs those of the plan on one page.
+// mostJobs bounds the jobs that are told of a task, onePageJobs those of the plan on one page.
 const mostJobs, onePageJobs = 8, 10
 
 // ownerPaper puts the owner's plan on paper.

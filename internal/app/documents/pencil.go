@@ -14,12 +14,8 @@ func (h *Handoff) pencilledFile(ctx context.Context, a Ask) (*File, error) {
 	if err != nil {
 		return nil, err
 	}
-	w, err := h.Plan.Work(ctx, a.Client)
-	if err != nil {
-		return nil, err
-	}
 	firm := d.page.Known.Client.Name
-	copied := handoff.PencilledOf(&w.Plan.Plan, a.Page, now(d.page), d.page.Aim.Criteria)
+	copied := handoff.PencilledOf(&d.work.Plan.Plan, a.Page, now(d.page), d.page.Aim.Criteria)
 	p := &paper.Pencilled{Title: d.name() + " page of " + firm, Key: pencilled.Key,
 		Under: append(d.under(), h.writtenOn()), Lang: d.page.Known.Client.Language}
 	if p.Letterhead, err = h.Letterhead(ctx); err != nil {

@@ -28,6 +28,7 @@ type gathering struct {
 	rivals  *targets.Ladder
 	reached *reached.Sites
 	walk    handoff.Walk
+	fits    []*plan.Target // that fit into the hours
 }
 
 // gather returns what is told of a client to its owner.
@@ -339,10 +340,11 @@ func (g *gathering) next() {
 		if !cut.Fits[i] {
 			continue
 		}
-		told.Fit++
+		g.fits = append(g.fits, t)
 		if told.First == "" && t.Gain > 0 {
 			told.First = telling.Job(t, g.Teller(t.Page), g.Name(t.Page))
 		}
 	}
+	told.Fit = len(g.fits)
 	g.walk.Next = told
 }

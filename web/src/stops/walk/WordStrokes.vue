@@ -23,6 +23,7 @@ const share = useGrowing()
     </div>
     <span class="figure to-right">{{ count(r.value + r.write) }}</span>
     <TallyStrokes
+      class="strokes"
       :words="Math.round(r.role === 'target' ? r.value : r.value * share)"
       :write="Math.round(r.write * share)"
       :tone="r.role === 'rival' ? 'rival' : 'ink'"
@@ -40,6 +41,10 @@ const share = useGrowing()
 .figure {
   font-size: var(--figure);
   line-height: 1.2;
+}
+.strokes {
+  max-width: 100%;
+  height: auto;
 }
 .rival {
   color: var(--rival);
