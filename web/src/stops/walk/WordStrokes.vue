@@ -10,30 +10,35 @@ const share = useGrowing()
 </script>
 
 <template>
-  <div
-    v-for="r in rows"
-    :key="r.name"
-    class="row grid on-mid gap-6 line-below"
-    :class="r.role"
-    :data-row-of="r.role"
-  >
-    <div>
-      <b class="as-block slab t-title">{{ r.name }}</b>
-      <span class="soft t-head">{{ r.note }}</span>
+  <div class="rows">
+    <div
+      v-for="r in rows"
+      :key="r.name"
+      class="row grid on-mid gap-6 line-below"
+      :class="r.role"
+      :data-row-of="r.role"
+    >
+      <div>
+        <b class="as-block slab t-title">{{ r.name }}</b>
+        <span class="soft t-head">{{ r.note }}</span>
+      </div>
+      <span class="figure to-right">{{ count(r.value + r.write) }}</span>
+      <TallyStrokes
+        :words="Math.round(r.role === 'target' ? r.value : r.value * share)"
+        :write="Math.round(r.write * share)"
+        :tone="r.role === 'rival' ? 'rival' : 'ink'"
+        :height="52"
+        :most="6"
+      />
     </div>
-    <span class="figure to-right">{{ count(r.value + r.write) }}</span>
-    <TallyStrokes
-      class="strokes"
-      :words="Math.round(r.role === 'target' ? r.value : r.value * share)"
-      :write="Math.round(r.write * share)"
-      :tone="r.role === 'rival' ? 'rival' : 'ink'"
-      :height="52"
-      :most="6"
-    />
   </div>
 </template>
 
 <style scoped>
+/* Strokes are held against one another: where there is little room they stand below, none is made smaller. */
+.rows {
+  container-type: inline-size;
+}
 .row {
   grid-template-columns: minmax(0, var(--w40)) var(--w16) minmax(0, 1fr);
   padding: var(--s5) 0;
@@ -42,17 +47,13 @@ const share = useGrowing()
   font-size: var(--figure);
   line-height: 1.2;
 }
-.strokes {
-  max-width: 100%;
-  height: auto;
-}
 .rival {
   color: var(--rival);
 }
 .target {
   color: var(--pencil);
 }
-@media (max-width: 760px) {
+@container (max-width: 760px) {
   .row {
     grid-template-columns: minmax(0, 1fr) auto;
     gap: var(--s2);
