@@ -65,8 +65,9 @@ const (
 // judged judges one domain, first by what was said of it.
 func judged(f *found, g Ground, w *words, burst int) Domain {
 	d := Domain{Name: f.name, Best: f.best(w), Rivals: f.rivals, Followed: f.followed}
-	d.Trade, d.Place = w.trade(f.name, d.Best), w.place(f.name, d.Best)
-	d.Kind = kindOf(f.name, d.Best, w, g)
+	s := w.read(f.name, &d.Best)
+	d.Trade, d.Place = w.names(s) || w.neighbor(s), w.place(s)
+	d.Kind = kindOf(f.name, d.Best, s, w, g)
 	d.Verdict, d.Reason = Get, Reason{Code: ByRivals, Number: float64(len(f.rivals))}
 	if said, ok := g.Said[f.name]; ok {
 		d.Verdict, d.Reason = said, Reason{Code: ByHand}
@@ -97,7 +98,7 @@ func addressOf(r *Row) string {
 
 // order puts the domains to ask in their order (rule 13.2).
 func order(list []Domain) {
-	slices.SortStableFunc(list, func(a, b Domain) int {
+	slices.SortFunc(list, func(a, b Domain) int {
 		return cmp.Or(
 			compareBool(b.Followed, a.Followed),
 			cmp.Compare(len(b.Rivals), len(a.Rivals)),

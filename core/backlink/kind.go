@@ -10,17 +10,16 @@ import (
 )
 
 // kindOf returns what a domain is, first that holds (rule 13.2): an association or town before its member page.
-func kindOf(domain string, r Row, w *words, g Ground) Kind {
-	folders := foldersOf(r.Page)
-	written := writtenOn(folders)
+func kindOf(domain string, r Row, s *said, w *words, g Ground) Kind {
+	written := writtenOn(s.folders)
 	switch {
-	case isAssociation(domain, r.Title, written):
+	case isAssociation(domain, r.Title, s, written):
 		return Association
-	case isProfile(folders):
+	case isProfile(s.folders):
 		return Profile
-	case written || isArticle(domain, r, folders, g):
+	case written || isArticle(r, s, g):
 		return Article
-	case !isForum(folders) && w.neighbor(domain, r):
+	case !isForum(s.folders) && w.neighbor(s):
 		return Neighbor
 	}
 	return Other
@@ -37,8 +36,8 @@ func foldersOf(address string) []string {
 
 // isAssociation reports whether a domain is one of people who belong together: by a word of its name, or of the title
 // of a page that is no article.
-func isAssociation(domain, title string, written bool) bool {
-	if holdsWord(label(domain), associations) || strings.HasSuffix(domain, ".gov") || strings.HasSuffix(domain, ".edu") {
+func isAssociation(domain, title string, s *said, written bool) bool {
+	if holdsWord(s, associations) || strings.HasSuffix(domain, ".gov") || strings.HasSuffix(domain, ".edu") {
 		return true
 	}
 	return !written && slices.ContainsFunc(text.Tokens(title), associations.has)
@@ -88,8 +87,8 @@ func isForum(folders []string) bool {
 const wordsOfQuestion = 4
 
 // isArticle reports whether a page is one that somebody wrote, by what it is called.
-func isArticle(domain string, r Row, folders []string, g Ground) bool {
-	if isForum(folders) {
+func isArticle(r Row, s *said, g Ground) bool {
+	if isForum(s.folders) {
 		return false
 	}
 	if g.Ranks != nil && g.Ranks(r.Title, r.Page) {
@@ -99,20 +98,17 @@ func isArticle(domain string, r Row, folders []string, g Ground) bool {
 		return true
 	}
 	slug := ""
-	if len(folders) > 0 {
-		slug = folders[len(folders)-1]
+	if len(s.folders) > 0 {
+		slug = s.folders[len(s.folders)-1]
 	}
 	return strings.Count(slug, "-") >= 2 && slices.ContainsFunc(press, func(word string) bool {
-		return strings.Contains(label(domain), word)
+		return strings.Contains(s.label, word)
 	})
 }
 
 // holdsWord reports whether the name of a site holds a word of a list: parted by hyphens, or run together with others
 // if it is long enough.
-func holdsWord(label string, list wordList) bool {
-	if slices.ContainsFunc(strings.Split(label, "-"), list.has) {
-		return true
-	}
-	folded := strings.ReplaceAll(label, "-", "")
-	return slices.ContainsFunc(list.long, func(word string) bool { return strings.Contains(folded, word) })
+func holdsWord(s *said, list wordList) bool {
+	return slices.ContainsFunc(strings.Split(s.label, "-"), list.has) ||
+		slices.ContainsFunc(list.long, func(word string) bool { return strings.Contains(s.joined, word) })
 }

@@ -110,23 +110,28 @@ var neighbors = func() (out []wordList) {
 
 // words are those that links are told by, of one client.
 type words struct {
-	stem      text.Stemmer
-	own       []string   // stems of the trade
-	forms     [][]string // stems of the services' forms
-	places    [][]string // tokens of the places' names
-	nearby    []wordList // of the trades beside the client's
-	accepted  []string   // languages
-	languages map[string]func(string) bool
-	latin     bool
+	stem     text.Stemmer
+	own      []string   // stems of the trade
+	forms    [][]string // stems of the services' forms
+	places   []town
+	nearby   []wordList // of the trades beside the client's
+	accepted []string   // languages
+	latin    bool
+}
+
+// town is the name of a place; joined is it without blanks, if it is long enough to be found inside a name.
+type town struct {
+	tokens []string
+	joined string
 }
 
 func newWords(g Ground) *words {
-	w := &words{accepted: g.Languages, latin: true, languages: map[string]func(string) bool{}}
+	w := &words{accepted: g.Languages, latin: true}
 	lang := ""
 	if len(g.Languages) > 0 {
 		lang = g.Languages[0]
 	}
-	w.stem = text.StemmerFor(lang)
+	w.stem = remembering(text.StemmerFor(lang))
 	w.own = w.content(g.Trade, g.Idle)
 	for _, s := range g.Services {
 		if form := w.content(s, text.SmallFor(lang)); len(form) > 0 {
@@ -135,17 +140,31 @@ func newWords(g Ground) *words {
 	}
 	for _, p := range g.Places {
 		if tokens := text.Tokens(p); len(tokens) > 0 {
-			w.places = append(w.places, tokens)
+			at := town{tokens: tokens, joined: strings.Join(tokens, "")}
+			if len(at.joined) < runTogether {
+				at.joined = ""
+			}
+			w.places = append(w.places, at)
 		}
 	}
 	w.nearby = neighborsOf(g)
-	for _, code := range told {
-		w.languages[code] = text.SmallFor(code)
-	}
 	for _, l := range g.Languages {
 		w.latin = w.latin && !slices.Contains(otherScripts, text.Base(l))
 	}
 	return w
+}
+
+// remembering returns a stemmer that works out no stem twice: a list of links has the same words again and again.
+func remembering(stem text.Stemmer) text.Stemmer {
+	known := map[string]string{}
+	return func(token string) string {
+		s, ok := known[token]
+		if !ok {
+			s = stem(token)
+			known[token] = s
+		}
+		return s
+	}
 }
 
 // neighborsOf returns the words of the trades beside the client's, without those that its own trade has.
@@ -171,19 +190,29 @@ func (w *words) content(s string, idle func(string) bool) (out []string) {
 	return out
 }
 
-// spoken is what is said of a link's page: its title and its path.
-func spoken(r *Row) []string {
-	return text.Tokens(r.Title + " " + strings.Join(foldersOf(r.Page), " "))
+// said is what is said of a link's page: the name of its site, its folders, the words of its title and path.
+type said struct {
+	label, joined string // joined is the label without hyphens
+	folders       []string
+	tokens, stems []string
 }
 
-// names reports whether tokens, or a name that is written without blanks, name the client's trade.
-func (w *words) names(tokens []string, name string) bool {
-	stems := make([]string, len(tokens))
-	for i, t := range tokens {
-		stems[i] = w.stem(t)
+// read reads what is said of a link's page.
+func (w *words) read(domain string, r *Row) *said {
+	s := &said{label: label(domain), folders: foldersOf(r.Page)}
+	s.joined = strings.ReplaceAll(s.label, "-", "")
+	s.tokens = text.Tokens(r.Title + " " + strings.Join(s.folders, " "))
+	s.stems = make([]string, len(s.tokens))
+	for i, t := range s.tokens {
+		s.stems[i] = w.stem(t)
 	}
+	return s
+}
+
+// names reports whether what is said names the client's trade: a word of it, or a service whole.
+func (w *words) names(s *said) bool {
 	in := func(stem string) bool {
-		return slices.Contains(stems, stem) || len(stem) >= runTogether && strings.Contains(name, stem)
+		return slices.Contains(s.stems, stem) || len(stem) >= runTogether && strings.Contains(s.joined, stem)
 	}
 	if slices.ContainsFunc(w.own, in) {
 		return true
@@ -193,30 +222,21 @@ func (w *words) names(tokens []string, name string) bool {
 	})
 }
 
-// trade reports whether domain, title or page name the client's trade or a neighboring one.
-func (w *words) trade(domain string, r Row) bool {
-	return w.names(spoken(&r), label(domain)) || w.neighbor(domain, r)
-}
-
-// neighbor reports whether domain, title or page name a neighboring trade.
-func (w *words) neighbor(domain string, r Row) bool {
+// neighbor reports whether what is said names a neighboring trade.
+func (w *words) neighbor(s *said) bool {
 	return slices.ContainsFunc(w.nearby, func(list wordList) bool {
-		return holdsWord(label(domain), list) || slices.ContainsFunc(spoken(&r), list.has)
+		return holdsWord(s, list) || slices.ContainsFunc(s.tokens, list.has)
 	})
 }
 
-// place reports whether domain, title or page name a place of the client.
-func (w *words) place(domain string, r Row) bool { return w.placed(spoken(&r), label(domain)) }
-
-func (w *words) placed(tokens []string, name string) bool {
-	folded := strings.ReplaceAll(name, "-", "")
+// place reports whether what is said names a place of the client.
+func (w *words) place(s *said) bool {
 	for _, p := range w.places {
-		joined := strings.Join(p, "")
-		if len(joined) >= runTogether && strings.Contains(folded, joined) {
+		if p.joined != "" && strings.Contains(s.joined, p.joined) {
 			return true
 		}
-		for i := 0; i+len(p) <= len(tokens); i++ {
-			if slices.Equal(tokens[i:i+len(p)], p) {
+		for i := 0; i+len(p.tokens) <= len(s.tokens); i++ {
+			if slices.Equal(s.tokens[i:i+len(p.tokens)], p.tokens) {
 				return true
 			}
 		}
@@ -227,12 +247,12 @@ func (w *words) placed(tokens []string, name string) bool {
 // belongs reports whether a link of a site that everybody knows has to do with the client: a word of trade or place in
 // title, page or anchor, or somebody's own page (rule 13.2).
 func (w *words) belongs(r *Row) bool {
-	tokens := append(spoken(r), text.Tokens(r.Anchor)...)
-	return isProfile(foldersOf(r.Page)) || w.names(tokens, "") || w.placed(tokens, "")
+	s := w.read("", &Row{Page: r.Page, Title: r.Title + " " + r.Anchor})
+	return isProfile(s.folders) || w.names(s) || w.place(s)
 }
 
-// told are the languages that a title is told to be in; pl has its small words here.
-var told = []string{"en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "tr", "ro", "hu"}
+// told are the languages that a title is told to be in.
+var told = []string{"en", "de", "fr", "es", "it", "nl", "pt", "sv", "da", "tr", "ro", "hu", "pl"}
 
 // otherScripts are languages that are not written in Latin letters.
 var otherScripts = []string{"ru", "uk", "bg", "sr", "el", "he", "ar", "fa", "zh", "ja", "ko", "th", "hi"}
@@ -249,6 +269,20 @@ var common = map[string]map[string]bool{
 	"pl": setOf("i w na z do nie jest sie to jak co dla ale tylko takze oraz przez czy od po za"),
 }
 
+// smallOf are the languages that a small word is of, a bit each in the order of told.
+var smallOf = func() map[string]uint16 {
+	out := map[string]uint16{}
+	for i, code := range told {
+		for _, t := range text.SmallWords(code) {
+			out[t] |= 1 << i
+		}
+		for t := range common[code] {
+			out[t] |= 1 << i
+		}
+	}
+	return out
+}()
+
 // foreign returns the language of a link's page where it is none of those that are accepted, empty else: as the source
 // says, by its letters, or by at least three small words that those have not.
 func (w *words) foreign(r Row) string {
@@ -264,22 +298,13 @@ func (w *words) foreign(r Row) string {
 	if w.latin && otherLetters(r.Title) {
 		return "other letters"
 	}
-	tokens := text.Tokens(r.Title)
+	counts := smallWords(r.Title)
 	best, most, own := "", 0, 0
-	for _, code := range append(slices.Clone(told), "pl") {
-		n := 0
-		seen := map[string]bool{}
-		for _, t := range tokens {
-			small := w.languages[code]
-			if !seen[t] && (small != nil && small(t) || common[code][t]) {
-				seen[t] = true
-				n++
-			}
-		}
-		switch {
-		case w.accepts(code):
-			own = max(own, n)
-		case n > most:
+	for i, code := range told {
+		switch n := counts[i]; {
+		case n > own && w.accepts(code):
+			own = n
+		case n > most && !w.accepts(code):
 			best, most = code, n
 		}
 	}
@@ -287,6 +312,22 @@ func (w *words) foreign(r Row) string {
 		return best
 	}
 	return ""
+}
+
+// smallWords counts the different small words of a text, by language in the order of told.
+func smallWords(s string) (counts [16]int) {
+	var seen []string
+	for _, t := range text.Tokens(s) {
+		bits := smallOf[t]
+		if bits == 0 || slices.Contains(seen, t) {
+			continue
+		}
+		seen = append(seen, t)
+		for i := range told {
+			counts[i] += int(bits >> i & 1)
+		}
+	}
+	return counts
 }
 
 func (w *words) accepts(lang string) bool {

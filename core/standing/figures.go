@@ -1,16 +1,13 @@
-// Package standing has what is known of sites from elsewhere: links, listings, reviews,
-// as the consultant brings them.
+// Package standing has what no page can hold: the figures of sites that come from elsewhere, what is wanted of them, and
+// the targets beside the content's (rules 13.1, 13.5).
 //
-// In goes a small table as somebody copied it; out come figures by site.
+// In go figures with their source and day, and what core/backlink, core/listing and core/mapprofile make of lists; out
+// come totals with their targets, and a list of targets of its own.
 package standing
 
 import (
-	"encoding/csv"
-	"strconv"
-	"strings"
-
-	"inktally/core/lineup"
-	"inktally/core/text"
+	"slices"
+	"time"
 )
 
 // Figure names a figure of a site.
@@ -18,19 +15,15 @@ type Figure string
 
 // The figures.
 const (
-	Links     Figure = "links"
-	Domains   Figure = "referring_domains"
-	Strength  Figure = "strength" // the source's own, with its scale
-	Listings  Figure = "listings"
-	Reviews   Figure = "reviews"
-	Rating    Figure = "rating"
-	Photos    Figure = "photos"
-	FoundFor  Figure = "phrases_found_for"
-	VisitsMo  Figure = "visits"
-	noFigure  Figure = ""
-	mostRows         = 200
-	mostBytes        = 100_000
-	mostCells        = 30
+	Links    Figure = "links"
+	Domains  Figure = "referring_domains"
+	Strength Figure = "strength" // by the source's own name, with its scale
+	Listings Figure = "listings"
+	Reviews  Figure = "reviews"
+	Rating   Figure = "rating"
+	Photos   Figure = "photos"
+	FoundFor Figure = "phrases_found_for"
+	VisitsMo Figure = "visits"
 )
 
 // Figures returns all of them, in the order in which they are shown.
@@ -38,122 +31,65 @@ func Figures() []Figure {
 	return []Figure{Links, Domains, Strength, Listings, Reviews, Rating, Photos, FoundFor, VisitsMo}
 }
 
-// headings are words of column headings, the longest of a figure's first: referring domains
-// before links.
-var headings = []struct {
-	figure Figure
-	words  []string
-}{
-	{Domains, []string{"referring domains", "linking domains", "ref domains", "linking sites", "linking websites",
-		"root domains"}},
-	{VisitsMo, []string{"visits", "traffic", "visitors"}},
-	{FoundFor, []string{"phrases found for", "phrases", "keywords", "found for"}},
-	{Listings, []string{"listings", "citations", "directories"}},
-	{Reviews, []string{"reviews", "review count", "ratings count"}},
-	{Rating, []string{"rating", "stars", "average rating"}},
-	{Photos, []string{"photos", "pictures", "images"}},
-	{Strength, []string{"strength", "authority", "score", "rank", "rating of the domain"}},
-	{Links, []string{"backlinks", "links", "inbound links"}},
+// Scope is what a figure is of.
+type Scope string
+
+// The scopes.
+const (
+	OfSite Scope = "site"
+	OfPage Scope = "page"
+)
+
+// Scopes returns both.
+func Scopes() []Scope { return []Scope{OfSite, OfPage} }
+
+// Value is a figure of a site, as a source had it on a day. None replaces an older one.
+type Value struct {
+	// Site is the domain.
+	Site   string
+	Figure Figure
+	Scope  Scope
+	// Name is the source's own name of a strength, and makes two strengths two figures; Scale is the most that it can be.
+	Name  string
+	Scale float64
+	Value float64
+	// Source is who says so, empty for what was typed; On is the day.
+	Source string
+	On     time.Time
 }
 
-// Row are the figures of a site of a table.
-type Row struct {
-	// Name is what the row calls the site: its address, its domain or its name.
-	Name    string
-	Figures map[Figure]float64
+// Same reports whether two are one figure of one site at two times.
+func (v Value) Same(as Value) bool {
+	return v.Site == as.Site && v.Figure == as.Figure && v.Scope == as.Scope && v.Name == as.Name
 }
 
-// Read reads a small table: a heading for each column, a site for each row, parted by tabs,
-// semicolons or commas. It is empty for what is none.
-func Read(table string) []Row {
-	if len(table) > mostBytes {
-		return nil
-	}
-	r := csv.NewReader(strings.NewReader(strings.TrimSpace(table)))
-	r.Comma, r.FieldsPerRecord, r.LazyQuotes, r.TrimLeadingSpace = separator(table), -1, true, true
-	records, err := r.ReadAll()
-	if err != nil || len(records) < 2 {
-		return nil
-	}
-	columns := make([]Figure, min(len(records[0]), mostCells))
-	seen := map[Figure]bool{}
-	for i := range columns {
-		if f := figureOf(records[0][i]); f != noFigure && !seen[f] {
-			columns[i], seen[f] = f, true
+// Now is a figure with its former ones, the newest of them first.
+type Now struct {
+	Value
+	Former []Value
+}
+
+// Newest puts the values of each figure together, the newest day first; of one day that which comes last.
+func Newest(values []Value) (out []Now) {
+	sorted := slices.Clone(values)
+	slices.Reverse(sorted)
+	slices.SortStableFunc(sorted, func(a, b Value) int { return b.On.Compare(a.On) })
+	for _, v := range sorted {
+		if i := slices.IndexFunc(out, func(n Now) bool { return n.Same(v) }); i >= 0 {
+			out[i].Former = append(out[i].Former, v)
+			continue
 		}
-	}
-	var out []Row
-	for _, record := range records[1:min(len(records), mostRows)] {
-		row := Row{Figures: map[Figure]float64{}}
-		for i, cell := range record[:min(len(record), len(columns))] {
-			n, ok := number(cell)
-			switch {
-			case columns[i] != noFigure && ok:
-				row.Figures[columns[i]] = n
-			case columns[i] == noFigure && row.Name == "":
-				row.Name = text.Collapse(cell)
-			}
-		}
-		if row.Name != "" && len(row.Figures) > 0 {
-			out = append(out, row)
-		}
+		out = append(out, Now{Value: v})
 	}
 	return out
 }
 
-func separator(table string) rune {
-	first, _, _ := strings.Cut(strings.TrimSpace(table), "\n")
-	for _, sign := range []rune{'\t', ';', ','} {
-		if strings.ContainsRune(first, sign) {
-			return sign
+// Of returns a figure of a site, nil if it is not known; of two strengths the first.
+func Of(list []Now, site string, f Figure, s Scope) *Now {
+	for i := range list {
+		if n := &list[i]; n.Site == site && n.Figure == f && n.Scope == s {
+			return n
 		}
 	}
-	return ','
-}
-
-func figureOf(heading string) Figure {
-	spoken := " " + strings.Join(text.Tokens(heading), " ") + " "
-	for _, h := range headings {
-		for _, w := range h.words {
-			if strings.Contains(spoken, " "+w+" ") {
-				return h.figure
-			}
-		}
-	}
-	return noFigure
-}
-
-// number reads a figure as tables write it: 1,200, 1.2K, 4.7.
-func number(cell string) (float64, bool) {
-	cell = strings.ToLower(strings.ReplaceAll(text.Collapse(cell), " ", ""))
-	times := 1.0
-	switch {
-	case strings.HasSuffix(cell, "k"):
-		times, cell = 1e3, strings.TrimSuffix(cell, "k")
-	case strings.HasSuffix(cell, "m"):
-		times, cell = 1e6, strings.TrimSuffix(cell, "m")
-	}
-	if comma := strings.LastIndexByte(cell, ','); comma >= 0 {
-		if len(cell)-comma == 4 && !strings.Contains(cell[comma:], ".") || strings.Contains(cell, ".") &&
-			strings.LastIndexByte(cell, '.') > comma {
-			cell = strings.ReplaceAll(cell, ",", "")
-		} else {
-			cell = strings.ReplaceAll(cell, ",", ".")
-		}
-	}
-	n, err := strconv.ParseFloat(cell, 64)
-	return n * times, err == nil && n >= 0 && n < 1e12
-}
-
-// Belongs reports whether a row of a table is about a site: by its domain, else by its name.
-func Belongs(row Row, domain, name string) bool {
-	spoken := row.Name
-	if !strings.Contains(spoken, "://") {
-		spoken = "http://" + spoken
-	}
-	if !strings.Contains(row.Name, " ") && lineup.Domain(spoken) == domain && domain != "" {
-		return true
-	}
-	key := func(s string) string { return strings.Join(text.Tokens(s), " ") }
-	return key(name) != "" && key(row.Name) == key(name)
+	return nil
 }

@@ -11,29 +11,38 @@ import (
 // Number reads a number as lists write it: 1300, 1,300, 1.3K, 2M, 10-100 (its
 // middle), < 10. Dashes and words are none.
 func Number(s string) (int, bool) {
-	n, ok := decimal(s)
+	n, ok := Decimal(s)
 	return int(n + .5), ok
 }
 
-// decimal reads a number with what is behind its point.
-func decimal(s string) (float64, bool) {
+// signs part the thousands of a figure.
+var signs = strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "'", "")
+
+// factors are what stands behind a figure and what it multiplies it by.
+var factors = []struct {
+	suffix string
+	factor float64
+}{{"k", 1e3}, {"m", 1e6}, {"%", 1}}
+
+// Decimal reads a figure as lists write it, with decimals: 1,300, 1.2K, 4,8, 10–100 as the middle of the two.
+func Decimal(s string) (float64, bool) {
 	s = strings.ToLower(strings.TrimSpace(strings.Trim(strings.TrimSpace(s), "<>~≈+")))
 	for _, dash := range []string{"–", "—", " to "} {
 		s = strings.ReplaceAll(s, dash, "-")
 	}
 	if low, high, ok := strings.Cut(s, "-"); ok && low != "" && high != "" {
-		a, okA := decimal(low)
-		b, okB := decimal(high)
+		a, okA := Decimal(low)
+		b, okB := Decimal(high)
 		return (a + b) / 2, okA && okB && b >= a
 	}
 	factor := 1.0
-	for suffix, f := range map[string]float64{"k": 1e3, "m": 1e6, "%": 1} {
-		if rest, ok := strings.CutSuffix(s, suffix); ok {
-			s, factor = strings.TrimSpace(rest), f
+	for _, f := range factors {
+		if rest, ok := strings.CutSuffix(s, f.suffix); ok {
+			s, factor = strings.TrimSpace(rest), f.factor
 			break
 		}
 	}
-	s = strings.NewReplacer(" ", "", "\u00a0", "", "\u202f", "", "'", "").Replace(s)
+	s = signs.Replace(s)
 	if comma := strings.LastIndexByte(s, ','); comma >= 0 {
 		if len(s)-comma-1 == 3 && strings.IndexByte(s, '.') < comma || strings.Count(s, ",") > 1 ||
 			strings.Contains(s, ".") {
@@ -122,7 +131,7 @@ func Take(rows [][]string, l Layout) (taken []Row, refused []Refused, err error)
 }
 
 func (r *Row) set(role Role, cell string) {
-	number, ok := decimal(cell)
+	number, ok := Decimal(cell)
 	n := int(number + .5)
 	switch {
 	case role == Address:
