@@ -97,7 +97,8 @@ func servedDemo(ctx context.Context) (base string, end func(), err error) {
 	}
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
 	a, err := app.New(ctx, app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
-		Demand: source.Demand{URL: web.DemandURL()}, Log: log})
+		Demand:  source.Demand{URL: web.DemandURL()},
+		Figures: web.Figures(), Log: log})
 	if err != nil {
 		return "", nil, err
 	}

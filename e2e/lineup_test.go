@@ -12,7 +12,7 @@ import (
 )
 
 // A key says what a site is, Alt with an arrow moves an entry, rows are typed, searches
-// stay beside one another, and figures are typed and pasted below.
+// stay beside one another.
 func TestLineupByHand(t *testing.T) {
 	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
 	defer p.kill(t)
@@ -80,16 +80,4 @@ func TestLineupByHand(t *testing.T) {
 	assert.Equal(t, 15, entries[len(entries)-1].Position, "behind the last one")
 	s.press("Delete this search")
 	s.until(`!location.search && !document.querySelector('[data-history]')`)
-
-	s.fill(`[data-site="oldsaltbox.example"] [aria-label^="backlinks"]`, "1,240")
-	eval[bool](s, `(document.activeElement.blur(), true)`)
-	s.sees("Saved")
-	s.press("Paste a table")
-	s.fill("[name=figures_table]",
-		"site, referring domains, reviews\nharborflue.example, 88, 120\nnobody.example, 1, 1")
-	s.press("Add figures")
-	s.sees("2 figures kept; not in the lineup: nobody.example")
-	figures := get[[]view.SiteFigures](t, p, fmt.Sprintf("/api/clients/%d/figures", client))
-	assert.InDelta(t, 1240, figures[2].Figures[0].Value, 0)
-	assert.Len(t, figures[1].Figures, 2)
 }

@@ -25,6 +25,7 @@ import (
 // instance is where the program listens and keeps its data.
 type instance struct {
 	address, data, search, demand string
+	figures                       []string
 	hosts                         []string
 	backups                       int
 	open                          bool // shows itself in the user's browser
@@ -43,6 +44,8 @@ func serveCommand() *cobra.Command {
 	s.flags(cmd, defaultData("inktally.db"))
 	cmd.Flags().StringVar(&s.search, "search-url", "", "a search source (docs/contracts/search.md)")
 	cmd.Flags().StringVar(&s.demand, "demand-url", "", "a source of search volumes (docs/contracts/demand.md)")
+	cmd.Flags().StringArrayVar(&s.figures, "figures-url", nil,
+		"a source of links, listings and map profiles (docs/contracts/standing.md); may be given more than once")
 	return cmd
 }
 
@@ -60,6 +63,9 @@ func (s *instance) serve(cmd *cobra.Command) error {
 	}
 	if s.demand != "" {
 		o.Demand = source.Demand{URL: s.demand}
+	}
+	for _, u := range s.figures {
+		o.Figures = append(o.Figures, source.Figures{URL: u})
 	}
 	return s.run(cmd.Context(), cmd.OutOrStdout(), o, nil)
 }
@@ -89,7 +95,7 @@ func demoCommand() *cobra.Command {
 			pages := s.web.browser(fetcher)
 			defer pages.Close()
 			o := app.Options{Web: fetcher, Renderer: pages, Printer: pages, Search: source.Search{URL: web.SearchURL()},
-				Demand: source.Demand{URL: web.DemandURL()}}
+				Demand: source.Demand{URL: web.DemandURL()}, Figures: web.Figures()}
 			return s.run(cmd.Context(), cmd.OutOrStdout(), o, demo.Seed)
 		},
 	}

@@ -39,6 +39,8 @@ type Row struct {
 // Site is a site that is linked to.
 type Site struct {
 	Domain string
+	// Name is that of its business, empty if it is not known: a page that has it in its title names no trade by it.
+	Name string
 	// Own is the client's; Chain is that of a chain, which counts in no target.
 	Own, Chain bool
 	Rows       []Row
@@ -131,9 +133,9 @@ type Domain struct {
 	Rivals []int
 	// Followed reports whether any of its links is followed.
 	Followed bool
-	// Trade and Place report whether domain, title or page name the client's trade or a neighboring one, and a place
-	// of the client.
-	Trade, Place bool
+	// Trade is the word of domain, title or page that names the client's trade or a neighboring one, Place the place of
+	// the client that they name; empty for none.
+	Trade, Place string
 	// Anchor is the text that is wanted; Minutes is what asking takes. Both are empty for what is not asked.
 	Anchor  Anchor
 	Minutes float64

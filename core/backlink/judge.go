@@ -9,7 +9,7 @@ import (
 // Judge judges the domains that link to the sites (rules 13.1, 13.2). Never asked are the sites' own, those that only
 // chains have, and those whose links are all lost.
 func Judge(sites []Site, g Ground) Judged {
-	w := newWords(g)
+	w := newWords(g, sites)
 	known := gather(sites)
 	bursts := burstsOf(sites, known)
 	var out Judged
@@ -66,7 +66,9 @@ const (
 func judged(f *found, g Ground, w *words, burst int) Domain {
 	d := Domain{Name: f.name, Best: f.best(w), Rivals: f.rivals, Followed: f.followed}
 	s := w.read(f.name, &d.Best)
-	d.Trade, d.Place = w.names(s) || w.neighbor(s), w.place(s)
+	if d.Trade, d.Place = w.names(s), w.place(s); d.Trade == "" {
+		d.Trade = w.neighbor(s)
+	}
 	d.Kind = kindOf(f.name, d.Best, s, w, g)
 	d.Verdict, d.Reason = Get, Reason{Code: ByRivals, Number: float64(len(f.rivals))}
 	if said, ok := g.Said[f.name]; ok {
@@ -102,8 +104,8 @@ func order(list []Domain) {
 		return cmp.Or(
 			compareBool(b.Followed, a.Followed),
 			cmp.Compare(len(b.Rivals), len(a.Rivals)),
-			compareBool(b.Trade, a.Trade),
-			compareBool(b.Place, a.Place),
+			compareBool(b.Trade != "", a.Trade != ""),
+			compareBool(b.Place != "", a.Place != ""),
 			cmp.Compare(strength(b.Best), strength(a.Best)),
 			cmp.Compare(a.Name, b.Name))
 	})

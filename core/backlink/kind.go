@@ -19,7 +19,7 @@ func kindOf(domain string, r Row, s *said, w *words, g Ground) Kind {
 		return Profile
 	case written || isArticle(r, s, g):
 		return Article
-	case !isForum(s.folders) && w.neighbor(s):
+	case !isForum(s.folders) && w.neighbor(s) != "":
 		return Neighbor
 	}
 	return Other
@@ -37,7 +37,7 @@ func foldersOf(address string) []string {
 // isAssociation reports whether a domain is one of people who belong together: by a word of its name, or of the title
 // of a page that is no article.
 func isAssociation(domain, title string, s *said, written bool) bool {
-	if holdsWord(s, associations) || strings.HasSuffix(domain, ".gov") || strings.HasSuffix(domain, ".edu") {
+	if wordIn(s, associations) != "" || strings.HasSuffix(domain, ".gov") || strings.HasSuffix(domain, ".edu") {
 		return true
 	}
 	return !written && slices.ContainsFunc(text.Tokens(title), associations.has)
@@ -62,8 +62,9 @@ func isProfile(folders []string) bool {
 var (
 	yearFolder = regexp.MustCompile(`^(?:19|20)\d\d$`)
 	monthIn    = regexp.MustCompile(`^(?:0?[1-9]|1[0-2])$`)
-	asks       = regexp.MustCompile(`(?i)^(?:how|why|what|when|where|wie|warum|was|wann|wo|comment|pourquoi|quand|cómo|` +
-		`por qué|cuándo|come|perché|hoe|waarom)\s`)
+	asks       = regexp.MustCompile(
+		`(?i)^(?:how|why|what|when|where|wie|warum|was|wann|wo|comment|pourquoi|quand|cómo|` +
+			`por qué|cuándo|come|perché|hoe|waarom)\s`)
 )
 
 // writtenOn reports whether a path says that its page was written on a day, or stands in a folder of articles.
@@ -106,9 +107,16 @@ func isArticle(r Row, s *said, g Ground) bool {
 	})
 }
 
-// holdsWord reports whether the name of a site holds a word of a list: parted by hyphens, or run together with others
-// if it is long enough.
-func holdsWord(s *said, list wordList) bool {
-	return slices.ContainsFunc(strings.Split(s.label, "-"), list.has) ||
-		slices.ContainsFunc(list.long, func(word string) bool { return strings.Contains(s.joined, word) })
+// wordIn returns the word of a list that the name of a site holds, parted by hyphens, or run together with others if it
+// is long enough; empty for none.
+func wordIn(s *said, list wordList) string {
+	for _, part := range strings.Split(s.label, "-") {
+		if list.has(part) {
+			return part
+		}
+	}
+	if i := slices.IndexFunc(list.long, func(word string) bool { return strings.Contains(s.joined, word) }); i >= 0 {
+		return list.long[i]
+	}
+	return ""
 }

@@ -66,13 +66,14 @@ func (l wordList) has(token string) bool {
 }
 
 // associations are words of associations, schools, churches, towns, in the languages known.
-var associations = listOf(`chamber association guild. guilds. society societies club. clubs. league. leagues. school. ` +
-	`schools. college university church. churches. museum library libraries council. councils. town. township city. county. municipal ` +
-	`borough parish rotary lions. charity charities foundation. nonprofit coalition alliance. federation union. ` +
-	`chambre. guilde. ville. commune. mairie ecole. ecoles. eglise paroisse chorale bibliotheque musee syndicat ` +
-	`federation. verein vereine innung kammer handwerkskammer stadt. gemeinde. schule. grundschule gymnasium feuerwehr ` +
-	`kirche. kirchengemeinde bucherei verband fachverband camara. asociacion gremio. ayuntamiento escuela. iglesia. ` +
-	`biblioteca museo. associazione comune. scuola. chiesa. vereniging gemeente. kerk. bibliotheek`)
+var associations = listOf(
+	`chamber association guild. guilds. society societies club. clubs. league. leagues. school. ` +
+		`schools. college university church. churches. museum library libraries council. councils. town. township city. county. municipal ` +
+		`borough parish rotary lions. charity charities foundation. nonprofit coalition alliance. federation union. ` +
+		`chambre. guilde. ville. commune. mairie ecole. ecoles. eglise paroisse chorale bibliotheque musee syndicat ` +
+		`federation. verein vereine innung kammer handwerkskammer stadt. gemeinde. schule. grundschule gymnasium feuerwehr ` +
+		`kirche. kirchengemeinde bucherei verband fachverband camara. asociacion gremio. ayuntamiento escuela. iglesia. ` +
+		`biblioteca museo. associazione comune. scuola. chiesa. vereniging gemeente. kerk. bibliotheek`)
 
 // press are words of the names of newspapers.
 var press = []string{"news", "gazette", "herald", "tribune", "chronicle", "journal", "zeitung", "anzeiger", "kurier",
@@ -114,6 +115,7 @@ type words struct {
 	own      []string   // stems of the trade
 	forms    [][]string // stems of the services' forms
 	places   []town
+	firms    [][]string // tokens of the names of the sites that are linked to
 	nearby   []wordList // of the trades beside the client's
 	accepted []string   // languages
 	latin    bool
@@ -121,11 +123,12 @@ type words struct {
 
 // town is the name of a place; joined is it without blanks, if it is long enough to be found inside a name.
 type town struct {
+	name   string
 	tokens []string
 	joined string
 }
 
-func newWords(g Ground) *words {
+func newWords(g Ground, sites []Site) *words {
 	w := &words{accepted: g.Languages, latin: true}
 	lang := ""
 	if len(g.Languages) > 0 {
@@ -140,7 +143,7 @@ func newWords(g Ground) *words {
 	}
 	for _, p := range g.Places {
 		if tokens := text.Tokens(p); len(tokens) > 0 {
-			at := town{tokens: tokens, joined: strings.Join(tokens, "")}
+			at := town{name: p, tokens: tokens, joined: strings.Join(tokens, "")}
 			if len(at.joined) < runTogether {
 				at.joined = ""
 			}
@@ -148,6 +151,11 @@ func newWords(g Ground) *words {
 		}
 	}
 	w.nearby = neighborsOf(g)
+	for _, site := range sites {
+		if tokens := text.Tokens(site.Name); len(tokens) > 1 {
+			w.firms = append(w.firms, tokens)
+		}
+	}
 	for _, l := range g.Languages {
 		w.latin = w.latin && !slices.Contains(otherScripts, text.Base(l))
 	}
@@ -201,7 +209,7 @@ type said struct {
 func (w *words) read(domain string, r *Row) *said {
 	s := &said{label: label(domain), folders: foldersOf(r.Page)}
 	s.joined = strings.ReplaceAll(s.label, "-", "")
-	s.tokens = text.Tokens(r.Title + " " + strings.Join(s.folders, " "))
+	s.tokens = append(w.withoutFirms(text.Tokens(r.Title)), text.Tokens(strings.Join(s.folders, " "))...)
 	s.stems = make([]string, len(s.tokens))
 	for i, t := range s.tokens {
 		s.stems[i] = w.stem(t)
@@ -209,46 +217,83 @@ func (w *words) read(domain string, r *Row) *said {
 	return s
 }
 
-// names reports whether what is said names the client's trade: a word of it, or a service whole.
-func (w *words) names(s *said) bool {
-	in := func(stem string) bool {
-		return slices.Contains(s.stems, stem) || len(stem) >= runTogether && strings.Contains(s.joined, stem)
-	}
-	if slices.ContainsFunc(w.own, in) {
-		return true
-	}
-	return slices.ContainsFunc(w.forms, func(form []string) bool {
-		return !slices.ContainsFunc(form, func(stem string) bool { return !in(stem) })
-	})
-}
-
-// neighbor reports whether what is said names a neighboring trade.
-func (w *words) neighbor(s *said) bool {
-	return slices.ContainsFunc(w.nearby, func(list wordList) bool {
-		return holdsWord(s, list) || slices.ContainsFunc(s.tokens, list.has)
-	})
-}
-
-// place reports whether what is said names a place of the client.
-func (w *words) place(s *said) bool {
-	for _, p := range w.places {
-		if p.joined != "" && strings.Contains(s.joined, p.joined) {
-			return true
-		}
-		for i := 0; i+len(p.tokens) <= len(s.tokens); i++ {
-			if slices.Equal(s.tokens[i:i+len(p.tokens)], p.tokens) {
-				return true
+// withoutFirms returns the words of a title without the names of the sites' businesses.
+func (w *words) withoutFirms(tokens []string) []string {
+	for _, firm := range w.firms {
+		for i := 0; i+len(firm) <= len(tokens); i++ {
+			if slices.Equal(tokens[i:i+len(firm)], firm) {
+				tokens = slices.Delete(tokens, i, i+len(firm))
+				i--
 			}
 		}
 	}
-	return false
+	return tokens
+}
+
+// names returns the word by which what is said names the client's trade, or the service that it names whole; empty for
+// neither.
+func (w *words) names(s *said) string {
+	in := func(stem string) string {
+		if i := slices.Index(s.stems, stem); i >= 0 {
+			return s.tokens[i]
+		}
+		if len(stem) >= runTogether && strings.Contains(s.joined, stem) {
+			return stem
+		}
+		return ""
+	}
+	for _, stem := range w.own {
+		if word := in(stem); word != "" {
+			return word
+		}
+	}
+	for _, form := range w.forms {
+		words := make([]string, len(form))
+		for i, stem := range form {
+			words[i] = in(stem)
+		}
+		if !slices.Contains(words, "") {
+			return strings.Join(words, " ")
+		}
+	}
+	return ""
+}
+
+// neighbor returns the word by which what is said names a neighboring trade, empty for none.
+func (w *words) neighbor(s *said) string {
+	for _, list := range w.nearby {
+		if i := slices.IndexFunc(s.tokens, list.has); i >= 0 {
+			return s.tokens[i]
+		}
+	}
+	for _, list := range w.nearby {
+		if word := wordIn(s, list); word != "" {
+			return word
+		}
+	}
+	return ""
+}
+
+// place returns the place of the client that what is said names, empty for none.
+func (w *words) place(s *said) string {
+	for _, p := range w.places {
+		if p.joined != "" && strings.Contains(s.joined, p.joined) {
+			return p.name
+		}
+		for i := 0; i+len(p.tokens) <= len(s.tokens); i++ {
+			if slices.Equal(s.tokens[i:i+len(p.tokens)], p.tokens) {
+				return p.name
+			}
+		}
+	}
+	return ""
 }
 
 // belongs reports whether a link of a site that everybody knows has to do with the client: a word of trade or place in
 // title, page or anchor, or somebody's own page (rule 13.2).
 func (w *words) belongs(r *Row) bool {
 	s := w.read("", &Row{Page: r.Page, Title: r.Title + " " + r.Anchor})
-	return isProfile(s.folders) || w.names(s) || w.place(s)
+	return isProfile(s.folders) || w.names(s) != "" || w.place(s) != ""
 }
 
 // told are the languages that a title is told to be in.
@@ -259,7 +304,8 @@ var otherScripts = []string{"ru", "uk", "bg", "sr", "el", "he", "ar", "fa", "zh"
 
 // common are words that the lists of small words leave out because phrases may be told by them, by language.
 var common = map[string]map[string]bool{
-	"en": setOf("is are was were be it its this that these and but not you your we they which how what who if can has have"),
+	"en": setOf(
+		"is are was were be it its this that these and but not you your we they which how what who if can has have"),
 	"de": setOf("ist sind war waren wird nicht auch aber wenn was wie man sie wir ich es sich als dass"),
 	"fr": setOf("est sont etait pas qui que quoi comment il elle nous vous je se ce cette mais si plus"),
 	"es": setOf("es son esta estan no que como cuando sin se lo mas pero si muy"),

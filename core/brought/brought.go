@@ -1,9 +1,11 @@
-// Package brought reads the tables of figures that people bring from elsewhere: totals of sites, lists of links, listings
-// in directories, map profiles (rule 13). What a table is and what its columns are is told by their headings, in the
-// languages known, and by what stands in them; a person can say otherwise before anything of it is kept.
+// Package brought reads the tables of figures that people bring from elsewhere: totals of sites, lists of links,
+// listings in directories, map profiles (rule 13). What a table is and what its columns are is told by their headings,
+// in the languages known, and by what stands in them; a person can say otherwise before anything of it is kept.
 //
 // In go the rows of a table; out come a Layout and, by it, what was Taken and what was left out.
 package brought
+
+import "slices"
 
 // Kind is what a table has.
 type Kind string
@@ -106,3 +108,25 @@ func (l Layout) at(c Column) int {
 
 // body returns the rows of the table.
 func (l Layout) body(rows [][]string) [][]string { return rows[min(len(rows), l.Heading+1):] }
+
+// Columns returns what the columns of a table of a kind can have.
+func Columns(k Kind) []Column {
+	out := []Column{Other}
+	kinds := []Kind{k}
+	if k == Pairs {
+		kinds = []Kind{Totals, Profiles}
+	}
+	if k == Grid {
+		return append(out, Directory, Site)
+	}
+	for _, kind := range kinds {
+		for _, h := range headings[kind] {
+			for _, c := range []Column{h.column, h.ofPage} {
+				if c != Other && !slices.Contains(out, c) {
+					out = append(out, c)
+				}
+			}
+		}
+	}
+	return out
+}

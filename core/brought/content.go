@@ -109,10 +109,13 @@ func figure(cell string) (float64, bool) {
 }
 
 // flagWords are words of a cell that says yes or no.
-var flagWords = map[string]bool{"yes": true, "true": true, "1": true, "y": true, "x": true, "✓": true, "✔": true, "ja": true, "oui": true,
-	"sí": true, "si": true, "listed": true, "found": true, "live": true, "follow": true, "dofollow": true, "do follow": true,
+var flagWords = map[string]bool{"yes": true, "true": true, "1": true, "y": true, "x": true, "✓": true, "✔": true,
+	"ja": true, "oui": true,
+	"sí": true, "si": true, "listed": true, "found": true, "live": true, "follow": true, "dofollow": true,
+	"do follow":   true,
 	"eingetragen": true, "vorhanden": true, "claimed": true, "verified": true, "active": true, "present": true,
-	"no": false, "false": false, "0": false, "n": false, "✗": false, "✘": false, "nein": false, "non": false, "nee": false,
+	"no": false, "false": false, "0": false, "n": false, "✗": false, "✘": false, "nein": false, "non": false,
+	"nee":        false,
 	"not listed": false, "not found": false, "missing": false, "nofollow": false, "no follow": false, "ugc": false,
 	"sponsored": false, "unclaimed": false, "fehlt": false, "absent": false}
 
@@ -122,8 +125,8 @@ func flag(cell string) (yes, ok bool) {
 	return yes, ok
 }
 
-// pageOf returns the domain of an address, and whether it is that of a page: with a path behind it. A name of one word is
-// none.
+// pageOf returns the domain of an address, and whether it is that of a page: with a path behind it. A name of one word
+// is none.
 func pageOf(cell string) (domain string, path bool) {
 	if strings.ContainsAny(cell, " \t@") || len(cell) > 4000 || !strings.Contains(cell, ".") {
 		return "", false
@@ -143,7 +146,8 @@ func pageOf(cell string) (domain string, path bool) {
 func isHost(s string) bool {
 	labels := strings.Split(s, ".")
 	last := labels[len(labels)-1]
-	if len(labels) < 2 || len(last) < 2 || strings.ContainsFunc(last, func(r rune) bool { return !unicode.IsLetter(r) }) &&
+	if len(labels) < 2 || len(last) < 2 || strings.ContainsFunc(last,
+		func(r rune) bool { return !unicode.IsLetter(r) }) &&
 		!strings.HasPrefix(last, "xn--") {
 		return false
 	}
@@ -159,7 +163,8 @@ func isHost(s string) bool {
 
 var (
 	numbered = regexp.MustCompile(`^(\d{1,2})([./-])(\d{1,2})[./-](\d{4}|\d{2})(?:[ ,T].*)?$`)
-	layouts  = []string{time.DateOnly, "2006/01/02", "2006.01.02", "Jan 2, 2006", "January 2, 2006", "2 Jan 2006", "2 January 2006",
+	layouts  = []string{time.DateOnly, "2006/01/02", "2006.01.02", "Jan 2, 2006", "January 2, 2006", "2 Jan 2006",
+		"2 January 2006",
 		"Jan 2 2006", "2-Jan-2006", "2-Jan-06", "20060102"}
 )
 

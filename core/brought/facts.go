@@ -18,8 +18,9 @@ var listedFields = map[Column]listing.Field{BusinessName: listing.Name, Address:
 // listing takes a row of a directory.
 func (t *taker) listing(row []string) Reason {
 	e := Entry{Entry: listing.Entry{Directory: cut(t.cell(row, Directory)), Firm: cut(t.cell(row, BusinessName)),
-		Listed: listing.IsListed, Page: cut(t.cell(row, ListingPage)), Phone: cut(t.cell(row, Phone)), Hours: cut(t.cell(row, Hours)),
-		Site: cut(t.cell(row, BusinessSite)), Address: cut(t.address(row))}}
+		Listed: listing.IsListed, Page: cut(t.cell(row, ListingPage)), Phone: cut(t.cell(row, Phone)),
+		Hours: cut(t.cell(row, Hours)),
+		Site:  cut(t.cell(row, BusinessSite)), Address: cut(t.address(row))}}
 	if isSum(e.Directory) {
 		return IsSum
 	}
@@ -81,11 +82,14 @@ func (t *taker) gridRow(row []string) Reason {
 }
 
 // fields are the facts of a profile by their columns. What is counted of it - reviews, rating, photos - are figures.
-var fields = map[Column]mapprofile.Field{Category: mapprofile.Category, Description: mapprofile.Description, Hours: mapprofile.Hours,
+var fields = map[Column]mapprofile.Field{Category: mapprofile.Category, Description: mapprofile.Description,
+	Hours: mapprofile.Hours,
 	Phone: mapprofile.Phone, BusinessSite: mapprofile.Site, Address: mapprofile.Address, Areas: mapprofile.Areas,
-	Services: mapprofile.Services, Founded: mapprofile.Founded, Attributes: mapprofile.Attributes, LastPost: mapprofile.LastPost,
-	Recent: mapprofile.Recent, Answered: mapprofile.Answered, Claimed: mapprofile.Claimed, PhotoNames: mapprofile.PhotoNames,
-	Site: mapprofile.Name}
+	Services: mapprofile.Services, Founded: mapprofile.Founded, Attributes: mapprofile.Attributes,
+	LastPost: mapprofile.LastPost,
+	Recent:   mapprofile.Recent, Answered: mapprofile.Answered, Claimed: mapprofile.Claimed,
+	PhotoNames: mapprofile.PhotoNames,
+	Site:       mapprofile.Name}
 
 // profile takes a row of a map profile.
 func (t *taker) profile(row []string) Reason {
@@ -104,6 +108,9 @@ func (t *taker) profile(row []string) Reason {
 	}
 	if !found {
 		return NoFigure
+	}
+	if domain, _ := pageOf(site); domain == "" { // the row calls it as the profile does
+		t.out.Facts = append(t.out.Facts, Fact{Site: site, Field: mapprofile.Name, Value: site})
 	}
 	return ""
 }
@@ -176,7 +183,8 @@ func (t *taker) fact(f mapprofile.Field, cell string, dayFirst bool) (value stri
 }
 
 // foreignHeadings are words that only headings of other languages than English have.
-var foreignHeadings = list(`domaine,domain referent,premiere,derniere,liens,titre,texte,zuerst,ziel,seite,erstmals,fecha,primera,ultima,
+var foreignHeadings = list(`domaine,domain referent,premiere,derniere,liens,titre,texte,zuerst,ziel,seite,erstmals,
+fecha,primera,ultima,
 enlaces,dominio,prima,titolo,avis,bewertungen,datum,eerst,laatst`)
 
 // Foreign reports whether headings are not English: then a day stands before its month.

@@ -104,7 +104,8 @@ func complete(kind Kind, found []Column) bool {
 	case Listings:
 		return has(Directory) && has(BusinessName, Address, Phone, BusinessSite, Hours, IsListed, ListingPage)
 	case Profiles:
-		return has(Site) && has(Category, Description, Claimed, LastPost, Answered, Recent, Areas, Services, Attributes, Founded)
+		return has(Site) && has(Category, Description, Claimed, LastPost, Answered, Recent, Areas, Services,
+			Attributes, Founded)
 	}
 	return false
 }

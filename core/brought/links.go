@@ -74,7 +74,8 @@ func lost(cell string) bool {
 		return true
 	}
 	lower := strings.ToLower(cell)
-	for _, word := range []string{"lost", "removed", "gone", "dead", "verloren", "perdu", "perdido", "perso", "deleted"} {
+	for _, word := range []string{"lost", "removed", "gone", "dead", "verloren", "perdu", "perdido", "perso",
+		"deleted"} {
 		if strings.Contains(lower, word) {
 			return !strings.Contains(lower, "not "+word)
 		}

@@ -170,7 +170,8 @@ func short(row []string) string {
 }
 
 // sums are words of a row that adds up others.
-var sums = map[string]bool{"total": true, "totals": true, "sum": true, "average": true, "all": true, "gesamt": true, "summe": true,
+var sums = map[string]bool{"total": true, "totals": true, "sum": true, "average": true, "all": true, "gesamt": true,
+	"summe":    true,
 	"ensemble": true, "somme": true, "suma": true, "totale": true, "totaal": true, "median": true}
 
 func isSum(name string) bool {
@@ -217,7 +218,8 @@ func (t *taker) total(row []string) Reason {
 		if of.figure == standing.Strength && i < len(t.layout.Names) {
 			total.Name = t.layout.Names[i]
 		}
-		if key := strings.Join([]string{site, string(of.figure), string(of.scope), total.Name, total.On.String()}, "\x00"); !t.seen[key] {
+		if key := strings.Join([]string{site, string(of.figure), string(of.scope), total.Name, total.On.String()},
+			"\x00"); !t.seen[key] {
 			t.seen[key], found = true, true
 			t.out.Totals = append(t.out.Totals, total)
 		}

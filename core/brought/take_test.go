@@ -25,7 +25,8 @@ func taken(t *testing.T, name string) Taken {
 func TestTakeTotals(t *testing.T) {
 	got := taken(t, "totals-english.csv")
 	require.Len(t, got.Totals, 15)
-	assert.Equal(t, Total{Site: "marrowlock.example", Figure: standing.Strength, Scope: standing.OfSite, Name: "Authority", Value: 31},
+	assert.Equal(t, Total{Site: "marrowlock.example", Figure: standing.Strength, Scope: standing.OfSite,
+		Name: "Authority", Value: 31},
 		got.Totals[0])
 	assert.InDelta(t, 1212, got.Totals[2].Value, 0)
 	assert.InDelta(t, 1400, got.Totals[4].Value, 0)
@@ -47,7 +48,8 @@ func TestTakeLinks(t *testing.T) {
 	got := taken(t, "links-english.csv").Links
 	require.Len(t, got, 3)
 	assert.Equal(t, Link{Target: "marrowlock.example", Row: backlink.Row{Domain: "marrowbendchamber.example",
-		Page: "https://marrowbendchamber.example/members/marrow-lock", Title: "Marrow Lock & Key, Chamber", Anchor: "Visit website",
+		Page: "https://marrowbendchamber.example/members/marrow-lock", Title: "Marrow Lock & Key, Chamber",
+		Anchor: "Visit website",
 		OfPage: backlink.Of(22), OfSite: [2]backlink.Strength{backlink.Of(38)},
 		FirstSeen: time.Date(2019, 3, 1, 0, 0, 0, 0, time.UTC)}}, got[0])
 	assert.True(t, got[2].Lost)
@@ -66,8 +68,10 @@ func TestTakeListings(t *testing.T) {
 	assert.True(t, got.Has[listing.Hours])
 	grid := taken(t, "listings-grid.csv").Listings
 	require.Len(t, grid, 12)
-	assert.Equal(t, Entry{Site: "boltandhasp.example", Entry: listing.Entry{Directory: "Bizatlas", Listed: listing.IsNot}}, grid[3])
-	rows := [][]string{{"Directory", "Name", "Street", "City", "State", "Zip"}, {"Findatrade", "Bolt", "12 N Main St", "Marrow Bend", "OH", "43001"}}
+	assert.Equal(t, Entry{Site: "boltandhasp.example", Entry: listing.Entry{Directory: "Bizatlas",
+		Listed: listing.IsNot}}, grid[3])
+	rows := [][]string{{"Directory", "Name", "Street", "City", "State", "Zip"}, {"Findatrade", "Bolt", "12 N Main St",
+		"Marrow Bend", "OH", "43001"}}
 	parted := Take(rows, Guess(rows)).Listings
 	require.Len(t, parted, 1)
 	assert.Equal(t, "12 N Main St, Marrow Bend, OH 43001", parted[0].Address)
@@ -86,9 +90,9 @@ func TestTakeFacts(t *testing.T) {
 		mapprofile.Description: "Rekeying and lockouts in Marrow Bend.", mapprofile.Hours: "Mon-Fri 8am-5pm",
 		mapprofile.Phone: "(614) 555-0142", mapprofile.Site: "boltandhasp.example", mapprofile.Photos: "4",
 		mapprofile.Rating: "4.8", mapprofile.Reviews: "12", mapprofile.LastPost: "2026-08-02"}, facts)
-	table := taken(t, "profiles-table.csv").Facts
-	assert.Contains(t, table, Fact{Site: "Bolt & Hasp", Field: mapprofile.Answered, Value: "50"})
-	assert.Contains(t, table, Fact{Site: "Marrow Lock", Field: mapprofile.Claimed, Value: "yes"})
+	list := taken(t, "profiles-table.csv").Facts
+	assert.Contains(t, list, Fact{Site: "Bolt & Hasp", Field: mapprofile.Answered, Value: "50"})
+	assert.Contains(t, list, Fact{Site: "Marrow Lock", Field: mapprofile.Claimed, Value: "yes"})
 }
 
 // A row is taken or told as left out, whatever stands in it.
@@ -116,7 +120,9 @@ func BenchmarkLinks(b *testing.B) {
 	var s strings.Builder
 	s.WriteString("Source page,Source title,Anchor,Page score,Domain score,First seen,Follow\n")
 	for i := range 100_000 {
-		fmt.Fprintf(&s, "https://site%d.example/blog/post-%d,\"Some words, about doors and a locksmith %d\",anchor %d,%d,%d,2024-%02d-01,true\n",
+		fmt.Fprintf(&s,
+			"https://site%d.example/blog/post-%d,\"Some words, about doors and a locksmith %d\",anchor %d,"+
+				"%d,%d,2024-%02d-01,true\n",
 			i/3, i, i, i, i%90, i%80, i%12+1)
 	}
 	body := []byte(s.String())
@@ -125,12 +131,14 @@ func BenchmarkLinks(b *testing.B) {
 		require.NoError(b, err)
 		got := Take(rows, Guess(rows))
 		require.Greater(b, len(got.Links), 99_000)
-		sites := []backlink.Site{{Domain: "own.example", Own: true}, {Domain: "rival.example", Rows: make([]backlink.Row, 0, len(rows))}}
+		sites := []backlink.Site{{Domain: "own.example", Own: true}, {Domain: "rival.example",
+			Rows: make([]backlink.Row, 0, len(rows))}}
 		for _, l := range got.Links {
 			sites[1].Rows = append(sites[1].Rows, l.Row)
 		}
-		j := backlink.Judge(sites, backlink.Ground{Trade: "locksmith", Places: []string{"Marrow Bend"}, Languages: []string{"en"},
-			Country: "US", Minutes: backlink.StandardMinutes()})
+		j := backlink.Judge(sites, backlink.Ground{Trade: "locksmith", Places: []string{"Marrow Bend"},
+			Languages: []string{"en"},
+			Country:   "US", Minutes: backlink.StandardMinutes()})
 		require.NotEmpty(b, j.Ask)
 	}
 }

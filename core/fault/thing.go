@@ -14,10 +14,16 @@ const (
 	Currency   Thing = "currency"
 	Postcode   Thing = "postcode"
 	Customers  Thing = "customers"
-	Services   Thing = "services"
-	Places     Thing = "places"
-	Phrases    Thing = "phrases"
-	Hours      Thing = "hours"
+
+	StreetAddress Thing = "street_address"
+	AddressHidden Thing = "address_hidden"
+	OpeningHours  Thing = "opening_hours"
+	MorePhones    Thing = "more_phones"
+
+	Services Thing = "services"
+	Places   Thing = "places"
+	Phrases  Thing = "phrases"
+	Hours    Thing = "hours"
 
 	PageURL     Thing = "page_url"
 	PageKind    Thing = "page_kind"
@@ -36,7 +42,8 @@ const (
 
 // Things returns all of them.
 func Things() []Thing {
-	return []Thing{ClientName, Trade, Phone, HomePage, Language, Currency, Postcode, Customers, Services, Places,
+	return []Thing{ClientName, Trade, Phone, HomePage, Language, Currency, Postcode, Customers,
+		StreetAddress, AddressHidden, OpeningHours, MorePhones, Services, Places,
 		Phrases, Hours,
 		PageURL, PageKind, PageService, PagePlace, SectionHeading, SectionWords, SectionKept, SectionOrder,
 		OthersAdjusted, TargetChoice, SiteFigure}

@@ -16,7 +16,8 @@ func TestParse(t *testing.T) {
 	for _, s := range []string{"Mon-Fri 8am-5pm", "Monday to Friday: 8:00 AM - 5:00 PM", "Mo-Fr 08:00-17:00",
 		"Monday – Friday 8–5", "Mon 8-5, Tue 8-5, Wed 8-5, Thu 8-5, Fri 8-5, Sat closed", "Mo–Fr 8 bis 17 Uhr",
 		"L-V 8-17", "lunes a viernes de 8:00 a 17:00", "lundi au vendredi 8h - 17h", "lun-ven 8:00-17:00",
-		"Mo,Tu,We,Th,Fr 08:00-17:00", "Mon-Fri 8:00am-12:00pm, 12:00pm-5:00pm", "Monday through Friday, 8 a.m. to 5 p.m."} {
+		"Mo,Tu,We,Th,Fr 08:00-17:00", "Mon-Fri 8:00am-12:00pm, 12:00pm-5:00pm",
+		"Monday through Friday, 8 a.m. to 5 p.m."} {
 		got, ok := Parse(s)
 		assert.True(t, ok, s)
 		assert.Equal(t, work, got, s)

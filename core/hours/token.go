@@ -54,7 +54,8 @@ var piece = regexp.MustCompile(
 // words are the words of hours, by what they are. Days are told by how they begin.
 var words = map[string]token{
 	"to": {kind: dash}, "until": {kind: dash}, "till": {kind: dash}, "through": {kind: dash}, "thru": {kind: dash},
-	"bis": {kind: dash}, "à": {kind: dash}, "au": {kind: dash}, "a": {kind: dash}, "al": {kind: dash}, "tot": {kind: dash},
+	"bis": {kind: dash}, "à": {kind: dash}, "au": {kind: dash}, "a": {kind: dash}, "al": {kind: dash},
+	"tot":    {kind: dash},
 	"closed": {kind: closed}, "geschlossen": {kind: closed}, "fermé": {kind: closed}, "cerrado": {kind: closed},
 	"chiuso": {kind: closed}, "gesloten": {kind: closed}, "ruhetag": {kind: closed},
 	"appointment": {kind: appointment}, "vereinbarung": {kind: appointment}, "absprache": {kind: appointment},
@@ -73,8 +74,10 @@ var dayStarts = [7][]string{
 }
 
 // dayShort are the short forms of the days.
-var dayShort = map[string]int{"mo": 0, "tu": 1, "di": 1, "we": 2, "mi": 2, "th": 3, "do": 3, "fr": 4, "sa": 5, "su": 6, "so": 6,
-	"m": 0, "w": 2, "f": 4, "lu": 0, "ma": 1, "me": 2, "je": 3, "ju": 3, "gi": 3, "ve": 4, "vi": 4, "wo": 2, "vr": 4, "za": 5, "zo": 6}
+var dayShort = map[string]int{"mo": 0, "tu": 1, "di": 1, "we": 2, "mi": 2, "th": 3, "do": 3, "fr": 4, "sa": 5, "su": 6,
+	"so": 6,
+	"m":  0, "w": 2, "f": 4, "lu": 0, "ma": 1, "me": 2, "je": 3, "ju": 3, "gi": 3, "ve": 4, "vi": 4, "wo": 2, "vr": 4,
+	"za": 5, "zo": 6}
 
 // spanishDays are the days by one letter: L-V.
 var spanishDays = map[string]int{"l": 0, "x": 2, "j": 3, "v": 4, "s": 5, "d": 6}

@@ -64,11 +64,13 @@ func codeOf(country string) *regexp.Regexp {
 }
 
 // nations stand at the end of an address.
-var nations = regexp.MustCompile(`(?i)[\s,]+(?:usa|u\.s\.a\.|united states(?: of america)?|uk|united kingdom|england|scotland|wales|` +
+var nations = regexp.MustCompile(`(?i)[\s,
+]+(?:usa|u\.s\.a\.|united states(?: of america)?|uk|united kingdom|england|scotland|wales|` +
 	`great britain|ireland|canada|deutschland|germany|france|españa|spain|italia|italy|nederland|australia|new zealand)\.?\s*$`)
 
 // unit is a suite, a flat, a unit with its number.
-var unit = regexp.MustCompile(`(?i)(?:^|[\s,(])(?:(?:suite|ste|unit|apt|apartment|flat|office|room|rm|bldg|building|bureau|` +
+var unit = regexp.MustCompile(`(?i)(?:^|[\s,
+(])(?:(?:suite|ste|unit|apt|apartment|flat|office|room|rm|bldg|building|bureau|` +
 	`app|local)\.?\s*#?|#)\s*([a-z]?\d+[a-z]?|[a-z])\b`)
 
 // postal reads an address.
@@ -153,9 +155,12 @@ var streetWords = func() map[string]string {
 	out := map[string]string{}
 	for _, list := range []string{
 		"st street saint strt", "ave avenue av", "rd road", "blvd boulevard bd boul", "ln lane", "dr drive", "ct court",
-		"pl place", "sq square", "ter terrace", "pkwy parkway pky", "hwy highway", "cir circle", "trl trail", "cres crescent",
-		"rte route rt", "mt mount", "ft fort", "fl floor etage", "n north nord", "s south sud", "e east est", "w west ouest",
-		"ne northeast", "nw northwest", "se southeast", "sw southwest", "str strasse", "pl platz", "c calle", "av avenida",
+		"pl place", "sq square", "ter terrace", "pkwy parkway pky", "hwy highway", "cir circle", "trl trail",
+		"cres crescent",
+		"rte route rt", "mt mount", "ft fort", "fl floor etage", "n north nord", "s south sud", "e east est",
+		"w west ouest",
+		"ne northeast", "nw northwest", "se southeast", "sw southwest", "str strasse", "pl platz", "c calle",
+		"av avenida",
 		"ch chemin", "ste sainte", "1 first", "2 second", "3 third", "4 fourth", "5 fifth",
 	} {
 		words := strings.Fields(list)

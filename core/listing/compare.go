@@ -45,8 +45,9 @@ func verdict(same bool) Verdict {
 // legal are the endings of the names of firms that say nothing of them.
 var legal = func() map[string]bool {
 	out := map[string]bool{}
-	for _, w := range strings.Fields("inc incorporated llc ltd limited corp corporation llp lp plc co company gmbh ug ag kg ohg " +
-		"ek mbh sarl sas eurl sasu srl spa sl sa bv nv pty enr ltee") {
+	for _, w := range strings.Fields(
+		"inc incorporated llc ltd limited corp corporation llp lp plc co company gmbh ug ag kg ohg " +
+			"ek mbh sarl sas eurl sasu srl spa sl sa bv nv pty enr ltee") {
 		out[w] = true
 	}
 	return out
@@ -54,7 +55,8 @@ var legal = func() map[string]bool {
 
 // nameKey is what a name is compared by: its words without a legal ending, and is and.
 func nameKey(name string) []string {
-	tokens := text.Tokens(strings.NewReplacer("L.L.C.", "llc", "l.l.c.", "llc", "S.A.R.L.", "sarl", "e.K.", "ek").Replace(name))
+	tokens := text.Tokens(strings.NewReplacer("L.L.C.", "llc", "l.l.c.", "llc", "S.A.R.L.", "sarl", "e.K.",
+		"ek").Replace(name))
 	for len(tokens) > 1 && legal[tokens[len(tokens)-1]] {
 		tokens = tokens[:len(tokens)-1]
 	}

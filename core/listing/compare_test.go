@@ -14,7 +14,8 @@ import (
 func TestFieldsLabelled(t *testing.T) {
 	raw, err := os.ReadFile("testdata/fields.txt")
 	require.NoError(t, err)
-	notes := map[string]Note{"": NoNote, "unit": UnitMissing, "zip4": LongZIP, "extension": Extension, "inner page": InnerPage}
+	notes := map[string]Note{"": NoNote, "unit": UnitMissing, "zip4": LongZIP, "extension": Extension,
+		"inner page": InnerPage}
 	verdicts := map[string]Verdict{"agrees": Agrees, "differs": Differs, "not there": NotThere}
 	agree, all := 0, 0
 	for _, line := range strings.Split(strings.TrimSpace(string(raw)), "\n") {
@@ -53,7 +54,8 @@ func TestFieldsLabelled(t *testing.T) {
 
 // Whatever is written, it agrees with itself, in capitals and with other blanks too.
 func TestAgreesWithItself(t *testing.T) {
-	pieces := []string{"12", "North", "Main", "Street", "Suite", "4", ",", "Marrow Bend", "OH", "43001", "é", "ß", "#", "N."}
+	pieces := []string{"12", "North", "Main", "Street", "Suite", "4", ",", "Marrow Bend", "OH", "43001", "é", "ß", "#",
+		"N."}
 	rapid.Check(t, func(t *rapid.T) {
 		s := strings.Join(rapid.SliceOfN(rapid.SampledFrom(pieces), 2, 12).Draw(t, "address"), " ")
 		b := Business{Name: s, Address: s, Country: "US"}
@@ -67,7 +69,7 @@ func TestAgreesWithItself(t *testing.T) {
 
 func FuzzCompare(f *testing.F) {
 	f.Add("12 N Main St #4, Marrow Bend, OH 43001", "GB")
-	f.Fuzz(func(t *testing.T, s, country string) {
+	f.Fuzz(func(_ *testing.T, s, country string) {
 		b := Business{Name: "x", Phones: []string{s}, Address: s, Hours: s, Site: s, Country: country}
 		for _, field := range Fields() {
 			Compare(b, field, s)

@@ -9,15 +9,18 @@ import (
 )
 
 func TestGrid(t *testing.T) {
-	b := Business{Name: "Bolt & Hasp Locksmith", Phones: []string{"(614) 555-0142"}, Site: "https://boltandhasp.example/", Country: "US"}
+	b := Business{Name: "Bolt & Hasp Locksmith", Phones: []string{"(614) 555-0142"},
+		Site: "https://boltandhasp.example/", Country: "US"}
 	own := Firm{Own: true, Entries: []Entry{
 		{Directory: "Findatrade", Firm: "Bolt & Hasp Locksmith", Phone: "614-555-0142"},
 		{Directory: "findatrade.example", Firm: "Bolt & Hasp Locksmith"},
 		{Directory: "Bizatlas", Listed: IsNot},
 		{Directory: "meetlocal.example", Firm: "Bolt and Hasp", Phone: "614-555-0124"},
 	}}
-	first := Firm{Entries: []Entry{{Directory: "findatrade.example"}, {Directory: "bizatlas.example"}, {Directory: "Townpages"}}}
-	second := Firm{Entries: []Entry{{Directory: "bizatlas.example"}, {Directory: "Oldbook"}, {Directory: "Townpages", Listed: IsNot}}}
+	first := Firm{Entries: []Entry{{Directory: "findatrade.example"}, {Directory: "bizatlas.example"},
+		{Directory: "Townpages"}}}
+	second := Firm{Entries: []Entry{{Directory: "bizatlas.example"}, {Directory: "Oldbook"}, {Directory: "Townpages",
+		Listed: IsNot}}}
 	chain := Firm{Chain: true, Entries: []Entry{{Directory: "onlychains.example"}}}
 	g := GridOf([]Firm{own, first, second, chain}, b, map[string]int{"oldbook": 2})
 	assert.Equal(t, []int{2, 3, 2, 1}, g.Counts, "an entry that stands twice counts once")
@@ -45,7 +48,8 @@ func TestTarget(t *testing.T) {
 }
 
 func TestNameSearch(t *testing.T) {
-	n := NameSearch{Business: Business{Name: "Soft Coats Ltd", Phones: []string{"01632 960142"}, Site: "softcoats.example", Country: "GB"},
+	n := NameSearch{Business: Business{Name: "Soft Coats Ltd", Phones: []string{"01632 960142"},
+		Site: "softcoats.example", Country: "GB"},
 		Profiles:  []string{"https://hounds.example/softcoats"},
 		Directory: func(e lineup.Entry) bool { return lineup.Domain(e.URL) == "tradesbook.example" },
 		Elsewhere: func(s string) bool { return s == "Soft Coats, Farley" }}

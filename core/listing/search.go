@@ -81,6 +81,7 @@ func sameAddressOf(a, b string) bool {
 func inFolderOfPeople(address string) bool {
 	_, path := hostOf(address)
 	folders := strings.Split(strings.ToLower(path), "/")
-	return len(folders) > 1 && slices.Contains([]string{"profile", "profiles", "user", "users", "pages", "company", "biz"},
+	return len(folders) > 1 && slices.Contains([]string{"profile", "profiles", "user", "users", "pages", "company",
+		"biz"},
 		folders[0])
 }

@@ -39,7 +39,7 @@ type Rules struct {
 // StandardRules returns those that everybody starts with.
 func StandardRules() Rules { return Rules{Times: 1, PostDays: 7} }
 
-// Reviews are the client's beside the pack's.
+// ReviewTarget is what is wanted of reviews, the client's beside the pack's.
 type ReviewTarget struct {
 	// First is wanted first, the median of the pack; Then is its best. Missing is how many are missing to the first, 0
 	// for none.

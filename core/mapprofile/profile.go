@@ -141,7 +141,8 @@ func none(value string) bool {
 }
 
 // asListed are the facts that are held against the business as those of a listing are.
-var asListed = map[Field]listing.Field{Name: listing.Name, Hours: listing.Hours, Phone: listing.Phone, Site: listing.Site}
+var asListed = map[Field]listing.Field{Name: listing.Name, Hours: listing.Hours, Phone: listing.Phone,
+	Site: listing.Site}
 
 // tells reports whether a description names a service and a town of the client.
 func (g Ground) tells(description string) bool {

@@ -45,7 +45,10 @@ func TestProfilesLabelled(t *testing.T) {
 			name = strings.TrimSpace(rest)
 		case "client":
 			country := map[string]string{"01632 960142": "GB", "030 23125 142": "DE"}[c["phone"]]
-			g = Ground{Language: "en", Services: strings.FieldsFunc(c["services"], func(r rune) bool { return r == ';' || r == ',' }),
+			g = Ground{Language: "en", Services: strings.FieldsFunc(c["services"], func(r rune) bool {
+				return r == ';' ||
+					r == ','
+			}),
 				Towns:    strings.Split(c["towns"], ";"),
 				Business: listing.Business{Name: c["0"], Hours: c["hours"], Site: c["site"], Country: country}}
 			if c["phone"] != "" {
@@ -79,10 +82,13 @@ func TestProfilesLabelled(t *testing.T) {
 }
 
 func TestPack(t *testing.T) {
-	assert.Equal(t, ReviewTarget{First: 88, Then: 212, Missing: 76}, StandardRules().ReviewsWanted(12, Pack{88, 212, 37}))
+	assert.Equal(t, ReviewTarget{First: 88, Then: 212, Missing: 76}, StandardRules().ReviewsWanted(12, Pack{88, 212,
+		37}))
 	assert.Equal(t, ReviewTarget{First: 126, Then: 212}, Rules{Times: 2}.ReviewsWanted(140, Pack{88, 212, 37, 38}))
-	assert.Equal(t, ReviewTarget{First: 88, Then: 212, Enough: true}, StandardRules().ReviewsWanted(212, Pack{88, 212, 37}))
-	assert.Equal(t, ReviewTarget{}, StandardRules().ReviewsWanted(3, nil), "nobody is known: nothing is wanted, and nothing is enough")
+	assert.Equal(t, ReviewTarget{First: 88, Then: 212, Enough: true}, StandardRules().ReviewsWanted(212, Pack{88, 212,
+		37}))
+	assert.Equal(t, ReviewTarget{}, StandardRules().ReviewsWanted(3, nil),
+		"nobody is known: nothing is wanted, and nothing is enough")
 	today := time.Date(2026, 11, 30, 0, 0, 0, 0, time.UTC)
 	for value, want := range map[string]bool{"2026-11-23": false, "2026-11-22": true, "": true} {
 		due, known := StandardRules().PostDue(Facts{LastPost: value}, today)

@@ -24,6 +24,8 @@ type Profile struct {
 	Town               place.Place
 	// Service is what a phrase names beside the town.
 	Service string
+	// Address and Hours are as structured data has them.
+	Address, Hours string
 }
 
 // Of reads the name, the phone and the town of a business out of its
@@ -35,7 +37,8 @@ func Of(p *page.Page, typed string) Profile {
 	if len(d.Businesses) > 0 {
 		b = d.Businesses[0]
 	}
-	out := Profile{Name: text.Collapse(b.Name), Phone: b.Phone}
+	out := Profile{Name: text.Collapse(b.Name), Phone: b.Phone, Address: text.Collapse(b.Address),
+		Hours: text.Collapse(strings.Join(b.Hours, "; "))}
 	if out.Name == "" && p.URL != "" {
 		out.Name = firmName(p)
 	}

@@ -1,5 +1,5 @@
-// Package standing has what no page can hold: the figures of sites that come from elsewhere, what is wanted of them, and
-// the targets beside the content's (rules 13.1, 13.5).
+// Package standing has what no page can hold: the figures of sites that come from elsewhere, what is wanted of them,
+// and the targets beside the content's (rules 13.1, 13.5).
 //
 // In go figures with their source and day, and what core/backlink, core/listing and core/mapprofile make of lists; out
 // come totals with their targets, and a list of targets of its own.
@@ -49,10 +49,11 @@ type Value struct {
 	Site   string
 	Figure Figure
 	Scope  Scope
-	// Name is the source's own name of a strength, and makes two strengths two figures; Scale is the most that it can be.
-	Name  string
-	Scale float64
-	Value float64
+	// Name is the source's own name of a strength, and makes two strengths two figures; Scale is the most that it can
+	// be.
+	Name   string
+	Scale  float64
+	Amount float64
 	// Source is who says so, empty for what was typed; On is the day.
 	Source string
 	On     time.Time

@@ -20,22 +20,24 @@ func StandardLinkRules() LinkRules { return LinkRules{Over: 25, Least: 10, Extra
 // Wanted is how many there should be of something, and how many are missing.
 type Wanted struct {
 	Own, Best int
+	// Known reports whether it is known how many there are. Else nothing is missing that could be told.
+	Known bool
 	// Target is what is wanted, Missing what that is more than there is, 0 for none.
 	Target, Missing int
 	// Leads reports whether the client has more than every local rival: then no count is asked for.
 	Leads bool
 }
 
-// Domains returns how many domains are wanted by what the client and its local rivals have. all is how many different
-// ones the rivals have together.
-func (r LinkRules) Domains(own float64, rivals []float64, all int) Wanted {
-	w := Wanted{Own: int(own)}
+// Domains returns how many domains are wanted by what the client and its local rivals have; known is false where it is
+// not known what the client has. all is how many different ones the rivals have together.
+func (r LinkRules) Domains(own float64, known bool, rivals []float64, all int) Wanted {
+	w := Wanted{Own: int(own), Known: known}
 	if len(rivals) == 0 {
 		return w
 	}
 	best := slices.Max(rivals)
 	w.Best = int(best)
-	if own > best {
+	if known && own > best {
 		w.Leads, w.Target = true, w.Own
 		return w
 	}
@@ -44,7 +46,9 @@ func (r LinkRules) Domains(own float64, rivals []float64, all int) Wanted {
 		target = float64(all) + r.Extra
 	}
 	w.Target = int(math.Ceil(target - 1e-9))
-	w.Missing = max(0, w.Target-w.Own)
+	if known {
+		w.Missing = max(0, w.Target-w.Own)
+	}
 	return w
 }
 

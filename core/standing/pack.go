@@ -10,8 +10,8 @@ type Search struct {
 	Place  int
 }
 
-// PackGain returns what the map pack would bring at place 3, from there on one place better, less what it brings now, in
-// visits a month (rule 13.5). rate is the share that a place of the pack is pressed by.
+// PackGain returns what the map pack would bring at place 3, from there on one place better, less what it brings now,
+// in visits a month (rule 13.5). rate is the share that a place of the pack is pressed by.
 func PackGain(searches []Search, rate func(place int) float64) (gain float64) {
 	for _, s := range searches {
 		now, aimed := 0.0, packPlaces
@@ -23,12 +23,16 @@ func PackGain(searches []Search, rate func(place int) float64) (gain float64) {
 	return gain
 }
 
-// ListingsWanted returns how many listings are wanted, as a Wanted.
-func ListingsWanted(own int, rivals []int, target int) Wanted {
-	w := Wanted{Own: own, Target: target, Missing: max(0, target-own)}
+// ListingsWanted returns how many listings are wanted, as a Wanted; known is false where it is not known how many there
+// are.
+func ListingsWanted(own int, known bool, rivals []int, target int) Wanted {
+	w := Wanted{Own: own, Known: known, Target: target}
+	if known {
+		w.Missing = max(0, target-own)
+	}
 	for _, n := range rivals {
 		w.Best = max(w.Best, n)
 	}
-	w.Leads = own > w.Best
+	w.Leads = known && own > w.Best
 	return w
 }

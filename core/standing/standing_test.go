@@ -19,16 +19,18 @@ func on(day string) time.Time {
 
 func TestNewest(t *testing.T) {
 	v := func(figure Figure, scope Scope, name string, value float64, day string) Value {
-		return Value{Site: "a.example", Figure: figure, Scope: scope, Name: name, Value: value, On: on(day)}
+		return Value{Site: "a.example", Figure: figure, Scope: scope, Name: name, Amount: value, On: on(day)}
 	}
-	list := Newest([]Value{v(Strength, OfSite, "Authority", 9, "2026-10-01"), v(Strength, OfSite, "Trust", 30, "2026-10-01"),
-		v(Domains, OfSite, "", 8, "2026-11-01"), v(Domains, OfSite, "", 7, "2026-10-01"), v(Domains, OfPage, "", 3, "2026-11-01"),
+	list := Newest([]Value{v(Strength, OfSite, "Authority", 9, "2026-10-01"), v(Strength, OfSite, "Trust", 30,
+		"2026-10-01"),
+		v(Domains, OfSite, "", 8, "2026-11-01"), v(Domains, OfSite, "", 7, "2026-10-01"), v(Domains, OfPage, "", 3,
+			"2026-11-01"),
 		v(Domains, OfSite, "", 9, "2026-11-01")})
 	assert.Len(t, list, 4, "two strengths are two figures, and so are page and site")
 	n := Of(list, "a.example", Domains, OfSite)
-	assert.InDelta(t, 9, n.Value.Value, 0, "of one day the later one")
+	assert.InDelta(t, 9, n.Amount, 0, "of one day the later one")
 	assert.Len(t, n.Former, 2)
-	assert.InDelta(t, 7, n.Former[1].Value, 0)
+	assert.InDelta(t, 7, n.Former[1].Amount, 0)
 	assert.Nil(t, Of(list, "b.example", Domains, OfSite), "what is not known is not 0")
 }
 
@@ -38,15 +40,17 @@ func TestDomains(t *testing.T) {
 		rivals []float64
 		want   Wanted
 	}{
-		{7, []float64{31, 22, 9}, Wanted{Own: 7, Best: 31, Target: 41, Missing: 34}},
-		{7, []float64{64}, Wanted{Own: 7, Best: 64, Target: 80, Missing: 73}},
-		{7, nil, Wanted{Own: 7}},
-		{70, []float64{31}, Wanted{Own: 70, Best: 31, Target: 70, Leads: true}},
+		{7, []float64{31, 22, 9}, Wanted{Own: 7, Known: true, Best: 31, Target: 41, Missing: 34}},
+		{7, []float64{64}, Wanted{Own: 7, Known: true, Best: 64, Target: 80, Missing: 73}},
+		{7, nil, Wanted{Own: 7, Known: true}},
+		{70, []float64{31}, Wanted{Own: 70, Known: true, Best: 31, Target: 70, Leads: true}},
 	} {
-		assert.Equal(t, c.want, StandardLinkRules().Domains(c.own, c.rivals, 0))
+		assert.Equal(t, c.want, StandardLinkRules().Domains(c.own, true, c.rivals, 0))
 	}
-	assert.Equal(t, 62, LinkRules{Over: 100}.Domains(7, []float64{31}, 0).Target)
-	assert.Equal(t, 154, LinkRules{All: true, Extra: 100}.Domains(7, []float64{31, 30}, 54).Target)
+	assert.Equal(t, 62, LinkRules{Over: 100}.Domains(7, true, []float64{31}, 0).Target)
+	assert.Equal(t, 154, LinkRules{All: true, Extra: 100}.Domains(7, true, []float64{31, 30}, 54).Target)
+	unknown := StandardLinkRules().Domains(0, false, []float64{31}, 0)
+	assert.Equal(t, Wanted{Best: 31, Target: 41}, unknown, "what is not known is not 0: nothing is told to be missing")
 	assert.True(t, FromFewSites(212, 10))
 	assert.False(t, FromFewSites(200, 10))
 	assert.True(t, CarriedBySite(4, 50))
@@ -55,17 +59,19 @@ func TestDomains(t *testing.T) {
 
 var pack = map[int]float64{1: .18, 2: .12, 3: .09}
 
-// Worked out by hand: 380 searches, nowhere in the pack: 34.2 visits; 220 at place 3: 6.6 more at place 2; 100 at place 1.
+// Worked out by hand: 380 searches, nowhere in the pack: 34.2 visits; 220 at place 3: 6.6 more at place 2; 100 at place
+// 1.
 func TestPackGain(t *testing.T) {
 	rate := func(place int) float64 { return pack[place] }
 	assert.InDelta(t, 40.8, PackGain([]Search{{380, 0}, {220, 3}, {100, 1}}, rate), 1e-9)
 	assert.InDelta(t, 34.2, PackGain([]Search{{380, 11}}, rate), 1e-9)
 }
 
-// Gains and minutes worked out by hand: of 40 visits listings bring 16 by 28 wanted, a profile 12 by 10 facts known, reviews
-// 12 by 76 of 88.
+// Gains and minutes worked out by hand: of 40 visits listings bring 16 by 28 wanted, a profile 12 by 10 facts known,
+// reviews 12 by 76 of 88.
 func TestTargets(t *testing.T) {
-	grid := listing.Grid{Listed: []listing.Row{{Key: "findatrade", Checks: []listing.Check{{Field: listing.Phone, Verdict: listing.Differs}}}},
+	grid := listing.Grid{Listed: []listing.Row{{Key: "findatrade", Checks: []listing.Check{{Field: listing.Phone,
+		Verdict: listing.Differs}}}},
 		Missing: []listing.Row{{Key: "oldbook", Position: 2}, {Key: "bizatlas"}}}
 	var profile []mapprofile.Item
 	for i, f := range mapprofile.Filling()[:10] {
@@ -75,11 +81,12 @@ func TestTargets(t *testing.T) {
 		}
 		profile = append(profile, mapprofile.Item{Field: f, State: state})
 	}
-	k := Known{Pack: 40, Grid: &grid, Listings: ListingsWanted(9, []int{22}, 28), Profile: profile, PostDue: true,
+	k := Known{Pack: 40, Grid: &grid, Listings: ListingsWanted(9, true, []int{22}, 28), Profile: profile, PostDue: true,
 		Reviews: mapprofile.ReviewTarget{First: 88, Then: 212, Missing: 76},
-		Links:   &backlink.Judged{Ask: []backlink.Domain{{Name: "chamber.example", Minutes: 45}, {Name: "folk.example", Minutes: 20}}},
-		Wanted:  Wanted{Own: 7, Best: 31, Target: 41, Missing: 34},
-		Said:    map[Ref]State{{Link, "folk.example"}: Done}}
+		Links: &backlink.Judged{Ask: []backlink.Domain{{Name: "chamber.example", Minutes: 45}, {Name: "folk.example",
+			Minutes: 20}}},
+		Wanted: Wanted{Own: 7, Known: true, Best: 31, Target: 41, Missing: 34},
+		Said:   map[Ref]State{{Link, "folk.example"}: Done}}
 	list := StandardRules().Targets(k, -1)
 	var kinds []Kind
 	byKind := map[Kind]Target{}
@@ -116,13 +123,15 @@ func TestGainIsBounded(t *testing.T) {
 		target := listing.StandardRules().Target([]int{best})
 		grid := listing.Grid{}
 		for range rapid.IntRange(0, 90).Draw(t, "missing") {
-			grid.Missing = append(grid.Missing, listing.Row{Key: "x", Position: rapid.IntRange(0, 5).Draw(t, "position")})
+			grid.Missing = append(grid.Missing, listing.Row{Key: "x", Position: rapid.IntRange(0, 5).Draw(t,
+				"position")})
 		}
 		var profile []mapprofile.Item
 		for _, f := range mapprofile.Filling() {
-			profile = append(profile, mapprofile.Item{Field: f, State: rapid.SampledFrom(mapprofile.States()).Draw(t, "state")})
+			profile = append(profile, mapprofile.Item{Field: f, State: rapid.SampledFrom(mapprofile.States()).Draw(t,
+				"state")})
 		}
-		k := Known{Pack: 40, Grid: &grid, Listings: ListingsWanted(own, []int{best}, target), Profile: profile,
+		k := Known{Pack: 40, Grid: &grid, Listings: ListingsWanted(own, true, []int{best}, target), Profile: profile,
 			Reviews: mapprofile.StandardRules().ReviewsWanted(float64(own), mapprofile.Pack{float64(best)})}
 		sum := 0.0
 		for _, target := range StandardRules().Targets(k, -1) {

@@ -206,7 +206,8 @@ func (r Rules) fill(k Known) Target {
 	t := Target{Kind: Fill}
 	_, known := mapprofile.Count(k.Profile)
 	for _, i := range k.Profile {
-		if i.Field != mapprofile.There && i.Field != mapprofile.Claimed && (i.State == mapprofile.Blank || i.State == mapprofile.Wrong) {
+		if i.Field != mapprofile.There && i.Field != mapprofile.Claimed && (i.State == mapprofile.Blank ||
+			i.State == mapprofile.Wrong) {
 			t.Parts = append(t.Parts, Part{Key: string(i.Field), Minutes: r.Minutes.Field,
 				Gain: k.Pack * r.Shares.Profile / 100 / float64(known)})
 		}

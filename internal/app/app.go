@@ -16,7 +16,6 @@ import (
 	"inktally/core/fault"
 	"inktally/core/text"
 	"inktally/internal/app/documents"
-	"inktally/internal/app/figures"
 	"inktally/internal/app/ground"
 	"inktally/internal/app/handover"
 	"inktally/internal/app/lineups"
@@ -26,11 +25,14 @@ import (
 	"inktally/internal/app/runs"
 	"inktally/internal/app/sheets"
 	"inktally/internal/app/shelf"
+	"inktally/internal/app/standings"
 	"inktally/internal/app/surveys"
 	"inktally/internal/app/targets"
 	"inktally/internal/datafile"
+	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/study"
+	"inktally/internal/study/stood"
 	"inktally/internal/view"
 )
 
@@ -46,7 +48,7 @@ type App struct {
 	Readings  *readings.Readings
 	Runs      *runs.Runs
 	Yardstick *rules.Yardstick
-	Standing  *figures.Standing
+	Standing  *standings.Standing
 	Received  *handover.Received
 	Studies   *study.Studies
 
@@ -76,8 +78,10 @@ type Options struct {
 	// Demand returns how often phrases are searched for; nil if there is no
 	// source.
 	Demand phrasebook.Demander
-	Log    *slog.Logger
-	Now    func() time.Time
+	// Figures are the sources of links, listings and map profiles; none is none.
+	Figures []source.Figures
+	Log     *slog.Logger
+	Now     func() time.Time
 }
 
 // New returns an app. Runs that were under way when the program died are
@@ -103,8 +107,9 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Plan:      planned,
 		Handoff:   &documents.Handoff{Plan: planned, Printer: o.Printer, Now: o.Now},
 		Yardstick: &rules.Yardstick{DB: o.DB},
-		Standing:  &figures.Standing{DB: o.DB, Studies: studies, Now: o.Now},
-		Runs:      runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
+		Standing: &standings.Standing{DB: o.DB, Studies: studies, Now: o.Now, Sources: o.Figures,
+			Judged: &stood.Standings{DB: o.DB, Now: o.Now}},
+		Runs: runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
 	a.Shelf = &shelf.Shelf{DB: o.DB, Studies: studies, Hides: a.IsAway}
 	a.Received = &handover.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}

@@ -14,6 +14,7 @@ import (
 	"inktally/internal/app"
 	appbook "inktally/internal/app/phrasebook"
 	"inktally/internal/store"
+	"inktally/internal/tables"
 	"inktally/internal/view"
 
 	"github.com/stretchr/testify/assert"
@@ -91,9 +92,9 @@ func TestWorkbook(t *testing.T) {
 	assert.Equal(t, 2, report.Added)
 	assert.Equal(t, 1300, *bookOf(t, a, client)["chimney sweep ostrey"].Members[0].Volume)
 	for code, bad := range map[fault.Code][]byte{
-		appbook.WorkbookUnreadable.Code: body.Bytes()[:200], table.ListEmpty.Code: nil,
-		table.ListNotText.Code:    []byte("\x00\x01\x02\x03"),
-		appbook.ListTooLarge.Code: make([]byte, appbook.MaxList+1), table.NoPhraseColumn.Code: []byte("1,2\n3,4\n"),
+		tables.WorkbookUnreadable.Code: body.Bytes()[:200], table.ListEmpty.Code: nil,
+		table.ListNotText.Code:   []byte("\x00\x01\x02\x03"),
+		tables.ListTooLarge.Code: make([]byte, appbook.MaxList+1), table.NoPhraseColumn.Code: []byte("1,2\n3,4\n"),
 	} {
 		t.Run(fmt.Sprint(code), func(t *testing.T) {
 			_, err := a.Book.ImportList(ctx, client, "bad", bad, nil, "", "")

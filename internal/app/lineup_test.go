@@ -5,7 +5,6 @@ import (
 
 	"inktally/core/fault"
 	"inktally/core/lineup"
-	"inktally/internal/app/figures"
 	"inktally/internal/app/lineups"
 	"inktally/internal/view"
 
@@ -169,34 +168,4 @@ func TestTypedRows(t *testing.T) {
 		require.NoError(rt, err)
 		assert.Equal(rt, l.Entries, back.Entries, "moving it back undoes it")
 	})
-}
-
-// Figures of sites are typed and pasted, each with its source and day; rows of other sites
-// are named.
-func TestSiteFigures(t *testing.T) {
-	a, _, id := overPractice(t)
-	value := 88.0
-	sites, err := a.Standing.Set(ctx, id, "harborflue.example",
-		view.FigureDraft{Figure: "referring_domains", Value: &value, Source: "a list", TakenOn: "2026-11-01"}, nil)
-	require.NoError(t, err)
-	assert.True(t, sites[0].Own)
-	require.Len(t, sites, 6)
-	assert.Equal(t, 212, *sites[2].MapReviews)
-	assert.True(t, sites[5].Chain)
-	pasted, err := a.Standing.Paste(ctx, id,
-		"site\tbacklinks\treviews\nOld Saltbox Masonry\t1,240\t230\nsomebody.example\t3\t1\n", "a table", "")
-	require.NoError(t, err)
-	assert.Equal(t, 2, pasted.Kept)
-	assert.Equal(t, []string{"somebody.example"}, pasted.Unknown)
-	assert.Equal(t, "a table", pasted.Sites[2].Figures[0].Source)
-	sites, err = a.Standing.Set(ctx, id, "harborflue.example", view.FigureDraft{Figure: "referring_domains"}, nil)
-	require.NoError(t, err)
-	assert.Empty(t, sites[1].Figures)
-	_, err = a.Standing.Paste(ctx, id, "nothing", "", "")
-	fails(t, err, figures.NoFigures.Code)
-	_, err = a.Standing.Set(ctx, id, "harborflue.example",
-		view.FigureDraft{Figure: "links", Value: &value, TakenOn: "2026-13-01"}, nil)
-	fails(t, err, figures.DayBad.Code)
-	_, err = a.Standing.Set(ctx, id, "nobody.example", view.FigureDraft{Figure: "links", Value: &value}, nil)
-	assert.Error(t, err)
 }

@@ -12,6 +12,7 @@ import (
 	"inktally/internal/app/merge"
 	"inktally/internal/app/targets"
 	"inktally/internal/view"
+	"inktally/internal/view/stood"
 	"inktally/internal/wording"
 
 	"github.com/stretchr/testify/assert"
@@ -217,16 +218,16 @@ func figureEdits(a *app.App, client int64) []edit {
 				return fmt.Sprint(p.Hours)
 			}},
 		{"a figure of a site", "", "88", "90", func(to, before string) error {
-			_, err := a.Standing.Set(ctx, client, "brindle.example",
-				view.FigureDraft{Figure: "referring_domains", Value: number(to)},
+			_, err := a.Standing.Type(ctx, client, "brindle.example", stood.FigureTyped{
+				FigureOf: stood.FigureOf{Figure: "referring_domains", Scope: "site"}, Value: number(to)},
 				&view.FigureWas{Value: number(before)})
 			return err
 		}, func() string {
-			sites, err := a.Standing.Get(ctx, client)
-			if err != nil || len(sites[0].Figures) == 0 {
+			s, err := a.Standing.Get(ctx, client)
+			if err != nil || s.Groups[2].Rows[0].Cells[0].Value == nil {
 				return ""
 			}
-			return fmt.Sprint(sites[0].Figures[0].Value)
+			return fmt.Sprint(*s.Groups[2].Rows[0].Cells[0].Value)
 		}},
 	}
 }

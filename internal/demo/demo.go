@@ -44,7 +44,19 @@ func Seed(ctx context.Context, a *app.App) error {
 	if err := measure(ctx, a, g.ID); err != nil {
 		return err
 	}
+	if err := askFigures(ctx, a, g.ID); err != nil {
+		return err
+	}
 	return beside(ctx, a, fenwick)
+}
+
+// askFigures asks for links, listings and map profiles, where there is a source of them.
+func askFigures(ctx context.Context, a *app.App, client int64) error {
+	if len(a.Standing.Sources) == 0 {
+		return nil
+	}
+	_, err := a.Standing.Ask(ctx, client)
+	return err
 }
 
 // beside makes one of the other clients: its search is recorded, and its pages are read
@@ -63,6 +75,9 @@ func beside(ctx context.Context, a *app.App, b view.Business) error {
 		return err
 	}
 	if _, err := a.Book.AskDemand(ctx, g.ID); err != nil {
+		return err
+	}
+	if err := askFigures(ctx, a, g.ID); err != nil {
 		return err
 	}
 	_, err = a.Runs.Start(ctx, g.ID, runs.What{Pages: true, Sites: true})
@@ -95,7 +110,7 @@ var brindle = view.Business{
 		{Name: "wood stove installation", Words: []string{"stove installer"}, Worth: 1800},
 		{Name: "chimney cap fitting", Words: []string{"chimney cap installation"}, Worth: 320},
 	},
-	Customers: 4, Money: "$",
+	Customers: 4, Money: "$", Address: "12 North Quay Street, Tarn Harbor, ME 04101", OpeningHours: "Mon-Fri 8am-5pm",
 	Places: []view.Place{{Name: "Tarn Harbor", State: "ME", Home: true, Spellings: []string{"Tarn Harbour"}},
 		{Name: "North Tarn"}, {Name: "Pell Crossing"}, {Name: "Ostrey"},
 		{Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}},

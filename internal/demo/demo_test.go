@@ -24,7 +24,8 @@ func seeded(t *testing.T) *app.App {
 	require.NoError(t, err)
 	a, err := app.New(context.Background(),
 		app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
-			Demand: source.Demand{URL: web.DemandURL()}})
+			Demand:  source.Demand{URL: web.DemandURL()},
+			Figures: web.Figures()})
 	require.NoError(t, err)
 	t.Cleanup(func() {
 		a.Close()

@@ -24,9 +24,10 @@ import (
 	"inktally/core/gazetteer"
 	"inktally/core/text"
 	"inktally/internal/fetch"
+	"inktally/internal/source"
 )
 
-//go:embed sites search demand.json phrases.csv towns.csv
+//go:embed sites search standing demand.json phrases.csv towns.csv
 var files embed.FS
 
 // Phrases returns a list of phrases as a client has one, as CSV.
@@ -97,6 +98,12 @@ func (w *Web) Addr() string { return w.listener.Addr().String() }
 // SearchURL returns the address of the practice search.
 func (w *Web) SearchURL() string { return "http://" + w.Addr() + "/practice/search" }
 
+// Figures returns the practice links and the practice listings.
+func (w *Web) Figures() []source.Figures {
+	at := "http://" + w.Addr() + "/practice/"
+	return []source.Figures{{URL: at + "links"}, {URL: at + "listings"}}
+}
+
 // Fetcher returns a fetcher that reaches *.example through the practice web
 // and everything else as ever.
 func (w *Web) Fetcher() *fetch.Fetcher {
@@ -137,6 +144,9 @@ func (w *Web) ServeHTTP(out http.ResponseWriter, r *http.Request) {
 		return
 	case "/practice/demand/phrases", "/practice/demand/found":
 		w.serveDemand(out, r)
+		return
+	case "/practice/links/tables", "/practice/listings/tables":
+		w.serveFigures(out, r)
 		return
 	case "/practice/error":
 		http.Error(out, "this page always fails", http.StatusInternalServerError)

@@ -59,7 +59,8 @@ func program(t *testing.T, web *practice.Web) *app.App {
 	db, err := store.Open(context.Background(), filepath.Join(t.TempDir(), "d.db"))
 	require.NoError(t, err)
 	a, err := app.New(context.Background(), app.Options{DB: db, Web: web.Fetcher(),
-		Search: source.Search{URL: web.SearchURL()}, Demand: source.Demand{URL: web.DemandURL()}})
+		Search: source.Search{URL: web.SearchURL()}, Demand: source.Demand{URL: web.DemandURL()},
+		Figures: web.Figures()})
 	require.NoError(t, err)
 	t.Cleanup(func() {
 		a.Close()

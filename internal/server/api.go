@@ -40,6 +40,11 @@ type PagePath struct {
 	Page int64 `path:"page"`
 }
 
+// ofClient makes an operation of a use case that is asked of a client, and nothing more.
+func ofClient[T any](use func(context.Context, int64) (T, error)) func(context.Context, *ClientPath) (T, error) {
+	return func(ctx context.Context, in *ClientPath) (T, error) { return use(ctx, in.Client) }
+}
+
 // api registers operations and turns the errors of use cases into problems.
 type api struct {
 	huma huma.API
@@ -58,6 +63,7 @@ func register(h huma.API, a *app.App, log *slog.Logger) {
 	r := api{h, a, log, ""}
 	r.of("clients").clients()
 	r.of("lineup").lineup()
+	r.of("standing").standing()
 	r.of("sites").site()
 	r.of("tabs").received()
 	r.of("runs").runs()

@@ -9,7 +9,6 @@ import (
 	"inktally/core/imagename"
 	bookapp "inktally/internal/app/phrasebook"
 	"inktally/internal/view"
-	"inktally/internal/view/told"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -93,7 +92,7 @@ type importPath struct {
 func (r api) book() {
 	const book = "/clients/{client}/book"
 	handle(r, get, book, "book", "The phrase book in families, those worth writing for first",
-		func(ctx context.Context, in *ClientPath) (*view.Book, error) { return r.app.Book.Get(ctx, in.Client) })
+		ofClient(r.app.Book.Get))
 	handle(r, put, book+"/families", "chooseFamilies", "Keep or dismiss families, or choose the lead phrase",
 		func(ctx context.Context, in *familiesInput) (*view.Book, error) {
 			return r.app.Book.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice.Core())
@@ -119,33 +118,25 @@ func (r api) book() {
 			return r.app.Book.PlacePhrases(ctx, in.Client, in.Body.Phrases, in.Body.With)
 		}, takes(manyRows))
 	handle(r, get, book+"/lists", "lists", "The lists of words by which intents are told",
-		func(ctx context.Context, in *ClientPath) (*view.ListsOfWords, error) {
-			return r.app.Book.Lists(ctx, in.Client)
-		})
+		ofClient(r.app.Book.Lists))
 	handle(r, put, book+"/lists", "saveLists", "Replace the lists of words",
 		func(ctx context.Context, in *listsInput) (*view.ListsOfWords, error) {
 			return r.app.Book.SaveLists(ctx, in.Client, in.Body.Lists, in.Body.Was)
 		}, takes(wordLists))
 	handle(r, get, "/clients/{client}/found", "found",
 		"What the client's site and its rivals' are found for, side by side",
-		func(ctx context.Context, in *ClientPath) (*told.Found, error) {
-			return r.app.Book.Found(ctx, in.Client)
-		})
+		ofClient(r.app.Book.Found))
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),
 		r.bookFile)
 	handle(r, get, book+"/candidates", "candidates", "Phrases of services, places and patterns that the book has not",
-		func(ctx context.Context, in *ClientPath) ([]string, error) {
-			return r.app.Book.Candidates(ctx, in.Client)
-		})
+		ofClient(r.app.Book.Candidates))
 	handle(r, post, book+"/phrases", "addPhrases", "Add phrases to the book",
 		func(ctx context.Context, in *phrasesInput) (*view.Report, error) {
 			return r.app.Book.AddPhrases(ctx, in.Client, in.Body.Phrases)
 		}, takes(manyRows))
 	handle(r, post, book+"/demand", "askDemand",
 		"Get the search volumes of all phrases from the source, and what the site is found for",
-		func(ctx context.Context, in *ClientPath) (*view.Report, error) {
-			return r.app.Book.AskDemand(ctx, in.Client)
-		})
+		ofClient(r.app.Book.AskDemand))
 	handle(r, post, book+"/preview", "previewList", "Show how a list is understood before it is imported",
 		func(ctx context.Context, in *listInput) (*view.Preview, error) {
 			name, body, err := listOf(in)

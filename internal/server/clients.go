@@ -60,23 +60,17 @@ func (r api) clients() {
 			return r.app.Quick(ctx, in.Body.Address, in.Body.Phrase, in.Body.Rivals)
 		}, takes(longEntry))
 	handle(r, get, "/clients/{client}", "ground", "What is known of a client",
-		func(ctx context.Context, in *ClientPath) (view.Ground, error) {
-			return r.app.Ground.Get(ctx, in.Client)
-		})
+		ofClient(r.app.Ground.Get))
 	handle(r, put, "/clients/{client}", "saveGround", "Change what is known of a client",
 		func(ctx context.Context, in *groundInput) (view.Ground, error) {
 			return r.app.Ground.Save(ctx, in.Client, in.Body.Business, in.Body.Was)
 		}, takes(manyRows))
 	handle(r, get, "/clients/{client}/communities", "communities",
 		"The communities around a client's home town that are none of its places yet",
-		func(ctx context.Context, in *ClientPath) (view.Around, error) {
-			return r.app.Ground.Around(ctx, in.Client)
-		})
+		ofClient(r.app.Ground.Around))
 	handle(r, get, "/clients/{client}/proposal", "proposal",
 		"What the client's home page says of the business, where nothing was entered",
-		func(ctx context.Context, in *ClientPath) (view.Proposal, error) {
-			return r.app.Ground.Proposal(ctx, in.Client)
-		})
+		ofClient(r.app.Ground.Proposal))
 	whole(r, remove, "/clients/{client}", "deleteClient",
 		"Delete a client and all that belongs to it; for an hour it can be brought back",
 		func(ctx context.Context, client int64) error { return r.app.Delete(ctx, client) })

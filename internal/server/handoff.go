@@ -71,9 +71,7 @@ type letterheadInput struct{ Body told.Letterhead }
 
 func (r api) handoff() {
 	handle(r, get, "/clients/{client}/walk", "walk", "What an owner is told, step by step",
-		func(ctx context.Context, in *ClientPath) (*told.Walk, error) {
-			return r.app.Handoff.Walk(ctx, in.Client)
-		})
+		ofClient(r.app.Handoff.Walk))
 	handle(r, put, "/clients/{client}/walk/steps/{step}", "changeStep",
 		"Change what is said to a step, or leave it out",
 		func(ctx context.Context, in *changeStepInput) (*told.Walk, error) {

@@ -13,6 +13,7 @@ import (
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
+	"inktally/internal/tables"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
@@ -34,7 +35,7 @@ var (
 	aDraft      = limit{2 * draft.MaxBytes, draft.DraftTooLarge.New(draft.MaxBytes >> 20)}
 	someFiles   = limit{saved.MaxBytes + 1<<20, FilesTooLarge.New(saved.MaxBytes >> 20)}
 	resultPages = limit{saved.MaxBytes + 1<<20, lineups.ResultsTooLarge.New(saved.MaxBytes >> 20)}
-	aList       = limit{phrasebook.MaxList + 1<<20, phrasebook.ListTooLarge.New(phrasebook.MaxList >> 20)}
+	aList       = limit{phrasebook.MaxList + 1<<20, tables.ListTooLarge.New(phrasebook.MaxList >> 20)}
 )
 
 // traits are what an operation is registered with, beside what its description tells.

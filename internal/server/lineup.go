@@ -81,23 +81,6 @@ type DomainPath struct {
 
 type siteKindInput struct{ DomainPath }
 
-type figureInput struct {
-	DomainPath
-	Body struct {
-		view.FigureDraft
-		Was *view.FigureWas `json:"was,omitempty" doc:"What it was when the change began; then it is refused where it changed elsewhere meanwhile"`
-	}
-}
-
-type tableInput struct {
-	ClientPath
-	Body struct {
-		Table   string `json:"table" maxLength:"100000" doc:"A heading for each column, a site for each row"`
-		Source  string `json:"source" required:"false" maxLength:"200"`
-		TakenOn string `json:"taken_on" required:"false" maxLength:"10" doc:"A day, such as 2026-11-26; empty is today"`
-	}
-}
-
 type siteListInput struct {
 	Body struct {
 		List string `json:"list" maxLength:"100000" doc:"A line each: a domain and its kind, directory where none is told"`
@@ -200,18 +183,6 @@ func (r api) lineup() {
 		func(ctx context.Context, in *siteKindInput) (*view.Lineup, error) {
 			return r.app.Lineup.ForgetSiteKind(ctx, in.Client, in.Domain)
 		})
-	handle(r, get, "/clients/{client}/figures", "siteFigures", "Figures of sites that come from elsewhere",
-		func(ctx context.Context, in *ClientPath) ([]view.SiteFigures, error) {
-			return r.app.Standing.Get(ctx, in.Client)
-		})
-	handle(r, put, "/clients/{client}/figures/{domain}", "setSiteFigure", "Keep a figure of a site",
-		func(ctx context.Context, in *figureInput) ([]view.SiteFigures, error) {
-			return r.app.Standing.Set(ctx, in.Client, in.Domain, in.Body.FigureDraft, in.Body.Was)
-		})
-	handle(r, post, "/clients/{client}/figures", "pasteFigures", "Keep the figures of a small table",
-		func(ctx context.Context, in *tableInput) (*view.FiguresPasted, error) {
-			return r.app.Standing.Paste(ctx, in.Client, in.Body.Table, in.Body.Source, in.Body.TakenOn)
-		}, takes(longEntry))
 	handle(r, post, "/clients/{client}/lineup/search", "recordSearch", "Search and record the result",
 		func(ctx context.Context, in *searchInput) (*view.Lineup, error) {
 			return r.app.Lineup.Record(ctx, in.Client, in.Body.Phrase)

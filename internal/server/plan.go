@@ -111,7 +111,7 @@ type added struct {
 // plan registers what is asked of targets.
 func (r api) plan() {
 	handle(r, get, "/clients/{client}/plan", "plan", "What all pages must have, in the order of work",
-		func(ctx context.Context, in *ClientPath) (*view.Plan, error) { return r.app.Plan.Get(ctx, in.Client) })
+		ofClient(r.app.Plan.Get))
 	handle(r, put, "/clients/{client}/plan/choices", "choose", "Keep, change or drop targets or parts of them",
 		func(ctx context.Context, in *chooseInput) (*view.Plan, error) {
 			said := make([]targets.Said, len(in.Body.Said))
@@ -149,9 +149,7 @@ func (r api) plan() {
 		}, takes(longEntry))
 	handle(r, get, "/clients/{client}/plan/images", "imageNames",
 		"The images of all pages with the names that they should have",
-		func(ctx context.Context, in *ClientPath) (*view.ImageNames, error) {
-			return r.app.Plan.Images(ctx, in.Client)
-		})
+		ofClient(r.app.Plan.Images))
 	handle(r, get, "/clients/{client}/plan/ladder", "ladder",
 		"Rival by rival: who leads on which front, and what passes it",
 		func(ctx context.Context, in *ladderPath) (*told.Ladder, error) {

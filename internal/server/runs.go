@@ -42,7 +42,7 @@ func (r api) runs() {
 			return lastRun{run}, err
 		})
 	handle(r, post, "/clients/{client}/run", "measure", "Read and measure the client's pages and its rivals'",
-		func(ctx context.Context, in *ClientPath) (view.Run, error) { return r.app.Runs.Measure(ctx, in.Client) })
+		ofClient(r.app.Runs.Measure))
 	handle(r, post, "/clients/{client}/read", "readPage", "Read one page again, as served or as rendered",
 		func(ctx context.Context, in *readInput) (view.Run, error) {
 			return r.app.Runs.ReadPage(ctx, in.Client, in.Body.URL, reading.Mode(in.Body.Mode))

@@ -56,7 +56,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 // OpenAPI describes the API.
 func OpenAPI() ([]byte, error) {
 	api := humagin.New(newRouter(), config())
-	register(api, nil, nil)
+	register(api, &app.App{}, nil)
 	return json.MarshalIndent(api.OpenAPI(), "", "  ")
 }
 

@@ -40,7 +40,8 @@ func start(t *testing.T) (*httptest.Server, *app.App) {
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
 	a, err := app.New(context.Background(),
 		app.Options{DB: db, Web: web.Fetcher(), Search: source.Search{URL: web.SearchURL()},
-			Demand: source.Demand{URL: web.DemandURL()}, Log: log})
+			Demand:  source.Demand{URL: web.DemandURL()},
+			Figures: web.Figures(), Log: log})
 	require.NoError(t, err)
 	server := httptest.NewServer(New(a, log, Options{}))
 	t.Cleanup(func() {
@@ -137,7 +138,8 @@ func TestRunOverTheAPI(t *testing.T) {
 	server := serve(t)
 	status, g := ask(t, server, "POST", "/api/clients",
 		`{"name":"B","trade":"","phone":"","home_page":"brindleandash.example",
-		"services":[{"name":"chimney sweep"}],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],"phrases":["chimney sweep tarn harbor"]}`)
+		"services":[{"name":"chimney sweep"}],"places":[{"name":"Tarn Harbor","state":"ME","home":true}],
+"phrases":["chimney sweep tarn harbor"]}`)
 	require.Equal(t, http.StatusOK, status)
 	assert.InDelta(t, 1, g["id"], 0)
 	status, l := ask(t, server, "POST", "/api/clients/1/lineup/search", `{"phrase":"Harbor Tarn chimney SWEEP"}`)
@@ -183,7 +185,8 @@ func TestRunOverTheAPI(t *testing.T) {
 func TestHours(t *testing.T) {
 	server := serve(t)
 	status, made := ask(t, server, "POST", "/api/clients",
-		`{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+		`{"name":"Brindle & Ash","trade":"chimney care","phone":"","home_page":"","services":[],"places":[],
+"phrases":["chimney sweep"]}`)
 	require.Equal(t, http.StatusOK, status)
 	path := fmt.Sprintf("/api/clients/%v", made["id"])
 	status, _ = ask(t, server, "PUT", path+"/hours", `{"hours":3.5}`)
@@ -215,7 +218,8 @@ func TestOpenAPI(t *testing.T) {
 func TestBookFile(t *testing.T) {
 	server := serve(t)
 	status, _ := ask(t, server, "POST", "/api/clients",
-		`{"name":"Brindle & Ash","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":["chimney sweep"]}`)
+		`{"name":"Brindle & Ash","trade":"","phone":"","home_page":"","services":[],"places":[],
+"phrases":["chimney sweep"]}`)
 	require.Equal(t, http.StatusOK, status)
 	resp, err := http.Get(server.URL + "/api/clients/1/book.csv")
 	require.NoError(t, err)

@@ -16,15 +16,11 @@ type besideInput struct {
 
 func (r api) site() {
 	handle(r, get, "/clients/{client}/site", "site", "What a survey found of the client's site and of its rivals'",
-		func(ctx context.Context, in *ClientPath) (*view.Site, error) {
-			return r.app.Ground.Site(ctx, in.Client)
-		})
+		ofClient(r.app.Ground.Site))
 	handle(r, post, "/clients/{client}/survey", "survey", "Find the pages of the client's site and of its rivals'",
-		func(ctx context.Context, in *ClientPath) (view.Run, error) { return r.app.Runs.Survey(ctx, in.Client) })
+		ofClient(r.app.Runs.Survey))
 	handle(r, get, "/clients/{client}/overview", "overview", "All pages at a glance, those to make too",
-		func(ctx context.Context, in *ClientPath) (*view.Overview, error) {
-			return r.app.Sheet.Overview(ctx, in.Client)
-		})
+		ofClient(r.app.Sheet.Overview))
 	handle(r, get, "/clients/{client}/pages/{page}/beside", "beside",
 		"The pages of rivals that stand beside one of the client's",
 		func(ctx context.Context, in *PagePath) ([]view.Beside, error) {

@@ -73,9 +73,7 @@ func (r api) yardstick() {
 			return r.app.Yardstick.Change(ctx, 0, in.Body.Changes, in.Body.Was)
 		})
 	handle(r, get, "/clients/{client}/yardstick", "clientYardstick", "The figures of a client",
-		func(ctx context.Context, in *ClientPath) ([]view.Figure, error) {
-			return r.app.Yardstick.Figures(ctx, in.Client)
-		})
+		ofClient(r.app.Yardstick.Figures))
 	handle(r, put, "/clients/{client}/yardstick", "changeClientYardstick",
 		"Change figures of a client, all of them or none",
 		func(ctx context.Context, in *clientFiguresInput) ([]view.Figure, error) {

@@ -19,6 +19,12 @@ type Client struct {
 	Customers float64 // who come of a hundred visits, 0 if that is not known
 	Money     string  // the sign of its money
 	Postcode  string  // of its address, empty if it is not known
+	// Address is its street address whole, Hidden whether it is not shown by choice, OpeningHours as they are written,
+	// MorePhones are numbers beside the phone, parted by semicolons: as all should stand in listings (rule 13.3).
+	Address      string
+	Hidden       bool
+	OpeningHours string
+	MorePhones   string
 	// Lists are its lists of words, nil for the standard ones.
 	Lists     *intent.Lists
 	CreatedAt time.Time
@@ -57,12 +63,13 @@ type Ground struct {
 	Pages []Page
 }
 
-const clientColumns = `id, name, trade, phone, language, customers, money, postcode, lists, created_at`
+const clientColumns = `id, name, trade, phone, language, customers, money, postcode, street_address,
+	address_hidden, opening_hours, more_phones, lists, created_at`
 
 func scanClient(scan func(...any) error, c *Client) error {
 	var lists string
-	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode, &lists,
-		(*kept.Time)(&c.CreatedAt))
+	err := scan(&c.ID, &c.Name, &c.Trade, &c.Phone, &c.Language, &c.Customers, &c.Money, &c.Postcode,
+		&c.Address, &c.Hidden, &c.OpeningHours, &c.MorePhones, &lists, (*kept.Time)(&c.CreatedAt))
 	if err != nil {
 		return err
 	}
@@ -87,17 +94,19 @@ func (t *Tx) Client(id int64) (c Client, err error) {
 // AddClient adds a client and returns its id.
 func (t *Tx) AddClient(c Client) (int64, error) {
 	return t.insert(none,
-		`INSERT INTO clients (name, trade, phone, language, customers, money, postcode, created_at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, kept.Time(c.CreatedAt))
+		`INSERT INTO clients (name, trade, phone, language, customers, money, postcode, street_address,
+			address_hidden, opening_hours, more_phones, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.Address, c.Hidden, c.OpeningHours,
+		c.MorePhones, kept.Time(c.CreatedAt))
 }
 
 // UpdateClient changes what is told of a client, but for its lists.
 func (t *Tx) UpdateClient(c Client) error {
 	return t.change(of(c.ID, FacetGround),
-		`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ?
-			WHERE id = ?`,
-		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.ID)
+		`UPDATE clients SET name = ?, trade = ?, phone = ?, language = ?, customers = ?, money = ?, postcode = ?,
+			street_address = ?, address_hidden = ?, opening_hours = ?, more_phones = ? WHERE id = ?`,
+		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.Address, c.Hidden, c.OpeningHours,
+		c.MorePhones, c.ID)
 }
 
 // DeleteClient deletes a client and all that belongs to it.

@@ -59,7 +59,8 @@ func (t *Tx) AddLineup(l Lineup) (int64, error) {
 // UseLineup makes a search the one that was put to use last.
 func (t *Tx) UseLineup(client, id int64) error {
 	return t.change(of(client, FacetLineups), `UPDATE lineups SET
-		used = 1 + (SELECT MAX(used) FROM lineups WHERE client_id = ?) WHERE client_id = ? AND id = ?`, client, client, id)
+		used = 1 + (SELECT MAX(used) FROM lineups WHERE client_id = ?) WHERE client_id = ? AND id = ?`, client, client,
+		id)
 }
 
 // LookedAt keeps up to which organic and map entries a search was looked at.
@@ -88,7 +89,8 @@ func (t *Tx) Entries(client int64) ([]Entry, error) {
 		FROM lineup_entries WHERE client_id = ? ORDER BY `+entryOrder, client)
 }
 
-const entryOrder = `CASE part WHEN 'paid' THEN 0 WHEN 'map' THEN 1 WHEN 'organic' THEN 2 ELSE 3 END, sponsored DESC, position, id`
+const entryOrder = `CASE part WHEN 'paid' THEN 0 WHEN 'map' THEN 1 WHEN 'organic' THEN 2 ELSE 3 END, sponsored DESC,
+ position, id`
 
 // Entry returns a lineup entry of a client.
 func (t *Tx) Entry(client, id int64) (e Entry, err error) {
@@ -152,9 +154,10 @@ func (t *Tx) SiteKinds() ([]SiteKind, error) {
 // was said.
 func (t *Tx) SetSiteKind(k SiteKind) error {
 	if k.Kind == "" {
-		return t.change(none, `DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
+		return t.change(of(Everyone, FacetStanding), `DELETE FROM site_kinds WHERE domain = ?`, k.Domain)
 	}
-	_, err := t.exec(none, `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for, said_at) VALUES (?, ?, ?, ?)`,
+	_, err := t.exec(of(Everyone, FacetStanding), `INSERT OR REPLACE INTO site_kinds (domain, kind, said_for,
+ said_at) VALUES (?, ?, ?, ?)`,
 		k.Domain, k.Kind, k.SaidFor, kept.Time(k.SaidAt))
 	return err
 }

@@ -72,13 +72,13 @@ func (t *Tx) Revision(client int64) (Revision, error) {
 
 // Changes reports whether the transaction has changed something of a client.
 func (t *Tx) Changes(client int64) bool {
-	return len(t.changes[client]) > 0 || len(t.changes[everyone]) > 0
+	return len(t.changes[client]) > 0 || len(t.changes[Everyone]) > 0
 }
 
-// everyone stands for all clients.
-const everyone = 0
+// Everyone stands for all clients, where what is kept is not of one.
+const Everyone = 0
 
-// effect is what a statement changes: a facet of a client, of all clients for everyone.
+// effect is what a statement changes: a facet of a client, of all clients for Everyone.
 type effect struct {
 	client int64
 	facet  Facet
@@ -167,7 +167,7 @@ func (t *Tx) outcome() (tell func(), err error) {
 	facets := map[Facet]bool{}
 	for client, of := range t.changes {
 		maps.Copy(facets, of)
-		if client != everyone {
+		if client != Everyone {
 			if err := t.one(`SELECT COALESCE(MAX(revision), 0) FROM clients WHERE id = ?`, []any{client},
 				&revision); err != nil {
 				return nil, err

@@ -173,7 +173,8 @@ func TestRevision(t *testing.T) {
 			return tx.SetChoice(id, home, "x", plan.Choice{State: plan.Kept})
 		}},
 		"site figure": {FacetStanding, func(tx *Tx) error {
-			return tx.SetSiteFigure(id, SiteFigure{Domain: "a.example"})
+			return tx.Put(id, FacetStanding, `INSERT INTO standing_figures (client_id, site, figure, taken_on, value)
+				VALUES (?, 'a.example', 'links', '2026-11-30', 3)`, id)
 		}},
 		"found": {FacetFound, func(tx *Tx) error {
 			_, err := tx.AddFoundList(id, FoundList{Site: "a.example"})

@@ -15,7 +15,7 @@ func (t *Tx) Towns() ([]gazetteer.Town, error) {
 // takes the place of what was known of it.
 func (t *Tx) AddTowns(towns []gazetteer.Town) error {
 	for _, v := range towns {
-		if _, err := t.exec(of(everyone, FacetGround),
+		if _, err := t.exec(of(Everyone, FacetGround),
 			`INSERT OR REPLACE INTO towns (name, country, state, lat, lon, size) VALUES (?, ?, ?, ?, ?, ?)`,
 			v.Name, v.Country, v.State, v.Lat, v.Lon, v.Size); err != nil {
 			return err

@@ -17,6 +17,7 @@ import (
 
 	"inktally/core/page"
 	"inktally/internal/store"
+	"inktally/internal/store/elsewhere"
 	"inktally/internal/study/part"
 
 	"github.com/hashicorp/golang-lru/v2/simplelru"
@@ -69,9 +70,9 @@ type client struct {
 type Study struct {
 	*Known
 	Revision store.Revision
-	// Said is what was said of the plan, Standing are the figures of sites that come from elsewhere.
+	// Said is what was said of the plan, Standing is what comes from elsewhere, but for the rows of lists.
 	Said     store.SaidOf
-	Standing []store.SiteFigure
+	Standing elsewhere.Known
 	// Found are the lists of what sites are found for, the last one of each.
 	Found []store.FoundList
 
@@ -197,7 +198,7 @@ func (s *Studies) load(tx *store.Tx, id int64, had *Study) (*Study, error) {
 	}
 	if had != nil && revision.Same(had.Revision, store.FacetStanding) {
 		out.Standing = had.Standing
-	} else if out.Standing, err = tx.SiteFigures(id); err != nil {
+	} else if out.Standing, err = elsewhere.Of(tx, id); err != nil {
 		return nil, err
 	}
 	if had != nil && revision.Same(had.Revision, store.FacetFound) {

@@ -24,10 +24,16 @@ type Place struct {
 
 // Business is what a person tells of a client.
 type Business struct {
-	Name     string    `json:"name" maxLength:"200" doc:"The business; empty takes the site's name"`
-	Trade    string    `json:"trade" maxLength:"200"`
-	Phone    string    `json:"phone" maxLength:"100"`
-	Postcode string    `json:"postcode" required:"false" maxLength:"20" doc:"Postcode or ZIP code of the business; tells phrases of other areas"`
+	Name     string `json:"name" maxLength:"200" doc:"The business; empty takes the site's name"`
+	Trade    string `json:"trade" maxLength:"200"`
+	Phone    string `json:"phone" maxLength:"100"`
+	Postcode string `json:"postcode" required:"false" maxLength:"20" doc:"Postcode or ZIP code of the business; tells phrases of other areas"`
+	// Address and what follows are the business as it should stand in every listing.
+	Address      string `json:"street_address" required:"false" maxLength:"300" doc:"Street, town, state and postcode as they should stand in every listing"`
+	Hidden       bool   `json:"address_hidden" required:"false" doc:"The address is not shown, by choice"`
+	OpeningHours string `json:"opening_hours" required:"false" maxLength:"300" doc:"As people write them: Mon-Fri 8am-5pm"`
+	MorePhones   string `json:"more_phones" required:"false" maxLength:"300" doc:"Other numbers of the business, parted by semicolons"`
+
 	HomePage string    `json:"home_page" maxLength:"2000" doc:"Address of the home page; empty if there is none yet"`
 	Services []Service `json:"services" maxItems:"200" doc:"What the client sells; the first is its main service"`
 	Places   []Place   `json:"places" maxItems:"200"`
@@ -75,6 +81,9 @@ type Proposal struct {
 	Place    string `json:"place" doc:"The home town: Tarn Harbor, ME"`
 	Language string `json:"language" doc:"That of the page, if phrases are in another one so far"`
 	Service  string `json:"service" doc:"What the phrase names beside the place"`
+
+	Address      string `json:"street_address" doc:"As the site's structured data has it"`
+	OpeningHours string `json:"opening_hours" doc:"As the site's structured data has them"`
 }
 
 // ShelfRow is one client as the shelf shows it.

@@ -8,15 +8,16 @@ import (
 // things names what two people can change at once.
 var things = map[fault.Thing]string{
 	fault.ClientName: "name", fault.Trade: "trade", fault.Phone: "phone", fault.HomePage: "home page",
-	fault.Language: "language",
-	fault.Currency: "currency", fault.Postcode: "postcode", fault.Customers: "customers per 100 visits",
-	fault.Services: "services", fault.Places: "places", fault.Phrases: "phrases", fault.Hours: "hours",
-	fault.PageURL: "page's URL", fault.PageKind: "page's kind", fault.PageService: "page's service",
-	fault.PagePlace:      "page's place",
+	fault.Language: "language", fault.Currency: "currency", fault.Postcode: "postcode",
+	fault.Customers: "customers per 100 visits", fault.StreetAddress: "street address",
+	fault.AddressHidden: "choice to show the address", fault.OpeningHours: "opening hours",
+	fault.MorePhones: "other phones", fault.Services: "services", fault.Places: "places", fault.Phrases: "phrases",
+	fault.Hours: "hours", fault.PageURL: "page's URL", fault.PageKind: "page's kind",
+	fault.PageService: "page's service", fault.PagePlace: "page's place",
 	fault.SectionHeading: "section's heading", fault.SectionWords: "section's words to write",
-	fault.SectionKept:  "section",
-	fault.SectionOrder: "order of the sections", fault.OthersAdjusted: "choice to adjust the other sections",
-	fault.TargetChoice: "target", fault.SiteFigure: "figure",
+	fault.SectionKept: "section", fault.SectionOrder: "order of the sections",
+	fault.OthersAdjusted: "choice to adjust the other sections", fault.TargetChoice: "target",
+	fault.SiteFigure: "figure",
 }
 
 // thing names what two changed: one of the things, or a figure of the yardstick by its key.

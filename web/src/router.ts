@@ -62,6 +62,12 @@ export const router = createRouter({
           component: () => import('./stops/found/FoundView.vue'),
         },
         {
+          path: 'standing',
+          name: 'standing',
+          meta: { title: 'Standing', headed: true },
+          component: () => import('./stops/standing/StandingView.vue'),
+        },
+        {
           path: 'lineup',
           name: 'lineup',
           meta: { title: 'Lineup' },

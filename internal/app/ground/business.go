@@ -37,6 +37,10 @@ var fields = []struct {
 	{fault.Language, func(b *business) any { return &b.client.Language }},
 	{fault.Currency, func(b *business) any { return &b.client.Money }},
 	{fault.Postcode, func(b *business) any { return &b.client.Postcode }},
+	{fault.StreetAddress, func(b *business) any { return &b.client.Address }},
+	{fault.AddressHidden, func(b *business) any { return &b.client.Hidden }},
+	{fault.OpeningHours, func(b *business) any { return &b.client.OpeningHours }},
+	{fault.MorePhones, func(b *business) any { return &b.client.MorePhones }},
 	{fault.Customers, func(b *business) any { return &b.client.Customers }},
 	{fault.Services, func(b *business) any { return &b.services }},
 	{fault.Places, func(b *business) any { return &b.places }},
@@ -47,8 +51,9 @@ var fields = []struct {
 func businessOf(k store.Ground) view.Business {
 	c := k.Client
 	out := view.Business{Name: c.Name, Trade: c.Trade, Phone: c.Phone, Language: c.Language, Customers: c.Customers,
-		Money: c.Money, Postcode: c.Postcode,
-		Services: view.Services(k.Services), Places: view.Places(k.Places), Phrases: []string{}}
+		Money: c.Money, Postcode: c.Postcode, Address: c.Address, Hidden: c.Hidden, OpeningHours: c.OpeningHours,
+		MorePhones: c.MorePhones,
+		Services:   view.Services(k.Services), Places: view.Places(k.Places), Phrases: []string{}}
 	for _, p := range k.Pages {
 		if p.Kind == site.Home {
 			out.HomePage, out.Phrases = p.URL, study.TypedFor(k, p.ID)
@@ -61,7 +66,9 @@ func businessOf(k store.Ground) view.Business {
 func clean(g view.Business) (b business, err error) {
 	b.client = store.Client{Name: text.Collapse(g.Name), Trade: text.Collapse(g.Trade), Phone: text.Collapse(g.Phone),
 		Money:     text.Collapse(g.Money),
-		Customers: g.Customers, Postcode: strings.ToUpper(text.Collapse(g.Postcode))}
+		Customers: g.Customers, Postcode: strings.ToUpper(text.Collapse(g.Postcode)),
+		Address: text.Collapse(g.Address), Hidden: g.Hidden, OpeningHours: text.Collapse(g.OpeningHours),
+		MorePhones: text.Collapse(g.MorePhones)}
 	if strings.TrimSpace(g.HomePage) != "" {
 		if b.homePage, err = fetch.Address(g.HomePage); err != nil {
 			return b, err

@@ -54,6 +54,12 @@ func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err
 			out.Place += ", " + found.Town.State
 		}
 	}
+	if k.Client.Address == "" && !k.Client.Hidden {
+		out.Address = found.Address
+	}
+	if k.Client.OpeningHours == "" {
+		out.OpeningHours = found.Hours
+	}
 	if len(k.Services) == 0 {
 		out.Service = found.Service
 	}

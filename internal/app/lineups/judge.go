@@ -6,12 +6,12 @@ import (
 	"time"
 
 	"inktally/core/lineup"
-	"inktally/core/place"
 	"inktally/core/text"
 	"inktally/internal/fetch"
 	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/study"
+	"inktally/internal/study/named"
 
 	"golang.org/x/sync/errgroup"
 )
@@ -81,7 +81,7 @@ type evidence struct {
 
 func (l *Lineup) evidence(ctx context.Context, k *study.Known) (*evidence, error) {
 	ev := &evidence{phone: k.Client.Phone, trade: k.Client.Trade, said: map[string]store.SiteKind{},
-		trades: map[string]map[string]bool{}, names: namesService(k), places: namesPlace(k)}
+		trades: map[string]map[string]bool{}, names: named.Service(k), places: named.Place(k)}
 	if home, err := study.HomePage(k.Pages); err == nil {
 		ev.domain = lineup.Domain(home.URL)
 	}
@@ -112,49 +112,4 @@ func (ev *evidence) of(e lineup.Entry) lineup.Evidence {
 	said := ev.said[domain]
 	return lineup.Evidence{ClientDomain: ev.domain, ClientPhone: ev.phone, Said: said.Kind, SaidFor: said.SaidFor,
 		Trades: len(ev.trades[domain]), NamesService: ev.names, NamesPlace: ev.places}
-}
-
-// namesPlace reports whether a text names a place of the client; nil as long as it has none.
-func namesPlace(k *study.Known) func(string) bool {
-	if len(k.Places) == 0 {
-		return nil
-	}
-	return func(s string) bool {
-		tokens := text.Tokens(s)
-		for _, p := range k.Places {
-			for _, form := range p.Forms() {
-				if place.Index(tokens, form) >= 0 {
-					return true
-				}
-			}
-		}
-		return false
-	}
-}
-
-// namesService reports whether a text has a word of a service of the client; nil as long as it
-// has none.
-func namesService(k *study.Known) func(string) bool {
-	if len(k.Services) == 0 {
-		return nil
-	}
-	lang := k.Language()
-	stems := map[string]bool{}
-	for _, s := range k.Services {
-		for _, form := range s.Forms() {
-			for _, t := range text.Tokens(form) {
-				if !lang.Small(t) {
-					stems[lang.Stem(t)] = true
-				}
-			}
-		}
-	}
-	return func(s string) bool {
-		for _, t := range text.Tokens(s) {
-			if stems[lang.Stem(t)] {
-				return true
-			}
-		}
-		return false
-	}
 }

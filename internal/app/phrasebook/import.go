@@ -1,7 +1,6 @@
 package phrasebook
 
 import (
-	"bytes"
 	"cmp"
 	"context"
 	"slices"
@@ -12,13 +11,11 @@ import (
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/table"
-	"inktally/core/text"
 	"inktally/core/visits"
 	"inktally/internal/store"
 	"inktally/internal/study/reached"
+	"inktally/internal/tables"
 	"inktally/internal/view"
-
-	"github.com/xuri/excelize/v2"
 )
 
 // MaxList is the largest list that is read.
@@ -30,57 +27,12 @@ const shownRows = 8
 // shownRefused bounds the refused rows that a report lists.
 const shownRefused = 100
 
-// listOf reads a list: XLSX by how it begins, else text.
+// listOf reads a list: the first table of a file that has any.
 func listOf(body []byte) ([][]string, error) {
 	if len(body) > MaxList {
-		return nil, ListTooLarge.New(MaxList >> 20)
+		return nil, tables.ListTooLarge.New(MaxList >> 20)
 	}
-	if !bytes.HasPrefix(body, []byte("PK\x03\x04")) {
-		return table.Parse(body)
-	}
-	return sheetRows(body)
-}
-
-// maxUnzipped bounds what a workbook may unfold to.
-const maxUnzipped = 200 << 20
-
-// sheetRows reads the first sheet of a workbook that holds anything. Formulas
-// are not worked out: what the file keeps as their value is taken.
-func sheetRows(body []byte) ([][]string, error) {
-	f, err := excelize.OpenReader(bytes.NewReader(body),
-		excelize.Options{UnzipSizeLimit: maxUnzipped, UnzipXMLSizeLimit: maxUnzipped / 4})
-	if err != nil {
-		return nil, WorkbookUnreadable.New().Because(err)
-	}
-	defer f.Close()
-	for _, name := range f.GetSheetList() {
-		rows, err := f.Rows(name)
-		if err != nil {
-			continue
-		}
-		var out [][]string
-		for rows.Next() && len(out) < table.MaxRows {
-			cells, err := rows.Columns()
-			if err != nil {
-				break
-			}
-			row := make([]string, 0, min(len(cells), table.MaxColumns))
-			filled := false
-			for _, cell := range cells[:min(len(cells), table.MaxColumns)] {
-				cell = text.Collapse(cell)
-				filled = filled || cell != ""
-				row = append(row, cell)
-			}
-			if filled {
-				out = append(out, row)
-			}
-		}
-		_ = rows.Close()
-		if len(out) > 0 {
-			return out, nil
-		}
-	}
-	return nil, WorkbookEmpty.New()
+	return tables.First(body)
 }
 
 // PreviewList shows how a list is understood before it is imported.

@@ -155,9 +155,9 @@ func (f firm) onPages(c *study.Comparison, out ladder.Figures) {
 
 // elsewhere puts the figures that come from elsewhere, and the reviews of the map pack.
 func (w *Worked) elsewhere(f firm, out ladder.Figures) {
-	for _, x := range w.Study.Standing {
-		if front, ok := fronts[x.Figure]; ok && x.Domain == f.domain {
-			out[front] = x.Value
+	for _, x := range w.Study.Standing.Totals() {
+		if front, ok := fronts[x.Figure]; ok && x.Site == f.domain && x.Scope == standing.OfSite {
+			out[front] = x.Amount
 		}
 	}
 	for _, e := range w.Whole.Known.Entries {

@@ -4,7 +4,7 @@ import type {
   BookRow,
   Column,
   EntryInputBody,
-  FigureInputBody,
+  FigureTable,
   Layout,
   OwnInputBody,
   Plan,
@@ -24,7 +24,6 @@ export type ResultField = ResultsPreview['columns'][number]
 export type ColumnRole = Layout['roles'][number]
 export type HandedAs = Recognized['as']
 export type EntryDraft = Omit<EntryInputBody, 'lineup' | 'phrase'>
-export type FigureDraft = Omit<FigureInputBody, 'was'>
 
 /** A target that is added by hand. */
 export type OwnDraft = OwnInputBody
@@ -40,3 +39,14 @@ export type SearchArea = BookPhrase['area']
 
 /** An id as all composables take it: it may become another one. */
 export type Id = () => number
+
+/** How a table of figures is read, as its form has it. */
+export interface FigureLayout {
+  table: number
+  kind: FigureTable['kind']
+  heading: number
+  columns: FigureTable['columns']
+  site: string
+  source: string
+  taken_on: string
+}

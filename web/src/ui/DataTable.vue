@@ -18,6 +18,8 @@ export interface Column {
  */
 defineProps<{
   columns: Column[]
+  /** Whether its heads are said, but not shown: another table above it has them. */
+  headless?: boolean
   /** Ruled between the columns too. */
   lined?: boolean
   /** Whether columns keep their widths, whatever is in them. */
@@ -29,7 +31,7 @@ const token = (name?: string) => name && `var(--${name})`
 </script>
 
 <template>
-  <table class="table" :class="{ lined, fixed, filled }">
+  <table class="table" :class="{ lined, fixed, filled, headless }">
     <colgroup>
       <col
         v-for="c in columns"
@@ -37,7 +39,7 @@ const token = (name?: string) => name && `var(--${name})`
         :style="{ '--wide': token(c.width), '--narrow': token(c.narrow ?? c.width) }"
       />
     </colgroup>
-    <thead>
+    <thead :class="{ unseen: headless }">
       <tr class="soft">
         <th v-for="c in columns" :key="c.key" scope="col" :class="[c.key, { num: c.num }]" :title="c.hint">
           <slot :name="c.key"
@@ -54,6 +56,9 @@ const token = (name?: string) => name && `var(--${name})`
 @layer ui {
   .table {
     width: 100%;
+  }
+  .table.headless {
+    position: relative;
   }
   .table.fixed {
     table-layout: fixed;

@@ -2,7 +2,7 @@
 
 import { type Client, formDataBodySerializer, type Options as Options2, type TDataShape } from './client';
 import { client } from './client.gen';
-import type { AddEntryData, AddEntryErrors, AddEntryResponses, AddPageData, AddPageErrors, AddPageResponses, AddPhrasesData, AddPhrasesErrors, AddPhrasesResponses, AddStepData, AddStepErrors, AddStepResponses, AddTargetData, AddTargetErrors, AddTargetResponses, AskDemandData, AskDemandErrors, AskDemandResponses, BackupsData, BackupsErrors, BackupsResponses, BesideData, BesideErrors, BesideResponses, BookData, BookErrors, BookFileData, BookFileErrors, BookFileResponses, BookmarkData, BookmarkErrors, BookmarkResponses, BookResponses, CandidatesData, CandidatesErrors, CandidatesResponses, ChangeClientYardstickData, ChangeClientYardstickErrors, ChangeClientYardstickResponses, ChangeOutlineData, ChangeOutlineErrors, ChangeOutlineResponses, ChangeStepData, ChangeStepErrors, ChangeStepResponses, ChangeYardstickData, ChangeYardstickErrors, ChangeYardstickResponses, ChooseBesideData, ChooseBesideErrors, ChooseBesideResponses, ChooseData, ChooseErrors, ChooseFamiliesData, ChooseFamiliesErrors, ChooseFamiliesResponses, ChooseLineupData, ChooseLineupErrors, ChooseLineupResponses, ChooseResponses, ClientYardstickData, ClientYardstickErrors, ClientYardstickResponses, CommunitiesData, CommunitiesErrors, CommunitiesResponses, DeleteClientData, DeleteClientErrors, DeleteClientResponses, DeleteEntryData, DeleteEntryErrors, DeleteEntryResponses, DocumentFileData, DocumentFileErrors, DocumentFileResponses, DraftData, DraftErrors, DraftResponses, DraftsData, DraftsErrors, DraftsResponses, EvidenceData, EvidenceErrors, EvidenceResponses, FilesData, FilesErrors, FilesResponses, ForgetLineupData, ForgetLineupErrors, ForgetLineupResponses, ForgetSiteKindData, ForgetSiteKindErrors, ForgetSiteKindResponses, FoundData, FoundErrors, FoundResponses, GroundData, GroundErrors, GroundResponses, IgnoreRobotsData, IgnoreRobotsErrors, IgnoreRobotsResponses, ImageNamesCsvData, ImageNamesCsvErrors, ImageNamesCsvResponses, ImageNamesData, ImageNamesErrors, ImageNamesResponses, ImportListData, ImportListErrors, ImportListResponses, ImportSiteKindsData, ImportSiteKindsErrors, ImportSiteKindsResponses, JudgeWordData, JudgeWordErrors, JudgeWordResponses, KeepDraftData, KeepDraftErrors, KeepDraftResponses, KeepReceivedData, KeepReceivedErrors, KeepReceivedResponses, KeepResultsData, KeepResultsErrors, KeepResultsResponses, KeptPageData, KeptPageErrors, KeptPageResponses, LadderData, LadderErrors, LadderResponses, LastRunData, LastRunErrors, LastRunResponses, LetterheadData, LetterheadErrors, LetterheadResponses, LineupData, LineupErrors, LineupResponses, ListsData, ListsErrors, ListsResponses, MadeOfData, MadeOfErrors, MadeOfResponses, MeasureData, MeasureErrors, MeasureResponses, MissedData, MissedErrors, MissedResponses, MoveEntryData, MoveEntryErrors, MoveEntryResponses, NamesData, NamesErrors, NamesResponses, NewClientData, NewClientErrors, NewClientResponses, OrderStepsData, OrderStepsErrors, OrderStepsResponses, OutlineData, OutlineErrors, OutlineResponses, OverviewData, OverviewErrors, OverviewResponses, PageFactsData, PageFactsErrors, PageFactsResponses, PasteData, PasteErrors, PasteFiguresData, PasteFiguresErrors, PasteFiguresResponses, PasteResponses, PasteRivalsData, PasteRivalsErrors, PasteRivalsResponses, PlacePhrasesData, PlacePhrasesErrors, PlacePhrasesResponses, PlanData, PlanErrors, PlanResponses, PresetsData, PresetsErrors, PresetsResponses, PreviewListData, PreviewListErrors, PreviewListResponses, PreviewResultsData, PreviewResultsErrors, PreviewResultsResponses, PreviewYardstickData, PreviewYardstickErrors, PreviewYardstickResponses, ProgressData, ProgressErrors, ProgressResponse, ProgressResponses, ProofData, ProofErrors, ProofResponses, ProposalData, ProposalErrors, ProposalResponses, QuickData, QuickErrors, QuickResponses, ReadPageData, ReadPageErrors, ReadPageResponses, ReadYardstickData, ReadYardstickErrors, ReadYardstickResponses, RecognizeData, RecognizeErrors, RecognizeResponses, RecordSearchData, RecordSearchErrors, RecordSearchResponses, RemoveDraftData, RemoveDraftErrors, RemoveDraftResponses, RemovePageData, RemovePageErrors, RemovePageResponses, RemoveReadingData, RemoveReadingErrors, RemoveReadingResponses, RemoveTargetData, RemoveTargetErrors, RemoveTargetResponses, RenameScriptData, RenameScriptErrors, RenameScriptResponses, ResetStepData, ResetStepErrors, ResetStepResponses, RestoreClientData, RestoreClientErrors, RestoreClientResponses, RestoreDraftData, RestoreDraftErrors, RestoreDraftResponses, RestorePageData, RestorePageErrors, RestorePageResponses, ResumeData, ResumeErrors, ResumeResponses, SaveGroundData, SaveGroundErrors, SaveGroundResponses, SaveListsData, SaveListsErrors, SaveListsResponses, SetAreaData, SetAreaErrors, SetAreaResponses, SetEntryKindData, SetEntryKindErrors, SetEntryKindResponses, SetFirstData, SetFirstErrors, SetFirstResponses, SetHoursData, SetHoursErrors, SetHoursResponses, SetLetterheadData, SetLetterheadErrors, SetLetterheadResponses, SetSiteFigureData, SetSiteFigureErrors, SetSiteFigureResponses, SetStepPictureData, SetStepPictureErrors, SetStepPictureResponses, SheetData, SheetErrors, SheetResponses, ShelfData, ShelfErrors, ShelfResponses, SiteData, SiteErrors, SiteFiguresData, SiteFiguresErrors, SiteFiguresResponses, SiteKindsData, SiteKindsErrors, SiteKindsResponses, SiteResponses, StepPictureData, StepPictureErrors, StepPictureResponses, StopData, StopErrors, StopResponses, SurveyData, SurveyErrors, SurveyResponses, TakeData, TakeErrors, TakeResponses, TieWordsData, TieWordsErrors, TieWordsResponses, UndoImportData, UndoImportErrors, UndoImportResponses, UpdatePageData, UpdatePageErrors, UpdatePageResponses, WalkData, WalkErrors, WalkResponses, WhyData, WhyErrors, WhyResponses, YardstickData, YardstickErrors, YardstickFileData, YardstickFileErrors, YardstickFileResponses, YardstickResponses } from './types.gen';
+import type { AddEntryData, AddEntryErrors, AddEntryResponses, AddPageData, AddPageErrors, AddPageResponses, AddPhrasesData, AddPhrasesErrors, AddPhrasesResponses, AddStepData, AddStepErrors, AddStepResponses, AddTargetData, AddTargetErrors, AddTargetResponses, AskDemandData, AskDemandErrors, AskDemandResponses, AskFiguresData, AskFiguresErrors, AskFiguresResponses, BackupsData, BackupsErrors, BackupsResponses, BesideData, BesideErrors, BesideResponses, BookData, BookErrors, BookFileData, BookFileErrors, BookFileResponses, BookmarkData, BookmarkErrors, BookmarkResponses, BookResponses, CandidatesData, CandidatesErrors, CandidatesResponses, ChangeClientYardstickData, ChangeClientYardstickErrors, ChangeClientYardstickResponses, ChangeOutlineData, ChangeOutlineErrors, ChangeOutlineResponses, ChangeStepData, ChangeStepErrors, ChangeStepResponses, ChangeYardstickData, ChangeYardstickErrors, ChangeYardstickResponses, ChooseBesideData, ChooseBesideErrors, ChooseBesideResponses, ChooseData, ChooseErrors, ChooseFamiliesData, ChooseFamiliesErrors, ChooseFamiliesResponses, ChooseLineupData, ChooseLineupErrors, ChooseLineupResponses, ChooseResponses, ClientYardstickData, ClientYardstickErrors, ClientYardstickResponses, CommunitiesData, CommunitiesErrors, CommunitiesResponses, DeleteClientData, DeleteClientErrors, DeleteClientResponses, DeleteEntryData, DeleteEntryErrors, DeleteEntryResponses, DocumentFileData, DocumentFileErrors, DocumentFileResponses, DraftData, DraftErrors, DraftResponses, DraftsData, DraftsErrors, DraftsResponses, EvidenceData, EvidenceErrors, EvidenceResponses, FilesData, FilesErrors, FilesResponses, ForgetLineupData, ForgetLineupErrors, ForgetLineupResponses, ForgetSiteKindData, ForgetSiteKindErrors, ForgetSiteKindResponses, FoundData, FoundErrors, FoundResponses, GroundData, GroundErrors, GroundResponses, IgnoreRobotsData, IgnoreRobotsErrors, IgnoreRobotsResponses, ImageNamesCsvData, ImageNamesCsvErrors, ImageNamesCsvResponses, ImageNamesData, ImageNamesErrors, ImageNamesResponses, ImportFiguresData, ImportFiguresErrors, ImportFiguresResponses, ImportListData, ImportListErrors, ImportListResponses, ImportSiteKindsData, ImportSiteKindsErrors, ImportSiteKindsResponses, JudgeDomainsData, JudgeDomainsErrors, JudgeDomainsResponses, JudgeWordData, JudgeWordErrors, JudgeWordResponses, KeepDraftData, KeepDraftErrors, KeepDraftResponses, KeepReceivedData, KeepReceivedErrors, KeepReceivedResponses, KeepResultsData, KeepResultsErrors, KeepResultsResponses, KeptPageData, KeptPageErrors, KeptPageResponses, LadderData, LadderErrors, LadderResponses, LastRunData, LastRunErrors, LastRunResponses, LetterheadData, LetterheadErrors, LetterheadResponses, LineupData, LineupErrors, LineupResponses, LinkDomainsData, LinkDomainsErrors, LinkDomainsResponses, ListingsData, ListingsErrors, ListingsFileData, ListingsFileErrors, ListingsFileResponses, ListingsResponses, ListsData, ListsErrors, ListsResponses, MadeOfData, MadeOfErrors, MadeOfResponses, MapProfileData, MapProfileErrors, MapProfileResponses, MeasureData, MeasureErrors, MeasureResponses, MissedData, MissedErrors, MissedResponses, MoveEntryData, MoveEntryErrors, MoveEntryResponses, NamesData, NamesErrors, NamesResponses, NewClientData, NewClientErrors, NewClientResponses, OrderStepsData, OrderStepsErrors, OrderStepsResponses, OutlineData, OutlineErrors, OutlineResponses, OverviewData, OverviewErrors, OverviewResponses, PageFactsData, PageFactsErrors, PageFactsResponses, PasteData, PasteErrors, PasteResponses, PasteRivalsData, PasteRivalsErrors, PasteRivalsResponses, PlacePhrasesData, PlacePhrasesErrors, PlacePhrasesResponses, PlanData, PlanErrors, PlanResponses, PresetsData, PresetsErrors, PresetsResponses, PreviewFiguresData, PreviewFiguresErrors, PreviewFiguresResponses, PreviewListData, PreviewListErrors, PreviewListResponses, PreviewResultsData, PreviewResultsErrors, PreviewResultsResponses, PreviewYardstickData, PreviewYardstickErrors, PreviewYardstickResponses, ProgressData, ProgressErrors, ProgressResponse, ProgressResponses, ProofData, ProofErrors, ProofResponses, ProposalData, ProposalErrors, ProposalResponses, QuickData, QuickErrors, QuickResponses, ReadPageData, ReadPageErrors, ReadPageResponses, ReadYardstickData, ReadYardstickErrors, ReadYardstickResponses, RecognizeData, RecognizeErrors, RecognizeResponses, RecordSearchData, RecordSearchErrors, RecordSearchResponses, RemoveDraftData, RemoveDraftErrors, RemoveDraftResponses, RemovePageData, RemovePageErrors, RemovePageResponses, RemoveReadingData, RemoveReadingErrors, RemoveReadingResponses, RemoveTargetData, RemoveTargetErrors, RemoveTargetResponses, RenameScriptData, RenameScriptErrors, RenameScriptResponses, ResetStepData, ResetStepErrors, ResetStepResponses, RestoreClientData, RestoreClientErrors, RestoreClientResponses, RestoreDraftData, RestoreDraftErrors, RestoreDraftResponses, RestorePageData, RestorePageErrors, RestorePageResponses, ResumeData, ResumeErrors, ResumeResponses, SaveGroundData, SaveGroundErrors, SaveGroundResponses, SaveListsData, SaveListsErrors, SaveListsResponses, SayPartsData, SayPartsErrors, SayPartsResponses, SetAreaData, SetAreaErrors, SetAreaResponses, SetEntryKindData, SetEntryKindErrors, SetEntryKindResponses, SetFirstData, SetFirstErrors, SetFirstResponses, SetHoursData, SetHoursErrors, SetHoursResponses, SetLetterheadData, SetLetterheadErrors, SetLetterheadResponses, SetStepPictureData, SetStepPictureErrors, SetStepPictureResponses, SheetData, SheetErrors, SheetResponses, ShelfData, ShelfErrors, ShelfResponses, SiteData, SiteErrors, SiteKindsData, SiteKindsErrors, SiteKindsResponses, SiteResponses, StandingData, StandingErrors, StandingResponses, StepPictureData, StepPictureErrors, StepPictureResponses, StopData, StopErrors, StopResponses, SurveyData, SurveyErrors, SurveyResponses, TakeData, TakeErrors, TakeResponses, TieWordsData, TieWordsErrors, TieWordsResponses, TypeFactData, TypeFactErrors, TypeFactResponses, TypeFigureData, TypeFigureErrors, TypeFigureResponses, UndoFiguresData, UndoFiguresErrors, UndoFiguresResponses, UndoImportData, UndoImportErrors, UndoImportResponses, UpdatePageData, UpdatePageErrors, UpdatePageResponses, WalkData, WalkErrors, WalkResponses, WhyData, WhyErrors, WhyResponses, YardstickData, YardstickErrors, YardstickFileData, YardstickFileErrors, YardstickFileResponses, YardstickResponses } from './types.gen';
 
 export type Options<TData extends TDataShape = TDataShape, ThrowOnError extends boolean = boolean, TResponse = unknown> = Options2<TData, ThrowOnError, TResponse> & {
     /**
@@ -216,35 +216,6 @@ export const communities = <ThrowOnError extends boolean = false>(options: Optio
  * A document as a file
  */
 export const documentFile = <ThrowOnError extends boolean = false>(options: Options<DocumentFileData, ThrowOnError>) => (options.client ?? client).get<DocumentFileResponses, DocumentFileErrors, ThrowOnError>({ url: '/api/clients/{client}/documents/{document}', ...options });
-
-/**
- * Figures of sites that come from elsewhere
- */
-export const siteFigures = <ThrowOnError extends boolean = false>(options: Options<SiteFiguresData, ThrowOnError>) => (options.client ?? client).get<SiteFiguresResponses, SiteFiguresErrors, ThrowOnError>({ url: '/api/clients/{client}/figures', ...options });
-
-/**
- * Keep the figures of a small table
- */
-export const pasteFigures = <ThrowOnError extends boolean = false>(options: Options<PasteFiguresData, ThrowOnError>) => (options.client ?? client).post<PasteFiguresResponses, PasteFiguresErrors, ThrowOnError>({
-    url: '/api/clients/{client}/figures',
-    ...options,
-    headers: {
-        'Content-Type': 'application/json',
-        ...options.headers
-    }
-});
-
-/**
- * Keep a figure of a site
- */
-export const setSiteFigure = <ThrowOnError extends boolean = false>(options: Options<SetSiteFigureData, ThrowOnError>) => (options.client ?? client).put<SetSiteFigureResponses, SetSiteFigureErrors, ThrowOnError>({
-    url: '/api/clients/{client}/figures/{domain}',
-    ...options,
-    headers: {
-        'Content-Type': 'application/json',
-        ...options.headers
-    }
-});
 
 /**
  * What the client's site and its rivals' are found for, side by side
@@ -704,6 +675,115 @@ export const site = <ThrowOnError extends boolean = false>(options: Options<Site
  * Take back what was said of a site
  */
 export const forgetSiteKind = <ThrowOnError extends boolean = false>(options: Options<ForgetSiteKindData, ThrowOnError>) => (options.client ?? client).delete<ForgetSiteKindResponses, ForgetSiteKindErrors, ThrowOnError>({ url: '/api/clients/{client}/site-kinds/{domain}', ...options });
+
+/**
+ * Links, listings and map profile beside the rivals', and what to do about them
+ */
+export const standing = <ThrowOnError extends boolean = false>(options: Options<StandingData, ThrowOnError>) => (options.client ?? client).get<StandingResponses, StandingErrors, ThrowOnError>({ url: '/api/clients/{client}/standing', ...options });
+
+/**
+ * Ask the sources for the figures of the client and its rivals
+ */
+export const askFigures = <ThrowOnError extends boolean = false>(options: Options<AskFiguresData, ThrowOnError>) => (options.client ?? client).post<AskFiguresResponses, AskFiguresErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/ask', ...options });
+
+/**
+ * Sites that link to the rivals and not to the client, judged; some at once
+ */
+export const linkDomains = <ThrowOnError extends boolean = false>(options: Options<LinkDomainsData, ThrowOnError>) => (options.client ?? client).get<LinkDomainsResponses, LinkDomainsErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/domains', ...options });
+
+/**
+ * Say what to do about sites that link, for all clients
+ */
+export const judgeDomains = <ThrowOnError extends boolean = false>(options: Options<JudgeDomainsData, ThrowOnError>) => (options.client ?? client).put<JudgeDomainsResponses, JudgeDomainsErrors, ThrowOnError>({
+    url: '/api/clients/{client}/standing/domains',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * Keep a fact of a map profile
+ */
+export const typeFact = <ThrowOnError extends boolean = false>(options: Options<TypeFactData, ThrowOnError>) => (options.client ?? client).put<TypeFactResponses, TypeFactErrors, ThrowOnError>({
+    url: '/api/clients/{client}/standing/facts/{domain}',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * Keep a figure of a site beside its former ones
+ */
+export const typeFigure = <ThrowOnError extends boolean = false>(options: Options<TypeFigureData, ThrowOnError>) => (options.client ?? client).put<TypeFigureResponses, TypeFigureErrors, ThrowOnError>({
+    url: '/api/clients/{client}/standing/figures/{domain}',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
+
+/**
+ * Keep a table of a file
+ */
+export const importFigures = <ThrowOnError extends boolean = false>(options: Options<ImportFiguresData, ThrowOnError>) => (options.client ?? client).post<ImportFiguresResponses, ImportFiguresErrors, ThrowOnError>({
+    ...formDataBodySerializer,
+    url: '/api/clients/{client}/standing/import',
+    ...options,
+    headers: {
+        'Content-Type': null,
+        ...options.headers
+    }
+});
+
+/**
+ * Take back what was imported at once
+ */
+export const undoFigures = <ThrowOnError extends boolean = false>(options: Options<UndoFiguresData, ThrowOnError>) => (options.client ?? client).delete<UndoFiguresResponses, UndoFiguresErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/imports/{import}', ...options });
+
+/**
+ * Directories by business, field by field
+ */
+export const listings = <ThrowOnError extends boolean = false>(options: Options<ListingsData, ThrowOnError>) => (options.client ?? client).get<ListingsResponses, ListingsErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/listings', ...options });
+
+/**
+ * What is to do about listings, as CSV
+ */
+export const listingsFile = <ThrowOnError extends boolean = false>(options: Options<ListingsFileData, ThrowOnError>) => (options.client ?? client).get<ListingsFileResponses, ListingsFileErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/listings.csv', ...options });
+
+/**
+ * Show how a file is understood before anything of it is kept
+ */
+export const previewFigures = <ThrowOnError extends boolean = false>(options: Options<PreviewFiguresData, ThrowOnError>) => (options.client ?? client).post<PreviewFiguresResponses, PreviewFiguresErrors, ThrowOnError>({
+    ...formDataBodySerializer,
+    url: '/api/clients/{client}/standing/preview',
+    ...options,
+    headers: {
+        'Content-Type': null,
+        ...options.headers
+    }
+});
+
+/**
+ * The client's map profile, fact by fact
+ */
+export const mapProfile = <ThrowOnError extends boolean = false>(options: Options<MapProfileData, ThrowOnError>) => (options.client ?? client).get<MapProfileResponses, MapProfileErrors, ThrowOnError>({ url: '/api/clients/{client}/standing/profile', ...options });
+
+/**
+ * Tick off or drop parts of the standing's targets
+ */
+export const sayParts = <ThrowOnError extends boolean = false>(options: Options<SayPartsData, ThrowOnError>) => (options.client ?? client).put<SayPartsResponses, SayPartsErrors, ThrowOnError>({
+    url: '/api/clients/{client}/standing/said',
+    ...options,
+    headers: {
+        'Content-Type': 'application/json',
+        ...options.headers
+    }
+});
 
 /**
  * Find the pages of the client's site and of its rivals'

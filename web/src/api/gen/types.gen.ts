@@ -395,6 +395,10 @@ export type Bookmark = {
 
 export type Business = {
     /**
+     * The address is not shown, by choice
+     */
+    address_hidden?: boolean;
+    /**
      * Customers that come of a hundred visits, 0 if that is not known
      */
     customers?: number;
@@ -411,9 +415,17 @@ export type Business = {
      */
     money?: string;
     /**
+     * Other numbers of the business, parted by semicolons
+     */
+    more_phones?: string;
+    /**
      * The business; empty takes the site's name
      */
     name: string;
+    /**
+     * As people write them: Mon-Fri 8am-5pm
+     */
+    opening_hours?: string;
     phone: string;
     /**
      * The phrases that were typed for the home page; they stand in the book, tied to it
@@ -428,6 +440,10 @@ export type Business = {
      * What the client sells; the first is its main service
      */
     services: Array<Service>;
+    /**
+     * Street, town, state and postcode as they should stand in every listing
+     */
+    street_address?: string;
     trade: string;
 };
 
@@ -578,6 +594,12 @@ export type Column = {
     url: string;
     warnings: Array<Warning>;
     words: Words;
+};
+
+export type ColumnChoices = {
+    columns: Array<NamedColumn>;
+    kind: 'totals' | 'links' | 'listings' | 'grid' | 'profiles' | 'pairs' | 'none';
+    name: string;
 };
 
 export type Community = {
@@ -842,8 +864,16 @@ export type Evidence = {
     words: Words;
 };
 
+export type FactTyped = {
+    field: 'there' | 'claimed' | 'name' | 'category' | 'description' | 'hours' | 'phone' | 'site' | 'address' | 'areas' | 'services' | 'founded' | 'attributes' | 'photos' | 'photo_names' | 'last_post' | 'rating' | 'reviews' | 'reviews_90' | 'answered';
+    /**
+     * Empty for what is known to be missing, null for what is not known
+     */
+    value: string | null;
+};
+
 export type Failure = {
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'json_unreadable' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figure_source' | 'no_file' | 'no_format' | 'no_link_site' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'no_table' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_kept' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'site_needed' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
@@ -964,22 +994,70 @@ export type Figure = {
     value: string;
 };
 
-export type FigureInputBody = {
+export type FigureFile = {
+    /**
+     * Those that it can be of
+     */
+    sites: Array<StandingSite>;
+    tables: Array<FigureTable>;
+    /**
+     * Which of the tables is likely meant
+     */
+    use: number;
+};
+
+export type FigureOf = {
     figure: 'links' | 'referring_domains' | 'strength' | 'listings' | 'reviews' | 'rating' | 'photos' | 'phrases_found_for' | 'visits';
-    scale?: string;
-    source?: string;
     /**
-     * A day, such as 2026-11-26; empty is today
+     * A strength's own name by its source, else empty
      */
-    taken_on?: string;
+    name: string;
+    scope: 'site' | 'page';
+};
+
+export type FigureTable = {
     /**
-     * Null forgets it
+     * What columns can have, by kind
      */
-    value: number | null;
+    choices: Array<ColumnChoices>;
     /**
-     * What it was when the change began; then it is refused where it changed elsewhere meanwhile
+     * What each column has; of facts of one business what each row has
      */
-    was?: FigureWas;
+    columns: Array<'' | 'site' | 'reviews_90' | 'domains_site' | 'domains_page' | 'links_site' | 'links_page' | 'reviews' | 'rating' | 'strength_site' | 'strength_page' | 'photos' | 'found_for' | 'visits' | 'listings' | 'day' | 'link_page' | 'link_domain' | 'link_title' | 'anchor' | 'first_seen' | 'last_seen' | 'nofollow' | 'followed' | 'lost' | 'links_from' | 'target' | 'language' | 'directory' | 'business' | 'address' | 'town' | 'state' | 'postcode' | 'phone' | 'business_site' | 'hours' | 'listed' | 'listing_page' | 'category' | 'description' | 'areas' | 'services' | 'founded' | 'attributes' | 'last_post' | 'answered' | 'photo_names' | 'claimed'>;
+    /**
+     * What would be kept, in words
+     */
+    finds: string;
+    /**
+     * The place of the row that names the columns, -1 for none
+     */
+    heading: number;
+    kind: 'totals' | 'links' | 'listings' | 'grid' | 'profiles' | 'pairs' | 'none';
+    /**
+     * How many would be left out
+     */
+    left_n: number;
+    /**
+     * The first rows that would be left out
+     */
+    left_out: Array<RowLeftOut>;
+    name: string;
+    /**
+     * Whether a person has to say whose it is
+     */
+    need_site: boolean;
+    /**
+     * The first of them, from the heading on
+     */
+    rows: Array<Array<string>>;
+    /**
+     * Whose it likely is, empty where its rows say so or nothing does
+     */
+    site: string;
+    /**
+     * How many rows there are below the heading
+     */
+    total: number;
 };
 
 export type FigureWas = {
@@ -1008,16 +1086,21 @@ export type FiguresFileBody = {
     yaml: string;
 };
 
-export type FiguresPasted = {
+export type FiguresKept = {
     /**
-     * How many figures were kept
+     * What takes it back; 0 if nothing was kept
      */
-    kept: number;
-    sites: Array<SiteFigures>;
+    import: number;
+    left_n: number;
     /**
-     * Rows of sites that are neither the client's nor a rival's
+     * The first rows that were left out
      */
-    unknown: Array<string>;
+    left_out: Array<RowLeftOut>;
+    /**
+     * What was kept, in words
+     */
+    says: string;
+    standing: Standing;
 };
 
 export type Filed = {
@@ -1092,6 +1175,12 @@ export type FormFile = {
     Filename: string;
     IsSet: boolean;
     Size: number;
+};
+
+export type FormerFigure = {
+    on: string;
+    source: string;
+    value: number;
 };
 
 export type Found = {
@@ -1243,6 +1332,10 @@ export type FoundSums = {
 
 export type Ground = {
     /**
+     * The address is not shown, by choice
+     */
+    address_hidden?: boolean;
+    /**
      * Customers that come of a hundred visits, 0 if that is not known
      */
     customers?: number;
@@ -1260,9 +1353,17 @@ export type Ground = {
      */
     money?: string;
     /**
+     * Other numbers of the business, parted by semicolons
+     */
+    more_phones?: string;
+    /**
      * The business; empty takes the site's name
      */
     name: string;
+    /**
+     * As people write them: Mon-Fri 8am-5pm
+     */
+    opening_hours?: string;
     pages: Array<PageInfo>;
     phone: string;
     /**
@@ -1278,10 +1379,18 @@ export type Ground = {
      * What the client sells; the first is its main service
      */
     services: Array<Service>;
+    /**
+     * Street, town, state and postcode as they should stand in every listing
+     */
+    street_address?: string;
     trade: string;
 };
 
 export type GroundInputBody = {
+    /**
+     * The address is not shown, by choice
+     */
+    address_hidden?: boolean;
     /**
      * Customers that come of a hundred visits, 0 if that is not known
      */
@@ -1299,9 +1408,17 @@ export type GroundInputBody = {
      */
     money?: string;
     /**
+     * Other numbers of the business, parted by semicolons
+     */
+    more_phones?: string;
+    /**
      * The business; empty takes the site's name
      */
     name: string;
+    /**
+     * As people write them: Mon-Fri 8am-5pm
+     */
+    opening_hours?: string;
     phone: string;
     /**
      * The phrases that were typed for the home page; they stand in the book, tied to it
@@ -1316,6 +1433,10 @@ export type GroundInputBody = {
      * What the client sells; the first is its main service
      */
     services: Array<Service>;
+    /**
+     * Street, town, state and postcode as they should stand in every listing
+     */
+    street_address?: string;
     trade: string;
     /**
      * What the change was made from: what was changed elsewhere meanwhile stays, and is told where both changed one thing
@@ -1525,6 +1646,16 @@ export type ImportInfo = {
     taken_at: string;
 };
 
+export type ImportedFigures = {
+    id: number;
+    /**
+     * The file's, or what else it was
+     */
+    name: string;
+    on: string;
+    source: string;
+};
+
 export type IntentWhy = {
     code: 'names_firm' | 'firm_ending' | 'maker_alone' | 'other_state' | 'other_town' | 'other_postcode' | 'other_place' | 'asks_question' | 'compares' | 'wants_to_know' | 'names_trouble' | 'goods' | 'act_not_offered' | 'thing_not_offered' | 'unknown_word' | 'service_in_place' | 'service_near' | 'service_with_hire' | 'no_service' | 'service_alone' | 'part_of_service' | 'unknown_alone';
     says: string;
@@ -1536,6 +1667,14 @@ export type Item = {
      */
     means: string;
     word: string;
+};
+
+export type JudgeInputBody = {
+    domains: Array<string>;
+    /**
+     * Empty takes back what was said
+     */
+    verdict: 'get' | 'doubtful' | 'leave' | '';
 };
 
 export type KeepHandedInputBody = {
@@ -1680,6 +1819,53 @@ export type LineupChange = {
     page: number;
 };
 
+export type LinkDomain = {
+    /**
+     * The text of the link
+     */
+    anchor: string;
+    /**
+     * The text of the link that is wanted; empty for what is not asked
+     */
+    ask: string;
+    /**
+     * The user said so, for all clients
+     */
+    by_hand: boolean;
+    kind: 'association' | 'profile' | 'article' | 'neighbor' | 'other';
+    /**
+     * The kind in words
+     */
+    kind_is: string;
+    minutes: number;
+    name: string;
+    /**
+     * The page that links, empty if the list has none
+     */
+    page: string;
+    /**
+     * The rivals that it links to
+     */
+    rivals: Array<string>;
+    /**
+     * What an import after it was done says of it; empty for nothing
+     */
+    seen: string;
+    state: 'open' | 'done' | 'dropped';
+    title: string;
+    verdict: 'get' | 'listing' | 'doubtful' | 'leave';
+    why: string;
+};
+
+export type LinkDomains = {
+    counts: Array<VerdictCount>;
+    /**
+     * From where it was asked on
+     */
+    list: Array<LinkDomain>;
+    total: number;
+};
+
 export type LinkFact = {
     /**
      * Absolute if the page's own address is known
@@ -1695,6 +1881,64 @@ export type LinkFact = {
      */
     region: string;
     text: string;
+};
+
+export type ListedBusiness = {
+    /**
+     * Empty if it is not known
+     */
+    address: string;
+    /**
+     * The address is not shown by choice
+     */
+    hidden: boolean;
+    hours: string;
+    name: string;
+    phones: Array<string>;
+    site: string;
+};
+
+export type ListingCheck = {
+    field: 'name' | 'address' | 'phone' | 'hours' | 'site';
+    name: string;
+    /**
+     * What is told of one that agrees; empty for nothing
+     */
+    note: string;
+    /**
+     * What should stand there
+     */
+    own: string;
+    /**
+     * What stands there
+     */
+    theirs: string;
+    verdict: 'agrees' | 'differs' | 'not_there' | 'not_asked';
+};
+
+export type ListingEntry = {
+    checks: Array<ListingCheck>;
+    gain: number;
+    key: string;
+    minutes: number;
+    name: string;
+    /**
+     * The client's listing, empty if it is not known
+     */
+    page: string;
+    /**
+     * The organic place from 1 to 5 that it holds, 0 for none
+     */
+    position: number;
+    /**
+     * The local rivals that it lists
+     */
+    rivals: Array<string>;
+    state: 'open' | 'done' | 'dropped';
+    /**
+     * The client stands there more than once
+     */
+    twice: boolean;
 };
 
 export type Lists = {
@@ -1834,6 +2078,12 @@ export type MadeOf = {
     shared: Array<SharedWords>;
 };
 
+export type MapProfile = {
+    filled: number;
+    items: Array<ProfileItem>;
+    known: number;
+};
+
 export type Marked = {
     count: number;
     pieces: Array<Piece>;
@@ -1887,6 +2137,11 @@ export type MissedPage = {
 
 export type MoveInputBody = {
     position: number;
+};
+
+export type NamedColumn = {
+    code: '' | 'site' | 'reviews_90' | 'domains_site' | 'domains_page' | 'links_site' | 'links_page' | 'reviews' | 'rating' | 'strength_site' | 'strength_page' | 'photos' | 'found_for' | 'visits' | 'listings' | 'day' | 'link_page' | 'link_domain' | 'link_title' | 'anchor' | 'first_seen' | 'last_seen' | 'nofollow' | 'followed' | 'lost' | 'links_from' | 'target' | 'language' | 'directory' | 'business' | 'address' | 'town' | 'state' | 'postcode' | 'phone' | 'business_site' | 'hours' | 'listed' | 'listing_page' | 'category' | 'description' | 'areas' | 'services' | 'founded' | 'attributes' | 'last_post' | 'answered' | 'photo_names' | 'claimed';
+    name: string;
 };
 
 export type Notice = {
@@ -2214,6 +2469,16 @@ export type Part = {
     pencil: string;
 };
 
+export type PartSaid = {
+    key: string;
+    kind: 'claim' | 'correct' | 'fill' | 'list' | 'ask' | 'post' | 'link' | 'doubt';
+    state: 'open' | 'done' | 'dropped';
+};
+
+export type PartsInputBody = {
+    said: Array<PartSaid>;
+};
+
 export type Passages = {
     /**
      * The first of them, cut short
@@ -2435,13 +2700,27 @@ export type Problem = {
     /**
      * What failed
      */
-    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figures' | 'no_file' | 'no_format' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
+    code: 'address_bad' | 'address_missing' | 'address_no_dot' | 'address_no_site' | 'address_scheme' | 'address_space' | 'archive_damaged' | 'archive_empty' | 'archive_records' | 'archive_too_large' | 'archive_too_many' | 'archive_unreadable' | 'backup_failed' | 'backup_over_itself' | 'backup_unreadable' | 'bad_data_file' | 'bad_entry' | 'body_too_large' | 'browser_lost' | 'browser_not_closed' | 'browser_not_started' | 'change_needs_value' | 'changed_elsewhere' | 'client_needs_name' | 'columns_unreadable' | 'data_file_damaged' | 'data_file_in_use' | 'data_file_newer' | 'day_bad' | 'disk_full' | 'draft_empty' | 'draft_no_page' | 'draft_too_large' | 'draft_unreadable' | 'entry_no_name' | 'entry_too_long' | 'entry_too_many' | 'entry_without_site' | 'figure_out_of_range' | 'file_empty' | 'file_is_folder' | 'file_not_a_page' | 'file_of_nobody' | 'file_unreadable' | 'file_without_url' | 'files_too_large' | 'folder_without_page' | 'given_up' | 'guideline_backward' | 'headers_endless' | 'home_page_stays' | 'hours_out_of_range' | 'image_name_bad' | 'import_not_last' | 'job_negative' | 'json_unreadable' | 'kept_page_unreadable' | 'kind_of_client' | 'language_unknown' | 'list_empty' | 'list_not_text' | 'list_too_large' | 'no_address' | 'no_browser' | 'no_connection' | 'no_demand_source' | 'no_figure_source' | 'no_file' | 'no_format' | 'no_link_site' | 'no_method' | 'no_page_in_files' | 'no_phrase_column' | 'no_printer' | 'no_results' | 'no_room_for_copy' | 'no_search_source' | 'no_such_client' | 'no_such_figure' | 'no_such_place' | 'no_such_service' | 'no_such_site' | 'no_table' | 'not_a_page' | 'not_one_word' | 'not_our_bookmark' | 'not_read' | 'not_read_before' | 'not_signed_in' | 'not_there' | 'nothing_joins' | 'nothing_kept' | 'nothing_pasted' | 'nothing_to_read' | 'number_too_large' | 'number_too_small' | 'one_home_page' | 'other_origin' | 'other_site' | 'own_mistake' | 'page_cut_short' | 'page_kept_nowhere' | 'page_needs_address' | 'page_needs_place' | 'page_needs_service' | 'page_not_read_yet' | 'page_there' | 'page_too_large' | 'pages_damaged' | 'pasted_too_large' | 'phrase_needed' | 'phrase_no_word' | 'picture_bad' | 'picture_large' | 'place_no_word' | 'port_taken' | 'private_address' | 'rates_backward' | 'redirect_circle' | 'redirect_scheme' | 'render_failed' | 'render_memory' | 'render_timed_out' | 'render_too_large' | 'results_too_large' | 'robots_refuse' | 'run_under_way' | 'search_unknown' | 'service_no_word' | 'shares_not_hundred' | 'site_answered' | 'site_line_unread' | 'site_list_empty' | 'site_needed' | 'some_rivals_added' | 'source_answered' | 'source_bad_address' | 'source_silent' | 'source_unreadable' | 'spelling_no_word' | 'taken_as_served' | 'target_needs_text' | 'text_empty' | 'text_line_too_long' | 'text_needs_phrase' | 'text_too_long' | 'text_unknown_blank' | 'timed_out' | 'too_many_files' | 'too_many_steps' | 'unknown_packing' | 'untrusted_certificate' | 'weights_not_hundred' | 'workbook_empty' | 'workbook_unreadable' | 'wrong_host' | 'yardstick_not_yaml' | 'yardstick_too_large';
     /**
      * One or two sentences: what happened, and what to do
      */
     detail: string;
     status: number;
     title: string;
+};
+
+export type ProfileItem = {
+    field: 'there' | 'claimed' | 'name' | 'category' | 'description' | 'hours' | 'phone' | 'site' | 'address' | 'areas' | 'services' | 'founded' | 'attributes' | 'photos' | 'photo_names' | 'last_post' | 'rating' | 'reviews' | 'reviews_90' | 'answered';
+    name: string;
+    state: 'filled' | 'blank' | 'wrong' | 'unknown';
+    /**
+     * What stands there
+     */
+    theirs: string;
+    /**
+     * What to do; empty for nothing
+     */
+    wants: string;
 };
 
 export type Proof = {
@@ -2551,6 +2830,10 @@ export type Proposal = {
      */
     language: string;
     name: string;
+    /**
+     * As the site's structured data has them
+     */
+    opening_hours: string;
     phone: string;
     /**
      * The home town: Tarn Harbor, ME
@@ -2560,6 +2843,10 @@ export type Proposal = {
      * What the phrase names beside the place
      */
     service: string;
+    /**
+     * As the site's structured data has it
+     */
+    street_address: string;
     trade: string;
 };
 
@@ -2835,6 +3122,15 @@ export type RivalsInputBody = {
 
 export type RobotsInputBody = {
     url: string;
+};
+
+export type RowLeftOut = {
+    /**
+     * From 1, the heading among them
+     */
+    line: number;
+    text: string;
+    why: string;
 };
 
 export type Run = {
@@ -3172,36 +3468,6 @@ export type Site = {
     url: string;
 };
 
-export type SiteFigure = {
-    figure: 'links' | 'referring_domains' | 'strength' | 'listings' | 'reviews' | 'rating' | 'photos' | 'phrases_found_for' | 'visits';
-    /**
-     * What a source's own figure is measured in, such as 0 to 100
-     */
-    scale: string;
-    source: string;
-    taken_on: string;
-    value: number;
-};
-
-export type SiteFigures = {
-    /**
-     * A chain's: its figures are those of the whole country
-     */
-    chain: boolean;
-    domain: string;
-    figures: Array<SiteFigure>;
-    /**
-     * As the recorded search shows it, null if it does not
-     */
-    map_rating: number | null;
-    map_reviews: number | null;
-    name: string;
-    /**
-     * The client's site
-     */
-    own: boolean;
-};
-
 export type SiteKind = {
     domain: string;
     kind: 'client' | 'directory' | 'list_article' | 'chain' | 'supplier' | 'other_trade' | 'business';
@@ -3310,6 +3576,165 @@ export type Slots = {
     title: number;
     /**
      * h1 + subheads + body + elsewhere: all visible text once
+     */
+    total: number;
+};
+
+export type Standing = {
+    /**
+     * Whether there is a source to ask for figures
+     */
+    asks: boolean;
+    /**
+     * Estimated visits a month from the map pack, beside those of the content and never added to them
+     */
+    gain: number;
+    groups: Array<StandingGroup>;
+    /**
+     * The standing's share of the hours that are given; 0 for no limit
+     */
+    hours: number;
+    /**
+     * Whether anything is known of any of them
+     */
+    known: boolean;
+    /**
+     * What all open parts take
+     */
+    minutes: number;
+    /**
+     * What the totals tell: carried by its whole site, reviews are not what is missing
+     */
+    notes: Array<string>;
+    /**
+     * How many recorded searches with a map pack the gain is estimated by
+     */
+    searches: number;
+    /**
+     * The client's first, then the rivals', chains last
+     */
+    sites: Array<StandingSite>;
+    /**
+     * What was imported, the newest first
+     */
+    sources: Array<ImportedFigures>;
+    /**
+     * A list of its own, in its order
+     */
+    targets: Array<StandingTarget>;
+};
+
+export type StandingCell = {
+    /**
+     * What it was before, the newest first
+     */
+    former: Array<FormerFigure>;
+    /**
+     * Who says so and when
+     */
+    source: string;
+    /**
+     * Empty where it is not known
+     */
+    text: string;
+    /**
+     * Null where it is not known or no single figure
+     */
+    value: number | null;
+};
+
+export type StandingGroup = {
+    key: 'listings' | 'profile' | 'links';
+    name: string;
+    /**
+     * Whether there is more of it to open
+     */
+    opens: boolean;
+    rows: Array<StandingRow>;
+    /**
+     * What is to do, in a line; empty for nothing
+     */
+    says: string;
+};
+
+export type StandingListings = {
+    business: ListedBusiness;
+    /**
+     * Directories that list the client
+     */
+    listed: Array<ListingEntry>;
+    /**
+     * Those that list a rival and not the client, in the order to ask
+     */
+    missing: Array<ListingEntry>;
+};
+
+export type StandingPart = {
+    fits: boolean;
+    gain: number;
+    key: string;
+    minutes: number;
+    says: string;
+    state: 'open' | 'done' | 'dropped';
+};
+
+export type StandingRow = {
+    /**
+     * By site
+     */
+    cells: Array<StandingCell>;
+    /**
+     * The figure that the row is of, null where it is no single one
+     */
+    figure: FigureOf;
+    key: string;
+    name: string;
+    /**
+     * What is wanted, in a few words; empty for nothing
+     */
+    target: string;
+};
+
+export type StandingSite = {
+    /**
+     * Its figures are those of the whole country and count in no target
+     */
+    chain: boolean;
+    /**
+     * What figures are brought for; own for a client without a site
+     */
+    domain: string;
+    /**
+     * Place in the map pack, 0 for none
+     */
+    map: number;
+    name: string;
+    /**
+     * Place in the main search, 0 for none
+     */
+    organic: number;
+    own: boolean;
+};
+
+export type StandingTarget = {
+    /**
+     * How many of its parts fit the hours
+     */
+    fits: number;
+    gain: number;
+    kind: 'claim' | 'correct' | 'fill' | 'list' | 'ask' | 'post' | 'link' | 'doubt';
+    minutes: number;
+    /**
+     * How many are wanted beyond those that are known; empty for none
+     */
+    more: string;
+    parts: Array<StandingPart>;
+    /**
+     * What it asks for
+     */
+    says: string;
+    /**
+     * How many parts there are; the first of them are shown
      */
     total: number;
 };
@@ -3462,18 +3887,6 @@ export type StrongestPage = {
     name: string;
     url: string;
     words: number;
-};
-
-export type TableInputBody = {
-    source?: string;
-    /**
-     * A heading for each column, a site for each row
-     */
-    table: string;
-    /**
-     * A day, such as 2026-11-26; empty is today
-     */
-    taken_on?: string;
 };
 
 export type TakeInputBody = {
@@ -3637,6 +4050,28 @@ export type ToMake = {
     service: string;
 };
 
+export type TypedFigureInputBody = {
+    figure: 'links' | 'referring_domains' | 'strength' | 'listings' | 'reviews' | 'rating' | 'photos' | 'phrases_found_for' | 'visits';
+    /**
+     * A strength's own name by its source, else empty
+     */
+    name: string;
+    scope: 'site' | 'page';
+    source?: string;
+    /**
+     * A day, such as 2026-11-26; empty is today
+     */
+    taken_on?: string;
+    /**
+     * Null forgets the newest
+     */
+    value: number | null;
+    /**
+     * What it was when the change began; then it is refused where it changed elsewhere meanwhile
+     */
+    was?: FigureWas;
+};
+
 export type UnknownWord = {
     /**
      * The lead of the one that brings most
@@ -3655,6 +4090,11 @@ export type UnknownWord = {
      */
     searches: number;
     word: string;
+};
+
+export type VerdictCount = {
+    count: number;
+    verdict: 'get' | 'listing' | 'doubtful' | 'leave' | 'own';
 };
 
 export type Waiting = {
@@ -4544,88 +4984,6 @@ export type DocumentFileResponses = {
 };
 
 export type DocumentFileResponse = DocumentFileResponses[keyof DocumentFileResponses];
-
-export type SiteFiguresData = {
-    body?: never;
-    path: {
-        client: number;
-    };
-    query?: never;
-    url: '/api/clients/{client}/figures';
-};
-
-export type SiteFiguresErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type SiteFiguresError = SiteFiguresErrors[keyof SiteFiguresErrors];
-
-export type SiteFiguresResponses = {
-    /**
-     * OK
-     */
-    200: Array<SiteFigures>;
-};
-
-export type SiteFiguresResponse = SiteFiguresResponses[keyof SiteFiguresResponses];
-
-export type PasteFiguresData = {
-    body: TableInputBody;
-    path: {
-        client: number;
-    };
-    query?: never;
-    url: '/api/clients/{client}/figures';
-};
-
-export type PasteFiguresErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type PasteFiguresError = PasteFiguresErrors[keyof PasteFiguresErrors];
-
-export type PasteFiguresResponses = {
-    /**
-     * OK
-     */
-    200: FiguresPasted;
-};
-
-export type PasteFiguresResponse = PasteFiguresResponses[keyof PasteFiguresResponses];
-
-export type SetSiteFigureData = {
-    body: FigureInputBody;
-    path: {
-        client: number;
-        domain: string;
-    };
-    query?: never;
-    url: '/api/clients/{client}/figures/{domain}';
-};
-
-export type SetSiteFigureErrors = {
-    /**
-     * Error
-     */
-    default: Problem;
-};
-
-export type SetSiteFigureError = SetSiteFigureErrors[keyof SetSiteFigureErrors];
-
-export type SetSiteFigureResponses = {
-    /**
-     * OK
-     */
-    200: Array<SiteFigures>;
-};
-
-export type SetSiteFigureResponse = SetSiteFigureResponses[keyof SetSiteFigureResponses];
 
 export type FoundData = {
     body?: never;
@@ -6383,6 +6741,387 @@ export type ForgetSiteKindResponses = {
 };
 
 export type ForgetSiteKindResponse = ForgetSiteKindResponses[keyof ForgetSiteKindResponses];
+
+export type StandingData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing';
+};
+
+export type StandingErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type StandingError = StandingErrors[keyof StandingErrors];
+
+export type StandingResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type StandingResponse = StandingResponses[keyof StandingResponses];
+
+export type AskFiguresData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/ask';
+};
+
+export type AskFiguresErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type AskFiguresError = AskFiguresErrors[keyof AskFiguresErrors];
+
+export type AskFiguresResponses = {
+    /**
+     * OK
+     */
+    200: FiguresKept;
+};
+
+export type AskFiguresResponse = AskFiguresResponses[keyof AskFiguresResponses];
+
+export type LinkDomainsData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: {
+        /**
+         * own are the doubtful ones that link to the client
+         */
+        verdict?: 'get' | 'listing' | 'doubtful' | 'leave' | 'own';
+        /**
+         * How many to pass over
+         */
+        from?: number;
+    };
+    url: '/api/clients/{client}/standing/domains';
+};
+
+export type LinkDomainsErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type LinkDomainsError = LinkDomainsErrors[keyof LinkDomainsErrors];
+
+export type LinkDomainsResponses = {
+    /**
+     * OK
+     */
+    200: LinkDomains;
+};
+
+export type LinkDomainsResponse = LinkDomainsResponses[keyof LinkDomainsResponses];
+
+export type JudgeDomainsData = {
+    body: JudgeInputBody;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/domains';
+};
+
+export type JudgeDomainsErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type JudgeDomainsError = JudgeDomainsErrors[keyof JudgeDomainsErrors];
+
+export type JudgeDomainsResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type JudgeDomainsResponse = JudgeDomainsResponses[keyof JudgeDomainsResponses];
+
+export type TypeFactData = {
+    body: FactTyped;
+    path: {
+        client: number;
+        domain: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/facts/{domain}';
+};
+
+export type TypeFactErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type TypeFactError = TypeFactErrors[keyof TypeFactErrors];
+
+export type TypeFactResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type TypeFactResponse = TypeFactResponses[keyof TypeFactResponses];
+
+export type TypeFigureData = {
+    body: TypedFigureInputBody;
+    path: {
+        client: number;
+        domain: string;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/figures/{domain}';
+};
+
+export type TypeFigureErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type TypeFigureError = TypeFigureErrors[keyof TypeFigureErrors];
+
+export type TypeFigureResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type TypeFigureResponse = TypeFigureResponses[keyof TypeFigureResponses];
+
+export type ImportFiguresData = {
+    body?: {
+        /**
+         * CSV, TSV, XLSX, JSON, or a page with tables
+         */
+        file: Blob | File;
+        /**
+         * How a table of it is read, as JSON of a Layout; left out it is guessed
+         */
+        layout?: string;
+    };
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/import';
+};
+
+export type ImportFiguresErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type ImportFiguresError = ImportFiguresErrors[keyof ImportFiguresErrors];
+
+export type ImportFiguresResponses = {
+    /**
+     * OK
+     */
+    200: FiguresKept;
+};
+
+export type ImportFiguresResponse = ImportFiguresResponses[keyof ImportFiguresResponses];
+
+export type UndoFiguresData = {
+    body?: never;
+    path: {
+        client: number;
+        import: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/imports/{import}';
+};
+
+export type UndoFiguresErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type UndoFiguresError = UndoFiguresErrors[keyof UndoFiguresErrors];
+
+export type UndoFiguresResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type UndoFiguresResponse = UndoFiguresResponses[keyof UndoFiguresResponses];
+
+export type ListingsData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/listings';
+};
+
+export type ListingsErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type ListingsError = ListingsErrors[keyof ListingsErrors];
+
+export type ListingsResponses = {
+    /**
+     * OK
+     */
+    200: StandingListings;
+};
+
+export type ListingsResponse = ListingsResponses[keyof ListingsResponses];
+
+export type ListingsFileData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/listings.csv';
+};
+
+export type ListingsFileErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type ListingsFileError = ListingsFileErrors[keyof ListingsFileErrors];
+
+export type ListingsFileResponses = {
+    /**
+     * OK
+     */
+    200: string;
+};
+
+export type ListingsFileResponse = ListingsFileResponses[keyof ListingsFileResponses];
+
+export type PreviewFiguresData = {
+    body?: {
+        /**
+         * CSV, TSV, XLSX, JSON, or a page with tables
+         */
+        file: Blob | File;
+        /**
+         * How a table of it is read, as JSON of a Layout; left out it is guessed
+         */
+        layout?: string;
+    };
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/preview';
+};
+
+export type PreviewFiguresErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type PreviewFiguresError = PreviewFiguresErrors[keyof PreviewFiguresErrors];
+
+export type PreviewFiguresResponses = {
+    /**
+     * OK
+     */
+    200: FigureFile;
+};
+
+export type PreviewFiguresResponse = PreviewFiguresResponses[keyof PreviewFiguresResponses];
+
+export type MapProfileData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/profile';
+};
+
+export type MapProfileErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type MapProfileError = MapProfileErrors[keyof MapProfileErrors];
+
+export type MapProfileResponses = {
+    /**
+     * OK
+     */
+    200: MapProfile;
+};
+
+export type MapProfileResponse = MapProfileResponses[keyof MapProfileResponses];
+
+export type SayPartsData = {
+    body: PartsInputBody;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/standing/said';
+};
+
+export type SayPartsErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type SayPartsError = SayPartsErrors[keyof SayPartsErrors];
+
+export type SayPartsResponses = {
+    /**
+     * OK
+     */
+    200: Standing;
+};
+
+export type SayPartsResponse = SayPartsResponses[keyof SayPartsResponses];
 
 export type SurveyData = {
     body?: never;

@@ -67,6 +67,30 @@ const choices = computed(() =>
         maxlength="20"
         placeholder="not known"
       />
+      <FieldLine
+        v-model="form.address"
+        label="Street address, as it should stand in every listing"
+        name="street_address"
+        maxlength="300"
+        placeholder="e.g. 12 Quay Street, Tarn Harbor, ME 04101"
+      />
+      <label class="flow gap-2 soft"
+        ><input v-model="form.hidden" type="checkbox" name="address_hidden" /> not shown, by choice</label
+      >
+      <FieldLine
+        v-model="form.hours"
+        label="Opening hours"
+        name="opening_hours"
+        maxlength="300"
+        placeholder="e.g. Mon-Fri 8am-5pm"
+      />
+      <FieldLine
+        v-model="form.phones"
+        label="Other phones"
+        name="more_phones"
+        maxlength="300"
+        placeholder="none"
+      />
       <label class="as-block soft"
         >Language of the phrases
         <ChoiceBox

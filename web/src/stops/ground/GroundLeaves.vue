@@ -12,6 +12,7 @@ const leaves = computed(() =>
     { key: 'site', says: 'Pages' },
     { key: 'book', says: 'Phrase book' },
     { key: 'found', says: 'Found for' },
+    { key: 'standing', says: 'Standing' },
   ].map((l) => ({ ...l, to: { name: l.key, params: { client: props.client } } })),
 )
 </script>

@@ -8,8 +8,8 @@ import { takeHanded } from '../receive/handed'
 import ListImport from '../book/ListImport.vue'
 import GroundLeaves from './GroundLeaves.vue'
 
-/** A leaf of the ground that lists come to: dropped, pasted or chosen. */
-defineProps<{ client: number }>()
+/** A leaf of the ground that lists come to: dropped, pasted or chosen. What reads them is put into it. */
+defineProps<{ client: number; takes?: string; accept?: string }>()
 const list = ref<File | undefined>(takeHanded('book'))
 const picker = ref<HTMLInputElement>()
 
@@ -42,7 +42,9 @@ useEventListener(window, 'paste', paste)
       <slot v-else name="told" />
       <span class="tools push flow gap-4 on-mid nowrap">
         <slot name="tools" />
-        <ActionButton main class="pad-1 sides-3" @click="picker?.click()">Import a list</ActionButton>
+        <ActionButton main class="pad-1 sides-3" @click="picker?.click()">{{
+          takes ?? 'Import a list'
+        }}</ActionButton>
       </span>
       <input
         ref="picker"
@@ -51,11 +53,13 @@ useEventListener(window, 'paste', paste)
         name="list"
         tabindex="-1"
         aria-label="A list"
-        accept=".csv,.tsv,.txt,.xlsx"
+        :accept="accept ?? '.csv,.tsv,.txt,.xlsx'"
         @change="chosen"
       />
     </div>
-    <ListImport v-if="list" :client="client" :file="list" @done="done" />
+    <slot v-if="list" name="import" :file="list" :done="done">
+      <ListImport :client="client" :file="list" @done="done" />
+    </slot>
     <slot />
   </main>
 </template>

@@ -18,6 +18,10 @@ const business: Business = {
   phone: '207-555-0134',
   home_page: 'http://brindle.example/',
   language: 'pt-BR',
+  street_address: '12 North Main Street, Tarn Harbor, ME 04101',
+  address_hidden: true,
+  opening_hours: 'Mon-Fri 8am-5pm',
+  more_phones: '207-555-0177',
   customers: 4.5,
   money: '$',
   services: [{ name: 'chimney sweep', words: ['chimney cleaning'], worth: 280 }],
@@ -46,7 +50,16 @@ describe('a business as a form', () => {
 })
 
 describe('a proposal', () => {
-  const none = { name: '', trade: '', phone: '', place: '', service: '', language: '' }
+  const none = {
+    name: '',
+    trade: '',
+    phone: '',
+    place: '',
+    service: '',
+    language: '',
+    street_address: '',
+    opening_hours: '',
+  }
   it('tells what the page says, and nothing else', () => {
     expect(proposed({ ...none, phone: '207-555-0142', place: 'Ostrey, ME' }).map((f) => f.name)).toEqual([
       'Phone',

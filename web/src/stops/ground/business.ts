@@ -11,6 +11,10 @@ export interface Form {
   customers: string
   money: string
   postcode: string
+  address: string
+  hidden: boolean
+  hours: string
+  phones: string
   services: ServiceRow[]
   places: PlaceRow[]
   phrases: string
@@ -26,6 +30,10 @@ export const fieldNames: Record<keyof Form, string> = {
   customers: 'customers per 100 visits',
   money: 'currency',
   postcode: 'postcode',
+  address: 'street address',
+  hidden: 'choice to show the address',
+  hours: 'opening hours',
+  phones: 'other phones',
   services: 'services',
   places: 'places',
   phrases: 'phrases',
@@ -55,6 +63,10 @@ export const emptyForm = (): Form => ({
   customers: '',
   money: '$',
   postcode: '',
+  address: '',
+  hidden: false,
+  hours: '',
+  phones: '',
   services: [emptyService()],
   places: [emptyPlace()],
   phrases: '',
@@ -72,6 +84,10 @@ export function toForm(b: Business): Form {
     customers: figure(b.customers),
     money: b.money ?? '',
     postcode: b.postcode ?? '',
+    address: b.street_address ?? '',
+    hidden: b.address_hidden ?? false,
+    hours: b.opening_hours ?? '',
+    phones: b.more_phones ?? '',
     services: [
       ...b.services.map((s) => ({
         name: s.name,
@@ -109,6 +125,10 @@ export function toBusiness(f: Form): Business {
     customers: amount(f.customers),
     money: f.money,
     postcode: f.postcode,
+    street_address: f.address,
+    address_hidden: f.hidden,
+    opening_hours: f.hours,
+    more_phones: f.phones,
     services: f.services
       .filter((s) => s.name.trim())
       .map((s) => ({ name: s.name.trim(), words: parts(s.words, ','), worth: amount(s.worth) })),
@@ -145,6 +165,8 @@ export function proposed(p: Proposal): { field: keyof Proposal; name: string; sa
     ['place', 'Home town'],
     ['service', 'Service'],
     ['language', 'Language'],
+    ['street_address', 'Street address'],
+    ['opening_hours', 'Opening hours'],
   ]
   return names.map(([field, name]) => ({ field, name, says: p[field] })).filter((f) => f.says)
 }

@@ -23,7 +23,6 @@ import { useEventListener } from '@vueuse/core'
 import BookmarkLink from '@/parts/BookmarkLink.vue'
 import { useFileDrop } from '@/parts/fileDrop'
 import { isField } from '@/parts/keys'
-import FigureTable from './FigureTable.vue'
 import LineupPart from './LineupPart.vue'
 import ResultsImport from './ResultsImport.vue'
 import SearchList from './SearchList.vue'
@@ -349,7 +348,6 @@ async function measureRivals() {
       </div>
       <WhyTheyLead v-if="judged" :client="client" :page="judged" />
       <SiteKinds :client="client" />
-      <FigureTable :client="client" />
     </template>
   </main>
 </template>

@@ -3,8 +3,8 @@
 import { type InfiniteData, infiniteQueryOptions, queryOptions, type UseMutationOptions } from '@tanstack/vue-query';
 
 import { client } from '../client.gen';
-import { addEntry, addPage, addPhrases, addStep, addTarget, askDemand, backups, beside, book, bookFile, bookmark, candidates, changeClientYardstick, changeOutline, changeStep, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, documentFile, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importList, importSiteKinds, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, letterhead, lineup, lists, madeOf, measure, missed, moveEntry, names, newClient, type Options, orderSteps, outline, overview, pageFacts, paste, pasteFigures, pasteRivals, placePhrases, plan, presets, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, resetStep, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, setArea, setEntryKind, setFirst, setHours, setLetterhead, setSiteFigure, setStepPicture, sheet, shelf, site, siteFigures, siteKinds, stepPicture, stop, survey, take, tieWords, undoImport, updatePage, walk, why, yardstick, yardstickFile } from '../sdk.gen';
-import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddStepData, AddStepError, AddStepResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeStepData, ChangeStepError, ChangeStepResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DocumentFileData, DocumentFileError, DocumentFileResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LetterheadData, LetterheadError, LetterheadResponse, LineupData, LineupError, LineupResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MeasureData, MeasureError, MeasureResponse, MissedData, MissedError, MissedResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OrderStepsData, OrderStepsError, OrderStepsResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteFiguresData, PasteFiguresError, PasteFiguresResponse, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, ResetStepData, ResetStepError, ResetStepResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetLetterheadData, SetLetterheadError, SetLetterheadResponse, SetSiteFigureData, SetSiteFigureError, SetSiteFigureResponse, SetStepPictureData, SetStepPictureError, SetStepPictureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteFiguresData, SiteFiguresError, SiteFiguresResponse, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StepPictureData, StepPictureError, StepPictureResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
+import { addEntry, addPage, addPhrases, addStep, addTarget, askDemand, askFigures, backups, beside, book, bookFile, bookmark, candidates, changeClientYardstick, changeOutline, changeStep, changeYardstick, choose, chooseBeside, chooseFamilies, chooseLineup, clientYardstick, communities, deleteClient, deleteEntry, documentFile, draft, drafts, evidence, files, forgetLineup, forgetSiteKind, found, ground, ignoreRobots, imageNames, imageNamesCsv, importFigures, importList, importSiteKinds, judgeDomains, judgeWord, keepDraft, keepReceived, keepResults, keptPage, ladder, lastRun, letterhead, lineup, linkDomains, listings, listingsFile, lists, madeOf, mapProfile, measure, missed, moveEntry, names, newClient, type Options, orderSteps, outline, overview, pageFacts, paste, pasteRivals, placePhrases, plan, presets, previewFigures, previewList, previewResults, previewYardstick, proof, proposal, quick, readPage, readYardstick, recognize, recordSearch, removeDraft, removePage, removeReading, removeTarget, renameScript, resetStep, restoreClient, restoreDraft, restorePage, resume, saveGround, saveLists, sayParts, setArea, setEntryKind, setFirst, setHours, setLetterhead, setStepPicture, sheet, shelf, site, siteKinds, standing, stepPicture, stop, survey, take, tieWords, typeFact, typeFigure, undoFigures, undoImport, updatePage, walk, why, yardstick, yardstickFile } from '../sdk.gen';
+import type { AddEntryData, AddEntryError, AddEntryResponse, AddPageData, AddPageError, AddPageResponse, AddPhrasesData, AddPhrasesError, AddPhrasesResponse, AddStepData, AddStepError, AddStepResponse, AddTargetData, AddTargetError, AddTargetResponse, AskDemandData, AskDemandError, AskDemandResponse, AskFiguresData, AskFiguresError, AskFiguresResponse, BackupsData, BackupsError, BackupsResponse, BesideData, BesideError, BesideResponse, BookData, BookError, BookFileData, BookFileError, BookFileResponse, BookmarkData, BookmarkError, BookmarkResponse, BookResponse, CandidatesData, CandidatesError, CandidatesResponse, ChangeClientYardstickData, ChangeClientYardstickError, ChangeClientYardstickResponse, ChangeOutlineData, ChangeOutlineError, ChangeOutlineResponse, ChangeStepData, ChangeStepError, ChangeStepResponse, ChangeYardstickData, ChangeYardstickError, ChangeYardstickResponse, ChooseBesideData, ChooseBesideError, ChooseBesideResponse, ChooseData, ChooseError, ChooseFamiliesData, ChooseFamiliesError, ChooseFamiliesResponse, ChooseLineupData, ChooseLineupError, ChooseLineupResponse, ChooseResponse, ClientYardstickData, ClientYardstickError, ClientYardstickResponse, CommunitiesData, CommunitiesError, CommunitiesResponse, DeleteClientData, DeleteClientError, DeleteClientResponse, DeleteEntryData, DeleteEntryError, DeleteEntryResponse, DocumentFileData, DocumentFileError, DocumentFileResponse, DraftData, DraftError, DraftResponse, DraftsData, DraftsError, DraftsResponse, EvidenceData, EvidenceError, EvidenceResponse, FilesData, FilesError, FilesResponse, ForgetLineupData, ForgetLineupError, ForgetLineupResponse, ForgetSiteKindData, ForgetSiteKindError, ForgetSiteKindResponse, FoundData, FoundError, FoundResponse, GroundData, GroundError, GroundResponse, IgnoreRobotsData, IgnoreRobotsError, IgnoreRobotsResponse, ImageNamesCsvData, ImageNamesCsvError, ImageNamesCsvResponse, ImageNamesData, ImageNamesError, ImageNamesResponse, ImportFiguresData, ImportFiguresError, ImportFiguresResponse, ImportListData, ImportListError, ImportListResponse, ImportSiteKindsData, ImportSiteKindsError, ImportSiteKindsResponse, JudgeDomainsData, JudgeDomainsError, JudgeDomainsResponse, JudgeWordData, JudgeWordError, JudgeWordResponse, KeepDraftData, KeepDraftError, KeepDraftResponse, KeepReceivedData, KeepReceivedError, KeepReceivedResponse, KeepResultsData, KeepResultsError, KeepResultsResponse, KeptPageData, KeptPageError, KeptPageResponse, LadderData, LadderError, LadderResponse, LastRunData, LastRunError, LastRunResponse, LetterheadData, LetterheadError, LetterheadResponse, LineupData, LineupError, LineupResponse, LinkDomainsData, LinkDomainsError, LinkDomainsResponse, ListingsData, ListingsError, ListingsFileData, ListingsFileError, ListingsFileResponse, ListingsResponse, ListsData, ListsError, ListsResponse, MadeOfData, MadeOfError, MadeOfResponse, MapProfileData, MapProfileError, MapProfileResponse, MeasureData, MeasureError, MeasureResponse, MissedData, MissedError, MissedResponse, MoveEntryData, MoveEntryError, MoveEntryResponse, NamesData, NamesError, NamesResponse, NewClientData, NewClientError, NewClientResponse, OrderStepsData, OrderStepsError, OrderStepsResponse, OutlineData, OutlineError, OutlineResponse, OverviewData, OverviewError, OverviewResponse, PageFactsData, PageFactsError, PageFactsResponse, PasteData, PasteError, PasteResponse, PasteRivalsData, PasteRivalsError, PasteRivalsResponse, PlacePhrasesData, PlacePhrasesError, PlacePhrasesResponse, PlanData, PlanError, PlanResponse, PresetsData, PresetsError, PresetsResponse, PreviewFiguresData, PreviewFiguresError, PreviewFiguresResponse, PreviewListData, PreviewListError, PreviewListResponse, PreviewResultsData, PreviewResultsError, PreviewResultsResponse, PreviewYardstickData, PreviewYardstickError, PreviewYardstickResponse, ProofData, ProofError, ProofResponse, ProposalData, ProposalError, ProposalResponse, QuickData, QuickError, QuickResponse, ReadPageData, ReadPageError, ReadPageResponse, ReadYardstickData, ReadYardstickError, ReadYardstickResponse, RecognizeData, RecognizeError, RecognizeResponse, RecordSearchData, RecordSearchError, RecordSearchResponse, RemoveDraftData, RemoveDraftError, RemoveDraftResponse, RemovePageData, RemovePageError, RemovePageResponse, RemoveReadingData, RemoveReadingError, RemoveReadingResponse, RemoveTargetData, RemoveTargetError, RemoveTargetResponse, RenameScriptData, RenameScriptError, RenameScriptResponse, ResetStepData, ResetStepError, ResetStepResponse, RestoreClientData, RestoreClientError, RestoreClientResponse, RestoreDraftData, RestoreDraftError, RestoreDraftResponse, RestorePageData, RestorePageError, RestorePageResponse, ResumeData, ResumeError, ResumeResponse, SaveGroundData, SaveGroundError, SaveGroundResponse, SaveListsData, SaveListsError, SaveListsResponse, SayPartsData, SayPartsError, SayPartsResponse, SetAreaData, SetAreaError, SetAreaResponse, SetEntryKindData, SetEntryKindError, SetEntryKindResponse, SetFirstData, SetFirstError, SetFirstResponse, SetHoursData, SetHoursError, SetHoursResponse, SetLetterheadData, SetLetterheadError, SetLetterheadResponse, SetStepPictureData, SetStepPictureError, SetStepPictureResponse, SheetData, SheetError, SheetResponse, ShelfData, ShelfError, ShelfResponse, SiteData, SiteError, SiteKindsData, SiteKindsError, SiteKindsResponse, SiteResponse, StandingData, StandingError, StandingResponse, StepPictureData, StepPictureError, StepPictureResponse, StopData, StopError, StopResponse, SurveyData, SurveyError, SurveyResponse, TakeData, TakeError, TakeResponse, TieWordsData, TieWordsError, TieWordsResponse, TypeFactData, TypeFactError, TypeFactResponse, TypeFigureData, TypeFigureError, TypeFigureResponse, UndoFiguresData, UndoFiguresError, UndoFiguresResponse, UndoImportData, UndoImportError, UndoImportResponse, UpdatePageData, UpdatePageError, UpdatePageResponse, WalkData, WalkError, WalkResponse, WhyData, WhyError, WhyResponse, YardstickData, YardstickError, YardstickFileData, YardstickFileError, YardstickFileResponse, YardstickResponse } from '../types.gen';
 
 export type QueryKey<TOptions extends Options> = [
     Pick<TOptions, 'baseUrl' | 'body' | 'headers' | 'path' | 'query'> & {
@@ -512,58 +512,6 @@ export const documentFileInfiniteOptions = (options: Options<DocumentFileData>) 
     },
     queryKey: documentFileInfiniteQueryKey(options)
 });
-
-export const siteFiguresQueryKey = (options: Options<SiteFiguresData>) => createQueryKey('siteFigures', options);
-
-/**
- * Figures of sites that come from elsewhere
- */
-export const siteFiguresOptions = (options: Options<SiteFiguresData>) => queryOptions<SiteFiguresResponse, SiteFiguresError, SiteFiguresResponse, ReturnType<typeof siteFiguresQueryKey>>({
-    queryFn: async ({ queryKey, signal }) => {
-        const { data } = await siteFigures({
-            ...options,
-            ...queryKey[0],
-            signal,
-            throwOnError: true
-        });
-        return data;
-    },
-    queryKey: siteFiguresQueryKey(options)
-});
-
-/**
- * Keep the figures of a small table
- */
-export const pasteFiguresMutation = (options?: Partial<Options<PasteFiguresData>>): UseMutationOptions<PasteFiguresResponse, PasteFiguresError, Options<PasteFiguresData>> => {
-    const mutationOptions: UseMutationOptions<PasteFiguresResponse, PasteFiguresError, Options<PasteFiguresData>> = {
-        mutationFn: async (fnOptions) => {
-            const { data } = await pasteFigures({
-                ...options,
-                ...fnOptions,
-                throwOnError: true
-            });
-            return data;
-        }
-    };
-    return mutationOptions;
-};
-
-/**
- * Keep a figure of a site
- */
-export const setSiteFigureMutation = (options?: Partial<Options<SetSiteFigureData>>): UseMutationOptions<SetSiteFigureResponse, SetSiteFigureError, Options<SetSiteFigureData>> => {
-    const mutationOptions: UseMutationOptions<SetSiteFigureResponse, SetSiteFigureError, Options<SetSiteFigureData>> = {
-        mutationFn: async (fnOptions) => {
-            const { data } = await setSiteFigure({
-                ...options,
-                ...fnOptions,
-                throwOnError: true
-            });
-            return data;
-        }
-    };
-    return mutationOptions;
-};
 
 export const foundQueryKey = (options: Options<FoundData>) => createQueryKey('found', options);
 
@@ -1778,6 +1726,232 @@ export const forgetSiteKindMutation = (options?: Partial<Options<ForgetSiteKindD
     const mutationOptions: UseMutationOptions<ForgetSiteKindResponse, ForgetSiteKindError, Options<ForgetSiteKindData>> = {
         mutationFn: async (fnOptions) => {
             const { data } = await forgetSiteKind({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const standingQueryKey = (options: Options<StandingData>) => createQueryKey('standing', options);
+
+/**
+ * Links, listings and map profile beside the rivals', and what to do about them
+ */
+export const standingOptions = (options: Options<StandingData>) => queryOptions<StandingResponse, StandingError, StandingResponse, ReturnType<typeof standingQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await standing({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: standingQueryKey(options)
+});
+
+/**
+ * Ask the sources for the figures of the client and its rivals
+ */
+export const askFiguresMutation = (options?: Partial<Options<AskFiguresData>>): UseMutationOptions<AskFiguresResponse, AskFiguresError, Options<AskFiguresData>> => {
+    const mutationOptions: UseMutationOptions<AskFiguresResponse, AskFiguresError, Options<AskFiguresData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await askFigures({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const linkDomainsQueryKey = (options: Options<LinkDomainsData>) => createQueryKey('linkDomains', options);
+
+/**
+ * Sites that link to the rivals and not to the client, judged; some at once
+ */
+export const linkDomainsOptions = (options: Options<LinkDomainsData>) => queryOptions<LinkDomainsResponse, LinkDomainsError, LinkDomainsResponse, ReturnType<typeof linkDomainsQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await linkDomains({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: linkDomainsQueryKey(options)
+});
+
+/**
+ * Say what to do about sites that link, for all clients
+ */
+export const judgeDomainsMutation = (options?: Partial<Options<JudgeDomainsData>>): UseMutationOptions<JudgeDomainsResponse, JudgeDomainsError, Options<JudgeDomainsData>> => {
+    const mutationOptions: UseMutationOptions<JudgeDomainsResponse, JudgeDomainsError, Options<JudgeDomainsData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await judgeDomains({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Keep a fact of a map profile
+ */
+export const typeFactMutation = (options?: Partial<Options<TypeFactData>>): UseMutationOptions<TypeFactResponse, TypeFactError, Options<TypeFactData>> => {
+    const mutationOptions: UseMutationOptions<TypeFactResponse, TypeFactError, Options<TypeFactData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await typeFact({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Keep a figure of a site beside its former ones
+ */
+export const typeFigureMutation = (options?: Partial<Options<TypeFigureData>>): UseMutationOptions<TypeFigureResponse, TypeFigureError, Options<TypeFigureData>> => {
+    const mutationOptions: UseMutationOptions<TypeFigureResponse, TypeFigureError, Options<TypeFigureData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await typeFigure({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Keep a table of a file
+ */
+export const importFiguresMutation = (options?: Partial<Options<ImportFiguresData>>): UseMutationOptions<ImportFiguresResponse, ImportFiguresError, Options<ImportFiguresData>> => {
+    const mutationOptions: UseMutationOptions<ImportFiguresResponse, ImportFiguresError, Options<ImportFiguresData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await importFigures({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+/**
+ * Take back what was imported at once
+ */
+export const undoFiguresMutation = (options?: Partial<Options<UndoFiguresData>>): UseMutationOptions<UndoFiguresResponse, UndoFiguresError, Options<UndoFiguresData>> => {
+    const mutationOptions: UseMutationOptions<UndoFiguresResponse, UndoFiguresError, Options<UndoFiguresData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await undoFigures({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const listingsQueryKey = (options: Options<ListingsData>) => createQueryKey('listings', options);
+
+/**
+ * Directories by business, field by field
+ */
+export const listingsOptions = (options: Options<ListingsData>) => queryOptions<ListingsResponse, ListingsError, ListingsResponse, ReturnType<typeof listingsQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await listings({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: listingsQueryKey(options)
+});
+
+export const listingsFileQueryKey = (options: Options<ListingsFileData>) => createQueryKey('listingsFile', options);
+
+/**
+ * What is to do about listings, as CSV
+ */
+export const listingsFileOptions = (options: Options<ListingsFileData>) => queryOptions<ListingsFileResponse, ListingsFileError, ListingsFileResponse, ReturnType<typeof listingsFileQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await listingsFile({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: listingsFileQueryKey(options)
+});
+
+/**
+ * Show how a file is understood before anything of it is kept
+ */
+export const previewFiguresMutation = (options?: Partial<Options<PreviewFiguresData>>): UseMutationOptions<PreviewFiguresResponse, PreviewFiguresError, Options<PreviewFiguresData>> => {
+    const mutationOptions: UseMutationOptions<PreviewFiguresResponse, PreviewFiguresError, Options<PreviewFiguresData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await previewFigures({
+                ...options,
+                ...fnOptions,
+                throwOnError: true
+            });
+            return data;
+        }
+    };
+    return mutationOptions;
+};
+
+export const mapProfileQueryKey = (options: Options<MapProfileData>) => createQueryKey('mapProfile', options);
+
+/**
+ * The client's map profile, fact by fact
+ */
+export const mapProfileOptions = (options: Options<MapProfileData>) => queryOptions<MapProfileResponse, MapProfileError, MapProfileResponse, ReturnType<typeof mapProfileQueryKey>>({
+    queryFn: async ({ queryKey, signal }) => {
+        const { data } = await mapProfile({
+            ...options,
+            ...queryKey[0],
+            signal,
+            throwOnError: true
+        });
+        return data;
+    },
+    queryKey: mapProfileQueryKey(options)
+});
+
+/**
+ * Tick off or drop parts of the standing's targets
+ */
+export const sayPartsMutation = (options?: Partial<Options<SayPartsData>>): UseMutationOptions<SayPartsResponse, SayPartsError, Options<SayPartsData>> => {
+    const mutationOptions: UseMutationOptions<SayPartsResponse, SayPartsError, Options<SayPartsData>> = {
+        mutationFn: async (fnOptions) => {
+            const { data } = await sayParts({
                 ...options,
                 ...fnOptions,
                 throwOnError: true
