@@ -1,7 +1,8 @@
 // Command bench prints how long the work takes beside one bare html.Parse of
 // the same page, as ratios within one run: the machines it runs on are noisy,
 // so no time stands by itself and nothing here fails. With a folder of saved
-// pages it measures those instead; with study, site, visit, book, survey, plan, scroll or paint that part alone.
+// pages it measures those instead; with study, site, visit, book, survey, plan, standing, scroll or paint that part
+// alone.
 package main
 
 import (
@@ -30,7 +31,8 @@ func main() {
 	parse := func() { parseBody(body) }
 	named := map[string]func() error{"study": studyBench, "site": siteBench, "visit": visitBench,
 		"book": func() error { return bookBench(parse) }, "survey": func() error { return surveyBench(parse) },
-		"plan": func() error { return planBench(parse, body) }, "scroll": scrollBench, "paint": paintBench}
+		"plan": func() error { return planBench(parse, body) }, "scroll": scrollBench, "paint": paintBench,
+		"standing": standingBench}
 	if len(os.Args) > 1 && named[os.Args[1]] != nil {
 		if err := named[os.Args[1]](); err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)
@@ -53,7 +55,8 @@ func main() {
 	facts()
 	matching()
 	for _, err := range []error{sheetBench(parse, body, phrases[:20]), planBench(parse, body), studyBench(),
-		bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), scrollBench(), paintBench(),
+		bookBench(parse), shelfBench(parse), siteBench(), surveyBench(parse), visitBench(), standingBench(),
+		scrollBench(), paintBench(),
 		bundle("internal/server/dist"), readersBench(), soak()} {
 		if err != nil {
 			fmt.Fprintln(os.Stderr, "bench:", err)

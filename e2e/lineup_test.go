@@ -47,7 +47,8 @@ func TestLineupByHand(t *testing.T) {
 	s.until(`document.activeElement.dataset.entry === 'Lantern Street Sweeps'`)
 	s.push("Space")
 	s.until(fmt.Sprintf("%s === %q", taken, was))
-	assert.Equal(t, 1, eval[int](s, `document.querySelectorAll('[data-entry][tabindex="0"]').length`), "one stop for Tab")
+	assert.Equal(t, 1, eval[int](s, `document.querySelectorAll('[data-entry][tabindex="0"]').length`),
+		"one stop for Tab")
 
 	organic := func() (names []string) {
 		for _, e := range shown(0).Entries {
@@ -60,7 +61,8 @@ func TestLineupByHand(t *testing.T) {
 	before := organic()
 	eval[bool](s,
 		fmt.Sprintf(
-			`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true, cancelable: true})) || true`, row("Lantern Street Sweeps")))
+			`%s.dispatchEvent(new KeyboardEvent('keydown', {key: 'ArrowUp', altKey: true, bubbles: true,
+ cancelable: true})) || true`, row("Lantern Street Sweeps")))
 	s.sees("Lantern Street Sweeps moved to 2")
 	assert.Equal(t, before[2], organic()[1])
 	s.press("Undo")

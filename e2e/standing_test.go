@@ -10,8 +10,8 @@ import (
 	"github.com/stretchr/testify/assert"
 )
 
-// What comes from elsewhere stands beside the rivals': a pasted table is shown before it is kept, a cell opens to its source
-// and its former figures, links are judged by keys, and parts are ticked off; all of it is undone.
+// What comes from elsewhere stands beside the rivals': a pasted table is shown before it is kept, a cell opens to its
+// source and its former figures, links are judged by keys, and parts are ticked off; all of it is undone.
 func TestStandingLeaf(t *testing.T) {
 	p := start(t, filepath.Join(t.TempDir(), "demo.db"))
 	defer p.kill(t)
@@ -49,11 +49,13 @@ func TestStandingLeaf(t *testing.T) {
 	s.click(`document.querySelector('[data-group=links] .kind button')`)
 	asked := `document.querySelector('[data-domain="tarnbayrealty.example"]')`
 	s.until(asked)
-	eval[bool](s, `(`+asked+`.focus(), `+asked+`.dispatchEvent(new KeyboardEvent('keydown', {key: 'l', bubbles: true})))`)
+	eval[bool](s, `(`+asked+`.focus(), `+asked+`.dispatchEvent(new KeyboardEvent('keydown', {key: 'l',
+ bubbles: true})))`)
 	s.until(`!` + asked)
 	s.press("Undo")
 	s.until(asked)
-	eval[bool](s, `(`+asked+`.focus(), `+asked+`.dispatchEvent(new KeyboardEvent('keydown', {key: 'x', bubbles: true})))`)
+	eval[bool](s, `(`+asked+`.focus(), `+asked+`.dispatchEvent(new KeyboardEvent('keydown', {key: 'x',
+ bubbles: true})))`)
 	s.until(asked + `.classList.contains('struck')`)
 	for _, target := range standing().Targets {
 		if target.Kind == "link" {

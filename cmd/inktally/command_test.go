@@ -7,6 +7,7 @@ import (
 	"bytes"
 	"context"
 	"crypto/sha256"
+	"encoding/json"
 	"errors"
 	"net"
 	"os"
@@ -257,4 +258,35 @@ func TestDocumentCommands(t *testing.T) {
 		require.NoError(t, err)
 		assert.True(t, strings.HasPrefix(string(written), c.begins), c.args)
 	}
+}
+
+// Figures are read from files for a client of a data file, or for one that is told in a file; what cannot be read is
+// told beside its file.
+func TestStandingCommand(t *testing.T) {
+	dir := t.TempDir()
+	write := func(name, text string) string {
+		path := filepath.Join(dir, name)
+		require.NoError(t, os.WriteFile(path, []byte(text), 0o600))
+		return path
+	}
+	facts := write("facts.json", `{"name": "Bolt & Hasp", "trade": "locksmith",
+ "home_page": "https://boltandhasp.example/",
+		"places": [{"name": "Marrow Bend", "state": "OH", "home": true}],
+		"rivals": [{"name": "Marrow Lock", "url": "https://marrowlock.example/"},
+			{"name": "Lock Palace", "url": "https://lockpalace.example/", "chain": true}]}`)
+	links := write("links.csv", "Source page,Source title,Anchor,Domain score,Target URL\n"+
+		"https://marrowchamber.example/m/1,Marrow Bend Chamber of Commerce,x,38,https://marrowlock.example/\n"+
+		"https://onlychains.example/m/1,Chains,x,38,https://lockpalace.example/\n")
+	broken := write("broken.json", `{"rows": [`)
+	out, err := inktally(t, "standing", "--json", "--facts", facts, links, broken).Output()
+	require.NoError(t, err)
+	var read standingRead
+	require.NoError(t, json.Unmarshal(out, &read))
+	assert.Equal(t, "2 links from 2 sites", read.Files[0].Finds)
+	assert.Contains(t, read.Files[1].Fault, "cannot be read")
+	require.Len(t, read.Domains["get"].List, 1, "what only a chain has is not asked for")
+	assert.Equal(t, "marrowchamber.example", read.Domains["get"].List[0].Name)
+	text, err := inktally(t, "standing", "--facts", facts, links).Output()
+	require.NoError(t, err)
+	assert.Contains(t, string(text), "Ask 1 site for a link")
 }

@@ -74,7 +74,8 @@ func root() *cobra.Command {
 		SilenceErrors: true,
 	}
 	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(),
-		proofCommand(), walkCommand(), planCommand(), briefCommand(), pencilledCommand(), backupCommand(),
+		proofCommand(), standingCommand(), walkCommand(), planCommand(), briefCommand(), pencilledCommand(),
+		backupCommand(),
 		restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
 	return root
 }

@@ -60,6 +60,8 @@ const (
 	apart    = 50  // that two strengths of a site may be apart
 	famous   = 90  // the strength of a site that everybody knows
 	wordsFor = 3   // small words of another language that tell it
+
+	tellingRows = 3 // links of the strongest pages, by which a directory is told
 )
 
 // judged judges one domain, first by what was said of it.
@@ -76,7 +78,9 @@ func judged(f *found, g Ground, w *words, burst int) Domain {
 		return d
 	}
 	weak := f.weak()
-	if !weak && g.Directory != nil && f.any(func(r *Row) bool { return g.Directory(r.Title, addressOf(r)) }) {
+	if !weak && g.Directory != nil && slices.ContainsFunc(f.rows[:min(len(f.rows), tellingRows)], func(r *Row) bool {
+		return g.Directory(r.Title, addressOf(r))
+	}) {
 		d.Verdict, d.Reason = Listing, Reason{Code: IsDirectory}
 		return d
 	}

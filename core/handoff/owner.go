@@ -7,6 +7,7 @@ import (
 	"inktally/core/ladder"
 	"inktally/core/plan"
 	"inktally/core/recap"
+	"inktally/core/standing"
 )
 
 // Owner is the plan as an owner needs it: what is told of the firm, firm by firm what the others have, and the work by
@@ -23,6 +24,19 @@ type Owner struct {
 	Minutes float64
 	// Beyond are the fronts that no page changes in which a rival is ahead, with the best of them.
 	Beyond []Beyond
+	// Beside is the work on links, listings and map profile, and what it may bring from the map (rule 13.5).
+	Beside     []BesideJob
+	BesideGain float64
+}
+
+// BesideJob is work of one kind that no page holds.
+type BesideJob struct {
+	Kind standing.Kind
+	// Names are the directories, fields or sites that it is about, the first to do first; Count is how many there are,
+	// of reviews how many are asked for.
+	Names   []string
+	Count   int
+	Minutes float64
 }
 
 // FirmTold is a rival with its figures, and why it comes before the client.

@@ -17,11 +17,14 @@ func TestOf(t *testing.T) {
 		want             Profile
 	}{
 		"structured data": {
-			`<script type="application/ld+json">{"@type":"RoofingContractor","name":"Gable & Crow Roofing","telephone":"207-555-0144",
-			"address":{"@type":"PostalAddress","streetAddress":"4 Mill Lane","addressLocality":"Ostrey","addressRegion":"ME","postalCode":"04000"}}</script>
+			`<script type="application/ld+json">{"@type":"RoofingContractor","name":"Gable & Crow Roofing",
+"telephone":"207-555-0144",
+			"address":{"@type":"PostalAddress","streetAddress":"4 Mill Lane","addressLocality":"Ostrey",
+"addressRegion":"ME","postalCode":"04000"}}</script>
 			<title>Roofs</title><p>Roofs that last.`, "http://gableandcrow.example/", "roofer ostrey",
 			Profile{Name: "Gable & Crow Roofing", Phone: "207-555-0144", Trade: "roofing contractor",
-				Town: place.Place{Name: "Ostrey", State: "ME"}, Service: "roofer"}},
+				Town: place.Place{Name: "Ostrey", State: "ME"}, Address: "4 Mill Lane, Ostrey, ME 04000",
+				Service: "roofer"}},
 		"title and footer": {
 			`<title>Chimney sweep in Tarn Harbor | Brindle &amp; Ash Chimney</title><p>Call us at (207) 555-0142 for a sweep.
 			<footer>© 2026 Brindle &amp; Ash Chimney, 12 Wharf Street, Tarn Harbor, ME 04999</footer>`,

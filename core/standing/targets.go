@@ -215,7 +215,8 @@ func (r Rules) fill(k Known) Target {
 	return t
 }
 
-// list asks for directories that list a rival and not the client, as many as are wanted.
+// list asks for directories that list a rival and not the client, as many as are wanted. One that holds a high place of
+// a search is asked for in the plan already (rule 11).
 func (r Rules) list(k Known) Target {
 	t := Target{Kind: List, More: k.Listings.Missing}
 	if k.Listings.Target == 0 {
@@ -224,14 +225,13 @@ func (r Rules) list(k Known) Target {
 	each := k.Pack * r.Shares.Listings / 100 / float64(k.Listings.Target)
 	if k.Grid != nil {
 		for _, row := range k.Grid.Missing {
-			p := Part{Key: row.Key, Minutes: r.Minutes.Listing}
-			if t.More > 0 { // beyond what is wanted they bring nothing that is known
-				p.Gain = each
-				t.More--
-			} else if row.Position == 0 {
+			if t.More == 0 { // beyond what is wanted they bring nothing that is known
 				break
 			}
-			t.Parts = append(t.Parts, p)
+			t.More--
+			if row.Position == 0 {
+				t.Parts = append(t.Parts, Part{Key: row.Key, Minutes: r.Minutes.Listing, Gain: each})
+			}
 		}
 	}
 	return t

@@ -168,8 +168,9 @@ func postal(list []any) string {
 		return textOf(list[0])
 	}
 	var parts []string
-	for _, key := range []string{"streetAddress", "addressLocality", "addressRegion", "postalCode"} {
-		if s := textOf(a[key]); s != "" {
+	region := strings.TrimSpace(textOf(a["addressRegion"]) + " " + textOf(a["postalCode"]))
+	for _, s := range []string{textOf(a["streetAddress"]), textOf(a["addressLocality"]), region} {
+		if s != "" {
 			parts = append(parts, s)
 		}
 	}

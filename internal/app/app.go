@@ -98,6 +98,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 	r.Studies = studies
 	surveyed := &surveys.Surveys{DB: o.DB, Readings: r, Studies: studies, Lists: o.Web, Now: o.Now}
 	behind, end := context.WithCancel(context.WithoutCancel(ctx))
+	judged := &stood.Standings{DB: o.DB, Now: o.Now}
 	planned := &targets.Plan{DB: o.DB, Studies: studies, Readings: r}
 	a := &App{
 		db: o.DB, end: end, log: o.Log, Studies: studies, Readings: r, Sheet: &sheets.Sheet{Studies: studies},
@@ -105,10 +106,10 @@ func New(ctx context.Context, o Options) (*App, error) {
 		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
 		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
 		Plan:      planned,
-		Handoff:   &documents.Handoff{Plan: planned, Printer: o.Printer, Now: o.Now},
+		Handoff:   &documents.Handoff{Plan: planned, Judged: judged, Printer: o.Printer, Now: o.Now},
 		Yardstick: &rules.Yardstick{DB: o.DB},
 		Standing: &standings.Standing{DB: o.DB, Studies: studies, Now: o.Now, Sources: o.Figures,
-			Judged: &stood.Standings{DB: o.DB, Now: o.Now}},
+			Judged: judged},
 		Runs: runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
 	a.Shelf = &shelf.Shelf{DB: o.DB, Studies: studies, Hides: a.IsAway}

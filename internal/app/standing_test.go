@@ -192,6 +192,25 @@ func TestListingsAreHeldAgainstTheBusiness(t *testing.T) {
 	assert.Equal(t, "1 lists a rival and not you, 1 to correct · 25 min", s.Groups[0].Says)
 }
 
+// Rows that name nobody are of the one business that all others are of; of a list of several they are left out.
+func TestRowsWithoutAName(t *testing.T) {
+	a, _, id := overPractice(t)
+	one := "Directory,Business name,Phone,Status\nTownledger,Brindle & Ash Chimney,207-555-0134,listed\n" +
+		"Bizatlas,,,not found\nMeetlocal,Brindel Chimneys,207-555-0134,listed\n"
+	assert.Equal(t, "3 listings", brings(t, a, id, "one.csv", one, nil).Says)
+	list, err := a.Standing.Listings(ctx, id)
+	require.NoError(t, err)
+	require.Len(t, list.Listed, 2)
+	assert.Equal(t, stood.FieldVerdict("differs"), list.Listed[0].Checks[0].Verdict,
+		"another name of the same business")
+	several := one + "Townledger,Old Saltbox Masonry,,listed\nOldbook,Somebody Else,,listed\n"
+	kept := brings(t, a, id, "several.csv", several, nil)
+	assert.Equal(t, "2 listings", kept.Says)
+	assert.Equal(t, 2, kept.LeftN)
+	reviews := "Business,Category,Reviews\nBrindle & Ash,Chimney sweep,13\nOld Saltbox,Mason,214\nTarn,Sweep,2\n"
+	assert.Equal(t, "2 figures, 4 facts of map profiles", brings(t, a, id, "maps.csv", reviews, nil).Says)
+}
+
 // Facts of one business are those of the site that a person says.
 func TestFactsOfAMapProfile(t *testing.T) {
 	a, _, id := overPractice(t)

@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 
-	"inktally/core/backlink"
 	"inktally/internal/tables"
 	"inktally/internal/view"
 	"inktally/internal/view/stood"
@@ -108,7 +107,7 @@ func (r api) standing() {
 		})
 	handle(r, put, of+"/domains", "judgeDomains", "Say what to do about sites that link, for all clients",
 		func(ctx context.Context, in *judgeInput) (*stood.Standing, error) {
-			return r.app.Standing.Judge(ctx, in.Client, in.Body.Domains, backlink.Verdict(in.Body.Verdict))
+			return r.app.Standing.Judge(ctx, in.Client, in.Body.Domains, in.Body.Verdict.Core())
 		})
 	handle(r, get, of+"/listings", "listings", "Directories by business, field by field",
 		ofClient(r.app.Standing.Listings))

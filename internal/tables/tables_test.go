@@ -66,7 +66,8 @@ func TestBadFiles(t *testing.T) {
 	require.Less(t, bomb.Len(), 1<<20)
 	for name, body := range map[string][]byte{
 		"a bomb": bomb.Bytes(), "no workbook": []byte("PK\x03\x04nothing"), "broken JSON": []byte(`{"data": [{"a": `),
-		"JSON without records": []byte(`{"data": [1, 2, [3]]}`), "nothing": {}, "deep": []byte(strings.Repeat("[", 100_000)),
+		"JSON without records": []byte(`{"data": [1, 2, [3]]}`), "nothing": {}, "deep": []byte(strings.Repeat("[",
+			100_000)),
 		"a page without tables": []byte("<p>Hello, this is a page."),
 		"a picture":             []byte("\x89PNG\r\n\x1a\n\x00\x00\x00\rIHDR"),
 		"deep records":          []byte(strings.Repeat(`{"a":`, 100_000)), "too large": make([]byte, MaxFile+1),

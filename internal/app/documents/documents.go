@@ -10,6 +10,7 @@ import (
 	"inktally/core/imagename"
 	"inktally/internal/app/targets"
 	"inktally/internal/paper"
+	"inktally/internal/study/stood"
 )
 
 // Handoff makes documents.
@@ -18,6 +19,8 @@ type Handoff struct {
 	// Printer prints web pages, nil where there is no browser.
 	Printer Printer
 	Now     func() time.Time
+	// Judged judges what comes from elsewhere.
+	Judged *stood.Standings
 }
 
 // Printer prints a web page on sheets of paper, as PDF.

@@ -30,6 +30,11 @@ func (h *Handoff) owner(ctx context.Context, client int64) (*gathering, telling.
 			o.Beyond = append(o.Beyond, b)
 		}
 	}
+	judged, err := h.Judged.Of(ctx, g.Study)
+	if err != nil {
+		return nil, telling.OwnerTeller{}, err
+	}
+	o.Beside, o.BesideGain = besideJobs(judged)
 	return g, telling.OwnerTeller{Teller: telling.Teller{Walk: &g.walk}, Owner: o, Places: g.rivals.Places}, nil
 }
 
@@ -69,6 +74,7 @@ func (h *Handoff) ownerPaper(ctx context.Context, client int64, p *paper.Paper) 
 		beyond = append(beyond, unknown)
 	}
 	p.Blocks = section(p.Blocks, telling.BeyondTitle, bullets(beyond)...)
+	p.Blocks = append(p.Blocks, besideList(t)...)
 	p.Blocks = section(p.Blocks, telling.NextTitle, paragraphs(t.Step(handoff.NextStep).Points)...)
 	return g.walk.Client, nil
 }

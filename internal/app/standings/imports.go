@@ -104,22 +104,41 @@ type reader struct {
 	domains map[string]bool
 }
 
-// siteOf returns the site that a row names, by its domain or its name; empty for none that is known.
+// siteOf returns the site that a row names, or whose the rows are that do not say; empty for none that is known.
 func (r *reader) siteOf(spoken string) string {
 	if spoken == "" {
-		r.nameless = true
+		r.nameless = r.nameless || r.site == ""
 		return r.site
 	}
+	return r.known(spoken)
+}
+
+// known returns the site that is meant by a domain, an address, a name or the beginning of one name alone; empty for
+// none that is known.
+func (r *reader) known(spoken string) string {
 	domain := ""
 	if !strings.Contains(spoken, " ") {
 		domain = domainOf(strings.TrimPrefix(strings.TrimPrefix(spoken, "https://"), "http://"))
 	}
+	begins := ""
 	for _, s := range r.sites {
-		if domain != "" && s.Domain == domain || listing.SameName(s.Name, spoken) {
+		switch {
+		case domain != "" && s.Domain == domain || listing.SameName(s.Name, spoken):
 			return s.Domain
+		case beginsWith(s.Name, spoken) && begins == "":
+			begins = s.Domain
+		case beginsWith(s.Name, spoken):
+			return "" // it could be either
 		}
 	}
-	return ""
+	return begins
+}
+
+// beginsWith reports whether one of two names begins with the other, of at least two words.
+func beginsWith(a, b string) bool {
+	x, y := text.Tokens(a), text.Tokens(b)
+	n := min(len(x), len(y))
+	return n >= 2 && slices.Equal(x[:n], y[:n])
 }
 
 // take takes a table and sorts its rows; those of other sites are left out.
@@ -157,26 +176,56 @@ func (r *reader) take(rows [][]string, l brought.Layout) {
 			elseOf(link.Target)
 		}
 	}
-	for _, e := range r.taken.Listings {
-		if site := r.siteOf(cmp.Or(e.Site, r.businessOf(e.Entry))); site != "" {
-			r.listings[site] = append(r.listings[site], e.Entry)
-		} else {
-			elseOf(e.Site)
+	r.takeListings(elseOf)
+}
+
+// takeListings sorts listings by the businesses that they are of. Rows that name none of those that are known are of
+// the one business that all others are of; of a list of several they are left out.
+func (r *reader) takeListings(elseOf func(string)) {
+	of := make([]string, len(r.taken.Listings))
+	named := map[string]bool{}
+	for i, e := range r.taken.Listings {
+		if of[i] = r.businessOf(e); of[i] != "" {
+			named[of[i]] = true
 		}
+	}
+	alone := r.site
+	if len(named) == 1 && alone == "" {
+		for site := range named {
+			alone = site
+		}
+	}
+	for i, e := range r.taken.Listings {
+		switch {
+		case of[i] != "":
+		case e.Site != "":
+			elseOf(e.Site)
+			continue
+		case len(named) > 1 && e.Firm != "":
+			elseOf(e.Firm)
+			continue
+		case alone == "":
+			r.nameless = true
+			continue
+		default:
+			of[i] = alone
+		}
+		r.listings[of[i]] = append(r.listings[of[i]], e.Entry)
 	}
 }
 
-// businessOf returns the site of the business that a listing is of, by its address, its phone or its name; empty where
-// it does not say, or says one that is nobody's.
-func (r *reader) businessOf(e listing.Entry) string {
-	for _, s := range r.sites {
-		if e.Site != "" && domainOf(strings.TrimPrefix(strings.TrimPrefix(e.Site, "https://"),
-			"http://")) == s.Domain ||
-			listing.SameName(s.Name, e.Firm) {
-			return s.Domain
+// businessOf returns the site of the business that a listing is of: by the heading of its column, its address or its
+// name; empty where it does not say, or says one that is nobody's.
+func (r *reader) businessOf(e brought.Entry) string {
+	if e.Site != "" {
+		return r.known(e.Site)
+	}
+	if e.Entry.Site != "" {
+		if site := r.known(e.Entry.Site); site != "" {
+			return site
 		}
 	}
-	return ""
+	return r.known(e.Firm)
 }
 
 // kept is how much would be kept.

@@ -13,6 +13,7 @@ import (
 	"inktally/core/standing"
 	"inktally/internal/store"
 	"inktally/internal/study"
+	"inktally/internal/study/stood"
 	"inktally/internal/view"
 	"inktally/internal/view/told"
 	"inktally/internal/wording"
@@ -130,11 +131,11 @@ type firm struct {
 	is     func(store.Entry) bool
 }
 
-// ownDomain returns the domain of the client's site; without one it is named *own*.
+// ownDomain returns the domain of the client's site; without one it has a name of its own.
 func (w *Worked) ownDomain() string {
 	home, err := study.HomePage(w.Whole.Known.Pages)
 	if err != nil || home.URL == "" {
-		return "own"
+		return stood.OwnDomain
 	}
 	return lineup.Domain(home.URL)
 }
@@ -159,6 +160,9 @@ func (w *Worked) elsewhere(f firm, out ladder.Figures) {
 		if front, ok := fronts[x.Figure]; ok && x.Site == f.domain && x.Scope == standing.OfSite {
 			out[front] = x.Amount
 		}
+	}
+	if f.domain == stood.OwnDomain { // to what is not there nobody links
+		out[ladder.Links] = 0
 	}
 	for _, e := range w.Whole.Known.Entries {
 		if _, known := out[ladder.Reviews]; f.is(e) && !known && e.Part == lineup.Map && e.Reviews != nil {

@@ -7,6 +7,8 @@ package stood
 import (
 	"context"
 	"errors"
+	"maps"
+	"slices"
 	"sync"
 	"time"
 
@@ -46,6 +48,23 @@ type Standing struct {
 	// Targets are in their order, cut at Hours.
 	Targets []standing.Target
 	Hours   float64
+
+	judgedOf judgedOf
+}
+
+// judgedOf is what links and listings are judged of: where it is the same, they are.
+type judgedOf struct {
+	revision store.Revision
+	lists    []elsewhere.List
+	verdicts map[string]backlink.Verdict
+	kinds    []store.SiteKind
+}
+
+// same reports whether two standings are judged of the same.
+func (j judgedOf) same(as judgedOf) bool {
+	return j.revision.Same(as.revision, store.FacetGround, store.FacetLineups, store.FacetYardstick) &&
+		slices.EqualFunc(j.lists, as.lists, func(a, b elsewhere.List) bool { return a.ID == b.ID }) &&
+		maps.Equal(j.verdicts, as.verdicts) && slices.Equal(j.kinds, as.kinds)
 }
 
 // Site is a site that figures can be brought for.
@@ -86,14 +105,29 @@ type Standings struct {
 const mostKept = 32
 
 type made struct {
-	of   *study.Study
-	part part.Of[*Standing]
+	of     *study.Study
+	before *made // whose judgement is taken over where it is of the same
+	part   part.Of[*Standing]
 }
 
 // Of returns the standing of a study.
 func (s *Standings) Of(ctx context.Context, of *study.Study) (*Standing, error) {
-	return s.place(of).part.Get(ctx, func(ctx context.Context) (*Standing, error) { return s.work(ctx, of) })
+	m := s.place(of)
+	return m.part.Get(ctx, func(ctx context.Context) (*Standing, error) {
+		var before *Standing
+		if m.before != nil {
+			before, _ = m.before.part.Get(ctx, func(context.Context) (*Standing, error) { return nil, errNotMade })
+		}
+		out, err := s.work(ctx, of, before)
+		if err == nil {
+			m.before = nil
+		}
+		return out, err
+	})
 }
+
+// errNotMade is that of a standing that nobody asked for.
+var errNotMade = errors.New("it was not made")
 
 func (s *Standings) place(of *study.Study) *made {
 	s.mu.Lock()
@@ -104,7 +138,8 @@ func (s *Standings) place(of *study.Study) *made {
 	if m, ok := s.kept.Get(of.Client.ID); ok && m.of == of {
 		return m
 	}
-	m := &made{of: of}
+	had, _ := s.kept.Get(of.Client.ID)
+	m := &made{of: of, before: had}
 	s.kept.Add(of.Client.ID, m)
 	return m
 }
@@ -114,7 +149,6 @@ type rows struct {
 	links    map[string][]backlink.Row
 	listings map[string][]listing.Entry
 	fields   map[string]map[listing.Field]bool
-	kinds    []store.SiteKind
 }
 
 // load loads the rows of the newest list of each site and source. One that went meanwhile has none.
@@ -122,9 +156,6 @@ func (s *Standings) load(ctx context.Context, of *study.Study) (r rows, err erro
 	r = rows{links: map[string][]backlink.Row{}, listings: map[string][]listing.Entry{},
 		fields: map[string]map[listing.Field]bool{}}
 	err = s.DB.Read(ctx, func(tx *store.Tx) error {
-		if r.kinds, err = tx.SiteKinds(); err != nil {
-			return err
-		}
 		for _, l := range newestLists(of.Standing.Lists) {
 			switch l.Kind {
 			case elsewhere.OfLinks:

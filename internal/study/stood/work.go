@@ -29,15 +29,29 @@ func phones(phone, more string) (out []string) {
 	return out
 }
 
-// work judges a study's standing.
-func (s *Standings) work(ctx context.Context, of *study.Study) (*Standing, error) {
-	r, err := s.load(ctx, of)
+// work judges a study's standing. Links and listings are those of before, nil for none, where they are judged of the
+// same.
+func (s *Standings) work(ctx context.Context, of *study.Study, before *Standing) (*Standing, error) {
+	out := &Standing{Sites: SitesOf(of), Totals: of.Standing.Totals(), Business: BusinessOf(of.Known),
+		judgedOf: judgedOf{revision: of.Revision, lists: of.Standing.Lists, verdicts: of.Standing.Verdicts}}
+	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
+		out.judgedOf.kinds, err = tx.SiteKinds()
+		return err
+	})
 	if err != nil {
 		return nil, err
 	}
-	out := &Standing{Sites: SitesOf(of), Totals: of.Standing.Totals(), Business: BusinessOf(of.Known)}
-	out.listings(of, r)
-	out.links(of, r)
+	out.wanted()
+	if before != nil && out.judgedOf.same(before.judgedOf) {
+		out.Links, out.Grid = before.Links, before.Grid
+	} else {
+		r, err := s.load(ctx, of)
+		if err != nil {
+			return nil, err
+		}
+		out.listings(of, r)
+		out.links(of, r)
+	}
 	out.profile(of)
 	rules := mapprofile.StandardRules()
 	out.PostDue, _ = rules.PostDue(out.Sites[0].Facts, s.Now())
@@ -98,6 +112,10 @@ func (s *Standing) listings(of *study.Study, r rows) {
 		grid := listing.GridOf(firms, s.Business, positions(of))
 		s.Grid = &grid
 	}
+}
+
+// wanted puts what is wanted of directories and of domains that link.
+func (s *Standing) wanted() {
 	if rivals := s.locals(standing.Listings); len(rivals) > 0 {
 		whole := make([]int, len(rivals))
 		for i, n := range rivals {
@@ -105,6 +123,11 @@ func (s *Standing) listings(of *study.Study, r rows) {
 		}
 		own, known := s.total(0, standing.Listings)
 		s.Listings = standing.ListingsWanted(int(own), known, whole, listing.StandardRules().Target(whole))
+	}
+	if rivals := s.locals(standing.Domains); len(rivals) > 0 {
+		own, known := s.total(0, standing.Domains)
+		known = known || s.Sites[0].Domain == OwnDomain // to what is not there nobody links
+		s.Domains = standing.StandardLinkRules().Domains(own, known, rivals, 0)
 	}
 }
 
@@ -127,11 +150,6 @@ func positions(of *study.Study) map[string]int {
 
 // links judges the domains that link to the sites.
 func (s *Standing) links(of *study.Study, r rows) {
-	if rivals := s.locals(standing.Domains); len(rivals) > 0 {
-		own, known := s.total(0, standing.Domains)
-		known = known || s.Sites[0].Domain == OwnDomain // to what is not there nobody links
-		s.Domains = standing.StandardLinkRules().Domains(own, known, rivals, 0)
-	}
 	sites := make([]backlink.Site, len(s.Sites))
 	known := false
 	for i, site := range s.Sites {
@@ -142,7 +160,7 @@ func (s *Standing) links(of *study.Study, r rows) {
 	if !known {
 		return
 	}
-	judged := backlink.Judge(sites, groundOf(of, r.kinds))
+	judged := backlink.Judge(sites, groundOf(of, s.judgedOf.kinds))
 	s.Links = &judged
 }
 

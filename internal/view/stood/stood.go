@@ -297,3 +297,6 @@ type ProfileItem struct {
 	Theirs string       `json:"theirs" doc:"What stands there"`
 	Wants  string       `json:"wants" doc:"What to do; empty for nothing"`
 }
+
+// Core returns the verdict as the rules have it.
+func (v SaidVerdict) Core() backlink.Verdict { return backlink.Verdict(v) }
