@@ -32,8 +32,8 @@ type stranger struct {
 	asked chan string
 }
 
-// pages serves a site: a page as it is, the same under a strict policy, a huge one, and a
-// page of search results.
+// pages serves a site: a page as it is, the same under a strict policy, a huge one, a page
+// of search results and one with figures.
 func pages(t *testing.T) *stranger {
 	s := &stranger{asked: make(chan string, 100)}
 	results, err := os.ReadFile("../core/results/testdata/flat.html")
@@ -55,6 +55,9 @@ func pages(t *testing.T) *stranger {
 			}
 		case "/results":
 			_, _ = w.Write(results)
+		case "/figures":
+			_, _ = w.Write([]byte(`<!doctype html><title>Overview</title><h1>oldsaltbox.example</h1><div><p>Referring domains</p>
+				<p>23</p></div><div><p>Backlinks</p><p>1,026</p></div><div><p>Site strength</p><p>25</p></div>`))
 		case "/favicon.ico", "/report":
 			http.NotFound(w, r)
 		default:
@@ -183,6 +186,20 @@ func TestBookmarkOnOtherPages(t *testing.T) {
 		assert.Equal(t, "chimney sweep quillby", s.value("[name=results_phrase]"))
 		assert.Len(t, get[view.Lineup](t, p, fmt.Sprintf("/api/clients/%d/lineup", client)).Recorded,
 			len(before.Recorded), "nothing is kept yet")
+	})
+	t.Run("figures", func(t *testing.T) {
+		s := on(t, site.URL+"/figures", script)
+		s.until(`document.querySelector('input[value=figures]:checked')`)
+		eval[bool](s,
+			fmt.Sprintf(
+				`(e => (e.value = '%d', e.dispatchEvent(new Event('change')), true))(document.querySelector('[name=client]'))`, client))
+		s.press("Read it")
+		s.until(`document.querySelector('[data-preview]')`)
+		s.sees("The rows do not say whose they are")
+		eval[bool](s, `(e => (e.value = 'oldsaltbox.example', e.dispatchEvent(new Event('change')), true))(`+
+			`document.querySelector('[name=site]'))`)
+		s.press("Import 3 figures")
+		s.until(`document.querySelector('[data-row="links site "] td:nth-of-type(4)')?.textContent.includes('1,026')`)
 	})
 	t.Run("huge", func(t *testing.T) {
 		s := on(t, site.URL+"/huge", script)

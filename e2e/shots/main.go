@@ -28,6 +28,7 @@ var views = []struct{ name, path, shown string }{
 	{"overview", "/clients/2/sheet", "words on the site"},
 	{"book", "/clients/2/book", "Worth writing for"},
 	{"found", "/clients/2/found", "in the first 20"},
+	{"standing", "/clients/2/standing", "Get listed in"},
 	{"lineup", "/clients/2/lineup", "Lantern Street Sweeps"},
 	{"sheet", "/clients/2/pages/2/sheet", "1,455 to write"},
 	{"sheet-evidence", "/clients/2/pages/2/sheet?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor",

@@ -6,6 +6,7 @@ import (
 
 	"inktally/core/backlink"
 	"inktally/internal/app"
+	"inktally/internal/app/documents"
 	"inktally/internal/app/standings"
 	"inktally/internal/tables"
 	"inktally/internal/view"
@@ -244,4 +245,33 @@ func TestFactsOfAMapProfile(t *testing.T) {
 			assert.Equal(t, stood.ItemState("blank"), i.State)
 		}
 	}
+}
+
+// Hostile texts in every cell come out harmless, and nothing is lost by them.
+func TestHostileCells(t *testing.T) {
+	a, _, id := overPractice(t)
+	hostile := []string{`=cmd|'/c calc'!A1`, `<script>alert(1)</script>`, `]]>`, "\u202eabc\u0000", `$(rm -rf ~)`,
+		strings.Repeat("x", 5000), "👩‍👩‍👧", `"; DROP TABLE clients; --`}
+	var rows strings.Builder
+	rows.WriteString("Directory\tBusiness name\tAddress\tPhone\tWebsite\tHours\n")
+	for i, h := range hostile {
+		cell := strings.ReplaceAll(h, "\x00", "")
+		rows.WriteString(strings.Join([]string{cell + string(rune('a'+i)), "Brindle & Ash Chimney", cell, cell, cell, cell}, "\t"))
+		rows.WriteString("\n")
+	}
+	brings(t, a, id, "hostile.tsv", rows.String(), nil)
+	list, err := a.Standing.Listings(ctx, id)
+	require.NoError(t, err)
+	assert.NotEmpty(t, list.Listed)
+	for _, e := range list.Listed {
+		assert.LessOrEqual(t, len([]rune(e.Name)), 500)
+	}
+	body, err := a.Standing.ListingsFile(ctx, id)
+	require.NoError(t, err)
+	for _, line := range strings.Split(string(body), "\n") {
+		assert.False(t, strings.HasPrefix(line, "=") || strings.HasPrefix(line, `"=`), "%s", line)
+	}
+	plan, err := a.Handoff.File(ctx, documents.Ask{Client: id, Kind: documents.OwnersPlan, Format: documents.HTML})
+	require.NoError(t, err)
+	assert.NotContains(t, string(plan.Body), "<script>alert")
 }

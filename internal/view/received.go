@@ -11,11 +11,12 @@ const (
 	HandedRivalPage  HandedAs = "rival_page"
 	HandedResults    HandedAs = "results"
 	HandedPhrases    HandedAs = "phrases"
+	HandedFigures    HandedAs = "figures"
 )
 
 // Schema describes the codes.
 func (HandedAs) Schema(huma.Registry) *huma.Schema {
-	return Enum([]HandedAs{HandedClientPage, HandedRivalPage, HandedResults, HandedPhrases})
+	return Enum([]HandedAs{HandedClientPage, HandedRivalPage, HandedResults, HandedPhrases, HandedFigures})
 }
 
 // Bookmark is the bookmark that hands the page of a tab over.
@@ -37,6 +38,7 @@ type Recognized struct {
 	Title   string             `json:"title"`
 	Words   int                `json:"words" doc:"Words seen"`
 	Entries int                `json:"entries" doc:"Entries of search results that were read in it"`
+	Tables  int                `json:"tables" doc:"Tables of figures and labelled numbers that were read in it"`
 	Query   string             `json:"query" doc:"What its address asks a search engine for, empty for nothing"`
 	Clients []RecognizedClient `json:"clients" doc:"The newest first"`
 }

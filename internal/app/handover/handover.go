@@ -11,6 +11,7 @@ import (
 	"net/url"
 	"strings"
 
+	"inktally/core/brought"
 	"inktally/core/lineup"
 	"inktally/core/page"
 	"inktally/core/reading"
@@ -23,6 +24,7 @@ import (
 	"inktally/internal/fetch"
 	"inktally/internal/store"
 	"inktally/internal/study"
+	"inktally/internal/tables"
 	"inktally/internal/view"
 )
 
@@ -103,6 +105,7 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 		Rendered: true})
 	found := results.Read([]byte(handed.HTML), results.Source{URL: handed.URL, ContentType: "text/html; charset=utf-8"})
 	out.Title, out.Words, out.Entries, out.Query = p.Title, p.Words.Seen, len(found.Entries), queryOf(handed.URL)
+	out.Tables = tablesOf(handed.HTML)
 	domain := lineup.Domain(handed.URL)
 	var names []store.ShelfRow
 	err := r.DB.Read(ctx, func(tx *store.Tx) (err error) {
@@ -128,6 +131,20 @@ func (r *Received) Look(ctx context.Context, handed view.Handed) (*view.Recogniz
 	}
 	out.As = guess(out)
 	return out, nil
+}
+
+// tablesOf counts the tables of figures and labelled numbers of a page.
+func tablesOf(html string) (n int) {
+	list, err := tables.Page([]byte(html))
+	if err != nil {
+		return 0
+	}
+	for _, t := range list {
+		if brought.Guess(t.Rows).Kind != brought.NoKind {
+			n++
+		}
+	}
+	return n
 }
 
 // queryOf returns what an address asks a search engine for, empty for nothing.
@@ -176,6 +193,9 @@ func guess(r *view.Recognized) view.HandedAs {
 	}
 	if r.Entries >= fewResults || r.Query != "" && r.Entries >= askedResults {
 		return view.HandedResults
+	}
+	if r.Tables > 0 {
+		return view.HandedFigures
 	}
 	return view.HandedRivalPage
 }

@@ -1678,7 +1678,7 @@ export type JudgeInputBody = {
 };
 
 export type KeepHandedInputBody = {
-    as: 'client_page' | 'rival_page' | 'results' | 'phrases';
+    as: 'client_page' | 'rival_page' | 'results' | 'phrases' | 'figures';
     /**
      * The page as it was shown
      */
@@ -2930,7 +2930,7 @@ export type Recognized = {
     /**
      * The most likely
      */
-    as: 'client_page' | 'rival_page' | 'results' | 'phrases';
+    as: 'client_page' | 'rival_page' | 'results' | 'phrases' | 'figures';
     /**
      * The newest first
      */
@@ -2943,6 +2943,10 @@ export type Recognized = {
      * What its address asks a search engine for, empty for nothing
      */
     query: string;
+    /**
+     * Tables of figures and labelled numbers that were read in it
+     */
+    tables: number;
     title: string;
     /**
      * Words seen

@@ -9,8 +9,8 @@ import ListImport from '../book/ListImport.vue'
 import GroundLeaves from './GroundLeaves.vue'
 
 /** A leaf of the ground that lists come to: dropped, pasted or chosen. What reads them is put into it. */
-defineProps<{ client: number; takes?: string; accept?: string }>()
-const list = ref<File | undefined>(takeHanded('book'))
+const props = defineProps<{ client: number; takes?: string; accept?: string; stop?: 'standing' }>()
+const list = ref<File | undefined>(takeHanded(props.stop ?? 'book'))
 const picker = ref<HTMLInputElement>()
 
 const { over: held, on: drop } = useFileDrop<true>((data) => {

@@ -77,6 +77,11 @@ const choices = computed<{ as: HandedAs; name: string; says: string }[]>(() => [
     says: found.value ? `${plural(found.value.entries, 'entry', 'entries')} read` : '',
   },
   { as: 'phrases', name: 'a list of phrases', says: '' },
+  {
+    as: 'figures',
+    name: 'figures: links, listings, a map profile',
+    says: found.value?.tables ? `${plural(found.value.tables, 'table')} read` : '',
+  },
 ])
 
 async function use() {
@@ -93,6 +98,11 @@ async function use() {
   if (as.value === 'phrases') {
     handOver('book', new File([listOf(p.html)], 'list from a tab.csv', { type: 'text/csv' }))
     return router.push({ name: 'book', params })
+  }
+  if (as.value === 'figures') {
+    const name = `${bare(p.url).split('/')[0]} (from a tab).html`
+    handOver('standing', new File([p.html], name, { type: 'text/html' }))
+    return router.push({ name: 'standing', params })
   }
   const kept = await keep
     .mutateAsync({
@@ -155,7 +165,7 @@ const close = () => window.close()
       <NoticeLine :fault="keep.error.value" />
       <p class="acts anywhere flow gap-4 on-mid">
         <ActionButton main submit :disabled="!client || keep.isPending.value">
-          {{ as === 'results' || as === 'phrases' ? 'Read it' : 'Keep it' }}
+          {{ ['results', 'phrases', 'figures'].includes(as) ? 'Read it' : 'Keep it' }}
         </ActionButton>
         <ActionButton quiet @click="close">Discard</ActionButton>
       </p>

@@ -1,12 +1,15 @@
 import { ref } from 'vue'
 
-/** A list or a page of results on its way from a tab to the stop that reads it. */
-const waiting = ref<{ for: 'book' | 'lineup'; file: File }>()
+/** The stops that read what a tab hands over. */
+type Stop = 'book' | 'lineup' | 'standing'
 
-export const handOver = (to: 'book' | 'lineup', file: File) => (waiting.value = { for: to, file })
+/** A list or a page of results on its way from a tab to the stop that reads it. */
+const waiting = ref<{ for: Stop; file: File }>()
+
+export const handOver = (to: Stop, file: File) => (waiting.value = { for: to, file })
 
 /** The file that waits for a stop, once. */
-export function takeHanded(stop: 'book' | 'lineup'): File | undefined {
+export function takeHanded(stop: Stop): File | undefined {
   if (waiting.value?.for !== stop) return undefined
   const { file } = waiting.value
   waiting.value = undefined

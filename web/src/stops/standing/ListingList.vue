@@ -43,7 +43,10 @@ async function tick(e: ListingEntry) {
     )
 }
 const why = (e: ListingEntry) =>
-  [e.position ? `holds place ${e.position} of a search: in your plan already` : '', `lists ${e.rivals.join(', ')}`]
+  [
+    e.position ? `holds place ${e.position} of a search: in your plan already` : '',
+    `lists ${e.rivals.join(', ')}`,
+  ]
     .filter(Boolean)
     .join('; ')
 </script>

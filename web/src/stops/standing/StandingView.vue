@@ -35,6 +35,7 @@ function offer(says: string, id: number) {
 <template>
   <ListLeaf
     :client="client"
+    stop="standing"
     takes="Import figures"
     accept=".csv,.tsv,.txt,.xlsx,.json,.html,.htm"
     :class="{ 'beside-margin': figure }"
