@@ -24,12 +24,13 @@ func views(client, page int64) map[string]string {
 	return map[string]string{
 		"/":    "Brindle & Ash Chimney",
 		"/new": "Save and find rivals",
-		fmt.Sprintf("/clients/%d/ground", client): "Services",
-		fmt.Sprintf("/clients/%d/book", client):   "Words to judge",
-		fmt.Sprintf("/clients/%d/found", client):  "in the first 20",
-		fmt.Sprintf("/clients/%d/lineup", client): "Lantern Street Sweeps",
-		sheet + "?show=made&column=0":             "Rivals share",
-		sheet:                                     "1,455 to write",
+		fmt.Sprintf("/clients/%d/ground", client):                              "Services",
+		fmt.Sprintf("/clients/%d/book", client):                                "Words to judge",
+		fmt.Sprintf("/clients/%d/found", client):                               "in the first 20",
+		fmt.Sprintf("/clients/%d/lineup", client):                              "Lantern Street Sweeps",
+		fmt.Sprintf("/clients/%d/standing", client):                            "Get listed in",
+		sheet + "?show=made&column=0":                                          "Rivals share",
+		sheet:                                                                  "1,455 to write",
 		sheet + "?show=phrase&column=1&phrase=chimney%20sweep%20tarn%20harbor": "Skip to the text",
 		sheet + "?show=headings&column=0":                                      "with the copy words under each",
 		sheet + "?show=images&column=0":                                        "camera name",
@@ -78,6 +79,7 @@ func TestAccessible(t *testing.T) {
 			s.open(fmt.Sprintf("/clients/%d/ground", client))
 			s.click(fmt.Sprintf("document.querySelector(%q)", open))
 			s.until(fmt.Sprintf("document.querySelector(%q)?.checkVisibility()", there))
+			s.until(`!document.getAnimations().some(a => a.playState === 'running')`) // it has faded in
 			eval[any](s, string(axe)+";0")
 			assert.Empty(t, eval[[]violation](s, wrong), "%s, %s", open, scheme)
 		}

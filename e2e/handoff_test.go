@@ -218,7 +218,7 @@ func explained(t *testing.T, p *program, api, said string) {
 		assert.NotEqual(t, "0 min", d)
 	}
 	said = durations.ReplaceAllString(said, "")
-	for _, path := range []string{"/plan", "/plan/ladder", "/found", "/lineup", "/walk", ""} {
+	for _, path := range []string{"/plan", "/plan/ladder", "/found", "/lineup", "/walk", "/standing", ""} {
 		raw := get[any](t, p, api+path)
 		each(raw, func(n float64, s string) {
 			note(n)

@@ -28,6 +28,7 @@ func TestPrint(t *testing.T) {
 	for path, there := range map[string]string{
 		"/": "main tbody tr",
 		fmt.Sprintf("/clients/%d/lineup", client):                  "[data-entry]",
+		fmt.Sprintf("/clients/%d/standing", client):                "[data-standing-targets]",
 		fmt.Sprintf("/clients/%d/pages/%d/sheet", client, home):    "[data-cell=seen]",
 		fmt.Sprintf("/clients/%d/sheet", client):                   "[data-row]",
 		fmt.Sprintf("/clients/%d/book", client):                    "[data-family]",

@@ -2,12 +2,14 @@ package e2e
 
 import (
 	"fmt"
+	"os"
 	"path/filepath"
 	"testing"
 
 	"inktally/internal/view/stood"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // What comes from elsewhere stands beside the rivals': a pasted table is shown before it is kept, a cell opens to its
@@ -66,4 +68,10 @@ func TestStandingLeaf(t *testing.T) {
 	s.until(`document.querySelector('[data-directory=bizatlas]')?.textContent.includes('21 North Quay Street')`)
 	s.click(`document.querySelector('[data-group=profile] .kind button')`)
 	s.sees("Description: name a service and a town")
+	s.click(domains)
+	s.until(`document.querySelector('[name=figure_value]')`)
+	axe, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err, "run make build first")
+	eval[any](s, string(axe)+";0")
+	assert.Empty(t, eval[[]violation](s, wrong), "all groups and the margin open")
 }

@@ -11,6 +11,7 @@ import (
 	"testing"
 
 	"inktally/internal/view"
+	"inktally/internal/view/stood"
 	"inktally/internal/view/told"
 
 	"github.com/chromedp/chromedp"
@@ -98,6 +99,21 @@ func TestWalkFiguresAreProved(t *testing.T) {
 			fronts["own_front"], fronts["best_front"] = *step.Own, *step.Theirs
 		}
 	}
+	standing := get[stood.Standing](t, p, api+"/standing")
+	// Of reviews and links the best of any rival, as the leaf Standing has them.
+	elsewhere := func(row string, own bool) (most float64) {
+		for _, g := range standing.Groups {
+			for _, r := range g.Rows {
+				for i, c := range r.Cells {
+					if r.Key == row && c.Value != nil && own == (i == 0) && !standing.Sites[i].Chain {
+						most = max(most, *c.Value)
+					}
+				}
+			}
+		}
+		return most
+	}
+	rows := map[told.StepKind]string{"standing": "reviews site ", "links": "referring_domains site "}
 	proved, now := 0, found.Sites[0].Sums.Worth
 	for _, step := range walk.Steps {
 		for _, f := range step.Figures {
@@ -126,8 +142,18 @@ func TestWalkFiguresAreProved(t *testing.T) {
 					}
 					return n
 				},
-				"own_front":    func() float64 { return fronts["own_front"] },
-				"best_front":   func() float64 { return fronts["best_front"] },
+				"own_front": func() float64 {
+					if row := rows[step.Kind]; row != "" {
+						return elsewhere(row, true)
+					}
+					return fronts["own_front"]
+				},
+				"best_front": func() float64 {
+					if row := rows[step.Kind]; row != "" {
+						return elsewhere(row, false)
+					}
+					return fronts["best_front"]
+				},
 				"own_visits":   func() float64 { return found.Sites[0].Sums.Hire },
 				"best_visits":  func() float64 { return best },
 				"aimed_visits": func() float64 { return *found.Aimed },

@@ -48,7 +48,7 @@ const (
 	InSite     Proof = "overview"
 	InFound    Proof = "found"
 	InTargets  Proof = "targets"
-	InStanding Proof = "standing" // figures from elsewhere, below the lineup
+	InStanding Proof = "standing" // figures from elsewhere, the ground's last leaf
 )
 
 // Proofs returns all of them.

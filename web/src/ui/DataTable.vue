@@ -39,7 +39,7 @@ const token = (name?: string) => name && `var(--${name})`
         :style="{ '--wide': token(c.width), '--narrow': token(c.narrow ?? c.width) }"
       />
     </colgroup>
-    <thead :class="{ unseen: headless }">
+    <thead>
       <tr class="soft">
         <th v-for="c in columns" :key="c.key" scope="col" :class="[c.key, { num: c.num }]" :title="c.hint">
           <slot :name="c.key"
@@ -59,6 +59,12 @@ const token = (name?: string) => name && `var(--${name})`
   }
   .table.headless {
     position: relative;
+  }
+  @media screen {
+    .table.headless thead {
+      position: absolute;
+      clip-path: inset(50%);
+    }
   }
   .table.fixed {
     table-layout: fixed;

@@ -78,10 +78,11 @@ const isOpen = (row: string, domain: string) => props.opened?.row === row && pro
                   type="button"
                   :class="{ 'slab bold t-lead': i === 0 }"
                   :title="c.source || 'not known: press to type it'"
-                  :aria-label="`${r.name} of ${standing.sites[i]!.name}: ${c.text || 'not known'}`"
                   @click="emit('open', { row: r.key, domain: standing.sites[i]!.domain })"
                 >
-                  {{ c.text || '–' }} <span v-if="former(c)" class="soft plain t-small">{{ former(c) }}</span>
+                  <span class="unseen">{{ r.name }} of {{ standing.sites[i]!.name }}: </span
+                  >{{ c.text || '–' }}
+                  <span v-if="former(c)" class="soft plain t-small">{{ former(c) }}</span>
                 </button>
                 <span v-else :class="{ 'slab bold t-lead': i === 0 }">{{ c.text }}</span>
               </td>

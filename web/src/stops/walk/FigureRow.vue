@@ -31,8 +31,6 @@ function proof(f: Figure): RouteLocationRaw {
       return sheet({ show: 'images' })
     case 'ladder':
       return { name: 'targets', params: client, query: { ladder: '1' } }
-    case 'standing':
-      return { name: 'lineup', params: client }
     default:
       return { name: f.proof, params: client }
   }
