@@ -1,6 +1,7 @@
 package standings
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -174,6 +175,7 @@ func (t table) links() show.StandingGroup {
 			strengths = append(strengths, of)
 		}
 	}
+	slices.SortStableFunc(strengths, func(a, b strength) int { return cmp.Compare(b.scope, a.scope) }) // the site's first
 	for _, of := range strengths {
 		g.Rows = append(g.Rows, t.figure(standing.Strength, of.scope, of.name, ""))
 	}

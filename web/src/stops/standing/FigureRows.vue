@@ -42,7 +42,7 @@ const isOpen = (row: string, domain: string) => props.opened?.row === row && pro
     <template v-for="(g, at) in standing.groups" :key="g.key">
       <DataTable class="rows" :columns="columns" fixed lined :headless="at > 0" :data-group="g.key">
         <template #client>
-          <b class="slab of-two">{{ standing.sites[0]!.name }}</b>
+          <b class="slab of-two own">{{ standing.sites[0]!.name }}</b>
           <span class="plain">{{ standsAt(standing.sites[0]!) }}</span>
         </template>
         <template #target
@@ -100,6 +100,9 @@ const isOpen = (row: string, domain: string) => props.opened?.row === row && pro
 </template>
 
 <style scoped>
+.own {
+  color: var(--ink);
+}
 .rows {
   min-width: var(--w90);
 }
