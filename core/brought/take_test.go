@@ -26,7 +26,7 @@ func TestTakeTotals(t *testing.T) {
 	got := taken(t, "totals-english.csv")
 	require.Len(t, got.Totals, 15)
 	assert.Equal(t, Total{Site: "marrowlock.example", Figure: standing.Strength, Scope: standing.OfSite,
-		Name: "Authority", Value: 31},
+		Name: "Power", Value: 31},
 		got.Totals[0])
 	assert.InDelta(t, 1212, got.Totals[2].Value, 0)
 	assert.InDelta(t, 1400, got.Totals[4].Value, 0)
@@ -97,7 +97,7 @@ func TestTakeFacts(t *testing.T) {
 
 // A row is taken or told as left out, whatever stands in it.
 func FuzzTake(f *testing.F) {
-	f.Add("Domain,Authority,Ref. domains\na.example,3,4\nTotal,3,4\n")
+	f.Add("Domain,Power,Ref. domains\na.example,3,4\nTotal,3,4\n")
 	f.Add("Source page,Anchor,First seen\nhttps://a.example/x,y,01/02/2020\n")
 	f.Add("Directory,b.example\nFindatrade,yes\n")
 	f.Fuzz(func(t *testing.T, body string) {

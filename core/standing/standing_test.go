@@ -21,7 +21,7 @@ func TestNewest(t *testing.T) {
 	v := func(figure Figure, scope Scope, name string, value float64, day string) Value {
 		return Value{Site: "a.example", Figure: figure, Scope: scope, Name: name, Amount: value, On: on(day)}
 	}
-	list := Newest([]Value{v(Strength, OfSite, "Authority", 9, "2026-10-01"), v(Strength, OfSite, "Trust", 30,
+	list := Newest([]Value{v(Strength, OfSite, "Power", 9, "2026-10-01"), v(Strength, OfSite, "Trust", 30,
 		"2026-10-01"),
 		v(Domains, OfSite, "", 8, "2026-11-01"), v(Domains, OfSite, "", 7, "2026-10-01"), v(Domains, OfPage, "", 3,
 			"2026-11-01"),

@@ -61,7 +61,7 @@ func TestFiguresStandBesideTheirFormerOnes(t *testing.T) {
 	assert.Empty(t, rowOf(t, s, "links", "sites that link to it").Cells[0].Text)
 	assert.Empty(t, rowOf(t, s, "links", "sites that link to it").Target)
 
-	kept := brings(t, a, id, "export.csv", "Domain,Authority,Trust score,Ref. domains,Backlinks,Reviews\n"+
+	kept := brings(t, a, id, "export.csv", "Domain,Power,Trust score,Ref. domains,Backlinks,Reviews\n"+
 		"harborflue.example,31,22,31,212,88\n"+
 		"brindleandash.example,9,4,7,19,12\nnobody.example,1,1,1,1,1\nTotal,,,39,232,\n", nil)
 	assert.Equal(t, "10 figures", kept.Says)
@@ -70,7 +70,7 @@ func TestFiguresStandBesideTheirFormerOnes(t *testing.T) {
 	assert.Equal(t, "7", row.Cells[0].Text)
 	assert.Equal(t, "41: add 34", row.Target)
 	assert.Contains(t, row.Cells[0].Source, "export.csv, Nov 1, 2026")
-	assert.Equal(t, "9 of 100", rowOf(t, kept.Standing, "links", "strength: “Authority”").Cells[0].Text)
+	assert.Equal(t, "9 of 100", rowOf(t, kept.Standing, "links", "strength: “Power”").Cells[0].Text)
 	assert.Equal(t, "22 of 100", rowOf(t, kept.Standing, "links", "strength: “Trust score”").Cells[1].Text)
 
 	value := 8.0

@@ -18,7 +18,7 @@ func TestWords(t *testing.T) {
 		assert.NotEmpty(t, Figure(f, standing.OfSite, ""), f)
 		assert.NotEmpty(t, Figure(f, standing.OfPage, ""), f)
 	}
-	assert.Equal(t, "strength: “Authority”, of the page", Figure(standing.Strength, standing.OfPage, "Authority"))
+	assert.Equal(t, "strength: “Power”, of the page", Figure(standing.Strength, standing.OfPage, "Power"))
 	for _, f := range listing.Fields() {
 		assert.NotEmpty(t, Field(f), f)
 	}
