@@ -24,9 +24,6 @@ type Owner struct {
 	Minutes float64
 	// Beyond are the fronts that no page changes in which a rival is ahead, with the best of them.
 	Beyond []Beyond
-	// Beside is the work on links, listings and map profile, and what it may bring from the map (rule 13.5).
-	Beside     []BesideJob
-	BesideGain float64
 }
 
 // BesideJob is work of one kind that no page holds.

@@ -52,7 +52,10 @@ type Walk struct {
 	Visits                   *VisitsTold
 	Worth                    *WorthTold
 	Recap                    []Imperative
-	Next                     NextTold
+	// Beside is the work on links, listings and map profile, and BesideGain what it may bring from the map (rule 13.5).
+	Beside     []BesideJob
+	BesideGain float64
+	Next       NextTold
 }
 
 // Advantage is a front in which the client leads all rivals, or a detail that an owner can see and no rival has.

@@ -256,7 +256,8 @@ func TestHostileCells(t *testing.T) {
 	rows.WriteString("Directory\tBusiness name\tAddress\tPhone\tWebsite\tHours\n")
 	for i, h := range hostile {
 		cell := strings.ReplaceAll(h, "\x00", "")
-		rows.WriteString(strings.Join([]string{cell + string(rune('a'+i)), "Brindle & Ash Chimney", cell, cell, cell, cell}, "\t"))
+		rows.WriteString(strings.Join([]string{cell + string(rune('a'+i)), "Brindle & Ash Chimney", cell, cell, cell,
+			cell}, "\t"))
 		rows.WriteString("\n")
 	}
 	brings(t, a, id, "hostile.tsv", rows.String(), nil)

@@ -8,10 +8,10 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// Gains of the standing of two clients, recomputed by hand from rule 13.5. Brindle & Ash: 380 searches and nowhere on the map,
-// so that place 3 would bring 34.2 visits; 4 of 13 known facts of the profile are missing, 7 of 18 listings wanted are known
-// by name, 76 of 88 reviews are missing. Lowtide: 60 searches, 5.4 visits; 2 of 10 listings, 48 of 54 reviews (53.5 is the
-// middle of 74 and 33).
+// Gains of the standing of two clients, recomputed by hand from rule 13.5. Brindle & Ash: 380 searches and nowhere on
+// the map, so that place 3 would bring 34.2 visits; 4 of 13 known facts of the profile are missing, 7 of 18 listings
+// wanted are known by name, 76 of 88 reviews are missing. Lowtide: 60 searches, 5.4 visits; 2 of 10 listings, 48 of 54
+// reviews (53.5 is the middle of 74 and 33).
 func TestStandingByHand(t *testing.T) {
 	a := seeded(t)
 	for client, want := range map[int64]map[string]float64{

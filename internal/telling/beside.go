@@ -69,3 +69,24 @@ func BesideBrings(gain float64) string {
 		"That could bring about %s from the map each month, beside those that the pages bring. It is an estimate.",
 		wording.Count(int(gain+.5), "more visit", ""))
 }
+
+// beside words the work that no page holds in one sentence, empty for none.
+func (t Teller) beside() string {
+	var does []string
+	for _, j := range t.Walk.Beside {
+		switch j.Kind {
+		case standing.Claim:
+			does = append(does, "claim your profile on the map")
+		case standing.Correct:
+			does = append(does, "correct "+wording.Count(j.Count, "entry", "entries")+" in directories")
+		case standing.List:
+			does = append(does, "get listed in "+wording.Count(j.Count, "more directory", "more directories"))
+		case standing.Link:
+			does = append(does, "ask "+wording.Count(j.Count, "website", "")+" for a link")
+		}
+	}
+	if len(does) == 0 {
+		return ""
+	}
+	return "Beside your pages we " + And(does) + "."
+}

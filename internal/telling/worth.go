@@ -71,6 +71,9 @@ func (t Teller) recap() Says {
 	if len(t.Recap) > 1 {
 		s.Points = append(s.Points, "They stand in this order because the first one brings you the most.")
 	}
+	if says := t.beside(); says != "" {
+		s.Points = append(s.Points, says)
+	}
 	return s
 }
 

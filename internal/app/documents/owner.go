@@ -30,11 +30,6 @@ func (h *Handoff) owner(ctx context.Context, client int64) (*gathering, telling.
 			o.Beyond = append(o.Beyond, b)
 		}
 	}
-	judged, err := h.Judged.Of(ctx, g.Study)
-	if err != nil {
-		return nil, telling.OwnerTeller{}, err
-	}
-	o.Beside, o.BesideGain = besideJobs(judged)
 	return g, telling.OwnerTeller{Teller: telling.Teller{Walk: &g.walk}, Owner: o, Places: g.rivals.Places}, nil
 }
 

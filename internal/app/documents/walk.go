@@ -55,6 +55,11 @@ func (h *Handoff) gather(ctx context.Context, client int64) (*gathering, error) 
 	for _, m := range w.Imperatives() {
 		g.walk.Recap = append(g.walk.Recap, handoff.Imperative{Says: m.Says, Front: m.Fronts[0]})
 	}
+	judged, err := h.Judged.Of(ctx, w.Study)
+	if err != nil {
+		return nil, err
+	}
+	g.walk.Beside, g.walk.BesideGain = besideJobs(judged)
 	g.next()
 	return g, nil
 }

@@ -175,7 +175,8 @@ func (t table) links() show.StandingGroup {
 			strengths = append(strengths, of)
 		}
 	}
-	slices.SortStableFunc(strengths, func(a, b strength) int { return cmp.Compare(b.scope, a.scope) }) // the site's first
+	// the site's first
+	slices.SortStableFunc(strengths, func(a, b strength) int { return cmp.Compare(b.scope, a.scope) })
 	for _, of := range strengths {
 		g.Rows = append(g.Rows, t.figure(standing.Strength, of.scope, of.name, ""))
 	}

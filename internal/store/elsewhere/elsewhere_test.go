@@ -47,11 +47,13 @@ func TestImports(t *testing.T) {
 		later := v
 		later.Source, later.Amount = "a list", 9
 		require.NoError(t, PutFigure(tx, client, id, later))
-		require.NoError(t, PutFact(tx, client, id, Fact{Site: "a.example", Field: mapprofile.Category, Value: "x", On: day1(3)}))
+		require.NoError(t, PutFact(tx, client, id,
+			Fact{Site: "a.example", Field: mapprofile.Category, Value: "x", On: day1(3)}))
 		require.NoError(t, PutLinks(tx, client, id, List{Site: "a.example", On: day1(3)},
 			[]backlink.Row{{Domain: "b.example"}, {Domain: "b.example"}, {Domain: "c.example", Lost: true}}))
 		return PutListings(tx, client, id, List{Site: "a.example", On: day1(3), Fields: []listing.Field{listing.Phone}},
-			[]listing.Entry{{Directory: "Findatrade"}, {Directory: "findatrade.example"}, {Directory: "X", Listed: listing.IsNot}})
+			[]listing.Entry{{Directory: "Findatrade"}, {Directory: "findatrade.example"},
+				{Directory: "X", Listed: listing.IsNot}})
 	}))
 	known := func() (k Known) {
 		require.NoError(t, db.Read(ctx, func(tx *store.Tx) (err error) {
@@ -73,7 +75,8 @@ func TestImports(t *testing.T) {
 	assert.Empty(t, k.Lists)
 	assert.Empty(t, k.Facts)
 	assert.InDelta(t, 7, standing.Of(k.Totals(), "a.example", standing.Domains, standing.OfSite).Amount, 0)
-	assert.ErrorIs(t, db.Write(ctx, func(tx *store.Tx) error { return ForgetImport(tx, client, id) }), store.ErrNotFound)
+	err := db.Write(ctx, func(tx *store.Tx) error { return ForgetImport(tx, client, id) })
+	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 
 // Lists come back as they were kept.
