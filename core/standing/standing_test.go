@@ -104,6 +104,13 @@ func TestTargets(t *testing.T) {
 	assert.InDelta(t, 380, byKind[Ask].Minutes, 1e-9)
 	assert.InDelta(t, 45, byKind[Link].Minutes, 1e-9, "what is done takes nothing")
 	assert.Equal(t, 32, byKind[Link].More)
+	k.Wanted.Missing = 1
+	for _, target := range StandardRules().Targets(k, -1) {
+		if target.Kind == Link {
+			assert.Len(t, target.Parts, 1, "as many as are missing, the first to ask first")
+		}
+	}
+	k.Wanted.Missing = 34
 	short := StandardRules().Targets(k, 60)
 	var fits float64
 	for _, t := range short {

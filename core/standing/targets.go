@@ -255,13 +255,16 @@ func (r Rules) post(k Known) Target {
 	return t
 }
 
-// links ask for links, in the order of core/backlink.
+// links ask for links, in the order of core/backlink, as many as are missing where that is known.
 func (r Rules) links(k Known) Target {
 	t := Target{Kind: Link}
 	if k.Links == nil || k.Wanted.Leads {
 		return t
 	}
 	for _, d := range k.Links.Ask {
+		if k.Wanted.Known && k.Wanted.Target > 0 && len(t.Parts) == k.Wanted.Missing {
+			break
+		}
 		t.Parts = append(t.Parts, Part{Key: d.Name, Minutes: d.Minutes})
 	}
 	t.More = max(0, k.Wanted.Missing-len(t.Parts))
