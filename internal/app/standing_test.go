@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"inktally/core/backlink"
+	"inktally/core/fault"
 	"inktally/internal/app"
 	"inktally/internal/app/documents"
 	"inktally/internal/app/standings"
@@ -207,7 +208,7 @@ func TestRowsWithoutAName(t *testing.T) {
 	several := one + "Townledger,Old Saltbox Masonry,,listed\nOldbook,Somebody Else,,listed\n"
 	kept := brings(t, a, id, "several.csv", several, nil)
 	assert.Equal(t, "2 listings", kept.Says)
-	assert.Equal(t, 2, kept.LeftN)
+	assert.Equal(t, 3, kept.LeftN)
 	reviews := "Business,Category,Reviews\nBrindle & Ash,Chimney sweep,13\nOld Saltbox,Mason,214\nTarn,Sweep,2\n"
 	assert.Equal(t, "2 figures, 4 facts of map profiles", brings(t, a, id, "maps.csv", reviews, nil).Says)
 }
@@ -275,4 +276,27 @@ func TestHostileCells(t *testing.T) {
 	plan, err := a.Handoff.File(ctx, documents.Ask{Client: id, Kind: documents.OwnersPlan, Format: documents.HTML})
 	require.NoError(t, err)
 	assert.NotContains(t, string(plan.Body), "<script>alert")
+}
+
+// A layout that fits no table gets one sentence, a client without a site takes no file by chance, and rows that name
+// nobody are counted.
+func TestLayoutsThatFitNothing(t *testing.T) {
+	a, _, id := overPractice(t)
+	body := []byte("Domain,Backlinks\nharborflue.example,3\n")
+	for _, l := range []stood.FigureLayout{
+		{Table: -1}, {Table: 9}, {Kind: "links", Heading: -7}, {Kind: "pairs", Heading: 99},
+		{Kind: "totals", Heading: 5000, Columns: []stood.ColumnCode{"site", "links_site"}},
+	} {
+		_, err := a.Standing.Keep(ctx, id, "x.csv", body, l)
+		_, known := fault.Of(err)
+		assert.True(t, known, "%+v: %v", l, err)
+	}
+	other, err := a.Ground.New(ctx, view.Business{Name: "Lowtide"})
+	require.NoError(t, err)
+	file, err := a.Standing.Read(ctx, other.ID, "townledger figures.csv",
+		[]byte("Source page,Anchor\nhttps://x.example/1,y\nhttps://z.example/1,y\n"), nil)
+	require.NoError(t, err)
+	assert.Empty(t, file.Tables[0].Site)
+	assert.True(t, file.Tables[0].NeedSite)
+	assert.Equal(t, 2, file.Tables[0].LeftN)
 }

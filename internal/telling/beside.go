@@ -35,7 +35,7 @@ func Beside(j handoff.BesideJob) string {
 		}
 		return "Claim the profile of your business on the map, so that you can change it"
 	case standing.Correct:
-		return "Correct what stands about you in " + names("directory", "directories")
+		return "Correct your entry in " + names("directory", "directories")
 	case standing.Fill:
 		var fields []string
 		for _, n := range j.Names {
@@ -66,7 +66,7 @@ func BesideBrings(gain float64) string {
 		return ""
 	}
 	return fmt.Sprintf(
-		"That could bring about %s from the map each month, beside those that the pages bring. It is an estimate.",
+		"That could bring about %s from the map each month, on top of what the pages bring. It is an estimate.",
 		wording.Count(int(gain+.5), "more visit", ""))
 }
 
@@ -78,7 +78,7 @@ func (t Teller) beside() string {
 		case standing.Claim:
 			does = append(does, "claim your profile on the map")
 		case standing.Correct:
-			does = append(does, "correct "+wording.Count(j.Count, "entry", "entries")+" in directories")
+			does = append(does, "correct "+wording.Count(j.Count, "directory entry", "directory entries"))
 		case standing.List:
 			does = append(does, "get listed in "+wording.Count(j.Count, "more directory", "more directories"))
 		case standing.Link:
@@ -88,5 +88,5 @@ func (t Teller) beside() string {
 	if len(does) == 0 {
 		return ""
 	}
-	return "Beside your pages we " + And(does) + "."
+	return "Apart from your pages, we will " + And(does) + "."
 }

@@ -26,8 +26,7 @@ const (
 	shownLeftOut = 20 // rows that were left out
 )
 
-// Read shows how a file is understood before anything of it is kept; tab tells that it is a page that a tab handed
-// over.
+// Read shows how a file is understood before anything of it is kept: as a person says, nil as it is guessed.
 func (s *Standing) Read(ctx context.Context, id int64, name string, body []byte,
 	said *show.FigureLayout) (*show.FigureFile, error) {
 	k, err := s.Studies.Of(ctx, id)
@@ -61,14 +60,14 @@ func (s *Standing) Read(ctx context.Context, id int64, name string, body []byte,
 
 // layoutOf returns how a person says that a table is read.
 func layoutOf(said show.FigureLayout, rows [][]string) brought.Layout {
-	l := brought.Layout{Kind: brought.Kind(said.Kind), Heading: min(said.Heading, len(rows)-1)}
+	l := brought.Layout{Kind: brought.Kind(said.Kind), Heading: max(-1, min(said.Heading, len(rows)-1))}
 	for _, c := range said.Columns {
 		l.Columns = append(l.Columns, brought.Column(c))
 	}
 	switch {
 	case l.Kind == brought.Pairs:
 		for _, row := range rows {
-			l.Names = append(l.Names, row[0])
+			l.Names = append(l.Names, strings.Join(row[:min(len(row), 1)], ""))
 		}
 	case l.Heading >= 0:
 		l.Names = rows[l.Heading]
@@ -79,7 +78,7 @@ func layoutOf(said show.FigureLayout, rows [][]string) brought.Layout {
 // likelySite returns the site whose domain the name of a file or table names, empty for none.
 func likelySite(file, table string, known []stood.Site) string {
 	for _, s := range known {
-		if strings.Contains(strings.ToLower(file+" "+table), s.Domain) {
+		if s.Domain != stood.OwnDomain && strings.Contains(strings.ToLower(file+" "+table), s.Domain) {
 			return s.Domain
 		}
 	}
@@ -148,7 +147,9 @@ func (r *reader) take(rows [][]string, l brought.Layout) {
 	r.links, r.listings, r.domains = map[string][]backlink.Row{}, map[string][]listing.Entry{}, map[string]bool{}
 	other := map[string]bool{}
 	elseOf := func(spoken string) {
-		if spoken != "" && !other[spoken] {
+		if spoken == "" {
+			r.leftOut = append(r.leftOut, brought.LeftOut{Why: brought.NoSite})
+		} else if !other[spoken] {
 			other[spoken] = true
 			r.leftOut = append(r.leftOut, brought.LeftOut{Text: spoken, Why: brought.SiteElse})
 		}
@@ -206,6 +207,7 @@ func (r *reader) takeListings(elseOf func(string)) {
 			continue
 		case alone == "":
 			r.nameless = true
+			elseOf("")
 			continue
 		default:
 			of[i] = alone
@@ -294,7 +296,7 @@ func (s *Standing) Keep(ctx context.Context, id int64, name string, body []byte,
 	if err != nil {
 		return nil, err
 	}
-	if said.Table >= len(list) {
+	if said.Table < 0 || said.Table >= len(list) {
 		return nil, tables.NoTable.New()
 	}
 	rows := list[said.Table].Rows

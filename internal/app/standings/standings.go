@@ -138,7 +138,7 @@ func valueOf(n *standing.Now) *float64 {
 	return &n.Amount
 }
 
-// scaleOf returns what a strength can be at most by its amount: sources count to 10, 100 or 1,000.
+// scaleOf returns what a strength can be at most by its amount, 100 or 1,000; 0 for what is no strength.
 func scaleOf(f standing.Figure, amount float64) float64 {
 	switch {
 	case f != standing.Strength:
