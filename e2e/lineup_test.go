@@ -72,7 +72,7 @@ func TestLineupByHand(t *testing.T) {
 	s.press("Search again")
 	s.until(`document.querySelector('[data-history]') && location.search.includes('lineup=')`)
 	id := eval[int](s, `+new URLSearchParams(location.search).get('lineup')`)
-	require.Len(t, shown(0).Recorded, 2)
+	require.Len(t, shown(0).Recorded, 3)
 	s.press("Type rows")
 	s.fill("[name=typed_name]", "Quillby Sweeps")
 	s.fill("[name=typed_url]", "quillbysweeps.example")

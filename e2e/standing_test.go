@@ -74,4 +74,10 @@ func TestStandingLeaf(t *testing.T) {
 	require.NoError(t, err, "run make build first")
 	eval[any](s, string(axe)+";0")
 	assert.Empty(t, eval[[]violation](s, wrong), "all groups and the margin open")
+
+	s.click(`document.querySelector('[data-row=own_name] a')`)
+	s.until(`document.querySelector('[data-own-name]')`)
+	stove := `[...document.querySelectorAll('[data-entry]')].find(e => e.dataset.entry.includes('Alder Falls'))`
+	s.until(stove + `?.textContent.includes('another business of this name')`)
+	assert.False(t, eval[bool](s, `document.body.textContent.includes('Use as rival')`))
 }

@@ -75,3 +75,28 @@ func TestIntent(t *testing.T) {
 		Unfamiliar: []string{}, Service: "chimney sweep", Place: "Tarn Harbor"},
 		s.Of("chimney sweep tarn harbor"))
 }
+
+func TestOwnName(t *testing.T) {
+	names := func(own string) *Judge {
+		g := brindle()
+		g.Names[0] = own
+		return NewJudge(g)
+	}
+	for _, c := range []struct {
+		own, typed string
+		want       bool
+	}{
+		{"Brindle & Ash Chimney", "brindle & ash chimney", true},
+		{"Brindle & Ash Chimney", "Brindle and Ash, Tarn Harbor ME", true},
+		{"Brindle & Ash Chimney", "brindle ash chimney llc", true},
+		{"Brindle & Ash Chimney", "brindle and ash chimney reviews", false}, // asks for something else
+		{"Brindle & Ash Chimney", "brindle chimney tarn harbor", false},     // may be another Brindle
+		{"Brindle & Ash Chimney", "chimney tarn harbor", false},
+		{"Brindle & Ash Chimney", "old saltbox masonry", false},
+		{"Tarn Harbor Chimney Sweep", "tarn harbor chimney sweep", false}, // a search for the service
+		{"Best Chimney Sweep", "best chimney sweep", false},
+		{"", "brindle", false},
+	} {
+		assert.Equal(t, c.want, names(c.own).IsOwnName(c.typed), "%s: %s", c.own, c.typed)
+	}
+}

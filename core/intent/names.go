@@ -122,6 +122,22 @@ func isNamed(words []word, firm firmName) bool {
 	return false
 }
 
+// IsOwnName reports whether a phrase is a search for the client's own name, the first of the names: it has every word
+// that the client is told by, and none but words of the name, of places and small ones (rule 13.3).
+func (j *Judge) IsOwnName(typed string) bool {
+	if len(j.names.firms) == 0 || len(j.names.firms[0].words) == 0 || j.Of(typed).Intent != Brand {
+		return false
+	}
+	firm, has := j.names.firms[0], map[string]bool{}
+	for _, t := range j.withoutPlaces(j.lang.Reads(text.Tokens(typed))) {
+		w := singular(t)
+		if has[w] = true; !j.lang.Small(t) && !slices.Contains(firm.whole, w) && !legalEndings[w] {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(firm.words, func(w string) bool { return !has[w] })
+}
+
 // legalEndings make a firm's name of whatever stands before them (rule 3.6).
 var legalEndings = map[string]bool{"llc": true, "ltd": true, "inc": true, "pty": true, "plc": true, "gmbh": true,
 	"sarl": true, "limited": true, "corp": true, "incorporated": true}

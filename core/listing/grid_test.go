@@ -52,7 +52,7 @@ func TestNameSearch(t *testing.T) {
 		Site: "softcoats.example", Country: "GB"},
 		Profiles:  []string{"https://hounds.example/softcoats"},
 		Directory: func(e lineup.Entry) bool { return lineup.Domain(e.URL) == "tradesbook.example" },
-		Elsewhere: func(s string) bool { return s == "Soft Coats, Farley" }}
+		Elsewhere: func(s string) bool { return s == "farley" }}
 	for _, c := range []struct {
 		e    lineup.Entry
 		want Hit
@@ -60,6 +60,7 @@ func TestNameSearch(t *testing.T) {
 		{lineup.Entry{Name: "Soft Coats: dog grooming", URL: "https://www.softcoats.example/about"}, OwnSite},
 		{lineup.Entry{Part: lineup.Map, Name: "Soft Coats", Phone: "01632 960142"}, OwnProfile},
 		{lineup.Entry{Part: lineup.Map, Name: "Soft Coats", Phone: "01632 960177"}, Namesake},
+		{lineup.Entry{Part: lineup.Map, Name: "Soft Coats, Farley", URL: "https://softcoats.example/"}, OwnProfile},
 		{lineup.Entry{Name: "Soft Coats, Farley", URL: "https://softcoatsfarley.example/"}, Namesake},
 		{lineup.Entry{Name: "softcoats", URL: "https://hounds.example/softcoats/"}, OwnProfile},
 		{lineup.Entry{Name: "Soft Coats, Wexbourne", URL: "https://tradesbook.example/kent/soft-coats"}, Listing},

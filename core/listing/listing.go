@@ -90,13 +90,15 @@ type Entry struct {
 	// Page is the address of the listing.
 	Page                        string
 	Address, Phone, Hours, Site string
+	// Found reports whether no list but a search for the business's own name has it: nothing is known of its fields.
+	Found bool
 }
 
 // Checks holds an entry against the business, field by field. Fields that the list has no column for are no
-// differences: has tells which it has, nil all.
+// differences: has tells which it has, nil all. Of one that was found by a search no field is known.
 func Checks(b Business, e Entry, has func(Field) bool) (out []Check) {
 	for _, f := range Fields() {
-		if has != nil && !has(f) {
+		if e.Found || has != nil && !has(f) {
 			continue
 		}
 		out = append(out, Compare(b, f, e.text(f)))

@@ -29,8 +29,8 @@ type NameSearch struct {
 	Business Business
 	// Profiles are the addresses that the site's structured data calls the business's own.
 	Profiles []string
-	// Directory reports whether an entry is of a directory, Elsewhere whether a text names a place that is none of the
-	// client's.
+	// Directory reports whether an entry is of a directory, Elsewhere whether the words of a text beside the business's
+	// name say a place that is none of the client's.
 	Directory func(lineup.Entry) bool
 	Elsewhere func(text string) bool
 }
@@ -39,18 +39,20 @@ type NameSearch struct {
 func (n NameSearch) HitOf(e lineup.Entry) Hit {
 	named := n.named(e.Name)
 	verdict, _ := n.Business.samePhone(e.Phone)
-	other := e.Phone != "" && verdict == Differs || n.Elsewhere != nil && n.Elsewhere(e.Name)
-	own, _ := hostOf(n.Business.Site)
+	other := e.Phone != "" && verdict == Differs || named && n.Elsewhere != nil && n.Elsewhere(n.beside(e.Name))
+	meant := named || verdict == Agrees
 	switch {
-	case own != "" && lineup.Domain(e.URL) == lineup.Domain("https://"+own):
+	case n.own(e.URL) && e.Part == lineup.Map:
+		return OwnProfile
+	case n.own(e.URL):
 		return OwnSite
 	case slices.ContainsFunc(n.Profiles, func(p string) bool { return sameAddressOf(p, e.URL) }):
 		return OwnProfile
 	case named && other:
 		return Namesake
-	case e.Part == lineup.Map && (named || verdict == Agrees):
+	case meant && e.Part == lineup.Map:
 		return OwnProfile
-	case n.Directory != nil && n.Directory(e) && (named || verdict == Agrees):
+	case meant && n.Directory != nil && n.Directory(e):
 		return Listing
 	case named && inFolderOfPeople(e.URL):
 		return OwnProfile
@@ -60,15 +62,36 @@ func (n NameSearch) HitOf(e lineup.Entry) Hit {
 	return Nothing
 }
 
+// own reports whether an address is one of the business's own site.
+func (n NameSearch) own(address string) bool {
+	host, _ := hostOf(n.Business.Site)
+	return host != "" && lineup.Domain(address) == lineup.Domain("https://"+host)
+}
+
 // named reports whether a text holds the words of the business's name in their order.
 func (n NameSearch) named(s string) bool {
-	key, tokens := nameKey(n.Business.Name), text.Tokens(s)
+	at, _ := n.find(text.Tokens(s))
+	return at >= 0
+}
+
+// beside returns the words of a text without the business's name.
+func (n NameSearch) beside(s string) string {
+	tokens := text.Tokens(s)
+	if at, size := n.find(tokens); at >= 0 {
+		tokens = slices.Delete(tokens, at, at+size)
+	}
+	return strings.Join(tokens, " ")
+}
+
+// find returns where the business's name begins among tokens and of how many it is, -1 where it is not.
+func (n NameSearch) find(tokens []string) (at, size int) {
+	key := nameKey(n.Business.Name)
 	for i := 0; len(key) > 0 && i+len(key) <= len(tokens); i++ {
 		if slices.Equal(tokens[i:i+len(key)], key) {
-			return true
+			return i, len(key)
 		}
 	}
-	return false
+	return -1, len(key)
 }
 
 func sameAddressOf(a, b string) bool {

@@ -69,13 +69,18 @@ const (
 // States returns all of them.
 func States() []State { return []State{Filled, Blank, Wrong, Unknown} }
 
-// Item is one of the first fourteen facts.
+// Item is one of the first fourteen facts, or the photos' file names where these are known.
 type Item struct {
 	Field Field
 	State State
 	// Own is what should stand there where that is known, Theirs is what does.
 	Own, Theirs string
+	// Photos are those that should be called otherwise, of the photos' file names.
+	Photos []Photo
 }
+
+// Photo is a photo that should be called otherwise.
+type Photo struct{ File, Better string }
 
 // Ground is what is known of the client when its profile is looked at.
 type Ground struct {
@@ -84,6 +89,9 @@ type Ground struct {
 	Services, Towns []string
 	// Language is the client's.
 	Language string
+	// Renamed returns what photos should be called instead, by their file names, empty for one whose name is as it
+	// should be; nil if that is not known (rule 4.2).
+	Renamed func(files []string) []string
 }
 
 // Check holds a profile against what should stand there, fact by fact. Where there is none, or it is not known whether
@@ -93,15 +101,48 @@ func Check(g Ground, facts Facts) []Item {
 	for _, f := range Filling() {
 		out = append(out, g.item(f, facts))
 		if f == There && out[0].State == Blank {
-			break
+			return out
+		}
+	}
+	if item, ok := g.photoNames(facts[PhotoNames]); ok {
+		out = append(out, item)
+	}
+	return out
+}
+
+// photoNames judges the file names of photos as those of a page's images are (rule 4.2); ok is false where none is
+// known.
+func (g Ground) photoNames(value string) (item Item, ok bool) {
+	files := FilesOf(value)
+	if len(files) == 0 || g.Renamed == nil {
+		return item, false
+	}
+	item = Item{Field: PhotoNames, State: Filled, Theirs: value}
+	for i, better := range g.Renamed(files) {
+		if better != "" {
+			item.State = Wrong
+			item.Photos = append(item.Photos, Photo{files[i], better})
+		}
+	}
+	return item, true
+}
+
+// FilesOf returns the file names in a list of them, parted by commas, semicolons or ends of lines.
+func FilesOf(list string) (out []string) {
+	for _, f := range strings.FieldsFunc(list, func(r rune) bool { return strings.ContainsRune(",;|\n\r\t", r) }) {
+		if f = text.Collapse(f); f != "" && !none(f) {
+			out = append(out, f)
 		}
 	}
 	return out
 }
 
-// Count returns how many of the items that are known are filled.
+// Count returns how many of the fourteen items that are known are filled.
 func Count(items []Item) (filled, known int) {
 	for _, i := range items {
+		if i.Field == PhotoNames {
+			continue
+		}
 		if i.State != Unknown {
 			known++
 		}

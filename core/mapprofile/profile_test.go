@@ -98,3 +98,29 @@ func TestPack(t *testing.T) {
 	_, known := StandardRules().PostDue(Facts{}, today)
 	assert.False(t, known)
 }
+
+// The names of photos are judged beside the fourteen facts, which they are none of.
+func TestPhotoNames(t *testing.T) {
+	g := Ground{Renamed: func(files []string) []string {
+		out := make([]string, len(files))
+		for i, f := range files {
+			if strings.HasPrefix(f, "IMG") {
+				out[i] = fmt.Sprintf("dog-grooming-wexbourne-%d.jpg", i)
+			}
+		}
+		return out
+	}}
+	facts := Facts{There: "yes", Photos: "3", PhotoNames: "IMG_2.jpg; poodle.jpg,\nIMG_4.jpg"}
+	items := Check(g, facts)
+	require.Len(t, items, 15)
+	assert.Equal(t, Item{Field: PhotoNames, State: Wrong, Theirs: facts[PhotoNames],
+		Photos: []Photo{{"IMG_2.jpg", "dog-grooming-wexbourne-0.jpg"}, {"IMG_4.jpg", "dog-grooming-wexbourne-2.jpg"}}},
+		items[14])
+	filled, known := Count(items)
+	assert.Equal(t, [2]int{2, 2}, [2]int{filled, known})
+	facts[PhotoNames] = "poodle.jpg"
+	assert.Equal(t, Filled, Check(g, facts)[14].State)
+	assert.Len(t, Check(Ground{}, facts), 14, "it is not known what they should be called")
+	facts[There] = "no"
+	assert.Len(t, Check(g, facts), 1)
+}

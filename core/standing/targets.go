@@ -208,8 +208,11 @@ func (r Rules) fill(k Known) Target {
 	for _, i := range k.Profile {
 		if i.Field != mapprofile.There && i.Field != mapprofile.Claimed && (i.State == mapprofile.Blank ||
 			i.State == mapprofile.Wrong) {
-			t.Parts = append(t.Parts, Part{Key: string(i.Field), Minutes: r.Minutes.Field,
-				Gain: k.Pack * r.Shares.Profile / 100 / float64(known)})
+			part := Part{Key: string(i.Field), Minutes: r.Minutes.Field}
+			if i.Field != mapprofile.PhotoNames { // the profile is filled in without them
+				part.Gain = k.Pack * r.Shares.Profile / 100 / float64(known)
+			}
+			t.Parts = append(t.Parts, part)
 		}
 	}
 	return t

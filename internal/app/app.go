@@ -102,9 +102,10 @@ func New(ctx context.Context, o Options) (*App, error) {
 	planned := &targets.Plan{DB: o.DB, Studies: studies, Readings: r}
 	a := &App{
 		db: o.DB, end: end, log: o.Log, Studies: studies, Readings: r, Sheet: &sheets.Sheet{Studies: studies},
-		Ground:    &ground.Ground{DB: o.DB, Readings: r, Studies: studies, Now: o.Now},
-		Book:      &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
-		Lineup:    &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Search: o.Search, Now: o.Now},
+		Ground: &ground.Ground{DB: o.DB, Readings: r, Studies: studies, Now: o.Now},
+		Book:   &phrasebook.Book{DB: o.DB, Readings: r, Studies: studies, Demand: o.Demand, Now: o.Now},
+		Lineup: &lineups.Lineup{DB: o.DB, Readings: r, Studies: studies, Judged: judged, Search: o.Search,
+			Now: o.Now},
 		Plan:      planned,
 		Handoff:   &documents.Handoff{Plan: planned, Judged: judged, Printer: o.Printer, Now: o.Now},
 		Yardstick: &rules.Yardstick{DB: o.DB},

@@ -47,6 +47,9 @@ func Seed(ctx context.Context, a *app.App) error {
 	if err := askFigures(ctx, a, g.ID); err != nil {
 		return err
 	}
+	if _, err := a.Lineup.Record(ctx, g.ID, brindle.Name); err != nil {
+		return err
+	}
 	return beside(ctx, a, fenwick)
 }
 

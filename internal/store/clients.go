@@ -63,6 +63,17 @@ type Ground struct {
 	Pages []Page
 }
 
+// TypedFor returns the phrases that were typed for a page, in their order.
+func (g Ground) TypedFor(page int64) []string {
+	out := []string{}
+	for _, t := range g.Typed {
+		if t.Page == page {
+			out = append(out, t.Text)
+		}
+	}
+	return out
+}
+
 const clientColumns = `id, name, trade, phone, language, customers, money, postcode, street_address,
 	address_hidden, opening_hours, more_phones, lists, created_at`
 

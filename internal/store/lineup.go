@@ -22,6 +22,8 @@ type Lineup struct {
 	// Used orders the searches as they were put to use, the greatest is the last one; 0 is one that
 	// waits (rule 6.2).
 	Used int64
+	// OwnName reports whether the client's own name was searched for: it chooses no rivals (rule 13.3).
+	OwnName bool
 }
 
 // Entry is one result of a recorded search, or a page that was typed in.
@@ -41,19 +43,20 @@ func (t *Tx) Lineups(client int64) ([]Lineup, error) {
 		` FROM lineups WHERE client_id = ? ORDER BY recorded_at DESC, id DESC`, client)
 }
 
-const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at, used`
+const lineupColumns = `id, client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at, used,
+	own_name`
 
 func scanLineup(r Scanner, l *Lineup) error {
 	return r.Scan(&l.ID, &l.ClientID, &l.Phrase, &l.Place, &l.Device, &l.LookedAt, &l.MapLookedAt, &l.Ads,
-		(*kept.Time)(&l.RecordedAt), &l.Used)
+		(*kept.Time)(&l.RecordedAt), &l.Used, &l.OwnName)
 }
 
 // AddLineup keeps a recorded search, which waits to be used, and returns its id.
 func (t *Tx) AddLineup(l Lineup) (int64, error) {
 	return t.insert(of(l.ClientID, FacetLineups),
-		`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt, l.MapLookedAt, l.Ads,
-		kept.Time(l.RecordedAt))
+		`INSERT INTO lineups (client_id, phrase, place, device, looked_at, map_looked_at, ads, recorded_at,
+			own_name) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`, l.ClientID, l.Phrase, l.Place, l.Device, l.LookedAt,
+		l.MapLookedAt, l.Ads, kept.Time(l.RecordedAt), l.OwnName)
 }
 
 // UseLineup makes a search the one that was put to use last.

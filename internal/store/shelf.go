@@ -56,7 +56,8 @@ func (t *Tx) OfAll() (o OfAll, err error) {
 		*of = l.ClientID
 		return err
 	},
-		`SELECT `+lineupColumns+` FROM lineups ORDER BY client_id, recorded_at DESC, id DESC`); err != nil {
+		`SELECT `+lineupColumns+` FROM lineups WHERE NOT own_name ORDER BY client_id, recorded_at DESC,
+ id DESC`); err != nil {
 		return o, err
 	}
 	if o.Entries, err = gathered(t, func(r Scanner, of *int64, e *Entry) error {

@@ -36,10 +36,11 @@ type Known struct {
 	Lists   intent.Lists
 	Rivals  []string // names of firms in its lineup
 	// Entries are those of its main lineup, with the pages that were typed in; Lineups
-	// are all recorded searches, the newest first.
-	Entries   []store.Entry
-	Lineups   []store.Lineup
-	Yardstick yardstick.Yardstick
+	// are all recorded searches for services, NameSearches those for its own name, which choose no rivals (rule 13.3);
+	// the newest first.
+	Entries               []store.Entry
+	Lineups, NameSearches []store.Lineup
+	Yardstick             yardstick.Yardstick
 	// Towns are those that ship, and those of the file.
 	Towns *gazetteer.Gazetteer
 	// Latest are the latest readings by address, Before those before them.
@@ -116,7 +117,8 @@ func (k *Known) takeOver(had *Known) {
 func (k *Known) variant(change func(*Known)) *Known {
 	out := &Known{Ground: k.Ground, Phrases: k.Phrases, Choices: k.Choices, Words: k.Words, Lists: k.Lists,
 		Rivals: k.Rivals, Entries: k.Entries,
-		Lineups: k.Lineups, Yardstick: k.Yardstick, Towns: k.Towns, Latest: k.Latest, Before: k.Before,
+		Lineups: k.Lineups, NameSearches: k.NameSearches, Yardstick: k.Yardstick, Towns: k.Towns, Latest: k.Latest,
+		Before:   k.Before,
 		Failures: k.Failures, Modes: k.Modes,
 		Drafts: k.Drafts, from: k.from, facts: k.facts, recorded: k.recorded}
 	out.alone()
@@ -178,17 +180,6 @@ func (k *Known) tie() {
 			k.Phrases[i].Page, k.Phrases[i].Typed = typed.Page, n+1
 		}
 	}
-}
-
-// TypedFor returns the phrases that were typed for a page, in their order.
-func TypedFor(g store.Ground, page int64) []string {
-	out := []string{}
-	for _, t := range g.Typed {
-		if t.Page == page {
-			out = append(out, t.Text)
-		}
-	}
-	return out
 }
 
 // Shown returns the families that a page carries, its first one first.

@@ -19,7 +19,7 @@ func (k *Known) mainAmong(lineups []store.Lineup) store.Lineup {
 		l, _ := k.inUse(lineups, "")
 		return l
 	}
-	for _, typed := range TypedFor(k.Ground, home.ID) {
+	for _, typed := range k.TypedFor(home.ID) {
 		if l, ok := k.inUse(lineups, phrase.New(typed, k.Language()).Family()); ok {
 			return l
 		}

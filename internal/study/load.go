@@ -141,14 +141,22 @@ func (s *Studies) known(tx *store.Tx, id int64, revision store.Revision, had *St
 // known returns what is known by facts, before anything is worked out.
 func (f *facts) known(s *Studies) *Known {
 	k := &Known{from: s, facts: f, Ground: f.ground, Choices: f.choices, Words: f.words, Yardstick: f.yardstick,
-		Towns:   f.towns,
-		Lineups: f.lineups, recorded: f.entries, Latest: f.latest, Before: f.before, Failures: f.failures,
+		Towns:    f.towns,
+		recorded: f.entries, Latest: f.latest, Before: f.before, Failures: f.failures,
 		Modes: f.modes, Drafts: f.drafts}
+	own := map[int64]bool{}
+	for _, l := range f.lineups {
+		if own[l.ID] = l.OwnName; l.OwnName {
+			k.NameSearches = append(k.NameSearches, l)
+		} else {
+			k.Lineups = append(k.Lineups, l)
+		}
+	}
 	k.Lists = ListsOf(k.Client, k.Services)
 	k.Phrases = slices.Clone(f.phrases)
 	k.tie()
 	for _, e := range k.recorded {
-		if e.Kind == lineup.Business || e.Kind == lineup.Chain {
+		if !own[e.LineupID] && (e.Kind == lineup.Business || e.Kind == lineup.Chain) {
 			k.Rivals = append(k.Rivals, lineup.NameOf(e.Name, e.URL))
 		}
 	}

@@ -54,7 +54,7 @@ func (k *Known) Figures(b *Beside, p store.Page) PageFigures {
 // Lead returns the lead phrase of the home page.
 func (k *Known) Lead() string {
 	home, _ := HomePage(k.Pages)
-	if typed := TypedFor(k.Ground, home.ID); len(typed) > 0 {
+	if typed := k.TypedFor(home.ID); len(typed) > 0 {
 		return typed[0]
 	}
 	if families := k.Shown(home.ID); len(families) > 0 {
@@ -101,7 +101,7 @@ func lightly(r store.ShelfRow, all *store.OfAll) *Known {
 	k := &Known{Ground: store.Ground{Client: store.Client{ID: r.ID}, Typed: all.Typed[r.ID],
 		Pages: []store.Page{r.Home}},
 		Lineups: all.Lineups[r.ID], recorded: all.Entries[r.ID], Latest: all.Readings[r.ID]}
-	if r.Home.ID == 0 || !onePhrase(k.Lineups) || len(TypedFor(k.Ground, r.Home.ID)) == 0 {
+	if r.Home.ID == 0 || !onePhrase(k.Lineups) || len(k.TypedFor(r.Home.ID)) == 0 {
 		return nil
 	}
 	k.alone()

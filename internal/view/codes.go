@@ -10,6 +10,7 @@ import (
 	"inktally/core/intent"
 	"inktally/core/ladder"
 	"inktally/core/lineup"
+	"inktally/core/listing"
 	"inktally/core/outline"
 	"inktally/core/page"
 	"inktally/core/plan"
@@ -84,6 +85,8 @@ type (
 	EntryKind lineup.Kind
 	// FindingType names what is wrong with a page or a site.
 	FindingType finding.Type
+	// HitCode names what an entry of a search for the client's own name is.
+	HitCode listing.Hit
 	// EntryReason names why an entry is what it is or no rival, empty for none.
 	EntryReason lineup.ReasonCode
 	// RefusalCode names why a row of a list was not imported.
@@ -135,8 +138,11 @@ func (EntryPart) Schema(huma.Registry) *huma.Schema    { return Enum(lineup.Part
 func (TypedPart) Schema(huma.Registry) *huma.Schema {
 	return Enum([]lineup.Part{lineup.Paid, lineup.Map, lineup.Organic})
 }
-func (FigureCode) Schema(huma.Registry) *huma.Schema  { return Enum(standing.Figures()) }
-func (EntryKind) Schema(huma.Registry) *huma.Schema   { return Enum(lineup.Kinds()) }
+func (FigureCode) Schema(huma.Registry) *huma.Schema { return Enum(standing.Figures()) }
+func (EntryKind) Schema(huma.Registry) *huma.Schema  { return Enum(lineup.Kinds()) }
+func (HitCode) Schema(huma.Registry) *huma.Schema    { return Enum(listing.Hits()) }
+
+// Schema lists all of them.
 func (EntryReason) Schema(huma.Registry) *huma.Schema { return Enum(with(lineup.ReasonCodes(), "")) }
 func (RefusalCode) Schema(huma.Registry) *huma.Schema { return Enum(table.Refusals()) }
 func (ColumnRole) Schema(huma.Registry) *huma.Schema  { return Enum(table.Roles()) }

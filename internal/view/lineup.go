@@ -24,6 +24,7 @@ type Lineup struct {
 	Rivals      int        `json:"rivals" doc:"How many entries are rivals, each page once"`
 	Recorded    []Recorded `json:"recorded" doc:"All recorded searches, the newest first"`
 	Pages       []int64    `json:"pages" doc:"The client's pages that are judged against this search"`
+	OwnName     bool       `json:"own_name" doc:"Whether the client's own name was searched for: entries are told by hit, and none is a rival"`
 	// Waits is null for a search that is in use, or would change no page's rivals.
 	Waits *LineupChange `json:"waits" doc:"What this search would change if it were used"`
 }
@@ -46,6 +47,7 @@ type Recorded struct {
 	Organic     int       `json:"organic" doc:"0 if the client was not found"`
 	LookedAt    int       `json:"looked_at"`
 	MapLookedAt int       `json:"map_looked_at"`
+	OwnName     bool      `json:"own_name" doc:"Whether the client's own name was searched for"`
 }
 
 // EntryDraft is an entry as a person types it.
@@ -89,7 +91,14 @@ type Entry struct {
 	Offered   int64     `json:"offered" doc:"The rival whose page cannot be read and whose seat this one may take, 0 for none"`
 	Open      bool      `json:"open" doc:"A high position that no business holds"`
 	Words     *int      `json:"words" doc:"Words seen of its last reading, null if it was not read"`
+	Hit       *EntryHit `json:"hit" doc:"What it is in a search for the client's own name, else null"`
 	Failure   *Failure  `json:"failure" doc:"Why its page could not be read, null if it was"`
+}
+
+// EntryHit is what an entry of a search for the client's own name is (rule 13.3).
+type EntryHit struct {
+	Code HitCode `json:"code"`
+	Says string  `json:"says"`
 }
 
 // EntryWhy is a reason of an entry; its code is empty for none.

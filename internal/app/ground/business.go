@@ -12,7 +12,6 @@ import (
 	"inktally/core/text"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
-	"inktally/internal/study"
 	"inktally/internal/view"
 )
 
@@ -56,7 +55,7 @@ func businessOf(k store.Ground) view.Business {
 		Services:   view.Services(k.Services), Places: view.Places(k.Places), Phrases: []string{}}
 	for _, p := range k.Pages {
 		if p.Kind == site.Home {
-			out.HomePage, out.Phrases = p.URL, study.TypedFor(k, p.ID)
+			out.HomePage, out.Phrases = p.URL, k.TypedFor(p.ID)
 		}
 	}
 	return out

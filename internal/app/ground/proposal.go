@@ -35,7 +35,7 @@ func (g *Ground) Proposal(ctx context.Context, id int64) (out view.Proposal, err
 		return out, err
 	}
 	lead := ""
-	if typed := study.TypedFor(k.Ground, home.ID); len(typed) > 0 {
+	if typed := k.TypedFor(home.ID); len(typed) > 0 {
 		lead = typed[0]
 	}
 	found := profile.Of(p, lead)

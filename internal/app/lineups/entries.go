@@ -39,7 +39,7 @@ func (l *Lineup) AddTyped(ctx context.Context, id, lineupID int64, phrase string
 	err = l.DB.Write(ctx, func(tx *store.Tx) (err error) {
 		if lineupID == 0 {
 			recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: From(k.Home()), Ads: "not seen",
-				RecordedAt: l.Now()}
+				RecordedAt: l.Now(), OwnName: k.Judge().IsOwnName(phrase)}
 			if e.LineupID, err = tx.AddLineup(recorded); err != nil {
 				return err
 			}
@@ -252,7 +252,7 @@ func (l *Lineup) ForgetSiteKind(ctx context.Context, id int64, domain string) (*
 		return nil, err
 	}
 	var again []store.Entry
-	for _, recorded := range k.Lineups {
+	for _, recorded := range recordedOf(k) {
 		for _, e := range k.EntriesOf(recorded.ID) {
 			if e.LineupID != 0 && lineup.Domain(e.URL) == domain && e.Reason.Code == lineup.SaidByHand {
 				again = append(again, e)

@@ -57,8 +57,11 @@ func waits(changes []change) *view.LineupChange {
 }
 
 // settle puts a search to use that was just recorded, unless it would change rivals: then it waits, and what
-// was used stays so.
+// was used stays so. One for the business's own name is never used.
 func settle(tx *store.Tx, k *study.Known, recorded store.Lineup, entries []lineup.Entry) error {
+	if recorded.OwnName {
+		return nil
+	}
 	own := make([]store.Entry, 0, len(entries))
 	for _, e := range entries {
 		own = append(own, store.Entry{Entry: e})

@@ -4,6 +4,7 @@ package lineups
 
 import (
 	"context"
+	"slices"
 	"strings"
 	"time"
 
@@ -15,6 +16,7 @@ import (
 	"inktally/internal/source"
 	"inktally/internal/store"
 	"inktally/internal/study"
+	"inktally/internal/study/stood"
 	"inktally/internal/view"
 )
 
@@ -28,6 +30,8 @@ type Lineup struct {
 	DB       *store.DB
 	Readings *readings.Readings
 	Studies  *study.Studies
+	// Judged tells what a search for the client's own name shows.
+	Judged *stood.Standings
 	// Search is nil if there is no source.
 	Search Searcher
 	Now    func() time.Time
@@ -35,21 +39,24 @@ type Lineup struct {
 
 // Get returns a recorded search of a client, the main one for 0.
 func (l *Lineup) Get(ctx context.Context, id, lineupID int64) (*view.Lineup, error) {
-	k, err := l.known(ctx, id)
+	of, err := l.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	recorded := k.MainLineup()
+	recorded := of.MainLineup()
 	if lineupID != 0 {
-		if recorded, err = one(k, lineupID); err != nil {
+		if recorded, err = one(of.Known, lineupID); err != nil {
 			return nil, err
 		}
 	}
-	return l.shown(k, recorded), nil
+	if recorded.OwnName {
+		return l.shownOfName(ctx, of, recorded)
+	}
+	return l.shown(of.Known, recorded), nil
 }
 
 func one(k *study.Known, id int64) (store.Lineup, error) {
-	for _, l := range k.Lineups {
+	for _, l := range recordedOf(k) {
 		if l.ID == id {
 			return l, nil
 		}
@@ -57,45 +64,8 @@ func one(k *study.Known, id int64) (store.Lineup, error) {
 	return store.Lineup{}, store.ErrNotFound
 }
 
-// shown returns a search as the API shows it, with the others that were recorded.
-func (l *Lineup) shown(k *study.Known, recorded store.Lineup) *view.Lineup {
-	entries := k.EntriesOf(recorded.ID)
-	out := &view.Lineup{ID: recorded.ID, Phrase: recorded.Phrase, Place: recorded.Place, Device: recorded.Device,
-		LookedAt:    recorded.LookedAt,
-		MapLookedAt: recorded.MapLookedAt, Ads: recorded.Ads, RecordedAt: view.When(recorded.RecordedAt),
-		Searchable: l.Search != nil,
-		Entries:    []view.Entry{}, Phrases: []string{}, Recorded: []view.Recorded{}, Pages: []int64{},
-		Rivals: len(study.RivalsOf(entries, k.Yardstick.Lineup))}
-	for _, t := range k.Typed {
-		out.Phrases = append(out.Phrases, t.Text)
-	}
-	for _, other := range k.Lineups {
-		inMap, organic := lineup.Stands(study.Results(k.EntriesOf(other.ID)))
-		out.Recorded = append(out.Recorded,
-			view.Recorded{ID: other.ID, Phrase: other.Phrase, Place: other.Place, RecordedAt: other.RecordedAt,
-				Map: inMap, Organic: organic, LookedAt: other.LookedAt, MapLookedAt: other.MapLookedAt})
-	}
-	for _, p := range k.Pages {
-		if p.Kind.HasWordTarget() && recorded.ID != 0 && k.LineupOf(p.ID).ID == recorded.ID {
-			out.Pages = append(out.Pages, p.ID)
-		}
-	}
-	rules := k.Yardstick.Lineup
-	seats := seatsOf(k, entries)
-	for _, e := range entries {
-		v := view.EntryOf(e.ID, e.Entry, e.Rating, e.Reviews)
-		v.PageRival, v.MapRival, v.Offered = seats.rivals[e.ID], rules.InPack(e.Entry), seats.offered[e.ID]
-		if r, ok := k.Latest[e.URL]; ok && e.URL != "" {
-			v.Words = &r.Facts.Words.Seen
-		}
-		v.Failure = view.FailureOf(k.Failures[e.URL])
-		out.Entries = append(out.Entries, v)
-	}
-	if recorded.ID != 0 {
-		out.Waits = waits(wouldChange(k, recorded, entries))
-	}
-	return out
-}
+// recordedOf returns all recorded searches, those for the business's own name last.
+func recordedOf(k *study.Known) []store.Lineup { return slices.Concat(k.Lineups, k.NameSearches) }
 
 // Record asks the search source for a phrase and keeps the result beside those that
 // were recorded before. The pages of entries are looked at to tell what they are.
@@ -137,7 +107,7 @@ func (l *Lineup) record(ctx context.Context, k *study.Known, phrase string, resu
 	k.Yardstick.Lineup.Take(entries)
 	recorded := store.Lineup{ClientID: id, Phrase: phrase, Place: result.Place, Device: result.Device,
 		LookedAt:    result.LookedAt,
-		MapLookedAt: result.MapLookedAt, Ads: result.Ads, RecordedAt: l.Now()}
+		MapLookedAt: result.MapLookedAt, Ads: result.Ads, RecordedAt: l.Now(), OwnName: k.Judge().IsOwnName(phrase)}
 	for _, e := range result.Entries {
 		if e.Part == lineup.Map && !e.Sponsored {
 			recorded.MapLookedAt = max(recorded.MapLookedAt, e.Position)

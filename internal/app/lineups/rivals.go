@@ -56,17 +56,21 @@ func Addresses(pasted string) (addresses []string, bad *fault.Fault) {
 	return addresses, bad
 }
 
-// AddRivals makes rivals of addresses: of the entry of that page if it is not
-// paid for, by https or http, else of a typed one.
+// AddRivals makes rivals of addresses: of the entry of that page if it is not paid for or of a search for the
+// business's own name, by https or http, else of a typed one.
 func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 	entries, err := tx.Entries(client)
+	if err != nil {
+		return err
+	}
+	ofName, err := nameSearches(tx, client)
 	if err != nil {
 		return err
 	}
 	known := map[string]store.Entry{}
 	typed := 0
 	for _, e := range entries {
-		if _, had := known[site.BareAddress(e.URL)]; !had && !e.Paying() {
+		if _, had := known[site.BareAddress(e.URL)]; !had && !e.Paying() && !ofName[e.LineupID] {
 			known[site.BareAddress(e.URL)] = e
 		}
 		if e.Part == lineup.Typed {
@@ -90,6 +94,16 @@ func AddRivals(tx *store.Tx, client int64, addresses []string) error {
 	return nil
 }
 
+// nameSearches returns which recorded searches of a client are for its own name: none of their entries is a rival.
+func nameSearches(tx *store.Tx, client int64) (map[int64]bool, error) {
+	list, err := tx.Lineups(client)
+	out := map[int64]bool{}
+	for _, l := range list {
+		out[l.ID] = l.OwnName
+	}
+	return out, err
+}
+
 // Take makes a rival of an entry or dismisses it. One that is paid for is never
 // a rival itself: taking it makes a typed rival of its site (rule 6.2).
 func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*view.Lineup, error) {
@@ -100,10 +114,14 @@ func (l *Lineup) Take(ctx context.Context, client, entry int64, taken bool) (*vi
 			return err
 		}
 		of = e.LineupID
+		ofName, err := nameSearches(tx, client)
+		if err != nil {
+			return err
+		}
 		switch {
 		case taken && e.URL == "":
 			return EntryWithoutSite.New(e.Name)
-		case taken && e.Paying():
+		case taken && (e.Paying() || ofName[of]):
 			return AddRivals(tx, client, []string{e.URL})
 		case taken:
 			return tx.TakeEntry(client, entry, true, lineup.Reason{Code: lineup.TakenByHand})

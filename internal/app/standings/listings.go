@@ -2,6 +2,7 @@ package standings
 
 import (
 	"context"
+	"slices"
 
 	"inktally/core/listing"
 	"inktally/core/mapprofile"
@@ -40,7 +41,7 @@ func entryShown(s *stood.Standing, row listing.Row, kind standing.Kind) show.Lis
 		Rivals:   []string{},
 		Position: row.Position, State: show.PartState(standing.Open)}
 	if row.Own != nil {
-		out.Page = row.Own.Page
+		out.Page, out.Found = row.Own.Page, row.Own.Found
 	}
 	for _, c := range row.Checks {
 		out.Checks = append(out.Checks, show.ListingCheck{Field: show.ListingField(c.Field),
@@ -106,6 +107,9 @@ func (s *Standing) Profile(ctx context.Context, id int64) (*show.MapProfile, err
 		items = mapprofile.Check(mapprofile.Ground{Business: judged.Business}, nil)
 	}
 	out.Filled, out.Known = mapprofile.Count(items)
+	if last := items[len(items)-1].Field; last != mapprofile.PhotoNames && last != mapprofile.There {
+		items = append(slices.Clone(items), mapprofile.Item{Field: mapprofile.PhotoNames, State: mapprofile.Unknown})
+	}
 	for _, i := range items {
 		item := show.ProfileItem{Field: show.ProfileField(i.Field), Name: standings.ProfileField(i.Field),
 			State:  show.ItemState(i.State),

@@ -61,6 +61,9 @@ func shown(k *study.Study, s *stood.Standing) *show.Standing {
 	t := table{k: k, s: s}
 	out := &show.Standing{Sites: sites(s.Sites), Groups: t.groups(), Known: t.known(), Notes: t.notes(), Hours: s.Hours,
 		Searches: s.Searches, Targets: []show.StandingTarget{}, Sources: []show.ImportedFigures{}}
+	if len(s.Names) > 0 {
+		out.NameSearch = s.Names[0].ID
+	}
 	for _, target := range s.Targets {
 		shown := t.target(target, shownParts)
 		out.Targets = append(out.Targets, shown)

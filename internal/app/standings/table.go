@@ -29,7 +29,8 @@ type table struct {
 
 // known reports whether anything was brought of any site.
 func (t table) known() bool {
-	return len(t.s.Totals) > 0 || t.s.Grid != nil || t.s.Links != nil || len(t.k.Standing.Facts) > 0
+	return len(t.s.Totals) > 0 || t.s.Grid != nil || t.s.Links != nil || len(t.k.Standing.Facts) > 0 ||
+		len(t.s.Names) > 0
 }
 
 func (t table) groups() []show.StandingGroup {
@@ -85,21 +86,24 @@ func (t table) listings() show.StandingGroup {
 	if w := t.s.Listings; w.Target > 0 {
 		target = standings.Wanted(w)
 	}
-	g.Rows = append(g.Rows, t.figure(standing.Listings, standing.OfSite, "", target))
+	g.Rows = append(g.Rows, t.figure(standing.Listings, standing.OfSite, "", target), t.nameSearch())
 	if t.s.Grid == nil {
 		return g
 	}
 	agree := show.StandingRow{Key: "agree", Name: "name, address, phone, hours, website agree"}
-	wrong := 0
+	wrong, held := 0, 0
 	for _, row := range t.s.Grid.Listed {
+		if len(row.Checks) > 0 {
+			held++
+		}
 		if listing.Different(row.Checks) {
 			wrong++
 		}
 	}
 	for _, site := range t.s.Sites {
 		c := show.StandingCell{Former: []show.FormerFigure{}}
-		if n := len(t.s.Grid.Listed); site.Own && n > 0 {
-			c.Text = fmt.Sprintf("%d of %d", n-wrong, n)
+		if site.Own && held > 0 {
+			c.Text = fmt.Sprintf("%d of %d", held-wrong, held)
 		}
 		agree.Cells = append(agree.Cells, c)
 	}
@@ -210,7 +214,7 @@ func (t table) notes() []string {
 	if t.s.Reviews.Enough && own.Map != 1 {
 		out = append(out, standings.ReviewsEnough)
 	}
-	return out
+	return append(out, t.nameNotes()...)
 }
 
 // target shows a target with the first of its parts.

@@ -36,6 +36,8 @@ type Standing struct {
 	// Grid is nil where no listing is known; Listings is what is wanted of directories.
 	Grid     *listing.Grid
 	Listings standing.Wanted
+	// Names are the searches for the client's own name, the newest first.
+	Names []NameSearch
 	// Business is as it should stand everywhere; Profile are the facts of its map profile, PostDue whether a post is
 	// due.
 	Business listing.Business
@@ -55,6 +57,7 @@ type Standing struct {
 // judgedOf is what links and listings are judged of: where it is the same, they are.
 type judgedOf struct {
 	revision store.Revision
+	named    bool // there is a search for its name, whose entries are told by what its home page says too
 	lists    []elsewhere.List
 	verdicts map[string]backlink.Verdict
 	kinds    []store.SiteKind
@@ -63,6 +66,7 @@ type judgedOf struct {
 // same reports whether two standings are judged of the same.
 func (j judgedOf) same(as judgedOf) bool {
 	return j.revision.Same(as.revision, store.FacetGround, store.FacetLineups, store.FacetYardstick) &&
+		(!j.named || j.revision.Same(as.revision, store.FacetReadings)) &&
 		slices.EqualFunc(j.lists, as.lists, func(a, b elsewhere.List) bool { return a.ID == b.ID }) &&
 		maps.Equal(j.verdicts, as.verdicts) && slices.Equal(j.kinds, as.kinds)
 }

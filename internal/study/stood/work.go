@@ -33,7 +33,8 @@ func phones(phone, more string) (out []string) {
 // same.
 func (s *Standings) work(ctx context.Context, of *study.Study, before *Standing) (*Standing, error) {
 	out := &Standing{Sites: SitesOf(of), Totals: of.Standing.Totals(), Business: BusinessOf(of.Known),
-		judgedOf: judgedOf{revision: of.Revision, lists: of.Standing.Lists, verdicts: of.Standing.Verdicts}}
+		judgedOf: judgedOf{revision: of.Revision, named: len(of.NameSearches) > 0, lists: of.Standing.Lists,
+			verdicts: of.Standing.Verdicts}}
 	err := s.DB.Read(ctx, func(tx *store.Tx) (err error) {
 		out.judgedOf.kinds, err = tx.SiteKinds()
 		return err
@@ -43,16 +44,21 @@ func (s *Standings) work(ctx context.Context, of *study.Study, before *Standing)
 	}
 	out.wanted()
 	if before != nil && out.judgedOf.same(before.judgedOf) {
-		out.Links, out.Grid = before.Links, before.Grid
+		out.Links, out.Grid, out.Names = before.Links, before.Grid, before.Names
 	} else {
 		r, err := s.load(ctx, of)
 		if err != nil {
 			return nil, err
 		}
+		if err := out.names(ctx, of, r); err != nil {
+			return nil, err
+		}
 		out.listings(of, r)
 		out.links(of, r)
 	}
-	out.profile(of)
+	if err := out.profile(ctx, of); err != nil {
+		return nil, err
+	}
 	rules := mapprofile.StandardRules()
 	out.PostDue, _ = rules.PostDue(out.Sites[0].Facts, s.Now())
 	out.Searches, out.Pack = packOf(of)
@@ -102,13 +108,15 @@ func (s *Standing) locals(f standing.Figure) (out []float64) {
 // listings puts the listings of all sites side by side.
 func (s *Standing) listings(of *study.Study, r rows) {
 	firms := make([]listing.Firm, len(s.Sites))
+	own := s.found(r.listings[s.Sites[0].Domain])
 	for i, site := range s.Sites {
 		firms[i] = listing.Firm{Own: site.Own, Chain: site.Chain, Entries: r.listings[site.Domain]}
 		if has := r.fields[site.Domain]; has != nil {
 			firms[i].Has = func(f listing.Field) bool { return has[f] }
 		}
 	}
-	if len(r.listings) > 0 {
+	firms[0].Entries = append(firms[0].Entries, own...)
+	if len(r.listings) > 0 || len(own) > 0 {
 		grid := listing.GridOf(firms, s.Business, positions(of))
 		s.Grid = &grid
 	}
@@ -199,7 +207,7 @@ func groundOf(of *study.Study, kinds []store.SiteKind) backlink.Ground {
 }
 
 // profile holds the client's map profile against what should stand there, and its reviews against the pack's.
-func (s *Standing) profile(of *study.Study) {
+func (s *Standing) profile(ctx context.Context, of *study.Study) error {
 	k := of.Known
 	g := mapprofile.Ground{Business: s.Business, Language: k.Client.Language}
 	for _, svc := range k.Services {
@@ -209,6 +217,12 @@ func (s *Standing) profile(of *study.Study) {
 		g.Towns = append(append(g.Towns, p.Name), p.Spellings...)
 	}
 	facts := s.Sites[0].Facts
+	if facts[mapprofile.PhotoNames] != "" {
+		var err error
+		if g.Renamed, err = photoNames(ctx, of); err != nil {
+			return err
+		}
+	}
 	if len(facts) > 0 {
 		s.Profile = mapprofile.Check(g, facts)
 	}
@@ -221,6 +235,7 @@ func (s *Standing) profile(of *study.Study) {
 	if own, ok := facts.Number(mapprofile.Reviews); ok || len(pack) > 0 {
 		s.Reviews = mapprofile.StandardRules().ReviewsWanted(own, pack)
 	}
+	return nil
 }
 
 // packOf returns what the map pack would bring in the recorded searches that have one, and how many these are.

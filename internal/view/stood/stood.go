@@ -115,8 +115,10 @@ type Standing struct {
 	Minutes float64          `json:"minutes" doc:"What all open parts take"`
 	Gain    float64          `json:"gain" doc:"Estimated visits a month from the map pack, beside those of the content and never added to them"`
 	// Searches is how many recorded searches the gain is estimated by.
-	Searches int               `json:"searches" doc:"How many recorded searches with a map pack the gain is estimated by"`
-	Sources  []ImportedFigures `json:"sources" doc:"What was imported, the newest first"`
+	Searches int `json:"searches" doc:"How many recorded searches with a map pack the gain is estimated by"`
+	// NameSearch is the newest of them.
+	NameSearch int64             `json:"name_search" doc:"The newest recorded search for the client's own name, 0 for none"`
+	Sources    []ImportedFigures `json:"sources" doc:"What was imported, the newest first"`
 }
 
 // StandingSite is a site in a column.
@@ -264,6 +266,7 @@ type ListingEntry struct {
 	Name     string         `json:"name"`
 	Page     string         `json:"page" doc:"The client's listing, empty if it is not known"`
 	Twice    bool           `json:"twice" doc:"The client stands there more than once"`
+	Found    bool           `json:"found" doc:"A search for the client's own name shows it, no list has it: nothing is known of its fields"`
 	Checks   []ListingCheck `json:"checks"`
 	Rivals   []string       `json:"rivals" doc:"The local rivals that it lists"`
 	Position int            `json:"position" doc:"The organic place from 1 to 5 that it holds, 0 for none"`

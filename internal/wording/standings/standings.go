@@ -68,6 +68,22 @@ var profile = map[mapprofile.Field]string{mapprofile.There: "map profile", mappr
 // ProfileField names a fact of a map profile.
 func ProfileField(f mapprofile.Field) string { return profile[f] }
 
+// photosShown are how many photos are told by name.
+const photosShown = 3
+
+// photosRenamed says what photos should be called: a file that is there already cannot be renamed.
+func photosRenamed(list []mapprofile.Photo) string {
+	var names []string
+	for _, p := range list[:min(len(list), photosShown)] {
+		names = append(names, fmt.Sprintf("%s as %s", p.File, p.Better))
+	}
+	out := "Photos: upload again " + strings.Join(names, ", ")
+	if more := len(list) - photosShown; more > 0 {
+		out += fmt.Sprintf(" and %s more", wording.Number(more))
+	}
+	return out
+}
+
 // ProfileWants says what a fact of a map profile that is blank or wrong should be.
 func ProfileWants(i mapprofile.Item) string {
 	switch i.Field {
@@ -83,6 +99,14 @@ func ProfileWants(i mapprofile.Item) string {
 		return "Add photos"
 	case mapprofile.Address:
 		return "Address: show it, or hide it by choice"
+	case mapprofile.Areas:
+		return "Areas served: add your towns"
+	case mapprofile.Services:
+		return "Services: add what you offer"
+	case mapprofile.Attributes:
+		return "Attributes: choose those that fit"
+	case mapprofile.PhotoNames:
+		return photosRenamed(i.Photos)
 	}
 	name := strings.ToUpper(profile[i.Field][:1]) + profile[i.Field][1:]
 	if i.Own != "" {

@@ -759,6 +759,10 @@ export type Entry = {
      * Why its page could not be read, null if it was
      */
     failure: Failure;
+    /**
+     * What it is in a search for the client's own name, else null
+     */
+    hit: EntryHit;
     id: number;
     kind: 'client' | 'directory' | 'list_article' | 'chain' | 'supplier' | 'other_trade' | 'business';
     /**
@@ -801,6 +805,11 @@ export type Entry = {
      * For how long it says that it is in trade, 0 for nothing
      */
     years: number;
+};
+
+export type EntryHit = {
+    code: 'own_site' | 'own_profile' | 'listing' | 'namesake' | 'article' | 'nothing';
+    says: string;
 };
 
 export type EntryInputBody = {
@@ -1775,6 +1784,10 @@ export type Lineup = {
      */
     map_looked_at: number;
     /**
+     * Whether the client's own name was searched for: entries are told by hit, and none is a rival
+     */
+    own_name: boolean;
+    /**
      * The client's pages that are judged against this search
      */
     pages: Array<number>;
@@ -1918,6 +1931,10 @@ export type ListingCheck = {
 
 export type ListingEntry = {
     checks: Array<ListingCheck>;
+    /**
+     * A search for the client's own name shows it, no list has it: nothing is known of its fields
+     */
+    found: boolean;
     gain: number;
     key: string;
     minutes: number;
@@ -2984,6 +3001,10 @@ export type Recorded = {
      * 0 if the client was not found
      */
     organic: number;
+    /**
+     * Whether the client's own name was searched for
+     */
+    own_name: boolean;
     phrase: string;
     place: string;
     recorded_at: string;
@@ -3606,6 +3627,10 @@ export type Standing = {
      * What all open parts take
      */
     minutes: number;
+    /**
+     * The newest recorded search for the client's own name, 0 for none
+     */
+    name_search: number;
     /**
      * What the totals tell: carried by its whole site, reviews are not what is missing
      */

@@ -16,9 +16,12 @@ const emit = defineEmits<{
 }>()
 
 const own = () => isOwn(props.entry)
-const usable = () => canBeRival(props.entry)
+const usable = () => !props.entry.hit && canBeRival(props.entry)
 const paid = () => props.entry.part === 'paid' || props.entry.sponsored
-const aside = () => !props.entry.taken && !own() && !isDouble(props.entry)
+const aside = () =>
+  props.entry.hit
+    ? props.entry.hit.code === 'nothing'
+    : !props.entry.taken && !own() && !isDouble(props.entry)
 const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.entry.position)
 </script>
 
@@ -53,7 +56,8 @@ const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.e
       <template v-else>{{ entry.phone || 'no site known' }}</template>
     </span>
     <span class="soft says flow on-mid" role="gridcell">
-      <span v-if="entry.failure" class="mistake" :title="entry.failure.says"
+      <template v-if="entry.hit">{{ entry.hit.says }}</template>
+      <span v-else-if="entry.failure" class="mistake" :title="entry.failure.says"
         ><template v-if="entry.taken && entry.words === null">Add by hand. </template
         >{{ entry.failure.says }}</span
       >
@@ -98,7 +102,7 @@ const position = () => (paid() || props.entry.part === 'typed' ? '—' : props.e
         {{ entry.taken ? 'Dismiss' : 'Use as rival' }}
       </ActionButton>
       <ActionButton
-        v-else-if="!own() && !entry.url"
+        v-else-if="!own() && !entry.url && !entry.hit"
         quiet
         :aria-label="`Remove ${entry.name}`"
         @click="emit('remove')"

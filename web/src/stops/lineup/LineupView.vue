@@ -15,7 +15,7 @@ import { useBusy } from '@/api/progress'
 import type { Entry, Ground, Lineup } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { moment, plural } from '@/parts/format'
 import { useCommands } from '@/parts/keys'
 import { useUndo } from '@/parts/undo'
@@ -78,8 +78,8 @@ const phrase = ref('')
 const pasted = ref('')
 const pasting = ref(false)
 const typing = ref(false)
-/** What a page of results from a tab was searched for. */
-const asked = () => (copied.value && typeof route.query.phrase === 'string' ? route.query.phrase : '')
+/** What a page of results from a tab was searched for, or what is to be searched for. */
+const asked = () => (typeof route.query.phrase === 'string' ? route.query.phrase : '')
 /* The phrase over the results is the one that they were found for. */
 watch(
   () => lineup.value?.recorded_at,
@@ -217,7 +217,7 @@ const keysOfRows = () => parts.value.flatMap((p) => part(p.part).map((e) => Stri
 const rows = useRows(grid, keysOfRows, (key, row) => {
   const entry = entries.value.find((e) => String(e.id) === row)
   const kind = kindOfKey(key)
-  if (!entry || isOwn(entry)) return false
+  if (!entry || isOwn(entry) || entry.hit) return false
   if (kind) void say(entry, kind)
   else if (key === ' ' && canBeRival(entry)) void toggle(entry)
   else if (key === 'Delete' && canBeRival(entry) && entry.taken) void toggle(entry)
@@ -285,6 +285,7 @@ async function measureRivals() {
         {{ search.isPending.value ? 'Searching…' : lineup?.recorded_at ? 'Search again' : 'Search' }}
       </button>
       <ActionButton
+        v-if="!lineup?.own_name"
         :class="{ main: entries.length }"
         :disabled="busy || measure.isPending.value"
         @click="measureRivals"
@@ -303,6 +304,10 @@ async function measureRivals() {
       @done="brought"
     />
     <SearchList v-if="lineup?.id" :client="client" :ground="ground" :lineup="lineup" @show="show" />
+    <p v-if="lineup?.own_name" class="flow gap-4 flush pad-2 edge line-below" data-own-name>
+      <span>Who is found when somebody searches for your client by name. No rivals are taken from it.</span>
+      <RouterLink class="push" :to="{ name: 'standing', params: { client } }">Standing</RouterLink>
+    </p>
     <WaitingSearch v-if="lineup?.waits" :client="client" :ground="ground" :lineup="lineup" />
     <TypedRow v-if="typing" :client="client" :lineup="lineup" :phrase="phrase" @added="brought" />
     <p v-if="lineup" class="ways soft flush pad-2 edge line-below">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
 import type { Standing, StandingCell } from '@/api/types'
 import { figure } from '@/parts/format'
 import DataTable, { type Column } from '@/ui/DataTable.vue'
@@ -34,6 +35,12 @@ const former = (c: StandingCell) =>
   !props.opened && c.former.length && c.former[0]!.value !== c.value
     ? `was ${figure(c.former[0]!.value)}`
     : ''
+/* The recorded search for the client's own name, else one to be made. */
+const nameSearch = computed(() =>
+  props.standing.name_search
+    ? { lineup: String(props.standing.name_search) }
+    : { phrase: props.standing.sites[0]!.name },
+)
 const isOpen = (row: string, domain: string) => props.opened?.row === row && props.opened.domain === domain
 </script>
 
@@ -70,7 +77,14 @@ const isOpen = (row: string, domain: string) => props.opened?.row === row && pro
           </tr>
           <tr v-for="r in g.rows" :key="r.key" :data-row="r.key">
             <th scope="row" class="plain">{{ r.name }}</th>
-            <template v-for="(c, i) in r.cells" :key="i">
+            <td v-if="r.key === 'own_name'" :colspan="columns.length - 1">
+              <RouterLink
+                :to="{ name: 'lineup', params: { client }, query: nameSearch }"
+                :title="r.cells[0]!.source"
+                >{{ r.cells[0]!.text || 'Search for it' }}</RouterLink
+              >
+            </td>
+            <template v-for="(c, i) in r.cells" v-else :key="i">
               <td :class="{ rival: i > 0, banded: isOpen(r.key, standing.sites[i]!.domain) }">
                 <button
                   v-if="r.figure"

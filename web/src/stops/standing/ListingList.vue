@@ -75,6 +75,7 @@ const why = (e: ListingEntry) =>
             <a v-if="e.page" :href="e.page" target="_blank" rel="noreferrer">{{ e.name }}</a>
             <template v-else>{{ e.name }}</template>
             <span v-if="e.twice" class="under mistake">stands there twice</span>
+            <span v-if="e.found" class="under soft">found by the search for its name, not checked</span>
           </th>
           <td v-for="c in columns.slice(1)" :key="c.key">
             <template v-if="check(e, c.key)?.verdict === 'differs'">
