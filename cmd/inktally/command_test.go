@@ -222,6 +222,7 @@ func TestWalkCommand(t *testing.T) {
 	for _, c := range []struct{ args, says string }{
 		{"walk --format xml", `--format is one of html, docx, pdf, md, json, not "xml"`},
 		{"pencilled --format docx --output x", `--format is one of html, pdf, not "docx"`},
+		{"workbook", "xlsx is no text for a terminal: name a file with --output"},
 		{"plan --format docx", "docx is no text for a terminal: name a file with --output"},
 		{"brief --page all --client Nobody", "say --client"},
 	} {
@@ -250,6 +251,7 @@ func TestDocumentCommands(t *testing.T) {
 		{"plan --format docx", "PK"}, {"plan --one-page --format html", "<!doctype html>"},
 		{"brief --page all --format docx", "PK"}, {"brief", "# Brief: Home page of Lowtide Upholstery"},
 		{"pencilled", "<!doctype html>"}, {"walk", "# Lowtide Upholstery"}, {"walk --format json", "{"},
+		{"workbook", "PK"},
 	} {
 		file := filepath.Join(dir, "out")
 		out, err := inktally(t, append(strings.Fields(c.args), "--data", data, "--output", file)...).CombinedOutput()

@@ -3,6 +3,7 @@ package main
 import (
 	"bytes"
 	"context"
+	"errors"
 	"fmt"
 	"os"
 	"slices"
@@ -135,5 +136,28 @@ func pencilledCommand() *cobra.Command {
 		"Prints a page with what goes and what comes, as a proof-reader would mark it", "html",
 		func() documents.Kind { return documents.Pencilled })
 	cmd.Flags().StringVar(&o.page, "page", "home", "the page: home, its address, or what it is for")
+	return cmd
+}
+
+// workbookCommand writes all figures of a client with their evidence.
+func workbookCommand() *cobra.Command {
+	var d desk
+	var output string
+	cmd := &cobra.Command{Use: "workbook [--data FILE] [--client NAME] --output FILE",
+		Short: "Writes all figures of a client with their evidence as XLSX", Args: cobra.NoArgs}
+	cmd.RunE = func(cmd *cobra.Command, _ []string) error {
+		if output == "" {
+			return errors.New("xlsx is no text for a terminal: name a file with --output")
+		}
+		return d.with(cmd.Context(), func(a *app.App, client int64) error {
+			body, _, err := a.Workbook.File(cmd.Context(), client)
+			if err != nil {
+				return err
+			}
+			return os.WriteFile(output, body, 0o600)
+		})
+	}
+	d.flags(cmd)
+	cmd.Flags().StringVarP(&output, "output", "o", "", "the file to write")
 	return cmd
 }

@@ -28,6 +28,7 @@ import (
 	"inktally/internal/app/standings"
 	"inktally/internal/app/surveys"
 	"inktally/internal/app/targets"
+	"inktally/internal/app/workbook"
 	"inktally/internal/datafile"
 	"inktally/internal/source"
 	"inktally/internal/store"
@@ -42,6 +43,7 @@ type App struct {
 	Ground    *ground.Ground
 	Book      *phrasebook.Book
 	Lineup    *lineups.Lineup
+	Workbook  *workbook.Workbook
 	Sheet     *sheets.Sheet
 	Plan      *targets.Plan
 	Handoff   *documents.Handoff
@@ -113,6 +115,7 @@ func New(ctx context.Context, o Options) (*App, error) {
 			Judged: judged},
 		Runs: runs.New(ctx, o.DB, r, surveyed, studies, o.Log, o.Now),
 	}
+	a.Workbook = &workbook.Workbook{Plan: a.Plan, Sheet: a.Sheet, Book: a.Book, Lineup: a.Lineup, Standing: a.Standing}
 	a.Shelf = &shelf.Shelf{DB: o.DB, Studies: studies, Hides: a.IsAway}
 	a.Received = &handover.Received{DB: o.DB, Readings: r, Studies: studies, Ground: a.Ground, Lineup: a.Lineup}
 	if err := a.Received.Prepare(ctx); err != nil {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 
+	"inktally/core/imagename"
 	"inktally/internal/app/documents"
 	"inktally/internal/view"
 	"inktally/internal/view/told"
@@ -99,6 +100,8 @@ func (r api) handoff() {
 		"The picture of a step"), r.stepPicture)
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/documents/{document}", "documentFile",
 		"A document as a file", heavy), r.document)
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/workbook", "workbook",
+		"All figures of a client with their evidence as XLSX", heavy), r.workbook)
 	handle(r, get, "/letterhead", "letterhead", "What all documents are headed by",
 		func(ctx context.Context, _ *struct{}) (*told.Letterhead, error) {
 			l, err := r.app.Handoff.Letterhead(ctx)
@@ -128,6 +131,16 @@ func (r api) document(ctx context.Context, in *documentInput) (*file, error) {
 	}
 	return &file{ContentType: made.Type, Disposition: shown, Policy: documentPolicy, Prefetch: "off",
 		Body: made.Body}, nil
+}
+
+// workbook sends the workbook.
+func (r api) workbook(ctx context.Context, in *ClientPath) (*file, error) {
+	body, name, err := r.app.Workbook.File(ctx, in.Client)
+	if err != nil {
+		return nil, r.problem(ctx, "workbook", err)
+	}
+	return &file{ContentType: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+		Disposition: fmt.Sprintf("attachment; filename=%q", imagename.Slug("workbook "+name)+".xlsx"), Body: body}, nil
 }
 
 // stepPicture sends the picture of a step.

@@ -7384,6 +7384,33 @@ export type SetStepPictureResponses = {
 
 export type SetStepPictureResponse = SetStepPictureResponses[keyof SetStepPictureResponses];
 
+export type WorkbookData = {
+    body?: never;
+    path: {
+        client: number;
+    };
+    query?: never;
+    url: '/api/clients/{client}/workbook';
+};
+
+export type WorkbookErrors = {
+    /**
+     * Error
+     */
+    default: Problem;
+};
+
+export type WorkbookError = WorkbookErrors[keyof WorkbookErrors];
+
+export type WorkbookResponses = {
+    /**
+     * OK
+     */
+    200: string;
+};
+
+export type WorkbookResponse = WorkbookResponses[keyof WorkbookResponses];
+
 export type ClientYardstickData = {
     body?: never;
     path: {

@@ -11,9 +11,18 @@ import { useCommands } from '@/parts/keys'
 import { saveFile } from '@/parts/saveFile'
 import { pageKey } from '@/parts/stops'
 import DocumentPaper from './DocumentPaper.vue'
-import { documents, formatNames, handed, handedOver, type DocumentName, type FormatName } from './documents'
+import {
+  documents,
+  formatNames,
+  handed,
+  handedOver,
+  isPaper,
+  type DocumentName,
+  type FormatName,
+} from './documents'
 import LetterheadDialog from './LetterheadDialog.vue'
 import MessagePaper from './MessagePaper.vue'
+import WorkbookPaper from './WorkbookPaper.vue'
 
 const props = defineProps<{ client: number; page: number; ground: Ground }>()
 const address = useAddress()
@@ -26,10 +35,10 @@ const query = computed(() => ({
 }))
 const { data, error, isPending } = useQuery(() => ({
   ...documentFileOptions({
-    path: { client: props.client, document: shown.value.name as Exclude<DocumentName, 'message'> },
+    path: { client: props.client, document: isPaper(shown.value.name) ? shown.value.name : 'plan' },
     query: query.value,
   }),
-  enabled: shown.value.name !== 'message',
+  enabled: isPaper(shown.value.name),
 }))
 const html = computed(() => (data.value === undefined ? '' : String(data.value)))
 const { data: walk, error: failed } = useQuery(() => ({
@@ -39,6 +48,7 @@ const { data: walk, error: failed } = useQuery(() => ({
 
 /** The address of the document as a file. */
 function file(format: FormatName) {
+  if (shown.value.name === 'workbook') return `/api/clients/${props.client}/workbook`
   const asked = new URLSearchParams({ format, save: 'true' })
   for (const [name, value] of Object.entries(query.value)) if (value) asked.set(name, String(value))
   return `/api/clients/${props.client}/documents/${shown.value.name}?${asked}`
@@ -95,6 +105,7 @@ useCommands([
         <NoticeLine v-if="failed" :fault="failed" />
         <MessagePaper v-if="walk" :message="walk.message" />
       </template>
+      <WorkbookPaper v-else-if="shown.name === 'workbook'" />
       <NoticeLine v-else-if="error" :fault="error" />
       <p v-else-if="isPending" class="soft">Writing the document…</p>
       <DocumentPaper v-else :html="html" :label="shown.says" />
@@ -110,15 +121,17 @@ useCommands([
         >Save as {{ formatNames[format] }}</ActionButton
       >
       <NoticeLine v-if="saved.error.value" :fault="saved.error.value" />
-      <ActionButton @click="print">Print</ActionButton>
+      <ActionButton v-if="shown.name !== 'workbook'" @click="print">Print</ActionButton>
       <label v-if="shown.name.startsWith('brief')"
         ><input v-model="bare" type="checkbox" name="bare" /> only what to write</label
       >
       <p v-if="shown.name === 'message'" class="soft">
         At most 150 words: what there is to do, with a figure of proof each.
       </p>
-      <p class="soft">Dropped targets are left out.</p>
-      <ActionButton quiet class="to-left" @click="heading = true">Your name and logo</ActionButton>
+      <p v-if="isPaper(shown.name)" class="soft">Dropped targets are left out.</p>
+      <ActionButton v-if="isPaper(shown.name)" quiet class="to-left" @click="heading = true"
+        >Your name and logo</ActionButton
+      >
     </aside>
     <LetterheadDialog v-model="heading" />
   </main>

@@ -1,8 +1,13 @@
 import type { DocumentFileData } from '@/api/gen'
 
-/** What is handed over, as the program names it; the message is no file, the walk-through a view of its own. */
-export type DocumentName = DocumentFileData['path']['document'] | 'message'
-export type FormatName = NonNullable<NonNullable<DocumentFileData['query']>['format']>
+/** What is handed over, as the program names it; the message is no file, the workbook a file that is not shown, the
+ * walk-through a view of its own. */
+export type DocumentName = DocumentFileData['path']['document'] | 'message' | 'workbook'
+export type FormatName = NonNullable<NonNullable<DocumentFileData['query']>['format']> | 'xlsx'
+
+/** Whether a document is shown as it will print. */
+export const isPaper = (name: DocumentName): name is DocumentFileData['path']['document'] =>
+  name !== 'message' && name !== 'workbook'
 
 export interface Handed {
   name: DocumentName
@@ -52,6 +57,17 @@ export const handed: { to: string; list: Handed[] }[] = [
       { name: 'briefs', says: 'All briefs', note: 'of every page, in one', formats: written },
     ],
   },
+  {
+    to: 'For yourself',
+    list: [
+      {
+        name: 'workbook',
+        says: 'Workbook',
+        note: 'every figure with its evidence',
+        formats: ['xlsx'],
+      },
+    ],
+  },
 ]
 
 export const documents = handed.flatMap((h) => h.list)
@@ -66,4 +82,21 @@ export const formatNames: Record<FormatName, string> = {
   pdf: 'PDF',
   html: 'HTML',
   md: 'Markdown',
+  xlsx: 'XLSX',
 }
+
+/** The sheets of the workbook, with what is on them. One without rows is left out. */
+export const sheets = [
+  { name: 'Plan', has: 'every part of every target, in the order of work' },
+  { name: 'Pages', has: 'your pages and those to make, with words, target and first phrase' },
+  { name: 'Comparison', has: 'each page beside the rivals’ pages, measured' },
+  { name: 'Placement', has: 'where each phrase stands, place by place' },
+  { name: 'Phrases', has: 'the phrase book' },
+  { name: 'Images', has: 'file names and alt texts, and better ones' },
+  { name: 'Searches', has: 'the recorded search results' },
+  { name: 'Standing', has: 'links, listings and map profile, with what they were before' },
+  { name: 'Standing to do', has: 'the work that no page holds' },
+  { name: 'Links', has: 'sites to ask for a link, and the doubtful ones' },
+  { name: 'Listings', has: 'directories, field by field' },
+  { name: 'Map profile', has: 'the facts of the map profile' },
+]
