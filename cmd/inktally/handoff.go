@@ -19,7 +19,7 @@ import (
 // handout is a command that writes a document.
 type handout struct {
 	desk
-	format, page, output string
+	format, page, output, since string
 }
 
 // command returns the command that writes a document of one kind, or of another if a flag says so.
@@ -68,7 +68,7 @@ func (o *handout) made(ctx context.Context, a *app.App, client int64, kind docum
 		err = printJSON(&out, walk)
 		return out.Bytes(), err
 	}
-	ask := documents.Ask{Client: client, Kind: kind, Format: documents.Format(o.format)}
+	ask := documents.Ask{Client: client, Kind: kind, Format: documents.Format(o.format), Since: o.since}
 	if kind.OfPage() {
 		key, err := a.Plan.FindPage(ctx, client, o.page)
 		if err != nil {
@@ -126,6 +126,16 @@ func briefCommand() *cobra.Command {
 			return documents.OneBrief
 		})
 	cmd.Flags().StringVar(&o.page, "page", "home", "the page: home, its address, what it is for; or all")
+	return cmd
+}
+
+// accountCommand prints what was done and what moved since a day.
+func accountCommand() *cobra.Command {
+	var o handout
+	cmd := o.command("account [--data FILE] [--client NAME] [--since DAY] [--format FORMAT]",
+		"Prints what was done and what moved since a day, and what is next", "md",
+		func() documents.Kind { return documents.Account })
+	cmd.Flags().StringVar(&o.since, "since", "", "the day, such as 2026-11-26; 30 days ago by itself")
 	return cmd
 }
 

@@ -75,7 +75,7 @@ func root() *cobra.Command {
 	}
 	root.AddCommand(measureCommand(), resultsCommand(), surveyCommand(), serveCommand(), demoCommand(), rereadCommand(),
 		proofCommand(), standingCommand(), walkCommand(), planCommand(), briefCommand(), pencilledCommand(),
-		workbookCommand(),
+		workbookCommand(), accountCommand(),
 		backupCommand(),
 		restoreCommand(), checkCommand(), versionCommand(), openapiCommand())
 	return root

@@ -49,7 +49,8 @@ func brings(t *testing.T, a *app.App, id int64, name, text string,
 	return kept
 }
 
-// Figures are typed and brought; none replaces an older one, what is not known is not 0, and an import goes as a whole.
+// Figures are typed and brought; none replaces an older one, what is not known is not 0, and an import goes as a
+// whole.
 func TestFiguresStandBesideTheirFormerOnes(t *testing.T) {
 	a, _, id := overPractice(t)
 	s, err := a.Standing.Get(ctx, id)
@@ -90,7 +91,7 @@ func TestFiguresStandBesideTheirFormerOnes(t *testing.T) {
 
 	_, err = a.Standing.Type(ctx, id, "brindleandash.example", stood.FigureTyped{FigureOf: of, Value: &value,
 		TakenOn: "2026-13-01"}, nil)
-	fails(t, err, standings.DayBad.Code)
+	fails(t, err, fault.DayBad.Code)
 	_, err = a.Standing.Type(ctx, id, "nobody.example", stood.FigureTyped{FigureOf: of, Value: &value}, nil)
 	assert.Error(t, err)
 	_, err = a.Standing.Read(ctx, id, "x.json", []byte("{\"a\": "), nil)

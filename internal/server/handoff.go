@@ -32,6 +32,7 @@ type documentInput struct {
 	Page     string       `query:"page" maxLength:"400" doc:"The key of the page in the plan, for a document of a page"`
 	Format   FormatCode   `query:"format" default:"html"`
 	Bare     bool         `query:"bare" doc:"Without why, what it brings and what it takes"`
+	Since    string       `query:"since" maxLength:"10" doc:"From which day an account is given, such as 2026-11-26; empty for 30 days ago"`
 	Save     bool         `query:"save" doc:"To be saved as a file, not shown"`
 }
 
@@ -121,7 +122,8 @@ const documentPolicy = "sandbox allow-same-origin allow-modals; default-src 'non
 // document sends a document, to be shown or to be saved.
 func (r api) document(ctx context.Context, in *documentInput) (*file, error) {
 	made, err := r.app.Handoff.File(ctx, documents.Ask{Client: in.Client, Kind: documents.Kind(in.Document),
-		Page: in.Page, Format: documents.Format(in.Format), Bare: in.Bare})
+		Page: in.Page, Format: documents.Format(in.Format), Bare: in.Bare,
+		Since: in.Since})
 	if err != nil {
 		return nil, r.problem(ctx, "documentFile", err)
 	}

@@ -127,6 +127,14 @@ func (t *Tx) ReadingsBefore(client int64) (map[string]Reading, error) {
 	return byURL(list), err
 }
 
+// ReadingsAt returns the latest readings of a moment, by address; of an address that was read only later, the first.
+func (t *Tx) ReadingsAt(client int64, at time.Time) (map[string]Reading, error) {
+	list, err := All(t, func(r Scanner, v *Reading) error { return scanReading(r.Scan, v) }, `SELECT `+readingColumns+`
+		FROM (SELECT COALESCE(MAX(CASE WHEN taken_at <= ? THEN id END), MIN(id)) AS last FROM readings
+			WHERE client_id = ? AND url <> '' GROUP BY url) JOIN readings ON id = last`, kept.Time(at), client)
+	return byURL(list), err
+}
+
 func byURL(list []Reading) map[string]Reading {
 	out := make(map[string]Reading, len(list))
 	for _, r := range list {

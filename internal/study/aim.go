@@ -3,75 +3,15 @@ package study
 import (
 	"cmp"
 	"fmt"
-	"slices"
 	"strings"
 
 	"inktally/core/book"
 	"inktally/core/imagename"
-	"inktally/core/intent"
-	"inktally/core/outline"
 	"inktally/core/plan"
 	"inktally/core/site"
 	"inktally/core/stats"
 	"inktally/internal/store"
 )
-
-// topics are what outlines have sections for, by service and place.
-type topics struct {
-	services  []outline.Topic
-	questions map[string][]string // by service, empty for all
-}
-
-// questionsOfPage is for how many questions an outline has a section at most.
-const questionsOfPage = 8
-
-func topicsOf(services []intent.Service, families []book.Family) topics {
-	t := topics{questions: map[string][]string{}}
-	for _, s := range services {
-		t.services = append(t.services, outline.Topic{Name: s.Name, Forms: s.Words})
-	}
-	asked := slices.Clone(families)
-	slices.SortStableFunc(asked, func(a, b book.Family) int { return cmp.Compare(searches(b), searches(a)) })
-	for _, f := range asked {
-		if f.Intent == intent.Question && f.Choice.State != book.Aside {
-			t.questions[f.Service] = append(t.questions[f.Service], f.Lead().Text)
-		}
-	}
-	return t
-}
-
-func searches(f book.Family) int {
-	if v := f.Lead().Volume; v != nil {
-		return *v
-	}
-	return 0
-}
-
-// of returns the topics of a page: the questions of its service, on a home page those of the
-// main service and those that name none.
-func (t topics) of(k *Known, p store.Page, rivals []*Side) outline.Topics {
-	out := outline.Topics{Services: t.services, Firm: k.Client.Name}
-	for _, town := range k.Places {
-		if !town.Home && town.Name != p.Place {
-			out.Towns = append(out.Towns, town.Name)
-		}
-	}
-	for _, r := range rivals {
-		out.Rivals = append(out.Rivals, r.Name)
-	}
-	names := []string{p.Service}
-	if p.Kind != site.Service {
-		names = []string{""}
-		if len(k.Services) > 0 {
-			names = append(names, k.Services[0].Name)
-		}
-	}
-	for _, name := range names {
-		out.Questions = append(out.Questions, t.questions[name]...)
-	}
-	out.Questions = out.Questions[:min(len(out.Questions), questionsOfPage)]
-	return out
-}
 
 // phone returns the client's first number, as it was typed.
 func phone(k *Known) string {
@@ -96,10 +36,14 @@ func Purpose(p store.Page) string {
 // aim gathers what the targets of the page are worked out from.
 func (c *Comparison) aim() {
 	p := &c.Aim
+	var rivals []string
+	for _, r := range c.Counted() {
+		rivals = append(rivals, r.Name)
+	}
 	*p = plan.Aim{Key: PageKey(c.Page), URL: c.Page.URL, Kind: c.Page.Kind, Service: c.Page.Service,
 		Place:  c.Page.Place,
 		Client: c.Client.Column, Criteria: c.Criteria, Wishes: c.wishes(), Frame: c.frame(),
-		Topics: c.worked().topics.of(c.Known, c.Page, c.Counted())}
+		Topics: c.worked().topics.Page(c.Ground, c.Page, rivals)}
 	if p.Client != nil && p.Client.Page.Details().UnderConstruction {
 		p.Client = nil // as good as nothing there yet (rule 11)
 	}

@@ -11,6 +11,7 @@ import (
 	"inktally/core/site"
 	"inktally/core/text"
 	"inktally/core/tie"
+	"inktally/internal/study/topic"
 )
 
 // readWith is what the client's phrases are read with: its ties first, then the
@@ -164,7 +165,7 @@ func (k *Known) ByKey() map[string]*book.Family { return k.worked().byKey }
 type worked struct {
 	families []book.Family
 	byKey    map[string]*book.Family
-	topics   topics
+	topics   topic.Topics
 }
 
 func (k *Known) worked() *worked {
@@ -174,7 +175,7 @@ func (k *Known) worked() *worked {
 			Rules: k.Yardstick.Book, Visits: k.Yardstick.Visits, Customers: k.Client.Customers, Slips: k.Slips()}
 		in.Pages = k.bookPages()
 		w := &worked{families: book.Families(in)}
-		w.byKey, w.topics = book.ByKey(w.families), topicsOf(k.Services, w.families)
+		w.byKey, w.topics = book.ByKey(w.families), topic.Of(k.Services, w.families)
 		return w, nil
 	})
 	return w

@@ -69,10 +69,45 @@ func (k *Known) makeWholeBefore(ctx context.Context) (*Whole, error) {
 	if !found {
 		return nil, nil
 	}
+	return k.wholeWith(ctx, latest)
+}
+
+// wholeWith measures all pages by other readings than the last ones.
+func (k *Known) wholeWith(ctx context.Context, readings map[string]store.Reading) (*Whole, error) {
 	if _, err := k.Whole(ctx); err != nil { // whose sites stay judged as they are
 		return nil, err
 	}
-	return k.variant(func(k *Known) { k.Latest = latest }).Whole(ctx)
+	return k.variant(func(k *Known) { k.Latest = readings }).Whole(ctx)
+}
+
+// PlanWith works out the plan as it was when earlier readings of the client's own pages were the last ones, nil where
+// all of them are those of today; nothing is said of its targets, and all else is today's.
+func (s *Study) PlanWith(ctx context.Context, earlier map[string]store.Reading) (*Plan, error) {
+	latest, other := maps.Clone(s.Latest), false
+	for _, p := range s.Pages {
+		key := ReadingKey(p)
+		if r, ok := earlier[key]; ok && r.ID != latest[key].ID {
+			latest[key], other = r, true
+		}
+	}
+	if !other {
+		return nil, nil
+	}
+	whole, err := s.wholeWith(ctx, latest)
+	if err != nil {
+		return nil, err
+	}
+	return s.planOf(whole, store.SaidOf{Outlines: s.Said.Outlines, ToMake: s.Said.ToMake}), nil
+}
+
+// With returns the study as it was when other searches were recorded and other lists of phrases imported; all else is
+// today's.
+func (s *Study) With(lineups []store.Lineup, found []store.FoundList) *Study {
+	return &Study{Revision: s.Revision, Said: s.Said, Standing: s.Standing, Found: found,
+		Known: s.variant(func(k *Known) {
+			k.Lineups = lineups
+			k.Entries = k.EntriesOf(k.MainLineup().ID)
+		})}
 }
 
 // PlanAs works out the plan with the figures of another yardstick.

@@ -235,10 +235,14 @@ type Preset struct {
 
 // Done is what was asked for before the last measuring and is there now.
 type Done struct {
-	Page string  `json:"page" doc:"The key of its page"`
-	Key  string  `json:"key" doc:"That of the part"`
-	Name string  `json:"name" doc:"What kind of part it was"`
-	Says string  `json:"says" doc:"What it asked for"`
-	Note string  `json:"note" doc:"What there was before"`
-	Gain float64 `json:"gain" doc:"That it was promised to bring; an estimate"`
+	Page string   `json:"page" doc:"The key of its page"`
+	Key  string   `json:"key" doc:"That of the part"`
+	Kind PartKind `json:"kind"`
+	Name string   `json:"name" doc:"What kind of part it was"`
+	Says string   `json:"says" doc:"What it asked for"`
+	Note string   `json:"note" doc:"What there was before"`
+	Gain float64  `json:"gain" doc:"That it was promised to bring; an estimate"`
+	// Words are those that were written, Minutes what it takes by the rules.
+	Words   int     `json:"words" doc:"That were written, 0 for none"`
+	Minutes float64 `json:"minutes" doc:"That it takes by the rules"`
 }

@@ -38,13 +38,16 @@ const (
 	WalkThrough Kind = "walk"
 	OwnersPlan  Kind = "plan"
 	OnePage     Kind = "one-page" // the owner's plan in short
+	Account     Kind = "account"  // what was done and what moved since a day
 	OneBrief    Kind = "brief"
 	AllBriefs   Kind = "briefs"
 	Pencilled   Kind = "pencilled"
 )
 
 // Kinds returns all of them.
-func Kinds() []Kind { return []Kind{WalkThrough, OwnersPlan, OnePage, OneBrief, AllBriefs, Pencilled} }
+func Kinds() []Kind {
+	return []Kind{WalkThrough, OwnersPlan, OnePage, Account, OneBrief, AllBriefs, Pencilled}
+}
 
 // OfPage reports whether a document is about one page.
 func (k Kind) OfPage() bool { return k == OneBrief || k == Pencilled }
@@ -90,6 +93,8 @@ type Ask struct {
 	Format Format
 	// Bare leaves out why, what it brings and what it takes.
 	Bare bool
+	// Since is the day from which an account is given, such as 2026-11-26; empty for 30 days ago.
+	Since string
 }
 
 // File writes a document.
@@ -139,6 +144,8 @@ func (h *Handoff) paper(ctx context.Context, a Ask) (p *paper.Paper, about strin
 		about, err = h.ownerPaper(ctx, a.Client, p)
 	case OnePage:
 		about, err = h.onePaper(ctx, a.Client, p)
+	case Account:
+		about, err = h.accountPaper(ctx, a, p)
 	case OneBrief:
 		about, err = h.briefPaper(ctx, a, p)
 	default:

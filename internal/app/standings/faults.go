@@ -4,7 +4,6 @@ import "inktally/core/fault"
 
 // The failures that a person is told of.
 var (
-	DayBad         = fault.Define1("day_bad", "typed")
 	SiteNeeded     = fault.Define0("site_needed")
 	NothingKept    = fault.Define0("nothing_kept")
 	NoFigureSource = fault.Define0("no_figure_source")

@@ -1,5 +1,5 @@
-// Package standings has the use cases of what comes from elsewhere: figures, links, listings and map profiles are shown
-// beside the rivals', brought, and judged (rule 13).
+// Package standings has the use cases of what comes from elsewhere: figures, links, listings and map profiles are
+// shown beside the rivals', brought, and judged (rule 13).
 package standings
 
 import (
@@ -217,7 +217,7 @@ func (s *Standing) day(typed string) (time.Time, error) {
 	}
 	on, err := time.Parse(time.DateOnly, typed)
 	if err != nil || on.After(s.Now().AddDate(0, 0, 1)) {
-		return on, DayBad.New(typed)
+		return on, fault.DayBad.New(typed)
 	}
 	return on, nil
 }

@@ -4,6 +4,8 @@ import (
 	"context"
 
 	"inktally/core/plan"
+	"inktally/internal/store"
+	"inktally/internal/study"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 )
@@ -12,11 +14,24 @@ import (
 // does not ask for any more. Words are told by page: what was written may stand in any
 // section.
 func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
-	out := []view.Done{}
 	earlier, err := now.Study.PlanBefore(ctx)
 	if err != nil || earlier == nil {
-		return out, err
+		return []view.Done{}, err
 	}
+	return now.doneOf(earlier), nil
+}
+
+// DoneSince returns what the plan asked for by earlier readings of the client's pages, and does not ask for any more.
+func (now *Worked) DoneSince(ctx context.Context, readings map[string]store.Reading) ([]view.Done, error) {
+	earlier, err := now.Study.PlanWith(ctx, readings)
+	if err != nil || earlier == nil {
+		return nil, err
+	}
+	return now.doneOf(earlier), nil
+}
+
+func (now *Worked) doneOf(earlier *study.Plan) []view.Done {
+	out := []view.Done{}
 	before, said := worked(now.Study, earlier), now.From.Said()
 	asked := map[plan.Ref]bool{}
 	for i := range now.Targets {
@@ -39,12 +54,13 @@ func (now *Worked) done(ctx context.Context) ([]view.Done, error) {
 				continue
 			}
 			says := before.Teller(t.Page).Part(t, &part)
-			out = append(out, view.Done{Page: t.Page, Key: part.Key, Name: wording.PartName(part.Kind),
+			out = append(out, view.Done{Page: t.Page, Key: part.Key, Kind: view.PartKind(part.Kind),
+				Name: wording.PartName(part.Kind),
 				Says: join(says.Before, says.Pencil, says.After),
-				Note: says.Note, Gain: part.Gain})
+				Note: says.Note, Gain: part.Gain, Minutes: part.Minutes})
 		}
 	}
-	return append(out, written(before, now)...), nil
+	return append(out, written(before, now)...)
 }
 
 // written returns the words that were written on pages that were short of them.
@@ -54,8 +70,9 @@ func written(before, now *Worked) (out []view.Done) {
 		earlier, is := before.Words[key], now.Words[key]
 		if n := earlier.ToWrite - is.ToWrite; n > 0 && now.Pages[key] != nil {
 			says, note := wording.Done(n, earlier.ToWrite, is.ToWrite)
-			out = append(out, view.Done{Page: key, Key: "words", Name: wording.PartName(plan.Words), Says: says,
-				Note: note})
+			out = append(out, view.Done{Page: key, Key: "words", Kind: view.PartKind(plan.Words),
+				Name: wording.PartName(plan.Words), Says: says,
+				Note: note, Words: n, Minutes: now.Study.Yardstick.Target.Minutes.HundredWords * float64(n) / 100})
 		}
 	}
 	return out

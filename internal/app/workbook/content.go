@@ -89,8 +89,8 @@ func (w *Workbook) pages(ctx context.Context, client int64) ([]export.Sheet, err
 				continue
 			}
 			rivals = append(rivals, []any{name, c.Role, c.Name, c.URL, c.Title, c.Words.Seen, c.Words.Copy,
-				orNil(c.Own), c.Words.Hidden, len(c.Headings), len(c.Images), c.Carrying, yes(c.SetAside), yes(c.Unlike),
-				c.TakenAt.Format("2006-01-02")})
+				orNil(c.Own), c.Words.Hidden, len(c.Headings), len(c.Images), c.Carrying, yes(c.SetAside),
+				yes(c.Unlike), c.TakenAt.Format("2006-01-02")})
 			for i, f := range c.Families {
 				stands = append(stands, placed(name, s.Families[i].Lead, c, f.Placement))
 			}
@@ -102,7 +102,8 @@ func (w *Workbook) pages(ctx context.Context, client int64) ([]export.Sheet, err
 	out = append(out, sheet("Comparison", rivals, "page 40 | whose 9 | name 26 | URL 40 | title 40 | words seen 11 | "+
 		"copy words 11 | own words 11 | hidden words 11 | headings 10 | images 8 | names with a phrase 12 | "+
 		"set aside 10 | another kind 11 | read on 11")...)
-	return append(out, sheet("Placement", stands, "page 40 | phrase 28 | whose 9 | name 26 | title 8 | description 11 | "+
+	return append(out, sheet("Placement", stands, "page 40 | phrase 28 | whose 9 | name 26 | title 8 | "+
+		"description 11 | "+
 		"URL 8 | H1 8 | subheads 9 | opening 9 | body 8 | links 8 | image names 8 | alt text 8 | elsewhere 10 | "+
 		"all exact 10 | all loose 10")...), nil
 }

@@ -708,6 +708,11 @@ export type Done = {
      * That of the part
      */
     key: string;
+    kind: 'title' | 'description' | 'address' | 'h1' | 'opening' | 'words' | 'subheads' | 'body' | 'image_names' | 'alt' | 'menu_entry' | 'home_link' | 'repair' | 'wrong_place' | 'dead_link' | 'add_link' | 'listing';
+    /**
+     * That it takes by the rules
+     */
+    minutes: number;
     /**
      * What kind of part it was
      */
@@ -724,6 +729,10 @@ export type Done = {
      * What it asked for
      */
     says: string;
+    /**
+     * That were written, 0 for none
+     */
+    words: number;
 };
 
 export type Draft = {
@@ -4976,7 +4985,7 @@ export type DocumentFileData = {
         /**
          * Which document
          */
-        document: 'walk' | 'plan' | 'one-page' | 'brief' | 'briefs' | 'pencilled';
+        document: 'walk' | 'plan' | 'one-page' | 'account' | 'brief' | 'briefs' | 'pencilled';
     };
     query?: {
         /**
@@ -4988,6 +4997,10 @@ export type DocumentFileData = {
          * Without why, what it brings and what it takes
          */
         bare?: boolean;
+        /**
+         * From which day an account is given, such as 2026-11-26; empty for 30 days ago
+         */
+        since?: string;
         /**
          * To be saved as a file, not shown
          */

@@ -29,8 +29,12 @@ const address = useAddress()
 const shown = computed(() => handedOver(address.text('document')))
 const page = computed(() => address.text('page') || (props.page ? pageKey(props.page) : ''))
 const bare = ref(false)
+const isoDay = (ms: number) => new Date(ms).toISOString().slice(0, 10)
+/* From which day the account is given: 30 days ago by itself. */
+const since = ref(isoDay(Date.now() - 30 * 86_400_000))
 const query = computed(() => ({
   page: shown.value.ofPage ? page.value : undefined,
+  since: (shown.value.name === 'account' && since.value) || undefined,
   bare: (bare.value && shown.value.name.startsWith('brief')) || undefined,
 }))
 const { data, error, isPending } = useQuery(() => ({
@@ -125,6 +129,9 @@ useCommands([
       <label v-if="shown.name.startsWith('brief')"
         ><input v-model="bare" type="checkbox" name="bare" /> only what to write</label
       >
+      <label v-if="shown.name === 'account'" class="soft"
+        >Since <input v-model="since" type="date" class="field" name="since" :max="isoDay(Date.now())"
+      /></label>
       <p v-if="shown.name === 'message'" class="soft">
         At most 150 words: what there is to do, with a figure of proof each.
       </p>

@@ -33,6 +33,12 @@ export const handed: { to: string; list: Handed[] }[] = [
         formats: written,
       },
       { name: 'one-page', says: 'Plan on one page', note: 'the first jobs and the rivals', formats: written },
+      {
+        name: 'account',
+        says: 'What has moved',
+        note: 'done, moved and next, since a day',
+        formats: written,
+      },
       { name: 'message', says: 'Message', note: 'at most 150 words, to copy', formats: [] },
       { name: 'walk', says: 'Talking points', note: 'the walk-through on paper', formats: written },
     ],
