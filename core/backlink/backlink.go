@@ -133,8 +133,8 @@ type Domain struct {
 	Rivals []int
 	// Followed reports whether any of its links is followed.
 	Followed bool
-	// Trade is the word of domain, title or page that names the client's trade or a neighboring one, Place the place of
-	// the client that they name; empty for none.
+	// Trade is the word of domain, title or page that names the client's trade or a neighboring one, Place the place
+	// of the client that they name; empty for none.
 	Trade, Place string
 	// Anchor is the text that is wanted; Minutes is what asking takes. Both are empty for what is not asked.
 	Anchor  Anchor
@@ -150,6 +150,8 @@ type Judged struct {
 	// Own are the domains that link to the client, OwnDoubtful those of them that are doubtful.
 	Own         int
 	OwnDoubtful []Domain
+	// OfRivals is how many different domains link to local rivals.
+	OfRivals int
 }
 
 // Ground is what is known of the client when links are judged.

@@ -24,6 +24,9 @@ func Judge(sites []Site, g Ground) Judged {
 		if !f.own && len(f.rivals) == 0 {
 			continue // only chains have it
 		}
+		if len(f.rivals) > 0 {
+			out.OfRivals++
+		}
 		d := judged(f, g, w, bursts[name])
 		switch {
 		case f.own && d.Verdict == Doubtful:

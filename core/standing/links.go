@@ -7,11 +7,10 @@ import (
 
 // LinkRules are how many domains are wanted to link to the client (rule 13.1, Y).
 type LinkRules struct {
-	// Over is how many percent more than the best local rival, Least how many more at least. With All it is as many as
-	// all local rivals have together and Extra.
-	Over, Least float64
-	All         bool
-	Extra       float64
+	// Over is how many percent more than the best local rival, Least how many more at least. OfAll is what share of
+	// all that link to local rivals in percent, with Extra beyond, instead; 0 for none.
+	Over, Least  float64
+	OfAll, Extra float64
 }
 
 // StandardLinkRules returns those that everybody starts with.
@@ -29,7 +28,7 @@ type Wanted struct {
 }
 
 // Domains returns how many domains are wanted by what the client and its local rivals have; known is false where it is
-// not known what the client has. all is how many different ones the rivals have together.
+// not known what the client has. all is how many different ones the rivals have together, 0 where that is not known.
 func (r LinkRules) Domains(own float64, known bool, rivals []float64, all int) Wanted {
 	w := Wanted{Own: int(own), Known: known}
 	if len(rivals) == 0 {
@@ -42,8 +41,8 @@ func (r LinkRules) Domains(own float64, known bool, rivals []float64, all int) W
 		return w
 	}
 	target := max(best*(100+r.Over)/100, best+r.Least)
-	if r.All {
-		target = float64(all) + r.Extra
+	if r.OfAll > 0 && all > 0 {
+		target = float64(all)*r.OfAll/100 + r.Extra
 	}
 	w.Target = int(math.Ceil(target - 1e-9))
 	if known {

@@ -48,7 +48,7 @@ func TestDomains(t *testing.T) {
 		assert.Equal(t, c.want, StandardLinkRules().Domains(c.own, true, c.rivals, 0))
 	}
 	assert.Equal(t, 62, LinkRules{Over: 100}.Domains(7, true, []float64{31}, 0).Target)
-	assert.Equal(t, 154, LinkRules{All: true, Extra: 100}.Domains(7, true, []float64{31, 30}, 54).Target)
+	assert.Equal(t, 154, LinkRules{OfAll: 100, Extra: 100}.Domains(7, true, []float64{31, 30}, 54).Target)
 	unknown := StandardLinkRules().Domains(0, false, []float64{31}, 0)
 	assert.Equal(t, Wanted{Best: 31, Target: 41}, unknown, "what is not known is not 0: nothing is told to be missing")
 	assert.True(t, FromFewSites(212, 10))
@@ -59,8 +59,8 @@ func TestDomains(t *testing.T) {
 
 var pack = map[int]float64{1: .18, 2: .12, 3: .09}
 
-// Worked out by hand: 380 searches, nowhere in the pack: 34.2 visits; 220 at place 3: 6.6 more at place 2; 100 at place
-// 1.
+// Worked out by hand: 380 searches, nowhere in the pack: 34.2 visits; 220 at place 3: 6.6 more at place 2; 100 at
+// place 1.
 func TestPackGain(t *testing.T) {
 	rate := func(place int) float64 { return pack[place] }
 	assert.InDelta(t, 40.8, PackGain([]Search{{380, 0}, {220, 3}, {100, 1}}, rate), 1e-9)

@@ -75,6 +75,9 @@ type Minutes struct{ Listing, Correction, Field, Review, Claim, Post, Doubt floa
 // Shares are what part of the map pack's visits listings, reviews and profile bring, in percent.
 type Shares struct{ Listings, Reviews, Profile float64 }
 
+// Sum returns what they come to, at most 100.
+func (s Shares) Sum() float64 { return s.Listings + s.Reviews + s.Profile }
+
 // StandardRules returns those that everybody starts with.
 func StandardRules() Rules {
 	return Rules{Minutes: Minutes{Listing: 20, Correction: 5, Field: 5, Review: 5, Claim: 20, Post: 5, Doubt: 5},
@@ -88,8 +91,8 @@ type Known struct {
 	// Grid is directory by business, nil if no listings are known; Listings is how many are wanted.
 	Grid     *listing.Grid
 	Listings Wanted
-	// Profile are the facts of the client's profile, empty if nothing is known of it. PostDue reports whether a post is
-	// due.
+	// Profile are the facts of the client's profile, empty if nothing is known of it. PostDue reports whether a post
+	// is due.
 	Profile []mapprofile.Item
 	PostDue bool
 	// Reviews are those that are wanted.
@@ -107,8 +110,8 @@ type Ref struct {
 	Key  string
 }
 
-// Targets returns the targets of the standing in their order (rule 13.5): first fixes and corrections, then what brings
-// most for its time, then links in their order. minutes is the time given, negative for no limit.
+// Targets returns the targets of the standing in their order (rule 13.5): first fixes and corrections, then what
+// brings most for its time, then links in their order. minutes is the time given, negative for no limit.
 func (r Rules) Targets(k Known, minutes float64) []Target {
 	var fixes, work []Target
 	fixes = append(fixes, r.claim(k), r.corrections(k))
@@ -218,8 +221,8 @@ func (r Rules) fill(k Known) Target {
 	return t
 }
 
-// list asks for directories that list a rival and not the client, as many as are wanted. One that holds a high place of
-// a search is asked for in the plan already (rule 11).
+// list asks for directories that list a rival and not the client, as many as are wanted. One that holds a high place
+// of a search is asked for in the plan already (rule 11).
 func (r Rules) list(k Known) Target {
 	t := Target{Kind: List, More: k.Listings.Missing}
 	if k.Listings.Target == 0 {

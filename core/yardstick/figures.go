@@ -32,12 +32,14 @@ const (
 	Lines Unit = "lines"
 	// Kilometers are as the crow flies.
 	Kilometers Unit = "kilometers"
+	// Tags are those of languages, none for nothing.
+	Tags Unit = "tags"
 )
 
 // Units returns all of them.
 func Units() []Unit {
 	return []Unit{Share, Percent, WordCount, Minutes, Months, Visits, Position, Count, Letters, Times, Rate, Choice,
-		Line, Lines, Kilometers}
+		Line, Lines, Kilometers, Tags}
 }
 
 // Figure is one figure of a yardstick as it is told.
@@ -58,7 +60,7 @@ type Figure struct {
 	Value, Default string
 }
 
-// figure is a Figure with its place in a yardstick: one of the five.
+// figure is a Figure with its place in a yardstick: one of the six.
 type figure struct {
 	Figure
 	whole    *int
@@ -66,6 +68,7 @@ type figure struct {
 	choice   *wordtarget.MarkRule
 	line     *string
 	lines    *[]string
+	tags     *[]string // of languages
 }
 
 func (f figure) value() string {
@@ -78,6 +81,8 @@ func (f figure) value() string {
 		return *f.line
 	case f.lines != nil:
 		return strings.Join(*f.lines, "\n")
+	case f.tags != nil:
+		return strings.Join(*f.tags, ", ")
 	}
 	return string(*f.choice)
 }
@@ -90,6 +95,8 @@ func (f figure) set(value string) error {
 		return f.setLine(value)
 	case f.lines != nil:
 		return f.setLines(value)
+	case f.tags != nil:
+		return f.setTags(value)
 	case f.choice != nil:
 		if !slices.Contains(f.Choices, value) {
 			return FigureOutOfRange.New(f.Key, f.Choices[0], f.Choices[len(f.Choices)-1])
@@ -140,6 +147,7 @@ func (y *Yardstick) figures() []figure {
 	y.ofBook(t)
 	y.ofWords(t)
 	y.ofTargets(t)
+	y.ofStanding(t)
 	return t.list
 }
 

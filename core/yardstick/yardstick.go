@@ -11,9 +11,13 @@ import (
 	"slices"
 	"strconv"
 
+	"inktally/core/backlink"
 	"inktally/core/book"
 	"inktally/core/lineup"
+	"inktally/core/listing"
+	"inktally/core/mapprofile"
 	"inktally/core/plan"
+	"inktally/core/standing"
 	"inktally/core/visits"
 	"inktally/core/wordtarget"
 )
@@ -24,12 +28,28 @@ type Yardstick struct {
 	Book   book.Rules
 	Lineup lineup.Rules
 	Target plan.Rules
+	// Standing are those of what comes from elsewhere.
+	Standing Standing
+}
+
+// Standing are the rules of links, listings and the map profile (rule 13).
+type Standing struct {
+	Work     standing.Rules
+	Links    standing.LinkRules
+	Asking   backlink.Minutes
+	Listings listing.Rules
+	Profile  mapprofile.Rules
+	// Languages are those of the client's town beside its own (rule 13.2).
+	Languages []string
 }
 
 // Standard returns the yardstick that everybody starts with.
 func Standard() Yardstick {
 	return Yardstick{Visits: visits.Standard(), Book: book.StandardRules(), Lineup: lineup.StandardRules(),
-		Target: plan.StandardRules()}
+		Target: plan.StandardRules(),
+		Standing: Standing{Work: standing.StandardRules(), Links: standing.StandardLinkRules(),
+			Asking: backlink.StandardMinutes(), Listings: listing.StandardRules(),
+			Profile: mapprofile.StandardRules()}}
 }
 
 // Changes are figures that differ from the standard, by their keys, each as it
@@ -90,13 +110,16 @@ func (y Yardstick) agrees() error {
 	if sum := y.Target.Outline.Shares.Sum(); sum < 99.95 || sum > 100.05 {
 		return SharesNotHundred.New(strconv.FormatFloat(sum, 'f', -1, 64))
 	}
+	if sum := y.Standing.Work.Shares.Sum(); sum > 100.05 {
+		return SharesAboveHundred.New(strconv.FormatFloat(sum, 'f', -1, 64))
+	}
 	if y.Target.Rate.Least > y.Target.Rate.Most {
 		return RatesBackward.New()
 	}
 	return nil
 }
 
-// Preset names a set of changes for other habits (rule 8.1).
+// Preset names a set of changes for other habits (rules 8.1, 13.1, 13.3, 13.4).
 type Preset string
 
 // The presets.
@@ -105,7 +128,19 @@ const (
 	MatchOnly   Preset = "match_only"
 	JustAbove   Preset = "just_above"
 	QuarterMore Preset = "quarter_more"
+
+	DoubleLinks    Preset = "double_links"
+	AllLinks       Preset = "all_links"
+	DoubleListings Preset = "double_listings"
+	ListingsFloor  Preset = "listings_floor"
+	DoubleReviews  Preset = "double_reviews"
 )
+
+// PresetNames returns all of them in the order in which they are shown.
+func PresetNames() []Preset {
+	return []Preset{ShorterHome, MatchOnly, JustAbove, QuarterMore, DoubleLinks, AllLinks, DoubleListings,
+		ListingsFloor, DoubleReviews}
+}
 
 // Presets returns the changes of each.
 func Presets() map[Preset]Changes {
@@ -114,5 +149,11 @@ func Presets() map[Preset]Changes {
 		MatchOnly:   {"words.beat_words": "0", "words.beat_percent": "0"},
 		JustAbove:   {"words.beat_words": "1", "words.beat_percent": "0"},
 		QuarterMore: {"words.beat_percent": "25"},
+
+		DoubleLinks:    {"standing.links.over": "100", "standing.links.of_all": "0"},
+		AllLinks:       {"standing.links.of_all": "100", "standing.links.extra": "100"},
+		DoubleListings: {"standing.listings.over": "100"},
+		ListingsFloor:  {"standing.listings.least": "80"},
+		DoubleReviews:  {"standing.reviews.times": "2"},
 	}
 }

@@ -17,7 +17,8 @@ import (
 // a place of its own.
 func TestEachFigure(t *testing.T) {
 	seen := map[string]bool{}
-	for _, f := range Standard().Figures() {
+	standard := Standard().Figures()
+	for _, f := range standard {
 		t.Run(f.Key, func(t *testing.T) {
 			assert.False(t, seen[f.Key])
 			seen[f.Key] = true
@@ -35,6 +36,8 @@ func TestEachFigure(t *testing.T) {
 					value = f.Choices[len(f.Choices)-1]
 				case Line:
 					value = "What we do"
+				case Tags:
+					value = "es, pt-BR"
 				case Lines:
 					value = "Call us for {phrase}."
 				}
@@ -42,7 +45,7 @@ func TestEachFigure(t *testing.T) {
 			}
 			changed := 0
 			for i, now := range y.Figures() {
-				if now.Value != Standard().Figures()[i].Value {
+				if now.Value != standard[i].Value {
 					changed++
 				}
 			}
@@ -50,6 +53,28 @@ func TestEachFigure(t *testing.T) {
 		})
 	}
 	assert.Greater(t, len(seen), 70)
+}
+
+// The languages of a town are tags; the shares of the map's visits are no more than all of them.
+func TestStandingFigures(t *testing.T) {
+	y, err := Standard().With(Changes{"standing.languages": " es;fr, es", "standing.share.profile": "10"})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"es", "fr"}, y.Standing.Languages)
+	_, err = y.With(Changes{"standing.languages": "es, klingonese"})
+	assert.True(t, isFault(err, fault.LanguageUnknown.Code), "%v", err)
+	_, err = y.With(Changes{"standing.share.listings": "70"})
+	assert.True(t, isFault(err, SharesAboveHundred.Code), "%v", err)
+	for name, changes := range Presets() {
+		changed, err := Standard().With(changes)
+		require.NoError(t, err)
+		assert.NotEqual(t, Standard(), changed, name)
+	}
+	assert.Len(t, PresetNames(), len(Presets()))
+}
+
+func isFault(err error, code fault.Code) bool {
+	f, ok := fault.Of(err)
+	return ok && f.Code == code
 }
 
 func TestWith(t *testing.T) {

@@ -2,11 +2,11 @@ package server
 
 import (
 	"context"
+	"inktally/internal/wording/yardsticks"
 
 	"inktally/core/yardstick"
 	"inktally/internal/export"
 	"inktally/internal/view"
-	"inktally/internal/wording"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -46,9 +46,8 @@ type previewInput struct {
 // presets are sets of changes for other habits.
 func presets() []view.Preset {
 	out := []view.Preset{}
-	for _, p := range []yardstick.Preset{yardstick.ShorterHome, yardstick.MatchOnly, yardstick.JustAbove,
-		yardstick.QuarterMore} {
-		out = append(out, view.Preset{Says: wording.PresetSays(p), Changes: yardstick.Presets()[p]})
+	for _, p := range yardstick.PresetNames() {
+		out = append(out, view.Preset{Says: yardsticks.PresetSays(p), Changes: yardstick.Presets()[p]})
 	}
 	return out
 }

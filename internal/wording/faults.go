@@ -1,6 +1,7 @@
 package wording
 
 import (
+	"inktally/internal/wording/yardsticks"
 	"maps"
 	"regexp"
 	"slices"
@@ -140,18 +141,19 @@ var faults = map[fault.Code]string{
 	"guideline_backward":  "The guideline for a {page} page must rise: low, high, ceiling.",
 	"image_name_bad":      "“{name}” is no image name. Use letters, digits and hyphens, like {like}.",
 	"draft_empty":         "The draft is empty.", "target_needs_text": "Write what is to be done.",
-	"draft_too_large":     "The draft is larger than {mb} MB, or unfolds to more. Hand in one page at a time.",
-	"draft_unreadable":    "That file is no draft that can be read. Use text, Markdown, HTML or DOCX.",
-	"draft_no_page":       "No page of the client is “{page}”. Name one by its address, or as home.",
-	"weights_not_hundred": "The weights add up to {sum}, not 100.",
-	"shares_not_hundred":  "The shares of the sections add up to {sum}, not 100.",
-	"text_empty":          "{figure} is empty. Write a text, or go back to the default.",
-	"text_needs_phrase":   "Each line must have {blank} in it once: “{line}”.",
-	"text_unknown_blank":  "{blank} cannot be filled in here: “{line}”.",
-	"text_line_too_long":  "A line has at most {most} characters: “{line}…”.",
-	"yardstick_not_yaml":  "That is no yardstick. It must be YAML: one figure a line, each with its value.",
-	"yardstick_too_large": "That file is larger than {kb} KB.",
-	"rates_backward":      "The least rate of a phrase is above its most.",
+	"draft_too_large":      "The draft is larger than {mb} MB, or unfolds to more. Hand in one page at a time.",
+	"draft_unreadable":     "That file is no draft that can be read. Use text, Markdown, HTML or DOCX.",
+	"draft_no_page":        "No page of the client is “{page}”. Name one by its address, or as home.",
+	"weights_not_hundred":  "The weights add up to {sum}, not 100.",
+	"shares_above_hundred": "The shares of the map's visits add up to {sum}, more than 100.",
+	"shares_not_hundred":   "The shares of the sections add up to {sum}, not 100.",
+	"text_empty":           "{figure} is empty. Write a text, or go back to the default.",
+	"text_needs_phrase":    "Each line must have {blank} in it once: “{line}”.",
+	"text_unknown_blank":   "{blank} cannot be filled in here: “{line}”.",
+	"text_line_too_long":   "A line has at most {most} characters: “{line}…”.",
+	"yardstick_not_yaml":   "That is no yardstick. It must be YAML: one figure a line, each with its value.",
+	"yardstick_too_large":  "That file is larger than {kb} KB.",
+	"rates_backward":       "The least rate of a phrase is above its most.",
 
 	"not_there":      "This was removed elsewhere. Reload to see what is there.",
 	"no_such_client": "There is no such client. It may have been deleted.",
@@ -209,8 +211,8 @@ func Fault(f *fault.Fault) string {
 			return Fault(f.Inner)
 		case name == "thing":
 			return thing(value)
-		case name == "figure" && FigureSays(value) != "":
-			return quoted(FigureSays(value))
+		case name == "figure" && yardsticks.Says(value) != "":
+			return quoted(yardsticks.Says(value))
 		case has && value == "":
 			return "nothing"
 		case has:

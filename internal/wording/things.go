@@ -3,6 +3,7 @@ package wording
 import (
 	"inktally/core/fault"
 	"inktally/core/plan"
+	"inktally/internal/wording/yardsticks"
 )
 
 // things names what two people can change at once.
@@ -25,7 +26,7 @@ func thing(code string) string {
 	if name, ok := things[fault.Thing(code)]; ok {
 		return name
 	}
-	if says := FigureSays(code); says != "" {
+	if says := yardsticks.Says(code); says != "" {
 		return "figure " + quoted(says)
 	}
 	return code

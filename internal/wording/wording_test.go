@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"inktally/internal/wording/yardsticks"
 	"slices"
 	"strings"
 	"testing"
@@ -238,14 +239,14 @@ func TestNumbers(t *testing.T) {
 func TestEveryFigureIsWorded(t *testing.T) {
 	seen := map[string]string{}
 	for _, f := range yardstick.Standard().Figures() {
-		says := FigureGroup(f) + ": " + FigureSays(f.Key)
-		assert.NotEmpty(t, FigureSays(f.Key), f.Key)
-		assert.NotEmpty(t, FigureGroup(f), f.Key)
+		says := yardsticks.Group(f) + ": " + yardsticks.Says(f.Key)
+		assert.NotEmpty(t, yardsticks.Says(f.Key), f.Key)
+		assert.NotEmpty(t, yardsticks.Group(f), f.Key)
 		assert.Empty(t, seen[says], "%s reads like %s", f.Key, seen[says])
 		seen[says] = f.Key
 	}
 	for p := range yardstick.Presets() {
-		assert.NotEmpty(t, PresetSays(p))
+		assert.NotEmpty(t, yardsticks.PresetSays(p))
 	}
 }
 
@@ -265,7 +266,7 @@ func TestThingsAreNamed(t *testing.T) {
 	assert.Equal(t, "The trade changed elsewhere to “sweeping”; you entered nothing. Save again to keep yours.",
 		Fault(changed(fault.Trade, "sweeping", "")))
 	assert.Contains(t, Fault(changed("words.home.low", "1200", "1300")),
-		"The figure “"+FigureSays("words.home.low")+"” changed elsewhere")
+		"The figure “"+yardsticks.Says("words.home.low")+"” changed elsewhere")
 }
 
 // Only a wrong town is called one: whatever else is fixed is said by its own name.

@@ -106,7 +106,7 @@ func cleanLanguage(typed string) (string, error) {
 	case typed == anyLanguage:
 		return anyLanguage, nil
 	case tag == "":
-		return "", LanguageUnknown.New(typed)
+		return "", fault.LanguageUnknown.New(typed)
 	default:
 		return tag, nil
 	}

@@ -8,7 +8,6 @@ var (
 	TextTooLong      = fault.Define1("text_too_long", "most")
 	JobNegative      = fault.Define1("job_negative", "service")
 	ClientNeedsName  = fault.Define0("client_needs_name")
-	LanguageUnknown  = fault.Define1("language_unknown", "language")
 	PageThere        = fault.Define0("page_there")
 	OneHomePage      = fault.Define0("one_home_page")
 	HomePageStays    = fault.Define0("home_page_stays")

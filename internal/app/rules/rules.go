@@ -4,6 +4,7 @@ package rules
 
 import (
 	"context"
+	"inktally/internal/wording/yardsticks"
 
 	"inktally/core/fault"
 	"inktally/core/yardstick"
@@ -12,7 +13,6 @@ import (
 	"inktally/internal/store"
 	"inktally/internal/study"
 	"inktally/internal/view"
-	"inktally/internal/wording"
 )
 
 // Yardstick keeps figures.
@@ -24,8 +24,8 @@ func (y *Yardstick) Figures(ctx context.Context, id int64) ([]view.Figure, error
 	err := y.DB.Read(ctx, func(tx *store.Tx) error {
 		figures, err := figuresOf(tx, id)
 		for _, f := range figures {
-			out = append(out, view.Figure{Key: f.Key, Says: wording.FigureSays(f.Key),
-				Group: wording.FigureGroup(f), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least,
+			out = append(out, view.Figure{Key: f.Key, Says: yardsticks.Says(f.Key),
+				Group: yardsticks.Group(f), Unit: view.FigureUnit(f.Unit), Rule: f.Rule, Least: f.Least,
 				Most: f.Most, Choices: append([]string{}, f.Choices...), Language: f.Language,
 				Blanks: append([]string{}, f.Blanks...), Value: f.Value, Default: f.Default})
 		}

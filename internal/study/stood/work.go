@@ -13,6 +13,7 @@ import (
 	"inktally/core/reach"
 	"inktally/core/standing"
 	"inktally/core/text"
+	"inktally/core/yardstick"
 	"inktally/internal/store"
 	"inktally/internal/study"
 	"inktally/internal/study/named"
@@ -42,7 +43,6 @@ func (s *Standings) work(ctx context.Context, of *study.Study, before *Standing)
 	if err != nil {
 		return nil, err
 	}
-	out.wanted()
 	if before != nil && out.judgedOf.same(before.judgedOf) {
 		out.Links, out.Grid, out.Names = before.Links, before.Grid, before.Names
 	} else {
@@ -56,15 +56,15 @@ func (s *Standings) work(ctx context.Context, of *study.Study, before *Standing)
 		out.listings(of, r)
 		out.links(of, r)
 	}
+	rules := of.Yardstick.Standing
+	out.wanted(rules)
 	if err := out.profile(ctx, of); err != nil {
 		return nil, err
 	}
-	rules := mapprofile.StandardRules()
-	out.PostDue, _ = rules.PostDue(out.Sites[0].Facts, s.Now())
+	out.PostDue, _ = rules.Profile.PostDue(out.Sites[0].Facts, s.Now())
 	out.Searches, out.Pack = packOf(of)
-	all := standing.StandardRules()
-	out.Hours = of.Said.Hours * all.Hours
-	out.Targets = all.Targets(standing.Known{Pack: out.Pack, Grid: out.Grid, Listings: out.Listings,
+	out.Hours = of.Said.Hours * rules.Work.Hours
+	out.Targets = rules.Work.Targets(standing.Known{Pack: out.Pack, Grid: out.Grid, Listings: out.Listings,
 		Profile: out.Profile,
 		PostDue: out.PostDue, Reviews: out.Reviews, Links: out.Links, Wanted: out.Domains, Said: statesOf(of)},
 		minutesOf(out.Hours))
@@ -123,19 +123,23 @@ func (s *Standing) listings(of *study.Study, r rows) {
 }
 
 // wanted puts what is wanted of directories and of domains that link.
-func (s *Standing) wanted() {
+func (s *Standing) wanted(rules yardstick.Standing) {
 	if rivals := s.locals(standing.Listings); len(rivals) > 0 {
 		whole := make([]int, len(rivals))
 		for i, n := range rivals {
 			whole[i] = int(n)
 		}
 		own, known := s.total(0, standing.Listings)
-		s.Listings = standing.ListingsWanted(int(own), known, whole, listing.StandardRules().Target(whole))
+		s.Listings = standing.ListingsWanted(int(own), known, whole, rules.Listings.Target(whole))
 	}
 	if rivals := s.locals(standing.Domains); len(rivals) > 0 {
 		own, known := s.total(0, standing.Domains)
 		known = known || s.Sites[0].Domain == OwnDomain // to what is not there nobody links
-		s.Domains = standing.StandardLinkRules().Domains(own, known, rivals, 0)
+		all := 0
+		if s.Links != nil {
+			all = s.Links.OfRivals
+		}
+		s.Domains = rules.Links.Domains(own, known, rivals, all)
 	}
 }
 
@@ -176,8 +180,8 @@ func (s *Standing) links(of *study.Study, r rows) {
 func groundOf(of *study.Study, kinds []store.SiteKind) backlink.Ground {
 	k := of.Known
 	g := backlink.Ground{Trade: k.Client.Trade, Idle: backlink.IdleWords(k.Lists),
-		Languages: []string{k.Client.Language},
-		Country:   k.Home().Country(), Said: of.Standing.Verdicts, Minutes: backlink.StandardMinutes()}
+		Languages: append([]string{k.Client.Language}, k.Yardstick.Standing.Languages...),
+		Country:   k.Home().Country(), Said: of.Standing.Verdicts, Minutes: k.Yardstick.Standing.Asking}
 	for _, svc := range k.Services {
 		g.Services = append(g.Services, svc.Forms()...)
 	}
@@ -233,7 +237,7 @@ func (s *Standing) profile(ctx context.Context, of *study.Study) error {
 		}
 	}
 	if own, ok := facts.Number(mapprofile.Reviews); ok || len(pack) > 0 {
-		s.Reviews = mapprofile.StandardRules().ReviewsWanted(own, pack)
+		s.Reviews = of.Yardstick.Standing.Profile.ReviewsWanted(own, pack)
 	}
 	return nil
 }

@@ -75,7 +75,7 @@ const failure = computed(() => refused() ?? failed())
         :aria-label="figure.says"
       ></textarea>
       <input
-        v-else-if="figure.unit === 'line'"
+        v-else-if="figure.unit === 'line' || figure.unit === 'tags'"
         v-model="value"
         class="field wide full"
         :name="figure.key"

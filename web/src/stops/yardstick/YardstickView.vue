@@ -145,7 +145,7 @@ const failure = computed(() => error.value ?? failed())
     <NoticeLine :fault="failure" class="pad-2 edge" />
     <EditFault class="pad-2 edge" :fault="refused()" :again="edit.again.value" />
     <div class="presets">
-      <span class="soft">Presets for the word target:</span>
+      <span class="soft">Presets:</span>
       <ActionButton v-for="p in presets" :key="p.says" quiet @click="look(p.says, p.changes)">
         {{ p.says }}
       </ActionButton>

@@ -19,11 +19,12 @@ const units: Partial<Record<Figure['unit'], string>> = {
 export const unitOf = (f: Figure) => units[f.unit] ?? ''
 
 /** Whether it is a text, of one line or of several. */
-export const isText = (f: Figure) => f.unit === 'line' || f.unit === 'lines'
+export const isText = (f: Figure) => f.unit === 'line' || f.unit === 'lines' || f.unit === 'tags'
 
 /** Between what a figure may be, and what it is by default. */
 export function boundsOf(f: Figure): string {
   if (f.unit === 'choice') return `by default ${f.default.replace('_', ' ')}`
+  if (f.unit === 'tags') return 'tags such as es or fr-CA'
   if (!isText(f)) return `from ${f.least} to ${f.most}, by default ${f.default}`
   const each = f.unit === 'lines' ? 'one a line' : 'one line'
   const [phrase] = f.blanks.filter((b) => b === '{phrase}')
@@ -35,5 +36,6 @@ export function boundsOf(f: Figure): string {
 /** A value as a table shows it. */
 export function shownValue(f: Figure): string {
   if (f.unit === 'lines') return plural(f.value.split('\n').filter(Boolean).length, 'line')
+  if (f.unit === 'tags') return f.value || 'none'
   return f.unit === 'choice' ? f.value.replace('_', ' ') : f.value
 }

@@ -1,4 +1,7 @@
-package wording
+// Package yardsticks words the figures of the yardstick.
+//
+// In go their keys; out come what they mean and where they stand.
+package yardsticks
 
 import (
 	"strings"
@@ -7,56 +10,61 @@ import (
 	"inktally/core/yardstick"
 )
 
-// FigureSays words what a figure of the yardstick means by its key; a text's is the same in all languages.
-func FigureSays(key string) string {
-	if says, ok := figureWords[key]; ok {
+// Says words what a figure of the yardstick means by its key; a text's is the same in all languages.
+func Says(key string) string {
+	if says, ok := words[key]; ok {
 		return says
 	}
-	for prefix, says := range figurePrefixes {
+	for prefix, says := range prefixes {
 		if rest, ok := strings.CutPrefix(key, prefix); ok {
 			return strings.ReplaceAll(says, "%", strings.ReplaceAll(rest, "_", "–"))
 		}
 	}
 	for _, tag := range copy.Tags() {
 		if base, ok := strings.CutSuffix(key, "."+tag); ok {
-			return FigureSays(base)
+			return Says(base)
 		}
 	}
 	return ""
 }
 
-// FigureGroup words the part of the yardstick that a figure stands in.
-func FigureGroup(f yardstick.Figure) string {
+// Group words the part of the yardstick that a figure stands in.
+func Group(f yardstick.Figure) string {
 	if f.Language != "" {
 		return "Texts in " + languageNames[f.Language]
 	}
 	room, _, _ := strings.Cut(f.Key, ".")
-	return figureGroups[room]
+	return groups[room]
 }
 
 var languageNames = map[string]string{"en": "English", "fr": "French", "de": "German", "es": "Spanish"}
 
 // PresetSays words a set of changes.
 func PresetSays(p yardstick.Preset) string {
-	return map[yardstick.Preset]string{yardstick.ShorterHome: "Shorter home page (1,000–1,500 words)",
-		yardstick.MatchOnly:   "Match the strongest page",
-		yardstick.JustAbove:   "Just above the strongest page",
-		yardstick.QuarterMore: "A quarter more than the strongest page"}[p]
+	return map[yardstick.Preset]string{yardstick.ShorterHome: "Words: shorter home page (1,000–1,500)",
+		yardstick.MatchOnly:      "Words: match the strongest page",
+		yardstick.JustAbove:      "Words: just above the strongest page",
+		yardstick.QuarterMore:    "Words: a quarter more than the strongest page",
+		yardstick.DoubleLinks:    "Links: double the best local rival",
+		yardstick.AllLinks:       "Links: all that local rivals have, and 100",
+		yardstick.DoubleListings: "Listings: double the best local rival",
+		yardstick.ListingsFloor:  "Listings: at least 80",
+		yardstick.DoubleReviews:  "Reviews: double the median of the map pack"}[p]
 }
 
-var figureGroups = map[string]string{
+var groups = map[string]string{
 	"visits": "Visits", "book": "Phrase book", "lineup": "Rivals", "words": "Words",
 	"weight": "What counts for how much", "minutes": "How long work takes",
 	"phrases": "Phrases on a page", "images": "Images", "outline": "Outline", "gain": "Other gains",
-	"order": "Order of work",
+	"order": "Order of work", "standing": "Links, listings, map profile",
 }
 
-var figurePrefixes = map[string]string{
+var prefixes = map[string]string{
 	"visits.ctr.": "Click-through rate at position %",
 	"visits.map.": "Click-through rate of place % in the map pack",
 }
 
-var figureWords = map[string]string{
+var words = map[string]string{
 	"visits.others":           "Share of the searches for a phrase in other words that counts",
 	"visits.aim.1.difficulty": "Easy: difficulty up to",
 	"visits.aim.1.position":   "Position aimed at where it is easy",
@@ -146,6 +154,29 @@ var figureWords = map[string]string{
 	"outline.kept_words":  "A heading of the page is kept from",
 	"outline.slice_words": "A section is parted above",
 	"outline.shared_by":   "A topic gets a section when so many rivals have one",
+
+	"standing.links.over":           "Sites that link: beat the best local rival by",
+	"standing.links.least":          "Sites that link: beat it by at least",
+	"standing.links.of_all":         "Sites that link: this share of all that link to local rivals, instead",
+	"standing.links.extra":          "Sites that link: so many beyond that share",
+	"standing.listings.over":        "Listings: beat the best local rival by",
+	"standing.listings.least":       "Listings: in all at least",
+	"standing.reviews.times":        "Reviews: so many times the median of the map pack",
+	"standing.post_days":            "A post is due after so many days",
+	"standing.languages":            "Languages of the town beside the client's, in which links are no doubtful ones",
+	"standing.hours":                "Share of the hours for links, listings and the map profile",
+	"standing.share.listings":       "Share of the map's visits that listings bring",
+	"standing.share.reviews":        "Share of the map's visits that reviews bring",
+	"standing.share.profile":        "Share of the map's visits that the profile brings",
+	"standing.minutes.listing":      "A new listing",
+	"standing.minutes.correction":   "Correcting a listing",
+	"standing.minutes.field":        "A field of the map profile",
+	"standing.minutes.review":       "Asking for a review",
+	"standing.minutes.claim":        "Making or claiming a map profile",
+	"standing.minutes.post":         "A post on the map profile",
+	"standing.minutes.doubt":        "Looking at a doubtful link",
+	"standing.minutes.link":         "Asking for a link",
+	"standing.minutes.link_profile": "Making a profile that links",
 
 	"gain.redirect":    "A redirect, a merge, a split or a rewrite, of the first phrase's gain",
 	"gain.vague_words": "Naming the towns, of the first phrase's gain",
