@@ -137,19 +137,42 @@ func burstsOf(sites []Site, known map[string]*found) map[string]int {
 			continue
 		}
 		slices.SortFunc(dated, func(a, b *found) int { return a.first[i].Compare(b.first[i]) })
-		from := 0
-		for to := range dated {
-			for dated[to].first[i].Sub(dated[from].first[i]) > burstDays*24*time.Hour {
-				from++
-			}
-			if n := to - from + 1; 3*n >= len(dated) {
-				for _, f := range dated[from : to+1] {
-					if !f.hadBefore(i) {
-						out[f.name] = max(out[f.name], n)
-					}
-				}
+		for j, n := range mostWithin(dated, i) {
+			if f := dated[j]; 3*n >= len(dated) && !f.hadBefore(i) {
+				out[f.name] = max(out[f.name], n)
 			}
 		}
+	}
+	return out
+}
+
+// mostWithin returns for each of some domains, in the order of their days, how many were seen within a burst's days
+// together with it at most. Each is looked at a few times, however many there are: windows that hold it follow one
+// another, and of those before only the ones that may still be the largest are kept.
+func mostWithin(dated []*found, site int) []int {
+	began := make([]int, len(dated)) // where the window begins that ends at one
+	from := 0
+	for to := range dated {
+		for dated[to].first[site].Sub(dated[from].first[site]) > burstDays*24*time.Hour {
+			from++
+		}
+		began[to] = from
+	}
+	size := func(to int) int { return to - began[to] + 1 }
+	out := make([]int, len(dated))
+	var kept []int // ends of windows, the largest first
+	next := 0
+	for j := range dated {
+		for ; next < len(dated) && began[next] <= j; next++ {
+			for len(kept) > 0 && size(kept[len(kept)-1]) <= size(next) {
+				kept = kept[:len(kept)-1]
+			}
+			kept = append(kept, next)
+		}
+		for kept[0] < j {
+			kept = kept[1:]
+		}
+		out[j] = size(kept[0])
 	}
 	return out
 }

@@ -224,3 +224,27 @@ func TestEachDomainOnce(t *testing.T) {
 		}
 	})
 }
+
+// How many were seen together with each is what trying all windows finds.
+func TestMostWithin(t *testing.T) {
+	rapid.Check(t, func(r *rapid.T) {
+		days := rapid.SliceOfN(rapid.IntRange(0, 200), 1, 40).Draw(r, "days")
+		slices.Sort(days)
+		dated := make([]*found, len(days))
+		for i, d := range days {
+			dated[i] = &found{first: map[int]time.Time{0: time.Date(2026, 1, 1+d, 0, 0, 0, 0, time.UTC)}}
+		}
+		got := mostWithin(dated, 0)
+		for j := range days {
+			most := 0
+			for from := 0; from <= j; from++ {
+				for to := j; to < len(days); to++ {
+					if days[to]-days[from] <= burstDays {
+						most = max(most, to-from+1)
+					}
+				}
+			}
+			require.Equal(r, most, got[j], "%v at %d", days, j)
+		}
+	})
+}

@@ -9,6 +9,7 @@ package lineup
 import (
 	"net/url"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -140,9 +141,24 @@ const best = `(?:best|top|meilleure?s?|besten?|mejores|migliori|melhores|beste)`
 var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best +
 	`)(?:$|[^\p{L}\d])`)
 
+// mayList reports whether a title has a number and the beginning of such a word: most have none, and a list of links has
+// many titles.
+func mayList(title string) bool {
+	if !strings.ContainsAny(title, "0123456789") {
+		return false
+	}
+	lowered := strings.ToLower(title)
+	return slices.ContainsFunc([]string{"best", "top", "meilleur", "mejor", "miglior", "melhor"}, func(w string) bool {
+		return strings.Contains(lowered, w)
+	})
+}
+
 // listed returns where a title counts what it lists, empty for none: a list has some of
 // them, and round the clock is no number of firms.
 func listed(title string) string {
+	if !mayList(title) {
+		return ""
+	}
 	m := listTitle.FindStringSubmatch(title)
 	if m == nil {
 		return ""
