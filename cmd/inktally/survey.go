@@ -4,13 +4,17 @@ import (
 	"context"
 	"fmt"
 	"io"
+	"slices"
 	"strings"
 	"text/tabwriter"
 
+	"inktally/core/contact"
 	"inktally/core/fault"
 	"inktally/core/finding"
 	"inktally/core/gazetteer"
 	"inktally/core/intent"
+	"inktally/core/lineup"
+	"inktally/core/page"
 	"inktally/core/phrase"
 	"inktally/core/place"
 	"inktally/core/plan"
@@ -65,6 +69,7 @@ type surveying struct {
 	firm, phone              string
 	most                     int
 	asJSON                   bool
+	gist                     func(*page.Page) *site.Gist
 }
 
 // surveyJSON is a survey as it is printed.
@@ -129,7 +134,11 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 	if err != nil {
 		return out, err
 	}
-	found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address, survey.Options{Most: s.most})
+	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
+		intent.ListsOfServices(s.language, services).Acts).Knows(townsAround(places))
+	s.gist = func(p *page.Page) *site.Gist { return site.GistOf(p, binder, s.firm) }
+	found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address,
+		survey.Options{Most: s.most, Gist: s.gist})
 	if err != nil {
 		return out, err
 	}
@@ -137,11 +146,9 @@ func (s surveying) run(ctx context.Context, typed string, warnings io.Writer) (s
 		fmt.Fprintln(warnings, "inktally:", sentence(found.Stopped))
 	}
 	rules := plan.StandardRules()
-	binder := site.NewBinder(phrase.LanguageOf(s.language, places, phrase.Corrections{}), services,
-		intent.ListsOfServices(s.language, services).Acts)
 	asked := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both,
 		Plain: found.Plain, Firm: s.firm, Places: places,
-		Binder: binder.Knows(townsAround(places)),
+		Binder: binder,
 		Low:    func(k site.Kind) int { return rules.Words.Guideline(k).Low }}
 	for _, service := range services {
 		asked.Services = append(asked.Services, service.Name)
@@ -182,12 +189,12 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			continue
 		}
 		found, err := survey.Visit(ctx, survey.Plain{Fetcher: web}, address,
-			survey.Options{Most: s.most, Lightly: true})
+			survey.Options{Most: s.most, Lightly: true, Gist: s.gist})
 		if err != nil {
 			fmt.Fprintln(warnings, "inktally:", sentence(err))
 			continue
 		}
-		if s.phone != "" && site.HasPhone(found.Visited, s.phone) {
+		if s.phone != "" && hasPhone(found.Visited, s.phone) {
 			fmt.Fprintf(warnings, "inktally: %s has the phone of the business: it is its own site, and no rival\n",
 				found.Domain)
 			continue
@@ -207,6 +214,16 @@ func (s surveying) compare(ctx context.Context, web *fetch.Fetcher, tree site.Tr
 			out.Like[p.URL][found.Domain] = view.OrNull(like.Page.URL)
 		}
 	}
+}
+
+// hasPhone reports whether a number stands on a page of a site: a site that shows the business's own is its own, and
+// no rival (rule 6.2).
+func hasPhone(visited []site.Visited, number string) bool {
+	return slices.ContainsFunc(visited, func(v site.Visited) bool {
+		return v.Gist != nil && slices.ContainsFunc(v.Gist.Phones, func(p contact.Phone) bool {
+			return lineup.SameNumber(p.Number, number)
+		})
+	})
 }
 
 // pagesOf returns the pages of a site, each once: a second address of one is told among the findings.

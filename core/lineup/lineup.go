@@ -141,16 +141,15 @@ const best = `(?:best|top|meilleure?s?|besten?|mejores|migliori|melhores|beste)`
 var listTitle = regexp.MustCompile(`(?i)(?:^|[^\p{L}\d])(` + best + `\s+(\d{1,3})|(\d{1,3})\s+` + best +
 	`)(?:$|[^\p{L}\d])`)
 
-// mayList reports whether a title has a number and the beginning of such a word: most have none, and a list of links has
-// many titles.
+// mayList reports whether a title has a number and the beginning of such a word: most have none, and a list of links
+// has many titles.
 func mayList(title string) bool {
 	if !strings.ContainsAny(title, "0123456789") {
 		return false
 	}
 	lowered := strings.ToLower(title)
-	return slices.ContainsFunc([]string{"best", "top", "meilleur", "mejor", "miglior", "melhor"}, func(w string) bool {
-		return strings.Contains(lowered, w)
-	})
+	words := []string{"best", "top", "meilleur", "mejor", "miglior", "melhor"}
+	return slices.ContainsFunc(words, func(w string) bool { return strings.Contains(lowered, w) })
 }
 
 // listed returns where a title counts what it lists, empty for none: a list has some of

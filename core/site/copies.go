@@ -3,9 +3,7 @@ package site
 import (
 	"hash/maphash"
 	"slices"
-	"strings"
 
-	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/shingle"
 )
@@ -25,94 +23,86 @@ type ownText struct {
 	plain, masked shingle.Set
 }
 
-// ownTexts returns those of pages.
-func ownTexts(pages []*page.Page, places []place.Place) []ownText {
-	shared, seed := sharedBlocks(pages), maphash.MakeSeed()
+// ownTexts returns those of pages; a page that was not read has none.
+func ownTexts(pages []Visited, places []place.Place) []ownText {
+	shared := sharedBlocks(pages)
 	alone := len(pages) < 2 // nothing to be alike with
-	m := newMasker(places, seed)
+	m := newMasker(places)
 	out := make([]ownText, len(pages))
-	for i, p := range pages {
-		if p == nil {
+	for i, v := range pages {
+		g := v.Gist
+		if g == nil {
 			continue
 		}
-		var tokens []string
-		for k := range p.Blocks {
-			if !copied(p, k) || shared[blockKey(p, k)] {
-				continue
+		var tokens []uint64
+		from, words := 0, 0
+		for _, c := range g.copies {
+			if words += c.words; !shared[c.key] {
+				out[i].words += c.words
+				tokens = append(tokens, g.tokens[from:c.until]...)
 			}
-			out[i].words += p.Blocks[k].Words
-			if alone {
-				continue
-			}
-			lo, hi := p.TokenRange(k)
-			for t := lo; t < hi; t++ {
-				tokens = append(tokens, p.Scan().Folded(t))
-			}
+			from = c.until
 		}
-		hashes := make([]uint64, len(tokens))
-		for t := range tokens {
-			hashes[t] = maphash.String(seed, tokens[t])
+		out[i].words += g.Words.Copy - words // what is beyond the bounds of a gist
+		if !alone {
+			out[i].plain, out[i].masked = shingle.Of(tokens), shingle.Of(m.mask(tokens))
 		}
-		out[i].plain, out[i].masked = shingle.Of(hashes), shingle.Of(m.mask(tokens, hashes))
 	}
 	return out
 }
 
-// copied reports whether a block is copy.
-func copied(p *page.Page, k int) bool { return p.Blocks[k].Copy() }
-
-func blockKey(p *page.Page, k int) string { return strings.ToLower(p.Text(k)) }
-
 // sharedBlocks returns the texts of blocks that stand on at least 3 pages and on half of
-// them.
-func sharedBlocks(pages []*page.Page) map[string]bool {
-	counts := map[string]int{}
+// them, hashed.
+func sharedBlocks(pages []Visited) map[uint64]bool {
+	counts := map[uint64]int{}
 	n := 0
-	for _, p := range pages {
-		if p == nil {
+	for _, v := range pages {
+		if v.Gist == nil {
 			continue
 		}
 		n++
-		seen := map[string]bool{}
-		for k := range p.Blocks {
-			if p.Blocks[k].Words >= sharedWords && copied(p, k) {
-				if key := blockKey(p, k); !seen[key] {
-					seen[key] = true
-					counts[key]++
-				}
+		seen := map[uint64]bool{}
+		for _, c := range v.Gist.copies {
+			if c.words >= sharedWords && !seen[c.key] {
+				seen[c.key] = true
+				counts[c.key]++
 			}
 		}
 	}
-	out := map[string]bool{}
+	out := map[uint64]bool{}
 	for key, c := range counts {
 		out[key] = c >= sharedPages && 2*c >= n
 	}
 	return out
 }
 
-// masker knows the names of places by their first tokens.
+// masker knows the names of places by their first tokens, all of them hashed.
 type masker struct {
-	forms map[string][][]string
+	forms map[uint64][][]uint64
 	place uint64 // the hash that stands for all of them
 }
 
-func newMasker(places []place.Place, seed maphash.Seed) masker {
-	m := masker{map[string][][]string{}, maphash.String(seed, "\x00")}
+func newMasker(places []place.Place) masker {
+	m := masker{map[uint64][][]uint64{}, maphash.String(seed, "\x00")}
 	for _, p := range places {
 		for _, form := range p.Forms() {
 			if len(form) > 0 {
-				m.forms[form[0]] = append(m.forms[form[0]], form)
+				hashed := make([]uint64, len(form))
+				for i, t := range form {
+					hashed[i] = maphash.String(seed, t)
+				}
+				m.forms[hashed[0]] = append(m.forms[hashed[0]], hashed)
 			}
 		}
 	}
 	for _, forms := range m.forms {
-		slices.SortFunc(forms, func(a, b []string) int { return len(b) - len(a) })
+		slices.SortFunc(forms, func(a, b []uint64) int { return len(b) - len(a) })
 	}
 	return m
 }
 
 // mask writes one hash for the name of every place.
-func (m masker) mask(tokens []string, hashes []uint64) []uint64 {
+func (m masker) mask(tokens []uint64) []uint64 {
 	out := make([]uint64, 0, len(tokens))
 next:
 	for i := 0; i < len(tokens); i++ {
@@ -123,7 +113,7 @@ next:
 				continue next
 			}
 		}
-		out = append(out, hashes[i])
+		out = append(out, tokens[i])
 	}
 	return out
 }

@@ -7,7 +7,6 @@ import (
 
 	"inktally/core/finding"
 	"inktally/core/lexicon"
-	"inktally/core/page"
 	"inktally/core/place"
 	"inktally/core/text"
 )
@@ -30,10 +29,10 @@ func (f *finder) findAll() {
 	copies := f.copies()
 	phone := false
 	for i, v := range f.s.Visited {
-		if v.Page == nil {
+		if v.Gist == nil {
 			continue
 		}
-		for _, found := range v.Page.Findings() {
+		for _, found := range v.Gist.Findings {
 			once := found.Type == finding.PhoneNotLinked // menus and footers repeat it on every page
 			ofFirst := found.Type == finding.PlaceholderText || found.Type == finding.VagueAreaWords
 			if !found.Type.Shows(finding.OnSite) || once && phone || ofFirst && copies[i] {
@@ -49,10 +48,10 @@ func (f *finder) findAll() {
 		if v.InLinks == 0 && f.tree.Pages[i].Kind != Home {
 			f.add(finding.Finding{Type: finding.Orphan, URL: v.URL})
 		}
-		if v.Page.Warns(page.DrawnByScript) {
+		if v.Gist.DrawnByScript {
 			f.add(finding.Finding{Type: finding.DrawnByScript, URL: v.URL})
 		}
-		f.thin(i, v.Page.Details())
+		f.thin(i)
 		f.wrongPlaces(i)
 		f.allServices(i)
 	}
@@ -104,13 +103,13 @@ func (f *finder) copies() map[int]bool {
 }
 
 // thin finds pages with less copy than half of what the guideline starts at (rule 11).
-func (f *finder) thin(i int, d page.Details) {
+func (f *finder) thin(i int) {
 	kind, v := f.tree.Pages[i].Kind, f.s.Visited[i]
-	if !kind.HasWordTarget() || d.UnderConstruction || v.Page.Warns(page.DrawnByScript) {
+	if !kind.HasWordTarget() || v.Gist.UnderConstruction || v.Gist.DrawnByScript {
 		return
 	}
-	if half := f.s.Low(kind) / 2; v.Page.Words.Copy < half {
-		f.add(finding.Finding{Type: finding.ThinPage, URL: v.URL, Words: v.Page.Words.Copy, Least: half})
+	if half := f.s.Low(kind) / 2; v.Gist.Words.Copy < half {
+		f.add(finding.Finding{Type: finding.ThinPage, URL: v.URL, Words: v.Gist.Words.Copy, Least: half})
 	}
 }
 
@@ -124,7 +123,7 @@ func (f *finder) allServices(i int) {
 		return
 	}
 	var named []string
-	for _, h := range f.s.Visited[i].Page.Headings {
+	for _, h := range f.s.Visited[i].Gist.Headings {
 		if h.Level < 2 || h.Words >= sectionWords {
 			continue
 		}
@@ -194,15 +193,15 @@ func (f *finder) sameSubject(copies map[int]bool) (yield map[int]bool) {
 func (f *finder) subject(i int) (of subject, ok bool) {
 	p := f.tree.Pages[i]
 	ok = p.Kind == Service && p.Service != "" || p.Kind == Area && p.Place != ""
-	return subject{p.Kind, p.Service, p.Place}, ok && f.s.Visited[i].Page != nil
+	return subject{p.Kind, p.Service, p.Place}, ok && f.s.Visited[i].Gist != nil
 }
 
 // plainly reports whether a heading, the address or a part of the title of a page names its service and nothing else.
 func (f *finder) plainly(i int) bool {
 	v := f.s.Visited[i]
-	texts := append(strings.FieldsFunc(strings.ReplaceAll(v.Page.Title, " - ", "|"), func(r rune) bool {
+	texts := append(strings.FieldsFunc(strings.ReplaceAll(v.Gist.Title, " - ", "|"), func(r rune) bool {
 		return strings.ContainsRune("|:–—•", r)
-	}), v.Page.H1(), LastOf(v.URL))
+	}), v.Gist.H1, LastOf(v.URL))
 	return slices.ContainsFunc(texts, func(s string) bool { return f.s.Binder.says(s, f.tree.Pages[i].Service) })
 }
 
@@ -212,7 +211,7 @@ func (f *finder) holds(i, at int) bool {
 	if a, b := f.tree.Pages[i].Says, f.tree.Pages[at].Says; a != b {
 		return a > b
 	}
-	return f.s.Visited[i].Page.Words.Copy > f.s.Visited[at].Page.Words.Copy
+	return f.s.Visited[i].Gist.Words.Copy > f.s.Visited[at].Gist.Words.Copy
 }
 
 // named counts how much of title, h1 and address name the service of a page, or its town.
@@ -221,7 +220,7 @@ func (f *finder) named(i int) (n int) {
 	if !p.Kind.ForOneSubject() {
 		return 0
 	}
-	for _, s := range []string{v.Page.Title, v.Page.H1(), LastOf(v.URL)} {
+	for _, s := range []string{v.Gist.Title, v.Gist.H1, LastOf(v.URL)} {
 		if p.Kind == Area && slices.Contains(f.s.Binder.Places(s), p.Place) ||
 			p.Kind == Service && f.s.Binder.Service(s) == p.Service {
 			n++
@@ -261,10 +260,10 @@ func (f *finder) wrongPlaces(i int) {
 				Texts: []string{text.Collapse(s)}})
 		}
 	}
-	check(finding.InTitle, v.Page.Title)
-	check(finding.InH1, v.Page.H1())
+	check(finding.InTitle, v.Gist.Title)
+	check(finding.InH1, v.Gist.H1)
 	if p.Kind != Home {
-		for _, h := range v.Page.Headings {
+		for _, h := range v.Gist.Headings {
 			if h.Level > 1 {
 				check(finding.InSubhead, h.Text)
 			}
@@ -275,7 +274,7 @@ func (f *finder) wrongPlaces(i int) {
 	if p.Kind != Home {
 		f.bodyPlaces(i, own)
 	}
-	for _, img := range v.Page.Images {
+	for _, img := range v.Gist.Pictures {
 		if img.Hidden {
 			continue
 		}
@@ -290,20 +289,7 @@ func (f *finder) wrongPlaces(i int) {
 // Lists of three communities and more count for none.
 func (f *finder) bodyPlaces(i int, own string) {
 	v := f.s.Visited[i]
-	counts := map[string]int{}
-	for k := range v.Page.Blocks {
-		b := &v.Page.Blocks[k]
-		if !b.Copy() || b.Kind == page.HeadingText {
-			continue
-		}
-		named := f.s.Binder.Places(without(v.Page.Text(k), f.s.Firm))
-		if len(named) >= 3 {
-			continue
-		}
-		for _, p := range named {
-			counts[p] += f.s.Binder.times(v.Page.Text(k), p)
-		}
-	}
+	counts := v.Gist.named
 	for _, p := range f.s.Places {
 		if p.Name != own && counts[p.Name] > max(counts[own], 1) {
 			f.add(finding.Finding{Type: finding.PlaceWrong, URL: v.URL, Place: p.Name, Where: finding.InBody,
@@ -329,11 +315,11 @@ func (f *finder) wrongTowns(i int, own string) {
 			}
 		}
 	}
-	check(finding.InTitle, v.Page.Title)
-	for _, h := range v.Page.Headings {
+	check(finding.InTitle, v.Gist.Title)
+	for _, h := range v.Gist.Headings {
 		check(finding.InHeading, h.Text)
 	}
-	for _, img := range v.Page.Images {
+	for _, img := range v.Gist.Pictures {
 		if img.Alt != nil {
 			check(finding.InAlt, *img.Alt)
 		}

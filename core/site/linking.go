@@ -12,16 +12,16 @@ import (
 // page was not read nothing is known; those that are to go need no link.
 func (f *finder) unlinked(yield map[int]bool) {
 	home := slices.IndexFunc(f.tree.Pages, func(p Surveyed) bool { return p.Kind == Home })
-	if home < 0 || f.s.Visited[home].Page == nil {
+	if home < 0 || f.s.Visited[home].Gist == nil {
 		return
 	}
-	links := f.s.Visited[home].Page.LinkList()
+	links := f.s.Visited[home].Gist.Links
 	for i, p := range f.tree.Pages {
-		if p.Kind != Service || p.Service == "" || p.Place != "" || yield[i] || f.s.Visited[i].Page == nil {
+		if p.Kind != Service || p.Service == "" || p.Place != "" || yield[i] || f.s.Visited[i].Gist == nil {
 			continue
 		}
 		if !slices.ContainsFunc(links, func(l page.LinkFact) bool {
-			return !l.Hidden && SameAddress(l.Address, p.URL) && f.s.Binder.Mentions(l.Text, p.Service)
+			return SameAddress(l.Address, p.URL) && f.s.Binder.Mentions(l.Text, p.Service)
 		}) {
 			f.add(finding.Finding{Type: finding.NoHomeLink, URL: p.URL, Other: f.tree.Pages[home].URL,
 				Services: []string{p.Service}})
@@ -33,10 +33,10 @@ func (f *finder) unlinked(yield map[int]bool) {
 func (f *finder) undescribed() {
 	read := false
 	for _, v := range f.s.Visited {
-		if v.Page == nil {
+		if v.Gist == nil {
 			continue
 		}
-		if read = true; len(v.Page.Details().Businesses) > 0 {
+		if read = true; v.Gist.Businesses > 0 {
 			return
 		}
 	}

@@ -71,10 +71,14 @@ func (s Survey) ServiceOffers(tree Tree) []Offer {
 	}
 	for i, v := range s.ordered() {
 		several := tree.Pages[i].Reason == BySeveral || tree.Pages[i].Kind == Home || hubs[LastOf(v.URL)]
-		if v.Page == nil || !several {
+		if !several {
 			continue
 		}
-		for _, h := range v.Page.Headings {
+		g := s.gist(v)
+		if g == nil {
+			continue
+		}
+		for _, h := range g.Headings {
 			if h.Level == 2 || h.Level == 3 {
 				add(h.Text, v.URL, OfferedByHeading)
 			}

@@ -15,8 +15,11 @@ const Rules = 1
 
 // Visited is a page of a site as it was visited.
 type Visited struct {
-	URL  string
+	URL string
+	// Page is the page where it is at hand; Gist is what is known of it, made of the page where it is nil. Both are
+	// nil for one that was not read.
 	Page *page.Page
+	Gist *Gist
 	// Labels are the texts of links to it, those of menus first; InLinks is how many
 	// other pages link to it.
 	Labels  []string
@@ -79,11 +82,10 @@ type Survey struct {
 func (s Survey) Tree() Tree {
 	visited := slices.Clone(s.Visited)
 	slices.SortFunc(visited, func(a, b Visited) int { return compareAddresses(a.URL, b.URL) })
-	s.Visited = visited
-	pages := make([]*page.Page, len(visited))
-	for i, v := range visited {
-		pages[i] = v.Page
+	for i := range visited {
+		visited[i].Gist, visited[i].Page = s.gist(visited[i]), nil
 	}
+	s.Visited = visited
 	var t Tree
 	for _, v := range visited {
 		one := Surveyed{URL: v.URL, Purpose: PurposeOf(cluesOf(v), s.Binder)}
@@ -97,16 +99,16 @@ func (s Survey) Tree() Tree {
 		t.Pages = append(t.Pages, one)
 	}
 	s.inRows(t.Pages)
-	own := ownTexts(pages, s.named(t.Pages))
+	own := ownTexts(visited, s.named(t.Pages))
 	for i, v := range visited {
-		if v.Page != nil {
-			t.Pages[i].Title, t.Pages[i].Words, t.Pages[i].Own = v.Page.Title, v.Page.Words.Seen, own[i].words
+		if v.Gist != nil {
+			t.Pages[i].Title, t.Pages[i].Words, t.Pages[i].Own = v.Gist.Title, v.Gist.Words.Seen, own[i].words
 		}
 	}
 	f := finder{s: s, tree: &t, twins: twins(own)}
 	for i, v := range visited {
-		if v.Page != nil {
-			t.Pages[i].Copy, t.Pages[i].Says = v.Page.Words.Copy, f.named(i)
+		if v.Gist != nil {
+			t.Pages[i].Copy, t.Pages[i].Says = v.Gist.Words.Copy, f.named(i)
 		}
 	}
 	f.findAll()
@@ -127,11 +129,10 @@ func (s Survey) named(pages []Surveyed) []place.Place {
 
 func cluesOf(v Visited) Clues {
 	clues := Clues{URL: v.URL, Labels: v.Labels}
-	if v.Page != nil {
-		clues.Title, clues.H1, clues.Copy = v.Page.Title, v.Page.H1(), v.Page.Words.Copy
-		d := v.Page.Details()
-		clues.Forms, clues.Maps, clues.Images = d.Forms, d.Maps, len(v.Page.Images)
-		for _, h := range v.Page.Headings {
+	if g := v.Gist; g != nil {
+		clues.Title, clues.H1, clues.Copy = g.Title, g.H1, g.Words.Copy
+		clues.Forms, clues.Maps, clues.Images = g.Forms, g.Maps, g.Images
+		for _, h := range g.Headings {
 			if h.Level == 2 || h.Level == 3 {
 				clues.Headings, clues.Under = append(clues.Headings, h.Text), append(clues.Under, h.Words)
 			}

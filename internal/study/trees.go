@@ -154,7 +154,9 @@ func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 			if err != nil && !errors.Is(err, store.ErrDamaged) {
 				return out, err
 			}
-			v.Page = read
+			if read != nil {
+				v.Gist = site.GistOf(read, out.Binder, out.Firm)
+			}
 		}
 		out.Visited = append(out.Visited, v)
 	}

@@ -1,8 +1,6 @@
 package survey
 
 import (
-	"slices"
-
 	"inktally/core/page"
 	"inktally/core/site"
 )
@@ -22,7 +20,7 @@ func (c *crawler) leadsOn(t *target, at string, p *page.Page) bool {
 	defer c.mu.Unlock()
 	key := site.BareAddress(at)
 	c.leads[key], t.final = site.BareAddress(to), key
-	if !slices.Contains(c.queue, next) && !next.asked {
+	if !next.waits && !next.asked {
 		c.enqueue(next, t.menu)
 	}
 	return true

@@ -55,7 +55,8 @@ func TestLikePages(t *testing.T) {
 	right, all := 0, 0
 	for _, rival := range []string{"harborflue", "oldsaltbox", "thchimney", "lanternsweeps", "hearthway"} {
 		address := "http://" + rival + ".example/"
-		found, err := Visit(context.Background(), Plain{web.Fetcher()}, address, Options{Lightly: true})
+		found, err := Visit(context.Background(), Plain{web.Fetcher()}, address,
+			Options{Lightly: true, Gist: gists(binder, "")})
 		require.NoError(t, err)
 		pages := site.Survey{Visited: found.Visited, Binder: binder, Places: places, Low: func(site.Kind) int {
 			return 0

@@ -154,10 +154,11 @@ func (m made) tree(t *testing.T) site.Tree {
 		}
 		places = append(places, one)
 	}
-	found, err := Visit(context.Background(), Plain{m.serve(t)}, m.Scheme+"://"+m.Host+"/", Options{})
-	require.NoError(t, err)
 	binder := site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services,
 		intent.EnglishLists().Acts)
+	found, err := Visit(context.Background(), Plain{m.serve(t)}, m.Scheme+"://"+m.Host+"/",
+		Options{Gist: gists(binder, m.Client.Firm)})
+	require.NoError(t, err)
 	return site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both, Plain: found.Plain,
 		Firm: m.Client.Firm, Places: places, Services: names, Binder: binder,
 		Low: func(site.Kind) int { return 500 }}.Tree()

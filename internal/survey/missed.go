@@ -14,10 +14,6 @@ const mostMissed = 100
 // missed returns the pages of the site that are known and were not read, by address. What is not there is
 // none of them.
 func (c *crawler) missed() []site.Missed {
-	waiting := map[*target]bool{}
-	for _, t := range c.queue {
-		waiting[t] = true
-	}
 	var out []site.Missed
 	for _, t := range c.known {
 		one := site.Missed{URL: t.address, Status: t.status}
@@ -26,7 +22,7 @@ func (c *crawler) missed() []site.Missed {
 			one.Reason = site.Refused
 		case t.failed && !t.soft && t.status != http.StatusNotFound && t.status != http.StatusGone:
 			one.Reason = site.Failed
-		case waiting[t] && !t.asked:
+		case t.waits && !t.asked:
 			one.Reason = site.LeftOut
 		default:
 			continue

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"inktally/core/intent"
+	"inktally/core/page"
 	"inktally/core/phrase"
 	"inktally/core/place"
 	rules "inktally/core/plan"
@@ -29,18 +30,25 @@ func ground() ([]intent.Service, []place.Place) {
 			{Name: "Ostrey"}, {Name: "Quillby"}, {Name: "Hazard Mills"}, {Name: "Wick Island"}}
 }
 
+// gists makes the gists of pages.
+func gists(b *site.Binder, firm string) func(*page.Page) *site.Gist {
+	return func(p *page.Page) *site.Gist { return site.GistOf(p, b, firm) }
+}
+
 func surveyed(t *testing.T, address string) (Site, site.Tree) {
 	t.Helper()
 	web, err := practice.Start()
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = web.Close() })
-	found, err := Visit(context.Background(), Plain{web.Fetcher()}, address, Options{})
-	require.NoError(t, err)
 	services, places := ground()
+	binder := site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services,
+		intent.EnglishLists().Acts)
+	found, err := Visit(context.Background(), Plain{web.Fetcher()}, address,
+		Options{Gist: gists(binder, "Brindle & Ash Chimney")})
+	require.NoError(t, err)
 	s := site.Survey{Visited: found.Visited, Dead: found.Dead, Root: found.Root, Both: found.Both, Places: places,
-		Firm: "Brindle & Ash Chimney",
-		Binder: site.NewBinder(phrase.LanguageOf("en", places, phrase.Corrections{}), services,
-			intent.EnglishLists().Acts), Low: func(k site.Kind) int {
+		Firm: "Brindle & Ash Chimney", Binder: binder,
+		Low: func(k site.Kind) int {
 			return rules.StandardRules().Words.Guideline(k).Low
 		}}
 	for _, service := range services {

@@ -36,6 +36,10 @@ type Options struct {
 	Most int
 	// Lightly leaves style sheets and dead links alone: for rivals.
 	Lightly bool
+	// Gist is asked what is to be known of each page, nil for nothing: no page is held.
+	Gist func(*page.Page) *site.Gist
+	// MostBytes is how much is read of pages at most; 0 is 100 MB.
+	MostBytes int
 	// Seen is told of every page: how many were visited, how many are known.
 	Seen func(visited, known int)
 }
@@ -57,7 +61,16 @@ type Site struct {
 
 const (
 	mostPages = 200
+	mostBytes = 100 << 20
 	atOnce    = 3
+	// Of pages that are larger only one is read at a time.
+	largePage = 1 << 20
+	// So many addresses are known at most, each of so many bytes, so many links of a page are looked at, and of a
+	// link's text so much is kept.
+	mostKnown   = 20_000
+	longestURL  = 2048
+	mostLinks   = 20_000
+	longestText = 200
 	// mostLabels is how many texts of links to a page are kept.
 	mostLabels = 8
 	// After so many failures in a row the site is left alone.
@@ -73,13 +86,17 @@ type crawler struct {
 
 	mu       sync.Mutex
 	known    map[string]*target // by bare address
-	queue    []*target
+	menus    []*target          // to be visited, those that menus name before those that texts do
+	texts    []*target
 	visited  int
+	bytes    int // that were read of pages
 	failures int
 	stopped  *fault.Fault
 	broken   error                   // what kept the survey from keeping what it read
 	found    map[string]site.Visited // by final address, bare
 	leads    map[string]string       // pages that lead on by themselves: where to, both bare
+
+	large sync.Mutex // held while a large page is read
 }
 
 // target is an address that is to be visited.
@@ -88,6 +105,7 @@ type target struct {
 	labels  []string // of links in texts
 	named   []string // of links in menus
 	menu    bool
+	waits   bool     // it is to be visited
 	from    []string // bare addresses of pages that link to it
 	status  int      // of an answer that is no page
 	final   string   // bare address of the page that it led to
@@ -101,6 +119,9 @@ type target struct {
 func Visit(ctx context.Context, web Web, start string, options Options) (Site, error) {
 	if options.Most == 0 {
 		options.Most = mostPages
+	}
+	if options.MostBytes == 0 {
+		options.MostBytes = mostBytes
 	}
 	c := &crawler{web: web, options: options, domain: lineup.Domain(start), known: map[string]*target{},
 		found: map[string]site.Visited{}, leads: map[string]string{}}
@@ -148,15 +169,16 @@ func (c *crawler) all(ctx context.Context) {
 	for {
 		c.mu.Lock()
 		var next *target
-		if len(c.queue) > 0 && c.visited < c.options.Most && !c.over(ctx) {
-			next, c.queue = c.queue[0], c.queue[1:]
-			c.visited++
+		if c.visited < c.options.Most && !c.over(ctx) {
+			if next = c.next(); next != nil {
+				c.visited++
+			}
 		}
 		c.mu.Unlock()
 		if next == nil {
 			wg.Wait() // those under way may still find more
 			c.mu.Lock()
-			done := len(c.queue) == 0 || c.visited >= c.options.Most || c.over(ctx)
+			done := c.waiting() == 0 || c.visited >= c.options.Most || c.over(ctx)
 			c.mu.Unlock()
 			if done {
 				return
@@ -182,6 +204,9 @@ func (c *crawler) visit(ctx context.Context, t *target) {
 	}
 	c.mu.Lock()
 	c.failures = 0
+	if c.bytes += len(doc.Body); c.bytes > c.options.MostBytes && c.stopped == nil {
+		c.stopped = SiteTooLarge.New(c.options.MostBytes >> 20)
+	}
 	c.mu.Unlock()
 	if err := c.take(ctx, t, doc); err != nil {
 		c.mu.Lock()
@@ -238,6 +263,10 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error
 	if had {
 		return nil
 	}
+	if len(doc.Body) > largePage {
+		c.large.Lock()
+		defer c.large.Unlock()
+	}
 	p, err := c.web.Page(ctx, doc, c.options.Lightly)
 	if err != nil || p == nil || p.Warns(page.NotHTML) {
 		return err
@@ -254,9 +283,12 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error
 	t.final = key
 	_, had = c.found[key]
 	if !had {
-		v := site.Visited{URL: doc.URL, Page: p}
+		v := site.Visited{URL: doc.URL}
+		if c.options.Gist != nil {
+			v.Gist = c.options.Gist(p)
+		}
 		if canonical := p.Details().Canonical; canonical != "" {
-			v.Canonical = resolved(doc.URL, canonical)
+			v.Canonical = strings.Clone(resolved(doc.URL, canonical))
 		}
 		c.found[key] = v
 	}
@@ -264,11 +296,7 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error
 	if had {
 		return nil
 	}
-	for _, l := range p.LinkList() {
-		if !l.Away {
-			c.add(l.Address, l.Text, l.Region == page.Nav || l.Region == page.Banner, key)
-		}
-	}
+	c.link(ctx, p, key)
 	if c.options.Seen != nil {
 		c.mu.Lock()
 		visited, known := len(c.found), len(c.known)
@@ -276,49 +304,6 @@ func (c *crawler) take(ctx context.Context, t *target, doc fetch.Document) error
 		c.options.Seen(visited, min(known, c.options.Most))
 	}
 	return nil
-}
-
-// add makes an address of the site known, with the text of a link to it. It is nil for
-// what is no page of the site.
-func (c *crawler) add(address, label string, menu bool, from string) *target {
-	clean, ok := c.pageAddress(address)
-	if !ok {
-		return nil
-	}
-	key := site.BareAddress(clean)
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	t := c.known[key]
-	if t == nil {
-		t = &target{address: clean}
-		c.known[key] = t
-		if len(c.found) > 0 || from != "" {
-			c.enqueue(t, menu)
-		}
-	}
-	if list := map[bool]*[]string{true: &t.named, false: &t.labels}[menu]; label != "" &&
-		!slices.Contains(*list, label) && len(*list) < mostLabels {
-		*list = append(*list, label)
-	}
-	t.menu = t.menu || menu
-	if from != "" && from != key && !slices.Contains(t.from, from) {
-		t.from = append(t.from, from)
-	}
-	return t
-}
-
-// enqueue puts what menus name before what texts do.
-func (c *crawler) enqueue(t *target, menu bool) {
-	if !menu {
-		c.queue = append(c.queue, t)
-		return
-	}
-	at := slices.IndexFunc(c.queue, func(q *target) bool { return !q.menu })
-	if at < 0 {
-		at = len(c.queue)
-	}
-	t.menu = true
-	c.queue = slices.Insert(c.queue, at, t)
 }
 
 // tell gathers what was found.

@@ -25,6 +25,7 @@ var faults = map[fault.Code]string{
 	"redirect_circle": "{host} redirects in a circle. Open the page in your browser and paste it instead.",
 	"redirect_scheme": "{host} redirects to an address that begins with {scheme}: and cannot be read. Paste the " +
 		"page instead.",
+	"site_too_large":  "The survey ended after {megabytes} MB of pages. Those that it did not read are listed.",
 	"site_answered":   "{host} answered {status} ({says}). Try again later, or paste the page.",
 	"not_a_page":      "{host} sent {type}, which is not a web page. Check the address.",
 	"page_too_large":  "The page is larger than {mb} MB and was not read.",
