@@ -152,11 +152,17 @@ func (f *Finder) windows(family, from, exacts int) {
 		}
 	}
 	forget()
+	covered := 0 // where the exact occurrences end that began so far
 	for i, e := range f.events {
 		if !contains(stems, e.stem) {
 			continue
 		}
-		if f.insideExact(e.at, family, from, exacts) {
+		for ; from < exacts && f.hits[from].Lo <= e.at; from++ { // they stand in order
+			if h := &f.hits[from]; h.Family == family {
+				covered = max(covered, h.Hi)
+			}
+		}
+		if e.at < covered {
 			forget()
 			continue
 		}
@@ -188,17 +194,6 @@ func (f *Finder) close(first, last, limit int) bool {
 		}
 	}
 	return true
-}
-
-// insideExact reports whether a token stands in one of the exact occurrences
-// hits[from:to] of the family.
-func (f *Finder) insideExact(token, family, from, to int) bool {
-	for _, h := range f.hits[from:to] {
-		if h.Family == family && h.Lo <= token && token < h.Hi {
-			return true
-		}
-	}
-	return false
 }
 
 func contains(stems []int32, stem int32) bool {

@@ -45,11 +45,9 @@ func markOf(p *page.Page, l *labels, slot Slot, at int, h phrase.Hit) Mark {
 		m.Text = p.AnchorText(&p.Links[at])
 		m.End = len(m.Text)
 	default:
-		for _, d := range l.list {
-			if d.slot == slot && d.at == at {
-				m.Text = d.text
-				m.Start, m.End = l.scan.Start(h.Lo)-d.start, l.scan.End(h.Hi-1)-d.start
-			}
+		if d := l.of(slot, at); d != nil {
+			m.Text = d.text
+			m.Start, m.End = l.scan.Start(h.Lo)-d.start, l.scan.End(h.Hi-1)-d.start
 		}
 	}
 	return m

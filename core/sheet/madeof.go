@@ -13,6 +13,8 @@ import (
 const (
 	longestSequence = 4   // words
 	shownSequences  = 150 // of a page
+	// MostCounted is how many words of a page's copy are looked at, far more than a page that people read has.
+	MostCounted = 60_000
 )
 
 // Sequence is words that stand one after another in the copy of a page more
@@ -75,7 +77,7 @@ var idle = func() map[string]bool {
 func count(p *page.Page) *counted {
 	c := &counted{counts: map[run]int{}, copied: p.Words.Copy, isSmall: text.SmallFor(p.Lang)}
 	numbers := map[string]int32{}
-	scan := p.Scan()
+	scan, left := p.Scan(), MostCounted
 	var sentence []int32
 	end := func() {
 		c.add(sentence)
@@ -86,6 +88,8 @@ func count(p *page.Page) *counted {
 			continue
 		}
 		lo, hi := p.TokenRange(i)
+		hi = min(hi, lo+left)
+		left -= hi - lo
 		for t := lo; t < hi; t++ {
 			if scan.Tokens[t].NewSentence() {
 				end()
@@ -177,7 +181,7 @@ func rate(n, words int) float64 {
 }
 
 // MadeOf lists what the copy of a page is made of (rule 3.8), the most
-// frequent first.
+// frequent first. Of a page with more copy the first MostCounted words count.
 func MadeOf(p *page.Page) []Sequence {
 	list := count(p).list()
 	return list[:min(len(list), shownSequences)]

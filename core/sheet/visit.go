@@ -122,6 +122,28 @@ type labels struct {
 	list []label
 	// names are the words of each image's name.
 	names [][]string
+	by    map[placeOfLabel]int // where they stand in the list, once they are looked for
+}
+
+// placeOfLabel is the slot of a label, and the image that it is of.
+type placeOfLabel struct {
+	slot Slot
+	at   int
+}
+
+// of returns the label of a place, nil for none.
+func (l *labels) of(slot Slot, at int) *label {
+	if l.by == nil {
+		l.by = make(map[placeOfLabel]int, len(l.list))
+		for i := range l.list {
+			l.by[placeOfLabel{l.list[i].slot, l.list[i].at}] = i
+		}
+	}
+	i, ok := l.by[placeOfLabel{slot, at}]
+	if !ok {
+		return nil
+	}
+	return &l.list[i]
 }
 
 type label struct {

@@ -63,15 +63,13 @@ type Marked struct {
 func (e *Evidence) Fill(p *page.Page, marks []sheet.Mark) {
 	inBlocks := map[int][]sheet.Mark{}
 	opening := map[[2]int]bool{} // block and start of the marks in the opening
-	var labels []labelMarks
+	labels := labelsOf(marks)
 	for _, m := range marks {
 		switch m.Slot {
 		case sheet.Opening:
 			opening[[2]int{m.At, m.Start}] = true
 		case sheet.H1, sheet.Subheads, sheet.Body, sheet.Elsewhere:
 			inBlocks[m.At] = append(inBlocks[m.At], m)
-		default:
-			labels = addLabel(labels, m)
 		}
 	}
 	for _, l := range labels {
@@ -90,16 +88,28 @@ func (e *Evidence) Fill(p *page.Page, marks []sheet.Mark) {
 // labelMarks are the marks in one text outside the blocks.
 type labelMarks []sheet.Mark
 
-// addLabel puts a mark with those in the same text. Each occurrence in an
+// labelsOf puts the marks outside the blocks together that stand in the same text. Each occurrence in an
 // anchor text stands by itself, since the whole of the text is marked.
-func addLabel(labels []labelMarks, m sheet.Mark) []labelMarks {
-	for i, l := range labels {
-		if l[0].Slot == m.Slot && l[0].At == m.At && m.Slot != sheet.Links {
-			labels[i] = append(l, m)
-			return labels
-		}
+func labelsOf(marks []sheet.Mark) (out []labelMarks) {
+	type text struct {
+		slot sheet.Slot
+		at   int
 	}
-	return append(labels, labelMarks{m})
+	in := map[text]int{}
+	for _, m := range marks {
+		switch m.Slot {
+		case sheet.Opening, sheet.H1, sheet.Subheads, sheet.Body, sheet.Elsewhere:
+			continue
+		}
+		i, had := in[text{m.Slot, m.At}]
+		if had && m.Slot != sheet.Links {
+			out[i] = append(out[i], m)
+			continue
+		}
+		in[text{m.Slot, m.At}] = len(out)
+		out = append(out, labelMarks{m})
+	}
+	return out
 }
 
 // pieces parts a text at its marks.

@@ -204,6 +204,7 @@ func WordTargetOf(w wordtarget.Target) WordTarget {
 type MadeOf struct {
 	Sequences []Sequence    `json:"sequences" doc:"The most frequent first"`
 	Shared    []SharedWords `json:"shared" doc:"What rivals have in common, those on most pages first"`
+	Counted   int           `json:"counted" doc:"How many words of the copy were looked at where these are not all of them, else 0"`
 }
 
 // Sequence is words that stand one after another in a page's copy more than

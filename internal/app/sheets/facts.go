@@ -22,6 +22,9 @@ func (s *Sheet) MadeOf(ctx context.Context, id, pageID, entry int64) (*view.Made
 	}
 	out := &view.MadeOf{Sequences: []view.Sequence{}, Shared: []view.SharedWords{}}
 	if side.Column != nil {
+		if side.Column.Page.Words.Copy > sheet.MostCounted {
+			out.Counted = sheet.MostCounted
+		}
 		for _, q := range sheet.MadeOf(side.Column.Page) {
 			out.Sequences = append(out.Sequences,
 				view.Sequence{Text: place.CapitalsOfPart(q.Text, c.Named), Words: q.Words, Count: q.Count,

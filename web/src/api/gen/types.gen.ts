@@ -2095,6 +2095,10 @@ export type ListsOfWords = {
 
 export type MadeOf = {
     /**
+     * How many words of the copy were looked at where these are not all of them, else 0
+     */
+    counted: number;
+    /**
      * The most frequent first
      */
     sequences: Array<Sequence>;

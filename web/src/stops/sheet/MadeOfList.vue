@@ -5,7 +5,7 @@ import { addPhrasesMutation, madeOfOptions, undoImportMutation } from '@/api/cal
 import type { Column } from '@/api/types'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
-import { plural } from '@/parts/format'
+import { count, plural } from '@/parts/format'
 import { useUndo } from '@/parts/undo'
 import type { Margin } from './margin'
 
@@ -49,6 +49,9 @@ async function toBook(text: string) {
 <template>
   <NoticeLine :fault="error" />
   <div v-if="data" data-document>
+    <p v-if="data.counted" class="soft">
+      Only the first {{ count(data.counted) }} words of this page are counted here.
+    </p>
     <section v-for="g in groups" :key="g.name">
       <template v-if="g.list.length">
         <h3 class="t-text ink-below">{{ g.name }}</h3>
