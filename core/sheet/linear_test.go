@@ -29,7 +29,7 @@ func TestCountingIsLinear(t *testing.T) {
 		"loose":          strings.Repeat("sweep a chimney at harbor of tarn, ", times),
 		"blocks":         strings.Repeat("chimney sweep tarn harbor</p><p>", times),
 		"links":          strings.Repeat("<a href=/x>chimney sweep tarn harbor</a> ", times),
-		"images":         strings.Repeat("<img src=/chimney-sweep-tarn-harbor.jpg alt='Chimney sweep Tarn Harbor'>", times),
+		"images":         strings.Repeat("<img src=/chimney-sweep-tarn-harbor.jpg alt='Chimney sweep Tarn'>", times),
 		"halves":         strings.Repeat("chimney sweep tarn ", times),
 		"inside a word":  strings.Repeat("x<a href=/x>chimney sweep tarn harbor</a>", times/10),
 		"small words":    "chimney " + strings.Repeat("the ", 20*times) + " sweep tarn harbor",
