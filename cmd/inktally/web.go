@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"io"
 	"net/url"
+	"strings"
 
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/render"
@@ -42,11 +43,19 @@ func (f *webFlags) options() (o fetch.Options, err error) {
 	if f.proxy != "" {
 		u, err := url.Parse(f.proxy)
 		if err != nil || u.Host == "" || u.Scheme != "http" && u.Scheme != "https" && u.Scheme != "socks5" {
-			return o, fetch.AddressBad.New(f.proxy)
+			return o, fetch.AddressBad.New(withoutPassword(f.proxy))
 		}
 		o.Proxy = u
 	}
 	return o, nil
+}
+
+// withoutPassword takes whatever stands before the host out of an address that may be none.
+func withoutPassword(address string) string {
+	if at := strings.LastIndexByte(address, '@'); at >= 0 {
+		return "…" + address[at:]
+	}
+	return address
 }
 
 // browser returns the browser that renders pages through web.

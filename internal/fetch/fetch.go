@@ -70,8 +70,8 @@ type Options struct {
 	Guard Guard
 	// Dial takes the place of the guarded dialer if it is given.
 	Dial func(ctx context.Context, network, address string) (net.Conn, error)
-	// Proxy is what everything is fetched through, nil for none. Names are then resolved
-	// there, so that no guard sees addresses.
+	// Proxy is what everything is fetched through, nil for none. Names are then resolved there: the guard sees the
+	// addresses that stand in requests and redirects, and those that this machine resolves names to.
 	Proxy *url.URL
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration
@@ -109,12 +109,14 @@ func New(o Options) *Fetcher {
 		ResponseHeaderTimeout:  20 * time.Second,
 		MaxResponseHeaderBytes: maxHeaders,
 	}
+	var road http.RoundTripper = transport
 	if o.Proxy != nil {
 		transport.Proxy = http.ProxyURL(o.Proxy)
+		road = &barred{guard: o.Guard, next: transport, look: lookUp, known: map[string]error{}}
 	}
 	f := &Fetcher{wait: o.Wait, hosts: map[string]*host{}, userAgent: agent(o.Contact)}
-	f.client = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport}, CheckRedirect: f.checkRedirect}
-	f.noRedirects = &http.Client{Timeout: o.Timeout, Transport: paced{f, transport},
+	f.client = &http.Client{Timeout: o.Timeout, Transport: paced{f, road}, CheckRedirect: f.checkRedirect}
+	f.noRedirects = &http.Client{Timeout: o.Timeout, Transport: paced{f, road},
 		CheckRedirect: func(*http.Request, []*http.Request) error {
 			return http.ErrUseLastResponse
 		}}
@@ -295,7 +297,7 @@ func explain(ctx context.Context, host string, err error) error {
 	case strings.Contains(err.Error(), "headers exceeded"):
 		return HeadersEndless.New(host)
 	case errors.As(err, &no):
-		return PrivateAddress.New(host, no.addr)
+		return PrivateAddress.New(host, no.String())
 	case errors.As(err, &untrusted):
 		return Untrusted.New(host).Because(err)
 	case errors.As(err, &dns):

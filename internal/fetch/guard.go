@@ -15,7 +15,7 @@ type Guard func(netip.Addr) error
 func Public(addr netip.Addr) error {
 	addr = addr.Unmap().WithZone("")
 	if !addr.IsGlobalUnicast() || isSpecial(addr) || addr.Is6() && !assigned.Contains(addr) {
-		return refused{addr}
+		return refused{addr: addr}
 	}
 	return nil
 }
@@ -23,10 +23,22 @@ func Public(addr netip.Addr) error {
 // assigned is what of IPv6 is given out for the public internet.
 var assigned = netip.MustParsePrefix("2000::/3")
 
-type refused struct{ addr netip.Addr }
+// refused is that of an address, or of a name that is one of a private network by itself.
+type refused struct {
+	addr netip.Addr
+	host string
+}
+
+// String is what was refused.
+func (r refused) String() string {
+	if r.host != "" {
+		return r.host
+	}
+	return r.addr.String()
+}
 
 func (r refused) Error() string {
-	return fmt.Sprintf("%s is on this machine or a private network and is not read", r.addr)
+	return fmt.Sprintf("%s is on this machine or a private network and is not read", r.String())
 }
 
 // control makes a guard of a dialer: it sees the address that the socket is
