@@ -22,7 +22,7 @@ func fromHTML(body []byte, address string) Results {
 	r := &reader{links: wrapped.Of(doc, address), out: map[*html.Node]string{}}
 	group(doc, r.links, 0)
 	r.walk(doc, nil, false)
-	s := &scan{units: r.units, out: r.out, found: map[*html.Node]*below{}}
+	s := &scan{units: r.units[:min(len(r.units), mostUnits)], out: r.out, found: map[*html.Node]*below{}}
 	s.pairVague()
 	s.shapes()
 	s.nameSources()
@@ -32,6 +32,9 @@ func fromHTML(body []byte, address string) Results {
 	p.Language = page.Read(body, page.Source{ContentType: "text/html; charset=utf-8"}).Lang
 	return p
 }
+
+// mostUnits is how many texts of a page are looked at: one of a hundred entries has some thousand.
+const mostUnits = 8000
 
 // scan looks for entries among the units of a page.
 type scan struct {

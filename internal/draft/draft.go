@@ -14,8 +14,7 @@ import (
 	"unicode/utf8"
 
 	"inktally/core/decode"
-
-	"github.com/yuin/goldmark"
+	"inktally/core/fault"
 )
 
 // Format is what a draft came as.
@@ -83,11 +82,14 @@ func Plain(raw []byte) string {
 func typed(name, s string) (Draft, error) {
 	if ext := strings.ToLower(path.Ext(name)); ext == ".md" || ext == ".markdown" || ext != ".txt" &&
 		signs.MatchString(s) {
-		var b bytes.Buffer
-		if err := goldmark.Convert([]byte(s), &b); err != nil {
+		body, err := markdown(s)
+		if err != nil {
+			if _, told := fault.Of(err); told {
+				return Draft{}, err
+			}
 			return Draft{}, DraftUnreadable.New().Because(err)
 		}
-		return Draft{b.Bytes(), Markdown}, nil
+		return Draft{body, Markdown}, nil
 	}
 	var b strings.Builder
 	for _, paragraph := range blank.Split(strings.ReplaceAll(s, "\r\n", "\n"), -1) {

@@ -6,6 +6,7 @@ import (
 	"io"
 	"strings"
 	"testing"
+	"time"
 
 	"inktally/core/fault"
 	"inktally/core/page"
@@ -129,4 +130,70 @@ func FuzzWord(f *testing.F) {
 			page.Read(d.HTML, page.Source{})
 		}
 	})
+}
+
+// Markdown that costs more than its size, by pairs that are never closed or by nesting, is read as text; what writers
+// write stays as it is.
+func TestMarkdownIsBounded(t *testing.T) {
+	nested := func(n int, line func(i int) string) string {
+		var b strings.Builder
+		for i := range n {
+			b.WriteString(line(i))
+		}
+		return b.String()
+	}
+	for name, s := range map[string]string{
+		"open links": strings.Repeat("[a](", 50_000), "open emphasis": strings.Repeat("*a_ ", 50_000),
+		"brackets": strings.Repeat("[", 200_000), "quotes": strings.Repeat(">", 200_000) + " x",
+		"items in a line": strings.Repeat("- ", 100_000) + " x", "numbered": strings.Repeat("1. ", 60_000) + "x",
+		"nested items": nested(1000, func(i int) string { return strings.Repeat(" ", 2*i) + "- a\n" }),
+		"backticks":    nested(1000, func(i int) string { return strings.Repeat("`", i) + " " }),
+		"names":        strings.Repeat("[a]: b\n", 100_000), "images": strings.Repeat("![", 100_000),
+		"in items":     strings.Repeat("- "+strings.Repeat("[a](", 290)+"\n", 500),
+		"in many":      strings.Repeat(strings.Repeat("*a_ ", 140)+"\n\n", 1000),
+		"ends of tags": strings.Repeat("<a ", 200_000), "cdata": strings.Repeat("<![CDATA[", 50_000),
+	} {
+		t.Run(name, func(t *testing.T) {
+			start := time.Now()
+			d, err := Read("a.md", []byte(s))
+			require.NoError(t, err)
+			assert.Less(t, time.Since(start), 20*time.Second)
+			assert.NotEmpty(t, d.HTML)
+		})
+	}
+	_, err := Read("a.md", bytes.Repeat([]byte("word\n"), 1<<20))
+	assert.True(t, fault.Is(err, DraftTooLarge.Code), "%v", err)
+	list := "# Services\n\n" + strings.Repeat("- [Chimney *sweep*](/a_b) and `more`\n", 200)
+	assert.Equal(t, list, tame(list), "a long list of links is one")
+	d, err := Read("a.md", []byte("x\n\n"+strings.Repeat("[a](", 400)+"<b>"))
+	require.NoError(t, err)
+	assert.Contains(t, string(d.HTML), "[a]([a](", "as it was typed")
+	assert.Contains(t, string(d.HTML), "&lt;b&gt;")
+}
+
+// Documents of few bytes that unfold to much cost no more than may be read of one.
+func TestWordIsBounded(t *testing.T) {
+	text := map[string]string{"word/document.xml": open + paragraph("", "x") + end}
+	with := func(styles string) []byte {
+		return packed(t, map[string]string{"word/document.xml": text["word/document.xml"], "word/styles.xml": styles})
+	}
+	for name, c := range map[string]struct {
+		raw  []byte
+		want fault.Code // empty for none
+	}{
+		"styles in styles":   {with(strings.Repeat("<w:style>", 200_000)), ""},
+		"styles without end": {with(strings.Repeat("<w:style>", 400_000)), DraftTooLarge.Code},
+		"elements": {packed(t, map[string]string{"word/document.xml": open +
+			strings.Repeat("<w:p/>", 2_000_000) + end}),
+			DraftTooLarge.Code},
+	} {
+		start := time.Now()
+		_, err := Read("a.docx", c.raw)
+		assert.Less(t, time.Since(start), 10*time.Second, name)
+		if c.want == "" {
+			assert.NoError(t, err, name)
+		} else {
+			assert.True(t, fault.Is(err, c.want), "%s: %v", name, err)
+		}
+	}
 }

@@ -9,10 +9,17 @@ import (
 	"io"
 	"regexp"
 	"strings"
+
+	"inktally/core/fault"
 )
 
-// maxUnpacked is how much of a document is unpacked: a part of few bytes may unfold to many.
-const maxUnpacked = 32 << 20
+// How much of a document's text and of its styles is unpacked, for a part of few bytes may unfold to many, and how
+// many elements and texts of it are read.
+const (
+	maxUnpacked = 16 << 20
+	maxStyles   = 2 << 20
+	mostTokens  = 2_000_000
+)
 
 // word reads a Word document as HTML: headings, paragraphs, items of lists and cells, and
 // the texts of pictures. Whatever else it holds, macros too, is not looked at.
@@ -21,11 +28,11 @@ func word(raw []byte) ([]byte, error) {
 	if err != nil {
 		return nil, DraftUnreadable.New().Because(err)
 	}
-	styles, err := part(z, "word/styles.xml")
+	styles, err := part(z, "word/styles.xml", maxStyles)
 	if err != nil {
 		return nil, err
 	}
-	document, err := part(z, "word/document.xml")
+	document, err := part(z, "word/document.xml", maxUnpacked)
 	if err != nil {
 		return nil, err
 	}
@@ -34,13 +41,16 @@ func word(raw []byte) ([]byte, error) {
 	}
 	w := writer{levels: headings(styles)}
 	if err := w.read(document); err != nil {
+		if _, told := fault.Of(err); told {
+			return nil, err
+		}
 		return nil, DraftUnreadable.New().Because(err)
 	}
 	return []byte(w.out.String()), nil
 }
 
 // part unpacks one part of a document, nil if it has none of that name.
-func part(z *zip.Reader, name string) ([]byte, error) {
+func part(z *zip.Reader, name string, most int) ([]byte, error) {
 	for _, f := range z.File {
 		if f.Name != name {
 			continue
@@ -50,12 +60,12 @@ func part(z *zip.Reader, name string) ([]byte, error) {
 			return nil, DraftUnreadable.New().Because(err)
 		}
 		defer in.Close()
-		raw, err := io.ReadAll(io.LimitReader(in, maxUnpacked+1))
+		raw, err := io.ReadAll(io.LimitReader(in, int64(most)+1))
 		switch {
 		case err != nil:
 			return nil, DraftUnreadable.New().Because(err)
-		case len(raw) > maxUnpacked:
-			return nil, DraftTooLarge.New(maxUnpacked >> 20)
+		case len(raw) > most:
+			return nil, DraftTooLarge.New(most >> 20)
 		}
 		return raw, nil
 	}
@@ -70,16 +80,20 @@ var heading = regexp.MustCompile(`(?i)^(?:heading|title) ?([1-6]?)$`)
 func headings(styles []byte) map[string]int {
 	out := map[string]int{}
 	d := xml.NewDecoder(bytes.NewReader(styles))
-	id := ""
+	id, depth := "", 0
 	for {
 		token, err := d.Token()
-		if err != nil {
+		if err != nil || depth > deepest {
 			return out
 		}
 		start, ok := token.(xml.StartElement)
+		if _, ends := token.(xml.EndElement); ends {
+			depth--
+		}
 		if !ok {
 			continue
 		}
+		depth++
 		switch start.Name.Local {
 		case "style":
 			id = attr(start, "styleId")
@@ -124,9 +138,12 @@ const deepest = 500
 
 func (w *writer) read(document []byte) error {
 	d := xml.NewDecoder(bytes.NewReader(document))
-	depth := 0
+	depth, tokens := 0, 0
 	for {
 		token, err := d.Token()
+		if tokens++; tokens > mostTokens {
+			return DraftTooLarge.New(maxUnpacked >> 20)
+		}
 		if errors.Is(err, io.EOF) {
 			w.end()
 			return nil

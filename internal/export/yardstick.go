@@ -2,6 +2,7 @@ package export
 
 import (
 	"fmt"
+	"regexp"
 	"strings"
 
 	"inktally/internal/view"
@@ -46,10 +47,41 @@ func scalar(f view.Figure) any {
 	return n
 }
 
+// entry is a line of a flat file: a key with a number, a text, or the sign that the lines below are its text.
+var entry = regexp.MustCompile(`^("?)[a-zA-Z0-9_.-]+("?):(?:[ \t]+(?:[|>][+-]?|"(?:[^"\\]|\\.)*"|'(?:[^']|'')*'|[^&*{}\[\]!?|>"'%@` + "`" + `#].*)?)?[ \t]*$`)
+
+// flat reports whether a file is keys with values, a line each, and nothing nested: no anchors, no aliases, no merges,
+// so that reading it costs what its lines do. The lines of a text stand further in than its key.
+func flat(raw []byte) bool {
+	block := false
+	for line := range strings.Lines(string(raw)) {
+		line = strings.TrimRight(line, "\r\n")
+		text := strings.TrimSpace(line)
+		switch {
+		case text == "" || strings.HasPrefix(line, "#"):
+		case strings.HasPrefix(line, " "):
+			if !block {
+				return false
+			}
+		case line == "---" || !entry.MatchString(line):
+			if line != "---" {
+				return false
+			}
+		default:
+			sign := strings.TrimRight(text, "+-")
+			block = strings.HasSuffix(sign, "|") || strings.HasSuffix(sign, ">")
+		}
+	}
+	return true
+}
+
 // ReadYardstick reads figures written by Yardstick, by their keys.
 func ReadYardstick(raw []byte) (map[string]string, error) {
 	if len(raw) > maxYardstick {
 		return nil, YardstickTooLarge.New(maxYardstick >> 10)
+	}
+	if !flat(raw) {
+		return nil, YardstickNotYAML.New()
 	}
 	var values map[string]any
 	if err := yaml.Unmarshal(raw, &values); err != nil || len(values) == 0 {

@@ -1,8 +1,10 @@
 package export
 
 import (
+	"fmt"
 	"strings"
 	"testing"
+	"time"
 
 	"inktally/core/fault"
 	"inktally/core/yardstick"
@@ -70,4 +72,30 @@ func FuzzReadYardstick(f *testing.F) {
 			_, _ = yardstick.Standard().With(values)
 		}
 	})
+}
+
+// Only keys with values are read, nothing that stands in or leads to something else: a few hundred bytes of those cost
+// a minute.
+func TestYardstickIsFlat(t *testing.T) {
+	var merged strings.Builder
+	merged.WriteString("a0: &a0 {x: 1}\n")
+	for i := range 26 {
+		fmt.Fprintf(&merged, "a%d: &a%d {<<: [*a%d, *a%d]}\n", i+1, i+1, i, i)
+	}
+	for name, raw := range map[string]string{"merges": merged.String(), "lists": strings.Repeat("[", 30_000),
+		"maps": strings.Repeat("{a: ", 10_000), "a list": "a: [1, 2]", "an alias": "a: &x 1\nb: *x",
+		"nested": "a:\n  b: 1",
+		"a tag":  "a: !!str 1", "two in a line": "a: 1, b: {c: 2}}", "items": "- a: 1",
+		"deep": strings.Repeat(" ", 60_000) + "a: 1",
+	} {
+		start := time.Now()
+		_, err := ReadYardstick([]byte(raw))
+		assert.Error(t, err, name)
+		assert.Less(t, time.Since(start), 5*time.Second, name)
+	}
+	got, err := ReadYardstick([]byte("---\n# ours\nwords.home.low: 800 \nwords.mark: \"best\"\nb: 'it''s'\n" +
+		"copy.frames.en: |-\n  Call us for {phrase}.\n\n  We do {phrase}: ask.\nc: \"a: {b}\"\n"))
+	require.NoError(t, err)
+	assert.Equal(t, map[string]string{"words.home.low": "800", "words.mark": "best", "b": "it's", "c": "a: {b}",
+		"copy.frames.en": "Call us for {phrase}.\n\nWe do {phrase}: ask."}, got)
 }

@@ -72,7 +72,8 @@ func TestProxyAndPrivateHosts(t *testing.T) {
 	}
 	assert.Empty(t, asked(), "the proxy was asked for none of them")
 	for _, host := range near {
-		_, err := f.Get(t.Context(), Request{Address: "http://brindle.example/?to=" + url.QueryEscape("http://"+host+"/")})
+		to := url.QueryEscape("http://" + host + "/")
+		_, err := f.Get(t.Context(), Request{Address: "http://brindle.example/?to=" + to})
 		assert.Error(t, err, host)
 	}
 	for _, host := range asked() {
@@ -86,7 +87,8 @@ func TestProxyAndPrivateHosts(t *testing.T) {
 // A name that resolves here to a private address is refused; where this machine resolves none, the proxy does.
 func TestProxyAndNames(t *testing.T) {
 	looked := 0
-	b := &barred{guard: Public, known: map[string]error{}, look: func(_ context.Context, host string) ([]netip.Addr, error) {
+	b := &barred{guard: Public, known: map[string]error{}}
+	b.look = func(_ context.Context, host string) ([]netip.Addr, error) {
 		looked++
 		switch host {
 		case "inner.example":
@@ -97,7 +99,7 @@ func TestProxyAndNames(t *testing.T) {
 			return nil, &net.DNSError{IsNotFound: true}
 		}
 		return nil, &net.DNSError{IsTimeout: true}
-	}}
+	}
 	ctx := t.Context()
 	for range 2 {
 		assert.Error(t, b.judge(ctx, "inner.example"))

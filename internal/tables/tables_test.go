@@ -5,6 +5,7 @@ import (
 	"bytes"
 	"strings"
 	"testing"
+	"time"
 
 	"inktally/core/fault"
 
@@ -94,4 +95,32 @@ func FuzzRead(f *testing.F) {
 		}
 		_, _ = Page(body)
 	})
+}
+
+// Sheets whose elements stand in one another without end are told before they are read; those of a usual workbook are
+// not, whatever signs stand in their values.
+func TestNestedSheets(t *testing.T) {
+	part := func(s string) []byte {
+		var b bytes.Buffer
+		z := zip.NewWriter(&b)
+		w, err := z.Create("xl/worksheets/sheet1.xml")
+		require.NoError(t, err)
+		_, err = w.Write([]byte(s))
+		require.NoError(t, err)
+		require.NoError(t, z.Close())
+		return b.Bytes()
+	}
+	deep := part("<worksheet>" + strings.Repeat("<row>", 3_000_000))
+	assert.Less(t, len(deep), 100_000)
+	start := time.Now()
+	_, err := Read(deep)
+	assert.True(t, fault.Is(err, WorkbookUnreadable.Code), "%v", err)
+	assert.Less(t, time.Since(start), 5*time.Second)
+	for _, s := range []string{strings.Repeat(`<c v="a > b"/>`, 200), strings.Repeat(`<c v='<"/>'/>`, 200),
+		strings.Repeat("<!-- it's <a> -->", 200), strings.Repeat("<a><b/></a>", 200), "<?xml a='>'?>" +
+			strings.Repeat("<a x='1' />", 200)} {
+		assert.False(t, nested(part(s)), s[:20])
+	}
+	assert.True(t, nested(part(strings.Repeat(`<c v="/">`, 200))))
+	assert.False(t, nested([]byte("PK\x03\x04no zip")))
 }
