@@ -110,10 +110,11 @@ func deeper(in *bufio.Reader) bool {
 		if err := skip(in, "<"); err != nil {
 			return false
 		}
-		kind, err := in.Peek(8)
+		kind, _ := in.Peek(8)
 		if len(kind) == 0 {
 			return false
 		}
+		var err error
 		switch {
 		case bytes.HasPrefix(kind, []byte("!--")):
 			err = skip(in, "-->")
