@@ -7,7 +7,7 @@ import (
 	"errors"
 	"net"
 
-	"inktally/internal/server"
+	"inktally/internal/server/gate"
 	"inktally/internal/store"
 )
 
@@ -29,7 +29,7 @@ func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token s
 			return nil
 		}
 		token = rand.Text()
-		sum = server.TokenSum(token)
+		sum = gate.Sum(token)
 		return tx.SetSetting(tokenSetting, hex.EncodeToString(sum))
 	})
 	return sum, token, err

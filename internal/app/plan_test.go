@@ -186,6 +186,10 @@ func TestOwnTargetsAndWhy(t *testing.T) {
 	fails(t, err, targets.TargetNeedsText.Code)
 	id, err := a.Plan.Add(ctx, client, plan.Own{Text: "Ask for a photo", Minutes: 1, Gain: 90})
 	require.NoError(t, err)
+	twin, err := a.Plan.Add(ctx, client, plan.Own{ID: id, Text: "Ask for another", Minutes: 1})
+	require.NoError(t, err, "one with an id that is taken is another one")
+	assert.NotEqual(t, id, twin)
+	require.NoError(t, a.Plan.Remove(ctx, client, twin))
 	shown, err := a.Plan.Get(ctx, client)
 	require.NoError(t, err)
 	own := shown.Targets[0]

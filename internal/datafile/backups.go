@@ -55,7 +55,9 @@ func BackUp(ctx context.Context, path string, now time.Time, keep int) error {
 			return err
 		}
 	}
-	all := Backups(path)
+	all := slices.DeleteFunc(Backups(path), func(b Backup) bool {
+		return b.Day.After(now.AddDate(0, 0, 1)) // of a clock that was wrong: it pushes none out, and stays
+	})
 	for _, old := range all[min(len(all), max(1, keep)):] {
 		if err := os.Remove(old.Path); err != nil {
 			return err
@@ -81,6 +83,9 @@ func Restore(ctx context.Context, from, path string, migrations fs.FS) (before s
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
 		return "", BadDataFile.New(path).Because(err)
+	}
+	if path, err = realPath(path); err != nil {
+		return "", err
 	}
 	lock := flock.New(path+".lock", flock.SetPermissions(private))
 	if ok, err := lock.TryLock(); err != nil {

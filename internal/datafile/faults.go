@@ -4,7 +4,9 @@ import "inktally/core/fault"
 
 // The failures that a person is told of.
 var (
-	BadDataFile      = fault.Define1("bad_data_file", "file")
+	BadDataFile = fault.Define1("bad_data_file", "file")
+	// DataFileLinked is that of a file that has a second name (a hard link).
+	DataFileLinked   = fault.Define1("data_file_linked", "file")
 	DataFileInUse    = fault.Define1("data_file_in_use", "file")
 	DataFileNewer    = fault.Define1("data_file_newer", "file")
 	BackupUnreadable = fault.Define1("backup_unreadable", "file")

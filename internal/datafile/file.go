@@ -39,6 +39,9 @@ type File struct {
 // A copy of a file with older tables is kept beside it. A file that another program has open,
 // or that a newer one has written, is refused and not touched.
 func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err error) {
+	if path, err = realPath(path); err != nil {
+		return nil, err
+	}
 	f := &File{Path: path, lock: flock.New(path+".lock", flock.SetPermissions(private))}
 	if ok, err := f.lock.TryLock(); err != nil {
 		return nil, BadDataFile.New(path).Because(err)

@@ -94,6 +94,43 @@ func TestOneProgramAFile(t *testing.T) {
 	require.NoError(t, f.Close())
 }
 
+// A file is one whatever name leads to it: by symbolic links, of it or of its folder, it is the same; with a second
+// name of its own it is not opened.
+func TestNamesOfAFile(t *testing.T) {
+	path := made(t, 1)
+	dir := t.TempDir()
+	link, folder := filepath.Join(dir, "link.db"), filepath.Join(dir, "folder")
+	require.NoError(t, os.Symlink(path, link))
+	require.NoError(t, os.Symlink(filepath.Dir(path), folder))
+	f, err := Open(ctx, link, tables(1))
+	require.NoError(t, err)
+	for _, name := range []string{path, link, filepath.Join(folder, filepath.Base(path))} {
+		_, err := Open(ctx, name, tables(1))
+		assert.True(t, DataFileInUse.Is(err), "%s: %v", name, err)
+	}
+	require.NoError(t, f.Close())
+	fresh, err := Open(ctx, filepath.Join(folder, "fresh.db"), tables(1))
+	require.NoError(t, err)
+	_, err = Open(ctx, filepath.Join(filepath.Dir(path), "fresh.db"), tables(1))
+	assert.True(t, DataFileInUse.Is(err), "one that was made by a link: %v", err)
+	require.NoError(t, fresh.Close())
+
+	hard := filepath.Join(filepath.Dir(path), "hard.db")
+	require.NoError(t, os.Link(path, hard))
+	for _, name := range []string{path, hard, link} {
+		_, err := Open(ctx, name, tables(1))
+		assert.True(t, DataFileLinked.Is(err), "%s: %v", name, err)
+	}
+	require.NoError(t, os.Remove(hard))
+	f, err = Open(ctx, path, tables(1))
+	require.NoError(t, err)
+	require.NoError(t, f.Close())
+	nowhere := filepath.Join(dir, "nowhere.db")
+	require.NoError(t, os.Symlink(filepath.Join(dir, "gone", "x.db"), nowhere))
+	_, err = Open(ctx, nowhere, tables(1))
+	assert.Error(t, err)
+}
+
 // A file of a newer version is refused and not changed by a byte; one of an older version is
 // copied before its tables change; what is no data file is said to be none.
 func TestVersions(t *testing.T) {
@@ -205,6 +242,11 @@ func TestBackups(t *testing.T) {
 		require.NoError(t, BackUp(ctx, path, first.AddDate(0, 0, i), 7))
 		require.NoError(t, BackUp(ctx, path, first.AddDate(0, 0, i).Add(time.Hour), 7), "one a day")
 	}
+	wrong := filepath.Join(path+".backups", "2031-01-01.db")
+	require.NoError(t, os.WriteFile(wrong, []byte("of a clock that was wrong"), 0o600))
+	require.NoError(t, BackUp(ctx, path, first.AddDate(0, 0, 9), 7))
+	require.Len(t, Backups(path), 8, "it pushes none out")
+	require.NoError(t, os.Remove(wrong))
 	all := Backups(path)
 	require.Len(t, all, 7)
 	assert.Equal(t, "2026-11-29", all[0].Day.Format(day))

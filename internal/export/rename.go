@@ -15,8 +15,8 @@ func RenameScript(list []Rename) []byte {
 	var b strings.Builder
 	b.WriteString(
 		"#!/bin/sh\n# Renames images. Run it in the folder that holds them; no file is overwritten.\nset -u\n" +
-			"rename() {\n  if [ ! -f \"$1\" ]; then echo \"not here: $1\"; return; fi\n" +
-			"  if [ -e \"$2\" ]; then echo \"there already: $2\"; return; fi\n  mv -- \"$1\" \"$2\"\n}\n")
+			"rename() {\n  if [ ! -f \"$1\" ]; then printf '%s\\n' \"not here: $1\"; return; fi\n" +
+			"  if [ -e \"$2\" ]; then printf '%s\\n' \"there already: $2\"; return; fi\n  mv -- \"$1\" \"$2\"\n}\n")
 	for _, r := range list {
 		if !plain(r.From) || !plain(r.To) || r.From == r.To {
 			continue // no name of a file in this folder

@@ -27,6 +27,7 @@ func TestRenameScript(t *testing.T) {
 	put("taken.jpg", "stays")
 	put("other.jpg", "stays too")
 	list = append(list, Rename{"other.jpg", "taken.jpg"}, Rename{"gone.jpg", "x.jpg"}, Rename{"../up.jpg", "y.jpg"},
+		Rename{"-n \\c\\t%s.jpg", "u.jpg"},
 		Rename{"z.jpg", "a/b.jpg"}, Rename{"line\nbreak.jpg", "w.jpg"}, Rename{"", "v.jpg"})
 	script := filepath.Join(t.TempDir(), "rename.sh")
 	require.NoError(t, os.WriteFile(script, RenameScript(list), 0o644))
@@ -45,6 +46,7 @@ func TestRenameScript(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "stays", string(raw))
 	assert.Contains(t, string(output), "not here: ./gone.jpg")
+	assert.Contains(t, string(output), `not here: ./-n \c\t%s.jpg`, "as it is called")
 	assert.Contains(t, string(output), "there already: ./taken.jpg")
 }
 

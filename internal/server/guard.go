@@ -1,39 +1,48 @@
 package server
 
 import (
-	"crypto/sha256"
-	"crypto/subtle"
 	"net"
 	"net/http"
 	"net/url"
 	"slices"
 	"strings"
 
+	"inktally/internal/server/gate"
+
 	"github.com/gin-gonic/gin"
 )
 
 // guard keeps others out: the program is for the person at this machine, and a page of the
 // web must neither read nor change anything through a browser that is open beside it.
-type guard Options
+type guard struct {
+	hosts []string
+	gate  *gate.Gate
+}
 
-// own refuses what comes under another name, and changes that another site asks for,
-// whichever header tells so.
+// own refuses what comes under another name, and what another site asks of the API or changes, whichever header tells
+// so. No answer of the API is kept by a browser or on the way.
 func (g guard) own(c *gin.Context) {
 	h := c.Writer.Header()
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "no-referrer")
 	h.Set("Content-Security-Policy",
 		"default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'")
+	if isAPI(c.Request.URL.Path) {
+		h.Set("Cache-Control", "no-store")
+	}
 	switch {
 	case !g.answersTo(c.Request.Host):
 		problem(c, http.StatusForbidden, WrongHost)
-	case !safe(c.Request.Method) && fromElsewhere(c.Request):
+	case (!safe(c.Request.Method) || isAPI(c.Request.URL.Path)) && fromElsewhere(c.Request):
 		problem(c, http.StatusForbidden, OtherSite)
 	default:
 		return
 	}
 	c.Abort()
 }
+
+// isAPI reports whether a path is one of the API.
+func isAPI(path string) bool { return path == "/api" || strings.HasPrefix(path, "/api/") }
 
 // safe reports whether a method changes nothing.
 func safe(method string) bool { return method == http.MethodGet || method == http.MethodHead }
@@ -62,7 +71,7 @@ func (g guard) answersTo(host string) bool {
 		name = host
 	}
 	ip := net.ParseIP(strings.Trim(name, "[]"))
-	return strings.EqualFold(name, "localhost") || ip != nil || slices.ContainsFunc(g.Hosts, func(h string) bool {
+	return strings.EqualFold(name, "localhost") || ip != nil || slices.ContainsFunc(g.hosts, func(h string) bool {
 		return strings.EqualFold(h, name)
 	})
 }
@@ -75,7 +84,7 @@ const (
 
 // signedIn refuses whoever does not have the token, where there is one.
 func (g guard) signedIn(c *gin.Context) {
-	if len(g.Token) == 0 {
+	if g.gate.Open() {
 		return
 	}
 	if c.Request.URL.Path == signInPath {
@@ -87,7 +96,7 @@ func (g guard) signedIn(c *gin.Context) {
 	if bearer, ok := strings.CutPrefix(c.GetHeader("Authorization"), "Bearer "); ok {
 		token = bearer
 	}
-	if g.fits(token) {
+	if g.fits(c, token) {
 		return
 	}
 	if strings.HasPrefix(c.Request.URL.Path, "/api") || !safe(c.Request.Method) {
@@ -98,21 +107,10 @@ func (g guard) signedIn(c *gin.Context) {
 	c.Abort()
 }
 
-func (g guard) fits(token string) bool {
-	return subtle.ConstantTimeCompare(TokenSum(token), g.Token) == 1
+func (g guard) fits(c *gin.Context, token string) bool {
+	address, _, _ := net.SplitHostPort(c.Request.RemoteAddr)
+	return g.gate.Fits(c.Request.Context(), address, token)
 }
-
-// TokenSum returns what is kept of a token.
-func TokenSum(token string) []byte {
-	sum := sha256.Sum256([]byte(token))
-	return sum[:]
-}
-
-// signInPage asks for the token.
-const signInPage = `<!doctype html><html lang="en"><meta charset="utf-8"><title>Ink Tally</title>
-<body style="font:16px/1.5 sans-serif;margin:12vh auto;max-width:420px"><h1>Ink Tally</h1>
-<form method="post"><label>Token, as it was printed at the first start<br><input name="token" type="password" autofocus style="font:inherit;width:100%"></label>
-<p><button style="font:inherit">Sign in</button></form>`
 
 // signIn takes the token of a form, or of a link.
 func (g guard) signIn(c *gin.Context) {
@@ -121,12 +119,12 @@ func (g guard) signIn(c *gin.Context) {
 	if c.Request.Method == http.MethodPost {
 		token = c.PostForm("token")
 	}
-	if token == "" || !g.fits(token) {
+	if token == "" || !g.fits(c, token) {
 		status := http.StatusOK
 		if token != "" {
 			status = http.StatusUnauthorized
 		}
-		c.Data(status, "text/html; charset=utf-8", []byte(signInPage))
+		c.Data(status, "text/html; charset=utf-8", []byte(gate.Page))
 		return
 	}
 	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: token, Path: "/", HttpOnly: true,

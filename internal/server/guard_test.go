@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"fmt"
+	"inktally/internal/server/gate"
 	"io"
 	"log/slog"
 	"mime/multipart"
@@ -27,8 +28,8 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// Changes that another site asks for are refused, whichever header tells of it; reading is
-// not held up, and what is no browser says nothing.
+// What another site asks of the API is refused, whichever header tells of it, and no answer of it is kept anywhere;
+// the front end is not held up, and what is no browser says nothing.
 func TestOrigins(t *testing.T) {
 	server := serve(t)
 	own := server.URL
@@ -54,7 +55,7 @@ func TestOrigins(t *testing.T) {
 		"the newer header, one site": {map[string]string{"Sec-Fetch-Site": "same-site", "Origin": own}, true},
 	} {
 		t.Run(name, func(t *testing.T) {
-			for _, method := range []string{"POST", "PUT", "DELETE", "PATCH"} {
+			for _, method := range []string{"POST", "PUT", "DELETE", "PATCH", "GET"} {
 				status, answer := ask(t, server, method, "/api/nowhere", "{}", func(r *http.Request) {
 					for k, v := range c.headers {
 						r.Header.Set(k, v)
@@ -64,6 +65,25 @@ func TestOrigins(t *testing.T) {
 			}
 		})
 	}
+}
+
+// No answer of the API is kept; what the front end is made of is.
+func TestNoStore(t *testing.T) {
+	server := serve(t)
+	for path, want := range map[string]string{"/api/clients": "no-store", "/api/nowhere": "no-store",
+		"/api/openapi.json": "no-store"} {
+		resp, err := http.Get(server.URL + path)
+		require.NoError(t, err)
+		resp.Body.Close()
+		assert.Equal(t, want, resp.Header.Get("Cache-Control"), path)
+	}
+	req, err := http.NewRequest(http.MethodGet, server.URL+"/clients", nil)
+	require.NoError(t, err)
+	req.Header.Set("Sec-Fetch-Site", "cross-site")
+	resp, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	resp.Body.Close()
+	assert.NotEqual(t, http.StatusForbidden, resp.StatusCode, "a link to the program from elsewhere")
 }
 
 // Unknown addresses answer 404 and wrong methods 405, in the front end too.
@@ -96,7 +116,7 @@ func TestToken(t *testing.T) {
 	require.NoError(t, err)
 	defer a.Close()
 	log := slog.New(slog.NewTextHandler(io.Discard, nil))
-	server := httptest.NewServer(New(a, log, Options{Hosts: []string{"tally.example"}, Token: TokenSum("secret")}))
+	server := httptest.NewServer(New(a, log, Options{Hosts: []string{"tally.example"}, Token: gate.Sum("secret")}))
 	defer server.Close()
 	client := &http.Client{CheckRedirect: func(*http.Request, []*http.Request) error { return http.ErrUseLastResponse }}
 	do := func(method, path, body string, change func(*http.Request)) *http.Response {

@@ -11,6 +11,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/server/gate"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
@@ -39,7 +40,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 		log.Error("a request failed", "path", c.Request.URL.Path, "error", failure)
 		problem(c, http.StatusInternalServerError, fault.OwnMistake)
 	}))
-	g := guard(o)
+	g := guard{o.Hosts, gate.New(o.Token)}
 	router.Use(g.own, g.signedIn, present(a.IsAway))
 	api := humagin.New(router, config())
 	api.UseMiddleware(bounded, newTurns().take)

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"math/rand/v2"
 	"os"
@@ -111,7 +112,21 @@ func TestDeletedIsGone(t *testing.T) {
 	}))
 	traces := traces(t, db, client)
 	assert.Greater(t, len(traces), 20)
+	require.NoError(t, db.Write(ctx, func(tx *Tx) error {
+		c, err := tx.Client(client)
+		return errors.Join(err, tx.SetSiteKind(SiteKind{Domain: "a.example", Kind: "directory", SaidFor: c.Name}),
+			tx.SetSiteKind(SiteKind{Domain: "b.example", Kind: "directory", SaidFor: "Othername"}))
+	}))
 	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
+	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
+		kinds, err := tx.SiteKinds()
+		for _, k := range kinds {
+			assert.Equal(t, map[string]string{"a.example": "", "b.example": "Othername"}[k.Domain], k.SaidFor,
+				"what was said stays, the name goes")
+		}
+		assert.Len(t, kinds, 2)
+		return err
+	}))
 	files, err := filepath.Glob(path + "*")
 	require.NoError(t, err)
 	for _, file := range files {

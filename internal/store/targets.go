@@ -101,9 +101,9 @@ func (t *Tx) OwnTargets(client int64) ([]OwnTarget, error) {
 // AddOwnTarget adds a target of the user's own to a client's page; one that was there before
 // comes back under its id. It returns the id.
 func (t *Tx) AddOwnTarget(client int64, o OwnTarget) (int64, error) {
-	return t.insert(of(client, FacetSaid), `INSERT INTO own_targets (id, page_id, text, gain, minutes)
-		VALUES ((SELECT ?1 FROM sqlite_sequence WHERE name = 'own_targets' AND ?1 BETWEEN 1 AND seq), ?2, ?3, ?4, ?5)`,
-		o.ID, o.PageID, o.Text, o.Gain, o.Minutes)
+	return t.insert(of(client, FacetSaid), `INSERT INTO own_targets (id, page_id, text, gain, minutes) VALUES ((
+		SELECT ?1 FROM sqlite_sequence WHERE name = 'own_targets' AND ?1 BETWEEN 1 AND seq
+		AND ?1 NOT IN (SELECT id FROM own_targets)), ?2, ?3, ?4, ?5)`, o.ID, o.PageID, o.Text, o.Gain, o.Minutes)
 }
 
 // DeleteOwnTarget removes a target that the user added.

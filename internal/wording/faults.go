@@ -170,6 +170,7 @@ var faults = map[fault.Code]string{
 	"number_too_small": "“{field}” starts at {least}. Use a larger number.",
 	"port_taken": "{address} cannot be listened on. Is the program running already? Choose another port " +
 		"with --listen.",
+	"data_file_linked": "{file} has a second name (a hard link). Remove that, or copy the file and open the copy.",
 	"data_file_in_use": "The data file {file} is open in another Ink Tally. End that one first, or name " +
 		"another file with --data.",
 	"data_file_newer": "The data file {file} was written by a newer Ink Tally. Open it with that one; nothing " +
