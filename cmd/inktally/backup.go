@@ -96,6 +96,10 @@ func check(ctx context.Context, out io.Writer, data string) error {
 		fmt.Fprintln(out, says)
 		return DataFileDamaged.New(data).Because(err)
 	}
+	if says, err = datafile.Strange(ctx, data, store.Migrations()); err != nil || says != "" {
+		fmt.Fprintln(out, says)
+		return DataFileDamaged.New(data).Because(err)
+	}
 	folder, err := os.MkdirTemp("", "check-")
 	if err != nil {
 		return err

@@ -2,8 +2,10 @@ package datafile
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"io/fs"
+	"net/url"
 	"os"
 	"path/filepath"
 	"slices"
@@ -66,6 +68,23 @@ func BackUp(ctx context.Context, path string, now time.Time, keep int) error {
 	return nil
 }
 
+// upToDate brings the tables of a file up to date, and leaves nothing beside it.
+func upToDate(ctx context.Context, path string, migrations fs.FS) error {
+	db, err := open(path, url.Values{})
+	if err != nil {
+		return err
+	}
+	err = migrate(ctx, db, migrations)
+	if err == nil {
+		err = drain(ctx, db, `PRAGMA wal_checkpoint(TRUNCATE)`)
+	}
+	err = errors.Join(err, db.Close())
+	for _, end := range logs {
+		_ = os.Remove(path + end)
+	}
+	return err
+}
+
 // Restore puts a copy in the place of the file at a path; the file that was there is kept
 // beside it under the returned name, empty if there was none. A copy that is damaged or that
 // a newer program has written is refused, and so is a file that is open.
@@ -80,6 +99,9 @@ func Restore(ctx context.Context, from, path string, migrations fs.FS) (before s
 		return "", BackupUnreadable.New(from).Because(err)
 	case is > known:
 		return "", DataFileNewer.New(from)
+	}
+	if says, err := Strange(ctx, from, migrations); err != nil || says != "" {
+		return "", BackupUnreadable.New(from).Because(fmt.Errorf("%s %w", says, err))
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
 		return "", BadDataFile.New(path).Because(err)
@@ -97,6 +119,9 @@ func Restore(ctx context.Context, from, path string, migrations fs.FS) (before s
 	fresh := path + ".restored"
 	if err := Copy(ctx, from, fresh); err != nil {
 		return "", NoRoomForCopy.New(from, fresh).Because(err)
+	}
+	if err := upToDate(ctx, fresh, migrations); err != nil { // what does not start is not put in its place
+		return "", BackupUnreadable.New(from).Because(errors.Join(err, os.Remove(fresh)))
 	}
 	if _, err := os.Stat(path); err == nil {
 		before = fmt.Sprintf("%s.before-%s", path, time.Now().Format("2006-01-02-150405"))

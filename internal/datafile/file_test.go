@@ -285,3 +285,44 @@ func TestBackups(t *testing.T) {
 	assert.Empty(t, before)
 	assert.Equal(t, 1, count(fresh))
 }
+
+// A backup with what this program did not make, without what it made, or with a gap in its versions is not put in the
+// place of a file that is whole.
+func TestStrangeBackups(t *testing.T) {
+	path := made(t, 3)
+	sum := prints(t, path)
+	for name, do := range map[string]string{
+		"a trigger": `CREATE TRIGGER spy AFTER INSERT ON ta BEGIN DELETE FROM ta; END`, "a view": `CREATE VIEW v AS SELECT 1`,
+		"a table": `CREATE TABLE more (x)`, "a column": `ALTER TABLE ta ADD COLUMN y TEXT`, "no table": `DROP TABLE tb`,
+		"another table": `DROP TABLE tb; CREATE VIEW tb AS SELECT 1 AS x`, "an index": `CREATE INDEX i ON ta (x)`,
+		"a gap":         `DELETE FROM goose_db_version WHERE version_id = 2`,
+		"an older file": `DROP TABLE tc; DELETE FROM goose_db_version WHERE version_id = 3`,
+	} {
+		from := made(t, 3)
+		db, err := sql.Open("sqlite", from)
+		require.NoError(t, err)
+		_, err = db.Exec(do)
+		require.NoError(t, err)
+		require.NoError(t, db.Close())
+		says, err := Strange(ctx, from, tables(3))
+		require.NoError(t, err)
+		before, err := Restore(ctx, from, path, tables(3))
+		if name == "an older file" {
+			assert.Empty(t, says)
+			require.NoError(t, err)
+			assert.NotEmpty(t, before)
+			f, err := Open(ctx, path, tables(3))
+			require.NoError(t, err, "it was brought up to date before")
+			require.NoError(t, f.Close())
+			path = made(t, 3)
+			sum = prints(t, path)
+			continue
+		}
+		assert.True(t, BackupUnreadable.Is(err), "%s: %v", name, err)
+		assert.Equal(t, sum, prints(t, path), "%s: nothing is changed or left", name)
+		assert.Equal(t, name != "a gap", says != "", "%s: %s", name, says)
+	}
+	says, err := Strange(ctx, path, tables(3))
+	require.NoError(t, err)
+	assert.Empty(t, says)
+}

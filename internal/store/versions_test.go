@@ -17,6 +17,7 @@ import (
 	"inktally/core/page"
 	"inktally/core/plan"
 	"inktally/core/reading"
+	"inktally/internal/datafile"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -252,4 +253,26 @@ func TestMigrationIsKilled(t *testing.T) {
 		require.NoError(t, db.Close())
 	}
 	assert.Positive(t, under, "none was killed under way")
+}
+
+// Files that programs of all versions wrote have nothing strange in them, as they were and brought up to date.
+func TestVersionsAreNotStrange(t *testing.T) {
+	files, err := filepath.Glob("testdata/version*.db.gz")
+	require.NoError(t, err)
+	require.NotEmpty(t, files)
+	for _, file := range files {
+		var n int
+		_, err := fmt.Sscanf(filepath.Base(file), "version%d.db.gz", &n)
+		require.NoError(t, err)
+		path := versionFile(t, n)
+		says, err := datafile.Strange(t.Context(), path, Migrations())
+		require.NoError(t, err)
+		assert.Empty(t, says, "version %d", n)
+		db, err := Open(t.Context(), path)
+		require.NoError(t, err)
+		require.NoError(t, db.Close())
+		says, err = datafile.Strange(t.Context(), path, Migrations())
+		require.NoError(t, err)
+		assert.Empty(t, says, "version %d, up to date", n)
+	}
 }
