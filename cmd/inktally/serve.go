@@ -16,6 +16,7 @@ import (
 	"inktally/internal/demo"
 	"inktally/internal/practice"
 	"inktally/internal/server"
+	"inktally/internal/server/gate"
 	"inktally/internal/source"
 	"inktally/internal/store"
 
@@ -147,7 +148,7 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options,
 	if err != nil {
 		return err
 	}
-	web := server.Server(server.New(a, o.Log, server.Options{Hosts: s.hosts, Token: sum}))
+	web := gate.Server(server.New(a, o.Log, server.Options{Hosts: s.hosts, Token: sum}))
 	web.BaseContext = func(net.Listener) context.Context { return ctx }
 	fmt.Fprintf(out, "Ink Tally is at http://%s\n", listener.Addr())
 	if token != "" {

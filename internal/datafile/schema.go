@@ -11,8 +11,8 @@ import (
 )
 
 // Strange returns the first thing in which the tables of a file are not those that this program made at its version,
-// empty for nothing: a table more or less, another column, a trigger or a view that nobody made. Such a file may be whole
-// and do what nobody asked for.
+// empty for nothing: a table more or less, another column, a trigger or a view that nobody made. Such a file may be
+// whole and do what nobody asked for.
 func Strange(ctx context.Context, path string, migrations fs.FS) (string, error) {
 	is, known, err := versions(ctx, path, migrations)
 	if err != nil || is == 0 || is > known {

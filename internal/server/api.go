@@ -8,6 +8,7 @@ import (
 
 	"inktally/core/fault"
 	"inktally/internal/app"
+	"inktally/internal/server/gate"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -81,7 +82,7 @@ func (r api) operation(method, path, id, summary string, options ...option) huma
 		o(&is)
 	}
 	return huma.Operation{Method: method, Path: "/api" + path, OperationID: id, Summary: summary, Tags: []string{r.tag},
-		MaxBodyBytes: is.bytes, BodyReadTimeout: readTime, Metadata: map[string]any{traitsKey: is}}
+		MaxBodyBytes: is.bytes, BodyReadTimeout: gate.ReadTime, Metadata: map[string]any{traitsKey: is}}
 }
 
 // handle registers an operation whose use case answers with a T. One that writes tells what

@@ -13,6 +13,7 @@ import (
 	"inktally/internal/draft"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
+	"inktally/internal/server/gate"
 	"inktally/internal/tables"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -66,6 +67,11 @@ func traitsOf(ctx huma.Context) traits { return ctx.Operation().Metadata[traitsK
 // in files before anybody looks at it.
 func bounded(ctx huma.Context, next func(huma.Context)) {
 	c := humagin.Unwrap(ctx)
+	until := time.Time{} // who listens sends nothing
+	if !safe(c.Request.Method) {
+		until = time.Now().Add(gate.ReadTime)
+	}
+	_ = http.NewResponseController(c.Writer).SetReadDeadline(until)
 	c.Request.Body = &boundedBody{c.Request.Body, traitsOf(ctx).bytes}
 	next(ctx)
 }
@@ -93,19 +99,6 @@ func (b *boundedBody) Read(p []byte) (int, error) {
 
 var errTooLarge = errors.New("request body too large")
 
-// readTime is how long a client may take to send its body, writeTime how long to take what
-// it asked for; progress is sent as long as somebody listens.
-const (
-	readTime  = 2 * time.Minute
-	writeTime = time.Minute
-)
-
-// Server serves a handler, and waits for nobody for ever.
-func Server(h http.Handler) *http.Server {
-	return &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, WriteTimeout: writeTime, IdleTimeout: readTime,
-		MaxHeaderBytes: 64 << 10}
-}
-
 const heavyAtOnce = 2
 
 // turns lets few heavy requests in at a time, and gives each answer its time.
@@ -123,9 +116,9 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 			return // who asked has left
 		}
 	}
-	until := time.Now().Add(writeTime)
+	until := time.Now().Add(gate.WriteTime)
 	if !safe(c.Request.Method) { // its body comes first
-		until = until.Add(readTime)
+		until = until.Add(gate.ReadTime)
 	}
 	if is.endless {
 		until = time.Time{}

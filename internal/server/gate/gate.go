@@ -1,6 +1,7 @@
-// Package gate lets in who has the token of the program, and slows down who guesses.
+// Package gate lets in who has the token of the program, slows down who guesses, and waits for nobody for ever: what a
+// request may take to come and an answer to be taken is bounded, and so are the connections of an address.
 //
-// In go tokens as they are shown, by who shows them; out comes whether one fits.
+// In go tokens and connections, by who shows and opens them; out comes who is let in.
 package gate
 
 import (
