@@ -326,3 +326,13 @@ func TestStrangeBackups(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, says)
 }
+
+// What was written is on the disk before it is answered for.
+func TestWritesAreOnTheDisk(t *testing.T) {
+	f, err := Open(ctx, made(t, 1), tables(1))
+	require.NoError(t, err)
+	defer f.Close()
+	var full int
+	require.NoError(t, f.Writer.QueryRow(`PRAGMA synchronous`).Scan(&full))
+	assert.Equal(t, 2, full)
+}
