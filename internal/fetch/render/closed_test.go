@@ -6,8 +6,11 @@ import (
 	"io"
 	"net/http"
 	"net/http/httptest"
+	"os"
+	"path/filepath"
 	"strings"
 	"testing"
+	"time"
 
 	"inktally/core/fault"
 	"inktally/internal/fetch"
@@ -97,4 +100,29 @@ func unheard(message string, tab *websocket.Conn) bool {
 		"result": map[string]string{"identifier": "1"}})
 	_ = websocket.Message.Send(tab, string(answer))
 	return true
+}
+
+// A browser that hangs at its start holds up nobody who gives up, nor the end of the program.
+func TestBrowserHangsAtItsStart(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "chromium")
+	require.NoError(t, os.WriteFile(path, []byte("#!/bin/sh\nexec sleep 300\n"), 0o755))
+	b := New(Options{Web: fetch.New(fetch.Options{Guard: anywhere}), Path: path})
+	ctx, giveUp := context.WithCancel(t.Context())
+	ended := make(chan error, 1)
+	go func() {
+		_, err := b.Render(ctx, fetch.Request{Address: "http://127.0.0.1:1/"})
+		ended <- err
+	}()
+	require.Eventually(t, func() bool { // it is being started
+		busy := !b.mu.TryLock()
+		if !busy {
+			b.mu.Unlock()
+		}
+		return busy
+	}, 10*time.Second, 10*time.Millisecond)
+	began := time.Now()
+	giveUp()
+	assert.Error(t, <-ended)
+	b.Close()
+	assert.Less(t, time.Since(began), endTime+2*time.Second)
 }

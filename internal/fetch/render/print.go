@@ -26,7 +26,7 @@ func (b *Browser) Print(ctx context.Context, html []byte) ([]byte, error) {
 	case <-ctx.Done():
 		return nil, BrowserLost.New().Because(ctx.Err())
 	}
-	running, err := b.browser()
+	running, err := b.ready(ctx)
 	if err != nil {
 		return nil, err
 	}

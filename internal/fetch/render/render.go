@@ -118,6 +118,23 @@ func (b *Browser) stop() {
 	b.running, b.end = nil, nil
 }
 
+// ready returns the running browser. Who gives up waits for none that hangs at its start.
+func (b *Browser) ready(ctx context.Context) (context.Context, error) {
+	var running context.Context
+	var err error
+	started := make(chan struct{})
+	go func() {
+		defer close(started)
+		running, err = b.browser()
+	}()
+	select {
+	case <-started:
+		return running, err
+	case <-ctx.Done():
+		return nil, ctx.Err()
+	}
+}
+
 // browser returns the running browser, started if none runs or if the
 // last one has died.
 func (b *Browser) browser() (context.Context, error) {
@@ -245,7 +262,7 @@ func (b *Browser) turn(ctx context.Context, address string, turns int) (doc fetc
 
 // render renders a page in a tab of its own.
 func (b *Browser) render(ctx context.Context, address string) (doc fetch.Document, crowded bool, err error) {
-	running, err := b.browser()
+	running, err := b.ready(ctx)
 	if err != nil {
 		return fetch.Document{}, false, err
 	}
