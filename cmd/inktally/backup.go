@@ -94,11 +94,11 @@ func check(ctx context.Context, out io.Writer, data string) error {
 	says, err := datafile.Damage(ctx, data)
 	if err != nil || says != "" {
 		fmt.Fprintln(out, says)
-		return DataFileDamaged.New(data).Because(err)
+		return datafile.DataFileDamaged.New(data).Because(err)
 	}
 	if says, err = datafile.Strange(ctx, data, store.Migrations()); err != nil || says != "" {
 		fmt.Fprintln(out, says)
-		return DataFileDamaged.New(data).Because(err)
+		return datafile.DataFileDamaged.New(data).Because(err)
 	}
 	folder, err := os.MkdirTemp("", "check-")
 	if err != nil {
@@ -107,7 +107,7 @@ func check(ctx context.Context, out io.Writer, data string) error {
 	defer os.RemoveAll(folder)
 	aside := filepath.Join(folder, "copy.db")
 	if err := datafile.Copy(ctx, data, aside); err != nil {
-		return DataFileDamaged.New(data).Because(err)
+		return datafile.DataFileDamaged.New(data).Because(err)
 	}
 	db, err := store.Open(ctx, aside)
 	if err != nil {

@@ -8,6 +8,5 @@ var (
 	PortTaken         = fault.Define1("port_taken", "address")
 	BackupOverItself  = fault.Define1("backup_over_itself", "file")
 	BackupFailed      = fault.Define2("backup_failed", "file", "copy")
-	DataFileDamaged   = fault.Define1("data_file_damaged", "file")
 	PagesDamaged      = fault.Define1("pages_damaged", "pages")
 )

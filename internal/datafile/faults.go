@@ -11,4 +11,7 @@ var (
 	DataFileNewer    = fault.Define1("data_file_newer", "file")
 	BackupUnreadable = fault.Define1("backup_unreadable", "file")
 	NoRoomForCopy    = fault.Define2("no_room_for_copy", "file", "copy")
+	DiskFull         = fault.Define0("disk_full")
+	// DataFileDamaged is that of a file whose pages are hurt: nothing more is written to it.
+	DataFileDamaged = fault.Define1("data_file_damaged", "file")
 )

@@ -13,6 +13,7 @@ import (
 	"io/fs"
 	"net/url"
 	"os"
+	"sync/atomic"
 
 	"github.com/gofrs/flock"
 	"github.com/pressly/goose/v3"
@@ -33,6 +34,7 @@ type File struct {
 	Writer, Reader *sql.DB
 
 	lock *flock.Flock
+	hurt atomic.Bool // it was found to be damaged
 }
 
 // Open opens the file at a path, makes it if it is missing and brings its tables up to date.
@@ -165,9 +167,9 @@ func (f *File) Close() error {
 	return errors.Join(err, f.lock.Unlock())
 }
 
-// open opens connections; pragmas of options come before those that all have. What was written is on the disk before it
-// is answered for: that costs less than a millisecond a write, and without it a log that is lost takes along what was
-// kept since the file took it in.
+// open opens connections; pragmas of options come before those that all have. What was written is on the disk before
+// it is answered for: that costs less than a millisecond a write, and without it a log that is lost takes along what
+// was kept since the file took it in.
 func open(path string, options url.Values) (*sql.DB, error) {
 	for _, pragma := range []string{"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)",
 		"synchronous(FULL)"} {

@@ -20,6 +20,33 @@ func Full(err error) bool {
 	return errors.As(err, &e) && e.Code()&0xff == lib.SQLITE_FULL
 }
 
+// damaged reports whether an error says that the pages of the file are hurt.
+func damaged(err error) bool {
+	var e *sqlite.Error
+	return errors.As(err, &e) && (e.Code()&0xff == lib.SQLITE_CORRUPT || e.Code()&0xff == lib.SQLITE_NOTADB)
+}
+
+// Outcome tells what a failure of the file is, where it is one: the disk is full, or the file is damaged. From then on
+// nothing is written to that.
+func (f *File) Outcome(err error) error {
+	switch {
+	case Full(err):
+		return DiskFull.New().Because(err)
+	case damaged(err):
+		f.hurt.Store(true)
+		return DataFileDamaged.New(f.Path).Because(err)
+	}
+	return err
+}
+
+// Whole returns why nothing may be written to the file, nil as long as it was not found to be damaged.
+func (f *File) Whole() error {
+	if f.hurt.Load() {
+		return DataFileDamaged.New(f.Path)
+	}
+	return nil
+}
+
 // Reserve holds room back, as far as there is some.
 func (f *File) Reserve() {
 	if info, err := os.Stat(f.reserve()); err == nil && info.Size() == reserveBytes {

@@ -1,9 +1,12 @@
 package store
 
-import "inktally/core/fault"
+import (
+	"inktally/core/fault"
+	"inktally/internal/datafile"
+)
 
 // The failures that a person is told of.
 var (
 	NotReadBefore = fault.Define0("not_read_before")
-	DiskFull      = fault.Define0("disk_full")
+	DiskFull      = datafile.DiskFull
 )

@@ -71,8 +71,11 @@ type Tx struct {
 // Read runs f in a transaction that only reads.
 func (db *DB) Read(ctx context.Context, f func(*Tx) error) error { return db.run(ctx, db.reader, f) }
 
-// Write runs f in a transaction; nothing is kept where f fails.
+// Write runs f in a transaction; nothing is kept where f fails, or where the file was found to be damaged.
 func (db *DB) Write(ctx context.Context, f func(*Tx) error) error {
+	if err := db.file.Whole(); err != nil {
+		return err
+	}
 	defer db.writes.Add(1)
 	return db.run(ctx, db.writer, f)
 }
@@ -95,33 +98,25 @@ func (t *Tx) counted() {
 func (db *DB) run(ctx context.Context, on *sql.DB, f func(*Tx) error) error {
 	begun, err := on.BeginTx(ctx, nil)
 	if err != nil {
-		return err
+		return db.file.Outcome(err)
 	}
 	defer func() { _ = begun.Rollback() }()
 	tx := &Tx{ctx: ctx, db: db, tx: begun}
 	if err := f(tx); err != nil {
-		return outcome(err)
+		return db.file.Outcome(err)
 	}
 	if err := tx.raise(); err != nil {
-		return outcome(err)
+		return db.file.Outcome(err)
 	}
 	tell, err := tx.outcome()
 	if err != nil {
-		return outcome(err)
+		return db.file.Outcome(err)
 	}
 	if err := begun.Commit(); err != nil {
-		return outcome(err)
+		return db.file.Outcome(err)
 	}
 	tell()
 	return nil
-}
-
-// outcome says that the disk is full, where it is.
-func outcome(err error) error {
-	if datafile.Full(err) {
-		return DiskFull.New().Because(err)
-	}
-	return err
 }
 
 // Delete runs f, which deletes, also where the disk is full: room was held back for it. What
