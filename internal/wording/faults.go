@@ -183,7 +183,7 @@ var faults = map[fault.Code]string{
 	"backup_over_itself":   "{file} is the data file itself. Name another file.",
 	"backup_failed": "A copy of {file} could not be written to {copy}. Check that there is room and that " +
 		"you may write there.",
-	"data_file_damaged": "The data file {file} is damaged, and nothing more is written to it. See what can be read with " +
+	"data_file_damaged": "The data file {file} is damaged, and nothing more is written to it. See what is left with " +
 		"inktally check, and put a backup in its place with inktally restore FILE.",
 	"pages_damaged": "Kept pages that cannot be read: {pages}. Measure their clients again, or restore a " +
 		"backup.",
