@@ -34,7 +34,7 @@ func fromHTML(body []byte, address string) Results {
 }
 
 // mostUnits is how many texts of a page are looked at: one of a hundred entries has some thousand.
-const mostUnits = 8000
+const mostUnits = 6000
 
 // scan looks for entries among the units of a page.
 type scan struct {
