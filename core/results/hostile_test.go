@@ -9,10 +9,10 @@ import (
 	"github.com/stretchr/testify/assert"
 )
 
-// A page of nothing but numbers costs what its first texts do: of all of them it would be a hundred times as much.
+// A page of nothing but numbers costs what its first texts do: of all of them it would be twenty times as much.
 func TestManyNumbers(t *testing.T) {
 	var b strings.Builder
-	for i := range 600_000 {
+	for i := range 120_000 {
 		fmt.Fprintf(&b, "<p>+1 207 555 01%02d</p>", i%100)
 	}
 	start := time.Now()

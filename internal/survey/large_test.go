@@ -30,11 +30,11 @@ func heldMB() int {
 // A survey holds no pages: of many large ones it holds next to nothing, and it ends at what it may read, which is told
 // with the pages that it left.
 func TestLargePages(t *testing.T) {
-	text := strings.Repeat("<p>Some words about chimneys and flues in a town by the sea.</p>", 5000) // 320 KB
+	text := strings.Repeat("<p>Some words about chimneys and flues in a town by the sea.</p>", 2500) // 160 KB
 	binder := site.NewBinder(phrase.LanguageOf("en", nil, phrase.Corrections{}), nil, nil)
 	serve := func(w http.ResponseWriter, r *http.Request) {
 		var links strings.Builder
-		for i := range 60 {
+		for i := range 40 {
 			fmt.Fprintf(&links, `<a href="/p%d">page %d</a> `, i, i)
 		}
 		html(w, r.URL.Path+links.String()+text)
@@ -43,19 +43,19 @@ func TestLargePages(t *testing.T) {
 	most := atomic.Int64{}
 	found, _, err := visit(t, "http://brindle.example/", Options{Lightly: true, Gist: gists(binder, ""),
 		Seen: func(visited, _ int) {
-			if visited%20 == 0 {
+			if visited%10 == 0 {
 				most.Store(max(most.Load(), int64(heldMB())))
 			}
 		}}, serve)
 	require.NoError(t, err)
 	require.Nil(t, found.Stopped)
-	assert.Len(t, found.Visited, 61)
-	assert.Less(t, int(most.Load())-before, 60, "MB held while 20 MB of pages were read")
+	assert.Len(t, found.Visited, 41)
+	assert.Less(t, int(most.Load())-before, 30, "MB held while pages of 6 MB were read")
 	tree := site.Survey{Visited: found.Visited, Binder: binder, Low: func(site.Kind) int { return 500 }}.Tree()
-	assert.Len(t, tree.Pages, 61)
-	assert.Less(t, heldMB()-before, 40, "MB held of 20 MB of pages")
+	assert.Len(t, tree.Pages, 41)
+	assert.Less(t, heldMB()-before, 20, "MB held of pages of 6 MB")
 
-	found, asked, err := visit(t, "http://brindle.example/", Options{Lightly: true, MostBytes: 3 << 20}, serve)
+	found, asked, err := visit(t, "http://brindle.example/", Options{Lightly: true, MostBytes: 2 << 20}, serve)
 	require.NoError(t, err)
 	require.NotNil(t, found.Stopped)
 	assert.Equal(t, SiteTooLarge.Code, found.Stopped.Code)
@@ -79,9 +79,9 @@ func TestManyLinks(t *testing.T) {
 	}
 	before := heldMB()
 	start := time.Now()
-	found, _, err := visit(t, "http://brindle.example/", Options{Lightly: true, Most: 9}, serve)
+	found, _, err := visit(t, "http://brindle.example/", Options{Lightly: true, Most: 4}, serve)
 	require.NoError(t, err)
-	assert.Len(t, found.Visited, 9)
+	assert.Len(t, found.Visited, 4)
 	for _, m := range found.Missed {
 		assert.LessOrEqual(t, len(m.URL), longestURL)
 	}
@@ -99,7 +99,7 @@ func TestManyLinks(t *testing.T) {
 	p := page.Read([]byte(s.String()), page.Source{URL: "http://brindle.example/"})
 	c.link(ctx, p, "brindle.example/")
 	assert.Less(t, len(c.known), 2, "one that is given up looks at no links")
-	t.Logf("9 pages of 100,000 links: %s", all.Round(time.Millisecond))
+	t.Logf("4 pages of 100,000 links: %s", all.Round(time.Millisecond))
 }
 
 // What a page's gist holds is bounded, and what is beyond it still counts.

@@ -56,7 +56,7 @@ const isOpen = (row: string, domain: string) => props.opened?.row === row && pro
           ><b class="slab as-block">Target</b><span class="plain">to lead the local rivals</span></template
         >
         <template v-for="s in rivals" :key="s.domain" #[`site-${s.domain}`]>
-          <b class="slab of-two rival" :title="`${s.name}, ${s.domain}`">{{ s.name }}</b>
+          <b class="slab as-block rival" :title="`${s.name}, ${s.domain}`">{{ s.name }}</b>
           <span class="plain">{{ standsAt(s) }}</span>
         </template>
         <tbody>
