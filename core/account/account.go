@@ -50,9 +50,6 @@ type Figure struct {
 	Then           standing.Value
 }
 
-// Difference is now less then.
-func (f Figure) Difference() float64 { return f.Amount - f.Then.Amount }
-
 // Figures returns those of a site that are known of both days and differ, each by one source: what another source
 // says is no change.
 func Figures(values []standing.Value, site string, day time.Time) (out []Figure) {
@@ -95,8 +92,6 @@ type Place struct {
 	// known.
 	Organic, Map     [2]int
 	OrganicOf, MapOf int
-	// On are the days.
-	On [2]time.Time
 	// Visits are what the organic places bring a month, 0 where its searches are not known or not the town's (rule
 	// 7.1).
 	Visits Visits
@@ -104,6 +99,11 @@ type Place struct {
 
 // Moved reports whether a place is another.
 func (p Place) Moved() bool { return p.Organic[0] != p.Organic[1] || p.Map[0] != p.Map[1] }
+
+// VisitsOf returns what the organic places bring, by the searches of the phrase and the rates of places (rule 7.1).
+func (p Place) VisitsOf(searches int, rate func(place int) float64) Visits {
+	return Visits{Then: float64(searches) * rate(p.Organic[0]), Now: float64(searches) * rate(p.Organic[1])}
+}
 
 // Rise is by how many places two organic places differ, what is not found being behind all.
 func (p Place) Rise() int {
@@ -124,9 +124,8 @@ func (v Visits) Changed() bool { return math.Abs(v.Now-v.Then) >= .5 }
 
 // Moved is what moved of a client since a day.
 type Moved struct {
-	// Places are the phrases that were searched for before and since, those that moved; Searches is how many were.
-	Places   []Place
-	Searches int
+	// Places are the phrases that were searched for before and since, those that moved.
+	Places []Place
 	// FoundFor is how many phrases the client's site is found for by its lists, Hire what these bring of visits that
 	// are ready to hire; both are the same where no newer list came.
 	FoundFor [2]int

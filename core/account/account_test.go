@@ -67,7 +67,7 @@ func TestFigures(t *testing.T) {
 	}, "own.example", day(5))
 	require.Len(t, got, 1, "another source is no change, the same figure neither, a rival's is not the client's")
 	assert.Equal(t, standing.Reviews, got[0].Figure)
-	assert.InDelta(t, 4, got[0].Difference(), 0)
+	assert.Equal(t, []float64{11, 15}, []float64{got[0].Then.Amount, got[0].Amount})
 }
 
 func TestPlaces(t *testing.T) {
@@ -77,4 +77,8 @@ func TestPlaces(t *testing.T) {
 	assert.False(t, Place{Organic: [2]int{6, 6}, Map: [2]int{0, 0}}.Moved())
 	assert.True(t, Place{Organic: [2]int{6, 6}, Map: [2]int{0, 3}}.Moved())
 	assert.False(t, Visits{10, 10.4}.Changed())
+	rate := func(place int) float64 { return map[int]float64{6: .045, 14: .007}[place] }
+	got := Place{Organic: [2]int{14, 6}}.VisitsOf(380, rate)
+	assert.InDelta(t, 2.66, got.Then, 1e-9)
+	assert.InDelta(t, 17.1, got.Now, 1e-9)
 }

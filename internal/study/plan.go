@@ -100,16 +100,6 @@ func (s *Study) PlanWith(ctx context.Context, earlier map[string]store.Reading) 
 	return s.planOf(whole, store.SaidOf{Outlines: s.Said.Outlines, ToMake: s.Said.ToMake}), nil
 }
 
-// With returns the study as it was when other searches were recorded and other lists of phrases imported; all else is
-// today's.
-func (s *Study) With(lineups []store.Lineup, found []store.FoundList) *Study {
-	return &Study{Revision: s.Revision, Said: s.Said, Standing: s.Standing, Found: found,
-		Known: s.variant(func(k *Known) {
-			k.Lineups = lineups
-			k.Entries = k.EntriesOf(k.MainLineup().ID)
-		})}
-}
-
 // PlanAs works out the plan with the figures of another yardstick.
 func (s *Study) PlanAs(ctx context.Context, y yardstick.Yardstick) (*Plan, error) {
 	if _, err := s.Whole(ctx); err != nil { // whose sites stay judged as they are

@@ -23,7 +23,7 @@ var facts = map[mapprofile.Field]string{mapprofile.Name: "the name", mapprofile.
 	mapprofile.Site:  "the website", mapprofile.Address: "the address", mapprofile.Areas: "the towns you serve",
 	mapprofile.Services: "the services", mapprofile.Founded: "the year you started",
 	mapprofile.Attributes: "what is special about you",
-	mapprofile.Photos:     "photos"}
+	mapprofile.Photos:     "photos", mapprofile.PhotoNames: "photos with better names"}
 
 // Beside words work on links, listings and map profile.
 func Beside(j handoff.BesideJob) string {

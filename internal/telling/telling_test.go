@@ -8,6 +8,7 @@ import (
 	"inktally/core/handoff"
 	"inktally/core/ladder"
 	"inktally/core/lineup"
+	"inktally/core/mapprofile"
 	"inktally/core/plan"
 	"inktally/core/sheet"
 
@@ -167,4 +168,13 @@ func TestMessage(t *testing.T) {
 	assert.LessOrEqual(t, len(strings.Fields(long)), MostWords)
 	assert.NotContains(t, long, "545", "proofs go first")
 	assert.Contains(t, Teller{Walk: &handoff.Walk{}}.Message(), "First I look at who is found")
+}
+
+// Every fact of a map profile that may be asked for has words for an owner.
+func TestFactsHaveWords(t *testing.T) {
+	for _, f := range append(mapprofile.Filling(), mapprofile.PhotoNames) {
+		if f != mapprofile.There && f != mapprofile.Claimed { // these are told by themselves
+			assert.NotEmpty(t, facts[f], f)
+		}
+	}
 }

@@ -34,7 +34,7 @@ func Of(ctx context.Context, db *store.DB, s *study.Study, day time.Time) (*acco
 		Figures: account.Figures(values(s), stood.SitesOf(s)[0].Domain, day)}
 	now := reached.Of(s)
 	places(m, s, now.Rows, day)
-	then := reached.Of(s.With(s.Lineups, found)).Client()
+	then := reached.Of(&study.Study{Known: s.Known, Found: found}).Client() // all else is today's
 	m.Hire = account.Visits{Then: then.Hire, Now: now.Client().Hire}
 	m.FoundFor = [2]int{len(then.Phrases), len(now.Client().Phrases)}
 	for ref, said := range s.Standing.Said {
@@ -66,19 +66,17 @@ func byPhrase(lineups []store.Lineup) (keys []string, by map[string][]store.Line
 	return keys, by
 }
 
-// at returns which of some searches was in force on a day, the newest where there was none before.
-func at(list []store.Lineup, day time.Time) (then store.Lineup, earlier bool) {
-	moments, newest := make([]time.Time, len(list)), list[0]
+// at returns which of some searches was in force on a day; it is not ok where none came since.
+func at(list []store.Lineup, day time.Time) (then store.Lineup, ok bool) {
+	moments := make([]time.Time, len(list))
 	for i, l := range list {
 		moments[i] = l.RecordedAt
-		if l.RecordedAt.After(newest.RecordedAt) {
-			newest = l
-		}
 	}
-	if i := account.Then(moments, day); i >= 0 {
-		return list[i], true
+	i := account.Then(moments, day)
+	if i < 0 {
+		return then, false
 	}
-	return newest, false
+	return list[i], true
 }
 
 // places tells where the client stood and stands.
@@ -89,17 +87,14 @@ func places(m *account.Moved, s *study.Study, rows []reach.Row, day time.Time) {
 		if !twice {
 			continue
 		}
-		m.Searches++
 		now := by[key][0] // the newest first
-		p := account.Place{Phrase: now.Phrase, OrganicOf: now.LookedAt, MapOf: now.MapLookedAt,
-			On: [2]time.Time{then.RecordedAt, now.RecordedAt}}
+		p := account.Place{Phrase: now.Phrase, OrganicOf: now.LookedAt, MapOf: now.MapLookedAt}
 		for n, l := range []store.Lineup{then, now} {
 			p.Map[n], p.Organic[n] = lineup.Stands(study.Results(s.EntriesOf(l.ID)))
 		}
 		for _, r := range rows {
 			if r.Volume != nil && r.Counts && phrase.Fold(r.Text) == phrase.Fold(now.Phrase) {
-				volume, rate := float64(*r.Volume), s.Yardstick.Visits.Rate
-				p.Visits = account.Visits{Then: volume * rate(p.Organic[0]), Now: volume * rate(p.Organic[1])}
+				p.Visits = p.VisitsOf(*r.Volume, s.Yardstick.Visits.Rate)
 			}
 		}
 		if p.Moved() {
