@@ -144,8 +144,8 @@ func (r api) book() {
 				return nil, err
 			}
 			return r.app.Book.PreviewList(ctx, in.Client, name, body)
-		}, heavy, takes(aList))
-	handle(r, post, book+"/import", "importList", "Import a list", r.importList, heavy, takes(aList))
+		}, takes(aList))
+	handle(r, post, book+"/import", "importList", "Import a list", r.importList, takes(aList))
 	do(r, remove, book+"/imports/{import}", "undoImport", "Undo an import",
 		func(ctx context.Context, in *importPath) error {
 			return r.app.Book.UndoImport(ctx, in.Client, in.Import)

@@ -1,8 +1,6 @@
 package server
 
 import (
-	"errors"
-	"io"
 	"net/http"
 	"time"
 
@@ -14,10 +12,12 @@ import (
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/saved"
 	"inktally/internal/server/gate"
+	"inktally/internal/server/spool"
 	"inktally/internal/tables"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humagin"
+	"github.com/gin-gonic/gin"
 )
 
 // limit is how large the body of a request may be, and what is told of a larger one.
@@ -42,8 +42,8 @@ var (
 // traits are what an operation is registered with, beside what its description tells.
 type traits struct {
 	limit
-	// heavy reports that its answer or its body may be as large as a page: few of them are
-	// answered at once, for they are held in memory until they are taken.
+	// heavy reports that its answer or its body may be as large as a page, or that it is worked out
+	// of whole pages: few of them are worked on at once.
 	heavy bool
 	// endless reports that its answer goes on as long as somebody listens.
 	endless bool
@@ -52,8 +52,10 @@ type traits struct {
 // option is a trait of an operation.
 type option func(*traits)
 
-// takes sets how large the body may be.
-func takes(l limit) option { return func(t *traits) { t.limit = l } }
+// takes sets how large the body may be; more than the usual is heavy.
+func takes(l limit) option {
+	return func(t *traits) { t.limit, t.heavy = l, t.heavy || l.bytes > usual.bytes }
+}
 
 func heavy(t *traits)   { t.heavy = true }
 func endless(t *traits) { t.endless = true }
@@ -72,57 +74,66 @@ func bounded(ctx huma.Context, next func(huma.Context)) {
 		until = time.Now().Add(gate.ReadTime)
 	}
 	_ = http.NewResponseController(c.Writer).SetReadDeadline(until)
-	c.Request.Body = &boundedBody{c.Request.Body, traitsOf(ctx).bytes}
+	c.Request.Body = gate.Body(c.Request.Body, traitsOf(ctx).bytes)
+	if takesJSON(ctx.Operation()) {
+		c.Request.Body = gate.Entries(c.Request.Body)
+	}
 	next(ctx)
 }
 
-// waste is how much more of a body that is too large is taken in and thrown away, so that
-// whoever sends it gets to read why: a browser that is cut off while it sends does not.
-const waste = 64 << 20
-
-// boundedBody ends with an error where a body is larger than it may be.
-type boundedBody struct {
-	io.ReadCloser
-	left int64
+// takesJSON reports whether what is sent to an operation is read as JSON, whatever it says it is.
+func takesJSON(o *huma.Operation) bool {
+	return o.RequestBody != nil && o.RequestBody.Content["application/json"] != nil
 }
-
-func (b *boundedBody) Read(p []byte) (int, error) {
-	n, err := b.ReadCloser.Read(p)
-	if b.left -= int64(n); b.left >= 0 {
-		return n, err
-	}
-	if err == nil {
-		_, _ = io.CopyN(io.Discard, b.ReadCloser, waste)
-	}
-	return 0, errTooLarge
-}
-
-var errTooLarge = errors.New("request body too large")
 
 const heavyAtOnce = 2
 
-// turns lets few heavy requests in at a time, and gives each answer its time.
+// turns lets few heavy requests in at a time, and gives each answer its time. One takes its turn when its body is there,
+// and gives it back before its answer is sent: who sends or reads slowly holds nobody up.
 type turns chan struct{}
 
 func newTurns() turns { return make(turns, heavyAtOnce) }
 
 func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 	c, is := humagin.Unwrap(ctx), traitsOf(ctx)
-	if is.heavy {
-		select {
-		case t <- struct{}{}:
-			defer func() { <-t }()
-		case <-ctx.Context().Done():
-			return // who asked has left
-		}
+	if !is.heavy {
+		sendUntil(c, is.endless)
+		next(ctx)
+		return
 	}
+	taken := spool.Body(c.Request.Body)
+	defer taken.Close()
+	c.Request.Body = taken
+	_ = http.NewResponseController(c.Writer).SetReadDeadline(time.Time{}) // it is there, however long its turn takes
+	answer := spool.Hold(c)
+	defer answer.Release(c)
+	if !t.work(ctx, next) {
+		return // who asked has left
+	}
+	sendUntil(c, false)
+	_ = answer.Send() // who asked has left, or takes it too slowly
+}
+
+// work does what was asked for when its turn has come, and reports whether it came.
+func (t turns) work(ctx huma.Context, next func(huma.Context)) bool {
+	select {
+	case t <- struct{}{}:
+	case <-ctx.Context().Done():
+		return false
+	}
+	defer func() { <-t }()
+	next(ctx)
+	return true
+}
+
+// sendUntil sets until when an answer must be taken. The body of a request that changes something comes first.
+func sendUntil(c *gin.Context, endless bool) {
 	until := time.Now().Add(gate.WriteTime)
-	if !safe(c.Request.Method) { // its body comes first
+	if !safe(c.Request.Method) {
 		until = until.Add(gate.ReadTime)
 	}
-	if is.endless {
+	if endless {
 		until = time.Time{}
 	}
 	_ = http.NewResponseController(c.Writer).SetWriteDeadline(until)
-	next(ctx)
 }

@@ -133,7 +133,7 @@ func (r api) lineup() {
 			}
 			beside := in.RawBody.Data().Continues
 			return r.app.Lineup.PreviewResults(ctx, in.Client, beside, name, body, in.columns())
-		}, heavy, takes(resultPages))
+		}, takes(resultPages))
 	handle(r, post, "/clients/{client}/lineup/results", "keepResults",
 		"Record a page of search results as the search for a phrase",
 		func(ctx context.Context, in *resultsInput) (*view.Lineup, error) {
@@ -143,7 +143,7 @@ func (r api) lineup() {
 			}
 			form := in.RawBody.Data()
 			return r.app.Lineup.KeepResults(ctx, in.Client, form.Continues, form.Phrase, name, body, in.columns())
-		}, heavy, takes(resultPages))
+		}, takes(resultPages))
 	handle(r, get, "/clients/{client}/lineup", "lineup", "A recorded search, the main one if none is told",
 		func(ctx context.Context, in *lineupInput) (*view.Lineup, error) {
 			return r.app.Lineup.Get(ctx, in.Client, in.Lineup)

@@ -117,12 +117,11 @@ func (r api) pages() {
 		func(ctx context.Context, in *evidenceInput) (*view.MadeOf, error) {
 			return r.app.Sheet.MadeOf(ctx, in.Client, in.Page, in.Entry)
 		})
-	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files, heavy,
-		takes(someFiles))
+	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files, takes(someFiles))
 	handle(r, post, page+"/paste", "paste", "Add pasted HTML or text as the page's reading",
 		func(ctx context.Context, in *pasteInput) (view.Filed, error) {
 			return r.app.Readings.Paste(ctx, in.Client, in.Page, in.Body.Entry, in.Body.HTML)
-		}, heavy, takes(aPage))
+		}, takes(aPage))
 	do(r, remove, "/clients/{client}/readings/{reading}", "removeReading", "Remove a reading that was added by mistake",
 		func(ctx context.Context, in *ReadingPath) error {
 			return r.app.Readings.Remove(ctx, in.Client, in.Reading)

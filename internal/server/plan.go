@@ -187,7 +187,7 @@ func handleDraft[T any](r api, path, id, summary string,
 			raw = []byte(in.Body.Text)
 		}
 		return do(r.app.Plan, ctx, in.Client, in.Page, in.Body.Name, raw)
-	}, heavy, takes(aDraft))
+	}, takes(aDraft))
 }
 
 func (r api) imagesCSV(ctx context.Context, in *ClientPath) (*file, error) {

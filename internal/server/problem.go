@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"inktally/core/fault"
+	"inktally/internal/server/gate"
 	"inktally/internal/view"
 	"inktally/internal/wording"
 
@@ -45,7 +46,7 @@ func problemOf(status int, f *fault.Fault) *Problem {
 // the first entry that does not fit.
 func init() {
 	huma.NewErrorWithContext = func(ctx huma.Context, status int, message string, errs ...error) huma.StatusError {
-		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, errTooLarge.Error()) ||
+		if status == http.StatusRequestEntityTooLarge || strings.Contains(message, gate.ErrTooLarge.Error()) ||
 			tooLarge(errs) {
 			return problemOf(http.StatusRequestEntityTooLarge, traitsOf(ctx).fault)
 		}
@@ -72,9 +73,9 @@ func tooLarge(errs []error) bool {
 	return slices.ContainsFunc(errs, func(err error) bool {
 		var detail *huma.ErrorDetail
 		if errors.As(err, &detail) { // its own text repeats the whole value
-			return strings.Contains(detail.Message, errTooLarge.Error())
+			return strings.Contains(detail.Message, gate.ErrTooLarge.Error())
 		}
-		return err != nil && strings.Contains(err.Error(), errTooLarge.Error())
+		return err != nil && strings.Contains(err.Error(), gate.ErrTooLarge.Error())
 	})
 }
 

@@ -26,10 +26,10 @@ func (r api) received() {
 	handle(r, post, "/received", "recognize", "What a page that was handed over may be; nothing is kept",
 		func(ctx context.Context, in *handedInput) (*view.Recognized, error) {
 			return r.app.Received.Look(ctx, in.Body)
-		}, heavy, takes(aPage))
+		}, takes(aPage))
 	handle(r, post, "/clients/{client}/received", "keepReceived",
 		"Keep a page that was handed over as the client's or a rival's",
 		func(ctx context.Context, in *keepHandedInput) (view.Filed, error) {
 			return r.app.Received.Keep(ctx, in.Client, in.Body.Handed, in.Body.As, in.Body.PageID)
-		}, heavy, takes(aPage))
+		}, takes(aPage))
 }

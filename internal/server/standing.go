@@ -82,7 +82,7 @@ func (r api) standing() {
 				return nil, err
 			}
 			return r.app.Standing.Read(ctx, in.Client, name, body, layout)
-		}, heavy, takes(aTable))
+		}, takes(aTable))
 	handle(r, post, of+"/import", "importFigures", "Keep a table of a file",
 		func(ctx context.Context, in *tableInput) (*stood.FiguresKept, error) {
 			name, body, layout, err := in.read()
@@ -93,7 +93,7 @@ func (r api) standing() {
 				return nil, ColumnsUnreadable.New()
 			}
 			return r.app.Standing.Keep(ctx, in.Client, name, body, *layout)
-		}, heavy, takes(aTable))
+		}, takes(aTable))
 	handle(r, post, of+"/ask", "askFigures", "Ask the sources for the figures of the client and its rivals",
 		ofClient(r.app.Standing.Ask))
 	handle(r, remove, of+"/imports/{import}", "undoFigures", "Take back what was imported at once",

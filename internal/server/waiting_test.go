@@ -1,13 +1,16 @@
 package server
 
 import (
+	"encoding/json"
 	"fmt"
 	"io"
 	"log/slog"
 	"net"
 	"net/http"
+	"runtime"
 	"strings"
 	"testing"
+	"testing/iotest"
 	"time"
 
 	"inktally/internal/app"
@@ -123,4 +126,65 @@ func TestConnectionsOfAnAddress(t *testing.T) {
 		defer again.Close()
 		return answers(again)
 	}, 20*time.Second, 50*time.Millisecond)
+}
+
+// Whoever sends slowly and whoever does not read holds none of the turns that heavy requests take.
+func TestNobodyHoldsATurn(t *testing.T) {
+	server := serve(t)
+	_, made := ask(t, server, "POST", "/api/clients",
+		`{"name":"Slow","trade":"","phone":"","home_page":"","services":[],"places":[],"phrases":[]}`)
+	client := fmt.Sprint(made["id"])
+	_, ground := ask(t, server, "GET", "/api/clients/"+client, "")
+	page := ground["pages"].([]any)[0].(map[string]any)["id"]
+	paste := fmt.Sprintf("/api/clients/%s/pages/%v/paste", client, page)
+	status, filed := ask(t, server, "POST", paste, fmt.Sprintf(`{"entry":0,"html":%q}`, "<p>"+strings.Repeat("word ", 2<<20)))
+	require.Equal(t, 200, status)
+	kept := fmt.Sprintf("/api/clients/%s/readings/%v/page", client, filed["reading_id"])
+	for i := range 4 * heavyAtOnce {
+		conn, err := net.Dial("tcp", server.Listener.Addr().String())
+		require.NoError(t, err)
+		defer conn.Close()
+		require.NoError(t, conn.(*net.TCPConn).SetReadBuffer(4<<10))
+		head := "GET " + kept + " HTTP/1.1\r\nHost: localhost\r\n\r\n"
+		if i%2 == 0 {
+			head = "POST " + paste + " HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\n" +
+				"Content-Length: 1000\r\n\r\n{"
+		}
+		_, err = io.WriteString(conn, head)
+		require.NoError(t, err)
+		if i%2 == 1 { // it is being answered
+			_, err = conn.Read(make([]byte, 1))
+			require.NoError(t, err)
+		}
+	}
+	began := time.Now()
+	status, _ = ask(t, server, "GET", kept, "")
+	assert.Equal(t, 200, status)
+	assert.Less(t, time.Since(began), gate.WriteTime/2)
+}
+
+// A body of many entries is refused as it comes in, before any of them is made.
+func TestManyEntries(t *testing.T) {
+	server := serve(t)
+	for name, body := range map[string]string{"numbers": `{"x":[` + strings.Repeat("0,", 15<<20) + `0]}`,
+		"objects": `{"x":[` + strings.Repeat("{},", 10<<20) + `0]}`, "nested": strings.Repeat("[", 30<<20)} {
+		var before, after runtime.MemStats
+		runtime.ReadMemStats(&before)
+		status, answer := ask(t, server, "POST", "/api/received", body)
+		runtime.ReadMemStats(&after)
+		assert.Equal(t, http.StatusRequestEntityTooLarge, status, name)
+		assert.NotEmpty(t, answer["code"], name)
+		assert.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(20<<20), name)
+	}
+}
+
+// What stands in texts is no entry, however it is written and wherever it is cut.
+func TestEntriesOfTexts(t *testing.T) {
+	text := strings.Repeat(`,[{\"\\`, gate.MostEntries)
+	for _, body := range []string{`{"a":"` + text + `","b":[1,2]}`, `["` + strings.Repeat(`x,`, gate.MostEntries) + `"]`} {
+		require.True(t, json.Valid([]byte(body)))
+		got, err := io.ReadAll(iotest.OneByteReader(gate.Entries(io.NopCloser(strings.NewReader(body)))))
+		assert.NoError(t, err)
+		assert.Equal(t, body, string(got))
+	}
 }
