@@ -62,6 +62,8 @@ func soaking() bool {
 		err = soakRead(soakRendered, 2, "r", reading.Rendered)
 	case "large":
 		err = soakLarge()
+	case "askers":
+		err = soakAskers()
 	case "readers":
 		err = readersBench()
 	case "kills":

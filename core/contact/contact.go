@@ -29,13 +29,18 @@ type List struct {
 	linked map[string]bool // whether a link calls it
 	seen   map[string]bool
 	found  []Phone
+	left   int // texts that are still looked at
 }
+
+// mostTried is how many texts of a page are tried as numbers: each costs what a paragraph does, and no page that somebody
+// wrote has as many.
+const mostTried = 5_000
 
 // NewList returns a list without numbers. lang is the language tag of the page,
 // called are the numbers that its links call.
 func NewList(lang string, called []string) *List {
 	l := &List{region: sync.OnceValue(func() string { return regionOf(lang) }), linked: map[string]bool{},
-		seen: map[string]bool{}}
+		seen: map[string]bool{}, left: mostTried}
 	for _, typed := range called {
 		if number, ok := l.number(typed); ok {
 			l.linked[number] = true
@@ -58,7 +63,10 @@ func regionOf(tag string) string {
 
 // Find adds the numbers of a text.
 func (l *List) Find(text string) {
-	for _, typed := range phoneText.FindAllString(text, -1) {
+	if l.left <= 0 {
+		return
+	}
+	for _, typed := range phoneText.FindAllString(text, l.left) {
 		if number, ok := l.number(typed); ok && !l.seen[number] {
 			l.seen[number] = true
 			l.found = append(l.found, Phone{Number: strings.TrimSpace(typed), Linked: l.linked[number]})
@@ -69,6 +77,9 @@ func (l *List) Find(text string) {
 // number returns a number in its international form (E.164); it is not ok for digits
 // that can be none.
 func (l *List) number(typed string) (string, bool) {
+	if l.left--; l.left < 0 {
+		return "", false
+	}
 	parsed, err := phonenumbers.Parse(typed, l.region())
 	if err != nil || !phonenumbers.IsPossibleNumber(parsed) {
 		return "", false

@@ -90,10 +90,11 @@ func (r *reader) entry(li *html.Node) Item {
 				if at, ok := element.Lookup(c, "href"); ok {
 					item.Text, item.Address = Label(c), r.absolute(at)
 				}
-			case c.DataAtom == atom.A:
+			case c.DataAtom == atom.A && r.left > 0:
+				r.left--
 				item.Items = append(item.Items,
 					Item{Text: Label(c), Address: r.absolute(element.Attr(c, "href")), Items: []Item{}})
-			case element.NeverText(c.DataAtom):
+			case element.NeverText(c.DataAtom) || c.DataAtom == atom.A:
 			default:
 				walk(c)
 			}

@@ -101,7 +101,7 @@ func (p *Page) findDetails() Details {
 	p.links(&d)
 	p.passages(&d)
 	for i := range p.Images {
-		if p.Images[i].Baked {
+		if p.Images[i].Baked && len(d.Baked) < mostDetails {
 			d.Baked = append(d.Baked, p.Images[i].File+p.Images[i].Ext)
 		}
 	}
@@ -130,7 +130,7 @@ func (p *Page) passages(d *Details) {
 				d.Foreign.add(t, b.Words)
 			}
 		}
-		if s.May(cues.Vague) {
+		if s.May(cues.Vague) && len(d.Vague) < mostDetails {
 			d.Vague = append(d.Vague, cues.VagueIn(t)...)
 		}
 		if d.Years == "" && s.May(cues.Years) && b.Copy() {
@@ -140,12 +140,15 @@ func (p *Page) passages(d *Details) {
 			d.UnderConstruction = true
 		}
 	}
-	d.Phones = append(d.Phones, phones.Found()...)
+	found := phones.Found()
+	d.Phones = append(d.Phones, found[:min(len(found), mostDetails)]...)
 }
 
 const (
 	foreignWords = 12 // words of a block whose language can be told
 	foreignTries = 6  // blocks of a page whose language is told: it is slow
+	// mostDetails is how many of a kind are told: no page that somebody wrote has as many.
+	mostDetails = 500
 )
 
 // telephones returns the numbers that links of the page call.

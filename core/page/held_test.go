@@ -1,6 +1,7 @@
 package page
 
 import (
+	"fmt"
 	"runtime"
 	"strings"
 	"testing"
@@ -94,4 +95,41 @@ func TestTooMuch(t *testing.T) {
 	}
 	assert.False(t, Read([]byte("<p>one"+strings.Repeat("<li><a href=x>item</a>", 4000)), Source{}).Warns(TooMuch),
 		"a long page is no such one")
+}
+
+// Of each kind of thing that is told of a page the first are told, however many there are.
+func TestDetailsAreBounded(t *testing.T) {
+	for name, unit := range map[string]string{
+		"mails":    "<p>a<a href='mailto:mail%d@x.example'>a</a>",
+		"numbers":  "<p>call 207-555-%04d",
+		"calls":    "<p>a<a href='tel:2075550%d'>a</a>",
+		"profiles": "<footer><a href='https://social%d.example/a' aria-label='Follow us'>a</a></footer>",
+		"data": "<script type='application/ld+json'>" +
+			"{\"@type\":\"LocalBusiness\",\"name\":\"a%d\",\"telephone\":\"207-555-0100\"}</script>",
+		"menu":  "<li>a<a href=/a>a</a><a href=/%d>b</a></li>",
+		"vague": "<p>and the towns nearby %d",
+	} {
+		t.Run(name, func(t *testing.T) {
+			var b strings.Builder
+			b.WriteString("<nav><ul>")
+			for i := range 20_000 {
+				fmt.Fprintf(&b, unit, i)
+			}
+			p := Read([]byte(b.String()), Source{URL: "https://a.example/"})
+			d := p.Details()
+			most := 0
+			for _, have := range []int{len(d.Mails), len(d.Phones), len(d.Profiles), len(d.Businesses), len(d.Vague)} {
+				most = max(most, have)
+			}
+			assert.LessOrEqual(t, most, mostDetails)
+			items := 0
+			for _, m := range p.Menus() {
+				for _, i := range m {
+					items += 1 + len(i.Items)
+				}
+			}
+			assert.LessOrEqual(t, items, 1100)
+			assert.Positive(t, most+items)
+		})
+	}
 }

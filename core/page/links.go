@@ -84,8 +84,8 @@ func (p *Page) links(d *Details) {
 		switch scheme {
 		case "mailto":
 			address, _, _ := strings.Cut(rest, "?")
-			if address != "" && !slices.Contains(d.Mails, address) {
-				d.Mails = append(d.Mails, address)
+			if address != "" {
+				d.Mails = oneMore(d.Mails, address)
 			}
 			continue
 		case "", "http", "https":
@@ -93,8 +93,8 @@ func (p *Page) links(d *Details) {
 			continue
 		}
 		away := p.leadsAway(l.Href)
-		if away && leadsToProfile(l.node) && !slices.Contains(d.Profiles, l.Href) {
-			d.Profiles = append(d.Profiles, l.Href)
+		if away && leadsToProfile(l.node) {
+			d.Profiles = oneMore(d.Profiles, l.Href)
 		}
 		if len(l.Spans) == 0 {
 			continue
@@ -107,11 +107,17 @@ func (p *Page) links(d *Details) {
 	}
 	for _, b := range d.Businesses {
 		for _, same := range b.Profiles {
-			if !slices.Contains(d.Profiles, same) {
-				d.Profiles = append(d.Profiles, same)
-			}
+			d.Profiles = oneMore(d.Profiles, same)
 		}
 	}
+}
+
+// oneMore adds an address to a list that does not hold it yet, up to mostDetails.
+func oneMore(list []string, address string) []string {
+	if len(list) >= mostDetails || slices.Contains(list, address) {
+		return list
+	}
+	return append(list, address)
 }
 
 // leadsAway reports whether a link leads to another host.

@@ -17,6 +17,7 @@ type structure struct {
 	forms, videos, maps int
 	quotes              int
 	data                []string     // JSON-LD
+	dataBytes           int          // of all of it
 	items               []*html.Node // outermost elements with microdata
 	menus               []*html.Node // outermost elements of menus
 }
@@ -26,9 +27,11 @@ const maxData = 1 << 20
 
 // data keeps a script that holds structured data.
 func (w *walker) data(n *html.Node) {
+	s := &w.page.structure
 	if n.FirstChild != nil && strings.EqualFold(strings.TrimSpace(element.Attr(n, "type")), "application/ld+json") &&
-		len(n.FirstChild.Data) < maxData {
-		w.page.structure.data = append(w.page.structure.data, n.FirstChild.Data)
+		s.dataBytes+len(n.FirstChild.Data) < maxData {
+		s.data = append(s.data, n.FirstChild.Data)
+		s.dataBytes += len(n.FirstChild.Data)
 	}
 }
 

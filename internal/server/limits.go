@@ -43,7 +43,7 @@ var (
 type traits struct {
 	limit
 	// heavy reports that its answer or its body may be as large as a page, or that it is worked out
-	// of whole pages: few of them are worked on at once.
+	// of whole pages each time: few of them are worked on at once.
 	heavy bool
 	// endless reports that its answer goes on as long as somebody listens.
 	endless bool

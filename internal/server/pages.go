@@ -108,15 +108,15 @@ func (r api) pages() {
 	handle(r, get, page+"/evidence", "evidence", "What a figure was counted in",
 		func(ctx context.Context, in *evidenceInput) (*view.Evidence, error) {
 			return r.app.Sheet.Evidence(ctx, in.Client, in.Page, in.Entry, in.Phrase)
-		})
+		}, heavy)
 	handle(r, get, page+"/facts", "pageFacts", "All there is on a page beside its words",
 		func(ctx context.Context, in *evidenceInput) (*view.PageFacts, error) {
 			return r.app.Sheet.Facts(ctx, in.Client, in.Page, in.Entry)
-		})
+		}, heavy)
 	handle(r, get, page+"/made-of", "madeOf", "What a page's copy is made of, and what rivals share",
 		func(ctx context.Context, in *evidenceInput) (*view.MadeOf, error) {
 			return r.app.Sheet.MadeOf(ctx, in.Client, in.Page, in.Entry)
-		})
+		}, heavy)
 	handle(r, post, page+"/files", "files", "Add saved pages and web archives as readings", r.files, takes(someFiles))
 	handle(r, post, page+"/paste", "paste", "Add pasted HTML or text as the page's reading",
 		func(ctx context.Context, in *pasteInput) (view.Filed, error) {

@@ -149,7 +149,7 @@ func (r api) plan() {
 		}, takes(longEntry))
 	handle(r, get, "/clients/{client}/plan/images", "imageNames",
 		"The images of all pages with the names that they should have",
-		ofClient(r.app.Plan.Images))
+		ofClient(r.app.Plan.Shown), heavy)
 	handle(r, get, "/clients/{client}/plan/ladder", "ladder",
 		"Rival by rival: who leads on which front, and what passes it",
 		func(ctx context.Context, in *ladderPath) (*told.Ladder, error) {
@@ -172,7 +172,8 @@ func (r api) plan() {
 		func(ctx context.Context, in *draftPath) error {
 			return r.app.Plan.RemoveDraft(ctx, in.Client, in.Draft)
 		})
-	huma.Register(r.huma, r.operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "The same as CSV"),
+	huma.Register(r.huma,
+		r.operation(get, "/clients/{client}/plan/images.csv", "imageNamesCSV", "All of them as CSV", heavy),
 		r.imagesCSV)
 	huma.Register(r.huma, r.operation(get, "/clients/{client}/plan/rename.sh", "renameScript",
 		"A shell script that renames the files"), r.renameScript)

@@ -20,8 +20,10 @@ type Evidence struct {
 	Placement  Placement  `json:"placement" doc:"What the marks add up to"`
 	FindInPage int        `json:"find_in_page" doc:"What a browser's find-in-page counts (rule 3.1)"`
 	Across     []Across   `json:"across" doc:"What the phrase comes to on every page of the sheet"`
-	Blocks     []Block    `json:"blocks"`
-	Labels     []Marked   `json:"labels" doc:"Title, description, address, links, names and alt texts in which the phrase stands"`
+	Blocks     []Block    `json:"blocks" doc:"The first of them where the page is very long"`
+	BlockCount int        `json:"block_count" doc:"How many blocks the page has"`
+	Labels     []Marked   `json:"labels" doc:"Title, description, address, links, names and alt texts in which the phrase stands, the first of them where there are very many"`
+	LabelCount int        `json:"label_count" doc:"In how many such texts the phrase stands"`
 }
 
 // Across is how often a phrase stands on one page of the sheet.
@@ -72,12 +74,17 @@ func (e *Evidence) Fill(p *page.Page, marks []sheet.Mark) {
 			inBlocks[m.At] = append(inBlocks[m.At], m)
 		}
 	}
-	for _, l := range labels {
+	e.BlockCount, e.LabelCount = len(p.Blocks), len(labels)
+	for _, l := range firstOf(labels, mostMarked) {
 		e.Labels = append(e.Labels, Marked{Slot: SlotCode(l[0].Slot.String()), Count: len(l),
 			Pieces: pieces(l[0].Text, l, nil)})
 	}
-	for i := range p.Blocks {
+	told := 0
+	for i := range firstOf(p.Blocks, mostBlocks) {
 		b := &p.Blocks[i]
+		if told += len(p.Text(i)); told > mostText && i > 0 {
+			break
+		}
 		e.Blocks = append(e.Blocks, Block{
 			Kind: b.Kind.String(), Level: b.Level, Region: b.Region.String(), Copy: b.Copy(), Hidden: b.Hidden,
 			Words: b.Words, Path: b.Path(), Pieces: pieces(p.Text(i), inBlocks[i], opening),

@@ -79,7 +79,22 @@ func OutlineEditsOf(e outline.Edits) OutlineEdits {
 
 // ImageNames are the images of all pages with the names that they should have.
 type ImageNames struct {
-	Rows []ImageRow `json:"rows"`
+	Rows    []ImageRow `json:"rows" doc:"All of which something is asked; of the others the first where there are very many"`
+	Staying int        `json:"staying" doc:"How many images there are of which nothing is asked"`
+}
+
+// Cut leaves out of what an answer tells the images beyond the first of which nothing is asked.
+func (n ImageNames) Cut() ImageNames {
+	out := ImageNames{Rows: []ImageRow{}}
+	for _, r := range n.Rows {
+		if r.NameKey == "" && r.AltKey == "" {
+			if out.Staying++; out.Staying > mostStaying {
+				continue
+			}
+		}
+		out.Rows = append(out.Rows, r)
+	}
+	return out
 }
 
 // ImageRow is one image of a page.

@@ -118,9 +118,10 @@ func DetailsOf(p *page.Page) *Details {
 
 // PageFacts is all there is on a page beside its words.
 type PageFacts struct {
-	Details *Details     `json:"details"`
-	Menus   [][]MenuItem `json:"menus" doc:"The menus as trees, folded entries too"`
-	Links   []LinkFact   `json:"links"`
+	Details   *Details     `json:"details"`
+	Menus     [][]MenuItem `json:"menus" doc:"The menus as trees, folded entries too"`
+	Links     []LinkFact   `json:"links" doc:"The first of them where there are very many"`
+	LinkCount int          `json:"link_count"`
 }
 
 // MenuItem is an entry of a menu with those below it.
@@ -145,7 +146,9 @@ func PageFactsOf(p *page.Page) *PageFacts {
 	for _, m := range p.Menus() {
 		f.Menus = append(f.Menus, menuOf(m))
 	}
-	for _, l := range p.LinkList() {
+	links := p.LinkList()
+	f.LinkCount = len(links)
+	for _, l := range firstOf(links, mostLinks) {
 		f.Links = append(f.Links, LinkFact{l.Text, l.Address, l.Region.String(), l.Away, l.Hidden})
 	}
 	return f

@@ -1,6 +1,7 @@
 package view
 
 import (
+	"strings"
 	"time"
 
 	"inktally/core/imagename"
@@ -56,8 +57,11 @@ type Column struct {
 	Words         Words             `json:"words"`
 	Own           *int              `json:"own" doc:"Copy words that its site does not repeat, null if its site was not surveyed"`
 	Families      []FamilyPlacement `json:"families" doc:"One for each family of the sheet"`
-	Headings      []Heading         `json:"headings"`
-	Images        []Image           `json:"images"`
+	Headings      []Heading         `json:"headings" doc:"The first of them where there are very many"`
+	HeadingCount  int               `json:"heading_count"`
+	Images        []Image           `json:"images" doc:"The first of them where there are very many"`
+	ImageCount    int               `json:"image_count"`
+	WithAlt       int               `json:"with_alt" doc:"Images with an alt text"`
 	Carrying      int               `json:"carrying" doc:"Images whose names hold a phrase"`
 	Warnings      []Warning         `json:"warnings"`
 	Details       *Details          `json:"details" doc:"Null if the page was not read"`
@@ -137,11 +141,17 @@ func (c *Column) Measured(m *sheet.Column) {
 	for i, f := range m.Criteria.Families {
 		c.Families = append(c.Families, FamilyPlacement{f.Key, PlacementOf(m.Families[i]), []Slots{}})
 	}
-	for _, h := range p.Headings {
+	c.HeadingCount, c.ImageCount = len(p.Headings), len(p.Images)
+	for _, h := range firstOf(p.Headings, mostHeadings) {
 		c.Headings = append(c.Headings, Heading(h))
 	}
-	for i, img := range p.Images {
+	for i, img := range firstOf(p.Images, mostImages) {
 		c.Images = append(c.Images, ImageOf(img, m.Verdicts[i]))
+	}
+	for _, img := range p.Images {
+		if img.Alt != nil && strings.TrimSpace(*img.Alt) != "" {
+			c.WithAlt++
+		}
 	}
 	c.Carrying, c.Warnings, c.Details = m.Carrying(), WarningsOf(p.Warnings), DetailsOf(p)
 }

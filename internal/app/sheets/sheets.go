@@ -133,7 +133,7 @@ func (c comparison) column(side *study.Side) view.Column {
 func (c comparison) propose(images []view.Image) {
 	for _, t := range c.Targets() {
 		for _, p := range t.Parts {
-			if p.Kind == plan.ImageName && !p.Adds() {
+			if p.Kind == plan.ImageName && !p.Adds() && p.Image.At < len(images) {
 				images[p.Image.At].Proposal = p.Image.Wanted
 			}
 		}

@@ -24,6 +24,15 @@ func (p *Plan) Images(ctx context.Context, client int64) (*view.ImageNames, erro
 	return w.images(), nil
 }
 
+// Shown lists them as a screen shows them: where there are very many, not all of which nothing is asked.
+func (p *Plan) Shown(ctx context.Context, client int64) (list view.ImageNames, err error) {
+	all, err := p.Images(ctx, client)
+	if err == nil {
+		list = all.Cut()
+	}
+	return list, err
+}
+
 func (w *Worked) images() *view.ImageNames {
 	out := &view.ImageNames{Rows: []view.ImageRow{}}
 	for _, c := range w.Whole.Pages {

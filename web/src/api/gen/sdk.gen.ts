@@ -520,7 +520,7 @@ export const restoreDraft = <ThrowOnError extends boolean = false>(options: Opti
 export const imageNames = <ThrowOnError extends boolean = false>(options: Options<ImageNamesData, ThrowOnError>) => (options.client ?? client).get<ImageNamesResponses, ImageNamesErrors, ThrowOnError>({ url: '/api/clients/{client}/plan/images', ...options });
 
 /**
- * The same as CSV
+ * All of them as CSV
  */
 export const imageNamesCsv = <ThrowOnError extends boolean = false>(options: Options<ImageNamesCsvData, ThrowOnError>) => (options.client ?? client).get<ImageNamesCsvResponses, ImageNamesCsvErrors, ThrowOnError>({ url: '/api/clients/{client}/plan/images.csv', ...options });
 

@@ -536,7 +536,15 @@ export type Column = {
      * One for each family of the sheet
      */
     families: Array<FamilyPlacement>;
+    heading_count: number;
+    /**
+     * The first of them where there are very many
+     */
     headings: Array<Heading>;
+    image_count: number;
+    /**
+     * The first of them where there are very many
+     */
     images: Array<Image>;
     lang: string;
     /**
@@ -593,6 +601,10 @@ export type Column = {
     unlike: boolean;
     url: string;
     warnings: Array<Warning>;
+    /**
+     * Images with an alt text
+     */
+    with_alt: number;
     words: Words;
 };
 
@@ -854,6 +866,13 @@ export type Evidence = {
      * What the phrase comes to on every page of the sheet
      */
     across: Array<Across>;
+    /**
+     * How many blocks the page has
+     */
+    block_count: number;
+    /**
+     * The first of them where the page is very long
+     */
     blocks: Array<Block>;
     /**
      * The key of the sheet's family that it stands for, empty for none
@@ -864,7 +883,11 @@ export type Evidence = {
      */
     find_in_page: number;
     /**
-     * Title, description, address, links, names and alt texts in which the phrase stands
+     * In how many such texts the phrase stands
+     */
+    label_count: number;
+    /**
+     * Title, description, address, links, names and alt texts in which the phrase stands, the first of them where there are very many
      */
     labels: Array<Marked>;
     name: string;
@@ -1582,7 +1605,14 @@ export type Image = {
 };
 
 export type ImageNames = {
+    /**
+     * All of which something is asked; of the others the first where there are very many
+     */
     rows: Array<ImageRow>;
+    /**
+     * How many images there are of which nothing is asked
+     */
+    staying: number;
 };
 
 export type ImageRow = {
@@ -2429,6 +2459,10 @@ export type PageDraft = {
 
 export type PageFacts = {
     details: Details;
+    link_count: number;
+    /**
+     * The first of them where there are very many
+     */
     links: Array<LinkFact>;
     /**
      * The menus as trees, folded entries too

@@ -5,8 +5,9 @@ import { chooseMutation, imageNamesOptions, planOptions } from '@/api/calls'
 import type { Choice, Ground, ImageRow } from '@/api/types'
 import { computed, ref } from 'vue'
 import { useEdit } from '@/parts/edit'
+import CutLine from '@/parts/CutLine.vue'
 import EditFault from '@/parts/EditFault.vue'
-import { plural } from '@/parts/format'
+import { count, plural } from '@/parts/format'
 import { namesApart } from '@/parts/pages'
 import TypedField from '@/ui/TypedField.vue'
 import { useUndo } from '@/parts/undo'
@@ -46,7 +47,7 @@ const tells = computed(() => {
     return renames.value.length === 1 ? 'file to rename' : 'files to rename'
   return added.value.length === 1 ? 'image to add' : 'images to add'
 })
-const fine = computed(() => (images.value?.rows ?? []).filter((r) => !asked(r)).length)
+const fine = computed(() => images.value?.staying ?? 0)
 
 /** What is said of a name or an alt text by now. */
 function saidOf(page: string, key: string): Choice {
@@ -99,7 +100,7 @@ const leave = (r: ImageRow) =>
         <span class="soft">{{ tells }}</span></span
       >
       <label v-if="fine"
-        ><input v-model="well" type="checkbox" name="well" /> show {{ fine }} that stay</label
+        ><input v-model="well" type="checkbox" name="well" /> show {{ count(fine) }} that stay</label
       >
       <span class="space"></span>
       <ActionButton quiet :href="`/api/clients/${client}/plan/images.csv`">Save as CSV</ActionButton>
@@ -114,11 +115,18 @@ const leave = (r: ImageRow) =>
     <p v-if="isPending || (images && !plan && !planError)" class="soft pad-2 edge">Loading the images…</p>
     <p v-else-if="images && !rows.length" class="pad-2 edge">
       <template v-if="images.rows.length"
-        >All {{ plural(images.rows.length, 'image') }} are named for what they show.</template
+        >All {{ plural(fine, 'image') }} are named for what they show.</template
       >
       <template v-else>The images of measured pages will be listed here. Measure the pages first.</template>
     </p>
     <div v-else-if="images && plan" class="scroll-x">
+      <CutLine
+        v-if="well"
+        class="pad-2 edge"
+        :shown="images.rows.filter((r) => !asked(r)).length"
+        :of="fine"
+        what="images that stay"
+      />
       <DataTable :columns="columns" fixed>
         <tbody>
           <tr

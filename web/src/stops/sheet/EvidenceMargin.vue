@@ -66,9 +66,9 @@ const figure = computed(() => {
     case 'hidden':
       return `${count(c.words.hidden)} in the code, but not visible`
     case 'headings':
-      return `${plural(c.headings.length, 'heading')}, with the copy words under each`
+      return `${plural(c.heading_count, 'heading')}, with the copy words under each`
     case 'images':
-      return `${c.carrying} of ${plural(c.images.length, 'name')} with a phrase`
+      return `${count(c.carrying)} of ${plural(c.image_count, 'name')} with a phrase`
     default:
       return ''
   }
@@ -142,7 +142,7 @@ function copyText() {
           @change="margin.mark(typed)"
         />
         <span v-if="sums" class="sums nowrap">
-          <b>{{ sums.exact }}</b> exact · <b>{{ sums.loose }}</b> loose
+          <b>{{ count(sums.exact) }}</b> exact · <b>{{ count(sums.loose) }}</b> loose
         </span>
         <button class="kbd quiet pad-0 sides-2" type="button" aria-label="Next match" @click="step(1)">
           n
@@ -171,8 +171,8 @@ function copyText() {
         </button>
       </p>
       <p v-if="sums && sums.found !== sums.exact" class="soft note t-small">
-        A browser’s find in page says {{ sums.found }}: it looks for these exact characters, also inside words
-        and across sentences.
+        A browser’s find in page says {{ count(sums.found) }}: it looks for these exact characters, also
+        inside words and across sentences.
       </p>
       <FirstPhrase
         v-if="what === 'phrase' && column.role === 'client'"

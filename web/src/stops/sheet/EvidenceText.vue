@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Evidence } from '@/api/types'
 import { computed } from 'vue'
+import CutLine from '@/parts/CutLine.vue'
 import { slotLabels } from '@/parts/slots'
 import type { What } from './margin'
 
@@ -14,6 +15,11 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
 </script>
 
 <template>
+  <CutLine
+    :shown="labels.length"
+    :of="evidence.phrase ? evidence.label_count : 0"
+    what="places outside the text"
+  />
   <dl v-if="labels.length" class="labels grid gap-2 lines-1 line-below">
     <template v-for="(l, i) in labels" :key="i">
       <dt class="soft">{{ slotLabels[l.slot] }}</dt>
@@ -34,6 +40,7 @@ const labels = computed(() => (props.evidence.phrase ? props.evidence.labels : [
   <p v-if="!blocks.length" class="soft">
     {{ what === 'hidden' ? 'No hidden text.' : 'This page has no text.' }}
   </p>
+  <CutLine :shown="evidence.blocks.length" :of="evidence.block_count" what="blocks of text" />
   <div class="text" data-document>
     <div
       v-for="(b, i) in blocks"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Column } from '@/api/types'
+import CutLine from '@/parts/CutLine.vue'
 import { count } from '@/parts/format'
 
 /** The outline of a page, with the copy words under each heading. */
@@ -7,6 +8,7 @@ defineProps<{ column: Column }>()
 </script>
 
 <template>
+  <CutLine :shown="column.headings.length" :of="column.heading_count" what="headings" />
   <p v-if="!column.headings.length" class="soft">This page has no headings.</p>
   <ol v-else class="flush pad-0 sides-0" data-document>
     <li

@@ -7,7 +7,7 @@ import type { Margin } from './margin'
 defineProps<{ sheet: Sheet; rivals: Column[]; margin: Margin; narrow: boolean }>()
 
 const h1 = (c: Column) => c.headings.find((h) => h.level === 1)?.text ?? 'no H1'
-const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
+const subheads = (c: Column) => c.heading_count - c.headings.filter((h) => h.level === 1).length
 </script>
 
 <template>
@@ -36,10 +36,10 @@ const subheads = (c: Column) => c.headings.filter((h) => h.level > 1).length
             :at="margin.shows('headings', i)"
             data-cell="headings"
             :data-column="i"
-            :data-figure="c.headings.length"
+            :data-figure="c.heading_count"
             @click="margin.open('headings', i)"
           >
-            {{ count(c.headings.length) }}
+            {{ count(c.heading_count) }}
             <span v-if="!narrow" class="soft one-line">{{ subheads(c) }} below the H1</span>
           </SheetCell>
         </td>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Column } from '@/api/types'
+import CutLine from '@/parts/CutLine.vue'
 
 /** Every image of a page with the verdict on its name and the name proposed. */
 defineProps<{ column: Column }>()
 </script>
 
 <template>
+  <CutLine :shown="column.images.length" :of="column.image_count" what="images" />
   <p v-if="!column.images.length" class="soft">This page has no images.</p>
   <ol v-else class="flush pad-0 sides-0" data-document>
     <li

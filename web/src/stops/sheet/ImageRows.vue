@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Column, Sheet } from '@/api/types'
+import { count } from '@/parts/format'
 import SheetCell from './SheetCell.vue'
 import type { Margin } from './margin'
 
@@ -15,7 +16,7 @@ const rows: { name: string; key: string; of: (c: Column) => number; target: () =
   {
     name: 'With alt text',
     key: 'alts',
-    of: (c) => c.images.filter((i) => i.alt?.trim()).length,
+    of: (c) => c.with_alt,
     target: () => '',
   },
 ]
@@ -35,7 +36,7 @@ const rows: { name: string; key: string; of: (c: Column) => number; target: () =
             :data-figure="row.of(c)"
             @click="margin.open('images', i)"
           >
-            {{ row.of(c) }} of {{ c.images.length }}
+            {{ count(row.of(c)) }} of {{ count(c.image_count) }}
           </SheetCell>
         </td>
         <td v-if="i === 0" class="target">

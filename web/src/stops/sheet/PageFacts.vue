@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { pageFactsOptions } from '@/api/calls'
 import type { Column } from '@/api/types'
+import CutLine from '@/parts/CutLine.vue'
 import NoticeLine from '@/ui/NoticeLine.vue'
 import { computed } from 'vue'
 import LinkList from './LinkList.vue'
@@ -48,6 +49,7 @@ const grave = computed(() => props.column.details?.flaws.filter((f) => f.first) 
       </section>
       <section>
         <h3 class="t-text ink-below">Links</h3>
+        <CutLine :shown="data.links.length" :of="data.link_count" what="links" />
         <p v-if="!data.links.length" class="soft">This page has no links.</p>
         <LinkList v-else :links="data.links" />
       </section>

@@ -2,7 +2,7 @@
 import ActionButton from '@/ui/ActionButton.vue'
 import type { Column, Placement, Sheet } from '@/api/types'
 import { ref } from 'vue'
-import { figure } from '@/parts/format'
+import { count, figure } from '@/parts/format'
 import PlacementMark from '@/parts/PlacementMark.vue'
 import { groups } from '@/parts/slots'
 import SheetCell from './SheetCell.vue'
@@ -84,7 +84,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
                 :placement="c.families[f]"
                 :tone="c.role === 'rival' ? 'rival' : 'ink'"
               />
-              <span class="push">{{ total(c.families[f]) }}</span>
+              <span class="push">{{ count(total(c.families[f])) }}</span>
             </SheetCell>
           </td>
           <td v-if="i === 0" class="target">
@@ -111,7 +111,7 @@ const widths: Record<string, number> = { page: 36, head: 23, text: 36, pics: 23 
                   :placement="exactly(c, f, i)"
                   :tone="c.role === 'rival' ? 'rival' : 'ink'"
                 />
-                <span class="push">{{ exactly(c, f, i)?.exact.total }}</span>
+                <span class="push">{{ count(exactly(c, f, i)?.exact.total ?? 0) }}</span>
               </SheetCell>
             </td>
             <td v-if="x === 0" class="target">

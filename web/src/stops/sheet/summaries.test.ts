@@ -9,7 +9,9 @@ function sheet(own: Record<string, unknown>, target: Record<string, unknown> = {
     role: 'client',
     reading_id: 1,
     headings: [],
+    heading_count: 0,
     images: [],
+    image_count: 0,
     carrying: 0,
     families: [],
     ...own,
@@ -77,13 +79,15 @@ describe('what the row of a group tells', () => {
       ],
       '1 H1: “Sweeps” · 2 headings',
     ],
-  ])('headings %#', (headings, says) => expect(summaries.headings(sheet({ headings }))).toBe(says))
+  ])('headings %#', (headings, says) =>
+    expect(summaries.headings(sheet({ headings, heading_count: headings.length }))).toBe(says),
+  )
 
   it.each([
     [0, 4, '0 of 4 image file names hold a phrase'],
     [1, 1, '1 of 1 image file name holds a phrase'],
   ])('images %d of %d', (carrying, n, says) => {
-    expect(summaries.images(sheet({ carrying, images: Array(n).fill({}) }))).toBe(says)
+    expect(summaries.images(sheet({ carrying, image_count: n }))).toBe(says)
   })
 
   it('tells nothing of a page that was not read', () => {

@@ -46,7 +46,7 @@ function phrases(s: Sheet): string {
 function headings(s: Sheet): string {
   const page = own(s)
   if (!page) return ''
-  const all = plural(page.headings.length, 'heading')
+  const all = plural(page.heading_count, 'heading')
   const h1s = page.headings.filter((h) => h.level === 1)
   if (!h1s.length) return `no H1 · ${all}`
   return `${plural(h1s.length, 'H1')}: “${h1s[0]!.text}” · ${all}`
@@ -56,5 +56,5 @@ function images(s: Sheet): string {
   const page = own(s)
   if (!page) return ''
   const hold = page.carrying === 1 ? 'holds' : 'hold'
-  return `${page.carrying} of ${plural(page.images.length, 'image file name')} ${hold} a phrase`
+  return `${count(page.carrying)} of ${plural(page.image_count, 'image file name')} ${hold} a phrase`
 }

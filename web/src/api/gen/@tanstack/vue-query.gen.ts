@@ -1302,7 +1302,7 @@ export const imageNamesOptions = (options: Options<ImageNamesData>) => queryOpti
 export const imageNamesCsvQueryKey = (options: Options<ImageNamesCsvData>) => createQueryKey('imageNamesCsv', options);
 
 /**
- * The same as CSV
+ * All of them as CSV
  */
 export const imageNamesCsvOptions = (options: Options<ImageNamesCsvData>) => queryOptions<ImageNamesCsvResponse, ImageNamesCsvError, ImageNamesCsvResponse, ReturnType<typeof imageNamesCsvQueryKey>>({
     queryFn: async ({ queryKey, signal }) => {
