@@ -57,7 +57,8 @@ func soakAskers() error {
 		return err
 	}
 	fmt.Printf("%-52s peak %d MB once it is kept\n", fmt.Sprintf("soak: a page of %d MB", askedBytes>>20), peakMB())
-	for _, path := range []string{page + "/sheet", page + "/evidence?phrase=chimney+sweep", page + "/facts", page + "/made-of",
+	for _, path := range []string{page + "/sheet", page + "/evidence?phrase=chimney+sweep", page + "/facts",
+		page + "/made-of",
 		of + "/plan", of + "/plan/images", of + "/plan/images.csv", of + "/plan/ladder", of + "/overview",
 		fmt.Sprintf("%s/readings/%v/page?mark=chimney", of, filed["reading_id"])} {
 		if err := askMany(path, path[len(web.URL):]); err != nil {

@@ -19,6 +19,7 @@ import (
 	"inktally/internal/server/gate"
 	"inktally/internal/source"
 	"inktally/internal/store"
+	"inktally/internal/wording"
 
 	"github.com/spf13/cobra"
 )
@@ -134,6 +135,9 @@ func (s *instance) run(ctx context.Context, out io.Writer, o app.Options,
 	}
 	defer db.Close()
 	o.DB, o.Log = db, slog.New(slog.NewTextHandler(os.Stderr, nil))
+	if db.Short() {
+		o.Log.Warn(wording.Fault(datafile.DiskShort.New()))
+	}
 	a, err := app.New(ctx, o)
 	if err != nil {
 		return err

@@ -9,6 +9,7 @@ import (
 
 	"inktally/internal/server/gate"
 	"inktally/internal/store"
+	"inktally/internal/store/workspace"
 )
 
 // tokenSetting is where the sum of the token is kept.
@@ -21,7 +22,7 @@ func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token s
 		return nil, "", nil
 	}
 	err = db.Write(ctx, func(tx *store.Tx) error {
-		kept, err := tx.Setting(tokenSetting)
+		kept, err := workspace.Setting(tx, tokenSetting)
 		if err != nil && !errors.Is(err, store.ErrNotFound) {
 			return err
 		}
@@ -30,7 +31,7 @@ func (s *instance) token(ctx context.Context, db *store.DB) (sum []byte, token s
 		}
 		token = rand.Text()
 		sum = gate.Sum(token)
-		return tx.SetSetting(tokenSetting, hex.EncodeToString(sum))
+		return workspace.SetSetting(tx, tokenSetting, hex.EncodeToString(sum))
 	})
 	return sum, token, err
 }

@@ -32,8 +32,8 @@ type List struct {
 	left   int // texts that are still looked at
 }
 
-// mostTried is how many texts of a page are tried as numbers: each costs what a paragraph does, and no page that somebody
-// wrote has as many.
+// mostTried is how many texts of a page are tried as numbers: each costs what a paragraph does, and no page that
+// somebody wrote has as many.
 const mostTried = 5_000
 
 // NewList returns a list without numbers. lang is the language tag of the page,

@@ -27,9 +27,9 @@ func TestDamagedPage(t *testing.T) {
 	b.HomePage = "brindle.example"
 	client, home := newClient(t, a, b, "one.example two.example")
 	measured(t, a, client)
-	const of = ` WHERE reading_id IN (SELECT id FROM readings WHERE url = `
-	a = damaged(t, path, db, a, w, `UPDATE bodies SET html = x'00', page = x'00'`+of+`'http://one.example/')`,
-		`UPDATE bodies SET page = x'00'`+of+`'http://two.example/')`)
+	const hurt = `UPDATE bodies SET packed = x'00' WHERE id IN (SELECT `
+	a = damaged(t, path, db, a, w, hurt+`html_id FROM readings WHERE url = 'http://one.example/')`,
+		hurt+`page_id FROM readings WHERE url IN ('http://one.example/', 'http://two.example/'))`)
 	s, err := a.Sheet.Get(ctx, client, home)
 	require.NoError(t, err)
 	assert.Equal(t, []int{30, 0, 50}, []int{s.Columns[0].Words.Seen, s.Columns[1].Words.Seen, s.Columns[2].Words.Seen})
@@ -63,7 +63,7 @@ func TestDamagedPageOfTheClient(t *testing.T) {
 		[]byte("phrase,searches,difficulty,position\nchimney sweep tarn harbor,100,5,14\n"), nil, "", "")
 	require.NoError(t, err)
 	surveyed(t, a, client)
-	a = damaged(t, path, db, a, w, `UPDATE bodies SET html = x'00', page = x'00'`)
+	a = damaged(t, path, db, a, w, `UPDATE bodies SET packed = x'00'`)
 	for name, ask := range map[string]func() error{
 		"book":     func() error { _, err := a.Book.Get(ctx, client); return err },
 		"ground":   func() error { _, err := a.Ground.Get(ctx, client); return err },

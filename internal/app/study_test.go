@@ -280,7 +280,7 @@ func TestDeletedReadingIsForgotten(t *testing.T) {
 func older(t *testing.T, path string) {
 	raw, err := sql.Open("sqlite", "file:"+path)
 	require.NoError(t, err)
-	_, err = raw.Exec(`UPDATE readings SET rules = rules - 1, seen = 7; UPDATE bodies SET page = NULL`)
+	_, err = raw.Exec(`UPDATE readings SET rules = rules - 1, seen = 7; UPDATE readings SET page_id = NULL`)
 	require.NoError(t, err)
 	require.NoError(t, raw.Close())
 }

@@ -32,6 +32,8 @@ const readers = 16
 type File struct {
 	Path           string
 	Writer, Reader *sql.DB
+	// Short reports whether there was no room to hold back when it was opened: the disk is full.
+	Short bool
 
 	lock *flock.Flock
 	hurt atomic.Bool // it was found to be damaged
@@ -50,37 +52,53 @@ func Open(ctx context.Context, path string, migrations fs.FS) (_ *File, err erro
 	} else if !ok {
 		return nil, DataFileInUse.New(path)
 	}
+	if err = f.connect(ctx, migrations); Full(err) { // reading takes some room too
+		_ = os.Remove(f.reserve())
+		err = f.connect(ctx, migrations)
+	}
+	if err != nil {
+		_ = f.Close()
+		switch {
+		case DataFileNewer.Is(err) || NoRoomForCopy.Is(err):
+			return nil, err
+		case Full(err):
+			return nil, NoRoomToOpen.New(path).Because(err)
+		}
+		return nil, BadDataFile.New(path).Because(err)
+	}
+	f.Short = !f.Reserve()
+	return f, nil
+}
+
+// connect brings the tables up to date and opens the connections; where it fails none is open.
+func (f *File) connect(ctx context.Context, migrations fs.FS) (err error) {
 	defer func() {
 		if err != nil {
-			_ = f.Close()
-			if !DataFileNewer.Is(err) && !NoRoomForCopy.Is(err) {
-				err = BadDataFile.New(path).Because(err)
-			}
+			_ = f.disconnect()
 		}
 	}()
-	sweep(path)
+	sweep(f.Path)
 	if err := f.prepare(ctx, migrations); err != nil {
-		return nil, err
+		return err
 	}
-	f.Writer, err = open(path, url.Values{"_txlock": {"immediate"},
+	f.Writer, err = open(f.Path, url.Values{"_txlock": {"immediate"},
 		"_pragma": {"auto_vacuum(incremental)", "secure_delete(fast)"}})
 	if err != nil {
-		return nil, err
+		return err
 	}
 	f.Writer.SetMaxOpenConns(1)
 	if err := migrate(ctx, f.Writer, migrations); err != nil {
-		return nil, err
+		return err
 	}
 	if err := f.shrinkable(ctx); err != nil && !Full(err) { // without room it is for another day
-		return nil, err
+		return err
 	}
-	f.Reserve()
-	if f.Reader, err = open(path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
-		return nil, err
+	if f.Reader, err = open(f.Path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
+		return err
 	}
 	f.Reader.SetMaxOpenConns(readers)
 	f.Reader.SetMaxIdleConns(readers)
-	return f, nil
+	return nil
 }
 
 // prepare makes sure that the file is ours alone to read, that this program knows its
@@ -157,14 +175,16 @@ func migrate(ctx context.Context, db *sql.DB, migrations fs.FS) error {
 }
 
 // Close closes the file, for others to open.
-func (f *File) Close() error {
-	var err error
+func (f *File) Close() error { return errors.Join(f.disconnect(), f.lock.Unlock()) }
+
+func (f *File) disconnect() (err error) {
 	for _, db := range []*sql.DB{f.Reader, f.Writer} {
 		if db != nil {
 			err = errors.Join(err, db.Close())
 		}
 	}
-	return errors.Join(err, f.lock.Unlock())
+	f.Reader, f.Writer = nil, nil
+	return err
 }
 
 // open opens connections; pragmas of options come before those that all have. What was written is on the disk before

@@ -5,6 +5,7 @@ import (
 	"database/sql"
 	"errors"
 	"os"
+	"strconv"
 
 	"modernc.org/sqlite"
 	lib "modernc.org/sqlite/lib"
@@ -12,12 +13,12 @@ import (
 
 // reserveBytes is how much room is held back beside the file, so that something can be
 // deleted when the disk is full: deleting writes too.
-const reserveBytes = 4 << 20
+const reserveBytes = 8 << 20
 
-// Full reports whether an error says that there is no room left.
+// Full reports whether an error says that there is no room left, also for the index of the log.
 func Full(err error) bool {
 	var e *sqlite.Error
-	return errors.As(err, &e) && e.Code()&0xff == lib.SQLITE_FULL
+	return errors.As(err, &e) && (e.Code()&0xff == lib.SQLITE_FULL || e.Code() == lib.SQLITE_IOERR_SHMSIZE)
 }
 
 // damaged reports whether an error says that the pages of the file are hurt.
@@ -47,30 +48,48 @@ func (f *File) Whole() error {
 	return nil
 }
 
-// Reserve holds room back, as far as there is some.
-func (f *File) Reserve() {
+// Reserve holds room back, and reports whether there was enough.
+func (f *File) Reserve() bool {
 	if info, err := os.Stat(f.reserve()); err == nil && info.Size() == reserveBytes {
-		return
+		return true
 	}
 	if os.WriteFile(f.reserve(), make([]byte, reserveBytes), private) != nil {
 		_ = os.Remove(f.reserve()) // half of it is of no use to anybody
+		return false
 	}
+	return true
 }
 
-// Release lets go of the room that was held back.
-func (f *File) Release() { _ = os.Remove(f.reserve()) }
+// Release lets go of the room that was held back, and has the file take in what its log holds: the log is as large as
+// that.
+func (f *File) Release(ctx context.Context) {
+	_ = os.Remove(f.reserve())
+	_ = drain(ctx, f.Writer, checkpoint)
+}
+
+// checkpoint has the file take in what its log holds, and empties that.
+const checkpoint = `PRAGMA wal_checkpoint(TRUNCATE)`
 
 func (f *File) reserve() string { return f.Path + ".reserve" }
 
-// Shrink gives the disk back what was deleted, to the last byte of it.
+// Shrink gives the disk back what was deleted, to the last byte of it, a piece at a time: what moves stands in the log
+// meanwhile.
 func (f *File) Shrink(ctx context.Context) error {
-	for _, do := range []string{`PRAGMA wal_checkpoint(TRUNCATE)`, `PRAGMA incremental_vacuum`,
-		`PRAGMA wal_checkpoint(TRUNCATE)`} {
-		if err := drain(ctx, f.Writer, do); err != nil {
+	for {
+		if err := drain(ctx, f.Writer, checkpoint); err != nil {
 			return err
 		}
+		var free int
+		if err := f.Writer.QueryRowContext(ctx, `PRAGMA freelist_count`).Scan(&free); err != nil || free == 0 {
+			return err
+		}
+		if err := drain(ctx, f.Writer, `PRAGMA incremental_vacuum(`+strconv.Itoa(piece)+`)`); err != nil {
+			return err
+		}
+		if now := 0; f.Writer.QueryRowContext(ctx, `PRAGMA freelist_count`).Scan(&now) != nil || now >= free {
+			return nil // a file of an older program that found no room to be written anew
+		}
 	}
-	return nil
 }
 
 // drain runs what answers with rows to its end: only then has it done all of its work.

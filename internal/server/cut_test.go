@@ -40,7 +40,8 @@ func TestAnswersAreCut(t *testing.T) {
 	whole := func(answer map[string]any) map[string]any { return answer }
 	told(page+"/sheet", map[string]string{"headings": "heading_count", "images": "image_count"},
 		func(answer map[string]any) map[string]any { return answer["columns"].([]any)[0].(map[string]any) })
-	told(page+"/evidence?phrase=chimney+sweep", map[string]string{"blocks": "block_count", "labels": "label_count"}, whole)
+	told(page+"/evidence?phrase=chimney+sweep",
+		map[string]string{"blocks": "block_count", "labels": "label_count"}, whole)
 	told(page+"/facts", map[string]string{"links": "link_count"}, whole)
 	told(client+"/plan/images", map[string]string{"rows": "staying"}, whole)
 }

@@ -88,11 +88,9 @@ func takesJSON(o *huma.Operation) bool {
 
 const heavyAtOnce = 2
 
-// turns lets few heavy requests in at a time, and gives each answer its time. One takes its turn when its body is there,
-// and gives it back before its answer is sent: who sends or reads slowly holds nobody up.
+// turns lets few heavy requests in at a time, and gives each answer its time. One takes its turn when its body is
+// there, and gives it back before its answer is sent: who sends or reads slowly holds nobody up.
 type turns chan struct{}
-
-func newTurns() turns { return make(turns, heavyAtOnce) }
 
 func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 	c, is := humagin.Unwrap(ctx), traitsOf(ctx)
@@ -101,9 +99,8 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 		next(ctx)
 		return
 	}
-	taken := spool.Body(c.Request.Body)
-	defer taken.Close()
-	c.Request.Body = taken
+	c.Request.Body = spool.Body(c.Request.Body)
+	defer c.Request.Body.Close()
 	_ = http.NewResponseController(c.Writer).SetReadDeadline(time.Time{}) // it is there, however long its turn takes
 	answer := spool.Hold(c)
 	defer answer.Release(c)
@@ -114,7 +111,7 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 	_ = answer.Send() // who asked has left, or takes it too slowly
 }
 
-// work does what was asked for when its turn has come, and reports whether it came.
+// work does what was asked for when its turn has come, and reports whether it did.
 func (t turns) work(ctx huma.Context, next func(huma.Context)) bool {
 	select {
 	case t <- struct{}{}:
@@ -129,11 +126,11 @@ func (t turns) work(ctx huma.Context, next func(huma.Context)) bool {
 // sendUntil sets until when an answer must be taken. The body of a request that changes something comes first.
 func sendUntil(c *gin.Context, endless bool) {
 	until := time.Now().Add(gate.WriteTime)
-	if !safe(c.Request.Method) {
-		until = until.Add(gate.ReadTime)
-	}
-	if endless {
+	switch {
+	case endless:
 		until = time.Time{}
+	case !safe(c.Request.Method):
+		until = until.Add(gate.ReadTime)
 	}
 	_ = http.NewResponseController(c.Writer).SetWriteDeadline(until)
 }

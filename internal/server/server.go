@@ -43,7 +43,7 @@ func New(a *app.App, log *slog.Logger, o Options) http.Handler {
 	g := guard{o.Hosts, gate.New(o.Token)}
 	router.Use(g.own, g.signedIn, present(a.IsAway))
 	api := humagin.New(router, config())
-	api.UseMiddleware(bounded, newTurns().take)
+	api.UseMiddleware(bounded, make(turns, heavyAtOnce).take)
 	register(api, a, log)
 	front, err := fs.Sub(dist, "dist")
 	if err != nil {

@@ -9,9 +9,7 @@ import (
 func (db *DB) Check(ctx context.Context) (readings int, damaged []Reading, err error) {
 	var list []Reading
 	err = db.Read(ctx, func(tx *Tx) (err error) {
-		list, err = All(tx, func(r Scanner, v *Reading) error {
-			return scanReading(r.Scan, v)
-		}, `SELECT `+readingColumns+` FROM readings ORDER BY id`)
+		list, err = tx.readings(`readings ORDER BY id`)
 		return err
 	})
 	for _, r := range list {
@@ -33,6 +31,9 @@ func (db *DB) Check(ctx context.Context) (readings int, damaged []Reading, err e
 	}
 	return len(list), damaged, err
 }
+
+// Short reports whether the disk was full when the file was opened.
+func (db *DB) Short() bool { return db.file.Short }
 
 // Path returns where the file is.
 func (db *DB) Path() string { return db.file.Path }

@@ -91,13 +91,13 @@ func scanClient(scan func(...any) error, c *Client) error {
 // Clients returns all clients, the newest first.
 func (t *Tx) Clients() ([]Client, error) {
 	return All(t, func(r Scanner, c *Client) error { return scanClient(r.Scan, c) },
-		`SELECT `+clientColumns+` FROM clients ORDER BY id DESC`)
+		`SELECT `+clientColumns+` FROM clients WHERE NOT going ORDER BY id DESC`)
 }
 
 // Client returns a client.
 func (t *Tx) Client(id int64) (c Client, err error) {
 	err = scanClient(func(into ...any) error {
-		return t.one(`SELECT `+clientColumns+` FROM clients WHERE id = ?`, []any{id}, into...)
+		return t.one(`SELECT `+clientColumns+` FROM clients WHERE id = ? AND NOT going`, []any{id}, into...)
 	}, &c)
 	return c, err
 }
@@ -118,15 +118,6 @@ func (t *Tx) UpdateClient(c Client) error {
 			street_address = ?, address_hidden = ?, opening_hours = ?, more_phones = ? WHERE id = ?`,
 		c.Name, c.Trade, c.Phone, c.Language, c.Customers, c.Money, c.Postcode, c.Address, c.Hidden, c.OpeningHours,
 		c.MorePhones, c.ID)
-}
-
-// DeleteClient deletes a client and all that belongs to it.
-func (t *Tx) DeleteClient(id int64) error {
-	if err := t.change(none, `DELETE FROM clients WHERE id = ?`, id); err != nil {
-		return err
-	}
-	_, err := t.exec(none, `DELETE FROM sheets WHERE id NOT IN (SELECT sheet_id FROM reading_sheets)`)
-	return err
 }
 
 // Ground returns all that is known of a client.

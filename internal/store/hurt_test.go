@@ -34,7 +34,7 @@ func TestHurtFile(t *testing.T) {
 	for i := range 40 {
 		err := db.Read(ctx, func(tx *Tx) error {
 			_, err := All(tx, func(r Scanner, n *int) error { return r.Scan(n) },
-				`SELECT length(html || '') FROM bodies LIMIT 1 OFFSET ?`, i)
+				`SELECT length(packed || '') FROM bodies LIMIT 1 OFFSET ?`, i)
 			return err
 		})
 		if err != nil {

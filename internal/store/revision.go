@@ -26,6 +26,7 @@ const (
 	FacetStanding  Facet = "standing"  // figures of sites from elsewhere
 	FacetFound     Facet = "found"     // lists of what sites are found for, and imports
 	FacetTold      Facet = "told"      // what was changed of the walk-through
+	NoFacet        Facet = ""          // what no view of a client is made from
 )
 
 // Facets returns all of them.
@@ -58,7 +59,7 @@ func (t *Tx) Revision(client int64) (Revision, error) {
 	}
 	rows, err := All(t, func(r Scanner, v *row) error { return r.Scan(&v.number, &v.facet, &v.at) },
 		`SELECT c.revision, COALESCE(r.facet, ''), COALESCE(r.revision, 0) FROM clients c
-			LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ?`, client)
+			LEFT JOIN revisions r ON r.client_id = c.id WHERE c.id = ? AND NOT c.going`, client)
 	if err == nil && len(rows) == 0 {
 		err = ErrNoClient
 	}

@@ -11,6 +11,7 @@ import (
 	"testing"
 
 	"inktally/core/fault"
+	"inktally/core/intent"
 	"inktally/core/page"
 	"inktally/core/reading"
 
@@ -82,7 +83,7 @@ func TestFullDisk(t *testing.T) {
 		return nil
 	}))
 	var other int64
-	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
+	require.NoError(t, db.DeleteClient(ctx, client))
 	assert.Less(t, size(t, path), before/4, "the room comes back")
 	require.NoError(t, db.Write(ctx, func(tx *Tx) (err error) {
 		other, err = tx.AddClient(Client{Name: "Lowtide"})
@@ -117,7 +118,7 @@ func TestDeletedIsGone(t *testing.T) {
 		return errors.Join(err, tx.SetSiteKind(SiteKind{Domain: "a.example", Kind: "directory", SaidFor: c.Name}),
 			tx.SetSiteKind(SiteKind{Domain: "b.example", Kind: "directory", SaidFor: "Othername"}))
 	}))
-	require.NoError(t, db.Delete(ctx, func(tx *Tx) error { return tx.DeleteClient(client) }))
+	require.NoError(t, db.DeleteClient(ctx, client))
 	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
 		kinds, err := tx.SiteKinds()
 		for _, k := range kinds {
@@ -172,7 +173,7 @@ func traces(t *testing.T, db *DB, client int64) map[string]string {
 	_, err = db.writer.Exec(`UPDATE readings SET title = ? WHERE client_id = ?`, mark("title"), client)
 	require.NoError(t, err)
 	rows, err := db.writer.Query(
-		`SELECT html, page, css FROM readings JOIN bodies ON bodies.reading_id = readings.id JOIN reading_sheets ON reading_sheets.reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
+		`SELECT h.packed, p.packed, css FROM readings JOIN bodies h ON h.id = html_id JOIN bodies p ON p.id = page_id JOIN reading_sheets ON reading_sheets.reading_id = readings.id JOIN sheets ON sheets.id = sheet_id WHERE client_id = ?`, client)
 	require.NoError(t, err)
 	defer rows.Close()
 	for n := 0; rows.Next(); n++ {
@@ -184,4 +185,101 @@ func traces(t *testing.T, db *DB, client int64) map[string]string {
 		}
 	}
 	return out
+}
+
+// What a program that was killed has not deleted of a client goes when the file is opened; nobody has seen the client
+// since, and another's stays.
+func TestDeletingGoesOn(t *testing.T) {
+	ctx := context.Background()
+	db, path, client := filled(t, 3)
+	other := addClient(t, db)
+	write(t, db, func(tx *Tx) error { return tx.SetServices(other, []intent.Service{{Name: "sweeping"}}) })
+	write(t, db, func(tx *Tx) error {
+		_, err := tx.exec(none, `UPDATE clients SET going = 1 WHERE id = ?`, client)
+		return err
+	})
+	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
+		list, err := tx.Clients()
+		assert.Len(t, list, 1)
+		_, oneErr := tx.Client(client)
+		assert.ErrorIs(t, oneErr, ErrNotFound)
+		_, revisionErr := tx.Revision(client)
+		assert.ErrorIs(t, revisionErr, ErrNoClient)
+		stale, staleErr := tx.LatestOfAll()
+		assert.Empty(t, stale)
+		return errors.Join(err, staleErr)
+	}))
+	require.ErrorIs(t, db.DeleteClient(ctx, client), ErrNoClient)
+	require.NoError(t, db.Close())
+	db, err := Open(ctx, path)
+	require.NoError(t, err)
+	defer db.Close()
+	for _, table := range []string{"readings", "bodies", "reading_sheets", "sheets"} {
+		var left int
+		require.NoError(t, db.writer.QueryRow(`SELECT COUNT(*) FROM `+table).Scan(&left))
+		assert.Zero(t, left, table)
+	}
+	require.NoError(t, db.Read(ctx, func(tx *Tx) error {
+		ground, err := tx.Ground(other)
+		assert.Len(t, ground.Services, 1)
+		return err
+	}))
+}
+
+// A page that did not change is kept once, however often it is read, of whatever client; it is there as long as a
+// reading has it, and one that was damaged is mended by the next.
+func TestUnchangedPages(t *testing.T) {
+	ctx := context.Background()
+	db, path, client := filled(t, 1)
+	other := addClient(t, db)
+	html := []byte("<p>" + noise(100_000))
+	read := func(client int64, url string) (id int64) {
+		write(t, db, func(tx *Tx) (err error) {
+			id, err = tx.AddReading(Reading{ClientID: client, URL: url}, html, page.Read(html, page.Source{}).Data())
+			return err
+		})
+		return id
+	}
+	first := read(client, "u")
+	require.NoError(t, db.file.Shrink(ctx))
+	before := size(t, path)
+	for range 50 {
+		read(client, "u")
+	}
+	last := read(other, "u")
+	require.NoError(t, db.file.Shrink(ctx))
+	assert.Less(t, size(t, path)-before, int64(40<<10))
+	kept := func(id int64) ([]byte, *page.Data) {
+		var body []byte
+		var p *page.Data
+		require.NoError(t, db.Read(ctx, func(tx *Tx) (err error) {
+			if body, err = tx.ReadingHTML(id); err != nil {
+				return err
+			}
+			p, err = tx.ReadingPage(id)
+			return err
+		}))
+		return body, p
+	}
+	write(t, db, func(tx *Tx) error { return tx.DeleteReading(client, first) })
+	require.NoError(t, db.DeleteClient(ctx, client))
+	body, p := kept(last)
+	assert.Equal(t, html, body)
+	require.NotNil(t, p)
+	write(t, db, func(tx *Tx) error { _, err := tx.exec(none, `UPDATE bodies SET packed = x'00'`); return err })
+	assert.ErrorIs(t, db.Read(ctx, func(tx *Tx) error { _, err := tx.ReadingHTML(last); return err }), ErrDamaged)
+	read(other, "u")
+	body, p = kept(last)
+	assert.Equal(t, html, body)
+	assert.NotNil(t, p)
+	write(t, db, func(tx *Tx) error {
+		p := page.Read([]byte("<p>other"), page.Source{})
+		return tx.SetReadingPage(other, last, reading.FactsOf(p), p.Data())
+	})
+	var bodies int
+	require.NoError(t, db.writer.QueryRow(`SELECT COUNT(*) FROM bodies`).Scan(&bodies))
+	assert.Equal(t, 3, bodies, "the HTML, what was read of it by one, and anew by the other")
+	require.NoError(t, db.DeleteClient(ctx, other))
+	require.NoError(t, db.writer.QueryRow(`SELECT COUNT(*) FROM bodies`).Scan(&bodies))
+	assert.Zero(t, bodies)
 }

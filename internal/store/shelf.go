@@ -27,7 +27,7 @@ func (t *Tx) Shelf() ([]ShelfRow, error) {
 		COALESCE(p.kind, 'home'), COALESCE(p.url, ''), '', '', 0, 0, ''
 		FROM clients c LEFT JOIN home ON home.client_id = c.id LEFT JOIN pages p ON p.id = home.id
 		LEFT JOIN town ON town.client_id = c.id
-		ORDER BY c.id DESC`)
+		WHERE NOT c.going ORDER BY c.id DESC`)
 }
 
 // OfAll is what the figures of all clients' home pages are worked out from, by client.
@@ -131,5 +131,5 @@ func (t *Tx) Names() ([]ShelfRow, error) {
 	return All(t, func(r Scanner, s *ShelfRow) error { return r.Scan(&s.ID, &s.Name, &s.Home.ID) },
 		`SELECT c.id, c.name, COALESCE((SELECT MIN(p.id) FROM pages p
 			WHERE p.client_id = c.id AND p.kind = 'home' AND p.state = 'there'), 0)
-		FROM clients c ORDER BY c.id DESC`)
+		FROM clients c WHERE NOT c.going ORDER BY c.id DESC`)
 }

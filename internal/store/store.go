@@ -44,7 +44,8 @@ func Open(ctx context.Context, path string) (*DB, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &DB{file: f, writer: f.Writer, reader: f.Reader}, nil
+	db := &DB{file: f, writer: f.Writer, reader: f.Reader}
+	return db, db.deleteGoing(ctx)
 }
 
 // Migrations returns the changes that make today's tables.
@@ -116,24 +117,6 @@ func (db *DB) run(ctx context.Context, on *sql.DB, f func(*Tx) error) error {
 		return db.file.Outcome(err)
 	}
 	tell()
-	return nil
-}
-
-// Delete runs f, which deletes, also where the disk is full: room was held back for it. What
-// was deleted is gone from the file, and its room is given back.
-func (db *DB) Delete(ctx context.Context, f func(*Tx) error) error {
-	err := db.Write(ctx, f)
-	if DiskFull.Is(err) {
-		db.file.Release()
-		err = db.Write(ctx, f)
-	}
-	if err != nil {
-		return err
-	}
-	defer db.file.Reserve()
-	if err := db.file.Shrink(ctx); err != nil && !datafile.Full(err) { // it is deleted all the same
-		return err
-	}
 	return nil
 }
 

@@ -9,6 +9,7 @@ import (
 	"inktally/core/lineup"
 	"inktally/core/yardstick"
 	"inktally/internal/store"
+	"inktally/internal/store/workspace"
 )
 
 // facts are what is loaded of a client, facet by facet.
@@ -62,7 +63,7 @@ func (f *facts) loadGround(tx *store.Tx, id int64) (err error) {
 	if f.ground, err = tx.Ground(id); err != nil {
 		return err
 	}
-	towns, err := tx.Towns()
+	towns, err := workspace.Towns(tx)
 	if f.towns == nil || !slices.Equal(towns, f.added) {
 		f.towns, f.added = gazetteer.World().With(towns), towns
 	}

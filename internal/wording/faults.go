@@ -193,6 +193,9 @@ var faults = map[fault.Code]string{
 		"try again.",
 	"no_room_for_copy": "The data file {file} is of an older Ink Tally, and the copy {copy} cannot be written. " +
 		"Make room for it, then start again; nothing was changed.",
+	"disk_short": "The disk is full: little more will be kept. Delete a client or free some room elsewhere.",
+	"no_room_to_open": "The disk is full, and the data file {file} cannot be opened. Free some room, then start " +
+		"again; nothing was changed.",
 	"bad_data_file": "The data file {file} cannot be used. Check that it is there and that you may write to " +
 		"it.",
 }

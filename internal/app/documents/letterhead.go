@@ -10,6 +10,7 @@ import (
 
 	"inktally/internal/paper"
 	"inktally/internal/store"
+	"inktally/internal/store/workspace"
 	"inktally/internal/view/told"
 )
 
@@ -33,7 +34,7 @@ const logoBytes, headText = 300 << 10, 600
 func (h *Handoff) Letterhead(ctx context.Context) (paper.Letterhead, error) {
 	var kept head
 	err := h.Plan.DB.Read(ctx, func(tx *store.Tx) error {
-		raw, err := tx.Setting(letterhead)
+		raw, err := workspace.Setting(tx, letterhead)
 		if err != nil {
 			return err
 		}
@@ -69,7 +70,7 @@ func (h *Handoff) SetLetterhead(ctx context.Context, l told.Letterhead) (paper.L
 	if err != nil {
 		return paper.Letterhead{}, err
 	}
-	err = h.Plan.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetSetting(letterhead, string(raw)) })
+	err = h.Plan.DB.Write(ctx, func(tx *store.Tx) error { return workspace.SetSetting(tx, letterhead, string(raw)) })
 	if err != nil {
 		return paper.Letterhead{}, err
 	}

@@ -8,6 +8,7 @@ import (
 	"inktally/core/gazetteer"
 	"inktally/core/place"
 	"inktally/internal/store"
+	"inktally/internal/store/workspace"
 	"inktally/internal/view"
 )
 
@@ -16,7 +17,7 @@ const mostAround = 24
 
 // AddTowns adds towns to the gazetteer of all clients.
 func (g *Ground) AddTowns(ctx context.Context, towns []gazetteer.Town) error {
-	return g.DB.Write(ctx, func(tx *store.Tx) error { return tx.AddTowns(towns) })
+	return g.DB.Write(ctx, func(tx *store.Tx) error { return workspace.AddTowns(tx, towns) })
 }
 
 // Around proposes the communities around a client's home town that are none of its

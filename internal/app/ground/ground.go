@@ -192,7 +192,7 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 
 // Delete deletes a client and all that belongs to it.
 func (g *Ground) Delete(ctx context.Context, id int64) error {
-	return g.DB.Delete(ctx, func(tx *store.Tx) error { return tx.DeleteClient(id) })
+	return g.DB.DeleteClient(ctx, id)
 }
 
 // SetHours sets the hours to spend on a client's targets. was is what they were when the change

@@ -23,6 +23,7 @@ import (
 	"inktally/internal/bookmark"
 	"inktally/internal/fetch"
 	"inktally/internal/store"
+	"inktally/internal/store/workspace"
 	"inktally/internal/study"
 	"inktally/internal/tables"
 	"inktally/internal/view"
@@ -51,13 +52,13 @@ func (r *Received) Prepare(ctx context.Context) error {
 	if !errors.Is(err, store.ErrNotFound) {
 		return err
 	}
-	return r.DB.Write(ctx, func(tx *store.Tx) error { return tx.SetSetting(keySetting, rand.Text()) })
+	return r.DB.Write(ctx, func(tx *store.Tx) error { return workspace.SetSetting(tx, keySetting, rand.Text()) })
 }
 
 // key returns what bookmarks of this file are known by.
 func (r *Received) key(ctx context.Context) (key string, err error) {
 	err = r.DB.Read(ctx, func(tx *store.Tx) (err error) {
-		key, err = tx.Setting(keySetting)
+		key, err = workspace.Setting(tx, keySetting)
 		return err
 	})
 	return key, err

@@ -8,8 +8,8 @@ import (
 // ErrTooLarge ends a body that is larger than it may be, or that holds more entries.
 var ErrTooLarge = errors.New("request body too large")
 
-// waste is how much more of a body that is too large is taken in and thrown away, so that whoever sends it gets to read
-// why: a browser that is cut off while it sends does not.
+// waste is how much more of a body that is too large is taken in and thrown away, so that whoever sends it gets to
+// read why: a browser that is cut off while it sends does not.
 const waste = 64 << 20
 
 // Body returns a body that ends with ErrTooLarge where it is longer than so many bytes.
@@ -31,8 +31,8 @@ func (b *body) Read(p []byte) (int, error) {
 	return 0, ErrTooLarge
 }
 
-// MostEntries is how many lists, objects and members of them a body in JSON may hold: as values they take many times the
-// bytes that they are written with. The longest that fits the API's description has half as many.
+// MostEntries is how many lists, objects and members of them a body in JSON may hold: as values they take many times
+// the bytes that they are written with. The longest that fits the API's description has half as many.
 const MostEntries = 60_000
 
 // Entries returns a body in JSON that ends with ErrTooLarge where it holds more than MostEntries.

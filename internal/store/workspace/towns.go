@@ -1,21 +1,22 @@
-package store
+package workspace
 
 import (
 	"inktally/core/gazetteer"
+	"inktally/internal/store"
 )
 
 // Towns returns those that the file adds to the gazetteer.
-func (t *Tx) Towns() ([]gazetteer.Town, error) {
-	return All(t, func(r Scanner, v *gazetteer.Town) error {
+func Towns(t *store.Tx) ([]gazetteer.Town, error) {
+	return store.All(t, func(r store.Scanner, v *gazetteer.Town) error {
 		return r.Scan(&v.Name, &v.Country, &v.State, &v.Lat, &v.Lon, &v.Size)
 	}, `SELECT name, country, state, lat, lon, size FROM towns ORDER BY id`)
 }
 
 // AddTowns adds towns to the gazetteer; one of the same name, country and state
 // takes the place of what was known of it.
-func (t *Tx) AddTowns(towns []gazetteer.Town) error {
+func AddTowns(t *store.Tx, towns []gazetteer.Town) error {
 	for _, v := range towns {
-		if _, err := t.exec(of(Everyone, FacetGround),
+		if err := t.Put(store.Everyone, store.FacetGround,
 			`INSERT OR REPLACE INTO towns (name, country, state, lat, lon, size) VALUES (?, ?, ?, ?, ?, ?)`,
 			v.Name, v.Country, v.State, v.Lat, v.Lon, v.Size); err != nil {
 			return err
