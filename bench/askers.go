@@ -15,6 +15,7 @@ import (
 
 	"inktally/internal/app"
 	"inktally/internal/server"
+	"inktally/internal/store"
 )
 
 // How many ask for one page at once, and how large it is.
@@ -25,20 +26,11 @@ const (
 
 // soakAskers lets many ask at once for all that is told of one page that is very large.
 func soakAskers() error {
-	ctx := context.Background()
-	db, end, err := newStore(ctx)
+	web, _, end, err := served()
 	if err != nil {
 		return err
 	}
 	defer end()
-	log := slog.New(slog.DiscardHandler)
-	a, err := app.New(ctx, app.Options{DB: db, Web: openWeb(), Log: log})
-	if err != nil {
-		return err
-	}
-	defer a.Close()
-	web := httptest.NewServer(server.New(a, log, server.Options{}))
-	defer web.Close()
 	body, phrases := sample(askedBytes, 20_000, 5000, 20)
 	client, err := sent(web.URL+"/api/clients", map[string]any{"name": "Asked", "trade": "", "phone": "",
 		"home_page": "https://asked.example/", "services": []any{map[string]any{"name": "chimney sweeping"}},
@@ -66,6 +58,26 @@ func soakAskers() error {
 		}
 	}
 	return nil
+}
+
+// served serves the program with an empty file; end ends it.
+func served() (web *httptest.Server, db *store.DB, end func(), err error) {
+	ctx, log := context.Background(), slog.New(slog.DiscardHandler)
+	db, closed, err := newStore(ctx)
+	if err != nil {
+		return nil, nil, nil, err
+	}
+	a, err := app.New(ctx, app.Options{DB: db, Web: openWeb(), Log: log})
+	if err != nil {
+		closed()
+		return nil, nil, nil, err
+	}
+	web = httptest.NewServer(server.New(a, log, server.Options{}))
+	return web, db, func() {
+		web.Close()
+		a.Close()
+		closed()
+	}, nil
 }
 
 // askMany asks for one thing many times at once.

@@ -64,6 +64,8 @@ func soaking() bool {
 		err = soakLarge()
 	case "askers":
 		err = soakAskers()
+	case "day":
+		err = soakDay()
 	case "readers":
 		err = readersBench()
 	case "kills":

@@ -41,6 +41,9 @@ type Reading struct {
 	Note *fault.Fault
 	// Rules is the version of the rules that its page was kept by, 0 for none.
 	Rules int
+	// Body names what was read of its page, 0 for nothing: it is the same as long as a page does not change, and names
+	// nothing else afterwards.
+	Body int64
 }
 
 // AddReading keeps a reading with the page's HTML and what was read of it, and
@@ -112,7 +115,7 @@ func (t *Tx) ReadingPage(id int64) (*page.Data, error) {
 }
 
 const readingColumns = `id, client_id, url, final_url, source, robots_ignored, content_type, robots,
-	base, redirects, etag, last_modified, taken_at, title, seen, copied, hidden, warnings, note, rules`
+	base, redirects, etag, last_modified, taken_at, title, seen, copied, hidden, warnings, note, rules, page_id`
 
 // readingColumnsOf are they of a table that goes by another name.
 func readingColumnsOf(table string) string {
@@ -124,7 +127,8 @@ func scanReading(scan func(...any) error, r *Reading) error {
 		&r.Base,
 		(*kept.List[string])(&r.Redirects),
 		&r.ETag, &r.LastModified, (*kept.Time)(&r.TakenAt), &r.Facts.Title, &r.Facts.Words.Seen, &r.Facts.Words.Copy,
-		&r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules)
+		&r.Facts.Words.Hidden, (*kept.List[page.Warning])(&r.Facts.Warnings), kept.Fault{To: &r.Note}, &r.Rules,
+		(*kept.ID)(&r.Body))
 }
 
 // readings returns those that a query names from FROM on.

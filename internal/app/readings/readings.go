@@ -90,10 +90,14 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 				return err
 			}
 		}
-		return tx.AddSheets(kept.ID, in.Sheets)
+		if err := tx.AddSheets(kept.ID, in.Sheets); err != nil {
+			return err
+		}
+		kept, err = tx.Reading(client, kept.ID)
+		return err
 	})
 	if err == nil {
-		r.cache.put(kept.ID, page.FromData(data))
+		r.cache.put(atHand(kept), page.FromData(data))
 	}
 	return kept.ID, err
 }
@@ -101,7 +105,7 @@ func (r *Readings) Keep(ctx context.Context, client int64, key string, in Incomi
 // Page returns the page of a reading: the one at hand, else what was kept of it,
 // else by reading its HTML by today's rules. It keeps nothing (CatchUp does).
 func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, error) {
-	if p := r.cache.get(of.ID); p != nil {
+	if p := r.cache.get(atHand(of)); p != nil {
 		return p, nil
 	}
 	var data *page.Data
@@ -118,8 +122,16 @@ func (r *Readings) Page(ctx context.Context, of store.Reading) (*page.Page, erro
 	} else if p, err = r.anew(ctx, of); err != nil {
 		return nil, err
 	}
-	r.cache.put(of.ID, p)
+	r.cache.put(atHand(of), p)
 	return p, nil
+}
+
+// atHand is what the page of a reading is at hand by: one that did not change is there once, however often it was read.
+func atHand(of store.Reading) int64 {
+	if of.Rules == page.Rules && of.Body > 0 {
+		return of.Body
+	}
+	return -of.ID
 }
 
 // anew reads the HTML of a reading by today's rules.

@@ -74,3 +74,13 @@ func (t *Time) Scan(column any) error {
 	*t = Time(at)
 	return nil
 }
+
+// ID is that of another row, 0 for none.
+type ID int64
+
+// Scan reads an id.
+func (i *ID) Scan(column any) error {
+	id, _ := column.(int64)
+	*i = ID(id)
+	return nil
+}

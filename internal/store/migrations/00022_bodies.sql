@@ -2,7 +2,7 @@
 -- A page that did not change since it was read last is kept once, as its HTML and as what was read of it: by the sum of
 -- what is kept. Those that were kept before have no sum, and stay each by itself.
 CREATE TABLE kept_bodies (
-    id     INTEGER PRIMARY KEY,
+    id     INTEGER PRIMARY KEY AUTOINCREMENT,
     sum    BLOB UNIQUE,
     packed BLOB NOT NULL
 );
