@@ -73,3 +73,50 @@ func soakLarge() error {
 		after, peakMB())
 	return err
 }
+
+// How many very large pages a site that is surveyed has, and how large each is.
+const (
+	hugePages = 200
+	hugeBytes = 10 << 20
+)
+
+// soakSurveyed surveys a site of very large pages.
+func soakSurveyed() error {
+	body, _ := sample(hugeBytes, 2000, 500, 20)
+	site := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		n := 0
+		if _, err := fmt.Sscanf(r.URL.Path, "/p%d", &n); err != nil && r.URL.Path != "/" || n >= hugePages {
+			http.NotFound(w, r)
+			return
+		}
+		w.Header().Set("Content-Type", "text/html; charset=utf-8")
+		for k := range hugePages {
+			_, _ = fmt.Fprintf(w, `<a href="/p%d">page %d</a> `, k, k)
+		}
+		_, _ = w.Write(body)
+	}))
+	defer site.Close()
+	web, _, end, err := served()
+	if err != nil {
+		return err
+	}
+	defer end()
+	client, err := sent(web.URL+"/api/clients", map[string]any{"name": "Huge", "trade": "", "phone": "",
+		"home_page": site.URL, "services": []any{}, "places": []any{}, "phrases": []any{"chimney sweep"}})
+	if err != nil {
+		return err
+	}
+	began := time.Now()
+	of := fmt.Sprintf("%s/api/clients/%v", web.URL, client["id"])
+	if err := surveySites(of); err != nil {
+		return err
+	}
+	ground, err := got(of)
+	if err != nil {
+		return err
+	}
+	fmt.Printf("%-52s %6d known, %.0f s, peak %d MB (goal: 500)\n",
+		fmt.Sprintf("soak: a site of %d pages of %d MB surveyed", hugePages, hugeBytes>>20),
+		len(ground["pages"].([]any)), time.Since(began).Seconds(), peakMB())
+	return nil
+}

@@ -9,7 +9,6 @@ import (
 	"io"
 	"net/http"
 	"os"
-	"os/exec"
 	"path/filepath"
 	"slices"
 	"strings"
@@ -34,21 +33,11 @@ func readersBench() error {
 		return err
 	}
 	defer os.RemoveAll(dir)
-	demo := exec.Command("bin/inktally", "demo", "--listen", "127.0.0.1:0", "--data", filepath.Join(dir, "demo.db"))
-	out, err := demo.StdoutPipe()
-	if err == nil {
-		err = demo.Start()
-	}
+	base, _, end, err := startDemo(filepath.Join(dir, "demo.db"))
 	if err != nil {
 		return err
 	}
-	defer func() { _ = demo.Process.Kill(); _ = demo.Wait() }()
-	line, err := bufio.NewReader(out).ReadString('\n')
-	if err != nil {
-		return err
-	}
-	_, base, _ := strings.Cut(strings.TrimSpace(line), "is at ")
-	go func() { _, _ = io.Copy(io.Discard, out) }()
+	defer end()
 	for _, client := range []string{"2", "3"} {
 		if err := atRest(base, client); err != nil {
 			return err
@@ -76,6 +65,14 @@ func readersBench() error {
 		fmt.Sprintf("%d readers beside two runs", manyReaders),
 		stats.Median(many), many[len(many)*99/100], stats.Median(alone))
 	return nil
+}
+
+// addressIn returns the address that the program prints at its start, and reads on.
+func addressIn(out io.Reader) (string, error) {
+	line, err := bufio.NewReader(out).ReadString('\n')
+	_, base, _ := strings.Cut(strings.TrimSpace(line), "is at ")
+	go func() { _, _ = io.Copy(io.Discard, out) }()
+	return base, err
 }
 
 // atRest waits until no page of a client is being read.

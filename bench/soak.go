@@ -5,6 +5,7 @@ import (
 	"compress/gzip"
 	"context"
 	"fmt"
+	"log/slog"
 	"math/rand/v2"
 	"net/http"
 	"net/http/httptest"
@@ -23,6 +24,7 @@ import (
 	"inktally/internal/app/readings"
 	"inktally/internal/fetch"
 	"inktally/internal/fetch/render"
+	"inktally/internal/memory"
 	"inktally/internal/store"
 
 	"golang.org/x/sync/errgroup"
@@ -41,7 +43,7 @@ func soak() error {
 	if err != nil {
 		return err
 	}
-	for _, part := range []string{"large", "served", "rendered", "kills"} {
+	for _, part := range []string{"large", "surveyed", "served", "rendered", "kills", "askers", "requests", "day"} {
 		cmd := exec.Command(self)
 		cmd.Env = append(os.Environ(), "SOAK="+part)
 		cmd.Stdout, cmd.Stderr = os.Stdout, os.Stderr
@@ -52,25 +54,28 @@ func soak() error {
 	return nil
 }
 
+// soakParts are what the soak is made of, each done by a process of its own.
+var soakParts = map[string]func() error{
+	"large":    soakLarge,
+	"surveyed": soakSurveyed,
+	"served":   func() error { return soakRead(soakServed, 4, "", reading.Served) },
+	"rendered": func() error { return soakRead(soakRendered, 2, "r", reading.Rendered) },
+	"kills":    func() error { return kills(os.Args[0]) },
+	"askers":   soakAskers,
+	"requests": soakRequests,
+	"day":      soakDay,
+	"readers":  readersBench,
+}
+
 // soaking is what the processes of the soak do; none of them is the bench.
 func soaking() bool {
 	var err error
-	switch os.Getenv("SOAK") {
-	case "served":
-		err = soakRead(soakServed, 4, "", reading.Served)
-	case "rendered":
-		err = soakRead(soakRendered, 2, "r", reading.Rendered)
-	case "large":
-		err = soakLarge()
-	case "askers":
-		err = soakAskers()
-	case "day":
-		err = soakDay()
-	case "readers":
-		err = readersBench()
-	case "kills":
-		err = kills(os.Args[0])
-	case "work":
+	part := os.Getenv("SOAK")
+	memory.Spare() // as the program does
+	switch do := soakParts[part]; {
+	case do != nil:
+		err = do()
+	case part == "work":
 		work(os.Getenv("SOAK_FILE"))
 	default:
 		return false
@@ -147,7 +152,7 @@ func soakRead(n, atOnce int, path string, mode reading.Mode) error {
 	}
 	defer end()
 	web := openWeb()
-	browser := render.New(render.Options{Web: web, Timeout: 8 * time.Second})
+	browser := render.New(render.Options{Web: web, Timeout: 8 * time.Second, Log: slog.Default()})
 	defer browser.Close()
 	r := &readings.Readings{DB: db, Web: web, Renderer: browser, Now: time.Now}
 	var client int64

@@ -73,7 +73,7 @@ func workDelete(ctx context.Context, a *app.App, mine map[string]int64) {
 			continue
 		}
 		fmt.Println("at", name)
-		if a.Delete(ctx, id) == nil {
+		if a.Ground.Delete(ctx, id) == nil { // for good, not for an hour
 			fmt.Println("gone", kept(aClient, name))
 			delete(mine, name)
 		}

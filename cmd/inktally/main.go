@@ -10,6 +10,7 @@ import (
 	"syscall"
 
 	"inktally/core/fault"
+	"inktally/internal/memory"
 	"inktally/internal/tempfiles"
 	"inktally/internal/wording"
 
@@ -25,6 +26,7 @@ const interrupted = 130
 // pipe, a slow site -, unless it serves: then it ends by itself, and at once when it is
 // interrupted again.
 func command() int {
+	memory.Spare()
 	if end, err := tempfiles.Open(); err == nil { // without it temporary files land where all do
 		defer end()
 	}

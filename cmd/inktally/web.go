@@ -3,6 +3,7 @@ package main
 import (
 	"fmt"
 	"io"
+	"log/slog"
 	"net/url"
 	"strings"
 
@@ -60,5 +61,5 @@ func withoutPassword(address string) string {
 
 // browser returns the browser that renders pages through web.
 func (f *webFlags) browser(web render.Web) *render.Browser {
-	return render.New(render.Options{Web: web, URL: f.browserURL, Path: f.browserPath})
+	return render.New(render.Options{Web: web, URL: f.browserURL, Path: f.browserPath, Log: slog.Default()})
 }

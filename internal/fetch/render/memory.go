@@ -93,6 +93,7 @@ func (b *Browser) enter(v *visit) {
 	b.visiting.Lock()
 	defer b.visiting.Unlock()
 	b.visits[v] = true
+	b.began.pages++
 }
 
 func (b *Browser) leave(v *visit) {

@@ -12,6 +12,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"log/slog"
 	"net/http"
 	"os"
 	"slices"
@@ -59,6 +60,8 @@ type Options struct {
 	URL string
 	// Timeout bounds one page; 0 is 30 seconds.
 	Timeout time.Duration
+	// Log is told of browsers that hang; nil for nobody.
+	Log *slog.Logger
 }
 
 // Browser renders pages. It starts when it is first needed, is kept, and is
@@ -75,6 +78,7 @@ type Browser struct {
 	alone    chan struct{} // held by whoever waits for all turns
 	visiting sync.Mutex
 	visits   map[*visit]bool
+	began    began
 }
 
 // New returns a browser that has not started yet.
@@ -152,6 +156,9 @@ func (b *Browser) browser() (context.Context, error) {
 		return nil, BrowserNotStart.New().Because(err)
 	}
 	b.running, b.end = ctx, end
+	b.visiting.Lock()
+	b.began = began{at: time.Now()}
+	b.visiting.Unlock()
 	go b.watch(ctx)
 	return ctx, nil
 }
@@ -276,7 +283,10 @@ func (b *Browser) render(ctx context.Context, address string) (doc fetch.Documen
 		turns: make(chan struct{}, answersAtOnce)}
 	b.enter(v)
 	defer b.leave(v)
-	late := time.AfterFunc(readyTime, func() { b.discard(running) })
+	late := time.AfterFunc(readyTime, func() {
+		b.tellHung(running, v, "it opens no tab")
+		b.discard(running)
+	})
 	err = v.ready(tab)
 	switch {
 	case !late.Stop():
@@ -294,7 +304,8 @@ func (b *Browser) render(ctx context.Context, address string) (doc fetch.Documen
 	case !alive(running):
 		return doc, false, BrowserLost.New().Because(err)
 	case limit.Err() != nil:
-		if v.requests.Load() == 0 { // it has not even asked for the page
+		if v.requests.Load() == 0 {
+			b.tellHung(running, v, "it has not even asked for the page")
 			b.discard(running)
 		}
 		return doc, false, RenderTimedOut.New(v.host())

@@ -1,8 +1,10 @@
 package render
 
 import (
+	"bytes"
 	"context"
 	"io"
+	"log/slog"
 	"net"
 	"net/http"
 	"net/http/httptest"
@@ -200,6 +202,8 @@ func TestBrowserHangsLater(t *testing.T) {
 		t.Run(name, func(t *testing.T) {
 			t.Parallel()
 			b := browser(t, 0)
+			var said bytes.Buffer
+			b.options.Log = slog.New(slog.NewTextHandler(&said, nil))
 			render(t, b, server.URL+"/there")
 			first := chromedp.FromContext(b.running).Browser.Process().Pid
 			harm(t, int32(first))
@@ -209,7 +213,11 @@ func TestBrowserHangsLater(t *testing.T) {
 				assert.Equal(t, "There", p.Headings[0].Text)
 			}
 			assert.NotEqual(t, first, chromedp.FromContext(b.running).Browser.Process().Pid)
-			t.Logf("%.1f s", time.Since(began).Seconds())
+			t.Logf("%.1f s: %s", time.Since(began).Seconds(), &said)
+			assert.Contains(t, said.String(), "it opens no tab")
+			assert.Contains(t, said.String(), "pages=2")
+			assert.Equal(t, name == "it stands still", strings.Contains(said.String(), "browser stop"))
+			assert.Equal(t, name == "it starts no process", !strings.Contains(said.String(), "zygote"))
 		})
 	}
 }
