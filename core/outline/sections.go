@@ -146,6 +146,7 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 	}
 	pg := o.p.Page
 	kept = make([]Section, 0, len(pg.Headings))
+	at := map[string]int{} // in kept, by key
 	list[0].Holds = pg.Words.Copy
 	for _, h := range pg.Headings {
 		list[0].Holds -= h.Words
@@ -156,14 +157,14 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 			list[0].There = true
 			continue
 		}
-		at := o.match(list, h.Text, o.p.Headings.text(h.Text, o.language))
-		if at < 0 {
+		of := o.match(list, h.Text, o.p.Headings.text(h.Text, o.language))
+		if of < 0 {
 			if h.Words >= o.y.KeptWords {
-				kept = keep(kept, h)
+				kept = keep(kept, at, h)
 			}
 			continue
 		}
-		s := &list[at]
+		s := &list[of]
 		s.Holds += h.Words
 		if !s.There && s.Kind != LeadSection {
 			s.Heading, s.There = h.Text, true
@@ -173,15 +174,14 @@ func (o *outliner) holds(list []Section) (kept []Section) {
 }
 
 // keep puts a heading among those that stay; the same heading once more is one with it.
-func keep(kept []Section, h page.Heading) []Section {
-	for i := range kept {
-		if strings.EqualFold(kept[i].Heading, h.Text) {
-			kept[i].Holds += h.Words
-			return kept
-		}
+func keep(kept []Section, at map[string]int, h page.Heading) []Section {
+	key := "kept: " + strings.ToLower(h.Text)
+	if i, had := at[key]; had {
+		kept[i].Holds += h.Words
+		return kept
 	}
-	return append(kept, Section{Key: "kept: " + strings.ToLower(h.Text), Kind: KeptText, Heading: h.Text, There: true,
-		Holds: h.Words})
+	at[key] = len(kept)
+	return append(kept, Section{Key: key, Kind: KeptText, Heading: h.Text, There: true, Holds: h.Words})
 }
 
 // match finds the section that a heading of a page is for, by its text and what that says; -1 for none.

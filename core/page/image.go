@@ -92,18 +92,17 @@ const (
 // findBaked marks the large images of the copy with hardly any text near them.
 func (w *walker) findBaked() {
 	p := w.page
+	at := map[int]int{} // images, by the block that they stand at
+	for i := range p.Images {
+		at[p.Images[i].Block]++
+	}
 	for i := range p.Images {
 		img := &p.Images[i]
 		if img.Width < bakedWidth || img.Height < bakedHeight || img.Frame || img.Hidden || img.Background {
 			continue
 		}
-		at, together := img.Block, 0
-		for k := range p.Images {
-			if other := p.Images[k].Block; other >= at-1 && other <= at+1 {
-				together++
-			}
-		}
-		img.Baked = together < galleryImages && p.wordsNear(at) < nearWords
+		together := at[img.Block-1] + at[img.Block] + at[img.Block+1]
+		img.Baked = together < galleryImages && p.wordsNear(img.Block) < nearWords
 	}
 }
 

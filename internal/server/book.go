@@ -92,7 +92,7 @@ type importPath struct {
 func (r api) book() {
 	const book = "/clients/{client}/book"
 	handle(r, get, book, "book", "The phrase book in families, those worth writing for first",
-		ofClient(r.app.Book.Get))
+		ofClient(r.app.Book.Get), heavy)
 	handle(r, put, book+"/families", "chooseFamilies", "Keep or dismiss families, or choose the lead phrase",
 		func(ctx context.Context, in *familiesInput) (*view.Book, error) {
 			return r.app.Book.ChooseFamily(ctx, in.Client, in.Body.Keys, in.Body.FamilyChoice.Core())
@@ -125,8 +125,8 @@ func (r api) book() {
 		}, takes(wordLists))
 	handle(r, get, "/clients/{client}/found", "found",
 		"What the client's site and its rivals' are found for, side by side",
-		ofClient(r.app.Book.Found))
-	huma.Register(r.huma, r.operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV"),
+		ofClient(r.app.Book.Found), heavy)
+	huma.Register(r.huma, r.operation(get, "/clients/{client}/book.csv", "bookFile", "The phrase book as CSV", heavy),
 		r.bookFile)
 	handle(r, get, book+"/candidates", "candidates", "Phrases of services, places and patterns that the book has not",
 		ofClient(r.app.Book.Candidates))

@@ -141,7 +141,7 @@ func (r api) plan() {
 	handle(r, get, "/clients/{client}/plan/outline", "outline", "The sections that a page should have",
 		func(ctx context.Context, in *OutlinePath) (*view.Outline, error) {
 			return r.app.Plan.Outline(ctx, in.Client, in.Page)
-		})
+		}, heavy)
 	handle(r, put, "/clients/{client}/plan/outline", "changeOutline",
 		"Change the sections of a page: all changes at once",
 		func(ctx context.Context, in *outlineInput) (*view.Outline, error) {

@@ -110,14 +110,14 @@ func (r api) standing() {
 			return r.app.Standing.Judge(ctx, in.Client, in.Body.Domains, in.Body.Verdict.Core())
 		})
 	handle(r, get, of+"/listings", "listings", "Directories by business, field by field",
-		ofClient(r.app.Standing.Listings))
+		ofClient(r.app.Standing.Listings), heavy)
 	handle(r, get, of+"/profile", "mapProfile", "The client's map profile, fact by fact",
 		ofClient(r.app.Standing.Profile))
 	handle(r, put, of+"/said", "sayParts", "Tick off or drop parts of the standing's targets",
 		func(ctx context.Context, in *partsInput) (*stood.Standing, error) {
 			return r.app.Standing.Say(ctx, in.Client, in.Body.Said)
 		}, takes(longEntry))
-	huma.Register(r.huma, r.operation(get, of+"/listings.csv", "listingsFile", "What is to do about listings, as CSV"),
+	huma.Register(r.huma, r.operation(get, of+"/listings.csv", "listingsFile", "What is to do about listings, as CSV", heavy),
 		func(ctx context.Context, in *ClientPath) (*file, error) {
 			body, err := r.app.Standing.ListingsFile(ctx, in.Client)
 			if err != nil {

@@ -89,7 +89,8 @@ func (c *Comparison) First() (plan.Stake, bool) {
 
 // Targets returns those of the page by itself, in the order of a brief.
 func (c *Comparison) Targets() []plan.Target {
-	return c.Yardstick.Target.OfPage(&c.Aim, plan.NamesOf(c.Aim))
+	c.aimed.Do(func() { c.targets = c.Yardstick.Target.OfPage(&c.Aim, plan.NamesOf(c.Aim)) })
+	return c.targets
 }
 
 // frame returns what a page to make will come with: the median of the site's pages (rule 8.6).

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"slices"
+	"sync"
 
 	"inktally/core/book"
 	"inktally/core/fault"
@@ -41,6 +42,9 @@ type Comparison struct {
 	// Named are the places that are written with capitals: the client's, and before any was
 	// entered the one that its page names.
 	Named []place.Place
+
+	aimed   sync.Once
+	targets []plan.Target
 }
 
 // Side is a page in a comparison: the client's or a rival's.
