@@ -21,7 +21,8 @@ const (
 	dayPages   = 30
 )
 
-// soakDay uses the program for a day, and tells what it holds and how the file grew: neither is to grow with the hours.
+// soakDay uses the program for a day, and tells what it holds and how the file grew: neither is to grow with the
+// hours.
 func soakDay() error {
 	site := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		n := 0
@@ -51,7 +52,8 @@ func soakDay() error {
 	of := fmt.Sprintf("%s/api/clients/%v", web.URL, client["id"])
 	page := fmt.Sprintf("%s/pages/%v", of, client["pages"].([]any)[0].(map[string]any)["id"])
 	clicks := []string{of, of + "/overview", of + "/site", of + "/book", of + "/lineup", of + "/plan", of + "/standing",
-		page + "/sheet", page + "/evidence?phrase=chimney+sweep+tarn+harbor", of + "/plan/images", web.URL + "/api/clients"}
+		page + "/sheet", page + "/evidence?phrase=chimney+sweep+tarn+harbor", of + "/plan/images",
+		web.URL + "/api/clients"}
 	began := time.Now()
 	for n := 1; n <= daySurveys; n++ {
 		if err := surveySites(of); err != nil {
@@ -87,8 +89,8 @@ func told(n int, db *store.DB, took time.Duration) {
 		}
 	}
 	fmt.Printf("%-52s %4d MB held, %d MB taken, peak %d MB, file %.1f MB, %.0f s\n",
-		fmt.Sprintf("soak: a day, %d surveys and %d clicks", n, n*dayClicks), m.HeapInuse>>20, (m.Sys-m.HeapReleased)>>20,
-		peakMB(), float64(bytes)/(1<<20), took.Seconds())
+		fmt.Sprintf("soak: a day, %d surveys and %d clicks", n, n*dayClicks), m.HeapInuse>>20,
+		(m.Sys-m.HeapReleased)>>20, peakMB(), float64(bytes)/(1<<20), took.Seconds())
 }
 
 // surveySites surveys the sites of a client and waits until that is done.

@@ -59,11 +59,12 @@ type description struct {
 }
 
 // texts are what strings are drawn from: what the demo knows, and what nobody should type.
-var texts = []string{"", "chimney sweep tarn harbor", "tarn harbor chimney sweep", "home", "p2", "p3", "Chimney sweeping",
-	"https://brindleandash.example/", "harborflue.example", "http://10.0.0.1/", "oldsaltbox.example/masonry", "Tarn Harbor", "ME",
-	"2026-11-30", "kept", "dropped", "directory", "get", "<script>alert(1)</script>", "'; DROP TABLE clients; --", "\x00\u202e",
-	"%s%n", "../../etc/passwd", "=1+1", "\r\nX: y", "🧹 漢字 é", strings.Repeat("long ", 400), "-1", "1e309", "NaN", "true",
-	"plan", "brief", "one-page", "message", "account", "words", "next", "hello", "en", "fr", "$"}
+var texts = []string{"", "chimney sweep tarn harbor", "tarn harbor chimney sweep", "home", "p2", "p3",
+	"Chimney sweeping", "https://brindleandash.example/", "harborflue.example", "http://10.0.0.1/",
+	"oldsaltbox.example/masonry", "Tarn Harbor", "ME", "2026-11-30", "kept", "dropped", "directory", "get",
+	"<script>alert(1)</script>", "'; DROP TABLE clients; --", "\x00\u202e", "%s%n", "../../etc/passwd", "=1+1",
+	"\r\nX: y", "🧹 漢字 é", strings.Repeat("long ", 400), "-1", "1e309", "NaN", "true", "plan", "brief", "one-page",
+	"message", "account", "words", "next", "hello", "en", "fr", "$"}
 
 // drawer draws requests.
 type drawer struct {
@@ -119,53 +120,68 @@ func (d *drawer) of(s schema, depth int) any {
 
 // request draws one of an operation.
 func (d *drawer) request(ctx context.Context, base string, o operation) (*http.Request, error) {
-	path, query := o.path, url.Values{}
-	client := 1 + d.IntN(3)
-	if o.OperationID == "deleteClient" || d.IntN(20) == 0 {
-		client = 4 + d.IntN(20) // those of the demo stay
+	body, kind, err := d.body(o)
+	if err != nil {
+		return nil, err
 	}
-	for _, p := range o.Parameters {
-		value := fmt.Sprint(d.of(p.Schema, 0))
-		switch {
-		case p.In == "query" && d.IntN(4) > 0:
-			query.Set(p.Name, value)
-		case p.In == "path" && p.Name == "client":
-			path = strings.Replace(path, "{client}", strconv.Itoa(client), 1)
-		case p.In == "path" && p.Name == "page" && len(d.pages[client]) > 0 && o.method != http.MethodDelete:
-			path = strings.Replace(path, "{page}", strconv.Itoa(d.pages[client][d.IntN(len(d.pages[client]))]), 1)
-		case p.In == "path" && p.Schema.Type == "integer":
-			path = strings.Replace(path, "{"+p.Name+"}", strconv.Itoa(1+d.IntN(80)), 1)
-		case p.In == "path":
-			path = strings.Replace(path, "{"+p.Name+"}", url.PathEscape(cmp.Or(d.text(), "x")), 1)
-		}
-	}
-	var body io.Reader
-	kind := ""
-	for content, is := range o.RequestBody.Content {
-		kind = content
-		if content == "multipart/form-data" {
-			body, kind = d.form(is.Schema)
-			break
-		}
-		raw, err := json.Marshal(d.of(is.Schema, 0))
-		if err != nil {
-			return nil, err
-		}
-		if d.IntN(30) == 0 {
-			raw = raw[:d.IntN(len(raw)+1)]
-		}
-		body = bytes.NewReader(raw)
-	}
-	req, err := http.NewRequestWithContext(ctx, o.method, base+path+"?"+query.Encode(), body)
+	req, err := http.NewRequestWithContext(ctx, o.method, base+d.address(o), body)
 	if err == nil && kind != "" {
 		req.Header.Set("Content-Type", kind)
 	}
 	return req, err
 }
 
+// address draws the path and the query.
+func (d *drawer) address(o operation) string {
+	path, query := o.path, url.Values{}
+	client := 1 + d.IntN(3)
+	if o.OperationID == "deleteClient" || d.IntN(20) == 0 {
+		client = 4 + d.IntN(20) // those of the demo stay
+	}
+	put := func(name, value string) { path = strings.Replace(path, "{"+name+"}", url.PathEscape(value), 1) }
+	for _, p := range o.Parameters {
+		value := fmt.Sprint(d.of(p.Schema, 0))
+		pages := d.pages[client]
+		switch {
+		case p.In == "query":
+			if d.IntN(4) > 0 {
+				query.Set(p.Name, value)
+			}
+		case p.Name == "client":
+			put(p.Name, strconv.Itoa(client))
+		case p.Name == "page" && len(pages) > 0 && o.method != http.MethodDelete:
+			put(p.Name, strconv.Itoa(pages[d.IntN(len(pages))]))
+		case p.Schema.Type == "integer":
+			put(p.Name, strconv.Itoa(1+d.IntN(80)))
+		case len(p.Schema.Enum) > 0:
+			put(p.Name, value)
+		default:
+			put(p.Name, cmp.Or(d.text(), "x"))
+		}
+	}
+	return path + "?" + query.Encode()
+}
+
+// body draws the body with its type, nil for an operation that takes none.
+func (d *drawer) body(o operation) (body io.Reader, kind string, err error) {
+	if form, ok := o.RequestBody.Content["multipart/form-data"]; ok {
+		body, kind = d.form(form.Schema)
+		return body, kind, nil
+	}
+	for kind, is := range o.RequestBody.Content {
+		raw, err := json.Marshal(d.of(is.Schema, 0))
+		if d.IntN(30) == 0 {
+			raw = raw[:d.IntN(len(raw)+1)]
+		}
+		return bytes.NewReader(raw), kind, err
+	}
+	return nil, "", nil
+}
+
 // files are what forms hold.
 var files = map[string]string{
-	"list.csv": "phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\nflue liner tarn harbor,90,12,\n",
+	"list.csv": "phrase,searches,difficulty,position\nchimney sweep tarn harbor,380,6,14\n" +
+		"flue liner tarn harbor,90,12,\n",
 	"page.html": "<title>Sweeps</title><h1>Chimney sweep Tarn Harbor</h1><p>We sweep chimneys.<img src=IMG_1.jpg>" +
 		"<a href='https://harborflue.example/'>Harbor Flue</a> 4.8 (120) · 207-555-0134",
 	"links.csv":  "domain,url,anchor,strength\nblog.example,https://blog.example/a,sweeps,40\n",
@@ -301,7 +317,9 @@ func (t *tally) ask(d *drawer, base string, o operation) {
 
 // print prints the slowest operations and what failed.
 func (t *tally) print() {
-	slow := slices.SortedFunc(maps.Keys(t.slowest), func(a, b string) int { return cmp.Compare(t.slowest[b], t.slowest[a]) })
+	slow := slices.SortedFunc(maps.Keys(t.slowest), func(a, b string) int {
+		return cmp.Compare(t.slowest[b], t.slowest[a])
+	})
 	for _, o := range slow[:min(8, len(slow))] {
 		fmt.Printf("  %-30s %.2f s at most\n", o, t.slowest[o])
 	}

@@ -104,11 +104,10 @@ func (t turns) take(ctx huma.Context, next func(huma.Context)) {
 	_ = http.NewResponseController(c.Writer).SetReadDeadline(time.Time{}) // it is there, however long its turn takes
 	answer := spool.Hold(c)
 	defer answer.Release(c)
-	if !t.work(ctx, next) {
-		return // who asked has left
+	if t.work(ctx, next) {
+		sendUntil(c, false)
+		_ = answer.Send() // who asked may have left, or take it too slowly
 	}
-	sendUntil(c, false)
-	_ = answer.Send() // who asked has left, or takes it too slowly
 }
 
 // work does what was asked for when its turn has come, and reports whether it did.

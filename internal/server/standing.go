@@ -117,7 +117,8 @@ func (r api) standing() {
 		func(ctx context.Context, in *partsInput) (*stood.Standing, error) {
 			return r.app.Standing.Say(ctx, in.Client, in.Body.Said)
 		}, takes(longEntry))
-	huma.Register(r.huma, r.operation(get, of+"/listings.csv", "listingsFile", "What is to do about listings, as CSV", heavy),
+	huma.Register(r.huma,
+		r.operation(get, of+"/listings.csv", "listingsFile", "What is to do about listings, as CSV", heavy),
 		func(ctx context.Context, in *ClientPath) (*file, error) {
 			body, err := r.app.Standing.ListingsFile(ctx, in.Client)
 			if err != nil {

@@ -15,8 +15,8 @@ type began struct {
 	pages int // that were begun since
 }
 
-// tellHung tells all that is known of a browser that is about to be ended because it hangs: how long it ran, for how many
-// pages, what it was asked for last, and what each of its processes was doing.
+// tellHung tells all that is known of a browser that is about to be ended because it hangs: how long it ran, for how
+// many pages, what it was asked for last, and what each of its processes was doing.
 func (b *Browser) tellHung(running context.Context, v *visit, why string) {
 	if b.options.Log == nil {
 		return
