@@ -263,11 +263,12 @@ func soakRequests() error {
 		}
 	}
 	t := &tally{slowest: map[string]float64{}, states: map[int]int{}}
-	began := time.Now()
+	began, seed := time.Now(), rand.Uint64()
+	fmt.Printf("soak: requests drawn from %d\n", seed)
 	for part := range 5 {
 		var group sync.WaitGroup
 		for worker := range requestsAtOnce {
-			d := &drawer{Rand: rand.New(rand.NewPCG(uint64(part), uint64(worker))), pages: pages}
+			d := &drawer{Rand: rand.New(rand.NewPCG(seed+uint64(part), uint64(worker))), pages: pages}
 			if err := d.operations(); err != nil {
 				return err
 			}

@@ -173,3 +173,32 @@ func TestPages(t *testing.T) {
 	require.NoError(t, a.Ground.RemovePage(ctx, client, other.ID))
 	assert.ErrorIs(t, a.Ground.RemovePage(ctx, client, other.ID), store.ErrNotFound)
 }
+
+// What is told of a site is of one moment, whatever is done to its pages meanwhile.
+func TestSiteWhilePagesChange(t *testing.T) {
+	a, _ := open(t, &web{})
+	client, _ := newClient(t, a, careful, "")
+	done := make(chan struct{})
+	go func() {
+		defer close(done)
+		for i := range 150 {
+			draft := view.PageDraft{Kind: "about", URL: fmt.Sprintf("http://brindle.example/%d", i)}
+			p, err := a.Ground.AddPage(ctx, client, draft)
+			if assert.NoError(t, err) {
+				assert.NoError(t, a.Ground.RemovePage(ctx, client, p.ID))
+			}
+		}
+	}()
+	for {
+		s, err := a.Ground.Site(ctx, client)
+		require.NoError(t, err)
+		for _, p := range s.Pages {
+			assert.NotZero(t, p.ID)
+		}
+		select {
+		case <-done:
+			return
+		default:
+		}
+	}
+}

@@ -171,11 +171,16 @@ func (g *Ground) Get(ctx context.Context, id int64) (out view.Ground, err error)
 	if err != nil {
 		return out, err
 	}
+	return g.known(ctx, k)
+}
+
+// known returns what is known of a client by a study.
+func (g *Ground) known(ctx context.Context, k *study.Study) (out view.Ground, err error) {
 	beside, err := k.Beside(ctx)
 	if err != nil {
 		return out, err
 	}
-	out = view.Ground{ID: id, Pages: []view.PageInfo{}, Business: businessOf(k.Ground)}
+	out = view.Ground{ID: k.Client.ID, Pages: []view.PageInfo{}, Business: businessOf(k.Ground)}
 	for _, p := range k.Pages {
 		info := PageInfo(p)
 		f := k.Figures(beside, p)

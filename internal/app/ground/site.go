@@ -17,11 +17,11 @@ import (
 
 // Site returns what a survey found of the client's site and of its rivals'.
 func (g *Ground) Site(ctx context.Context, id int64) (*view.Site, error) {
-	known, err := g.Get(ctx, id)
+	k, err := g.Studies.Of(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	k, err := g.Studies.Of(ctx, id)
+	known, err := g.known(ctx, k)
 	if err != nil {
 		return nil, err
 	}
