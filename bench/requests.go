@@ -22,6 +22,7 @@ import (
 	"time"
 
 	"inktally/internal/server"
+	"inktally/internal/server/described"
 )
 
 // manyRequests is how many requests of all kinds are sent, and so many at once.
@@ -29,34 +30,6 @@ const (
 	manyRequests   = 50_000
 	requestsAtOnce = 4
 )
-
-// operation is one of the API's, as its description has it.
-type operation struct {
-	method, path string
-	OperationID  string
-	Parameters   []struct {
-		Name, In string
-		Schema   schema
-	}
-	RequestBody struct {
-		Content map[string]struct{ Schema schema }
-	}
-}
-
-type schema struct {
-	Ref        string `json:"$ref"`
-	Type       any
-	Enum       []any
-	Properties map[string]schema
-	Required   []string
-	Items      *schema
-}
-
-// description is the API's own.
-type description struct {
-	Paths      map[string]map[string]operation
-	Components struct{ Schemas map[string]schema }
-}
 
 // texts are what strings are drawn from: what the demo knows, and what nobody should type.
 var texts = []string{"", "chimney sweep tarn harbor", "tarn harbor chimney sweep", "home", "p2", "p3",
@@ -69,29 +42,24 @@ var texts = []string{"", "chimney sweep tarn harbor", "tarn harbor chimney sweep
 // drawer draws requests.
 type drawer struct {
 	*rand.Rand
-	all   []operation
-	from  description
+	api   described.API
+	all   []described.Operation
 	pages map[int][]int // of the clients of the demo, by client
 }
 
 func (d *drawer) text() string { return texts[d.IntN(len(texts))] }
 
 // of draws a value that fits a schema, now and then one that does not.
-func (d *drawer) of(s schema, depth int) any {
-	if s.Ref != "" {
-		s = d.from.Components.Schemas[s.Ref[strings.LastIndexByte(s.Ref, '/')+1:]]
-	}
+func (d *drawer) of(s described.Schema, depth int) any {
+	s = d.api.Resolve(s)
 	if d.IntN(40) == 0 {
 		return []any{nil, true, -1, 1e300, "x", []any{}, map[string]any{}}[d.IntN(7)]
 	}
 	if len(s.Enum) > 0 {
 		return s.Enum[d.IntN(len(s.Enum))]
 	}
-	kind := s.Type
-	if kinds, ok := kind.([]any); ok && len(kinds) > 0 {
-		kind = kinds[d.IntN(len(kinds))]
-	}
-	switch kind {
+	kinds := s.Kinds()
+	switch kinds[d.IntN(len(kinds))] {
 	case "object":
 		out := map[string]any{}
 		for _, name := range slices.Sorted(maps.Keys(s.Properties)) {
@@ -119,12 +87,12 @@ func (d *drawer) of(s schema, depth int) any {
 }
 
 // request draws one of an operation.
-func (d *drawer) request(ctx context.Context, base string, o operation) (*http.Request, error) {
+func (d *drawer) request(ctx context.Context, base string, o described.Operation) (*http.Request, error) {
 	body, kind, err := d.body(o)
 	if err != nil {
 		return nil, err
 	}
-	req, err := http.NewRequestWithContext(ctx, o.method, base+d.address(o), body)
+	req, err := http.NewRequestWithContext(ctx, o.Method, base+d.address(o), body)
 	if err == nil && kind != "" {
 		req.Header.Set("Content-Type", kind)
 	}
@@ -132,8 +100,8 @@ func (d *drawer) request(ctx context.Context, base string, o operation) (*http.R
 }
 
 // address draws the path and the query.
-func (d *drawer) address(o operation) string {
-	path, query := o.path, url.Values{}
+func (d *drawer) address(o described.Operation) string {
+	path, query := o.Path, url.Values{}
 	client := 1 + d.IntN(3)
 	if o.OperationID == "deleteClient" || d.IntN(20) == 0 {
 		client = 4 + d.IntN(20) // those of the demo stay
@@ -149,7 +117,7 @@ func (d *drawer) address(o operation) string {
 			}
 		case p.Name == "client":
 			put(p.Name, strconv.Itoa(client))
-		case p.Name == "page" && len(pages) > 0 && o.method != http.MethodDelete:
+		case p.Name == "page" && len(pages) > 0 && o.Method != http.MethodDelete:
 			put(p.Name, strconv.Itoa(pages[d.IntN(len(pages))]))
 		case p.Schema.Type == "integer":
 			put(p.Name, strconv.Itoa(1+d.IntN(80)))
@@ -163,7 +131,7 @@ func (d *drawer) address(o operation) string {
 }
 
 // body draws the body with its type, nil for an operation that takes none.
-func (d *drawer) body(o operation) (body io.Reader, kind string, err error) {
+func (d *drawer) body(o described.Operation) (body io.Reader, kind string, err error) {
 	if form, ok := o.RequestBody.Content["multipart/form-data"]; ok {
 		body, kind = d.form(form.Schema)
 		return body, kind, nil
@@ -189,7 +157,7 @@ var files = map[string]string{
 }
 
 // form draws one with a file.
-func (d *drawer) form(s schema) (io.Reader, string) {
+func (d *drawer) form(s described.Schema) (io.Reader, string) {
 	var b bytes.Buffer
 	w := multipart.NewWriter(&b)
 	for _, name := range slices.Sorted(maps.Keys(s.Properties)) {
@@ -204,27 +172,6 @@ func (d *drawer) form(s schema) (io.Reader, string) {
 	}
 	_ = w.Close()
 	return &b, w.FormDataContentType()
-}
-
-// operations are all but the one that goes on as long as somebody listens.
-func (d *drawer) operations() error {
-	raw, err := server.OpenAPI()
-	if err != nil {
-		return err
-	}
-	if err := json.Unmarshal(raw, &d.from); err != nil {
-		return err
-	}
-	for path, of := range d.from.Paths {
-		for method, o := range of {
-			if !strings.HasSuffix(path, "/progress") {
-				o.method, o.path = strings.ToUpper(method), path
-				d.all = append(d.all, o)
-			}
-		}
-	}
-	slices.SortFunc(d.all, func(a, b operation) int { return strings.Compare(a.OperationID, b.OperationID) })
-	return nil
 }
 
 // tally is what came of the requests of an operation.
@@ -262,16 +209,22 @@ func soakRequests() error {
 			pages[client] = append(pages[client], int(p.(map[string]any)["id"].(float64)))
 		}
 	}
+	raw, err := server.OpenAPI()
+	if err != nil {
+		return err
+	}
+	api, err := described.Read(raw)
+	if err != nil {
+		return err
+	}
+	all := api.Operations()
 	t := &tally{slowest: map[string]float64{}, states: map[int]int{}}
 	began, seed := time.Now(), rand.Uint64()
 	fmt.Printf("soak: requests drawn from %d\n", seed)
 	for part := range 5 {
 		var group sync.WaitGroup
 		for worker := range requestsAtOnce {
-			d := &drawer{Rand: rand.New(rand.NewPCG(seed+uint64(part), uint64(worker))), pages: pages}
-			if err := d.operations(); err != nil {
-				return err
-			}
+			d := &drawer{rand.New(rand.NewPCG(seed+uint64(part), uint64(worker))), api, all, pages}
 			group.Go(func() {
 				for i := range manyRequests / 5 / requestsAtOnce {
 					t.ask(d, base, d.all[(i*requestsAtOnce+worker)%len(d.all)])
@@ -287,7 +240,7 @@ func soakRequests() error {
 	return nil
 }
 
-func (t *tally) ask(d *drawer, base string, o operation) {
+func (t *tally) ask(d *drawer, base string, o described.Operation) {
 	ctx, cancel := context.WithTimeout(context.Background(), time.Minute)
 	defer cancel()
 	req, err := d.request(ctx, base, o)

@@ -10,66 +10,37 @@ import (
 	"strings"
 	"testing"
 
+	"inktally/internal/server/described"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
-
-// described is the API's own description, as far as the tests follow it.
-type described struct {
-	Paths map[string]map[string]struct {
-		RequestBody struct {
-			Content map[string]struct{ Schema schema }
-		}
-	}
-	Components struct{ Schemas map[string]schema }
-}
-
-type schema struct {
-	Ref        string `json:"$ref"`
-	Type       any
-	Enum       []any
-	Properties map[string]schema
-	Required   []string
-	Items      *schema
-	MinItems   int
-}
 
 // request is one that the API takes: every operation with a body that is right
 // by its description.
 type request struct {
 	method, path string
 	body         map[string]any // nil without one
-	schema       schema
-}
-
-func (d described) resolve(s schema) schema {
-	if s.Ref != "" {
-		return d.Components.Schemas[s.Ref[strings.LastIndexByte(s.Ref, '/')+1:]]
-	}
-	return s
+	schema       described.Schema
 }
 
 // sample makes a value that fits a schema.
-func (d described) sample(s schema) any {
-	s = d.resolve(s)
+func sample(d described.API, s described.Schema) any {
+	s = d.Resolve(s)
 	if len(s.Enum) > 0 {
 		return s.Enum[0]
 	}
-	kind := s.Type
-	if kinds, ok := kind.([]any); ok {
-		kind = kinds[0]
-	}
-	switch kind {
+	switch s.Kinds()[0] {
 	case "object":
 		out := map[string]any{}
 		for _, name := range s.Required {
-			out[name] = d.sample(s.Properties[name])
+			out[name] = sample(d, s.Properties[name])
 		}
 		return out
 	case "array":
 		out := []any{}
 		for range s.MinItems {
-			out = append(out, d.sample(*s.Items))
+			out = append(out, sample(d, *s.Items))
 		}
 		return out
 	case "integer", "number":
@@ -82,24 +53,19 @@ func (d described) sample(s schema) any {
 
 // requests lists what the API takes, but for the stream of progress, which does
 // not end.
-func requests(t *testing.T) (list []request, d described) {
+func requests(t *testing.T) (list []request, d described.API) {
 	raw, err := OpenAPI()
 	require.NoError(t, err)
-	require.NoError(t, json.Unmarshal(raw, &d))
-	for path, operations := range d.Paths {
-		for method, o := range operations {
-			if strings.HasSuffix(path, "/progress") {
-				continue
-			}
-			r := request{method: strings.ToUpper(method), path: path}
-			if content, ok := o.RequestBody.Content["application/json"]; ok {
-				r.schema = d.resolve(content.Schema)
-				r.body = d.sample(r.schema).(map[string]any)
-			}
-			list = append(list, r)
+	d, err = described.Read(raw)
+	require.NoError(t, err)
+	for _, o := range d.Operations() {
+		r := request{method: o.Method, path: o.Path}
+		if content, ok := o.RequestBody.Content["application/json"]; ok {
+			r.schema = d.Resolve(content.Schema)
+			r.body = sample(d, r.schema).(map[string]any)
 		}
+		list = append(list, r)
 	}
-	slices.SortFunc(list, func(a, b request) int { return strings.Compare(a.path+a.method, b.path+b.method) })
 	require.Greater(t, len(list), 40)
 	return list, d
 }
@@ -231,12 +197,9 @@ func with(body map[string]any, name string, value any) map[string]any {
 }
 
 // fits reports whether a value is of a schema's type.
-func fits(d described, s schema, value any) bool {
-	s = d.resolve(s)
-	kinds, ok := s.Type.([]any)
-	if !ok {
-		kinds = []any{s.Type}
-	}
+func fits(d described.API, s described.Schema, value any) bool {
+	s = d.Resolve(s)
+	kinds := s.Kinds()
 	kind := "null"
 	switch v := value.(type) {
 	case string:
