@@ -7,6 +7,7 @@ import (
 	"strings"
 	"sync/atomic"
 	"testing"
+	"time"
 
 	"inktally/internal/fetch"
 	"inktally/internal/view"
@@ -65,4 +66,35 @@ func failed(r view.Run) (out []view.RunItem) {
 		}
 	}
 	return out
+}
+
+// What nobody waits for any more is not worked out any further, and is there in whole for who asks next.
+func TestNobodyWaits(t *testing.T) {
+	const pages = 60
+	a, _ := open(t, &web{})
+	client, _ := newClient(t, a, careful, "")
+	for i := range pages {
+		p, err := a.Ground.AddPage(ctx, client,
+			view.PageDraft{Kind: "about", URL: fmt.Sprintf("http://brindle.example/%d", i)})
+		require.NoError(t, err)
+		_, err = a.Readings.Paste(ctx, client, p.ID, 0, "<p>"+words(10_000+i))
+		require.NoError(t, err)
+	}
+	made := func() int64 { return a.Studies.Made().Columns.Load() }
+	before := made()
+	leaving, leave := context.WithCancel(ctx)
+	left := make(chan error, 1)
+	go func() { _, err := a.Sheet.Overview(leaving, client); left <- err }()
+	for made() == before {
+		continue
+	}
+	leave()
+	require.ErrorIs(t, <-left, context.Canceled)
+	last := int64(-1)
+	require.Eventually(t, func() bool { had := last; last = made(); return last == had }, time.Minute, 200*time.Millisecond)
+	assert.Less(t, last-before, int64(pages))
+	all, err := a.Sheet.Overview(ctx, client)
+	require.NoError(t, err)
+	assert.GreaterOrEqual(t, len(all.Rows), pages)
+	assert.EqualValues(t, pages, made()-before, "each once")
 }

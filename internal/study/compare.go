@@ -159,6 +159,9 @@ func (k *Known) side(ctx context.Context, beside *Beside, by *measured.Columns, 
 
 // fill measures the page of a reading.
 func (k *Known) fill(ctx context.Context, beside *Beside, by *measured.Columns, side *Side, r store.Reading) error {
+	if err := ctx.Err(); err != nil { // nobody waits for it any more
+		return err
+	}
 	p, err := k.from.Pages.Page(ctx, r)
 	if errors.Is(err, store.ErrDamaged) { // the others can still be compared
 		side.Failed = fault.KeptPageUnreadable.New().Because(err)

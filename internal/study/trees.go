@@ -95,7 +95,7 @@ func (k *Known) tree(ctx context.Context, of store.Site) (*Site, error) {
 	if had, ok := k.trees.had[of.Domain]; ok && reflect.DeepEqual(had.by, judged.by) {
 		judged.site = had.site
 	} else {
-		asked, err := k.Asked(context.WithoutCancel(ctx), of)
+		asked, err := k.Asked(ctx, of)
 		if err != nil {
 			return nil, err
 		}
@@ -148,6 +148,9 @@ func (k *Known) Asked(ctx context.Context, of store.Site) (site.Survey, error) {
 		}
 	}
 	for _, p := range of.Pages {
+		if ctx.Err() != nil { // nobody waits for it any more
+			return out, ctx.Err()
+		}
 		v := site.Visited{URL: p.URL, Labels: p.Labels, InLinks: p.InLinks, Canonical: p.Canonical}
 		if r, ok := k.Latest[p.URL]; ok {
 			read, err := k.from.Pages.Page(ctx, r)
