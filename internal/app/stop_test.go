@@ -91,7 +91,11 @@ func TestNobodyWaits(t *testing.T) {
 	leave()
 	require.ErrorIs(t, <-left, context.Canceled)
 	last := int64(-1)
-	require.Eventually(t, func() bool { had := last; last = made(); return last == had }, time.Minute, 200*time.Millisecond)
+	require.Eventually(t, func() bool {
+		had := last
+		last = made()
+		return last == had
+	}, time.Minute, 200*time.Millisecond)
 	assert.Less(t, last-before, int64(pages))
 	all, err := a.Sheet.Overview(ctx, client)
 	require.NoError(t, err)
