@@ -78,7 +78,8 @@ func (f *File) connect(ctx context.Context, migrations fs.FS) (err error) {
 		}
 	}()
 	sweep(f.Path)
-	if err := f.prepare(ctx, migrations); err != nil {
+	older, err := f.prepare(ctx, migrations)
+	if err != nil {
 		return err
 	}
 	f.Writer, err = open(f.Path, url.Values{"_txlock": {"immediate"},
@@ -90,8 +91,13 @@ func (f *File) connect(ctx context.Context, migrations fs.FS) (err error) {
 	if err := migrate(ctx, f.Writer, migrations); err != nil {
 		return err
 	}
-	if err := f.shrinkable(ctx); err != nil && !Full(err) { // without room it is for another day
+	if err := unlessFull(f.shrinkable(ctx)); err != nil { // without room it is for another day
 		return err
+	}
+	if older { // what tables were made anew from is given back
+		if err := unlessFull(f.Shrink(ctx)); err != nil {
+			return err
+		}
 	}
 	if f.Reader, err = open(f.Path, url.Values{"_pragma": {"query_only(1)"}}); err != nil {
 		return err
@@ -102,25 +108,25 @@ func (f *File) connect(ctx context.Context, migrations fs.FS) (err error) {
 }
 
 // prepare makes sure that the file is ours alone to read, that this program knows its
-// tables, and that a copy is kept before they change.
-func (f *File) prepare(ctx context.Context, migrations fs.FS) error {
+// tables, and that a copy is kept before they change; older reports whether they are to.
+func (f *File) prepare(ctx context.Context, migrations fs.FS) (older bool, err error) {
 	made, err := os.OpenFile(f.Path, os.O_CREATE|os.O_RDWR, private)
 	if err != nil {
-		return err
+		return false, err
 	}
 	if err := errors.Join(made.Close(), os.Chmod(f.Path, private)); err != nil {
-		return err
+		return false, err
 	}
 	is, known, err := versions(ctx, f.Path, migrations)
 	switch {
 	case err != nil:
-		return err
+		return false, err
 	case is > known:
-		return DataFileNewer.New(f.Path)
+		return false, DataFileNewer.New(f.Path)
 	case is > 0 && is < known:
-		return f.keepCopy(ctx, is)
+		return true, f.keepCopy(ctx, is)
 	}
-	return nil
+	return false, nil
 }
 
 // keepCopy keeps a copy of the file beside it, named after the version of its tables.

@@ -156,6 +156,9 @@ func TestVersions12And13(t *testing.T) {
 // holdsWhatWasSaid asserts that a file of version 12 or 13 has all that was said in it.
 func holdsWhatWasSaid(t *testing.T, db *DB, n int) {
 	const client, home = 2, 2
+	var free int
+	require.NoError(t, db.reader.QueryRow(`PRAGMA freelist_count`).Scan(&free))
+	assert.Zero(t, free, "what tables were made anew from is given back")
 	require.NoError(t, db.Read(context.Background(), func(tx *Tx) error {
 		g, err := tx.Ground(client)
 		require.NoError(t, err)
