@@ -1,6 +1,7 @@
 package main
 
 import (
+	"context"
 	"encoding/json"
 	"fmt"
 	"io"
@@ -74,6 +75,11 @@ func soakDay() error {
 			told(n, db, time.Since(began))
 		}
 	}
+	began = time.Now()
+	if err := db.DeleteClient(context.Background(), int64(client["id"].(float64))); err != nil {
+		return err
+	}
+	fmt.Printf("  its client deleted in %.1f s\n", time.Since(began).Seconds())
 	return nil
 }
 

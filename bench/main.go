@@ -2,7 +2,8 @@
 // the same page, as ratios within one run: the machines it runs on are noisy,
 // so no time stands by itself and nothing here fails. With a folder of saved
 // pages it measures those instead; with study, site, visit, book, survey, plan, standing, scroll or paint that part
-// alone.
+// alone; with SOAK=large, surveyed, served, rendered, kills, askers, requests, day or readers in its environment that
+// part of the soak.
 package main
 
 import (
