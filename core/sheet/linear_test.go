@@ -40,7 +40,7 @@ func TestCountingIsLinear(t *testing.T) {
 			start := time.Now()
 			total := Measure(p, c).Family(family)
 			marks := Marks(p, c, family)
-			assert.Less(t, time.Since(start), 30*time.Second)
+			assert.Less(t, time.Since(start), 3*time.Minute, "however slow the machine is")
 			if name != "halves" && name != "small words" && name != "far from here " {
 				assert.NotEmpty(t, marks)
 				assert.Positive(t, total.Exact.Total+total.Loose.Total+total.Exact.ImageNames+total.Exact.Alt+

@@ -79,7 +79,7 @@ func FuzzReadYardstick(f *testing.F) {
 func TestYardstickIsFlat(t *testing.T) {
 	var merged strings.Builder
 	merged.WriteString("a0: &a0 {x: 1}\n")
-	for i := range 26 {
+	for i := range 60 {
 		fmt.Fprintf(&merged, "a%d: &a%d {<<: [*a%d, *a%d]}\n", i+1, i+1, i, i)
 	}
 	for name, raw := range map[string]string{"merges": merged.String(), "lists": strings.Repeat("[", 30_000),
@@ -91,7 +91,7 @@ func TestYardstickIsFlat(t *testing.T) {
 		start := time.Now()
 		_, err := ReadYardstick([]byte(raw))
 		assert.Error(t, err, name)
-		assert.Less(t, time.Since(start), 5*time.Second, name)
+		assert.Less(t, time.Since(start), time.Minute, name)
 	}
 	got, err := ReadYardstick([]byte("---\n# ours\nwords.home.low: 800 \nwords.mark: \"best\"\nb: 'it''s'\n" +
 		"copy.frames.en: |-\n  Call us for {phrase}.\n\n  We do {phrase}: ask.\nc: \"a: {b}\"\n"))

@@ -110,12 +110,12 @@ func TestNestedSheets(t *testing.T) {
 		require.NoError(t, z.Close())
 		return b.Bytes()
 	}
-	deep := part("<worksheet>" + strings.Repeat("<row>", 300_000))
+	deep := part("<worksheet>" + strings.Repeat("<row>", 1_000_000))
 	assert.Less(t, len(deep), 100_000)
 	start := time.Now()
 	_, err := Read(deep)
 	assert.True(t, fault.Is(err, WorkbookUnreadable.Code), "%v", err)
-	assert.Less(t, time.Since(start), 5*time.Second)
+	assert.Less(t, time.Since(start), time.Minute, "by the square two minutes on the fastest machine")
 	for _, s := range []string{strings.Repeat(`<c v="a > b"/>`, 200), strings.Repeat(`<c v='<"/>'/>`, 200),
 		strings.Repeat("<!-- it's <a> -->", 200), strings.Repeat("<a><b/></a>", 200), "<?xml a='>'?>" +
 			strings.Repeat("<a x='1' />", 200)} {
